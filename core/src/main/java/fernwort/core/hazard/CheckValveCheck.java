@@ -1,0 +1,30 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.Directions;
+import fernwort.core.network.Plumbing;
+import java.util.List;
+
+/** Check valves that face the wrong way; found once per rig, since no handle changes it. */
+final class CheckValveCheck implements Check {
+
+  private final List<String> reversed;
+
+  CheckValveCheck(Plumbing plumbing) {
+    reversed = Directions.of(plumbing).reversedCheckValves();
+  }
+
+  @Override
+  public void look(Scene scene, List<Warning> found) {
+    for (String valve : reversed) {
+      found.add(
+          new Warning(
+              Warning.Code.CHECK_VALVE_REVERSED,
+              Severity.WARNING,
+              scene.label(valve) + " faces the wrong way",
+              "No water ever passes it, whatever the handles.",
+              "No source reaches the side it lets water in by, but one reaches its other side.",
+              "Turn it round: its arrow points from the source to where the water is used.",
+              List.of(valve)));
+    }
+  }
+}

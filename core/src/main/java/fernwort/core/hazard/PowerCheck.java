@@ -1,0 +1,77 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.End;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Way;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Motor valves that open a way when the power fails. */
+final class PowerCheck implements Check {
+
+  @Override
+  public void look(Scene scene, List<Warning> found) {
+    List<String> turned = new ArrayList<>();
+    Setting dark = withoutPower(scene, turned);
+    if (turned.isEmpty()) {
+      return;
+    }
+    Ways after = OpenWays.find(scene.plumbing(), dark, scene.levels());
+    Set<Way.Key> before = scene.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
+    for (String valve : turned) {
+      after.ways().stream()
+          .filter(w -> w.end().kind() != End.Kind.FIXTURE)
+          .filter(w -> !before.contains(w.key()) && w.parts().contains(valve))
+          .findFirst()
+          .ifPresent(w -> found.add(warning(scene, valve, w)));
+    }
+  }
+
+  private static Setting withoutPower(Scene scene, List<String> turned) {
+    Setting dark = scene.setting();
+    for (Part part : scene.plumbing().rig().parts()) {
+      Optional<String> rest = unpowered(part);
+      if (rest.isPresent() && !scene.is(part.id(), rest.get())) {
+        dark = dark.with(part.id(), rest.get());
+        if (part.kind() instanceof Kind.Valve) {
+          turned.add(part.id());
+        }
+      }
+    }
+    return dark;
+  }
+
+  /** The position a part takes by itself when the power fails, if it takes one. */
+  private static Optional<String> unpowered(Part part) {
+    return switch (part.kind()) {
+      case Kind.Valve valve -> valve.motor().flatMap(m -> m.unpowered());
+      case Kind.Pump pump when !pump.type().byHand() -> Optional.of("off");
+      case Kind.Macerator macerator -> Optional.of("off");
+      default -> Optional.empty();
+    };
+  }
+
+  private static Warning warning(Scene scene, String valve, Way way) {
+    String goal =
+        switch (way.end().kind()) {
+          case GROUND -> "onto the ground at " + scene.label(way.end().part());
+          case DUMP -> "out at " + scene.label(way.end().part());
+          case TANK, FIXTURE -> "into " + scene.label(way.end().part());
+        };
+    return new Warning(
+        Warning.Code.POWER_LOSS,
+        Severity.WARNING,
+        scene.label(valve) + " opens when the power fails",
+        "Water then runs " + goal + " with nobody at the handle.",
+        "Its motor falls back to a position that opens this way.",
+        "Shut a hand valve in that way before you leave it, or use a motor that stays put.",
+        List.of(valve, way.end().part()));
+  }
+}

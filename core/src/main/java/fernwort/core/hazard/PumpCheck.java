@@ -1,0 +1,74 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.PumpWork;
+import fernwort.core.rig.Kind;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Pumps that run dry, suck air, or only stir. */
+final class PumpCheck implements Check {
+
+  @Override
+  public void look(Scene scene, List<Warning> found) {
+    for (PumpWork work : scene.ways().pumps()) {
+      if (!work.heldOff()) {
+        look(scene, work, found);
+      }
+    }
+  }
+
+  private static void look(Scene scene, PumpWork work, List<Warning> found) {
+    String label = scene.label(work.pump());
+    boolean byHand = scene.part(work.pump()).kind() instanceof Kind.Pump p && p.type().byHand();
+    if (work.sources().isEmpty()) {
+      found.add(
+          new Warning(
+              Warning.Code.PUMP_DRY,
+              byHand ? Severity.NOTE : Severity.DANGER,
+              label + " is on and has nothing to draw",
+              byHand ? "It only moves air." : "It runs dry and burns out.",
+              "No tank with water over its outlet, and no other source, is open to its inlet.",
+              "Switch it off; open a tank that has water, then switch it on again.",
+              List.of(work.pump())));
+    } else if (work.airThrough().isPresent()) {
+      String by = work.airThrough().get();
+      found.add(
+          new Warning(
+              Warning.Code.PUMP_SUCKS_AIR,
+              Severity.WARNING,
+              label + " sucks air through " + scene.label(by),
+              "It rattles, spits and does not build up pressure.",
+              scene.label(by) + " is open to its inlet and stands dry.",
+              "Shut the way to " + scene.label(by) + ".",
+              List.of(work.pump(), by)));
+    }
+    if (!work.loop().isEmpty() && !isCirculation(scene, work.pump())) {
+      stirs(scene, work, label, found);
+    }
+  }
+
+  private static void stirs(Scene scene, PumpWork work, String label, List<Warning> found) {
+    boolean delivers =
+        scene.ways().ways().stream()
+            .anyMatch(w -> w.drive().pump().filter(work.pump()::equals).isPresent());
+    String through =
+        work.loop().stream()
+            .filter(p -> !p.equals(work.pump()) && scene.part(p).hasHandle())
+            .map(scene::label)
+            .collect(Collectors.joining(", "));
+    found.add(
+        new Warning(
+            Warning.Code.PUMP_STIRS,
+            delivers ? Severity.NOTE : Severity.WARNING,
+            label + (delivers ? " pushes part of its water round in a loop" : " only stirs"),
+            "The water comes straight back to its inlet: little or no pressure, and it never stops.",
+            "A way from its outlet back to its inlet is open"
+                + (through.isEmpty() ? "." : " through " + through + "."),
+            through.isEmpty() ? "Close the loop." : "Shut " + through + ".",
+            List.of(work.pump())));
+  }
+
+  private static boolean isCirculation(Scene scene, String pump) {
+    return scene.part(pump).kind() instanceof Kind.Pump p && p.duty() == Kind.Pump.Duty.CIRCULATION;
+  }
+}

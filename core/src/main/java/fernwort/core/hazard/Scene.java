@@ -1,0 +1,48 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.Levels;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Source;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+
+/**
+ * What a check looks at.
+ *
+ * @param plumbing the prepared rig
+ * @param setting the handles
+ * @param levels the heights
+ * @param ways what is open
+ */
+record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
+
+  String label(String part) {
+    return part(part).label();
+  }
+
+  Part part(String id) {
+    return plumbing.rig().parts().get(plumbing.index(id));
+  }
+
+  boolean isTank(String part, Contents contents) {
+    return part(part).kind() instanceof Kind.Tank tank && tank.contents() == contents;
+  }
+
+  /** Tells whether this is water that people must not drink. */
+  boolean isUnsafe(Source source) {
+    return switch (source.kind()) {
+      case OUTSIDE, WASTE -> true;
+      case MAINS -> false;
+      case TANK -> isTank(source.part(), Contents.GRAY);
+      case JUG ->
+          part(source.part()).kind() instanceof Kind.PortableContainer jug && !jug.drinkable();
+    };
+  }
+
+  boolean is(String part, String position) {
+    return position.equals(setting.positions().get(part));
+  }
+}

@@ -1,0 +1,166 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.Connections;
+import fernwort.core.network.Drive;
+import fernwort.core.network.End;
+import fernwort.core.network.Source;
+import fernwort.core.network.Way;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Drinking water that can be spoilt, tap water that can be fouled, water that runs to the ground.
+ */
+final class SupplyCheck implements Check {
+
+  @Override
+  public void look(Scene scene, List<Warning> found) {
+    Connections connections = Connections.of(scene.plumbing(), scene.setting());
+    for (Part part : scene.plumbing().rig().parts()) {
+      if (part.kind() instanceof Kind.HoseInlet && scene.is(part.id(), "mains")) {
+        backflow(scene, connections, part, found);
+      }
+    }
+    unsafe(scene, connections, found);
+    ground(scene, found);
+    heaters(scene, found);
+  }
+
+  private static void backflow(
+      Scene scene, Connections connections, Part inlet, List<Warning> found) {
+    scene
+        .plumbing()
+        .rig()
+        .tanks()
+        .filter(tank -> scene.levels().volume(tank.id()) > 0)
+        .filter(tank ->
+            connections.route(tank.id(), p -> false, p -> p.id().equals(inlet.id())).isPresent())
+        .findFirst()
+        .ifPresent(tank ->
+            found.add(
+                new Warning(
+                    Warning.Code.BACKFLOW,
+                    Severity.DANGER,
+                    tank.label() + " can run back into the tap",
+                    "When the mains pressure drops, tank water is drawn into the public pipe.",
+                    "No check valve stands between them in this setting.",
+                    "Shut the way, or fit a check valve or the backflow preventer that your"
+                        + " local code asks for.",
+                    List.of(tank.id(), inlet.id()))));
+  }
+
+  private static void unsafe(Scene scene, Connections connections, List<Warning> found) {
+    for (Source source : unsafeSources(scene)) {
+      connections
+          .route(source.part(), SupplyCheck::purifies, part -> isForDrinking(scene, source, part))
+          .ifPresent(route -> found.add(unsafe(scene, source, route)));
+    }
+  }
+
+  /** Unsafe sources that something moves now, or that stand open to the lines. */
+  private static List<Source> unsafeSources(Scene scene) {
+    List<Source> sources = new ArrayList<>();
+    for (Part part : scene.plumbing().rig().parts()) {
+      Optional<Source.Kind> kind =
+          switch (part.kind()) {
+            case Kind.HoseInlet k when scene.is(part.id(), "outside") ->
+                Optional.of(Source.Kind.OUTSIDE);
+            case Kind.Tank k when k.contents() == Contents.GRAY -> Optional.of(Source.Kind.TANK);
+            case Kind.PortableContainer k when scene.is(part.id(), "pouring") ->
+                Optional.of(Source.Kind.JUG);
+            default -> Optional.empty();
+          };
+      kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
+    }
+    return sources;
+  }
+
+  private static boolean purifies(Part part) {
+    return part.kind() instanceof Kind.Filter f && f.grade() == Kind.Filter.Grade.PURIFIER;
+  }
+
+  private static boolean isForDrinking(Scene scene, Source source, Part part) {
+    return switch (part.kind()) {
+      case Kind.Fixture fixture -> fixture.drinking();
+      case Kind.Tank tank -> tank.contents() == Contents.FRESH && !part.id().equals(source.part());
+      default -> false;
+    };
+  }
+
+  private static Warning unsafe(Scene scene, Source source, List<String> route) {
+    String end = route.getLast();
+    boolean moving = scene.ways().from(source.part()).anyMatch(w -> w.end().part().equals(end));
+    String from =
+        source.kind() == Source.Kind.OUTSIDE ? "Outside water" : scene.label(source.part());
+    return new Warning(
+        Warning.Code.UNSAFE_WATER,
+        moving ? Severity.DANGER : Severity.WARNING,
+        from + (moving ? " runs to " : " can reach ") + scene.label(end),
+        "Water that is not fit to drink gets where people drink.",
+        "The way between them is open and no purifying filter stands in it.",
+        "Shut the way. If it has happened, do not drink; flush and sanitize first.",
+        List.of(source.part(), end));
+  }
+
+  private static void ground(Scene scene, List<Warning> found) {
+    Map<String, Way> losses = new LinkedHashMap<>();
+    for (Way way : scene.ways().ways()) {
+      if (way.end().kind() == End.Kind.GROUND) {
+        losses.putIfAbsent(way.end().part(), way);
+      }
+    }
+    losses.values().forEach(way -> found.add(loss(scene, way)));
+  }
+
+  private static Warning loss(Scene scene, Way way) {
+    String at = scene.label(way.end().part());
+    boolean gray =
+        way.source().kind() == Source.Kind.WASTE
+            || scene.isTank(way.source().part(), Contents.GRAY);
+    boolean overflow =
+        scene.part(way.end().part()).kind() instanceof Kind.OpenEnd end
+            && (end.role() == Kind.OpenEnd.Role.OVERFLOW || end.role() == Kind.OpenEnd.Role.VENT);
+    String who =
+        switch (way.source().kind()) {
+          case MAINS -> "Tap water";
+          case OUTSIDE -> "Outside water";
+          case WASTE -> "Waste of " + scene.label(way.source().part());
+          case TANK, JUG -> scene.label(way.source().part());
+        };
+    String driven = way.drive().kind() == Drive.Kind.FALL ? "by its own fall" : "under pressure";
+    return new Warning(
+        overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
+        Severity.WARNING,
+        who + " runs onto the ground at " + at,
+        "It runs out " + driven + " until it is stopped or empty.",
+        "The way to " + at + " is open.",
+        gray
+            ? "Shut it, unless you mean to empty here and local rules permit gray on the ground."
+            : "Shut it, unless you mean to drain.",
+        List.of(way.end().part(), way.source().part()));
+  }
+
+  private static void heaters(Scene scene, List<Warning> found) {
+    for (Part part : scene.plumbing().rig().parts()) {
+      if (part.kind() instanceof Kind.Heater
+          && scene.is(part.id(), "on")
+          && !scene.ways().wetted().contains(part.id())) {
+        found.add(
+            new Warning(
+                Warning.Code.HEATER_DRY,
+                Severity.DANGER,
+                part.label() + " heats and no water can reach it",
+                "What is left in it boils off, and it burns dry.",
+                "Nothing that has water or pressure is open to it: it may be bypassed or drained.",
+                "Switch it off; fill it until water runs from a hot tap, then switch it on.",
+                List.of(part.id())));
+      }
+    }
+  }
+}

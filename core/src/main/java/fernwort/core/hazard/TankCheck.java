@@ -1,0 +1,160 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.Drive;
+import fernwort.core.network.End;
+import fernwort.core.network.TankAir;
+import fernwort.core.network.Way;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge.GaugeKind;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.List;
+import java.util.Optional;
+
+/** Tanks that fill or empty without air, or without anybody watching; gray with no room left. */
+final class TankCheck implements Check {
+
+  /** Share of fresh water that is taken to become gray; a default, most of what is used does. */
+  private static final double BECOMES_GRAY = 0.9;
+
+  @Override
+  public void look(Scene scene, List<Warning> found) {
+    for (TankAir air : scene.ways().air()) {
+      if (air.out().isEmpty()) {
+        noAirOut(scene, air.tank(), found);
+      }
+      if (air.in().isEmpty()) {
+        noAirIn(scene, air.tank(), found);
+      }
+    }
+    fillingFromMains(scene, found);
+    gray(scene, found);
+  }
+
+  private static void noAirOut(Scene scene, String tank, List<Warning> found) {
+    boolean relieved = scene.ways().from(tank).findAny().isPresent();
+    Optional<Way> filling =
+        scene.ways().to(tank).filter(w -> !w.source().part().equals(tank)).findFirst();
+    if (filling.isEmpty() || relieved && scene.levels().isFull(tank)) {
+      return;
+    }
+    boolean pressed = filling.get().drive().kind() != Drive.Kind.FALL;
+    found.add(
+        new Warning(
+            Warning.Code.NO_AIR_OUT,
+            pressed ? Severity.DANGER : Severity.WARNING,
+            scene.label(tank) + " fills and its air cannot get out",
+            pressed
+                ? "Pressure builds up in the tank: it bulges, and can burst."
+                : "Filling stops before the tank is full, and can spit back.",
+            "Every way from its air space to the open is shut or stands under water.",
+            "Open its vent or overflow first, then go on filling.",
+            List.of(tank)));
+  }
+
+  private static void noAirIn(Scene scene, String tank, List<Warning> found) {
+    Optional<Way> drawing =
+        scene.ways().from(tank).filter(w -> !w.end().part().equals(tank)).findFirst();
+    if (drawing.isEmpty()) {
+      return;
+    }
+    boolean pumped = drawing.get().drive().kind() == Drive.Kind.PUMP;
+    found.add(
+        new Warning(
+            Warning.Code.NO_AIR_IN,
+            pumped ? Severity.DANGER : Severity.WARNING,
+            scene.label(tank) + " empties and no air can get in",
+            pumped
+                ? "The pump sucks the tank in: its walls cave, and the flow dies."
+                : "The flow slows to gulps and stops with water still in the tank.",
+            "Every way from the open to its air space is shut or stands under water.",
+            "Open its vent or travel valve before drawing.",
+            List.of(tank)));
+  }
+
+  private static void fillingFromMains(Scene scene, List<Warning> found) {
+    boolean inUse =
+        scene.ways().ways().stream()
+            .anyMatch(
+                w -> w.drive().kind() == Drive.Kind.MAINS && w.end().kind() == End.Kind.FIXTURE);
+    scene.ways().ways().stream()
+        .filter(w -> w.drive().kind() == Drive.Kind.MAINS && w.end().kind() == End.Kind.TANK)
+        .map(w -> w.end().part())
+        .distinct()
+        .forEach(tank -> found.add(filling(scene, tank, inUse)));
+  }
+
+  private static Warning filling(Scene scene, String tank, boolean inUse) {
+    boolean blind =
+        scene.part(tank).kind() instanceof Kind.Tank t && t.gauge().kind() == GaugeKind.NONE;
+    String label = scene.label(tank);
+    if (inUse || blind) {
+      return new Warning(
+          Warning.Code.FILLING_UNWATCHED,
+          Severity.WARNING,
+          "The mains push into " + label + ", which nobody watches",
+          "It fills until it runs over, or until something gives.",
+          inUse
+              ? "The handles let the taps and the tank run from the mains at the same time."
+              : "The mains do not stop by themselves, and this tank has no gauge.",
+          "Shut the way into " + label + ", or stay at its overflow until it is full.",
+          List.of(tank));
+    }
+    return new Warning(
+        Warning.Code.FILLING,
+        Severity.NOTE,
+        label + " fills from the mains",
+        "It runs over at its overflow when it is full.",
+        "The mains do not stop by themselves.",
+        "Stay with it, and shut the tap at the first water from the overflow.",
+        List.of(tank));
+  }
+
+  private static void gray(Scene scene, List<Warning> found) {
+    List<Part> grays = scene.plumbing().rig().tanks(Contents.GRAY).toList();
+    if (grays.isEmpty()) {
+      return;
+    }
+    double room = 0;
+    for (Part tank : grays) {
+      room += scene.plumbing().room(tank.id()).capacity() - scene.levels().volume(tank.id());
+      if (scene.levels().volume(tank.id()) >= 0.98 * scene.plumbing().room(tank.id()).capacity()) {
+        full(scene, tank, found);
+      }
+    }
+    double coming =
+        BECOMES_GRAY
+            * scene
+                .plumbing()
+                .rig()
+                .tanks(Contents.FRESH)
+                .mapToDouble(t -> scene.levels().volume(t.id()))
+                .sum();
+    if (room < coming && found.stream().noneMatch(w -> w.code() == Warning.Code.GRAY_FULL)) {
+      found.add(
+          new Warning(
+              Warning.Code.GRAY_NEARLY_FULL,
+              Severity.NOTE,
+              "Gray will be full before fresh is used up",
+              "After about %.0f L more of use, gray water has nowhere to go."
+                  .formatted(room * 1000 / BECOMES_GRAY),
+              "There is room for %.0f L of gray, and about %.0f L will come from the fresh on board."
+                  .formatted(room * 1000, coming * 1000),
+              "Plan to empty gray first; filling more fresh does not help.",
+              grays.stream().map(Part::id).toList()));
+    }
+  }
+
+  private static void full(Scene scene, Part tank, List<Warning> found) {
+    boolean more = scene.ways().to(tank.id()).anyMatch(w -> !w.source().part().equals(tank.id()));
+    found.add(
+        new Warning(
+            Warning.Code.GRAY_FULL,
+            more ? Severity.DANGER : Severity.WARNING,
+            tank.label() + " is full",
+            "Gray water comes back up the lowest drain, or leaves by the vent.",
+            more ? "Water is running into it now." : "There is no room for what is used next.",
+            "Empty it where that is permitted before using more water.",
+            List.of(tank.id())));
+  }
+}

@@ -1,0 +1,139 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * How air gets into and out of every tank: over dry passages to an opening, if need be through the
+ * air space of another tank.
+ */
+final class AirSearch {
+
+  private final OpenGraph graph;
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final List<Integer> openings;
+  private final boolean[] blocked;
+  private final int[] hop;
+
+  AirSearch(OpenGraph graph, Levels levels, List<Integer> openings, boolean[] wet) {
+    this.graph = graph;
+    this.plumbing = graph.plumbing;
+    this.levels = levels;
+    this.openings = openings;
+    this.blocked = wet.clone();
+    this.hop = new int[plumbing.size()];
+    plumbing.rig().tanks().forEach(this::blockWetPorts);
+  }
+
+  private void blockWetPorts(Part tank) {
+    for (int v : ports(tank)) {
+      blocked[v] |= levels.wet(v);
+    }
+  }
+
+  private int[] ports(Part tank) {
+    int first = plumbing.first(plumbing.index(tank.id()));
+    int[] ports = new int[tank.kind().ports().size()];
+    Arrays.setAll(ports, i -> first + i);
+    return ports;
+  }
+
+  List<TankAir> find() {
+    List<TankAir> air = new ArrayList<>();
+    Sweep in = inwards();
+    Optional<TankAir.Route> none = Optional.empty();
+    int[] inHop = hop.clone();
+    for (Part tank : plumbing.rig().tanks().toList()) {
+      Optional<TankAir.Route> wayIn = none;
+      for (int v : ports(tank)) {
+        if (!blocked[v] && in.reached(v) && inHop[v] < 0) {
+          wayIn = Optional.of(route(in, inHop, v, true));
+          break;
+        }
+      }
+      air.add(new TankAir(tank.id(), outwards(tank), wayIn));
+    }
+    return air;
+  }
+
+  private Sweep inwards() {
+    Arrays.fill(hop, -1);
+    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.AIR);
+    openings.stream().filter(v -> !blocked[v]).forEach(v -> sweep.from(v, 0));
+    return spread(sweep);
+  }
+
+  private Optional<TankAir.Route> outwards(Part tank) {
+    Arrays.fill(hop, -1);
+    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.AIR);
+    for (int v : ports(tank)) {
+      if (!blocked[v]) {
+        sweep.from(v, 0);
+      }
+    }
+    spread(sweep);
+    return openings.stream()
+        .filter(v -> !blocked[v] && sweep.reached(v))
+        .findFirst()
+        .map(v -> route(sweep, hop, v, false));
+  }
+
+  /** Runs a sweep, going on from port to port of each tank whose air space it reaches. */
+  private Sweep spread(Sweep sweep) {
+    boolean more = true;
+    while (more) {
+      sweep.run(blocked, -1);
+      more = false;
+      for (Part tank : plumbing.rig().tanks().toList()) {
+        more |= hopThrough(sweep, tank);
+      }
+    }
+    return sweep;
+  }
+
+  private boolean hopThrough(Sweep sweep, Part tank) {
+    int entry = -1;
+    for (int v : ports(tank)) {
+      if (entry < 0 && sweep.reached(v)) {
+        entry = v;
+      }
+    }
+    boolean hopped = false;
+    for (int v : ports(tank)) {
+      if (entry >= 0 && !blocked[v] && !sweep.reached(v)) {
+        hop[v] = entry;
+        sweep.from(v, 0);
+        hopped = true;
+      }
+    }
+    return hopped;
+  }
+
+  private TankAir.Route route(Sweep sweep, int[] hops, int end, boolean inwards) {
+    Set<String> parts = new LinkedHashSet<>();
+    Set<String> lines = new LinkedHashSet<>();
+    int v = end;
+    while (true) {
+      parts.add(plumbing.part(v).id());
+      if (sweep.arrival[v] >= 0) {
+        int line = graph.line[sweep.arrival[v]];
+        if (line >= 0) {
+          lines.add(plumbing.rig().lines().get(line).id());
+        }
+        v = graph.from[sweep.arrival[v]];
+      } else if (hops[v] >= 0) {
+        v = hops[v];
+      } else {
+        break;
+      }
+    }
+    String opening = plumbing.part(inwards ? v : end).id();
+    return new TankAir.Route(opening, List.copyOf(parts), List.copyOf(lines));
+  }
+}

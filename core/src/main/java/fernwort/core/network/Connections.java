@@ -1,0 +1,87 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * What is joined to what through open passages, whatever the heights and whether or not anything
+ * drives water there now: the question to ask about water that must never meet.
+ *
+ * <p>Breadth first over the open passages, O(E).
+ */
+public final class Connections {
+
+  private final OpenGraph graph;
+  private final Plumbing plumbing;
+
+  private Connections(Plumbing plumbing, Setting setting) {
+    this.plumbing = plumbing;
+    this.graph = new OpenGraph(plumbing, setting);
+  }
+
+  /** Returns the connections of a setting. */
+  public static Connections of(Plumbing plumbing, Setting setting) {
+    return new Connections(plumbing, setting);
+  }
+
+  /**
+   * Returns the shortest open route from a part to another, as part ids.
+   *
+   * @param start id of the part to start from, by any of its ports but a fixture's waste
+   * @param avoid parts that the route must not pass
+   * @param goal the parts looked for; a tank or fixture is reached, never passed
+   */
+  public Optional<List<String>> route(String start, Predicate<Part> avoid, Predicate<Part> goal) {
+    int n = plumbing.size();
+    int[] arrival = new int[n];
+    Arrays.fill(arrival, -2);
+    int[] queue = new int[n];
+    int write = 0;
+    int first = plumbing.first(plumbing.index(start));
+    int last = plumbing.first(plumbing.index(start) + 1);
+    for (int v = first; v < last; v++) {
+      arrival[v] = -1;
+      queue[write++] = v;
+    }
+    for (int read = 0; read < write; read++) {
+      int v = queue[read];
+      Part part = plumbing.part(v);
+      if (v < first || v >= last) {
+        if (goal.test(part) && !isWaste(v)) {
+          return Optional.of(route(arrival, v));
+        }
+      }
+      for (int e = graph.first[v]; e >= 0; e = graph.next[e]) {
+        int u = graph.to[e];
+        if (arrival[u] == -2 && !avoid.test(plumbing.part(u))) {
+          arrival[u] = e;
+          queue[write++] = u;
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private boolean isWaste(int v) {
+    return plumbing.part(v).kind() instanceof Kind.Fixture && plumbing.port(v).equals("waste");
+  }
+
+  private List<String> route(int[] arrival, int end) {
+    Set<String> parts = new LinkedHashSet<>();
+    int v = end;
+    while (arrival[v] >= 0) {
+      parts.add(plumbing.part(v).id());
+      v = graph.from[arrival[v]];
+    }
+    parts.add(plumbing.part(v).id());
+    return new ArrayList<>(parts).reversed();
+  }
+}

@@ -1,0 +1,173 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The open passages of one setting, as forward lists of directed edges.
+ *
+ * <p>Each edge leads from one port to another, through a part or along a line.
+ */
+final class OpenGraph {
+
+  static final byte PLAIN = 0;
+  static final byte CHECK = 1;
+  static final byte REGULATOR = 2;
+  static final byte PUMP = 3;
+
+  /** A water seal: water passes, air does not. */
+  static final byte SEAL = 4;
+
+  final Plumbing plumbing;
+  final Setting setting;
+  final int[] first;
+  int[] next;
+  int[] from;
+  int[] to;
+  int[] line;
+  byte[] type;
+
+  /** Head lost (check valve) or held (regulator) in metres. */
+  double[] value;
+
+  int edges;
+
+  OpenGraph(Plumbing plumbing, Setting setting) {
+    this.plumbing = plumbing;
+    this.setting = setting;
+    int room = 4 * plumbing.size() + 16;
+    first = new int[plumbing.size()];
+    Arrays.fill(first, -1);
+    next = new int[room];
+    from = new int[room];
+    to = new int[room];
+    line = new int[room];
+    type = new byte[room];
+    value = new double[room];
+    addLines();
+    List<Part> parts = plumbing.rig().parts();
+    for (int i = 0; i < parts.size(); i++) {
+      addPart(parts.get(i), plumbing.first(i));
+    }
+  }
+
+  private void addLines() {
+    List<Line> lines = plumbing.rig().lines();
+    for (int i = 0; i < lines.size(); i++) {
+      int a = plumbing.vertex(lines.get(i).from());
+      int b = plumbing.vertex(lines.get(i).to());
+      if (joined(lines.get(i))) {
+        add(a, b, i, PLAIN, 0);
+        add(b, a, i, PLAIN, 0);
+      }
+    }
+  }
+
+  /** A stowed jug is joined to nothing, whatever line it pours through. */
+  private boolean joined(Line candidate) {
+    return !isStowed(candidate.from().part()) && !isStowed(candidate.to().part());
+  }
+
+  private boolean isStowed(String part) {
+    return plumbing.rig().parts().get(plumbing.index(part)).kind() instanceof Kind.PortableContainer
+        && setting.of(part).equals("stowed");
+  }
+
+  private void addPart(Part part, int v) {
+    switch (part.kind()) {
+      case Kind.Valve k -> addValve(part, k, v);
+      case Kind.GravityFiller k -> {
+        if (setting.of(part.id()).equals("open")) {
+          both(v, v + 1);
+        }
+      }
+      case Kind.CheckValve k -> add(v, v + 1, -1, CHECK, Water.head(k.crackingPressure()));
+      case Kind.Regulator k -> add(v, v + 1, -1, REGULATOR, Water.head(k.setPressure()));
+      case Kind.Pump k -> addPump(part, k, v);
+      case Kind.Macerator k -> {
+        if (setting.of(part.id()).equals("on")) {
+          add(v, v + 1, -1, PUMP, 0);
+        }
+      }
+      case Kind.Strainer k -> both(v, v + 1);
+      case Kind.Filter k -> both(v, v + 1);
+      case Kind.Heater k -> both(v, v + 1);
+      case Kind.DrainTrap k -> {
+        add(v, v + 1, -1, SEAL, 0);
+        add(v + 1, v, -1, SEAL, 0);
+      }
+      case Kind.Tee k -> star(v, 3, v + 3);
+      case Kind.Manifold k -> star(v, k.ports().size(), v + k.ports().size());
+      case Kind.HoseInlet k -> {}
+      case Kind.OpenEnd k -> {}
+      case Kind.Tank k -> {}
+      case Kind.AirAdmittanceValve k -> {}
+      case Kind.Accumulator k -> {}
+      case Kind.Fixture k -> {}
+      case Kind.PortableContainer k -> {}
+      case Kind.Plug k -> {}
+    }
+  }
+
+  private void addValve(Part part, Kind.Valve valve, int v) {
+    for (List<String> group : valve.stop(setting.of(part.id())).joins()) {
+      if (group.size() == 2) {
+        both(plumbing.vertex(part, group.get(0)), plumbing.vertex(part, group.get(1)));
+      } else {
+        int middle = v + valve.ports().size();
+        group.forEach(port -> both(plumbing.vertex(part, port), middle));
+      }
+    }
+  }
+
+  private void addPump(Part part, Kind.Pump pump, int v) {
+    if (setting.of(part.id()).equals("on")) {
+      add(v, v + 1, -1, PUMP, 0);
+      return;
+    }
+    switch (pump.type()) {
+      case DIAPHRAGM, FOOT, HAND -> add(v, v + 1, -1, CHECK, 0);
+      case CENTRIFUGAL -> both(v, v + 1);
+      case IMPELLER -> {}
+    }
+  }
+
+  private void star(int firstPort, int ports, int middle) {
+    for (int i = 0; i < ports; i++) {
+      both(firstPort + i, middle);
+    }
+  }
+
+  private void both(int a, int b) {
+    add(a, b, -1, PLAIN, 0);
+    add(b, a, -1, PLAIN, 0);
+  }
+
+  private void add(int a, int b, int lineIndex, byte kind, double amount) {
+    if (edges == to.length) {
+      int room = 2 * edges;
+      next = Arrays.copyOf(next, room);
+      from = Arrays.copyOf(from, room);
+      to = Arrays.copyOf(to, room);
+      line = Arrays.copyOf(line, room);
+      type = Arrays.copyOf(type, room);
+      value = Arrays.copyOf(value, room);
+    }
+    from[edges] = a;
+    to[edges] = b;
+    line[edges] = lineIndex;
+    type[edges] = kind;
+    value[edges] = amount;
+    next[edges] = first[a];
+    first[a] = edges++;
+  }
+
+  /** Tells whether a part stands in this position. */
+  boolean is(Part part, String position) {
+    return setting.of(part.id()).equals(position);
+  }
+}

@@ -1,0 +1,386 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Finds every open way of a state.
+ *
+ * <p>In order: mains, running pumps, falls (which do not move against the pressure of the former
+ * two), what runs away from fixtures in use, and last the air of each tank over what is left dry.
+ */
+public final class OpenWays {
+
+  /** A held jug is lifted so far above what it pours into (m). */
+  private static final double POURING_HEIGHT = 0.2;
+
+  private static final double LEAST_FALL = 1e-4;
+
+  /** Suction paths that are tried where a pump's two sides meet. */
+  private static final int MOST_SUCTION_PATHS = 64;
+
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final OpenGraph graph;
+  private final Outlets outlets;
+  private final Currents currents;
+  private final Map<Way.Key, Way> ways = new LinkedHashMap<>();
+  private final List<PumpWork> pumps = new ArrayList<>();
+  private final boolean[] none;
+  private final boolean[] pressed;
+  private final boolean[] wet;
+  private final double[] mainsHead;
+
+  private OpenWays(Plumbing plumbing, Setting setting, Levels levels) {
+    this.plumbing = plumbing;
+    this.levels = levels;
+    graph = new OpenGraph(plumbing, setting);
+    outlets = new Outlets(graph);
+    currents = new Currents(graph);
+    none = new boolean[plumbing.size()];
+    pressed = new boolean[plumbing.size()];
+    wet = new boolean[plumbing.size()];
+    mainsHead = new double[plumbing.size()];
+  }
+
+  /** Returns everything that is open in a state. */
+  public static Ways find(Plumbing plumbing, State state) {
+    return find(plumbing, state.setting(), Levels.of(plumbing, state));
+  }
+
+  /**
+   * Returns everything that is open; for trying many settings on the same levels.
+   *
+   * @param plumbing the prepared rig
+   * @param setting a setting of that rig
+   * @param levels heights and levels for the state of its tanks
+   */
+  public static Ways find(Plumbing plumbing, Setting setting, Levels levels) {
+    return new OpenWays(plumbing, setting, levels).search();
+  }
+
+  private Ways search() {
+    List<Part> parts = plumbing.rig().parts();
+    for (int i = 0; i < parts.size(); i++) {
+      if (parts.get(i).kind() instanceof Kind.HoseInlet inlet && graph.is(parts.get(i), "mains")) {
+        mains(parts.get(i), inlet, plumbing.first(i));
+      }
+    }
+    List<Origin> origins = origins();
+    for (int i = 0; i < parts.size(); i++) {
+      pump(parts.get(i), plumbing.first(i), origins);
+    }
+    origins.forEach(this::fall);
+    wastes();
+    List<TankAir> air = new AirSearch(graph, levels, outlets.openings, wet).find();
+    return answer(air);
+  }
+
+  // --- mains ---------------------------------------------------------------------------------
+
+  private void mains(Part inlet, Kind.HoseInlet kind, int v) {
+    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.PRESSED);
+    sweep.from(v, levels.height(v) + Water.head(kind.mainsPressure())).run(none, -1);
+    collect(sweep, new Source(Source.Kind.MAINS, inlet.id()), Drive.MAINS, Optional.empty());
+    for (int u = 0; u < none.length; u++) {
+      if (sweep.reached(u)) {
+        pressed[u] = true;
+        wet[u] = true;
+        mainsHead[u] = Math.max(mainsHead[u], sweep.head[u] - levels.height(u));
+      }
+    }
+  }
+
+  // --- sources without pressure --------------------------------------------------------------
+
+  /** Water that waits at some ports with its surface at a height. */
+  private record Origin(Source source, double surface, List<Integer> ports) {}
+
+  private List<Origin> origins() {
+    List<Origin> origins = new ArrayList<>();
+    for (Part part : plumbing.rig().parts()) {
+      int v = plumbing.first(plumbing.index(part.id()));
+      switch (part.kind()) {
+        case Kind.Tank tank -> {
+          List<Integer> under = new ArrayList<>();
+          for (int i = 0; i < tank.tankPorts().size(); i++) {
+            if (levels.wet(v + i)) {
+              under.add(v + i);
+            }
+          }
+          if (!under.isEmpty()) {
+            origins.add(
+                new Origin(
+                    new Source(Source.Kind.TANK, part.id()), levels.surface(part.id()), under));
+          }
+        }
+        case Kind.HoseInlet inlet -> {
+          if (graph.is(part, "outside")) {
+            origins.add(
+                new Origin(
+                    new Source(Source.Kind.OUTSIDE, part.id()), inlet.outsideHeight(), List.of(v)));
+          }
+        }
+        case Kind.PortableContainer jug -> {
+          if (graph.is(part, "pouring")) {
+            origins.add(jug(part, v));
+          }
+        }
+        default -> {}
+      }
+    }
+    return origins;
+  }
+
+  private Origin jug(Part part, int v) {
+    int into = plumbing.across(part.port("spout"));
+    double lip = into < 0 ? levels.height(v) : Math.max(levels.height(v), levels.height(into));
+    return new Origin(new Source(Source.Kind.JUG, part.id()), lip + POURING_HEIGHT, List.of(v));
+  }
+
+  // --- pumps ---------------------------------------------------------------------------------
+
+  private void pump(Part part, int in, List<Origin> origins) {
+    switch (part.kind()) {
+      case Kind.Pump p when graph.is(part, "on") -> {
+        boolean held = !p.type().byHand() && mainsHead[in + 1] >= Water.head(p.cutOut());
+        if (held) {
+          pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
+        } else {
+          run(part, in, Water.head(p.shutOffPressure()), p.selfPriming(), origins);
+        }
+      }
+      case Kind.Macerator m when graph.is(part, "on") ->
+          run(part, in, Water.head(m.shutOffPressure()), 0, origins);
+      default -> {}
+    }
+  }
+
+  private void run(Part part, int in, double lift, double priming, List<Origin> origins) {
+    Drive drive = Drive.pump(part.id());
+    List<Source> drawn = new ArrayList<>();
+    boolean[] delivered = new boolean[none.length];
+    Set<String> loop = new LinkedHashSet<>();
+    for (Origin origin : origins) {
+      Sweep suction = new Sweep(graph, levels, Sweep.Medium.PRESSED);
+      origin.ports().forEach(v -> suction.from(v, origin.surface() + priming));
+      suction.run(none, in);
+      if (!suction.reached(in)) {
+        continue;
+      }
+      drawn.add(origin.source());
+      Sweep delivery = deliver(in, origin.surface() + lift, none);
+      mark(delivery, delivered);
+      if (delivery.reached(in)) {
+        loop.addAll(partsOf(routeTo(delivery, in)));
+      }
+      deliverFrom(origin, drive, suction, delivery, in, lift);
+    }
+    for (int v = 0; v < delivered.length; v++) {
+      pressed[v] |= delivered[v];
+      wet[v] |= delivered[v];
+    }
+    Optional<String> air = airIntake(in, delivered);
+    pumps.add(new PumpWork(part.id(), drawn, air, List.copyOf(loop), false));
+  }
+
+  private Sweep deliver(int in, double head, boolean[] blocked) {
+    return new Sweep(graph, levels, Sweep.Medium.PRESSED).from(in + 1, head).run(blocked, in);
+  }
+
+  private void deliverFrom(
+      Origin origin, Drive drive, Sweep suction, Sweep delivery, int in, double lift) {
+    BitSet path = routeTo(suction, in);
+    if (path.stream().noneMatch(delivery::reached)) {
+      collect(delivery, origin.source(), drive, Optional.of(new Intake(suction, in)));
+      return;
+    }
+    for (BitSet simple : new SuctionPaths(suction, in, origin.ports()).find(MOST_SUCTION_PATHS)) {
+      boolean[] blocked = new boolean[none.length];
+      simple.stream().forEach(v -> blocked[v] = true);
+      Sweep beside = deliver(in, origin.surface() + lift, blocked);
+      collect(beside, origin.source(), drive, Optional.of(new Intake(suction, in)));
+    }
+  }
+
+  /** The suction side of a pump: how a source reaches its inlet. */
+  private record Intake(Sweep suction, int in) {}
+
+  private Optional<String> airIntake(int in, boolean[] delivered) {
+    Sweep air = new Sweep(graph, levels, Sweep.Medium.AIR);
+    boolean[] blocked = delivered.clone();
+    outlets.openings.stream().filter(v -> !blocked[v]).forEach(v -> air.from(v, 0));
+    for (Part tank : plumbing.rig().tanks().toList()) {
+      int first = plumbing.first(plumbing.index(tank.id()));
+      for (int v = first; v < first + tank.kind().ports().size(); v++) {
+        if (!levels.wet(v)) {
+          air.from(v, 0);
+        }
+      }
+    }
+    air.run(blocked, -1);
+    if (!air.reached(in)) {
+      return Optional.empty();
+    }
+    int v = in;
+    while (air.arrival[v] >= 0) {
+      v = graph.from[air.arrival[v]];
+    }
+    return Optional.of(plumbing.part(v).id());
+  }
+
+  // --- falls and wastes ----------------------------------------------------------------------
+
+  private void fall(Origin origin) {
+    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.FALLING);
+    origin.ports().stream().filter(v -> !pressed[v]).forEach(v -> sweep.from(v, origin.surface()));
+    sweep.run(pressed, -1);
+    collect(sweep, origin.source(), Drive.FALL, Optional.empty());
+    mark(sweep, wet);
+  }
+
+  private void wastes() {
+    Set<String> running = new LinkedHashSet<>();
+    for (Way way : ways.values()) {
+      if (way.end().kind() == End.Kind.FIXTURE) {
+        running.add(way.end().part());
+      }
+    }
+    for (String id : running) {
+      Part part = plumbing.rig().parts().get(plumbing.index(id));
+      if (part.kind().ports().contains("waste") && plumbing.hasLine(part.port("waste"))) {
+        int v = plumbing.vertex(part, "waste");
+        fall(
+            new Origin(
+                new Source(Source.Kind.WASTE, id), levels.height(v) + LEAST_FALL, List.of(v)));
+      }
+    }
+  }
+
+  // --- gathering -----------------------------------------------------------------------------
+
+  private void collect(Sweep sweep, Source source, Drive drive, Optional<Intake> intake) {
+    BitSet ends = new BitSet();
+    for (Outlets.Outlet outlet : outlets.ends) {
+      if (accepts(sweep, source, drive, outlet)) {
+        ends.set(outlet.vertex());
+        ways.computeIfAbsent(
+            new Way.Key(source, outlet.end(), drive),
+            key -> way(key, sweep, outlet.vertex(), intake));
+      }
+    }
+    if (!ends.isEmpty()) {
+      intake.ifPresent(i -> currents.addRoute(i.suction(), i.in()));
+      currents.add(sweep, ends);
+    }
+  }
+
+  private boolean accepts(Sweep sweep, Source source, Drive drive, Outlets.Outlet outlet) {
+    int v = outlet.vertex();
+    if (!sweep.reached(v)) {
+      return false;
+    }
+    return switch (outlet.end().kind()) {
+      case TANK -> {
+        String tank = outlet.end().part();
+        boolean same = tank.equals(source.part()) && drive.kind() == Drive.Kind.FALL;
+        double against = levels.wet(v) ? levels.surface(tank) : levels.height(v);
+        yield !same && sweep.head[v] > against + LEAST_FALL / 2;
+      }
+      case GROUND -> !(source.kind() == Source.Kind.JUG && sweep.arrival[v] >= 0 && isMouth(v));
+      case FIXTURE, DUMP -> true;
+    };
+  }
+
+  /** Water poured into a neck passes its mouth without being lost there. */
+  private boolean isMouth(int v) {
+    return plumbing.part(v).kind() instanceof Kind.GravityFiller;
+  }
+
+  private Way way(Way.Key key, Sweep sweep, int end, Optional<Intake> intake) {
+    Set<String> parts = new LinkedHashSet<>();
+    Set<String> lines = new LinkedHashSet<>();
+    intake.ifPresent(i -> addRoute(i.suction(), i.in(), parts, lines));
+    addRoute(sweep, end, parts, lines);
+    return new Way(key.source(), key.end(), key.drive(), List.copyOf(parts), List.copyOf(lines));
+  }
+
+  private void addRoute(Sweep sweep, int end, Set<String> parts, Set<String> lines) {
+    List<Integer> backwards = new ArrayList<>();
+    int v = end;
+    while (sweep.arrival[v] >= 0) {
+      backwards.add(sweep.arrival[v]);
+      v = graph.from[sweep.arrival[v]];
+    }
+    parts.add(plumbing.part(v).id());
+    for (int e : backwards.reversed()) {
+      if (graph.line[e] >= 0) {
+        lines.add(plumbing.rig().lines().get(graph.line[e]).id());
+      }
+      parts.add(plumbing.part(graph.to[e]).id());
+    }
+  }
+
+  private BitSet routeTo(Sweep sweep, int end) {
+    BitSet route = new BitSet();
+    for (int v = end; ; v = graph.from[sweep.arrival[v]]) {
+      route.set(v);
+      if (sweep.arrival[v] < 0) {
+        return route;
+      }
+    }
+  }
+
+  private List<String> partsOf(BitSet vertices) {
+    return vertices.stream().mapToObj(v -> plumbing.part(v).id()).distinct().toList();
+  }
+
+  private static void mark(Sweep sweep, boolean[] marks) {
+    for (int v = 0; v < marks.length; v++) {
+      marks[v] |= sweep.reached(v);
+    }
+  }
+
+  private Ways answer(List<TankAir> air) {
+    Map<String, Boolean> moving = new HashMap<>();
+    for (int i = 0; i < plumbing.rig().lines().size(); i++) {
+      if (currents.direction(i) != 0) {
+        moving.put(plumbing.rig().lines().get(i).id(), currents.direction(i) > 0);
+      }
+    }
+    Set<String> live = new HashSet<>();
+    for (TankAir a : air) {
+      a.out().ifPresent(r -> live.addAll(r.parts()));
+      a.in().ifPresent(r -> live.addAll(r.parts()));
+    }
+    Set<String> pressedParts = new HashSet<>();
+    Set<String> wetted = new HashSet<>();
+    for (int v = 0; v < none.length; v++) {
+      String id = plumbing.part(v).id();
+      if (currents.moves(v)) {
+        live.add(id);
+      }
+      if (pressed[v]) {
+        pressedParts.add(id);
+      }
+      if (wet[v]) {
+        wetted.add(id);
+      }
+    }
+    Set<String> dead = new LinkedHashSet<>();
+    plumbing.rig().parts().stream().map(Part::id).filter(p -> !live.contains(p)).forEach(dead::add);
+    return new Ways(List.copyOf(ways.values()), air, pumps, moving, pressedParts, wetted, dead);
+  }
+}

@@ -1,0 +1,97 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Where water can leave the lines in one setting, and where the lines meet the open air. */
+final class Outlets {
+
+  /** One port at which water ends. */
+  record Outlet(int vertex, End end) {}
+
+  final List<Outlet> ends = new ArrayList<>();
+
+  /** Ports where air can come in or go out. */
+  final List<Integer> openings = new ArrayList<>();
+
+  Outlets(OpenGraph graph) {
+    List<Part> parts = graph.plumbing.rig().parts();
+    for (int i = 0; i < parts.size(); i++) {
+      add(graph, parts.get(i), graph.plumbing.first(i));
+    }
+  }
+
+  private void add(OpenGraph graph, Part part, int v) {
+    switch (part.kind()) {
+      case Kind.Tank k -> {
+        for (int i = 0; i < k.tankPorts().size(); i++) {
+          ends.add(new Outlet(v + i, new End(End.Kind.TANK, part.id())));
+        }
+      }
+      case Kind.Fixture k -> addFixture(graph, part, k, v);
+      case Kind.OpenEnd k ->
+          endKind(k, graph.setting.positions().get(part.id())).ifPresent(e -> open(part, v, e));
+      case Kind.Plug k -> {
+        if (k.removable() && graph.is(part, "off")) {
+          open(part, v, End.Kind.GROUND);
+        }
+      }
+      case Kind.GravityFiller k -> {
+        if (graph.is(part, "open")) {
+          open(part, v, End.Kind.GROUND);
+        }
+      }
+      case Kind.AirAdmittanceValve k -> openings.add(v);
+      case Kind.HoseInlet k -> {}
+      case Kind.TwoWayValve k -> {}
+      case Kind.ThreeWayValve k -> {}
+      case Kind.CheckValve k -> {}
+      case Kind.Regulator k -> {}
+      case Kind.Strainer k -> {}
+      case Kind.Filter k -> {}
+      case Kind.Pump k -> {}
+      case Kind.Accumulator k -> {}
+      case Kind.Heater k -> {}
+      case Kind.Tee k -> {}
+      case Kind.Manifold k -> {}
+      case Kind.DrainTrap k -> {}
+      case Kind.PortableContainer k -> {}
+      case Kind.Macerator k -> {}
+    }
+  }
+
+  private static Optional<End.Kind> endKind(
+      Kind.OpenEnd end, @org.jspecify.annotations.Nullable String position) {
+    if (end.role() != Kind.OpenEnd.Role.DUMP) {
+      return Optional.of(End.Kind.GROUND);
+    }
+    return switch (position) {
+      case "hose" -> Optional.of(End.Kind.DUMP);
+      case "open" -> Optional.of(End.Kind.GROUND);
+      case null, default -> Optional.empty();
+    };
+  }
+
+  private void open(Part part, int v, End.Kind kind) {
+    ends.add(new Outlet(v, new End(kind, part.id())));
+    openings.add(v);
+  }
+
+  private void addFixture(OpenGraph graph, Part part, Kind.Fixture fixture, int v) {
+    String position = graph.setting.of(part.id());
+    boolean cold = !position.equals("shut") && !position.equals("hot");
+    boolean hot = position.equals("hot") || position.equals("warm");
+    End end = new End(End.Kind.FIXTURE, part.id());
+    if (cold) {
+      ends.add(new Outlet(v, end));
+      openings.add(v);
+    }
+    if (hot && fixture.type().mixes()) {
+      ends.add(new Outlet(v + 1, end));
+      openings.add(v + 1);
+    }
+  }
+}

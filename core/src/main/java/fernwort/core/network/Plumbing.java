@@ -1,0 +1,166 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
+import fernwort.core.tank.TankRoom;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A rig prepared for searching: its ports numbered, its lines as pairs of numbers, its tanks' rooms
+ * built. Immutable; made once per rig and shared by all searches.
+ *
+ * <p>Each port is a vertex. A part with more than two ports has one more, its middle, so that a
+ * path passes through it only once.
+ */
+public final class Plumbing {
+
+  private final Rig rig;
+  private final List<Part> parts;
+  private final Map<PortRef, Integer> vertices = new HashMap<>();
+  private final Map<String, Integer> partIndex = new HashMap<>();
+  private final Map<String, TankRoom> rooms = new HashMap<>();
+  private final Map<PortRef, Line> linesByPort;
+  private final int[] firstVertex;
+  private final int[] owner;
+  private final Point[] points;
+  private final Point[] crests;
+
+  private Plumbing(Rig rig) {
+    this.rig = rig;
+    this.parts = rig.parts();
+    this.linesByPort = rig.linesByPort();
+    this.firstVertex = new int[parts.size() + 1];
+    List<Integer> owners = new ArrayList<>();
+    List<Point> places = new ArrayList<>();
+    for (int i = 0; i < parts.size(); i++) {
+      Part part = parts.get(i);
+      partIndex.put(part.id(), i);
+      firstVertex[i] = owners.size();
+      for (String port : part.kind().ports()) {
+        vertices.put(part.port(port), owners.size());
+        owners.add(i);
+        places.add(part.at(port));
+      }
+      if (hasMiddle(part.kind())) {
+        owners.add(i);
+        places.add(new Point(part.x(), part.y(), part.height()));
+      }
+      if (part.kind() instanceof Kind.Tank tank) {
+        rooms.put(part.id(), TankRoom.of(tank));
+      }
+    }
+    firstVertex[parts.size()] = owners.size();
+    owner = owners.stream().mapToInt(Integer::intValue).toArray();
+    points = places.toArray(Point[]::new);
+    crests = rig.lines().stream().map(this::crest).toArray(Point[]::new);
+  }
+
+  /** Prepares a rig. */
+  public static Plumbing of(Rig rig) {
+    return new Plumbing(rig);
+  }
+
+  /** Returns the rig. */
+  public Rig rig() {
+    return rig;
+  }
+
+  /** Returns the room of a tank. */
+  public TankRoom room(String tank) {
+    TankRoom room = rooms.get(tank);
+    if (room == null) {
+      throw new IllegalArgumentException("\"" + tank + "\" is not a tank of this rig");
+    }
+    return room;
+  }
+
+  static boolean hasMiddle(Kind kind) {
+    return kind instanceof Kind.Tee
+        || kind instanceof Kind.Manifold
+        || kind instanceof Kind.ThreeWayValve;
+  }
+
+  /** The highest point of a line; between its ends the vehicle's x and y change evenly. */
+  private Point crest(Line line) {
+    Point a = points[vertex(line.from())];
+    Point b = points[vertex(line.to())];
+    Point highest = a.z() >= b.z() ? a : b;
+    for (ProfilePoint p : line.profile()) {
+      if (p.height() > highest.z()) {
+        double t = p.along() / line.length();
+        highest = new Point(a.x() + t * (b.x() - a.x()), a.y() + t * (b.y() - a.y()), p.height());
+      }
+    }
+    return highest;
+  }
+
+  int size() {
+    return owner.length;
+  }
+
+  int vertex(PortRef port) {
+    Integer vertex = vertices.get(port);
+    if (vertex == null) {
+      throw new IllegalArgumentException("The rig has no port " + port);
+    }
+    return vertex;
+  }
+
+  int vertex(Part part, String port) {
+    return vertex(part.port(port));
+  }
+
+  /** Returns the first vertex of a part; its ports follow in order, then its middle if any. */
+  int first(int part) {
+    return firstVertex[part];
+  }
+
+  /** Returns where a part stands in the rig's list of parts. */
+  public int index(String part) {
+    Integer index = partIndex.get(part);
+    if (index == null) {
+      throw new IllegalArgumentException("The rig has no part \"" + part + "\"");
+    }
+    return index;
+  }
+
+  Part part(int vertex) {
+    return parts.get(owner[vertex]);
+  }
+
+  /** Returns the name of the port at a vertex. */
+  String port(int vertex) {
+    return part(vertex).kind().ports().get(vertex - firstVertex[owner[vertex]]);
+  }
+
+  Point point(int vertex) {
+    return points[vertex];
+  }
+
+  Point crest(int line) {
+    return crests[line];
+  }
+
+  boolean hasLine(PortRef port) {
+    return linesByPort.containsKey(port);
+  }
+
+  /** Returns the index of the line at a port, which must have one. */
+  int lineAt(PortRef port) {
+    return rig.lines().indexOf(linesByPort.get(port));
+  }
+
+  /** Returns the vertex at the other end of the line at a port, or −1 when no line is there. */
+  int across(PortRef port) {
+    Line line = linesByPort.get(port);
+    return line == null ? -1 : vertex(line.other(port));
+  }
+}

@@ -1,0 +1,7 @@
+package fernwort.core.rig;
+
+/** The water a tank is meant for. */
+public enum Contents {
+  FRESH,
+  GRAY
+}

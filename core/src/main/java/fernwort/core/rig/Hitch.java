@@ -1,0 +1,10 @@
+package fernwort.core.rig;
+
+/**
+ * The coupling of a trailer, which must carry neither too little nor too much.
+ *
+ * @param x position of the ball or eye (m)
+ * @param lowest the smallest permitted load (kg)
+ * @param highest the largest permitted load (kg)
+ */
+public record Hitch(double x, double lowest, double highest) {}

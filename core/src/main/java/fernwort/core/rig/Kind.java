@@ -1,0 +1,461 @@
+package fernwort.core.rig;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The closed set of part kinds: which ports each has, and what a hand can change about it.
+ *
+ * <p>The first position of each kind is how it is left at rest.
+ */
+public sealed interface Kind {
+
+  /** Returns the names of the ports. */
+  List<String> ports();
+
+  /**
+   * Returns what a hand can set, the position at rest first; empty when there is nothing to set.
+   */
+  default List<Position> positions() {
+    return List.of();
+  }
+
+  /** Ports of everything that water passes straight through. */
+  List<String> IN_OUT = List.of("in", "out");
+
+  /** A kind whose handle joins some of its ports. */
+  sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
+
+    /** Returns the positions of the handle with what each joins. */
+    List<Stop> stops();
+
+    /** Returns the motor, when it has one. */
+    Optional<Motor> motor();
+
+    /** Returns the stop with this id. */
+    default Stop stop(String id) {
+      return stops().stream()
+          .filter(s -> s.id().equals(id))
+          .findFirst()
+          .orElseThrow(() -> new IllegalArgumentException("no position \"" + id + "\""));
+    }
+
+    @Override
+    default List<Position> positions() {
+      return stops().stream().map(Stop::position).toList();
+    }
+  }
+
+  /**
+   * Where a hose from outside is joined: a tap under pressure, or water that something must draw.
+   *
+   * @param mainsPressure pressure expected at the tap (Pa)
+   * @param outsideHeight height of the surface of water to be drawn, above the ground (m)
+   */
+  record HoseInlet(double mainsPressure, double outsideHeight) implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("out");
+    }
+
+    @Override
+    public List<Position> positions() {
+      return List.of(
+          new Position("capped", "cap on"),
+          new Position("mains", "hose from a tap"),
+          new Position("outside", "hose in outside water"));
+    }
+  }
+
+  /** A neck with a cap, into which water is poured. */
+  record GravityFiller() implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("mouth", "out");
+    }
+
+    @Override
+    public List<Position> positions() {
+      return List.of(new Position("shut", "cap on"), new Position("open", "cap off"));
+    }
+  }
+
+  /** The free end of a line. */
+  record OpenEnd(Role role) implements Kind {
+
+    /** What the end is for; a dump end has a cap and takes a dump hose. */
+    public enum Role {
+      VENT,
+      OVERFLOW,
+      DRAIN,
+      DUMP
+    }
+
+    @Override
+    public List<String> ports() {
+      return List.of("in");
+    }
+
+    @Override
+    public List<Position> positions() {
+      return role == Role.DUMP
+          ? List.of(
+              new Position("capped", "cap on"),
+              new Position("hose", "dump hose to the drain"),
+              new Position("open", "cap off, no hose"))
+          : List.of();
+    }
+  }
+
+  /**
+   * A tank.
+   *
+   * @param contents the water it is meant for
+   * @param shape outside shape
+   * @param wall wall thickness (m)
+   * @param tankPorts its openings
+   * @param gauge how its level is read
+   * @param highestPressure the air pressure at which to warn; a cautious default unless known (Pa)
+   * @param lowestPressure the vacuum at which to warn, as a negative number (Pa)
+   */
+  record Tank(
+      Contents contents,
+      Shape shape,
+      double wall,
+      List<TankPort> tankPorts,
+      Gauge gauge,
+      double highestPressure,
+      double lowestPressure)
+      implements Kind {
+    public Tank {
+      tankPorts = List.copyOf(tankPorts);
+    }
+
+    @Override
+    public List<String> ports() {
+      return tankPorts.stream().map(TankPort::id).toList();
+    }
+
+    /** Returns the port with this id. */
+    public TankPort port(String id) {
+      return tankPorts.stream()
+          .filter(p -> p.id().equals(id))
+          .findFirst()
+          .orElseThrow(() -> new IllegalArgumentException("no tank port \"" + id + "\""));
+    }
+  }
+
+  /** A valve between two ports. */
+  record TwoWayValve(List<Stop> stops, Optional<Motor> motor) implements Valve {
+    public TwoWayValve {
+      stops = List.copyOf(stops);
+    }
+
+    @Override
+    public List<String> ports() {
+      return List.of("a", "b");
+    }
+  }
+
+  /** A valve between three ports. */
+  record ThreeWayValve(List<Stop> stops, Optional<Motor> motor) implements Valve {
+    public ThreeWayValve {
+      stops = List.copyOf(stops);
+    }
+
+    @Override
+    public List<String> ports() {
+      return List.of("a", "b", "c");
+    }
+  }
+
+  /**
+   * Lets water through from in to out only.
+   *
+   * @param crackingPressure pressure it takes to open (Pa)
+   */
+  record CheckValve(double crackingPressure) implements Kind {
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+  }
+
+  /** A float ball: air passes both ways, water shuts it. */
+  record AirAdmittanceValve() implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("in");
+    }
+  }
+
+  /**
+   * Holds the pressure behind it at or below a set one.
+   *
+   * @param setPressure pressure it holds (Pa)
+   */
+  record Regulator(double setPressure) implements Kind {
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+  }
+
+  /** A screen that keeps grit out of what follows. */
+  record Strainer() implements Kind {
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+  }
+
+  /**
+   * A filter in its housing.
+   *
+   * @param grade what it takes out
+   * @param ratedFlow flow at which its loss is given (m³/s)
+   * @param ratedLoss loss of a clean cartridge at that flow (Pa)
+   */
+  record Filter(Grade grade, double ratedFlow, double ratedLoss) implements Kind {
+
+    /** What a filter takes out; only a purifier makes unsafe water fit to drink. */
+    public enum Grade {
+      SEDIMENT,
+      CARBON,
+      PURIFIER
+    }
+
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+  }
+
+  /**
+   * A pump.
+   *
+   * @param duty what it is there for
+   * @param type how it moves water, which says what it lets pass at rest
+   * @param shutOffPressure pressure at no flow (Pa)
+   * @param freeFlow flow at no pressure (m³/s)
+   * @param cutIn pressure at which its switch starts it (Pa)
+   * @param cutOut pressure at which its switch stops it (Pa)
+   * @param selfPriming how high it lifts water while it is dry (m)
+   */
+  record Pump(
+      Duty duty,
+      Type type,
+      double shutOffPressure,
+      double freeFlow,
+      double cutIn,
+      double cutOut,
+      double selfPriming)
+      implements Kind {
+
+    /** What a pump is there for. */
+    public enum Duty {
+      SUPPLY,
+      CIRCULATION,
+      TRANSFER
+    }
+
+    /** How a pump moves water. */
+    public enum Type {
+      DIAPHRAGM,
+      CENTRIFUGAL,
+      IMPELLER,
+      FOOT,
+      HAND;
+
+      /** Tells whether somebody has to work it. */
+      public boolean byHand() {
+        return this == FOOT || this == HAND;
+      }
+    }
+
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+
+    @Override
+    public List<Position> positions() {
+      return type.byHand()
+          ? List.of(new Position("off", "still"), new Position("on", "being worked"))
+          : List.of(Position.OFF, new Position("on", "switched on"));
+    }
+  }
+
+  /**
+   * A vessel with an air cushion on one side.
+   *
+   * @param precharge air pressure without water (Pa)
+   */
+  record Accumulator(double precharge) implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("in");
+    }
+  }
+
+  /**
+   * A water heater.
+   *
+   * @param type with a store of hot water or without
+   * @param relief whether it has its own pressure relief valve
+   * @param drainHeight height of its drain above its bottom (m)
+   */
+  record Heater(Type type, boolean relief, double drainHeight) implements Kind {
+
+    /** How a heater heats. */
+    public enum Type {
+      STORAGE,
+      INSTANT
+    }
+
+    @Override
+    public List<String> ports() {
+      return List.of("cold", "hot");
+    }
+
+    @Override
+    public List<Position> positions() {
+      return List.of(Position.OFF, new Position("on", "heating"));
+    }
+  }
+
+  /** A fitting with three ends. */
+  record Tee() implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("a", "b", "c");
+    }
+  }
+
+  /**
+   * A fitting with one inlet and many outlets.
+   *
+   * @param outlets how many
+   */
+  record Manifold(int outlets) implements Kind {
+    @Override
+    public List<String> ports() {
+      List<String> names = new ArrayList<>();
+      names.add("in");
+      for (int i = 1; i <= Math.min(outlets, 64); i++) {
+        names.add(Integer.toString(i));
+      }
+      return List.copyOf(names);
+    }
+  }
+
+  /**
+   * Where water is used.
+   *
+   * @param type what it is
+   * @param drinking whether people drink or cook from it
+   * @param ratedFlow flow at its rated pressure (m³/s)
+   * @param ratedPressure pressure for that flow (Pa)
+   */
+  record Fixture(Type type, boolean drinking, double ratedFlow, double ratedPressure)
+      implements Kind {
+
+    /** The sorts of fixture. */
+    public enum Type {
+      TAP,
+      MIXER,
+      SHOWER,
+      TOILET,
+      HOSE_POINT;
+
+      /** Tells whether it takes hot water too. */
+      public boolean mixes() {
+        return this == MIXER || this == SHOWER;
+      }
+    }
+
+    private static final Position SHUT = new Position("shut", "shut");
+
+    @Override
+    public List<String> ports() {
+      return switch (type) {
+        case TAP, TOILET -> List.of("cold", "waste");
+        case MIXER, SHOWER -> List.of("cold", "hot", "waste");
+        case HOSE_POINT -> List.of("cold");
+      };
+    }
+
+    @Override
+    public List<Position> positions() {
+      return switch (type) {
+        case TAP, HOSE_POINT -> List.of(SHUT, new Position("open", "open"));
+        case TOILET -> List.of(SHUT, new Position("open", "filling"));
+        case MIXER, SHOWER ->
+            List.of(
+                SHUT,
+                new Position("cold", "open, cold"),
+                new Position("warm", "open, mixed"),
+                new Position("hot", "open, hot"));
+      };
+    }
+  }
+
+  /** A water seal against smell. */
+  record DrainTrap() implements Kind {
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+  }
+
+  /**
+   * A jug, can or bladder that is carried to the rig.
+   *
+   * @param capacity what it holds (m³)
+   * @param drinkable whether its water is fit to drink
+   */
+  record PortableContainer(double capacity, boolean drinkable) implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("spout");
+    }
+
+    @Override
+    public List<Position> positions() {
+      return List.of(new Position("stowed", "stowed"), new Position("pouring", "held and pouring"));
+    }
+  }
+
+  /** A pump that cuts up what is in gray water and pushes it out. */
+  record Macerator(double freeFlow, double shutOffPressure) implements Kind {
+    @Override
+    public List<String> ports() {
+      return IN_OUT;
+    }
+
+    @Override
+    public List<Position> positions() {
+      return List.of(Position.OFF, new Position("on", "running"));
+    }
+  }
+
+  /**
+   * The closed end of a line or port.
+   *
+   * @param removable true for a cap that a hand takes off, false for a plug that needs a tool
+   */
+  record Plug(boolean removable) implements Kind {
+    @Override
+    public List<String> ports() {
+      return List.of("in");
+    }
+
+    @Override
+    public List<Position> positions() {
+      return removable
+          ? List.of(new Position("on", "cap on"), new Position("off", "cap off"))
+          : List.of();
+    }
+  }
+}

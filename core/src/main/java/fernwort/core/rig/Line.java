@@ -1,0 +1,53 @@
+package fernwort.core.rig;
+
+import java.util.List;
+
+/**
+ * A hose or pipe between two ports.
+ *
+ * @param id unique name within the rig
+ * @param label what its tag says
+ * @param from one end
+ * @param to the other end
+ * @param bore inner diameter (m)
+ * @param length length along the run (m)
+ * @param material wall material, which sets the roughness
+ * @param minorLoss sum of the loss coefficients of elbows and fittings (1)
+ * @param profile heights along the run where it rises above or sags below its ends
+ */
+public record Line(
+    String id,
+    String label,
+    PortRef from,
+    PortRef to,
+    double bore,
+    double length,
+    Material material,
+    double minorLoss,
+    List<ProfilePoint> profile) {
+
+  /** What a line is made of. */
+  public enum Material {
+    PEX,
+    POLYETHYLENE,
+    PVC_HOSE,
+    SILICONE_HOSE,
+    RIGID_PVC,
+    COPPER,
+    STAINLESS
+  }
+
+  public Line {
+    profile = List.copyOf(profile);
+  }
+
+  /** Returns the water this line holds when full (m³). */
+  public double volume() {
+    return Math.PI / 4 * bore * bore * length;
+  }
+
+  /** Returns the end that is not the given one. */
+  public PortRef other(PortRef end) {
+    return end.equals(from) ? to : from;
+  }
+}

@@ -1,0 +1,40 @@
+package fernwort.core.rig;
+
+/**
+ * One thing in the water system.
+ *
+ * @param id unique name within the rig
+ * @param label what people call it
+ * @param place id of the place it is in
+ * @param x position along the vehicle (m); for a tank its inside rear right bottom corner
+ * @param y position to the left (m)
+ * @param height height above the ground (m); for a tank its inside bottom
+ * @param volume water its own body holds, a tank's contents not counted (m³)
+ * @param kind what it is, with what only that kind has
+ */
+public record Part(
+    String id,
+    String label,
+    String place,
+    double x,
+    double y,
+    double height,
+    double volume,
+    Kind kind) {
+
+  /** Returns where a port is in the vehicle frame. */
+  public Point at(String port) {
+    Point self = new Point(x, y, height);
+    return kind instanceof Kind.Tank tank ? self.plus(tank.port(port).at()) : self;
+  }
+
+  /** Tells whether a hand can change anything about this part. */
+  public boolean hasHandle() {
+    return !kind.positions().isEmpty();
+  }
+
+  /** Returns a port of this part. */
+  public PortRef port(String port) {
+    return new PortRef(id, port);
+  }
+}

@@ -1,0 +1,16 @@
+package fernwort.core.rig;
+
+/**
+ * A point in the vehicle frame or, for tank ports, in the tank's own frame.
+ *
+ * @param x forward (m)
+ * @param y left (m)
+ * @param z up (m)
+ */
+public record Point(double x, double y, double z) {
+
+  /** Returns this point moved by another one's coordinates. */
+  public Point plus(Point other) {
+    return new Point(x + other.x, y + other.y, z + other.z);
+  }
+}

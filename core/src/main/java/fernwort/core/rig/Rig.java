@@ -1,0 +1,125 @@
+package fernwort.core.rig;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A whole rig. Making one checks it, so that whoever holds a rig holds a sound one.
+ *
+ * @param name what its people call it
+ * @param note what else is worth knowing
+ * @param vehicle the vehicle
+ * @param places where the parts are
+ * @param parts the parts
+ * @param lines what joins them
+ */
+public record Rig(
+    String name,
+    String note,
+    Vehicle vehicle,
+    List<Place> places,
+    List<Part> parts,
+    List<Line> lines) {
+
+  /**
+   * @throws InvalidRigException with every fault, when the description is no sound rig
+   */
+  public Rig {
+    places = List.copyOf(places);
+    parts = List.copyOf(parts);
+    lines = List.copyOf(lines);
+    List<Problem> problems = RigRules.problems(name, vehicle, places, parts, lines);
+    if (!problems.isEmpty()) {
+      throw new InvalidRigException(problems);
+    }
+  }
+
+  /**
+   * Returns the part with this id.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
+  public Part part(String id) {
+    return parts.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("The rig has no part \"" + id + "\"; check its id"));
+  }
+
+  /** Returns the place with this id. */
+  public Place place(String id) {
+    return places.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("The rig has no place \"" + id + "\""));
+  }
+
+  /** Returns the parts that are tanks. */
+  public Stream<Part> tanks() {
+    return parts.stream().filter(p -> p.kind() instanceof Kind.Tank);
+  }
+
+  /** Returns the tanks that are meant for this water. */
+  public Stream<Part> tanks(Contents contents) {
+    return tanks().filter(p -> ((Kind.Tank) p.kind()).contents() == contents);
+  }
+
+  /** Returns the parts that a hand can set. */
+  public Stream<Part> handles() {
+    return parts.stream().filter(Part::hasHandle);
+  }
+
+  /** Returns the parts by id, in the order they are listed. */
+  public Map<String, Part> partsById() {
+    return parts.stream()
+        .collect(Collectors.toMap(Part::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));
+  }
+
+  /** Returns the line at a port, by port. */
+  public Map<PortRef, Line> linesByPort() {
+    Map<PortRef, Line> byPort = new LinkedHashMap<>();
+    for (Line line : lines) {
+      byPort.put(line.from(), line);
+      byPort.put(line.to(), line);
+    }
+    return byPort;
+  }
+
+  /** Returns the setting with everything as it is left at rest. */
+  public Setting atRest() {
+    Map<String, String> positions = new TreeMap<>();
+    handles().forEach(p -> positions.put(p.id(), p.kind().positions().getFirst().id()));
+    return new Setting(positions);
+  }
+
+  /**
+   * Returns the position a part would be in.
+   *
+   * @throws IllegalArgumentException in one sentence, when part or position do not exist
+   */
+  public Position position(String partId, String positionId) {
+    Part part = part(partId);
+    if (!part.hasHandle()) {
+      throw new IllegalArgumentException(
+          part.label() + " has nothing to turn or switch; pick a part that has a handle");
+    }
+    return part.kind().positions().stream()
+        .filter(p -> p.id().equals(positionId))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "%s has no position \"%s\"; it can be %s"
+                    .formatted(
+                        part.label(),
+                        positionId,
+                        part.kind().positions().stream()
+                            .map(p -> "\"" + p.id() + "\"")
+                            .collect(Collectors.joining(", ")))));
+  }
+}

@@ -1,0 +1,32 @@
+package fernwort.core.rig;
+
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * The position of every handle, switch, cap and hose of a rig.
+ *
+ * @param positions position id by part id
+ */
+public record Setting(Map<String, String> positions) {
+
+  public Setting {
+    positions = Map.copyOf(positions);
+  }
+
+  /** Returns the position of a part. */
+  public String of(String part) {
+    String position = positions.get(part);
+    if (position == null) {
+      throw new IllegalArgumentException("\"" + part + "\" has nothing that can be set");
+    }
+    return position;
+  }
+
+  /** Returns this setting with one thing changed. */
+  public Setting with(String part, String position) {
+    Map<String, String> changed = new TreeMap<>(positions);
+    changed.put(part, position);
+    return new Setting(changed);
+  }
+}

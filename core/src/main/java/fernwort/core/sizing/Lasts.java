@@ -1,0 +1,104 @@
+package fernwort.core.sizing;
+
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.tank.TankFigures;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How long the water on board lasts.
+ *
+ * @param fresh what each fresh tank still gives
+ * @param freshPerDay fresh water used in a day (m³)
+ * @param freshDays days until the last of it is drawn; infinite when nothing is used
+ * @param gray the room left in each gray tank
+ * @param grayPerDay gray water made in a day (m³)
+ * @param grayDays days until gray is full, when the rig has a gray tank
+ */
+public record Lasts(
+    List<Share> fresh,
+    double freshPerDay,
+    double freshDays,
+    List<Share> gray,
+    double grayPerDay,
+    Optional<Double> grayDays) {
+
+  /**
+   * One tank's part in it.
+   *
+   * @param tank id of the tank
+   * @param holds what it holds (m³)
+   * @param counts what of that can be drawn or, for gray, what still fits (m³)
+   * @param lost what is stranded below the outlet or, for gray, cannot be filled (m³)
+   */
+  public record Share(String tank, double holds, double counts, double lost) {}
+
+  /** Which of the two ends the stay. */
+  public enum Ends {
+    FRESH,
+    GRAY
+  }
+
+  /** Works it out for a state. */
+  public static Lasts of(Plumbing plumbing, State state, Habits habits) {
+    List<Share> fresh =
+        plumbing.rig().tanks(Contents.FRESH).map(t -> fresh(plumbing, t, state)).toList();
+    List<Share> gray =
+        plumbing.rig().tanks(Contents.GRAY).map(t -> gray(plumbing, t, state)).toList();
+    Optional<Double> grayDays =
+        gray.isEmpty() ? Optional.empty() : Optional.of(sum(gray) / habits.grayPerDay());
+    return new Lasts(
+        fresh,
+        habits.freshPerDay(),
+        sum(fresh) / habits.freshPerDay(),
+        gray,
+        habits.grayPerDay(),
+        grayDays);
+  }
+
+  private static Share fresh(Plumbing plumbing, Part part, State state) {
+    double holds = state.volume(part.id());
+    double stranded = Math.min(holds, figures(plumbing, part, state.slope()).stranded());
+    return new Share(part.id(), holds, holds - stranded, stranded);
+  }
+
+  private static Share gray(Plumbing plumbing, Part part, State state) {
+    TankFigures figures = figures(plumbing, part, state.slope());
+    double holds = state.volume(part.id());
+    double room = Math.max(0, figures.capacity() - figures.unreachable() - holds);
+    return new Share(part.id(), holds, room, figures.unreachable());
+  }
+
+  private static TankFigures figures(Plumbing plumbing, Part part, Slope slope) {
+    return TankFigures.of((Kind.Tank) part.kind(), plumbing.room(part.id()), slope);
+  }
+
+  private static double sum(List<Share> shares) {
+    return shares.stream().mapToDouble(Share::counts).sum();
+  }
+
+  /** Returns the fresh water that can be drawn (m³). */
+  public double freshLeft() {
+    return sum(fresh);
+  }
+
+  /** Returns the gray water that still fits (m³). */
+  public double grayRoom() {
+    return sum(gray);
+  }
+
+  /** Returns what ends first. */
+  public Ends ends() {
+    return grayDays.isPresent() && grayDays.get() < freshDays ? Ends.GRAY : Ends.FRESH;
+  }
+
+  /** Returns the days until the first of the two ends. */
+  public double days() {
+    return ends() == Ends.GRAY ? grayDays.orElse(freshDays) : freshDays;
+  }
+}

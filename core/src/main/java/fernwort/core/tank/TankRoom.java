@@ -1,0 +1,119 @@
+package fernwort.core.tank;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Slope;
+import java.util.List;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+
+/**
+ * The room inside one tank: volume from level and level from volume, on any slope.
+ *
+ * <p>A level is the height of the water surface over the tank's inside rear right bottom corner,
+ * measured against gravity: for a level vehicle simply the depth. Instances are immutable and may
+ * be shared.
+ */
+public final class TankRoom {
+
+  private static final double LEVEL_ACCURACY = 1e-9;
+
+  private final List<Solid> solids;
+  private final double capacity;
+
+  private TankRoom(List<Solid> solids) {
+    this.solids = solids;
+    this.capacity = below(highest(Slope.LEVEL) + 1, Slope.LEVEL)[0];
+  }
+
+  /** Returns the room inside a tank. */
+  public static TankRoom of(Kind.Tank tank) {
+    return new TankRoom(Solids.inside(tank));
+  }
+
+  /** Returns what the room holds, filled to the last corner (m³). */
+  public double capacity() {
+    return capacity;
+  }
+
+  /** Returns the lowest point's level on this slope (m). */
+  public double lowest(Slope slope) {
+    Point up = slope.up();
+    return solids.stream().mapToDouble(s -> s.extent(up)[0]).min().orElse(0);
+  }
+
+  /** Returns the highest point's level on this slope (m). */
+  public double highest(Slope slope) {
+    Point up = slope.up();
+    return solids.stream().mapToDouble(s -> s.extent(up)[1]).max().orElse(0);
+  }
+
+  /**
+   * Returns the volume below a level.
+   *
+   * @param level height of the surface over the inside corner (m)
+   * @param slope how the vehicle stands
+   * @return volume (m³), between nothing and the capacity
+   */
+  public double volumeBelow(double level, Slope slope) {
+    return Math.clamp(below(level, slope)[0], 0, Math.max(capacity, 0));
+  }
+
+  /** Returns the volume (m³) left when a surface through this point of the tank just bares it. */
+  public double volumeBelow(Point point, Slope slope) {
+    return volumeBelow(slope.heightOf(point), slope);
+  }
+
+  /**
+   * Returns the level of a volume of water.
+   *
+   * @param volume the water (m³); less than nothing counts as none, more than fits as full
+   * @param slope how the vehicle stands
+   * @return height of the surface over the inside corner (m)
+   */
+  public double level(double volume, Slope slope) {
+    double low = lowest(slope);
+    double high = highest(slope);
+    if (volume <= 0) {
+      return low;
+    }
+    if (volume >= capacity) {
+      return high;
+    }
+    if (solids.size() == 1 && slope.equals(Slope.LEVEL) && isStraight(low, high)) {
+      return low + (high - low) * volume / capacity;
+    }
+    return new BracketingNthOrderBrentSolver(LEVEL_ACCURACY, LEVEL_ACCURACY, 1e-15, 5)
+        .solve(200, level -> below(level, slope)[0] - volume, low, high);
+  }
+
+  /** Tells a straight-walled room from others by the volume at a third and at a half. */
+  private boolean isStraight(double low, double high) {
+    double tolerance = 1e-9 * capacity;
+    double third = below(low + (high - low) / 3, Slope.LEVEL)[0];
+    double half = below(low + (high - low) / 2, Slope.LEVEL)[0];
+    double tenth = below(low + (high - low) / 10, Slope.LEVEL)[0];
+    return Math.abs(third - capacity / 3) < tolerance
+        && Math.abs(half - capacity / 2) < tolerance
+        && Math.abs(tenth - capacity / 10) < tolerance;
+  }
+
+  /**
+   * Returns the centre of mass of the water below a level, in the tank's frame (m); the tank's
+   * lowest corner when there is none.
+   */
+  public Point centroid(double level, Slope slope) {
+    double[] sum = below(level, slope);
+    return sum[0] > 1e-12
+        ? new Point(sum[1] / sum[0], sum[2] / sum[0], sum[3] / sum[0])
+        : new Point(0, 0, 0);
+  }
+
+  private double[] below(double level, Slope slope) {
+    Point up = slope.up();
+    double[] sum = new double[4];
+    for (Solid solid : solids) {
+      solid.addBelow(up, level, sum);
+    }
+    return sum;
+  }
+}

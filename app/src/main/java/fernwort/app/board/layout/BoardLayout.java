@@ -1,0 +1,197 @@
+package fernwort.app.board.layout;
+
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/**
+ * A finished drawing: rooms, parts and lines, all in cells.
+ *
+ * @param width width of the drawing (cells)
+ * @param height height of the drawing (cells)
+ * @param body where the vehicle's body stands above its floor
+ * @param floor y of the floor line (cells)
+ * @param ground y of the ground line (cells)
+ * @param rooms the room of each place, by place id
+ * @param items the parts, by part id
+ * @param wires the lines
+ * @param tags where lines leave the drawing of a single place: the line at each tag, by item id
+ */
+public record BoardLayout(
+    int width,
+    int height,
+    Box body,
+    int floor,
+    int ground,
+    Map<String, Box> rooms,
+    Map<String, Item> items,
+    List<Wire> wires,
+    Map<String, String> tags) {
+
+  /** Size of the drawing that fits beside the panel at 1280 by 800 (cells). */
+  private static final int WIDTH = 107;
+
+  private static final int HEIGHT = 86;
+  private static final int GROUND_STRIP = 4;
+  private static final int WHEEL_STRIP = 9;
+  private static final double ENOUGH_AIR = 1.6;
+
+  /** Lays a whole rig out. The drawing grows for rigs too large for one screen. */
+  public static BoardLayout of(Rig rig) {
+    Map<String, List<Packing.Piece>> pieces =
+        rig.parts().stream()
+            .collect(
+                Collectors.groupingBy(
+                    Part::place, Collectors.mapping(Packing.Piece::of, Collectors.toList())));
+    pieces.replaceAll((place, list) -> Packing.inOrder(list));
+    double scale = 1;
+    while (true) {
+      Sheet sheet = Sheet.of(rig, pieces, scale);
+      if (sheet.air() >= ENOUGH_AIR || scale > 6) {
+        return sheet.draw();
+      }
+      scale *= 1.12;
+    }
+  }
+
+  /** Lays one place out for a narrow screen; lines that leave it end at tags. */
+  public static BoardLayout of(Rig rig, Place place, int widthPixels) {
+    List<Packing.Piece> pieces = new ArrayList<>();
+    rig.parts().stream()
+        .filter(p -> p.place().equals(place.id()))
+        .map(Packing.Piece::of)
+        .forEach(pieces::add);
+    Map<String, String> home =
+        rig.parts().stream().collect(Collectors.toMap(Part::id, Part::place));
+    List<Router.Job> jobs = new ArrayList<>();
+    Map<String, String> tags = new LinkedHashMap<>();
+    for (Line line : rig.lines()) {
+      boolean from = place.id().equals(home.get(line.from().part()));
+      boolean to = place.id().equals(home.get(line.to().part()));
+      if (from && to) {
+        jobs.add(job(line));
+      } else if (from || to) {
+        String tag = "to-" + line.id();
+        String other = (from ? line.to() : line.from()).part();
+        String where = rig.place(home.getOrDefault(other, "")).label();
+        Part inside = rig.part((from ? line.from() : line.to()).part());
+        tags.put(tag, line.id());
+        pieces.add(new Packing.Piece(tag, Glyphs.exit(shortName(where)), inside.x(), -9));
+        jobs.add(
+            from
+                ? new Router.Job(line.id(), line.from().part(), line.from().port(), tag, "exit")
+                : new Router.Job(line.id(), tag, "exit", line.to().part(), line.to().port()));
+      }
+    }
+    return narrow(place, Packing.inOrder(pieces), widthPixels / Grid.CELL, jobs, tags);
+  }
+
+  private static BoardLayout narrow(
+      Place place,
+      List<Packing.Piece> pieces,
+      int width,
+      List<Router.Job> jobs,
+      Map<String, String> tags) {
+    int height = 14;
+    while (Packing.best(pieces, width, height).air() < 2.2 && height < 200) {
+      height += 2;
+    }
+    Box room = new Box(0, 0, width, height);
+    Packing packing = Packing.best(pieces, width, height);
+    Map<String, Item> items = packing.place(0, 0);
+    List<Wire> wires = new Router(width + 1, height + 1, items, List.of()).lead(jobs);
+    return new BoardLayout(
+        width, height, room, height, height, Map.of(place.id(), room), items, wires, tags);
+  }
+
+  private static String shortName(String label) {
+    int comma = label.indexOf(',');
+    return comma > 0 ? label.substring(0, comma) : label;
+  }
+
+  static Router.Job job(Line line) {
+    return new Router.Job(
+        line.id(), line.from().part(), line.from().port(), line.to().part(), line.to().port());
+  }
+
+  /** A sheet of a size on which a rig is tried. */
+  private record Sheet(
+      Rig rig,
+      Map<String, List<Packing.Piece>> pieces,
+      Rooms rooms,
+      int width,
+      int height,
+      Box above,
+      Box below,
+      List<Place> high,
+      List<Place> low) {
+
+    static Sheet of(Rig rig, Map<String, List<Packing.Piece>> pieces, double scale) {
+      int width = (int) Math.round(WIDTH * scale);
+      int height = (int) Math.round(HEIGHT * scale);
+      List<Place> used =
+          rig.places().stream().filter(p -> pieces.containsKey(p.id())).toList();
+      List<Place> high =
+          used.stream().filter(p -> p.z() >= rig.vehicle().floor()).toList();
+      List<Place> low = used.stream().filter(p -> p.z() < rig.vehicle().floor()).toList();
+      Rooms rooms = new Rooms(pieces);
+      int nose =
+          switch (rig.vehicle().body()) {
+            case TRUCK -> 11;
+            case VAN -> 10;
+            case TRAILER -> 12;
+          };
+      int usable = height - GROUND_STRIP - 2;
+      double share = demand(rooms, low) / (demand(rooms, low) + demand(rooms, high));
+      int under =
+          low.isEmpty()
+              ? WHEEL_STRIP
+              : (int) Math.round(Math.clamp(share * 0.95, 0.16, 0.6) * usable);
+      Box above = new Box(2, 2, width - nose - 2, usable - under - 1);
+      Box below = new Box(2, 2 + usable - under, width - nose - 2, under);
+      return new Sheet(rig, pieces, rooms, width, height, above, below, high, low);
+    }
+
+    private static double demand(Rooms rooms, List<Place> places) {
+      return places.stream().mapToDouble(rooms::demand).sum();
+    }
+
+    double air() {
+      return Math.min(rooms.air(high, above), rooms.air(low, below));
+    }
+
+    BoardLayout draw() {
+      Map<String, Box> cut = new HashMap<>(rooms.cut(high, above));
+      cut.putAll(rooms.cut(low, below));
+      Arrangement arrangement = new Arrangement(rig, pieces, cut);
+      Map<String, Item> items = arrangement.items();
+      List<Box> titles = new ArrayList<>();
+      for (Place place : rig.places()) {
+        Box room = cut.get(place.id());
+        if (room != null) {
+          int title = Grid.cells(Lettering.width(place.label()) * 1.12 + 8);
+          titles.add(new Box(room.x() + 1, room.y() + 1, title, 2));
+        }
+      }
+      List<Router.Job> jobs = rig.lines().stream().map(BoardLayout::job).toList();
+      List<Wire> wires = new Router(width + 1, height + 1, items, titles).lead(jobs);
+      return new BoardLayout(
+          width,
+          height,
+          above,
+          above.bottom(),
+          height - GROUND_STRIP,
+          cut,
+          items,
+          wires,
+          Map.of());
+    }
+  }
+}

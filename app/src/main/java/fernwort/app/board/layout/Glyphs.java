@@ -1,0 +1,192 @@
+package fernwort.app.board.layout;
+
+import fernwort.app.board.layout.Glyph.LabelAt;
+import fernwort.app.board.layout.Pin.Side;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Stop;
+import fernwort.core.rig.TankPort;
+import fernwort.core.tank.TankRoom;
+import fernwort.core.rig.Slope;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** The glyph of every kind of part. */
+final class Glyphs {
+
+  private static final List<String> NO_LABEL = List.of();
+  private static final int TANK_HALF_WIDTH = 8;
+  private static final int TANK_HALF_HEIGHT = 5;
+
+  private Glyphs() {}
+
+  static Glyph of(Part part) {
+    List<String> label = Lettering.lines(part.label());
+    List<String> ports = part.kind().ports();
+    return switch (part.kind()) {
+      case Kind.Tank k -> tank(k, label);
+      case Kind.TwoWayValve k -> twoWay(k, label);
+      case Kind.ThreeWayValve k -> threeWay(k, label);
+      case Kind.Fixture k -> fixture(ports, label);
+      case Kind.Manifold k -> manifold(part, ports);
+      case Kind.Tee k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Kind.CheckValve k ->
+          round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Kind.Strainer k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Kind.DrainTrap k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Kind.Heater k -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
+      case Kind.OpenEnd k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
+      case Kind.Plug k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
+      case Kind.AirAdmittanceValve k ->
+          round(1, 1, label, LabelAt.RIGHT, ports, Side.DOWN, Side.LEFT);
+      case Kind.HoseInlet k -> below(2, 2, label, ports);
+      case Kind.GravityFiller k -> below(2, 2, label, ports);
+      case Kind.Regulator k -> below(2, 2, label, ports);
+      case Kind.Filter k -> below(2, 2, label, ports);
+      case Kind.Pump k -> below(2, 2, label, ports);
+      case Kind.Accumulator k -> below(2, 2, label, ports);
+      case Kind.PortableContainer k -> below(2, 2, label, ports);
+      case Kind.Macerator k -> below(2, 2, label, ports);
+    };
+  }
+
+  /** A tag at the edge of a phone's drawing that names where a line goes on. */
+  static Glyph exit(String label) {
+    int half = (Grid.cells(Lettering.width(label) + 14) + 1) / 2;
+    return round(half, 1, List.of(label), LabelAt.INSIDE, List.of("exit"), Side.UP, Side.DOWN);
+  }
+
+  private static Glyph below(int halfWidth, int halfHeight, List<String> label, List<String> ports) {
+    return round(
+        halfWidth, halfHeight, label, LabelAt.BELOW, ports, Side.LEFT, Side.RIGHT, Side.UP);
+  }
+
+  private static Glyph round(
+      int halfWidth,
+      int halfHeight,
+      List<String> label,
+      LabelAt at,
+      List<String> ports,
+      Side... sides) {
+    List<Pin> pins = new ArrayList<>();
+    for (Side side : sides) {
+      pins.add(Pin.of(side, halfWidth, halfHeight, ports));
+    }
+    return new Glyph(halfWidth, halfHeight, label, at, pins);
+  }
+
+  /** The lever lies along the pipe when open, so the pipe is drawn along the open lever. */
+  private static Glyph twoWay(Kind.TwoWayValve valve, List<String> label) {
+    double open =
+        valve.stops().stream()
+            .filter(s -> !s.joins().isEmpty())
+            .findFirst()
+            .map(Stop::angle)
+            .orElse(0.0);
+    boolean upright = side(open).dx == 0;
+    return round(
+        2,
+        2,
+        label,
+        upright ? LabelAt.RIGHT : LabelAt.BELOW,
+        valve.ports(),
+        upright ? Side.UP : Side.LEFT,
+        upright ? Side.DOWN : Side.RIGHT);
+  }
+
+  /** Where the lever points to a port, the port is drawn; the port common to all takes the rest. */
+  private static Glyph threeWay(Kind.ThreeWayValve valve, List<String> label) {
+    Set<Side> taken = new HashSet<>();
+    List<Pin> pins = new ArrayList<>();
+    for (Stop stop : valve.stops()) {
+      for (List<String> group : stop.joins()) {
+        Side side = side(stop.angle());
+        String pointed = group.getLast();
+        boolean known = pins.stream().anyMatch(p -> p.ports().contains(pointed));
+        if (group.size() == 2 && !known && taken.add(side)) {
+          pins.add(Pin.of(side, 2, 2, List.of(pointed)));
+        }
+      }
+    }
+    List<String> rest =
+        valve.ports().stream()
+            .filter(p -> pins.stream().noneMatch(pin -> pin.ports().contains(p)))
+            .toList();
+    boolean down = taken.contains(Side.DOWN);
+    for (Side side : Side.values()) {
+      boolean underLabel = side == Side.DOWN && !down;
+      boolean besideLabel = side == Side.RIGHT && down;
+      if (!taken.contains(side) && !underLabel && !besideLabel) {
+        pins.add(Pin.of(side, 2, 2, rest));
+      }
+    }
+    return new Glyph(2, 2, label, down ? LabelAt.RIGHT : LabelAt.BELOW, pins);
+  }
+
+  static Side side(double angle) {
+    int quarter = Math.floorMod(Math.round(angle / 90), 4);
+    return switch (quarter) {
+      case 0 -> Side.RIGHT;
+      case 1 -> Side.UP;
+      case 2 -> Side.LEFT;
+      default -> Side.DOWN;
+    };
+  }
+
+  private static Glyph fixture(List<String> ports, List<String> label) {
+    List<String> supply = ports.stream().filter(p -> !p.equals("waste")).toList();
+    List<Pin> pins =
+        List.of(
+            Pin.of(Side.LEFT, 2, 2, supply),
+            Pin.of(Side.RIGHT, 2, 2, supply),
+            Pin.of(Side.DOWN, 2, 2, List.of("waste")));
+    return new Glyph(2, 2, label, LabelAt.ABOVE, pins);
+  }
+
+  private static Glyph manifold(Part part, List<String> ports) {
+    int half =
+        Math.max(ports.size() - 1, (Grid.cells(Lettering.width(part.label()) + 8) + 1) / 2);
+    List<Pin> pins = new ArrayList<>();
+    for (int dx = -half + 1; dx <= half - 1; dx += 2) {
+      pins.add(new Pin(dx, -1, Side.UP, ports));
+      pins.add(new Pin(dx, 1, Side.DOWN, ports));
+    }
+    pins.add(Pin.of(Side.LEFT, half, 1, ports));
+    pins.add(Pin.of(Side.RIGHT, half, 1, ports));
+    return new Glyph(half, 1, List.of(part.label()), LabelAt.INSIDE, pins);
+  }
+
+  /** A tank's ports are drawn where they are: high ones on top, low ones below, along its length. */
+  private static Glyph tank(Kind.Tank tank, List<String> label) {
+    double height = TankRoom.of(tank).highest(Slope.LEVEL);
+    double length = tank.tankPorts().stream().mapToDouble(p -> p.at().x()).max().orElse(1);
+    Set<Integer> above = new HashSet<>();
+    Set<Integer> beneath = new HashSet<>();
+    List<Pin> pins = new ArrayList<>();
+    for (TankPort port : tank.tankPorts()) {
+      boolean high = port.at().z() > height / 2;
+      double share = length <= 0 ? 0.5 : Math.clamp(port.at().x() / Math.max(length, 0.2), 0, 1);
+      int wanted = (int) Math.round((2 * share - 1) * (TANK_HALF_WIDTH - 1));
+      int dx = free(high ? above : beneath, wanted);
+      int dy = high ? -TANK_HALF_HEIGHT : TANK_HALF_HEIGHT;
+      pins.add(new Pin(dx, dy, high ? Side.UP : Side.DOWN, List.of(port.id())));
+    }
+    return new Glyph(TANK_HALF_WIDTH, TANK_HALF_HEIGHT, label, LabelAt.INSIDE, pins);
+  }
+
+  /** The spot nearest to the wanted one that keeps two cells from those already taken. */
+  private static int free(Set<Integer> taken, int wanted) {
+    for (int off = 0; off < 2 * TANK_HALF_WIDTH; off++) {
+      for (int dx : new int[] {wanted - off, wanted + off}) {
+        if (Math.abs(dx) < TANK_HALF_WIDTH
+            && taken.stream().noneMatch(t -> Math.abs(t - dx) < 2)) {
+          taken.add(dx);
+          return dx;
+        }
+      }
+    }
+    return wanted;
+  }
+}

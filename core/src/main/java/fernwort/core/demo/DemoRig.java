@@ -1,0 +1,37 @@
+package fernwort.core.demo;
+
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * A demo rig as its people left it.
+ *
+ * @param id short name for addresses
+ * @param rig the rig
+ * @param positions what is not as at rest, position by part id
+ * @param litres what the tanks hold, in litres by tank id
+ */
+public record DemoRig(
+    String id, Rig rig, Map<String, String> positions, Map<String, Double> litres) {
+
+  /** Returns all demo rigs. */
+  public static List<DemoRig> all() {
+    return List.of(Marginalia.demo(), Samphire.demo(), Tern.demo());
+  }
+
+  /** Returns the state its people left it in, on level ground. */
+  public State state() {
+    Setting setting = rig.atRest();
+    for (Map.Entry<String, String> turned : positions.entrySet()) {
+      setting = setting.with(turned.getKey(), turned.getValue());
+    }
+    Map<String, Double> volumes = new TreeMap<>();
+    litres.forEach((tank, amount) -> volumes.put(tank, amount / 1000));
+    return new State(setting, volumes, Slope.LEVEL);
+  }
+}

@@ -1,0 +1,144 @@
+package fernwort.core.demo;
+
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Motor;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.Stop;
+import fernwort.core.rig.TankPort;
+import java.util.List;
+import java.util.Optional;
+
+/** Ordinary fittings with plausible plate figures, in the units that stand on plates. */
+public final class Fittings {
+
+  private static final double LITRES_PER_MINUTE = 1e-3 / 60;
+  private static final double BAR = 1e5;
+
+  /** Cautious limits for a plastic tank of unknown make (Pa). */
+  private static final double TANK_PRESSURE = 5_000;
+
+  private static final double TANK_VACUUM = -2_000;
+
+  private Fittings() {}
+
+  /** Returns a two-way ball valve whose lever lies along its pipe when open. */
+  public static Kind twoWay(double openAngle) {
+    return twoWay(openAngle, "across the pipe", "along the pipe");
+  }
+
+  static Kind twoWay(double openAngle, String shut, String open) {
+    return new Kind.TwoWayValve(
+        List.of(
+            new Stop("shut", shut, openAngle + 90, List.of()),
+            new Stop("open", open, openAngle, List.of(List.of("a", "b")))),
+        Optional.empty());
+  }
+
+  /**
+   * Returns a two-way valve with a motor.
+   *
+   * @param unpowered "open" or "shut" for one that falls back, "" for one that stays
+   */
+  static Kind motorised(double openAngle, String unpowered, double seconds) {
+    return new Kind.TwoWayValve(
+        List.of(
+            new Stop("shut", "mark across the pipe", openAngle + 90, List.of()),
+            new Stop("open", "mark along the pipe", openAngle, List.of(List.of("a", "b")))),
+        Optional.of(new Motor(Optional.of(unpowered).filter(u -> !u.isEmpty()), seconds)));
+  }
+
+  /**
+   * A position of a selector: its id, its words, where the lever points, the ports it joins to a.
+   */
+  record Choice(String id, String words, double angle, String joins) {}
+
+  /** Returns a three-way valve; a choice that joins nothing is shut. */
+  static Kind selector(Choice... choices) {
+    return new Kind.ThreeWayValve(
+        List.of(choices).stream()
+            .map(c ->
+                new Stop(
+                    c.id(),
+                    c.words(),
+                    c.angle(),
+                    c.joins().isEmpty() ? List.of() : List.of(List.of("a", c.joins()))))
+            .toList(),
+        Optional.empty());
+  }
+
+  static Kind inlet(double bar) {
+    return new Kind.HoseInlet(bar * BAR, -0.5);
+  }
+
+  static Kind regulator(double bar) {
+    return new Kind.Regulator(bar * BAR);
+  }
+
+  static Kind check() {
+    return new Kind.CheckValve(2_000);
+  }
+
+  static Kind filter(Kind.Filter.Grade grade, double litresPerMinute, double bar) {
+    return new Kind.Filter(grade, litresPerMinute * LITRES_PER_MINUTE, bar * BAR);
+  }
+
+  static Kind pressurePump(double litresPerMinute, double cutOut) {
+    return new Kind.Pump(
+        Kind.Pump.Duty.SUPPLY,
+        Kind.Pump.Type.DIAPHRAGM,
+        (cutOut + 0.5) * BAR,
+        litresPerMinute * LITRES_PER_MINUTE,
+        (cutOut - 0.7) * BAR,
+        cutOut * BAR,
+        1.8);
+  }
+
+  static Kind circulationPump(double litresPerMinute, double bar) {
+    return new Kind.Pump(
+        Kind.Pump.Duty.CIRCULATION,
+        Kind.Pump.Type.CENTRIFUGAL,
+        bar * BAR,
+        litresPerMinute * LITRES_PER_MINUTE,
+        0,
+        bar * BAR,
+        0);
+  }
+
+  static Kind footPump(double litresPerMinute, double lift) {
+    return new Kind.Pump(
+        Kind.Pump.Duty.SUPPLY,
+        Kind.Pump.Type.FOOT,
+        0.6 * BAR,
+        litresPerMinute * LITRES_PER_MINUTE,
+        0,
+        0.6 * BAR,
+        lift);
+  }
+
+  static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {
+    return new Kind.Fixture(type, drinking, litresPerMinute * LITRES_PER_MINUTE, 2 * BAR);
+  }
+
+  static Kind tank(Contents contents, Shape shape, double wall, Gauge gauge, TankPort... ports) {
+    return new Kind.Tank(contents, shape, wall, List.of(ports), gauge, TANK_PRESSURE, TANK_VACUUM);
+  }
+
+  static TankPort port(String id, TankPort.Use use, double x, double y, double z) {
+    return new TankPort(id, use, new Point(x, y, z));
+  }
+
+  static Gauge sender(int steps, double x, double y) {
+    return new Gauge(Gauge.GaugeKind.SENDER, steps, x, y);
+  }
+
+  static Gauge stick(double x, double y) {
+    return new Gauge(Gauge.GaugeKind.STICK, 0, x, y);
+  }
+
+  static Kind end(Kind.OpenEnd.Role role) {
+    return new Kind.OpenEnd(role);
+  }
+}

@@ -52,7 +52,7 @@ final class PowerCheck implements Check {
   private static Optional<String> unpowered(Part part) {
     return switch (part.kind()) {
       case Kind.Valve valve -> valve.motor().flatMap(m -> m.unpowered());
-      case Kind.Pump pump when !pump.type().byHand() -> Optional.of("off");
+      case Kind.Pump pump when !pump.works().byHand() -> Optional.of("off");
       case Kind.Macerator macerator -> Optional.of("off");
       default -> Optional.empty();
     };

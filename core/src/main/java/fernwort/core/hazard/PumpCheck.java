@@ -19,7 +19,7 @@ final class PumpCheck implements Check {
 
   private static void look(Scene scene, PumpWork work, List<Warning> found) {
     String label = scene.label(work.pump());
-    boolean byHand = scene.part(work.pump()).kind() instanceof Kind.Pump p && p.type().byHand();
+    boolean byHand = scene.part(work.pump()).kind() instanceof Kind.Pump p && p.works().byHand();
     if (work.sources().isEmpty()) {
       found.add(
           new Warning(

@@ -80,7 +80,7 @@ public final class DrainRoutes {
               ? need(step, part, "hose")
               : Optional.of(step.needs());
       case Kind.Plug plug when plug.removable() -> need(step, part, "off");
-      case Kind.Fixture f when f.type() == Kind.Fixture.Type.HOSE_POINT -> need(step, part, "open");
+      case Kind.Fixture f when f.use() == Kind.Fixture.Type.HOSE_POINT -> need(step, part, "open");
       default -> Optional.empty();
     };
   }

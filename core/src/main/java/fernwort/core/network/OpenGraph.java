@@ -129,7 +129,7 @@ final class OpenGraph {
       add(v, v + 1, -1, PUMP, 0);
       return;
     }
-    switch (pump.type()) {
+    switch (pump.works()) {
       case DIAPHRAGM, FOOT, HAND -> add(v, v + 1, -1, CHECK, 0);
       case CENTRIFUGAL -> both(v, v + 1);
       case IMPELLER -> {}

@@ -155,7 +155,7 @@ public final class OpenWays {
   private void pump(Part part, int in, List<Origin> origins) {
     switch (part.kind()) {
       case Kind.Pump p when graph.is(part, "on") -> {
-        boolean held = !p.type().byHand() && mainsHead[in + 1] >= Water.head(p.cutOut());
+        boolean held = !p.works().byHand() && mainsHead[in + 1] >= Water.head(p.cutOut());
         if (held) {
           pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
         } else {

@@ -89,7 +89,7 @@ final class Outlets {
       ends.add(new Outlet(v, end));
       openings.add(v);
     }
-    if (hot && fixture.type().mixes()) {
+    if (hot && fixture.use().mixes()) {
       ends.add(new Outlet(v + 1, end));
       openings.add(v + 1);
     }

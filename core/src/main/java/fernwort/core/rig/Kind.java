@@ -236,7 +236,7 @@ public sealed interface Kind {
    * A pump.
    *
    * @param duty what it is there for
-   * @param type how it moves water, which says what it lets pass at rest
+   * @param works how it moves water, which says what it lets pass at rest
    * @param shutOffPressure pressure at no flow (Pa)
    * @param freeFlow flow at no pressure (m³/s)
    * @param cutIn pressure at which its switch starts it (Pa)
@@ -245,7 +245,7 @@ public sealed interface Kind {
    */
   record Pump(
       Duty duty,
-      Type type,
+      Type works,
       double shutOffPressure,
       double freeFlow,
       double cutIn,
@@ -281,7 +281,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return type.byHand()
+      return works.byHand()
           ? List.of(new Position("off", "still"), new Position("on", "being worked"))
           : List.of(Position.OFF, new Position("on", "switched on"));
     }
@@ -302,11 +302,11 @@ public sealed interface Kind {
   /**
    * A water heater.
    *
-   * @param type with a store of hot water or without
+   * @param works with a store of hot water or without
    * @param relief whether it has its own pressure relief valve
    * @param drainHeight height of its drain above its bottom (m)
    */
-  record Heater(Type type, boolean relief, double drainHeight) implements Kind {
+  record Heater(Type works, boolean relief, double drainHeight) implements Kind {
 
     /** How a heater heats. */
     public enum Type {
@@ -353,12 +353,12 @@ public sealed interface Kind {
   /**
    * Where water is used.
    *
-   * @param type what it is
+   * @param use what it is
    * @param drinking whether people drink or cook from it
    * @param ratedFlow flow at its rated pressure (m³/s)
    * @param ratedPressure pressure for that flow (Pa)
    */
-  record Fixture(Type type, boolean drinking, double ratedFlow, double ratedPressure)
+  record Fixture(Type use, boolean drinking, double ratedFlow, double ratedPressure)
       implements Kind {
 
     /** The sorts of fixture. */
@@ -379,7 +379,7 @@ public sealed interface Kind {
 
     @Override
     public List<String> ports() {
-      return switch (type) {
+      return switch (use) {
         case TAP, TOILET -> List.of("cold", "waste");
         case MIXER, SHOWER -> List.of("cold", "hot", "waste");
         case HOSE_POINT -> List.of("cold");
@@ -388,7 +388,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return switch (type) {
+      return switch (use) {
         case TAP, HOSE_POINT -> List.of(SHUT, new Position("open", "open"));
         case TOILET -> List.of(SHUT, new Position("open", "filling"));
         case MIXER, SHOWER ->

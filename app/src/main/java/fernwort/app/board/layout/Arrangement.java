@@ -31,12 +31,11 @@ final class Arrangement {
       join(line.from().part(), line.to().part());
       join(line.to().part(), line.from().part());
     }
-    rooms.forEach(
-        (place, room) ->
-            packings.put(
-                place,
-                Packing.best(
-                    pieces.getOrDefault(place, List.of()), room.width() - 1, room.height() - 1)));
+    rooms.forEach((place, room) ->
+        packings.put(
+            place,
+            Packing.best(
+                pieces.getOrDefault(place, List.of()), room.width() - 1, room.height() - 1)));
     packings.keySet().forEach(this::set);
     for (int pass = 0; pass < PASSES; pass++) {
       packings.keySet().forEach(this::shorten);

@@ -136,10 +136,8 @@ public record BoardLayout(
     static Sheet of(Rig rig, Map<String, List<Packing.Piece>> pieces, double scale) {
       int width = (int) Math.round(WIDTH * scale);
       int height = (int) Math.round(HEIGHT * scale);
-      List<Place> used =
-          rig.places().stream().filter(p -> pieces.containsKey(p.id())).toList();
-      List<Place> high =
-          used.stream().filter(p -> p.z() >= rig.vehicle().floor()).toList();
+      List<Place> used = rig.places().stream().filter(p -> pieces.containsKey(p.id())).toList();
+      List<Place> high = used.stream().filter(p -> p.z() >= rig.vehicle().floor()).toList();
       List<Place> low = used.stream().filter(p -> p.z() < rig.vehicle().floor()).toList();
       Rooms rooms = new Rooms(pieces);
       int nose =
@@ -183,15 +181,7 @@ public record BoardLayout(
       List<Router.Job> jobs = rig.lines().stream().map(BoardLayout::job).toList();
       List<Wire> wires = new Router(width + 1, height + 1, items, titles).lead(jobs);
       return new BoardLayout(
-          width,
-          height,
-          above,
-          above.bottom(),
-          height - GROUND_STRIP,
-          cut,
-          items,
-          wires,
-          Map.of());
+          width, height, above, above.bottom(), height - GROUND_STRIP, cut, items, wires, Map.of());
     }
   }
 }

@@ -4,10 +4,10 @@ import fernwort.app.board.layout.Glyph.LabelAt;
 import fernwort.app.board.layout.Pin.Side;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.Stop;
 import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
-import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -32,8 +32,7 @@ final class Glyphs {
       case Kind.Fixture k -> fixture(ports, label);
       case Kind.Manifold k -> manifold(part, ports);
       case Kind.Tee k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Kind.CheckValve k ->
-          round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Kind.CheckValve k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
       case Kind.Strainer k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
       case Kind.DrainTrap k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
       case Kind.Heater k -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
@@ -58,7 +57,8 @@ final class Glyphs {
     return round(half, 1, List.of(label), LabelAt.INSIDE, List.of("exit"), Side.UP, Side.DOWN);
   }
 
-  private static Glyph below(int halfWidth, int halfHeight, List<String> label, List<String> ports) {
+  private static Glyph below(
+      int halfWidth, int halfHeight, List<String> label, List<String> ports) {
     return round(
         halfWidth, halfHeight, label, LabelAt.BELOW, ports, Side.LEFT, Side.RIGHT, Side.UP);
   }
@@ -146,8 +146,7 @@ final class Glyphs {
   }
 
   private static Glyph manifold(Part part, List<String> ports) {
-    int half =
-        Math.max(ports.size() - 1, (Grid.cells(Lettering.width(part.label()) + 8) + 1) / 2);
+    int half = Math.max(ports.size() - 1, (Grid.cells(Lettering.width(part.label()) + 8) + 1) / 2);
     List<Pin> pins = new ArrayList<>();
     for (int dx = -half + 1; dx <= half - 1; dx += 2) {
       pins.add(new Pin(dx, -1, Side.UP, ports));
@@ -158,7 +157,9 @@ final class Glyphs {
     return new Glyph(half, 1, List.of(part.label()), LabelAt.INSIDE, pins);
   }
 
-  /** A tank's ports are drawn where they are: high ones on top, low ones below, along its length. */
+  /**
+   * A tank's ports are drawn where they are: high ones on top, low ones below, along its length.
+   */
   private static Glyph tank(Kind.Tank tank, List<String> label) {
     double height = TankRoom.of(tank).highest(Slope.LEVEL);
     double length = tank.tankPorts().stream().mapToDouble(p -> p.at().x()).max().orElse(1);
@@ -180,8 +181,7 @@ final class Glyphs {
   private static int free(Set<Integer> taken, int wanted) {
     for (int off = 0; off < 2 * TANK_HALF_WIDTH; off++) {
       for (int dx : new int[] {wanted - off, wanted + off}) {
-        if (Math.abs(dx) < TANK_HALF_WIDTH
-            && taken.stream().noneMatch(t -> Math.abs(t - dx) < 2)) {
+        if (Math.abs(dx) < TANK_HALF_WIDTH && taken.stream().noneMatch(t -> Math.abs(t - dx) < 2)) {
           taken.add(dx);
           return dx;
         }

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * The parts of one place set out in rows: higher parts in higher rows, in a row by their place along
- * the vehicle. Of all numbers of rows the one with the most air is taken.
+ * The parts of one place set out in rows: higher parts in higher rows, in a row by their place
+ * along the vehicle. Of all numbers of rows the one with the most air is taken.
  */
 final class Packing {
 
@@ -76,7 +76,8 @@ final class Packing {
     }
     rows.add(row);
     return rows.stream()
-        .map(r -> new ArrayList<>(r.stream().sorted(Comparator.comparingDouble(Piece::along)).toList()))
+        .map(r ->
+            new ArrayList<>(r.stream().sorted(Comparator.comparingDouble(Piece::along)).toList()))
         .collect(Collectors.toCollection(ArrayList::new));
   }
 

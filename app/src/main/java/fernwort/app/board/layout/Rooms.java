@@ -64,9 +64,7 @@ final class Rooms {
   private Cut single(Place place, Box box) {
     List<Packing.Piece> inside = pieces(place);
     double air =
-        inside.isEmpty()
-            ? 3
-            : Packing.best(inside, box.width() - 1, box.height() - 1).air();
+        inside.isEmpty() ? 3 : Packing.best(inside, box.width() - 1, box.height() - 1).air();
     return new Cut(air, Math.min(air, 6), Map.of(place.id(), box));
   }
 
@@ -85,7 +83,8 @@ final class Rooms {
         if (places.size() > MOST_FOR_ALL_CUTS && Math.abs(2 * k - sorted.size()) > 1) {
           continue;
         }
-        double gap = coordinate.applyAsDouble(sorted.get(k)) - coordinate.applyAsDouble(sorted.get(k - 1));
+        double gap =
+            coordinate.applyAsDouble(sorted.get(k)) - coordinate.applyAsDouble(sorted.get(k - 1));
         if (gap < (across ? 0 : 0.04)) {
           continue;
         }
@@ -116,8 +115,7 @@ final class Rooms {
       Cut right = best(second, b);
       Map<String, Box> rooms = new HashMap<>(left.rooms());
       rooms.putAll(right.rooms());
-      Cut joined =
-          new Cut(Math.min(left.air(), right.air()), left.sum() + right.sum(), rooms);
+      Cut joined = new Cut(Math.min(left.air(), right.air()), left.sum() + right.sum(), rooms);
       if (joined.betterThan(best)) {
         best = joined;
       }
@@ -138,5 +136,4 @@ final class Rooms {
     }
     return area;
   }
-
 }

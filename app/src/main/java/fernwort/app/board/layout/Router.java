@@ -170,13 +170,12 @@ final class Router {
     List<End> starts = ends(job.fromPart(), job.fromPort());
     List<End> goals = ends(job.toPart(), job.toPort());
     Optional<Led> found = search(starts, goals);
-    found.ifPresent(
-        f -> {
-          led.put(job.line(), f);
-          takenPins.add(f.start());
-          takenPins.add(f.end());
-          mark(f.points(), 1);
-        });
+    found.ifPresent(f -> {
+      led.put(job.line(), f);
+      takenPins.add(f.start());
+      takenPins.add(f.end());
+      mark(f.points(), 1);
+    });
   }
 
   private record Node(int state, int cost, int estimate) {}

@@ -1,0 +1,238 @@
+package fernwort.app.board;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.Logbook;
+import fernwort.core.cold.EmptyPlan;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.sizing.Habit;
+import fernwort.core.sizing.Habits;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The Board: shows it, and takes turns of handles, readings, undo and redo. */
+@Controller
+@RequestMapping("/rigs/{id}")
+class BoardController {
+
+  private static final DateTimeFormatter LEFT =
+      DateTimeFormatter.ofPattern("EEEE d MMM, HH:mm", Locale.ENGLISH);
+  private static final DateTimeFormatter FIELD = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
+
+  private final Rigs rigs;
+  private final Clock clock;
+
+  BoardController(Rigs rigs, Clock clock) {
+    this.rigs = rigs;
+    this.clock = clock;
+  }
+
+  @GetMapping("/board")
+  String board(@PathVariable String id, Model model) {
+    model.addAttribute("board", view(rigs.open(id)));
+    return "board";
+  }
+
+  @GetMapping("/handles/{part}/preview")
+  String preview(@PathVariable String id, @PathVariable String part, Model model) {
+    OpenRig rig = rigs.open(id);
+    Rigs.Standing standing = rigs.standing(rig);
+    Part handle = rig.rig().part(part);
+    List<Change> changes = new ArrayList<>();
+    String at = standing.state().setting().of(part);
+    for (Position position : handle.kind().positions()) {
+      if (!position.id().equals(at)) {
+        Rigs.Preview preview = rigs.preview(rig, standing.state(), part, position.id());
+        changes.add(
+            Change.of(
+                position,
+                preview,
+                new Sentences(rig.rig(), standing.state(), preview.before()),
+                new Sentences(
+                    rig.rig(), standing.state().with(part, position.id()), preview.after())));
+      }
+    }
+    model.addAttribute("rig", id);
+    model.addAttribute("handle", handle);
+    model.addAttribute("position", rig.rig().position(part, at));
+    model.addAttribute("place", rig.rig().place(handle.place()));
+    model.addAttribute("changes", changes);
+    return "board/preview";
+  }
+
+  @PostMapping("/handles/{part}")
+  String turn(
+      @PathVariable String id,
+      @PathVariable String part,
+      @RequestParam String position,
+      @ModelAttribute("who") String who,
+      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    rigs.turn(rig, part, position, who);
+    return answer(rig, htmx, model);
+  }
+
+  @GetMapping("/tanks/{tank}/reading")
+  String reading(@PathVariable String id, @PathVariable String tank, Model model) {
+    OpenRig rig = rigs.open(id);
+    Part part = rig.rig().part(tank);
+    model.addAttribute("rig", id);
+    model.addAttribute("tank", part);
+    model.addAttribute("capacity", "%.0f".formatted(rig.plumbing().room(tank).capacity() * 1000));
+    model.addAttribute("last", rigs.standing(rig).readings().get(tank));
+    model.addAttribute("now", LocalDateTime.now(clock).format(FIELD));
+    return "board/reading";
+  }
+
+  @PostMapping("/tanks/{tank}/reading")
+  String record(
+      @PathVariable String id,
+      @PathVariable String tank,
+      @RequestParam String amount,
+      @RequestParam String unit,
+      @RequestParam(defaultValue = "") String at,
+      @ModelAttribute("who") String who,
+      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Readings.Typed typed = Readings.of(amount, unit);
+    rigs.record(rig, tank, typed.reading(), typed.shown(), time(at), who);
+    return answer(rig, htmx, model);
+  }
+
+  private Instant time(String at) {
+    if (at.isBlank()) {
+      return clock.instant();
+    }
+    try {
+      Instant given = LocalDateTime.parse(at).atZone(ZoneId.systemDefault()).toInstant();
+      // The field shows whole minutes; a reading of this minute is a reading of now.
+      return given.isAfter(clock.instant().minusSeconds(60)) && given.isBefore(clock.instant())
+          ? clock.instant()
+          : given;
+    } catch (DateTimeParseException e) {
+      throw new IllegalArgumentException(
+          "The time is not readable; give date and time, such as 2026-11-24 18:40");
+    }
+  }
+
+  @PostMapping("/undo")
+  String undo(
+      @PathVariable String id,
+      @ModelAttribute("who") String who,
+      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    rigs.undo(rig, who);
+    return answer(rig, htmx, model);
+  }
+
+  @PostMapping("/redo")
+  String redo(
+      @PathVariable String id,
+      @ModelAttribute("who") String who,
+      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    rigs.redo(rig, who);
+    return answer(rig, htmx, model);
+  }
+
+  @PostMapping("/habits")
+  String habits(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    List<Habit> habits =
+        rigs.habits(rig).habits().stream()
+            .map(h ->
+                new Habit(
+                    h.id(),
+                    h.label(),
+                    Readings.number(form.getOrDefault("litres-" + h.id(), "")),
+                    Readings.number(form.getOrDefault("gray-" + h.id(), "")) / 100))
+            .toList();
+    int people = (int) Readings.number(form.getOrDefault("people", ""));
+    rigs.setHabits(rig, new Habits(people, habits));
+    return answer(rig, htmx, model);
+  }
+
+  @GetMapping("/empty")
+  String empty(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") Set<String> tanks,
+      @RequestParam(defaultValue = "false") boolean lines,
+      @RequestParam(defaultValue = "false") boolean go,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Rigs.Standing standing = rigs.standing(rig);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("tanks", rig.rig().tanks().toList());
+    model.addAttribute("chosen", tanks);
+    model.addAttribute("lines", lines);
+    if (go) {
+      EmptyPlan plan = rigs.empty(rig, standing.state(), tanks, lines);
+      model.addAttribute("plan", EmptyView.of(rig.rig(), plan));
+    }
+    return "empty";
+  }
+
+  private String answer(OpenRig rig, boolean htmx, Model model) {
+    if (!htmx) {
+      return "redirect:/rigs/" + rig.id() + "/board";
+    }
+    model.addAttribute("board", view(rig));
+    return "board :: board";
+  }
+
+  private BoardView view(OpenRig rig) {
+    Rigs.Standing standing = rigs.standing(rig);
+    Rigs.Outlook outlook = rigs.outlook(rig, standing.state());
+    Drafter drafter = new Drafter(rig, standing, outlook, clock.instant());
+    boolean[] can = rigs.canUndoRedo(rig);
+    return new BoardView(
+        rig.id(),
+        rig.rig().name(),
+        left(rig),
+        drafter.whole(),
+        BoardView.places(drafter, rig.narrow()),
+        new Sentences(rig.rig(), standing.state(), outlook).now(),
+        outlook.warnings(),
+        LastsView.of(rig.rig(), rigs.lasts(rig, standing.state()), rigs.habits(rig)),
+        can[0],
+        can[1]);
+  }
+
+  private String left(OpenRig rig) {
+    List<Logbook.Entry> newest = rigs.journal(rig, 1);
+    return newest.isEmpty()
+        ? "handles at rest"
+        : "as left %s, by %s"
+            .formatted(
+                newest.getFirst().at().atZone(ZoneId.systemDefault()).format(LEFT),
+                newest.getFirst().who());
+  }
+}

@@ -1,0 +1,56 @@
+package fernwort.app.board;
+
+import fernwort.app.rigs.Rigs;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Way;
+import fernwort.core.rig.Position;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What turning a handle to one of its positions would change.
+ *
+ * @param position id of the position
+ * @param words how the handle would look
+ * @param opened ways that it opens
+ * @param shut ways that it shuts
+ * @param gained warnings that would come
+ * @param lost warnings that would go
+ */
+public record Change(
+    String position,
+    String words,
+    List<String> opened,
+    List<String> shut,
+    List<Warning> gained,
+    List<Warning> lost) {
+
+  static Change of(Position position, Rigs.Preview preview, Sentences before, Sentences after) {
+    Set<Way.Key> old = keys(preview.before());
+    Set<Way.Key> fresh = keys(preview.after());
+    return new Change(
+        position.id(),
+        position.words(),
+        fresh.stream().filter(k -> !old.contains(k)).map(after::way).distinct().toList(),
+        old.stream().filter(k -> !fresh.contains(k)).map(before::way).distinct().toList(),
+        without(preview.after().warnings(), preview.before().warnings()),
+        without(preview.before().warnings(), preview.after().warnings()));
+  }
+
+  private static Set<Way.Key> keys(Rigs.Outlook outlook) {
+    return outlook.ways().ways().stream()
+        .map(Way::key)
+        .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
+  }
+
+  private static List<Warning> without(List<Warning> warnings, List<Warning> others) {
+    Set<Warning.Key> known = others.stream().map(Warning::key).collect(Collectors.toSet());
+    return warnings.stream().filter(w -> !known.contains(w.key())).toList();
+  }
+
+  /** Tells whether it would change nothing that people notice. */
+  public boolean isNothing() {
+    return opened.isEmpty() && shut.isEmpty() && gained.isEmpty() && lost.isEmpty();
+  }
+}

@@ -1,0 +1,293 @@
+package fernwort.app.board;
+
+import fernwort.app.board.Drawing.Figure;
+import fernwort.app.board.Drawing.Pipe;
+import fernwort.app.board.Drawing.Room;
+import fernwort.app.board.Drawing.Text;
+import fernwort.app.board.layout.BoardLayout;
+import fernwort.app.board.layout.Grid;
+import fernwort.app.board.layout.Item;
+import fernwort.app.board.layout.Wire;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.Logbook;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Source;
+import fernwort.core.network.Streams;
+import fernwort.core.rig.Axle;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Vehicle;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Draws one state of a rig onto its layout. */
+final class Drafter {
+
+  private final OpenRig rig;
+  private final Rigs.Standing standing;
+  private final Rigs.Outlook outlook;
+  private final Instant now;
+  private final Map<String, Severity> alarms = new HashMap<>();
+  private final Set<String> outside = new HashSet<>();
+
+  Drafter(OpenRig rig, Rigs.Standing standing, Rigs.Outlook outlook, Instant now) {
+    this.rig = rig;
+    this.standing = standing;
+    this.outlook = outlook;
+    this.now = now;
+    for (Warning warning : outlook.warnings()) {
+      if (!warning.parts().isEmpty() && warning.severity() != Severity.NOTE) {
+        alarms.merge(
+            warning.parts().getFirst(), warning.severity(), (a, b) -> a.compareTo(b) < 0 ? a : b);
+      }
+    }
+    outlook.ways().ways().stream()
+        .filter(w -> w.source().kind() == Source.Kind.OUTSIDE)
+        .forEach(w -> outside.addAll(w.lines()));
+  }
+
+  /** Draws the whole vehicle. */
+  Drawing whole() {
+    BoardLayout layout = rig.layout();
+    return draw(layout, "", outline(layout), window(layout), wheels(layout));
+  }
+
+  /** Draws one place for a narrow screen. */
+  Drawing place(BoardLayout layout) {
+    return draw(layout, "n-", "", "", List.of());
+  }
+
+  private Drawing draw(
+      BoardLayout layout, String prefix, String outline, String window, List<Double> wheels) {
+    List<Room> rooms = new ArrayList<>();
+    for (Place place : rig.rig().places()) {
+      Optional.ofNullable(layout.rooms().get(place.id()))
+          .map(box -> box.pixels())
+          .ifPresent(b ->
+              rooms.add(
+                  new Room(place.label(), place.reach(), b[0] + 3, b[1] + 3, b[2] - 6, b[3] - 6)));
+    }
+    List<Pipe> pipes = layout.wires().stream().map(w -> pipe(w, prefix)).toList();
+    List<Figure> figures = new ArrayList<>();
+    for (Part part : rig.rig().parts()) {
+      Optional.ofNullable(layout.items().get(part.id()))
+          .ifPresent(item -> figures.add(figure(part, item, prefix)));
+    }
+    layout
+        .tags()
+        .keySet()
+        .forEach(tag ->
+            Optional.ofNullable(layout.items().get(tag))
+                .ifPresent(item -> figures.add(tag(tag, item, prefix))));
+    return new Drawing(
+        layout.width() * Grid.CELL,
+        layout.height() * Grid.CELL,
+        outline,
+        window,
+        layout.floor() * (double) Grid.CELL,
+        layout.ground() * (double) Grid.CELL,
+        wheels,
+        rooms,
+        pipes,
+        figures);
+  }
+
+  private Pipe pipe(Wire wire, String prefix) {
+    String label =
+        rig.rig().lines().stream()
+            .filter(l -> l.id().equals(wire.line()))
+            .findFirst()
+            .map(l -> l.label())
+            .orElse("");
+    Streams.Stream stream =
+        outside.contains(wire.line())
+            ? Streams.Stream.OUTSIDE
+            : rig.streams().getOrDefault(wire.line(), Streams.Stream.FRESH);
+    Boolean forward = outlook.ways().moving().get(wire.line());
+    String moving = forward == null ? "" : forward ? "forward" : "back";
+    return new Pipe(prefix + wire.line(), label, wire.path(), lower(stream), moving);
+  }
+
+  private Figure figure(Part part, Item item, String prefix) {
+    List<Position> positions = part.kind().positions();
+    String position = standing.state().setting().positions().getOrDefault(part.id(), "");
+    int at = positions.stream().map(Position::id).toList().indexOf(position);
+    Position next = positions.isEmpty() ? null : positions.get((at + 1) % positions.size());
+    String words = at < 0 ? "" : positions.get(at).words();
+    String spoken =
+        next == null
+            ? part.label()
+            : "%s: %s. Turn to: %s".formatted(part.label(), words, next.words());
+    return new Figure(
+        prefix + part.id(),
+        part.id(),
+        figureName(part.kind()),
+        item.centreX(),
+        item.centreY(),
+        item.halfWidth(),
+        item.halfHeight(),
+        part.label(),
+        texts(item),
+        item.labelBeside() ? "start" : "middle",
+        part.kind() instanceof Kind.Tank ? part.label() + ": " + amount(part) + ". Record" : spoken,
+        next == null ? "" : next.id(),
+        position,
+        angle(part.kind(), position),
+        !outlook.ways().dead().contains(part.id()),
+        Optional.ofNullable(alarms.get(part.id())).map(Drafter::lower).orElse(""),
+        fill(part, item),
+        amount(part),
+        age(part),
+        part.kind() instanceof Kind.Tank t && t.contents() == Contents.GRAY ? "gray" : "fresh");
+  }
+
+  private Figure tag(String id, Item item, String prefix) {
+    return new Figure(
+        prefix + id,
+        id,
+        "tag",
+        item.centreX(),
+        item.centreY(),
+        item.halfWidth(),
+        item.halfHeight(),
+        "",
+        texts(item),
+        "middle",
+        "",
+        "",
+        "",
+        0,
+        true,
+        "",
+        0,
+        "",
+        "",
+        "fresh");
+  }
+
+  private static List<Text> texts(Item item) {
+    double[] at = item.labelAt();
+    List<Text> texts = new ArrayList<>();
+    for (int i = 0; i < item.label().size(); i++) {
+      texts.add(new Text(item.label().get(i), at[0], at[i + 1]));
+    }
+    return texts;
+  }
+
+  private static double angle(Kind kind, String position) {
+    return kind instanceof Kind.Valve valve ? -valve.stop(position).angle() : 0;
+  }
+
+  private double fill(Part part, Item item) {
+    if (!(part.kind() instanceof Kind.Tank)) {
+      return 0;
+    }
+    double share = standing.state().volume(part.id()) / rig.plumbing().room(part.id()).capacity();
+    return Math.round(Math.clamp(share, 0, 1) * (2 * item.halfHeight() - 4));
+  }
+
+  private String amount(Part part) {
+    if (!(part.kind() instanceof Kind.Tank)) {
+      return "";
+    }
+    if (!standing.readings().containsKey(part.id())) {
+      return "not read";
+    }
+    double volume = standing.state().volume(part.id());
+    return "%.0f L · %.0f %%"
+        .formatted(volume * 1000, 100 * volume / rig.plumbing().room(part.id()).capacity());
+  }
+
+  private String age(Part part) {
+    Logbook.Level level = standing.readings().get(part.id());
+    return level == null ? "tap to record" : "read " + Ages.ago(level.at(), now);
+  }
+
+  private static String figureName(Kind kind) {
+    return switch (kind) {
+      case Kind.Tank k -> "tank";
+      case Kind.TwoWayValve k -> k.motor().isPresent() ? "motor" : "valve";
+      case Kind.ThreeWayValve k -> "valve";
+      case Kind.Fixture k ->
+          k.use() == Kind.Fixture.Type.TOILET
+              ? "toilet"
+              : k.use() == Kind.Fixture.Type.SHOWER ? "shower" : "tap";
+      case Kind.Manifold k -> "manifold";
+      case Kind.Tee k -> "tee";
+      case Kind.CheckValve k -> "check";
+      case Kind.Strainer k -> "strainer";
+      case Kind.DrainTrap k -> "trap";
+      case Kind.Heater k -> "heater";
+      case Kind.OpenEnd k -> k.role() == Kind.OpenEnd.Role.DUMP ? "dump" : "end";
+      case Kind.Plug k -> "cap";
+      case Kind.AirAdmittanceValve k -> "air";
+      case Kind.HoseInlet k -> "inlet";
+      case Kind.GravityFiller k -> "filler";
+      case Kind.Regulator k -> "regulator";
+      case Kind.Filter k -> "filter";
+      case Kind.Pump k -> "pump";
+      case Kind.Accumulator k -> "surge";
+      case Kind.PortableContainer k -> "jug";
+      case Kind.Macerator k -> "pump";
+    };
+  }
+
+  // --- the vehicle ---------------------------------------------------------------------------
+
+  private static String outline(BoardLayout layout) {
+    double[] b = layout.body().pixels();
+    double left = b[0] - 8;
+    double top = b[1] - 8;
+    double right = b[0] + b[2];
+    double floor = layout.floor() * (double) Grid.CELL;
+    double nose = layout.width() * (double) Grid.CELL - 4;
+    double skirt = Math.min(floor + 26, layout.ground() * (double) Grid.CELL - 20);
+    return ("M%.0f %.0fV%.0fq0 -12 12 -12H%.0fq10 0 15 12L%.0f %.0fq%.0f 8 %.0f 34V%.0fZ")
+        .formatted(
+            left,
+            skirt,
+            top + 12,
+            right + 4,
+            Math.min(nose - 34, right + 44),
+            top + 0.45 * (floor - top),
+            nose - Math.min(nose - 34, right + 44),
+            nose - Math.min(nose - 34, right + 44),
+            skirt);
+  }
+
+  private static String window(BoardLayout layout) {
+    double[] b = layout.body().pixels();
+    double right = b[0] + b[2];
+    double top = b[1];
+    double floor = layout.floor() * (double) Grid.CELL;
+    double sill = top + 0.42 * (floor - top);
+    return "M%.0f %.0fH%.0fL%.0f %.0fH%.0fZ"
+        .formatted(right + 6, top + 14, right + 12, right + 38, sill, right + 6);
+  }
+
+  /** Wheels stand where their axles are, along the stretch from rear to nose. */
+  private List<Double> wheels(BoardLayout layout) {
+    Vehicle vehicle = rig.rig().vehicle();
+    double length = layout.width() * (double) Grid.CELL - 24;
+    return vehicle.axles().stream()
+        .map(Axle::x)
+        .map(x -> 12 + length * (x - vehicle.rear()) / (vehicle.nose() - vehicle.rear()))
+        .toList();
+  }
+
+  static String lower(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT);
+  }
+}

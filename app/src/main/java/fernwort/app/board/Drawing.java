@@ -1,0 +1,93 @@
+package fernwort.app.board;
+
+import java.util.List;
+
+/**
+ * The Board as plain coordinates and words, ready for a template.
+ *
+ * @param width width of the drawing (px)
+ * @param height height of the drawing (px)
+ * @param outline path of the vehicle's body
+ * @param window path of its cab window; empty for none
+ * @param floorY height of the floor line (px)
+ * @param groundY height of the ground line (px)
+ * @param wheels centres of the wheels along the drawing (px)
+ * @param rooms the places
+ * @param wires the lines
+ * @param parts the parts
+ */
+public record Drawing(
+    int width,
+    int height,
+    String outline,
+    String window,
+    double floorY,
+    double groundY,
+    List<Double> wheels,
+    List<Room> rooms,
+    List<Pipe> wires,
+    List<Figure> parts) {
+
+  /** A place's rectangle with its name. */
+  public record Room(String label, String reach, double x, double y, double width, double height) {}
+
+  /**
+   * A line.
+   *
+   * @param id its address in the page
+   * @param label what its tag says
+   * @param path its course
+   * @param stream what it carries, in small letters
+   * @param moving "forward", "back" or empty when the water stands
+   */
+  public record Pipe(String id, String label, String path, String stream, String moving) {}
+
+  /** A line of a label. */
+  public record Text(String words, double x, double y) {}
+
+  /**
+   * A part.
+   *
+   * @param id its address in the page
+   * @param part id of the part
+   * @param figure how it is drawn
+   * @param x centre (px)
+   * @param y centre (px)
+   * @param halfWidth half the width of its drawing (px)
+   * @param halfHeight half the height of its drawing (px)
+   * @param label its name
+   * @param texts the lines of its label
+   * @param anchor how the label's lines stand: start or middle
+   * @param spoken what a screen reader says
+   * @param next position that a click turns it to; empty when there is nothing to turn
+   * @param position id of its position; empty for none
+   * @param angle where a lever points (degrees clockwise from the right)
+   * @param live whether something moves in it
+   * @param alarm worst severity of the warnings about it, in small letters; empty for none
+   * @param fill for a tank: height of the water in its drawing (px)
+   * @param amount for a tank: what it holds, in words
+   * @param age for a tank: how old the reading is
+   * @param water for a tank: fresh or gray
+   */
+  public record Figure(
+      String id,
+      String part,
+      String figure,
+      double x,
+      double y,
+      double halfWidth,
+      double halfHeight,
+      String label,
+      List<Text> texts,
+      String anchor,
+      String spoken,
+      String next,
+      String position,
+      double angle,
+      boolean live,
+      String alarm,
+      double fill,
+      String amount,
+      String age,
+      String water) {}
+}

@@ -1,0 +1,97 @@
+package fernwort.app.board;
+
+import fernwort.core.rig.Rig;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * How long the water lasts, in words, with its working.
+ *
+ * @param headline days until the first end, such as "4.6 days"
+ * @param ends what ends it
+ * @param other the other end in a sentence; empty when the rig has no gray tank
+ * @param working the sums, line by line
+ * @param people how many travel
+ * @param habits what each uses
+ */
+public record LastsView(
+    String headline,
+    String ends,
+    String other,
+    List<String> working,
+    int people,
+    List<HabitRow> habits) {
+
+  /** One habit as the form shows it. */
+  public record HabitRow(String id, String label, String litres, String grayPercent) {}
+
+  static LastsView of(Rig rig, Lasts lasts, Habits habits) {
+    boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
+    String people = habits.people() == 1 ? "1 person" : habits.people() + " people";
+    String other =
+        lasts
+            .grayDays()
+            .map(gray ->
+                grayEnds
+                    ? "Fresh would last " + days(lasts.freshDays()) + "."
+                    : "Gray has room for " + days(gray) + ".")
+            .orElse("");
+    return new LastsView(
+        days(lasts.days()),
+        (grayEnds ? "until gray is full, " : "until fresh ends, ") + people,
+        other,
+        working(rig, lasts, habits),
+        habits.people(),
+        habits.habits().stream()
+            .map(h ->
+                new HabitRow(
+                    h.id(), h.label(), plain(h.litresPerPersonDay()), plain(h.grayShare() * 100)))
+            .toList());
+  }
+
+  private static List<String> working(Rig rig, Lasts lasts, Habits habits) {
+    List<String> lines = new ArrayList<>();
+    for (Lasts.Share share : lasts.fresh()) {
+      lines.add(
+          "%s holds %.1f L, %.1f L of it below the outlet: %.1f L to draw"
+              .formatted(
+                  rig.part(share.tank()).label(),
+                  share.holds() * 1000,
+                  share.lost() * 1000,
+                  share.counts() * 1000));
+    }
+    lines.add(
+        "%d × %.1f L a day = %.1f L a day"
+            .formatted(
+                habits.people(),
+                lasts.freshPerDay() * 1000 / habits.people(),
+                lasts.freshPerDay() * 1000));
+    lines.add(
+        "Fresh: %.1f L ÷ %.1f L a day = %s"
+            .formatted(
+                lasts.freshLeft() * 1000, lasts.freshPerDay() * 1000, days(lasts.freshDays())));
+    lasts
+        .grayDays()
+        .ifPresent(gray ->
+            lines.add(
+                "Gray: room for %.1f L ÷ %.1f L a day = %s"
+                    .formatted(lasts.grayRoom() * 1000, lasts.grayPerDay() * 1000, days(gray))));
+    return lines;
+  }
+
+  private static String days(double days) {
+    if (Double.isInfinite(days) || Double.isNaN(days)) {
+      return "no end";
+    }
+    return "%.1f days".formatted(days);
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value)
+        ? Long.toString((long) value)
+        : String.format(Locale.ROOT, "%.2f", value).replaceAll("0+$", "");
+  }
+}

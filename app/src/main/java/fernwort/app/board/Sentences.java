@@ -1,0 +1,155 @@
+package fernwort.app.board;
+
+import fernwort.app.rigs.Rigs;
+import fernwort.core.network.Drive;
+import fernwort.core.network.End;
+import fernwort.core.network.PumpWork;
+import fernwort.core.network.Source;
+import fernwort.core.network.TankAir;
+import fernwort.core.network.Way;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** What goes on now, in plain sentences: what runs, from where to where, driven by what. */
+final class Sentences {
+
+  private final Rig rig;
+  private final State state;
+  private final Rigs.Outlook outlook;
+
+  Sentences(Rig rig, State state, Rigs.Outlook outlook) {
+    this.rig = rig;
+    this.state = state;
+    this.outlook = outlook;
+  }
+
+  List<String> now() {
+    List<String> sentences = new ArrayList<>();
+    Map<Drive, Map<End, Set<Source>>> byDrive = new LinkedHashMap<>();
+    for (Way way : outlook.ways().ways()) {
+      byDrive
+          .computeIfAbsent(way.drive(), d -> new LinkedHashMap<>())
+          .computeIfAbsent(way.end(), e -> new LinkedHashSet<>())
+          .add(way.source());
+    }
+    byDrive.forEach((drive, ends) -> sentences.addAll(sentences(drive, ends)));
+    outlook.ways().pumps().forEach(p -> idle(p, sentences));
+    for (TankAir air : outlook.ways().air()) {
+      air(air, sentences);
+    }
+    if (sentences.isEmpty()) {
+      sentences.add("Nothing runs. No way is open that anything drives.");
+    }
+    return sentences;
+  }
+
+  private List<String> sentences(Drive drive, Map<End, Set<Source>> ends) {
+    List<String> sentences = new ArrayList<>();
+    Map<Set<Source>, List<End>> together = new LinkedHashMap<>();
+    ends.forEach(
+        (end, sources) -> together.computeIfAbsent(sources, s -> new ArrayList<>()).add(end));
+    together.forEach((sources, to) -> sentences.add(sentence(drive, sources, to)));
+    return sentences;
+  }
+
+  private String sentence(Drive drive, Set<Source> sources, List<End> ends) {
+    String from = list(sources.stream().map(this::source).distinct().toList());
+    String to = list(ends.stream().map(this::end).distinct().toList());
+    return switch (drive.kind()) {
+      case MAINS -> "The mains push water to " + to + ".";
+      case PUMP ->
+          "%s draws from %s and pushes to %s.".formatted(label(drive.pump().orElse("")), from, to);
+      case FALL ->
+          sources.stream().allMatch(s -> s.kind() == Source.Kind.WASTE)
+              ? "Waste of " + from + " runs to " + to + "."
+              : "By its own fall, water runs from " + from + " to " + to + ".";
+    };
+  }
+
+  private void idle(PumpWork pump, List<String> sentences) {
+    boolean delivers =
+        outlook.ways().ways().stream()
+            .anyMatch(w -> w.drive().pump().filter(pump.pump()::equals).isPresent());
+    if (pump.heldOff()) {
+      sentences.add(
+          label(pump.pump()) + " is on but rests: the mains hold its pressure switch open.");
+    } else if (!pump.sources().isEmpty() && !delivers && pump.loop().isEmpty()) {
+      String from = list(pump.sources().stream().map(this::source).toList());
+      sentences.add(
+          "%s is on and keeps the lines under pressure from %s; nothing is open."
+              .formatted(label(pump.pump()), from));
+    }
+  }
+
+  /** Only tanks that water moves in or out of need air now. */
+  private void air(TankAir air, List<String> sentences) {
+    boolean drawn = outlook.ways().from(air.tank()).findAny().isPresent();
+    boolean filled = outlook.ways().to(air.tank()).findAny().isPresent();
+    if (drawn && !filled) {
+      air.in()
+          .ifPresent(r ->
+              sentences.add(
+                  "Air enters %s by %s.".formatted(label(air.tank()), label(r.opening()))));
+    } else if (filled) {
+      air.out()
+          .ifPresent(r ->
+              sentences.add(
+                  "Air leaves %s by %s.".formatted(label(air.tank()), label(r.opening()))));
+    }
+  }
+
+  String way(Way.Key way) {
+    String from = source(way.source());
+    String to = end(way.end());
+    return switch (way.drive().kind()) {
+      case MAINS -> "mains to " + to;
+      case PUMP -> "%s to %s, by %s".formatted(from, to, label(way.drive().pump().orElse("")));
+      case FALL -> "%s to %s, by fall".formatted(from, to);
+    };
+  }
+
+  private String source(Source source) {
+    return switch (source.kind()) {
+      case MAINS -> "the mains";
+      case OUTSIDE -> "outside water";
+      case TANK, JUG, WASTE -> label(source.part());
+    };
+  }
+
+  private String end(End end) {
+    return switch (end.kind()) {
+      case TANK -> label(end.part());
+      case GROUND -> "the ground at " + label(end.part());
+      case DUMP -> "the drain at " + label(end.part());
+      case FIXTURE -> {
+        String position = state.setting().positions().getOrDefault(end.part(), "");
+        String how =
+            switch (position) {
+              case "cold" -> ", cold";
+              case "hot" -> ", hot";
+              case "warm" -> ", cold and hot";
+              default -> "";
+            };
+        yield label(end.part()) + how;
+      }
+    };
+  }
+
+  private String label(String part) {
+    return rig.part(part).label();
+  }
+
+  static String list(List<String> words) {
+    return switch (words.size()) {
+      case 0 -> "nothing";
+      case 1 -> words.getFirst();
+      default -> String.join(", ", words.subList(0, words.size() - 1)) + " and " + words.getLast();
+    };
+  }
+}

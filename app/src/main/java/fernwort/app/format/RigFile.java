@@ -1,0 +1,34 @@
+package fernwort.app.format;
+
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
+import java.util.List;
+
+/**
+ * A rig file as it stands on disk.
+ *
+ * @param format always {@value #FORMAT}
+ */
+record RigFile(
+    String format,
+    String name,
+    String note,
+    Vehicle vehicle,
+    List<Place> places,
+    List<Part> parts,
+    List<Line> lines) {
+
+  static final String FORMAT = "fernwort-rig-1";
+
+  static RigFile of(Rig rig) {
+    return new RigFile(
+        FORMAT, rig.name(), rig.note(), rig.vehicle(), rig.places(), rig.parts(), rig.lines());
+  }
+
+  Rig rig() {
+    return new Rig(name, note, vehicle, places, parts, lines);
+  }
+}

@@ -1,0 +1,176 @@
+package fernwort.app.format;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.networknt.schema.Error;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import fernwort.core.rig.InvalidRigException;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Problem;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Shape;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.EnumNamingStrategies;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads and writes rig files.
+ *
+ * <p>Reading goes from the coarse to the fine: is it JSON of a bearable size and depth, does it fit
+ * the published schema, is it a sound rig. Each stage reports all it finds. Writing is canonical:
+ * the same rig always gives the same bytes.
+ */
+public final class RigFormat {
+
+  /** Largest file that is read (bytes). */
+  public static final int MOST_BYTES = 2_000_000;
+
+  private static final int DEEPEST = 24;
+  private static final int MOST_PROBLEMS = 50;
+
+  private final JsonMapper mapper;
+  private final String schemaText;
+  private final Schema schema;
+
+  public RigFormat() {
+    JsonFactory factory =
+        JsonFactory.builder()
+            .streamReadConstraints(
+                StreamReadConstraints.builder()
+                    .maxNestingDepth(DEEPEST)
+                    .maxDocumentLength(MOST_BYTES)
+                    .maxStringLength(10_000)
+                    .maxNumberLength(40)
+                    .build())
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .build();
+    mapper =
+        JsonMapper.builder(factory)
+            .enumNamingStrategy(EnumNamingStrategies.KEBAB_CASE)
+            .addMixIn(Kind.class, KindNames.class)
+            .addMixIn(Shape.class, ShapeNames.class)
+            .changeDefaultPropertyInclusion(
+                i -> i.withValueInclusion(JsonInclude.Include.NON_ABSENT))
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS)
+            .disable(tools.jackson.databind.MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+            .build();
+    schemaText = schemaText();
+    schema =
+        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(schemaText);
+  }
+
+  private static String schemaText() {
+    try (InputStream in = RigFormat.class.getResourceAsStream("/rig.schema.json")) {
+      if (in == null) {
+        throw new IllegalStateException("the rig schema is missing from the application");
+      }
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Returns the published schema. */
+  public String schema() {
+    return schemaText;
+  }
+
+  /** Returns a rig as the text of a file. */
+  public String write(Rig rig) {
+    return mapper.writeValueAsString(RigFile.of(rig)).replace("\r\n", "\n") + "\n";
+  }
+
+  /**
+   * Reads a rig.
+   *
+   * @throws InvalidRigException with every fault found, when it is no rig file
+   */
+  public Rig read(byte[] bytes) {
+    if (bytes.length > MOST_BYTES) {
+      throw broken(
+          "it is larger than 2 MB", "Rigs are far smaller; check that it is the right file");
+    }
+    JsonNode tree = parse(bytes);
+    List<Error> errors = schema.validate(tree);
+    if (!errors.isEmpty()) {
+      throw new InvalidRigException(
+          errors.stream().map(e -> problem(tree, e)).distinct().limit(MOST_PROBLEMS).toList());
+    }
+    try {
+      return mapper.treeToValue(tree, RigFile.class).rig();
+    } catch (JacksonException e) {
+      if (e.getCause() instanceof InvalidRigException invalid) {
+        throw invalid;
+      }
+      throw broken(e.getOriginalMessage(), "Compare it with the schema");
+    }
+  }
+
+  private JsonNode parse(byte[] bytes) {
+    try {
+      JsonNode tree = mapper.readTree(bytes);
+      if (tree == null || !tree.isObject()) {
+        throw broken("it is not a JSON object", "Choose a file that Fernwort exported");
+      }
+      return tree;
+    } catch (JacksonException e) {
+      String at =
+          e.getLocation() == null
+              ? ""
+              : " at line %d, column %d"
+                  .formatted(e.getLocation().getLineNr(), e.getLocation().getColumnNr());
+      throw broken(
+          "it is not readable as JSON" + at + " (" + firstSentence(e.getOriginalMessage()) + ")",
+          "Mend that spot, or export the rig again");
+    }
+  }
+
+  private static String firstSentence(String message) {
+    String line = message.lines().findFirst().orElse("");
+    return line.length() > 140 ? line.substring(0, 140) + "…" : line;
+  }
+
+  private static InvalidRigException broken(String fault, String mend) {
+    return new InvalidRigException(List.of(new Problem("the file", fault, mend)));
+  }
+
+  private static Problem problem(JsonNode tree, Error error) {
+    String path = error.getInstanceLocation().toString();
+    String field = error.getProperty() == null ? "" : " \"" + error.getProperty() + "\"";
+    String mend =
+        switch (error.getKeyword()) {
+          case "additionalProperties", "unevaluatedProperties" -> "Remove" + field;
+          case "required" -> "Add" + field;
+          case "enum", "const" -> "Use one of the values the schema lists";
+          case "type" -> "Give a value of the right type";
+          default -> "See the schema for what is possible";
+        };
+    return new Problem(where(tree, path), firstSentence(error.getMessage()), mend);
+  }
+
+  /** Names the part, place or line that a path such as {@code /parts/3/kind/wall} lies in. */
+  private static String where(JsonNode tree, String path) {
+    String[] steps = path.replaceFirst("^/", "").split("/");
+    if (steps.length < 2 || !steps[1].matches("[0-9]{1,6}")) {
+      return path.isEmpty() ? "the file" : path;
+    }
+    String id = tree.path(steps[0]).path(Integer.parseInt(steps[1])).path("id").asString("");
+    String what = steps[0].replaceFirst("s$", "");
+    return (id.isEmpty() ? what + " number " + (Integer.parseInt(steps[1]) + 1) : what + " " + id)
+        + (steps.length > 2 ? ", " + steps[steps.length - 1] : "");
+  }
+}

@@ -1,0 +1,56 @@
+package fernwort.app.rigs;
+
+import fernwort.app.format.RigFormat;
+import fernwort.app.store.Logbook;
+import fernwort.core.demo.DemoRig;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Locale;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Puts the three demo rigs into a data folder that has no rig yet, as their people left them. */
+@Component
+@ConditionalOnProperty(name = "fernwort.demo", havingValue = "true")
+class DemoData implements ApplicationRunner {
+
+  private static final String WHO = "demo";
+
+  private final Rigs rigs;
+  private final Logbook logbook;
+  private final RigFormat format;
+  private final Clock clock;
+
+  DemoData(Rigs rigs, Logbook logbook, RigFormat format, Clock clock) {
+    this.rigs = rigs;
+    this.logbook = logbook;
+    this.format = format;
+    this.clock = clock;
+  }
+
+  @Override
+  public void run(ApplicationArguments args) {
+    if (rigs.all().isEmpty()) {
+      DemoRig.all().forEach(this::add);
+    }
+  }
+
+  private void add(DemoRig demo) {
+    String id = rigs.add(format.write(demo.rig()).getBytes(StandardCharsets.UTF_8));
+    OpenRig rig = rigs.open(id);
+    Instant read = clock.instant().minus(Duration.ofHours(3));
+    demo.litres()
+        .forEach((tank, litres) ->
+            logbook.read(
+                id,
+                tank,
+                new Logbook.Level(
+                    litres / 1000, read, String.format(Locale.ROOT, "%.0f L", litres)),
+                WHO));
+    demo.positions().forEach((part, position) -> rigs.turn(rig, part, position, WHO));
+  }
+}

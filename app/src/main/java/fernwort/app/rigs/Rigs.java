@@ -1,0 +1,212 @@
+package fernwort.app.rigs;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import fernwort.app.Refusal;
+import fernwort.app.format.RigFormat;
+import fernwort.app.store.Logbook;
+import fernwort.app.store.RigStore;
+import fernwort.core.cold.EmptyPlan;
+import fernwort.core.cold.Emptying;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.sizing.Habit;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import fernwort.core.tank.Reading;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Everything that can be asked of a rig and done to it; used by the pages and the API alike. */
+@Service
+public class Rigs {
+
+  private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
+
+  private final RigStore store;
+  private final Logbook logbook;
+  private final RigFormat format;
+  private final JsonMapper mapper;
+  private final Clock clock;
+  private final Cache<String, OpenRig> open = Caffeine.newBuilder().maximumSize(20).build();
+
+  Rigs(RigStore store, Logbook logbook, RigFormat format, JsonMapper mapper, Clock clock) {
+    this.store = store;
+    this.logbook = logbook;
+    this.format = format;
+    this.mapper = mapper;
+    this.clock = clock;
+  }
+
+  /** Where things stand now. */
+  public record Standing(State state, Map<String, Logbook.Level> readings) {}
+
+  /** What is open, and what would go wrong. */
+  public record Outlook(Ways ways, List<Warning> warnings) {}
+
+  /** What one turn of a handle would change. */
+  public record Preview(Outlook before, Outlook after) {}
+
+  /** Returns the rigs by name. */
+  public List<RigStore.Summary> all() {
+    return store.all();
+  }
+
+  /**
+   * Returns a rig, prepared.
+   *
+   * @throws Refusal when there is none with this address
+   */
+  public OpenRig open(String id) {
+    RigStore.Stored stored = store.get(id);
+    return open.get(
+        id + "@" + stored.version(),
+        key -> OpenRig.of(id, stored.version(), read(stored.description())));
+  }
+
+  private Rig read(String description) {
+    return format.read(description.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /**
+   * Takes a rig file in and returns the new rig's address.
+   *
+   * @throws fernwort.core.rig.InvalidRigException with every fault, when it is no sound rig
+   */
+  public String add(byte[] file) {
+    Rig rig = format.read(file);
+    return store.add(
+        rig.name(), format.write(rig), Habits.DEFAULT.people(), write(Habits.DEFAULT.habits()));
+  }
+
+  /** Returns a rig as a file. */
+  public String export(String id) {
+    return store.get(id).description();
+  }
+
+  /** Returns handles and levels as they stand. A tank that was never read counts as empty. */
+  public Standing standing(OpenRig rig) {
+    Map<String, Logbook.Level> readings = logbook.levels(rig.id());
+    Map<String, Double> volumes = new HashMap<>();
+    readings.forEach((tank, level) -> volumes.put(tank, level.volume()));
+    Map<String, String> positions = new HashMap<>(rig.rig().atRest().positions());
+    positions.putAll(logbook.handles(rig.id()));
+    return new Standing(new State(new Setting(positions), volumes, Slope.LEVEL), readings);
+  }
+
+  /** Works out what is open and what would go wrong. */
+  public Outlook outlook(OpenRig rig, State state) {
+    return outlook(rig, state.setting(), Levels.of(rig.plumbing(), state));
+  }
+
+  private static Outlook outlook(OpenRig rig, Setting setting, Levels levels) {
+    Ways ways = OpenWays.find(rig.plumbing(), setting, levels);
+    return new Outlook(ways, rig.hazards().warnings(setting, levels, ways));
+  }
+
+  /**
+   * Works out what turning one handle would change, without turning it.
+   *
+   * @throws IllegalArgumentException in one sentence, when it has no such position
+   */
+  public Preview preview(OpenRig rig, State state, String part, String position) {
+    rig.rig().position(part, position);
+    Levels levels = Levels.of(rig.plumbing(), state);
+    return new Preview(
+        outlook(rig, state.setting(), levels),
+        outlook(rig, state.setting().with(part, position), levels));
+  }
+
+  /**
+   * Turns a handle.
+   *
+   * @throws IllegalArgumentException in one sentence, when it has no such position
+   */
+  public void turn(OpenRig rig, String part, String position, String who) {
+    rig.rig().position(part, position);
+    logbook.turn(rig.id(), part, rig.rig().atRest().of(part), position, who);
+  }
+
+  /**
+   * Keeps a reading of a tank.
+   *
+   * @param shown the reading as it was given, such as "62 %"
+   * @throws IllegalArgumentException in one sentence, when the tank cannot hold or show that
+   */
+  public void record(
+      OpenRig rig, String tank, Reading reading, String shown, Instant at, String who) {
+    Part part = rig.rig().part(tank);
+    if (!(part.kind() instanceof Kind.Tank kind)) {
+      throw new IllegalArgumentException(part.label() + " is no tank; pick a tank to read");
+    }
+    if (at.isAfter(clock.instant().plus(CLOCK_SLACK))) {
+      throw new IllegalArgumentException("That time is still to come; give when you looked");
+    }
+    double volume = reading.volume(kind, rig.plumbing().room(tank), Slope.LEVEL);
+    logbook.read(rig.id(), tank, new Logbook.Level(volume, at, shown), who);
+  }
+
+  /** Takes the last change back. */
+  public Optional<Logbook.Entry> undo(OpenRig rig, String who) {
+    return logbook.undo(rig.id(), who);
+  }
+
+  /** Puts the change taken back last into force again. */
+  public Optional<Logbook.Entry> redo(OpenRig rig, String who) {
+    return logbook.redo(rig.id(), who);
+  }
+
+  /** Returns the newest lines of the journal. */
+  public List<Logbook.Entry> journal(OpenRig rig, int most) {
+    return logbook.journal(rig.id(), most);
+  }
+
+  /** Tells whether there is something to undo (first) and to redo (second). */
+  public boolean[] canUndoRedo(OpenRig rig) {
+    return logbook.canUndoRedo(rig.id());
+  }
+
+  /** Returns who travels and what they use. */
+  public Habits habits(OpenRig rig) {
+    RigStore.Stored stored = store.get(rig.id());
+    return new Habits(
+        stored.people(), mapper.readValue(stored.habits(), new TypeReference<List<Habit>>() {}));
+  }
+
+  /** Keeps who travels and what they use. */
+  public void setHabits(OpenRig rig, Habits habits) {
+    store.setHabits(rig.id(), habits.people(), write(habits.habits()));
+  }
+
+  private String write(List<Habit> habits) {
+    return mapper.writeValueAsString(habits);
+  }
+
+  /** Works out how long the water lasts. */
+  public Lasts lasts(OpenRig rig, State state) {
+    return Lasts.of(rig.plumbing(), state, habits(rig));
+  }
+
+  /** Plans how to empty tanks and lines. */
+  public EmptyPlan empty(OpenRig rig, State state, Set<String> tanks, boolean lines) {
+    return Emptying.plan(rig.plumbing(), state, tanks, lines);
+  }
+}

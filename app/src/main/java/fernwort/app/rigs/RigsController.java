@@ -1,0 +1,76 @@
+package fernwort.app.rigs;
+
+import fernwort.app.format.RigFormat;
+import fernwort.core.rig.InvalidRigException;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The Rig screen: which rigs there are, rig files in and out. */
+@Controller
+class RigsController {
+
+  private final Rigs rigs;
+  private final RigFormat format;
+
+  RigsController(Rigs rigs, RigFormat format) {
+    this.rigs = rigs;
+    this.format = format;
+  }
+
+  @GetMapping("/")
+  String start() {
+    return rigs.all().stream()
+        .findFirst()
+        .map(r -> "redirect:/rigs/" + r.id() + "/board")
+        .orElse("redirect:/rigs");
+  }
+
+  @GetMapping("/rigs")
+  String all(Model model) {
+    model.addAttribute("rigs", rigs.all());
+    return "rigs";
+  }
+
+  @PostMapping("/rigs/import")
+  String take(@RequestParam MultipartFile file, Model model, HttpServletResponse response)
+      throws IOException {
+    try {
+      return "redirect:/rigs/" + rigs.add(file.getBytes()) + "/board";
+    } catch (InvalidRigException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
+      model.addAttribute("problems", e.problems());
+      model.addAttribute("rigs", rigs.all());
+      return "rigs";
+    }
+  }
+
+  @GetMapping("/rigs/{id}/export")
+  ResponseEntity<String> export(@PathVariable String id) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_JSON)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(id + ".json").build().toString())
+        .body(rigs.export(id));
+  }
+
+  @GetMapping(value = "/rig.schema.json", produces = "application/schema+json")
+  ResponseEntity<String> schema() {
+    return ResponseEntity.ok()
+        .headers(h -> h.put("Access-Control-Allow-Origin", List.of("*")))
+        .body(format.schema());
+  }
+}

@@ -1,0 +1,44 @@
+package fernwort.app.security;
+
+import java.util.List;
+import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.web.authentication.WebAuthenticationDetails;
+import org.springframework.stereotype.Component;
+
+/** Checks the one passphrase; there are no user names. */
+@Component
+class PassphraseCheck implements AuthenticationProvider {
+
+  private final Passphrase passphrase;
+  private final LoginLimit limit;
+
+  PassphraseCheck(Passphrase passphrase, LoginLimit limit) {
+    this.passphrase = passphrase;
+    this.limit = limit;
+  }
+
+  @Override
+  public Authentication authenticate(Authentication asked) {
+    String address =
+        asked.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
+    if (limit.blocked(address)) {
+      throw new LockedException("too many tries");
+    }
+    Object credentials = asked.getCredentials();
+    if (credentials == null || !passphrase.matches(credentials.toString())) {
+      limit.failed(address);
+      throw new BadCredentialsException("wrong passphrase");
+    }
+    limit.succeeded(address);
+    return UsernamePasswordAuthenticationToken.authenticated("owner", "", List.of());
+  }
+
+  @Override
+  public boolean supports(Class<?> type) {
+    return UsernamePasswordAuthenticationToken.class.isAssignableFrom(type);
+  }
+}

@@ -1,0 +1,278 @@
+package fernwort.app.store;
+
+import static fernwort.app.store.db.Tables.HANDLE;
+import static fernwort.app.store.db.Tables.JOURNAL;
+import static fernwort.app.store.db.Tables.LEVEL;
+import static fernwort.app.store.db.Tables.RIG;
+
+import fernwort.app.store.db.tables.records.JournalRecord;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Handles and readings as they stand, and the journal of how they came to.
+ *
+ * <p>Each change and its journal line are one transaction. Undo takes back the newest line that
+ * stands; redo puts back the oldest line taken back since; a new change closes what was taken back.
+ */
+@Repository
+public class Logbook {
+
+  private static final String STANDS = "stands";
+  private static final String UNDONE = "undone";
+  private static final String CLOSED = "closed";
+
+  private final DSLContext db;
+  private final Clock clock;
+
+  Logbook(DSLContext db, Clock clock) {
+    this.db = db;
+    this.clock = clock;
+  }
+
+  /** What a journal line is about. */
+  public enum Kind {
+    TURN,
+    READING,
+    UNDO,
+    REDO
+  }
+
+  /**
+   * A line of the journal.
+   *
+   * @param subject id of the part or tank
+   * @param before position or reading before; empty for none
+   * @param after position or reading after
+   * @param standing whether it stands, was undone, or closed for good
+   */
+  public record Entry(
+      long seq,
+      Instant at,
+      String who,
+      Kind kind,
+      String subject,
+      String before,
+      String after,
+      String standing) {
+
+    /** Tells whether this change was taken back. */
+    public boolean undone() {
+      return !standing.equals(STANDS);
+    }
+  }
+
+  /**
+   * What a tank held when somebody looked.
+   *
+   * @param volume the water (m³)
+   * @param at when
+   * @param shown the reading as it was given, such as "62 %"
+   */
+  public record Level(double volume, Instant at, String shown) {
+
+    String text() {
+      return volume + "|" + at + "|" + shown;
+    }
+
+    /** Reads the form in which the journal keeps a level; empty text is no level. */
+    public static Optional<Level> parse(String text) {
+      if (text.isEmpty()) {
+        return Optional.empty();
+      }
+      String[] fields = text.split("\\|", 3);
+      return Optional.of(
+          new Level(Double.parseDouble(fields[0]), Instant.parse(fields[1]), fields[2]));
+    }
+  }
+
+  /** Returns the position of every handle that was ever turned. */
+  public Map<String, String> handles(String rig) {
+    return db.selectFrom(HANDLE)
+        .where(HANDLE.RIG.eq(rig))
+        .fetchMap(HANDLE.PART, HANDLE.POSITION_ID);
+  }
+
+  /** Returns the newest reading of every tank that has one. */
+  public Map<String, Level> levels(String rig) {
+    return db.selectFrom(LEVEL)
+        .where(LEVEL.RIG.eq(rig))
+        .fetchMap(
+            r -> r.getTank(),
+            r -> new Level(r.getVolume(), r.getReadAt().toInstant(), r.getShown()));
+  }
+
+  /** Sets a handle. Setting it where it stands already is no change. */
+  @Transactional
+  public void turn(String rig, String part, String from, String to, String who) {
+    lock(rig);
+    String before = handles(rig).getOrDefault(part, from);
+    if (!before.equals(to)) {
+      setHandle(rig, part, to);
+      write(rig, who, Kind.TURN, part, before, to);
+    }
+  }
+
+  /** Keeps a reading of a tank. */
+  @Transactional
+  public void read(String rig, String tank, Level level, String who) {
+    lock(rig);
+    String before = Optional.ofNullable(levels(rig).get(tank)).map(Level::text).orElse("");
+    setLevel(rig, tank, level.text());
+    write(rig, who, Kind.READING, tank, before, level.text());
+  }
+
+  /** Takes the newest standing change back; empty when there is none. */
+  @Transactional
+  public Optional<Entry> undo(String rig, String who) {
+    lock(rig);
+    return revert(rig, who, STANDS, false);
+  }
+
+  /** Puts the change that was taken back last into force again; empty when there is none. */
+  @Transactional
+  public Optional<Entry> redo(String rig, String who) {
+    lock(rig);
+    return revert(rig, who, UNDONE, true);
+  }
+
+  private Optional<Entry> revert(String rig, String who, String standing, boolean forward) {
+    Condition candidate =
+        JOURNAL
+            .RIG
+            .eq(rig)
+            .and(JOURNAL.STANDING.eq(standing))
+            .and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()));
+    Optional<Entry> found =
+        db.selectFrom(JOURNAL)
+            .where(candidate)
+            .orderBy(forward ? JOURNAL.SEQ.asc() : JOURNAL.SEQ.desc())
+            .limit(1)
+            .fetchOptional(Logbook::entry);
+    found.ifPresent(entry -> {
+      apply(rig, entry, forward ? entry.after() : entry.before());
+      db.update(JOURNAL)
+          .set(JOURNAL.STANDING, forward ? STANDS : UNDONE)
+          .where(JOURNAL.RIG.eq(rig).and(JOURNAL.SEQ.eq(entry.seq())))
+          .execute();
+      Kind kind = forward ? Kind.REDO : Kind.UNDO;
+      insert(rig, who, kind, entry.subject(), entry.before(), entry.after());
+    });
+    return found;
+  }
+
+  private void apply(String rig, Entry entry, String value) {
+    if (entry.kind() == Kind.TURN) {
+      setHandle(rig, entry.subject(), value);
+    } else {
+      setLevel(rig, entry.subject(), value);
+    }
+  }
+
+  /** Returns the newest lines of the journal, newest first. */
+  public List<Entry> journal(String rig, int most) {
+    return db.selectFrom(JOURNAL)
+        .where(JOURNAL.RIG.eq(rig))
+        .orderBy(JOURNAL.SEQ.desc())
+        .limit(most)
+        .fetch(Logbook::entry);
+  }
+
+  /** Tells whether there is something to undo (first) and to redo (second). */
+  public boolean[] canUndoRedo(String rig) {
+    Condition change =
+        JOURNAL.RIG.eq(rig).and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()));
+    return new boolean[] {
+      db.fetchExists(JOURNAL, change.and(JOURNAL.STANDING.eq(STANDS))),
+      db.fetchExists(JOURNAL, change.and(JOURNAL.STANDING.eq(UNDONE)))
+    };
+  }
+
+  /** One change at a time per rig, so that undo never meets a half-made one. */
+  private void lock(String rig) {
+    db.select(RIG.ID).from(RIG).where(RIG.ID.eq(rig)).forUpdate().fetch();
+  }
+
+  private void setHandle(String rig, String part, String position) {
+    db.insertInto(HANDLE)
+        .set(HANDLE.RIG, rig)
+        .set(HANDLE.PART, part)
+        .set(HANDLE.POSITION_ID, position)
+        .onDuplicateKeyUpdate()
+        .set(HANDLE.POSITION_ID, position)
+        .execute();
+  }
+
+  private void setLevel(String rig, String tank, String text) {
+    Optional<Level> level = Level.parse(text);
+    if (level.isEmpty()) {
+      db.deleteFrom(LEVEL).where(LEVEL.RIG.eq(rig).and(LEVEL.TANK.eq(tank))).execute();
+      return;
+    }
+    db.insertInto(LEVEL)
+        .set(LEVEL.RIG, rig)
+        .set(LEVEL.TANK, tank)
+        .set(LEVEL.VOLUME, level.get().volume())
+        .set(LEVEL.READ_AT, utc(level.get().at()))
+        .set(LEVEL.SHOWN, level.get().shown())
+        .onDuplicateKeyUpdate()
+        .set(LEVEL.VOLUME, level.get().volume())
+        .set(LEVEL.READ_AT, utc(level.get().at()))
+        .set(LEVEL.SHOWN, level.get().shown())
+        .execute();
+  }
+
+  private void write(
+      String rig, String who, Kind kind, String subject, String before, String after) {
+    db.update(JOURNAL)
+        .set(JOURNAL.STANDING, CLOSED)
+        .where(JOURNAL.RIG.eq(rig).and(JOURNAL.STANDING.eq(UNDONE)))
+        .execute();
+    insert(rig, who, kind, subject, before, after);
+  }
+
+  private void insert(
+      String rig, String who, Kind kind, String subject, String before, String after) {
+    Long last =
+        db.select(org.jooq.impl.DSL.max(JOURNAL.SEQ))
+            .from(JOURNAL)
+            .where(JOURNAL.RIG.eq(rig))
+            .fetchOne(0, Long.class);
+    db.insertInto(JOURNAL)
+        .set(JOURNAL.RIG, rig)
+        .set(JOURNAL.SEQ, last == null ? 1 : last + 1)
+        .set(JOURNAL.MADE_AT, utc(clock.instant()))
+        .set(JOURNAL.WHO, who)
+        .set(JOURNAL.KIND, kind.name())
+        .set(JOURNAL.SUBJECT, subject)
+        .set(JOURNAL.BEFORE_VALUE, before)
+        .set(JOURNAL.AFTER_VALUE, after)
+        .set(JOURNAL.STANDING, STANDS)
+        .execute();
+  }
+
+  private static OffsetDateTime utc(Instant at) {
+    return at.atOffset(ZoneOffset.UTC);
+  }
+
+  private static Entry entry(JournalRecord r) {
+    return new Entry(
+        r.getSeq(),
+        r.getMadeAt().toInstant(),
+        r.getWho(),
+        Kind.valueOf(r.getKind()),
+        r.getSubject(),
+        r.getBeforeValue(),
+        r.getAfterValue(),
+        r.getStanding());
+  }
+}

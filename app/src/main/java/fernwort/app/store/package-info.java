@@ -1,0 +1,6 @@
+/**
+ * What is kept: rigs, handles, readings and the journal, in an H2 file through jOOQ. Every change
+ * is one transaction with its journal line, on disk before it is acknowledged.
+ */
+@org.jspecify.annotations.NullMarked
+package fernwort.app.store;

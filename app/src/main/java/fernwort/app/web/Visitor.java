@@ -1,0 +1,62 @@
+package fernwort.app.web;
+
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+
+/** Who is looking and how they like it, from cookies; added to every page. */
+@ControllerAdvice
+public class Visitor {
+
+  static final String NAME_COOKIE = "fernwort-name";
+  static final String THEME_COOKIE = "fernwort-theme";
+  static final Set<String> THEMES = Set.of("auto", "light", "dark", "sun");
+  private static final int LONGEST_NAME = 40;
+
+  /** Returns the name that journal lines are signed with. */
+  @ModelAttribute("who")
+  public String who(HttpServletRequest request) {
+    String name = cookie(request, NAME_COOKIE).strip();
+    if (name.isEmpty()) {
+      return "you";
+    }
+    return name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
+  }
+
+  /** Returns the chosen theme. */
+  @ModelAttribute("theme")
+  public String theme(HttpServletRequest request) {
+    String theme = cookie(request, THEME_COOKIE);
+    return THEMES.contains(theme) ? theme : "auto";
+  }
+
+  /** Returns the token that every change must carry. */
+  @ModelAttribute("csrf")
+  public String csrf(HttpServletRequest request) {
+    return request.getAttribute(org.springframework.security.web.csrf.CsrfToken.class.getName())
+            instanceof org.springframework.security.web.csrf.CsrfToken token
+        ? token.getToken()
+        : "";
+  }
+
+  private static String cookie(HttpServletRequest request, String name) {
+    Cookie[] cookies = request.getCookies();
+    if (cookies == null) {
+      return "";
+    }
+    for (Cookie cookie : cookies) {
+      if (cookie.getName().equals(name)) {
+        try {
+          return URLDecoder.decode(cookie.getValue(), StandardCharsets.UTF_8);
+        } catch (IllegalArgumentException e) {
+          return "";
+        }
+      }
+    }
+    return "";
+  }
+}

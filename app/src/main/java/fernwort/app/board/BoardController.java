@@ -115,7 +115,7 @@ class BoardController {
       @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Readings.Typed typed = Readings.of(amount, unit);
+    ReadingText.Typed typed = ReadingText.of(amount, unit);
     rigs.record(rig, tank, typed.reading(), typed.shown(), time(at), who);
     return answer(rig, htmx, model);
   }
@@ -171,10 +171,10 @@ class BoardController {
                 new Habit(
                     h.id(),
                     h.label(),
-                    Readings.number(form.getOrDefault("litres-" + h.id(), "")),
-                    Readings.number(form.getOrDefault("gray-" + h.id(), "")) / 100))
+                    ReadingText.number(form.getOrDefault("litres-" + h.id(), "")),
+                    ReadingText.number(form.getOrDefault("gray-" + h.id(), "")) / 100))
             .toList();
-    int people = (int) Readings.number(form.getOrDefault("people", ""));
+    int people = (int) ReadingText.number(form.getOrDefault("people", ""));
     rigs.setHabits(rig, new Habits(people, habits));
     return answer(rig, htmx, model);
   }

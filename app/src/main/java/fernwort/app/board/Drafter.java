@@ -18,6 +18,7 @@ import fernwort.core.network.Streams;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Position;
@@ -41,12 +42,14 @@ final class Drafter {
   private final Instant now;
   private final Map<String, Severity> alarms = new HashMap<>();
   private final Set<String> outside = new HashSet<>();
+  private final Map<String, Line> lines = new HashMap<>();
 
   Drafter(OpenRig rig, Rigs.Standing standing, Rigs.Outlook outlook, Instant now) {
     this.rig = rig;
     this.standing = standing;
     this.outlook = outlook;
     this.now = now;
+    rig.rig().lines().forEach(l -> lines.put(l.id(), l));
     for (Warning warning : outlook.warnings()) {
       if (!warning.parts().isEmpty() && warning.severity() != Severity.NOTE) {
         alarms.merge(
@@ -105,19 +108,27 @@ final class Drafter {
   }
 
   private Pipe pipe(Wire wire, String prefix) {
-    String label =
-        rig.rig().lines().stream()
-            .filter(l -> l.id().equals(wire.line()))
-            .findFirst()
-            .map(l -> l.label())
-            .orElse("");
+    Line line = lines.get(wire.line());
+    String label = line == null ? "" : line.label();
+    double intoFirst = line == null ? 0 : inset(line.from().part());
+    double intoLast = line == null ? 0 : inset(line.to().part());
     Streams.Stream stream =
         outside.contains(wire.line())
             ? Streams.Stream.OUTSIDE
             : rig.streams().getOrDefault(wire.line(), Streams.Stream.FRESH);
     Boolean forward = outlook.ways().moving().get(wire.line());
     String moving = forward == null ? "" : forward ? "forward" : "back";
-    return new Pipe(prefix + wire.line(), label, wire.path(), lower(stream), moving);
+    return new Pipe(
+        prefix + wire.line(), label, wire.path(intoFirst, intoLast), lower(stream), moving);
+  }
+
+  /** How far a line is drawn into a part whose figure is smaller than its room (px). */
+  private double inset(String part) {
+    return switch (rig.rig().part(part).kind()) {
+      case Kind.Tee k -> Grid.CELL;
+      case Kind.Fixture k -> 5;
+      default -> 0;
+    };
   }
 
   private Figure figure(Part part, Item item, String prefix) {

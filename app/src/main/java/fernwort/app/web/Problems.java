@@ -2,6 +2,7 @@ package fernwort.app.web;
 
 import fernwort.app.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -35,7 +36,8 @@ class Problems {
   }
 
   private static String say(
-      HttpStatus status, String sentence, Model model, HttpServletResponse response) {
+      HttpStatus status, @Nullable String message, Model model, HttpServletResponse response) {
+    String sentence = message == null ? "That did not work." : message;
     response.setStatus(status.value());
     String plain = sentence.replaceAll("[^\\x20-\\x7E]", "?");
     response.setHeader("X-Problem", plain.endsWith(".") ? plain : plain + ".");

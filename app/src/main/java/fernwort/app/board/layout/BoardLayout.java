@@ -42,6 +42,8 @@ public record BoardLayout(
   private static final int GROUND_STRIP = 4;
   private static final int WHEEL_STRIP = 9;
   private static final double ENOUGH_AIR = 1.6;
+  private static final double LARGEST = 6;
+  private static final int MOST_MOVES = 8;
 
   /** Lays a whole rig out. The drawing grows for rigs too large for one screen. */
   public static BoardLayout of(Rig rig) {
@@ -54,10 +56,13 @@ public record BoardLayout(
     double scale = 1;
     while (true) {
       Sheet sheet = Sheet.of(rig, pieces, scale);
-      if (sheet.air() >= ENOUGH_AIR || scale > 6) {
-        return sheet.draw();
+      if (sheet.air() >= ENOUGH_AIR || scale > LARGEST) {
+        BoardLayout drawn = sheet.draw();
+        if (drawn.wires().size() == rig.lines().size() || scale > LARGEST) {
+          return drawn;
+        }
       }
-      scale *= 1.12;
+      scale *= 1.06;
     }
   }
 
@@ -100,15 +105,19 @@ public record BoardLayout(
       List<Router.Job> jobs,
       Map<String, String> tags) {
     int height = 14;
-    while (Packing.best(pieces, width, height).air() < 2.2 && height < 200) {
+    while (true) {
+      Packing packing = Packing.best(pieces, width, height);
+      if (packing.air() >= 2.2 || height > 200) {
+        Map<String, Item> items = packing.place(0, 0);
+        List<Wire> wires = new Router(width + 1, height + 1, items, List.of()).lead(jobs);
+        if (wires.size() == jobs.size() || height > 200) {
+          Box room = new Box(0, 0, width, height);
+          return new BoardLayout(
+              width, height, room, height, height, Map.of(place.id(), room), items, wires, tags);
+        }
+      }
       height += 2;
     }
-    Box room = new Box(0, 0, width, height);
-    Packing packing = Packing.best(pieces, width, height);
-    Map<String, Item> items = packing.place(0, 0);
-    List<Wire> wires = new Router(width + 1, height + 1, items, List.of()).lead(jobs);
-    return new BoardLayout(
-        width, height, room, height, height, Map.of(place.id(), room), items, wires, tags);
   }
 
   private static String shortName(String label) {
@@ -125,51 +134,65 @@ public record BoardLayout(
   private record Sheet(
       Rig rig,
       Map<String, List<Packing.Piece>> pieces,
-      Rooms rooms,
       int width,
       int height,
       Box above,
-      Box below,
-      List<Place> high,
-      List<Place> low) {
+      Rooms.Plan high,
+      Rooms.Plan low) {
 
     static Sheet of(Rig rig, Map<String, List<Packing.Piece>> pieces, double scale) {
       int width = (int) Math.round(WIDTH * scale);
       int height = (int) Math.round(HEIGHT * scale);
       List<Place> used = rig.places().stream().filter(p -> pieces.containsKey(p.id())).toList();
-      List<Place> high = used.stream().filter(p -> p.z() >= rig.vehicle().floor()).toList();
-      List<Place> low = used.stream().filter(p -> p.z() < rig.vehicle().floor()).toList();
-      Rooms rooms = new Rooms(pieces);
+      double floor = rig.vehicle().floor();
+      Rooms high = new Rooms(used.stream().filter(p -> p.z() >= floor).toList(), pieces);
+      Rooms low = new Rooms(used.stream().filter(p -> p.z() < floor).toList(), pieces);
       int nose =
           switch (rig.vehicle().body()) {
-            case TRUCK -> 11;
-            case VAN -> 10;
+            case TRUCK -> 9;
+            case VAN -> 8;
             case TRAILER -> 12;
           };
+      double share = low.demand() / (low.demand() + high.demand());
       int usable = height - GROUND_STRIP - 2;
-      double share = demand(rooms, low) / (demand(rooms, low) + demand(rooms, high));
       int under =
-          low.isEmpty()
-              ? WHEEL_STRIP
-              : (int) Math.round(Math.clamp(share * 0.95, 0.16, 0.6) * usable);
-      Box above = new Box(2, 2, width - nose - 2, usable - under - 1);
-      Box below = new Box(2, 2 + usable - under, width - nose - 2, under);
-      return new Sheet(rig, pieces, rooms, width, height, above, below, high, low);
+          low.isEmpty() ? WHEEL_STRIP : (int) Math.round(Math.clamp(share, 0.12, 0.6) * usable);
+      Sheet best = of(rig, pieces, width, height, nose, under, high, low);
+      for (int moves = 0; moves < MOST_MOVES && !low.isEmpty(); moves++) {
+        under += best.low().air() < best.high().air() ? 2 : -2;
+        Sheet moved = of(rig, pieces, width, height, nose, under, high, low);
+        if (moved.air() <= best.air()) {
+          return best;
+        }
+        best = moved;
+      }
+      return best;
     }
 
-    private static double demand(Rooms rooms, List<Place> places) {
-      return places.stream().mapToDouble(rooms::demand).sum();
+    /** A sheet whose floor leaves so much height for what hangs under it. */
+    private static Sheet of(
+        Rig rig,
+        Map<String, List<Packing.Piece>> pieces,
+        int width,
+        int height,
+        int nose,
+        int under,
+        Rooms high,
+        Rooms low) {
+      int usable = height - GROUND_STRIP - 2;
+      Box above = new Box(2, 2, width - nose - 2, usable - under - 1);
+      Box below = new Box(2, 2 + usable - under, width - nose - 2, under);
+      return new Sheet(rig, pieces, width, height, above, high.cut(above), low.cut(below));
     }
 
     double air() {
-      return Math.min(rooms.air(high, above), rooms.air(low, below));
+      return Math.min(high.air(), low.air());
     }
 
     BoardLayout draw() {
-      Map<String, Box> cut = new HashMap<>(rooms.cut(high, above));
-      cut.putAll(rooms.cut(low, below));
-      Arrangement arrangement = new Arrangement(rig, pieces, cut);
-      Map<String, Item> items = arrangement.items();
+      Map<String, Box> cut = new HashMap<>(high.rooms());
+      cut.putAll(low.rooms());
+      Map<String, Item> items = new Arrangement(rig, pieces, cut).items();
       List<Box> titles = new ArrayList<>();
       for (Place place : rig.places()) {
         Box room = cut.get(place.id());

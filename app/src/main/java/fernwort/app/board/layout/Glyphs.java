@@ -114,15 +114,20 @@ final class Glyphs {
         valve.ports().stream()
             .filter(p -> pins.stream().noneMatch(pin -> pin.ports().contains(p)))
             .toList();
-    boolean down = taken.contains(Side.DOWN);
+    Side labelled = taken.contains(Side.DOWN) ? Side.RIGHT : Side.DOWN;
+    labelled = taken.contains(labelled) ? Side.UP : labelled;
     for (Side side : Side.values()) {
-      boolean underLabel = side == Side.DOWN && !down;
-      boolean besideLabel = side == Side.RIGHT && down;
-      if (!taken.contains(side) && !underLabel && !besideLabel) {
+      if (!taken.contains(side) && side != labelled) {
         pins.add(Pin.of(side, 2, 2, rest));
       }
     }
-    return new Glyph(2, 2, label, down ? LabelAt.RIGHT : LabelAt.BELOW, pins);
+    LabelAt at =
+        switch (labelled) {
+          case RIGHT -> LabelAt.RIGHT;
+          case UP -> LabelAt.ABOVE;
+          case DOWN, LEFT -> LabelAt.BELOW;
+        };
+    return new Glyph(2, 2, label, at, pins);
   }
 
   static Side side(double angle) {

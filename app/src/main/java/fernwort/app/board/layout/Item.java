@@ -72,7 +72,7 @@ public record Item(String part, Glyph glyph, int x, int y) {
     double top =
         switch (glyph.at()) {
           case INSIDE -> centreY() - lines * Glyph.LINE_HEIGHT / 2.0;
-          case BELOW -> box.y() * Grid.CELL + 2.0;
+          case BELOW -> box.y() * Grid.CELL + 4.0;
           case ABOVE -> box.bottom() * (double) Grid.CELL - lines * Glyph.LINE_HEIGHT - 3;
           case RIGHT -> centreY() - lines * Glyph.LINE_HEIGHT / 2.0;
         };

@@ -17,7 +17,10 @@ final class Packing {
   /** Room for the place's name above the first row (cells). */
   static final int TITLE = 3;
 
-  private static final int MARGIN = 1;
+  static final int MARGIN = 1;
+
+  /** Least room between parts that rows are balanced with (cells). */
+  static final double BETWEEN = 2;
 
   /** One thing to be set out. */
   record Piece(String id, Glyph glyph, double along, double height) {
@@ -48,24 +51,18 @@ final class Packing {
 
   /** Returns the packing with the most air for a room of this size. */
   static Packing best(List<Piece> ordered, int width, int height) {
-    Packing best = new Packing(rows(ordered, 1), width, height);
-    for (int n = 2; n <= ordered.size(); n++) {
-      Packing candidate = new Packing(rows(ordered, n), width, height);
-      if (candidate.air() > best.air()) {
-        best = candidate;
-      }
-    }
-    return best;
+    int rows = ordered.isEmpty() ? 1 : Shelves.of(ordered).bestRows(width, height);
+    return new Packing(rows(ordered, rows), width, height);
   }
 
   /** Cuts the ordered pieces into so many rows of about the same width. */
   private static List<List<Piece>> rows(List<Piece> ordered, int n) {
-    double total = ordered.stream().mapToDouble(p -> p.glyph().width() + 2.0).sum();
+    double total = ordered.stream().mapToDouble(p -> p.glyph().width() + BETWEEN).sum();
     List<List<Piece>> rows = new ArrayList<>();
     List<Piece> row = new ArrayList<>();
     double filled = 0;
     for (Piece piece : ordered) {
-      double width = piece.glyph().width() + 2.0;
+      double width = piece.glyph().width() + BETWEEN;
       boolean next = filled + width / 2 > total * (rows.size() + 1) / n;
       if (next && !row.isEmpty() && rows.size() < n - 1) {
         rows.add(row);

@@ -27,8 +27,14 @@ record Pin(int dx, int dy, Side side, List<String> ports) {
       this.dy = dy;
     }
 
+    private static final Side[] ALL = values();
+
+    static Side of(int ordinal) {
+      return ALL[ordinal];
+    }
+
     Side opposite() {
-      return values()[(ordinal() + 2) % 4];
+      return ALL[(ordinal() + 2) % 4];
     }
   }
 

@@ -8,7 +8,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.PriorityQueue;
 import java.util.Set;
 
 /**
@@ -28,6 +27,9 @@ final class Router {
   private static final int SHARED = 160;
   private static final int ROUNDS = 2;
 
+  /** What a point of distance is reckoned at: a little over a step, which halves the search. */
+  private static final int EAGERNESS = 3;
+
   /** A line to be led: its id and, for each end, the part and port. */
   record Job(String line, String fromPart, String fromPort, String toPart, String toPort) {}
 
@@ -41,6 +43,19 @@ final class Router {
   private final Set<Long> takenPins = new HashSet<>();
   private final Map<String, Led> led = new HashMap<>();
 
+  /** Of the search at hand; entries of earlier searches are told by their number. */
+  private final int[] cost;
+
+  private final int[] cameBy;
+  private final int[] known;
+  private final int[] settled;
+  private final StateQueue queue = new StateQueue();
+  private int search;
+  private int aimLeft;
+  private int aimRight;
+  private int aimTop;
+  private int aimBottom;
+
   /** A line that has been led: its points, and the pins it took. */
   private record Led(List<int[]> points, long start, long end) {}
 
@@ -52,6 +67,10 @@ final class Router {
     crowd = new byte[width * height];
     usedAcross = new int[width * height];
     usedDown = new int[width * height];
+    cost = new int[4 * width * height];
+    cameBy = new int[4 * width * height];
+    known = new int[4 * width * height];
+    settled = new int[4 * width * height];
     titles.forEach(this::block);
     for (Item item : items.values()) {
       block(item.body());
@@ -90,8 +109,10 @@ final class Router {
     }
     for (int round = 1; round < ROUNDS; round++) {
       for (Job job : order) {
-        takeUp(job);
-        lead(job);
+        if (isEntangled(job)) {
+          takeUp(job);
+          lead(job);
+        }
       }
     }
     List<Wire> wires = new ArrayList<>();
@@ -102,6 +123,29 @@ final class Router {
       }
     }
     return wires;
+  }
+
+  /** Tells whether a line crosses another, shares a stretch with one, or was not led at all. */
+  private boolean isEntangled(Job job) {
+    Led found = led.get(job.line());
+    if (found == null) {
+      return true;
+    }
+    for (int[] p : found.points().subList(1, found.points().size() - 1)) {
+      int at = p[1] * width + p[0];
+      if (usedAcross[at] + usedDown[at] > 2
+          || usedAcross[at] > 1
+          || usedDown[at] > 1
+          || usedAcross[at] + usedDown[at] > 1 && isStraight(found.points(), p)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean isStraight(List<int[]> points, int[] p) {
+    int i = points.indexOf(p);
+    return straight(points.get(i - 1), p, points.get(i + 1));
   }
 
   private int span(Job job) {
@@ -178,66 +222,63 @@ final class Router {
     });
   }
 
-  private record Node(int state, int cost, int estimate) {}
-
   private Optional<Led> search(List<End> starts, List<End> goals) {
-    int states = 4 * width * height;
-    int[] best = new int[states];
-    Arrays.fill(best, Integer.MAX_VALUE);
-    int[] cameBy = new int[states];
+    if (starts.isEmpty() || goals.isEmpty()) {
+      return Optional.empty();
+    }
+    search++;
+    queue.clear();
     Map<Integer, End> goalAt = new HashMap<>();
     for (End goal : goals) {
       int outside = (goal.y() + goal.side().dy) * width + goal.x() + goal.side().dx;
       goalAt.put(4 * outside + goal.side().opposite().ordinal(), goal);
     }
-    PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparingInt(Node::estimate));
+    aim(goals);
     Map<Integer, End> startAt = new HashMap<>();
     for (End start : starts) {
       int outside = (start.y() + start.side().dy) * width + start.x() + start.side().dx;
-      int state = 4 * outside + start.side().ordinal();
       if (!wall[outside]) {
+        int state = 4 * outside + start.side().ordinal();
         startAt.put(state, start);
-        best[state] = 0;
-        cameBy[state] = -1;
-        queue.add(new Node(state, 0, estimate(outside, goals)));
+        offer(state, 0, -1);
       }
     }
     while (!queue.isEmpty()) {
-      Node node = queue.remove();
-      if (node.cost() > best[node.state()]) {
+      int state = queue.remove();
+      if (settled[state] == search) {
         continue;
       }
-      End goal = goalAt.get(node.state());
+      settled[state] = search;
+      End goal = goalAt.get(state);
       if (goal != null) {
-        return Optional.of(trace(node.state(), cameBy, startAt, goal));
+        return Optional.of(trace(state, startAt, goal));
       }
-      expand(node, best, cameBy, goals, queue);
+      expand(state);
     }
     return Optional.empty();
   }
 
-  private void expand(
-      Node node, int[] best, int[] cameBy, List<End> goals, PriorityQueue<Node> queue) {
-    int point = node.state() / 4;
-    Pin.Side heading = Pin.Side.values()[node.state() % 4];
-    for (Pin.Side side : Pin.Side.values()) {
-      if (side == heading.opposite()) {
-        continue;
-      }
-      int cost = node.cost();
-      if (side == heading) {
-        int x = point % width + side.dx;
-        int y = point / width + side.dy;
-        if (x < 0 || y < 0 || x >= width || y >= height || wall[y * width + x]) {
-          continue;
-        }
-        cost += stepCost(y * width + x, side);
-        offer(4 * (y * width + x) + side.ordinal(), cost, node.state(), best, cameBy, goals, queue);
-      } else {
-        cost += BEND + (usedAcross[point] + usedDown[point] > 0 ? SHARED : 0);
-        offer(4 * point + side.ordinal(), cost, node.state(), best, cameBy, goals, queue);
-      }
+  /** Sets the rectangle around the goals, to which distances are estimated. */
+  private void aim(List<End> goals) {
+    aimLeft = goals.stream().mapToInt(End::x).min().orElse(0);
+    aimRight = goals.stream().mapToInt(End::x).max().orElse(0);
+    aimTop = goals.stream().mapToInt(End::y).min().orElse(0);
+    aimBottom = goals.stream().mapToInt(End::y).max().orElse(0);
+  }
+
+  private void expand(int state) {
+    int point = state / 4;
+    int heading = state % 4;
+    Pin.Side ahead = Pin.Side.of(heading);
+    int x = point % width + ahead.dx;
+    int y = point / width + ahead.dy;
+    if (x >= 0 && y >= 0 && x < width && y < height && !wall[y * width + x]) {
+      int next = y * width + x;
+      offer(4 * next + heading, cost[state] + stepCost(next, ahead), state);
     }
+    int bend = cost[state] + BEND + (usedAcross[point] + usedDown[point] > 0 ? SHARED : 0);
+    offer(4 * point + (heading + 1) % 4, bend, state);
+    offer(4 * point + (heading + 3) % 4, bend, state);
   }
 
   private int stepCost(int point, Pin.Side side) {
@@ -247,31 +288,24 @@ final class Router {
     return STEP + crowd[point] + (along > 0 ? SHARED : 0) + (athwart > 0 ? CROSSING : 0);
   }
 
-  private void offer(
-      int state,
-      int cost,
-      int from,
-      int[] best,
-      int[] cameBy,
-      List<End> goals,
-      PriorityQueue<Node> queue) {
-    if (cost < best[state]) {
-      best[state] = cost;
+  private void offer(int state, int total, int from) {
+    if (known[state] != search || total < cost[state]) {
+      known[state] = search;
+      cost[state] = total;
       cameBy[state] = from;
-      queue.add(new Node(state, cost, cost + estimate(state / 4, goals)));
+      queue.add(state, total + estimate(state / 4));
     }
   }
 
-  private int estimate(int point, List<End> goals) {
-    int nearest = Integer.MAX_VALUE;
-    for (End goal : goals) {
-      int d = Math.abs(point % width - goal.x()) + Math.abs(point / width - goal.y()) - 1;
-      nearest = Math.min(nearest, Math.max(d, 0));
-    }
-    return STEP * nearest;
+  private int estimate(int point) {
+    int x = point % width;
+    int y = point / width;
+    int across = Math.max(0, Math.max(aimLeft - x, x - aimRight));
+    int down = Math.max(0, Math.max(aimTop - y, y - aimBottom));
+    return EAGERNESS * Math.max(0, across + down - 1);
   }
 
-  private Led trace(int last, int[] cameBy, Map<Integer, End> startAt, End goal) {
+  private Led trace(int last, Map<Integer, End> startAt, End goal) {
     List<int[]> backwards = new ArrayList<>();
     backwards.add(new int[] {goal.x(), goal.y()});
     int state = last;

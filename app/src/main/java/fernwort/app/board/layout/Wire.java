@@ -14,32 +14,40 @@ public record Wire(String line, List<int[]> corners) {
     corners = List.copyOf(corners);
   }
 
-  /** Returns the path for an SVG drawing (px), its corners rounded a little. */
-  public String path() {
+  /**
+   * Returns the path for an SVG drawing (px), its corners rounded a little.
+   *
+   * @param intoFirst how far the path goes on into the part at its first end (px)
+   * @param intoLast how far it goes on into the part at its second end (px)
+   */
+  public String path(double intoFirst, double intoLast) {
     StringBuilder path = new StringBuilder();
-    for (int i = 0; i < corners.size(); i++) {
+    int last = corners.size() - 1;
+    double[] start = beyond(corners.get(0), corners.get(1), intoFirst);
+    double[] end = beyond(corners.get(last), corners.get(last - 1), intoLast);
+    path.append("M%s %s".formatted(number(start[0]), number(start[1])));
+    for (int i = 1; i < last; i++) {
       int[] c = corners.get(i);
-      double x = c[0] * (double) Grid.CELL;
-      double y = c[1] * (double) Grid.CELL;
-      if (i == 0) {
-        path.append("M%s %s".formatted(number(x), number(y)));
-      } else if (i == corners.size() - 1) {
-        path.append("L%s %s".formatted(number(x), number(y)));
-      } else {
-        double[] before = towards(c, corners.get(i - 1));
-        double[] after = towards(c, corners.get(i + 1));
-        path.append(
-            "L%s %sQ%s %s %s %s"
-                .formatted(
-                    number(before[0]),
-                    number(before[1]),
-                    number(x),
-                    number(y),
-                    number(after[0]),
-                    number(after[1])));
-      }
+      double[] before = towards(c, corners.get(i - 1));
+      double[] after = towards(c, corners.get(i + 1));
+      path.append(
+          "L%s %sQ%s %s %s %s"
+              .formatted(
+                  number(before[0]),
+                  number(before[1]),
+                  number(c[0] * (double) Grid.CELL),
+                  number(c[1] * (double) Grid.CELL),
+                  number(after[0]),
+                  number(after[1])));
     }
-    return path.toString();
+    return path.append("L%s %s".formatted(number(end[0]), number(end[1]))).toString();
+  }
+
+  private static double[] beyond(int[] end, int[] before, double by) {
+    return new double[] {
+      end[0] * Grid.CELL + by * Integer.signum(end[0] - before[0]),
+      end[1] * Grid.CELL + by * Integer.signum(end[1] - before[1])
+    };
   }
 
   private static double[] towards(int[] from, int[] to) {

@@ -4,12 +4,12 @@ import fernwort.core.tank.Reading;
 import java.util.Locale;
 
 /** A tank reading as people type it. */
-final class Readings {
+public final class ReadingText {
 
-  private Readings() {}
+  private ReadingText() {}
 
   /** A reading and the words for it. */
-  record Typed(Reading reading, String shown) {}
+  public record Typed(Reading reading, String shown) {}
 
   /**
    * Understands a typed reading.
@@ -18,7 +18,7 @@ final class Readings {
    * @param unit percent, litres, stick (mm) or steps
    * @throws IllegalArgumentException in one sentence, when it is no number or no such unit
    */
-  static Typed of(String amount, String unit) {
+  public static Typed of(String amount, String unit) {
     double value = number(amount);
     String plain = amount.strip().replace(',', '.');
     return switch (unit) {

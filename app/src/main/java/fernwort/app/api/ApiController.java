@@ -1,0 +1,218 @@
+package fernwort.app.api;
+
+import fernwort.app.board.ReadingText;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.Logbook;
+import fernwort.app.store.RigStore;
+import fernwort.core.cold.EmptyPlan;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Way;
+import fernwort.core.network.Ways;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import io.swagger.v3.oas.annotations.Operation;
+import java.net.URI;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What the pages show and do, as JSON in SI units. */
+@RestController
+@RequestMapping(value = "/api/v1", produces = MediaType.APPLICATION_JSON_VALUE)
+class ApiController {
+
+  private static final String WHO = "program";
+  private static final int MOST_LINES = 1000;
+
+  private final Rigs rigs;
+  private final Clock clock;
+
+  ApiController(Rigs rigs, Clock clock) {
+    this.rigs = rigs;
+    this.clock = clock;
+  }
+
+  /** The header and the token that every change must carry. */
+  record Token(String header, String token) {}
+
+  /** The address of a rig. */
+  record Address(String id) {}
+
+  /** Positions by part id; volumes in m³ and the time of reading by tank id. */
+  record Standing(Map<String, String> positions, Map<String, Logbook.Level> levels) {}
+
+  /** The position to turn a handle to. */
+  record Turn(String position) {}
+
+  /** A reading: an amount in percent, litres, stick (mm) or steps; time as ISO 8601, or now. */
+  record TankReading(double amount, String unit, Optional<Instant> at) {}
+
+  /** What one turn of a handle would change. */
+  record Change(
+      List<Way.Key> opened, List<Way.Key> shut, List<Warning> gained, List<Warning> lost) {}
+
+  @GetMapping("/token")
+  @Operation(summary = "The token that every change must carry in a header, with its cookie")
+  Token token(CsrfToken token) {
+    return new Token(token.getHeaderName(), token.getToken());
+  }
+
+  @GetMapping("/rigs")
+  @Operation(summary = "All rigs by name")
+  List<RigStore.Summary> all() {
+    return rigs.all();
+  }
+
+  @PostMapping(value = "/rigs", consumes = MediaType.APPLICATION_JSON_VALUE)
+  @Operation(summary = "Take a rig file in; 422 with every fault when it is no sound rig")
+  ResponseEntity<Address> add(@RequestBody byte[] file) {
+    String id = rigs.add(file);
+    return ResponseEntity.created(URI.create("/api/v1/rigs/" + id)).body(new Address(id));
+  }
+
+  @GetMapping("/rigs/{id}")
+  @Operation(summary = "A rig as its file")
+  String rig(@PathVariable String id) {
+    return rigs.export(id);
+  }
+
+  @GetMapping("/rigs/{id}/state")
+  @Operation(summary = "Where every handle stands and what every tank held when it was read")
+  Standing state(@PathVariable String id) {
+    return standing(rigs.open(id));
+  }
+
+  private Standing standing(OpenRig rig) {
+    Rigs.Standing standing = rigs.standing(rig);
+    return new Standing(standing.state().setting().positions(), standing.readings());
+  }
+
+  @GetMapping("/rigs/{id}/ways")
+  @Operation(summary = "Every open way, each tank's air, running pumps, moving lines, dead parts")
+  Ways ways(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    return rigs.outlook(rig, rigs.standing(rig).state()).ways();
+  }
+
+  @GetMapping("/rigs/{id}/warnings")
+  @Operation(summary = "What would go wrong, worst first")
+  List<Warning> warnings(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    return rigs.outlook(rig, rigs.standing(rig).state()).warnings();
+  }
+
+  @GetMapping("/rigs/{id}/handles/{part}/preview")
+  @Operation(summary = "What turning a handle would change, without turning it")
+  Change preview(
+      @PathVariable String id, @PathVariable String part, @RequestParam String position) {
+    OpenRig rig = rigs.open(id);
+    Rigs.Preview preview = rigs.preview(rig, rigs.standing(rig).state(), part, position);
+    Rigs.Outlook before = preview.before();
+    Rigs.Outlook after = preview.after();
+    return new Change(
+        newWays(before, after),
+        newWays(after, before),
+        newWarnings(before, after),
+        newWarnings(after, before));
+  }
+
+  private static List<Way.Key> newWays(Rigs.Outlook before, Rigs.Outlook after) {
+    Set<Way.Key> known = before.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
+    return after.ways().ways().stream().map(Way::key).filter(k -> !known.contains(k)).toList();
+  }
+
+  private static List<Warning> newWarnings(Rigs.Outlook before, Rigs.Outlook after) {
+    Set<Warning.Key> known =
+        before.warnings().stream().map(Warning::key).collect(Collectors.toSet());
+    return after.warnings().stream().filter(w -> !known.contains(w.key())).toList();
+  }
+
+  @PutMapping("/rigs/{id}/handles/{part}")
+  @Operation(summary = "Turn a handle, switch, cap or hose")
+  Standing turn(@PathVariable String id, @PathVariable String part, @RequestBody Turn turn) {
+    OpenRig rig = rigs.open(id);
+    rigs.turn(rig, part, turn.position(), WHO);
+    return standing(rig);
+  }
+
+  @PutMapping("/rigs/{id}/tanks/{tank}/reading")
+  @Operation(summary = "Record a reading of a tank")
+  Standing read(
+      @PathVariable String id, @PathVariable String tank, @RequestBody TankReading reading) {
+    OpenRig rig = rigs.open(id);
+    ReadingText.Typed typed =
+        ReadingText.of(
+            java.math.BigDecimal.valueOf(reading.amount()).toPlainString(), reading.unit());
+    rigs.record(
+        rig, tank, typed.reading(), typed.shown(), reading.at().orElseGet(clock::instant), WHO);
+    return standing(rig);
+  }
+
+  @PostMapping("/rigs/{id}/undo")
+  @Operation(summary = "Take the last change back")
+  Standing undo(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    rigs.undo(rig, WHO);
+    return standing(rig);
+  }
+
+  @PostMapping("/rigs/{id}/redo")
+  @Operation(summary = "Put the change taken back last into force again")
+  Standing redo(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    rigs.redo(rig, WHO);
+    return standing(rig);
+  }
+
+  @GetMapping("/rigs/{id}/journal")
+  @Operation(summary = "Who changed what and when, newest first")
+  List<Logbook.Entry> journal(@PathVariable String id) {
+    return rigs.journal(rigs.open(id), MOST_LINES);
+  }
+
+  @GetMapping("/rigs/{id}/habits")
+  @Operation(summary = "Who travels and what they use")
+  Habits habits(@PathVariable String id) {
+    return rigs.habits(rigs.open(id));
+  }
+
+  @PutMapping("/rigs/{id}/habits")
+  @Operation(summary = "Set who travels and what they use")
+  Habits setHabits(@PathVariable String id, @RequestBody Habits habits) {
+    rigs.setHabits(rigs.open(id), habits);
+    return habits;
+  }
+
+  @GetMapping("/rigs/{id}/lasts")
+  @Operation(summary = "How long fresh water and room for gray last")
+  Lasts lasts(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    return rigs.lasts(rig, rigs.standing(rig).state());
+  }
+
+  @GetMapping("/rigs/{id}/empty")
+  @Operation(summary = "In which order to empty tanks and lines, and what stays")
+  EmptyPlan empty(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") Set<String> tanks,
+      @RequestParam(defaultValue = "false") boolean lines) {
+    OpenRig rig = rigs.open(id);
+    return rigs.empty(rig, rigs.standing(rig).state(), tanks, lines);
+  }
+}

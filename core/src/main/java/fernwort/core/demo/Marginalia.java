@@ -65,7 +65,7 @@ final class Marginalia {
   private static void supply(RigBuilder rig) {
     rig.place("rear-locker", "Rear locker", "kneel at the rear doors", -1.5, 0.6, 1.25)
         .part("inlet", "Hose inlet", -1.9, 0.9, 1.05, Fittings.inlet(4.2))
-        .part("regulator", "Regulator", -1.75, 0.85, 1.08, 0.03, Fittings.regulator(2.6))
+        .part("regulator", "Regulator", -1.75, 0.85, 1.08, 0.03, Fittings.regulator(3.1))
         .part("inlet-check", "Inlet check valve", -1.6, 0.8, 1.1, 0.01, Fittings.check())
         .part("inlet-tee", "Inlet tee", -1.45, 0.75, 1.14, new Kind.Tee())
         .part(

@@ -310,26 +310,33 @@ public final class OpenWays {
   }
 
   private Way way(Way.Key key, Sweep sweep, int end, Optional<Intake> intake) {
-    Set<String> parts = new LinkedHashSet<>();
+    List<String> parts = new ArrayList<>();
     Set<String> lines = new LinkedHashSet<>();
     intake.ifPresent(i -> addRoute(i.suction(), i.in(), parts, lines));
     addRoute(sweep, end, parts, lines);
-    return new Way(key.source(), key.end(), key.drive(), List.copyOf(parts), List.copyOf(lines));
+    return new Way(key.source(), key.end(), key.drive(), parts, List.copyOf(lines));
   }
 
-  private void addRoute(Sweep sweep, int end, Set<String> parts, Set<String> lines) {
+  private void addRoute(Sweep sweep, int end, List<String> parts, Set<String> lines) {
     List<Integer> backwards = new ArrayList<>();
     int v = end;
     while (sweep.arrival[v] >= 0) {
       backwards.add(sweep.arrival[v]);
       v = graph.from[sweep.arrival[v]];
     }
-    parts.add(plumbing.part(v).id());
+    append(parts, plumbing.part(v).id());
     for (int e : backwards.reversed()) {
       if (graph.line[e] >= 0) {
         lines.add(plumbing.rig().lines().get(graph.line[e]).id());
       }
-      parts.add(plumbing.part(graph.to[e]).id());
+      append(parts, plumbing.part(graph.to[e]).id());
+    }
+  }
+
+  /** A part that is entered and left is named once; a tank that water returns to, twice. */
+  private static void append(List<String> parts, String part) {
+    if (parts.isEmpty() || !parts.getLast().equals(part)) {
+      parts.add(part);
     }
   }
 

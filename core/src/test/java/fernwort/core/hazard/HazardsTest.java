@@ -1,0 +1,275 @@
+package fernwort.core.hazard;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+
+class HazardsTest {
+
+  private static DemoRig demo(String id) {
+    return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static List<Warning> warnings(Rig rig, State state) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Levels levels = Levels.of(plumbing, state);
+    return Hazards.of(plumbing)
+        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+  }
+
+  private static List<Warning> turned(String id, String... turns) {
+    State state = demo(id).state();
+    for (int i = 0; i < turns.length; i += 2) {
+      state = state.with(turns[i], turns[i + 1]);
+    }
+    return warnings(demo(id).rig(), state);
+  }
+
+  private static void assertWarned(
+      List<Warning> warnings, Warning.Code code, Severity severity, String part) {
+    assertThat(warnings)
+        .anySatisfy(w -> {
+          assertThat(w.code()).isEqualTo(code);
+          assertThat(w.severity()).isEqualTo(severity);
+          assertThat(w.parts()).contains(part);
+        });
+  }
+
+  private static void assertNotWarned(List<Warning> warnings, Warning.Code code) {
+    assertThat(warnings).extracting(Warning::code).doesNotContain(code);
+  }
+
+  private static Rig changed(Rig rig, UnaryOperator<Part> part, UnaryOperator<Line> line) {
+    return new Rig(
+        rig.name(),
+        rig.note(),
+        rig.vehicle(),
+        rig.places(),
+        rig.parts().stream().map(part).toList(),
+        rig.lines().stream().map(line).toList());
+  }
+
+  private static Part with(Part part, String id, Kind kind) {
+    return part.id().equals(id)
+        ? new Part(
+            id, part.label(), part.place(), part.x(), part.y(), part.height(), part.volume(), kind)
+        : part;
+  }
+
+  @Test
+  void fillingWithTheOverflowValveShutBulgesTheTank() {
+    List<Warning> shut =
+        turned(
+            "marginalia", "inlet", "mains", "fill-selector", "low", "low-overflow-valve", "shut");
+    assertWarned(shut, Warning.Code.NO_AIR_OUT, Severity.DANGER, "low");
+    assertNotWarned(
+        turned("marginalia", "inlet", "mains", "fill-selector", "low"), Warning.Code.NO_AIR_OUT);
+  }
+
+  @Test
+  void pumpingWithTheOverflowValveShutSucksTheTankIn() {
+    List<Warning> shut = turned("marginalia", "tank-selector", "low", "low-overflow-valve", "shut");
+    assertWarned(shut, Warning.Code.NO_AIR_IN, Severity.DANGER, "low");
+    assertNotWarned(turned("marginalia", "tank-selector", "low"), Warning.Code.NO_AIR_IN);
+  }
+
+  @Test
+  void thePumpHasNothingToDrawFromAShutSelectorOrAnEmptyTank() {
+    assertWarned(
+        turned("marginalia", "tank-selector", "shut"),
+        Warning.Code.PUMP_DRY,
+        Severity.DANGER,
+        "pump");
+    DemoRig rig = demo("marginalia");
+    assertWarned(
+        warnings(rig.rig(), rig.state().withVolume("main", 0.001)),
+        Warning.Code.PUMP_DRY,
+        Severity.DANGER,
+        "pump");
+  }
+
+  @Test
+  void thePumpSucksAirThroughAnEmptyTankBesideAFullOne() {
+    DemoRig rig = demo("tern");
+    State state = rig.state().with("aft-motor", "open").withVolume("aft", 0);
+    assertWarned(warnings(rig.rig(), state), Warning.Code.PUMP_SUCKS_AIR, Severity.WARNING, "aft");
+  }
+
+  @Test
+  void aPumpWhoseDeliveryRunsStraightBackOnlyStirs() {
+    Rig rig =
+        changed(
+            demo("tern").rig(),
+            part -> part,
+            line ->
+                line.id().equals("d9")
+                    ? new Line(
+                        "d9",
+                        "Loop",
+                        new PortRef("send", "c"),
+                        new PortRef("drain", "b"),
+                        0.012,
+                        1,
+                        Line.Material.PEX,
+                        0,
+                        List.of())
+                    : line.id().equals("f16")
+                        ? new Line(
+                            "f16",
+                            "Tail",
+                            new PortRef("fill-tee", "b"),
+                            new PortRef("drain-tail", "in"),
+                            0.012,
+                            1,
+                            Line.Material.PEX,
+                            0,
+                            List.of())
+                        : line);
+    State state = demo("tern").state().with("send", "tanks").with("drain", "open");
+    assertWarned(warnings(rig, state), Warning.Code.PUMP_STIRS, Severity.WARNING, "pump");
+  }
+
+  @Test
+  void theMainsPushIntoATankNobodyWatchesWhileTheTapsRun() {
+    List<Warning> both =
+        turned("marginalia", "inlet", "mains", "mains-valve", "open", "fill-selector", "main");
+    assertWarned(both, Warning.Code.FILLING_UNWATCHED, Severity.WARNING, "main");
+    assertWarned(
+        turned("marginalia", "inlet", "mains", "fill-selector", "main", "sink", "shut"),
+        Warning.Code.FILLING,
+        Severity.NOTE,
+        "main");
+  }
+
+  @Test
+  void withoutACheckValveTankWaterCanReachTheMains() {
+    Rig rig = demo("marginalia").rig();
+    Rig bare = changed(rig, p -> with(p, "inlet-check", new Kind.Strainer()), l -> l);
+    Rig unguarded = changed(bare, p -> with(p, "regulator", new Kind.Strainer()), l -> l);
+    State filling = demo("marginalia").state().with("inlet", "mains").with("fill-selector", "main");
+    assertWarned(warnings(unguarded, filling), Warning.Code.BACKFLOW, Severity.DANGER, "inlet");
+    assertNotWarned(warnings(rig, filling), Warning.Code.BACKFLOW);
+  }
+
+  @Test
+  void aCapLeftOffEmptiesTheTankOntoTheGround() {
+    assertWarned(
+        turned("marginalia", "low-drain", "off"),
+        Warning.Code.OPEN_TO_GROUND,
+        Severity.WARNING,
+        "low-drain");
+    assertWarned(
+        turned("marginalia", "cold-drain", "off"),
+        Warning.Code.OPEN_TO_GROUND,
+        Severity.WARNING,
+        "cold-drain");
+  }
+
+  @Test
+  void aFullGrayTankIsADangerWhileWaterRunsIntoIt() {
+    DemoRig rig = demo("marginalia");
+    State full = rig.state().withVolume("gray", 0.105);
+    assertWarned(warnings(rig.rig(), full), Warning.Code.GRAY_FULL, Severity.DANGER, "gray");
+    assertWarned(
+        warnings(rig.rig(), full.with("sink", "shut").with("pump", "off")),
+        Warning.Code.GRAY_FULL,
+        Severity.WARNING,
+        "gray");
+  }
+
+  @Test
+  void grayIsFullBeforeTheFreshThatFollowsIsUsed() {
+    assertWarned(turned("marginalia"), Warning.Code.GRAY_NEARLY_FULL, Severity.NOTE, "gray");
+    DemoRig rig = demo("marginalia");
+    assertNotWarned(
+        warnings(rig.rig(), rig.state().withVolume("gray", 0).withVolume("low", 0)),
+        Warning.Code.GRAY_NEARLY_FULL);
+  }
+
+  @Test
+  void outsideWaterReachesTheTanksButThePurifierGuardsTheDrinkingTap() {
+    List<Warning> drawing =
+        turned("tern", "low-inlet", "outside", "draw", "outside", "send", "tanks");
+    assertWarned(drawing, Warning.Code.UNSAFE_WATER, Severity.DANGER, "fore");
+    List<Warning> toHouse =
+        turned("tern", "low-inlet", "outside", "draw", "outside", "drink", "open");
+    assertNotWarned(toHouse, Warning.Code.UNSAFE_WATER);
+  }
+
+  @Test
+  void aBypassedHeaterThatHeatsBoilsDry() {
+    assertWarned(
+        turned("marginalia", "heater-in", "shut"),
+        Warning.Code.HEATER_DRY,
+        Severity.DANGER,
+        "heater");
+    assertNotWarned(turned("marginalia"), Warning.Code.HEATER_DRY);
+  }
+
+  @Test
+  void aCheckValveFacingTheWrongWayIsFoundWhateverTheHandles() {
+    Rig turnedRound =
+        changed(
+            demo("marginalia").rig(),
+            p -> p,
+            line ->
+                switch (line.id()) {
+                  case "s2" -> joined(line, "regulator.out", "inlet-check.out");
+                  case "s3" -> joined(line, "inlet-check.in", "inlet-tee.a");
+                  default -> line;
+                });
+    assertWarned(
+        warnings(turnedRound, demo("marginalia").state()),
+        Warning.Code.CHECK_VALVE_REVERSED,
+        Severity.WARNING,
+        "inlet-check");
+    for (DemoRig demo : DemoRig.all()) {
+      assertNotWarned(warnings(demo.rig(), demo.state()), Warning.Code.CHECK_VALVE_REVERSED);
+    }
+  }
+
+  private static Line joined(Line line, String from, String to) {
+    String[] a = from.split("\\.");
+    String[] b = to.split("\\.");
+    return new Line(
+        line.id(),
+        line.label(),
+        new PortRef(a[0], a[1]),
+        new PortRef(b[0], b[1]),
+        line.bore(),
+        line.length(),
+        line.material(),
+        line.minorLoss(),
+        line.profile());
+  }
+
+  @Test
+  void aMotorValveThatFallsOpenWithoutPowerIsNamedWithWhereTheWaterGoes() {
+    assertWarned(turned("tern"), Warning.Code.POWER_LOSS, Severity.WARNING, "frost-motor");
+    DemoRig rig = demo("tern");
+    assertNotWarned(
+        warnings(rig.rig(), rig.state().with("fore-motor", "shut")), Warning.Code.POWER_LOSS);
+  }
+
+  @Test
+  void everyWarningSaysWhatWouldHappenWhyAndWhatToDo() {
+    List<Warning> all = turned("tern", "send", "tanks", "inlet", "mains", "supply", "tanks");
+    assertThat(all)
+        .isNotEmpty()
+        .allSatisfy(w ->
+            assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(String::isBlank))
+        .isSortedAccordingTo(java.util.Comparator.comparing(Warning::severity));
+  }
+}

@@ -1,0 +1,54 @@
+package fernwort.core.sizing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.State;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class LastsTest {
+
+  private static final DemoRig RIG = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(RIG.rig());
+
+  private static Habits habits(double litres, double gray) {
+    return new Habits(2, List.of(new Habit("all", "All", litres, gray)));
+  }
+
+  @Test
+  void freshEndsWhenWhatStandsOverTheOutletsIsDrawn() {
+    State state = RIG.state().withVolume("main", 0.05).withVolume("low", 0).withVolume("gray", 0);
+    Lasts lasts = Lasts.of(PLUMBING, state, habits(5, 0));
+    double strandedMain = 1.108 * 0.448 * 0.022;
+    assertThat(lasts.freshDays()).isCloseTo((0.05 - strandedMain) / 0.010, within(1e-6));
+    assertThat(lasts.ends()).isEqualTo(Lasts.Ends.FRESH);
+  }
+
+  @Test
+  void grayEndsTheStayWhenItsRoomIsLessThanTheFresh() {
+    Lasts lasts = Lasts.of(PLUMBING, RIG.state(), habits(10, 1));
+    assertThat(lasts.ends()).isEqualTo(Lasts.Ends.GRAY);
+    assertThat(lasts.days()).isCloseTo(lasts.grayRoom() / 0.020, within(1e-9));
+    assertThat(lasts.days()).isLessThan(lasts.freshDays());
+  }
+
+  @Test
+  void aRigWithoutGrayTankOnlyRunsOutOfFresh() {
+    DemoRig trailer =
+        DemoRig.all().stream().filter(d -> d.id().equals("samphire")).findFirst().orElseThrow();
+    Lasts lasts = Lasts.of(Plumbing.of(trailer.rig()), trailer.state(), Habits.DEFAULT);
+    assertThat(lasts.grayDays()).isEmpty();
+    assertThat(lasts.days()).isEqualTo(lasts.freshDays()).isPositive();
+  }
+
+  @Test
+  void impossibleHabitsAreRefusedByName() {
+    assertThatThrownBy(() -> new Habit("s", "Shower", -1, 1)).hasMessageContaining("Shower");
+    assertThatThrownBy(() -> new Habit("s", "Shower", 5, 3)).hasMessageContaining("100");
+    assertThatThrownBy(() -> new Habits(0, List.of())).hasMessageContaining("1 to 50");
+  }
+}

@@ -1,0 +1,112 @@
+package fernwort.core.tank;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.Slope;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The tank cases whose answers were worked out independently. */
+class TankReferenceTest {
+
+  @TestFactory
+  Stream<DynamicTest> litresBelowATiltedSurface() throws IOException {
+    return cases("open-box", "open-saddle", "open-cylinder", "open-stranded")
+        .map(c -> DynamicTest.dynamicTest(c.get("id").asString(), () -> check(c)));
+  }
+
+  private static void check(JsonNode c) {
+    double tolerance = 100 * c.get("relative_tolerance").asDouble();
+    assertThat(litres(c)).isCloseTo(c.get("litres").asDouble(), withinPercentage(tolerance));
+  }
+
+  private static double litres(JsonNode c) {
+    Slope slope = new Slope(number(c, "pitch_deg"), number(c, "roll_deg"));
+    String id = c.get("id").asString();
+    Shape shape = shape(c);
+    Point surface;
+    if (id.startsWith("open-stranded")) {
+      surface = new Point(0.05, number(c, "width_m") / 2, number(c, "port_height_m"));
+    } else if (shape instanceof Shape.LyingCylinder cylinder) {
+      surface = new Point(cylinder.length() / 2, cylinder.diameter() / 2, number(c, "level_m"));
+    } else {
+      double[] plan = plan(shape);
+      surface = new Point(plan[0] / 2, plan[1] / 2, number(c, "level_m"));
+    }
+    return 1000 * room(shape).volumeBelow(surface, slope);
+  }
+
+  private static double[] plan(Shape shape) {
+    return switch (shape) {
+      case Shape.Box b -> new double[] {b.length(), b.width()};
+      case Shape.Straddling s -> {
+        Shape.Block last = s.blocks().getLast();
+        yield new double[] {last.x() + last.length(), last.width()};
+      }
+      default -> throw new IllegalArgumentException("no such case");
+    };
+  }
+
+  private static Shape shape(JsonNode c) {
+    if (c.has("front_lobe")) {
+      List<Shape.Block> blocks = new ArrayList<>();
+      for (String name : List.of("front_lobe", "bridge", "rear_lobe")) {
+        JsonNode b = c.get(name);
+        blocks.add(
+            new Shape.Block(
+                b.get(0).asDouble(),
+                b.get(1).asDouble(),
+                b.get(2).asDouble(),
+                b.get(3).asDouble(),
+                b.get(4).asDouble(),
+                b.get(5).asDouble()));
+      }
+      return new Shape.Straddling(blocks);
+    }
+    return c.has("radius_m")
+        ? new Shape.LyingCylinder(2 * number(c, "radius_m"), number(c, "length_m"), false)
+        : new Shape.Box(number(c, "length_m"), number(c, "width_m"), number(c, "height_m"));
+  }
+
+  private static TankRoom room(Shape shape) {
+    return TankRoom.of(
+        new Kind.Tank(
+            Contents.FRESH,
+            shape,
+            0,
+            List.of(),
+            new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
+            5000,
+            -2000));
+  }
+
+  private static double number(JsonNode c, String name) {
+    return c.has(name) ? c.get(name).asDouble() : 0;
+  }
+
+  private static Stream<JsonNode> cases(String... prefixes) throws IOException {
+    try (InputStream in = TankReferenceTest.class.getResourceAsStream("/reference/cases.json")) {
+      List<JsonNode> all = new ArrayList<>();
+      new JsonMapper().readTree(in).forEach(all::add);
+      List<JsonNode> chosen =
+          all.stream()
+              .filter(c -> Stream.of(prefixes).anyMatch(p -> c.get("id").asString().startsWith(p)))
+              .toList();
+      assertThat(chosen).hasSizeGreaterThan(10);
+      return chosen.stream();
+    }
+  }
+}

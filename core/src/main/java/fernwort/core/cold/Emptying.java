@@ -15,7 +15,6 @@ import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -102,18 +101,20 @@ public final class Emptying {
   private boolean empty(Part tank) {
     Levels levels = Levels.of(plumbing, state);
     DrainRoutes routes = DrainRoutes.of(plumbing, state.setting(), levels);
-    Optional<Map<String, String>> needs = routes.best(tank);
-    if (needs.isEmpty()) {
-      return false;
+    Optional<DrainRoutes.Route> route = routes.best(tank);
+    double volume = state.volume(tank.id());
+    if (route.isEmpty() || below(tank, route.get().crest()) > volume - WORTHWHILE) {
+      return volume <= WORTHWHILE;
     }
     giveAir(tank, routes, levels);
     // The handle nearest the open end comes last, so that nothing runs before all else is set.
-    needs
+    route
         .get()
+        .needs()
         .forEach((part, position) ->
             set(plumbing.rig().part(part), position, EmptyStep.Why.LET_WATER_OUT));
     double level = Flood.of(plumbing, state.setting(), levels).tankLevel(tank);
-    state = state.withVolume(tank.id(), Math.min(state.volume(tank.id()), below(tank, level)));
+    state = state.withVolume(tank.id(), Math.min(volume, below(tank, level)));
     return true;
   }
 

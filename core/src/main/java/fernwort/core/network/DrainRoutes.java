@@ -43,10 +43,16 @@ public final class DrainRoutes {
   private record Step(int vertex, double crest, int moves, Map<String, String> needs) {}
 
   /**
-   * Returns the positions that the best way out of a tank needs, by part id, in the order the water
-   * meets them; parts that stand right already are not named. Empty when there is no way.
+   * The best way out of a tank.
+   *
+   * @param crest the highest point it passes (m)
+   * @param needs the positions it needs, by part id, in the order the water meets them; parts that
+   *     stand right already are not named
    */
-  public Optional<Map<String, String>> best(Part tank) {
+  public record Route(double crest, Map<String, String> needs) {}
+
+  /** Returns the best way out of a tank, if there is one. */
+  public Optional<Route> best(Part tank) {
     PriorityQueue<Step> queue =
         new PriorityQueue<>(
             Comparator.<Step>comparingLong(s -> Math.round(s.crest() / MILLIMETRE))
@@ -64,7 +70,7 @@ public final class DrainRoutes {
       settled[step.vertex()] = true;
       Optional<Map<String, String>> out = leaves(step);
       if (out.isPresent()) {
-        return out;
+        return Optional.of(new Route(step.crest(), out.get()));
       }
       onward(step, first, queue);
     }

@@ -49,7 +49,8 @@ public final class Flood {
   private void run(OpenGraph graph, List<List<Integer>> arriving) {
     PriorityQueue<Settled> queue = new PriorityQueue<>(Comparator.comparingDouble(Settled::level));
     for (Outlets.Outlet outlet : new Outlets(graph).ends) {
-      if (outlet.end().kind() != End.Kind.TANK) {
+      // Water that reaches a tank's port above its surface drops in and is gone from the line.
+      if (outlet.end().kind() != End.Kind.TANK || !levels.wet(outlet.vertex())) {
         lower(outlet.vertex(), levels.height(outlet.vertex()), queue);
       }
     }

@@ -1,0 +1,284 @@
+package fernwort.app.board;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The Board in a real browser. */
+class BoardJourneyTest {
+
+  private static final List<String> PAGES =
+      List.of(
+          "/rigs/marginalia/board",
+          "/rigs/samphire/board",
+          "/rigs/tern/board",
+          "/rigs/marginalia/empty?tanks=low&lines=true&go=true",
+          "/rigs/marginalia/log",
+          "/rigs",
+          "/api",
+          "/no-such-page");
+
+  @TempDir static Path data;
+  private static RunningCopy copy;
+  private static Playwright playwright;
+  private static Browser browser;
+
+  private BrowserContext context;
+  private Page page;
+  private final List<String> complaints = new ArrayList<>();
+
+  @BeforeAll
+  static void start() throws IOException {
+    copy = RunningCopy.start(data, "--demo");
+    playwright = Playwright.create();
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync",
+                            "--no-first-run")));
+  }
+
+  @AfterAll
+  static void stop() {
+    playwright.close();
+    copy.close();
+  }
+
+  @BeforeEach
+  void open() {
+    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    page = context.newPage();
+    page.onConsoleMessage(m -> {
+      if (m.type().equals("error") && !m.text().contains("404")) {
+        complaints.add(m.text());
+      }
+    });
+    page.onPageError(complaints::add);
+  }
+
+  @AfterEach
+  void close() {
+    context.close();
+    assertThat(complaints).as("errors in the browser").isEmpty();
+  }
+
+  private void visit(String path) {
+    page.navigate(copy.address() + path);
+  }
+
+  private Locator handle(String part) {
+    return page.locator("#h-" + part);
+  }
+
+  private Locator now() {
+    return page.locator(".panel .card-plain").first();
+  }
+
+  @Test
+  void aHandleShowsWhatItWouldChangeThenTurnsAndIsUndone() {
+    visit("/rigs/marginalia/board");
+    assertThat(now()).containsText("Pump draws from Main fresh and pushes to Sink");
+    handle("tank-selector").hover();
+    Locator preview = page.locator("#preview");
+    assertThat(preview).containsText("Turn to: points to Low");
+    assertThat(preview).containsText("opens");
+    handle("tank-selector").click();
+    assertThat(now()).containsText("Pump draws from Low fresh and pushes to Sink");
+    page.keyboard().press("Control+z");
+    assertThat(now()).containsText("from Main fresh");
+    page.keyboard().press("Control+y");
+    assertThat(now()).containsText("from Low fresh");
+    page.locator("#undo").click();
+    assertThat(now()).containsText("from Main fresh");
+    visit("/rigs/marginalia/log");
+    assertThat(page.locator("tbody tr").first())
+        .containsText("Took back a change of Tank selector");
+  }
+
+  @Test
+  void theWholeBoardIsWorkedByKeyboardAndKeepsTheFocus() {
+    visit("/rigs/tern/board");
+    handle("sink").focus();
+    page.keyboard().press("Enter");
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, cold. Turn to: open, mixed");
+    assertThat(handle("sink")).isFocused();
+    page.keyboard().press(" ");
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, mixed. Turn to: open, hot");
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: shut. Turn to: open, cold");
+    for (Locator handle : page.locator(".cutaway-whole [role=button]").all()) {
+      assertThat(handle).hasAttribute("tabindex", "0");
+    }
+  }
+
+  @Test
+  void aDangerousTurnIsToldBeforeItIsMade() {
+    visit("/rigs/marginalia/board");
+    handle("tank-selector").hover();
+    Locator shut =
+        page.locator("#preview .change", new Page.LocatorOptions().setHasText("points up"));
+    assertThat(shut).containsText("danger");
+    assertThat(shut).containsText("Pump is on and has nothing to draw");
+    assertThat(page.locator(".warnings")).not().containsText("nothing to draw");
+  }
+
+  @Test
+  void aReadingIsRecordedAndABadOneIsRefusedWithNothingLost() {
+    visit("/rigs/samphire/board");
+    handle("tank").click();
+    page.locator("#amount").fill("7,5");
+    page.locator("#unit").selectOption("litres");
+    page.locator("#preview button[type=submit]").click();
+    assertThat(handle("tank")).containsText("8 L");
+    handle("tank").click();
+    page.locator("#amount").fill("about half");
+    page.locator("#preview button[type=submit]").click();
+    assertThat(page.locator("#notice")).containsText("is not a number");
+    assertThat(page.locator("#amount")).hasValue("about half");
+    page.locator("#amount").fill("900");
+    page.locator("#preview button[type=submit]").click();
+    assertThat(page.locator("#notice")).containsText("must be from 0 to 100");
+    assertThat(handle("tank")).containsText("8 L");
+    complaints.removeIf(c -> c.contains("422"));
+  }
+
+  @Test
+  void habitsChangeHowLongTheWaterLastsAndShowTheirWorking() {
+    visit("/rigs/tern/board");
+    String before = page.locator(".lasts strong").textContent();
+    page.locator(".lasts summary").click();
+    assertThat(page.locator(".lasts .sum").first()).containsText("Fore fresh holds 48.0 L");
+    page.locator("#people").fill("4");
+    page.locator(".lasts button[type=submit]").click();
+    assertThat(page.locator(".lasts")).containsText("4 people");
+    assertThat(page.locator(".lasts strong")).not().hasText(before);
+  }
+
+  @Test
+  void emptyingGivesAnOrderOfHandlesAndWhatStays() {
+    visit("/rigs/marginalia/board");
+    page.locator(".panel-links a").first().click();
+    page.locator("input[value=low]").check();
+    page.locator("input[name=lines]").check();
+    page.locator("button[name=go]").click();
+    assertThat(page.locator(".steps li").first()).containsText("Pump: off");
+    assertThat(page.locator("main")).containsText("Sink trap (its body)");
+  }
+
+  @Test
+  void onAPhoneEachPlaceIsACardAndItsHandlesTurn() {
+    page.setViewportSize(390, 844);
+    visit("/rigs/marginalia/board");
+    assertThat(page.locator(".place-card").first()).isVisible();
+    assertThat(page.locator("#sheet")).isHidden();
+    page.locator("#h-n-bypass").click();
+    assertThat(page.locator("#h-n-bypass"))
+        .hasAttribute("aria-label", "Bypass: along the pipe. Turn to: across the pipe");
+    Object overflow =
+        page.evaluate(
+            "document.documentElement.scrollWidth - document.documentElement.clientWidth");
+    assertThat(overflow).isEqualTo(0);
+    page.keyboard().press("Control+z");
+    assertThat(page.locator("#h-n-bypass"))
+        .hasAttribute("aria-label", "Bypass: across the pipe. Turn to: along the pipe");
+  }
+
+  @Test
+  void theDemoRigsFitTheScreenAndNoWordsLieOverEachOther() {
+    for (String rig : List.of("marginalia", "samphire", "tern")) {
+      visit("/rigs/" + rig + "/board");
+      Object fits =
+          page.evaluate(
+              "(() => { const s = document.getElementById('sheet');"
+                  + " return s.scrollHeight <= s.clientHeight && s.scrollWidth <= s.clientWidth })()");
+      assertThat(fits).as(rig + " fits").isEqualTo(true);
+      Object clashes =
+          page.evaluate(
+              """
+              (() => {
+                const texts = [...document.querySelectorAll('.cutaway-whole text')]
+                  .map(t => [t.textContent, t.getBoundingClientRect()]);
+                const clashes = [];
+                texts.forEach(([a, p], i) => texts.slice(i + 1).forEach(([b, q]) => {
+                  if (p.left < q.right - 1 && q.left < p.right - 1
+                      && p.top < q.bottom - 4 && q.top < p.bottom - 4) clashes.push(a + ' / ' + b);
+                }));
+                return clashes;
+              })()
+              """);
+      assertThat(clashes).as(rig).isEqualTo(List.of());
+    }
+  }
+
+  @Test
+  void movingWaterStandsStillForThoseWhoWantLessMotion() {
+    page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
+    visit("/rigs/marginalia/board");
+    assertThat(page.locator(".cutaway-whole .pipe-flow").first()).hasCSS("animation-name", "none");
+  }
+
+  @Test
+  void axeFindsNothingOnAnyPageInAnyLook() {
+    for (String theme : List.of("light", "dark", "sun")) {
+      visit("/rigs");
+      page.locator("#theme").selectOption(theme);
+      page.locator("form[action='/theme'] button").click();
+      assertThat(page.locator("html")).hasAttribute("data-theme", theme);
+      for (String path : PAGES) {
+        visit(path);
+        assertThat(new AxeBuilder(page).analyze().getViolations())
+            .as("%s, %s", path, theme)
+            .isEmpty();
+      }
+    }
+  }
+
+  @Test
+  void aRigFileIsTakenInAndARuinedOneIsRefusedWithItsFaults(@TempDir Path folder)
+      throws IOException {
+    String file = copy.get("/rigs/samphire/export").body();
+    Path good = folder.resolve("good.json");
+    java.nio.file.Files.writeString(
+        good, file.replace("\"name\" : \"Samphire\"", "\"name\" : \"Glasswort\""));
+    visit("/rigs");
+    page.locator("#file").setInputFiles(good);
+    page.locator("form[action='/rigs/import'] button").click();
+    assertThat(page.locator("h1")).hasText("Glasswort");
+    Path bad = folder.resolve("bad.json");
+    java.nio.file.Files.writeString(bad, file.replace("\"part\" : \"jug\"", "\"part\" : \"jar\""));
+    visit("/rigs");
+    page.locator("#file").setInputFiles(bad);
+    page.locator("form[action='/rigs/import'] button").click();
+    assertThat(page.locator(".problems")).containsText("there is no part \"jar\"");
+    complaints.removeIf(c -> c.contains("422"));
+  }
+}

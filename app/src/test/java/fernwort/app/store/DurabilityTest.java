@@ -1,0 +1,103 @@
+package fernwort.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** What has been confirmed survives the process, however it ends. */
+class DurabilityTest {
+
+  private static final int KILLS = 6;
+  private static final List<String> HANDLES =
+      List.of("bypass", "heater-in", "heater-out", "mains-valve", "low-overflow-valve");
+
+  @Test
+  void everyAcknowledgedChangeSurvivesKillingTheProcessAtAnyMoment(@TempDir Path data)
+      throws IOException, InterruptedException {
+    Random random = new Random(11);
+    Map<String, String> acknowledged = new HashMap<>();
+    double litres = -1;
+    int changes = 0;
+    for (int round = 0; round < KILLS; round++) {
+      RunningCopy copy = RunningCopy.start(data, "--demo");
+      assertHolds(copy, acknowledged, litres);
+      Thread killer = killSoon(copy, 150 + random.nextInt(500));
+      try {
+        while (true) {
+          String handle = HANDLES.get(random.nextInt(HANDLES.size()));
+          String position = random.nextBoolean() ? "open" : "shut";
+          String turn = "{\"position\":\"" + position + "\"}";
+          acknowledged.remove(handle); // Under way: either outcome is right.
+          if (copy.change("PUT", "/api/v1/rigs/marginalia/handles/" + handle, turn).statusCode()
+              == 200) {
+            acknowledged.put(handle, position);
+            changes++;
+          }
+          double amount = random.nextInt(120);
+          litres = -1;
+          String reading = "{\"amount\":" + amount + ",\"unit\":\"litres\"}";
+          if (copy.change("PUT", "/api/v1/rigs/marginalia/tanks/main/reading", reading).statusCode()
+              == 200) {
+            litres = amount;
+            changes++;
+          }
+        }
+      } catch (IOException killed) {
+        killer.join();
+        copy.close();
+      }
+    }
+    try (RunningCopy copy = RunningCopy.start(data)) {
+      assertHolds(copy, acknowledged, litres);
+    }
+    assertThat(changes).as("changes confirmed before the kills").isGreaterThan(2 * KILLS);
+  }
+
+  private static Thread killSoon(RunningCopy copy, int milliseconds) {
+    return Thread.ofVirtual()
+        .start(() -> {
+          try {
+            TimeUnit.MILLISECONDS.sleep(milliseconds);
+            copy.kill();
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+          }
+        });
+  }
+
+  private static void assertHolds(RunningCopy copy, Map<String, String> acknowledged, double litres)
+      throws IOException {
+    JsonNode state = copy.json("/api/v1/rigs/marginalia/state");
+    acknowledged.forEach((handle, position) ->
+        assertThat(state.at("/positions/" + handle).asString())
+            .as("%s after the kill", handle)
+            .isEqualTo(position));
+    if (litres >= 0) {
+      assertThat(state.at("/levels/main/volume").asDouble()).isEqualTo(litres / 1000);
+    }
+  }
+
+  @Test
+  void aSecondCopyOnTheSameFolderSaysSoAndStops(@TempDir Path data)
+      throws IOException, InterruptedException {
+    try (RunningCopy first = RunningCopy.start(data)) {
+      Process second = RunningCopy.launch(data);
+      String said = new String(second.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      assertThat(second.waitFor(60, TimeUnit.SECONDS)).isTrue();
+      assertThat(second.exitValue()).isEqualTo(2);
+      assertThat(said).contains("already runs").contains(data.toString()).doesNotContain("\tat ");
+      assertThat(first.get("/rigs").statusCode()).isEqualTo(200);
+    }
+  }
+}

@@ -20,6 +20,9 @@ public class Fernwort {
     try {
       Launch launch = Launch.from(args);
       DataFolder folder = DataFolder.claim(launch.data());
+      if (!launch.setPassphrase()) {
+        ListenRule.check(launch.listen(), folder.databaseUrl());
+      }
       Map<String, Object> settings = new HashMap<>();
       settings.put(DATA, launch.data().toString());
       settings.put("spring.datasource.url", folder.databaseUrl());
@@ -32,7 +35,6 @@ public class Fernwort {
       }
       SpringApplication application = new SpringApplication(Fernwort.class);
       application.setDefaultProperties(settings);
-      application.addInitializers(new ListenRule());
       application.run();
     } catch (Refusal refusal) {
       System.err.println(refusal.getMessage());

@@ -8,20 +8,23 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import org.springframework.context.ApplicationContextInitializer;
-import org.springframework.context.ConfigurableApplicationContext;
 
 /**
  * Refuses to listen beyond this machine before a passphrase is set. Looked at before anything
  * listens.
  */
-public final class ListenRule
-    implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+public final class ListenRule {
 
-  @Override
-  public void initialize(ConfigurableApplicationContext context) {
-    String address = context.getEnvironment().getProperty("server.address", "127.0.0.1");
-    String url = context.getEnvironment().getProperty("spring.datasource.url", "");
+  private ListenRule() {}
+
+  /**
+   * Looks whether this copy may listen on an address.
+   *
+   * @param address the address to listen on
+   * @param url address of the database that would hold the passphrase
+   * @throws Refusal when it may not, with what to do first
+   */
+  public static void check(String address, String url) {
     if (!isLoopback(address) && !hasPassphrase(url)) {
       throw new Refusal(
           "To listen on %s, set a passphrase first: ./fernwort passphrase (with the same --data)."

@@ -3,6 +3,7 @@ package fernwort.app.board.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.LongCoach;
 import fernwort.core.rig.Place;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -15,7 +16,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class BoardLayoutTest {
 
   static Stream<DemoRig> demoRigs() {
-    return DemoRig.all().stream();
+    return Stream.concat(DemoRig.all().stream(), Stream.of(LongCoach.of(4)));
   }
 
   @ParameterizedTest

@@ -1,0 +1,118 @@
+package fernwort.bench;
+
+import fernwort.app.format.RigFormat;
+import fernwort.core.demo.LongCoach;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.stream.Stream;
+import org.openjdk.jmh.results.Result;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/** Measures everything and writes the figures down. */
+public final class Bench {
+
+  private Bench() {}
+
+  /**
+   * Runs all benchmarks.
+   *
+   * @param args the file to write to
+   */
+  public static void main(String[] args) throws IOException, RunnerException {
+    Path report = Path.of(args[0]);
+    List<Figure> figures = new ArrayList<>();
+    Collection<RunResult> results =
+        new Runner(
+                new OptionsBuilder()
+                    .include("fernwort\\.bench\\..*Benchmark")
+                    .jvmArgsAppend("-XX:+UseSerialGC")
+                    .build())
+            .run();
+    for (Goal goal : Goal.ALL) {
+      figures.add(goal.figure(results));
+    }
+    BoardInBrowser board = BoardInBrowser.start();
+    figures.add(
+        new Figure(
+            "Board page of 60 parts over HTTP, SVG included, layout at hand",
+            board.page(new RigFormat().write(LongCoach.of(2).rig())),
+            0,
+            30,
+            "ms"));
+    figures.add(
+        new Figure(
+            "A handle turned in the browser to repainted, median", board.turn(), 0, 100, "ms"));
+    Files.writeString(report, text(figures));
+    figures.forEach(f -> System.out.println(f.row()));
+    System.exit(0);
+  }
+
+  /** A promise about one benchmark. */
+  private record Goal(String what, String benchmark, String parameter, double limit, String unit) {
+
+    static final List<Goal> ALL =
+        List.of(
+            new Goal("Ways and warnings, 60 parts", "waysAndWarnings", "60", 100, "µs"),
+            new Goal("Ways and warnings, 240 parts", "waysAndWarnings", "240", 1000, "µs"),
+            new Goal("Layout, 60 parts", "layout", "", 30, "ms"));
+
+    Figure figure(Collection<RunResult> results) {
+      Result<?> result =
+          results.stream()
+              .filter(r -> r.getParams().getBenchmark().endsWith("." + benchmark))
+              .filter(r ->
+                  parameter.isEmpty()
+                      || r.getParams().getParamsKeys().stream()
+                          .anyMatch(k -> r.getParams().getParam(k).equals(parameter)))
+              .findFirst()
+              .orElseThrow(() -> new IllegalStateException("no benchmark " + benchmark))
+              .getPrimaryResult();
+      return new Figure(what, result.getScore(), result.getScoreError(), limit, unit);
+    }
+  }
+
+  private static String text(List<Figure> figures) throws IOException {
+    StringBuilder text = new StringBuilder();
+    text.append("# Benchmarks\n\n");
+    text.append("Written by `./fernwort bench` on ").append(LocalDate.now()).append(".\n\n");
+    text.append("Machine: ").append(machine()).append(".\n\n");
+    text.append("| what | measured | goal | |\n|---|---|---|---|\n");
+    figures.forEach(f -> text.append(f.row()).append('\n'));
+    text.append(
+        "\nThe rigs of 60 and 240 parts are made-up coaches with every pump on and every sink open,"
+            + "\nthe hardest ordinary state. A ± is JMH's 99.9 % interval over five iterations of"
+            + " one second\nafter four of warm-up, in one fork. The browser figure is from the"
+            + " click to the frame after\nthe page was changed, over 101 turns of Marginalia's"
+            + " sink, each of them stored on disk.\n");
+    return text.toString();
+  }
+
+  private static String machine() throws IOException {
+    String processor = System.getProperty("os.arch");
+    Path info = Path.of("/proc/cpuinfo");
+    if (Files.isReadable(info)) {
+      try (Stream<String> lines = Files.lines(info)) {
+        processor =
+            lines
+                .filter(l -> l.startsWith("model name"))
+                .map(l -> l.substring(l.indexOf(':') + 1).strip())
+                .findFirst()
+                .orElse(processor);
+      }
+    }
+    return "%s, %d cores, %s, Java %s"
+        .formatted(
+            processor,
+            Runtime.getRuntime().availableProcessors(),
+            System.getProperty("os.name"),
+            System.getProperty("java.version"));
+  }
+}

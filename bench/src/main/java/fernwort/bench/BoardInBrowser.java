@@ -1,0 +1,140 @@
+package fernwort.bench;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import fernwort.app.Fernwort;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.List;
+
+/** What a person at the Board waits for: the real application, the real browser. */
+final class BoardInBrowser {
+
+  private static final int WARM_UP = 40;
+  private static final int TURNS = 101;
+  private static final String COACH = "/rigs/long-coach-60/board";
+
+  /** Turns the sink and resolves with the milliseconds until the frame after the swap. */
+  private static final String TURN =
+      """
+      () => new Promise(done => {
+        const begun = performance.now();
+        document.addEventListener('htmx:afterSettle', () =>
+          requestAnimationFrame(() => setTimeout(() => done(performance.now() - begun))),
+          { once: true });
+        document.querySelector('#h-sink')
+          .dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
+      })
+      """;
+
+  private final String address;
+  private final HttpClient client = HttpClient.newHttpClient();
+
+  private BoardInBrowser(String address) {
+    this.address = address;
+  }
+
+  /** Starts the application with the demo rigs in a folder of its own. */
+  static BoardInBrowser start() {
+    try (ServerSocket probe = new ServerSocket(0)) {
+      int port = probe.getLocalPort();
+      probe.close();
+      Path data = Files.createTempDirectory("fernwort-bench");
+      Fernwort.main(
+          new String[] {"--demo", "--data", data.toString(), "--port", Integer.toString(port)});
+      return new BoardInBrowser("http://127.0.0.1:" + port);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Returns the median time from a turn to the repainted page, Marginalia's sink (ms). */
+  double turn() {
+    try (Playwright playwright = Playwright.create();
+        Browser browser = playwright.chromium().launch(options())) {
+      Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+      page.navigate(address + "/rigs/marginalia/board");
+      double[] times = new double[TURNS];
+      for (int i = -WARM_UP; i < TURNS; i++) {
+        double time = ((Number) page.evaluate(TURN)).doubleValue();
+        if (i >= 0) {
+          times[i] = time;
+        }
+      }
+      return median(times);
+    }
+  }
+
+  private static BrowserType.LaunchOptions options() {
+    return new BrowserType.LaunchOptions()
+        .setExecutablePath(Path.of("/usr/bin/chromium"))
+        .setArgs(
+            List.of(
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--no-first-run"));
+  }
+
+  /** Returns the median time to answer the whole page of the sixty-part coach over HTTP (ms). */
+  double page(String rigFile) {
+    send(change("POST", "/api/v1/rigs", rigFile));
+    double[] times = new double[TURNS];
+    for (int i = -WARM_UP; i < TURNS; i++) {
+      long begun = System.nanoTime();
+      send(HttpRequest.newBuilder(URI.create(address + COACH)).GET().build());
+      if (i >= 0) {
+        times[i] = (System.nanoTime() - begun) / 1e6;
+      }
+    }
+    return median(times);
+  }
+
+  private HttpRequest change(String verb, String path, String body) {
+    HttpResponse<String> token =
+        send(HttpRequest.newBuilder(URI.create(address + "/api/v1/token")).GET().build());
+    String cookies =
+        String.join(
+            "; ",
+            token.headers().allValues("Set-Cookie").stream().map(c -> c.split(";")[0]).toList());
+    return HttpRequest.newBuilder(URI.create(address + path))
+        .header("Content-Type", "application/json")
+        .header("X-XSRF-TOKEN", token.body().replaceAll(".*\"token\"\\s*:\\s*\"([^\"]+)\".*", "$1"))
+        .header("Cookie", cookies)
+        .method(verb, HttpRequest.BodyPublishers.ofString(body))
+        .build();
+  }
+
+  private HttpResponse<String> send(HttpRequest request) {
+    try {
+      HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
+      if (answer.statusCode() >= 300) {
+        throw new IllegalStateException(request.uri() + " answered " + answer.statusCode());
+      }
+      return answer;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException("interrupted while measuring", e);
+    }
+  }
+
+  private static double median(double[] times) {
+    double[] sorted = times.clone();
+    Arrays.sort(sorted);
+    return sorted[sorted.length / 2];
+  }
+}

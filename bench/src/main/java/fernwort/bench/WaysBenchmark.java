@@ -1,0 +1,57 @@
+package fernwort.bench;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.LongCoach;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Ways and warnings of a coach with every pump on and every sink open, levels included. */
+@org.openjdk.jmh.annotations.State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 4, time = 1)
+@Measurement(iterations = 5, time = 1)
+@Fork(1)
+public class WaysBenchmark {
+
+  /** Parts of the rig. */
+  @Param({"60", "240"})
+  public int parts;
+
+  private Plumbing plumbing;
+  private Hazards hazards;
+  private State state;
+
+  /** Prepares what an open rig keeps at hand. */
+  @Setup
+  public void prepare() {
+    DemoRig coach = LongCoach.of(parts / LongCoach.PARTS_PER_SECTION);
+    plumbing = Plumbing.of(coach.rig());
+    hazards = Hazards.of(plumbing);
+    state = coach.state();
+  }
+
+  /** What a turned handle asks of the core. */
+  @Benchmark
+  public List<Warning> waysAndWarnings() {
+    Levels levels = Levels.of(plumbing, state);
+    return hazards.warnings(
+        state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+  }
+}

@@ -15,14 +15,12 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Source;
 import fernwort.core.network.Streams;
-import fernwort.core.rig.Axle;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Position;
-import fernwort.core.rig.Vehicle;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -64,16 +62,15 @@ final class Drafter {
   /** Draws the whole vehicle. */
   Drawing whole() {
     BoardLayout layout = rig.layout();
-    return draw(layout, "", outline(layout), window(layout), wheels(layout));
+    return draw(layout, "", Silhouette.of(rig.rig().vehicle(), layout));
   }
 
   /** Draws one place for a narrow screen. */
   Drawing place(BoardLayout layout) {
-    return draw(layout, "n-", "", "", List.of());
+    return draw(layout, "n-", Silhouette.NONE);
   }
 
-  private Drawing draw(
-      BoardLayout layout, String prefix, String outline, String window, List<Double> wheels) {
+  private Drawing draw(BoardLayout layout, String prefix, Silhouette vehicle) {
     List<Room> rooms = new ArrayList<>();
     for (Place place : rig.rig().places()) {
       Optional.ofNullable(layout.rooms().get(place.id()))
@@ -97,11 +94,10 @@ final class Drafter {
     return new Drawing(
         layout.width() * Grid.CELL,
         layout.height() * Grid.CELL,
-        outline,
-        window,
+        vehicle.equals(Silhouette.NONE) ? 0 : Silhouette.ROOF,
+        vehicle,
         layout.floor() * (double) Grid.CELL,
         layout.ground() * (double) Grid.CELL,
-        wheels,
         rooms,
         pipes,
         figures);
@@ -253,49 +249,6 @@ final class Drafter {
       case Kind.PortableContainer k -> "jug";
       case Kind.Macerator k -> "pump";
     };
-  }
-
-  // --- the vehicle ---------------------------------------------------------------------------
-
-  private static String outline(BoardLayout layout) {
-    double[] b = layout.body().pixels();
-    double left = b[0] - 8;
-    double top = b[1] - 8;
-    double right = b[0] + b[2];
-    double floor = layout.floor() * (double) Grid.CELL;
-    double nose = layout.width() * (double) Grid.CELL - 4;
-    double skirt = Math.min(floor + 26, layout.ground() * (double) Grid.CELL - 20);
-    return ("M%.0f %.0fV%.0fq0 -12 12 -12H%.0fq10 0 15 12L%.0f %.0fq%.0f 8 %.0f 34V%.0fZ")
-        .formatted(
-            left,
-            skirt,
-            top + 12,
-            right + 4,
-            Math.min(nose - 34, right + 44),
-            top + 0.45 * (floor - top),
-            nose - Math.min(nose - 34, right + 44),
-            nose - Math.min(nose - 34, right + 44),
-            skirt);
-  }
-
-  private static String window(BoardLayout layout) {
-    double[] b = layout.body().pixels();
-    double right = b[0] + b[2];
-    double top = b[1];
-    double floor = layout.floor() * (double) Grid.CELL;
-    double sill = top + 0.42 * (floor - top);
-    return "M%.0f %.0fH%.0fL%.0f %.0fH%.0fZ"
-        .formatted(right + 6, top + 14, right + 12, right + 38, sill, right + 6);
-  }
-
-  /** Wheels stand where their axles are, along the stretch from rear to nose. */
-  private List<Double> wheels(BoardLayout layout) {
-    Vehicle vehicle = rig.rig().vehicle();
-    double length = layout.width() * (double) Grid.CELL - 24;
-    return vehicle.axles().stream()
-        .map(Axle::x)
-        .map(x -> 12 + length * (x - vehicle.rear()) / (vehicle.nose() - vehicle.rear()))
-        .toList();
   }
 
   static String lower(Enum<?> value) {

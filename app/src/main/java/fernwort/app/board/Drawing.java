@@ -7,11 +7,10 @@ import java.util.List;
  *
  * @param width width of the drawing (px)
  * @param height height of the drawing (px)
- * @param outline path of the vehicle's body
- * @param window path of its cab window; empty for none
+ * @param roof room above it for the roof (px)
+ * @param vehicle the vehicle around the places
  * @param floorY height of the floor line (px)
  * @param groundY height of the ground line (px)
- * @param wheels centres of the wheels along the drawing (px)
  * @param rooms the places
  * @param wires the lines
  * @param parts the parts
@@ -19,11 +18,10 @@ import java.util.List;
 public record Drawing(
     int width,
     int height,
-    String outline,
-    String window,
+    int roof,
+    Silhouette vehicle,
     double floorY,
     double groundY,
-    List<Double> wheels,
     List<Room> rooms,
     List<Pipe> wires,
     List<Figure> parts) {

@@ -3,6 +3,7 @@ package fernwort.app.board;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.cold.EmptyStep;
 import fernwort.core.cold.Leftover;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -37,7 +38,11 @@ public record EmptyView(List<Step> steps, List<Stay> leftovers, String total, Li
     String words = rig.position(step.part(), step.position()).words();
     String why =
         switch (step.why()) {
-          case SWITCH_OFF -> "so that nothing pumps or burns dry";
+          case SWITCH_OFF ->
+              part.kind() instanceof Kind.Heater
+                  ? "then let it cool: what drains from it scalds"
+                  : "so that nothing pumps or runs dry";
+          case KEEP_IN -> "so that a tank that is not to be emptied keeps its water";
           case TAKE_PRESSURE_OFF -> "tap shut first, then the hose off";
           case LET_AIR_IN -> "so that air follows the water";
           case LET_WATER_OUT -> "water leaves here, or passes";

@@ -13,6 +13,7 @@ public record EmptyStep(String part, String position, Why why) {
   public enum Why {
     SWITCH_OFF,
     TAKE_PRESSURE_OFF,
+    KEEP_IN,
     LET_WATER_OUT,
     LET_AIR_IN
   }

@@ -1,5 +1,6 @@
 package fernwort.core.cold;
 
+import fernwort.core.network.Connections;
 import fernwort.core.network.DrainRoutes;
 import fernwort.core.network.Flood;
 import fernwort.core.network.Levels;
@@ -11,6 +12,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Position;
+import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,14 +25,16 @@ import java.util.Set;
  *
  * <p>First everything that pushes or heats goes off. Then the chosen tanks run out, the highest
  * first, each by the way that leaves least in it; a tank that would draw a vacuum gets air. If the
- * lines are to be emptied too, the handle that lets out most is opened, again and again, until none
- * lets out any more.
+ * lines are to be emptied too, the tanks that keep their water are shut off from them, and the
+ * handle that lets out most is opened, again and again, until none lets out any more without
+ * draining a tank that was not chosen.
  */
 public final class Emptying {
 
   /** What a single handle must let out to be worth turning (m³). */
   private static final double WORTHWHILE = 5e-6;
 
+  private static final double MILLIMETRE = 1e-3;
   private static final int MOST_TURNS = 60;
 
   private final Plumbing plumbing;
@@ -70,7 +74,9 @@ public final class Emptying {
       }
     }
     if (lines) {
-      openLines();
+      List<Part> kept = plumbing.rig().tanks().filter(t -> !chosen.contains(t)).toList();
+      kept.forEach(this::shutOff);
+      openLines(kept);
     }
     return new EmptyPlan(steps, state.setting(), leftovers(chosen, lines), stuck);
   }
@@ -137,16 +143,43 @@ public final class Emptying {
     }
   }
 
-  private void openLines() {
+  /** Turns the valve that keeps a tank's water from running out through the lines, if one does. */
+  private void shutOff(Part tank) {
+    if (state.volume(tank.id()) <= WORTHWHILE || !feeds(tank, state.setting())) {
+      return;
+    }
+    for (Part part :
+        plumbing.rig().handles().filter(p -> p.kind() instanceof Kind.Valve).toList()) {
+      for (Position position : part.kind().positions()) {
+        if (!feeds(tank, state.setting().with(part.id(), position.id()))) {
+          set(part, position.id(), EmptyStep.Why.KEEP_IN);
+          return;
+        }
+      }
+    }
+  }
+
+  /** Tells whether an open way leads from a tank to where water is used. */
+  private boolean feeds(Part tank, Setting setting) {
+    return Connections.of(plumbing, setting)
+        .route(tank.id(), p -> false, p -> p.kind() instanceof Kind.Fixture)
+        .isPresent();
+  }
+
+  private void openLines(List<Part> kept) {
     Levels levels = Levels.of(plumbing, state);
+    Flood before = Flood.of(plumbing, state.setting(), levels);
+    List<Part> holding = kept.stream().filter(t -> holds(before, levels, t)).toList();
     for (int turn = 0; turn < MOST_TURNS; turn++) {
-      double best = inLines(state, levels) - WORTHWHILE;
+      double best = inLines(Flood.of(plumbing, state.setting(), levels)) - WORTHWHILE;
       Part handle = null;
       String to = "";
       for (Part part : plumbing.rig().handles().filter(Emptying::drains).toList()) {
         for (Position position : part.kind().positions()) {
-          double left = inLines(state.with(part.id(), position.id()), levels);
-          if (left < best) {
+          Setting candidate = state.setting().with(part.id(), position.id());
+          Flood flood = Flood.of(plumbing, candidate, levels);
+          double left = inLines(flood);
+          if (left < best && holding.stream().allMatch(t -> holds(flood, levels, t))) {
             best = left;
             handle = part;
             to = position.id();
@@ -160,6 +193,11 @@ public final class Emptying {
     }
   }
 
+  /** Tells whether a tank keeps all its water. */
+  private static boolean holds(Flood flood, Levels levels, Part tank) {
+    return flood.tankLevel(tank) > levels.surface(tank.id()) - MILLIMETRE;
+  }
+
   private static boolean drains(Part part) {
     return part.kind() instanceof Kind.Valve
         || part.kind() instanceof Kind.Fixture
@@ -167,8 +205,7 @@ public final class Emptying {
         || part.kind() instanceof Kind.OpenEnd;
   }
 
-  private double inLines(State candidate, Levels levels) {
-    Flood flood = Flood.of(plumbing, candidate.setting(), levels);
+  private double inLines(Flood flood) {
     return plumbing.rig().lines().stream().mapToDouble(flood::stays).sum();
   }
 

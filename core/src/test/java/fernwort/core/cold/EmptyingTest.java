@@ -107,6 +107,19 @@ class EmptyingTest {
   }
 
   @Test
+  void tanksThatWereNotChosenAreShutOffAndKeepTheirWater() {
+    DemoRig rig = demo("marginalia");
+    EmptyPlan plan = plan(rig, true, "low");
+    assertThat(plan.steps())
+        .contains(new EmptyStep("tank-selector", "shut", EmptyStep.Why.KEEP_IN));
+    assertThat(plan.after().of("gray-dump")).isEqualTo("shut");
+    State after = rig.state().with(plan.after());
+    assertThat(OpenWays.find(Plumbing.of(rig.rig()), after).ways())
+        .extracting(w -> w.source().part())
+        .doesNotContain("main", "gray");
+  }
+
+  @Test
   void planningTwiceGivesTheSamePlan() {
     assertThat(plan(demo("tern"), true, "fore", "gray"))
         .isEqualTo(plan(demo("tern"), true, "fore", "gray"));

@@ -42,6 +42,11 @@ public record BoardLayout(
   private static final int GROUND_STRIP = 4;
   private static final int WHEEL_STRIP = 9;
   private static final double ENOUGH_AIR = 1.6;
+
+  /** Air with which a small rig is drawn on a smaller sheet, and so larger on the screen. */
+  private static final double PLENTY_OF_AIR = 3.2;
+
+  private static final double SMALLEST = 0.62;
   private static final double LARGEST = 6;
   private static final int MOST_MOVES = 8;
 
@@ -53,16 +58,17 @@ public record BoardLayout(
                 Collectors.groupingBy(
                     Part::place, Collectors.mapping(Packing.Piece::of, Collectors.toList())));
     pieces.replaceAll((place, list) -> Packing.inOrder(list));
-    double scale = 1;
+    double scale = SMALLEST;
     while (true) {
       Sheet sheet = Sheet.of(rig, pieces, scale);
-      if (sheet.air() >= ENOUGH_AIR || scale > LARGEST) {
+      double enough = scale < 1 ? PLENTY_OF_AIR : ENOUGH_AIR;
+      if (sheet.air() >= enough || scale > LARGEST) {
         BoardLayout drawn = sheet.draw();
         if (drawn.wires().size() == rig.lines().size() || scale > LARGEST) {
           return drawn;
         }
       }
-      scale *= 1.06;
+      scale = scale < 1 ? Math.min(1, scale * 1.1) : scale * 1.06;
     }
   }
 

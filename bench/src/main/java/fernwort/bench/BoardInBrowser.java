@@ -46,15 +46,20 @@ final class BoardInBrowser {
 
   /** Starts the application with the demo rigs in a folder of its own. */
   static BoardInBrowser start() {
-    try (ServerSocket probe = new ServerSocket(0)) {
-      int port = probe.getLocalPort();
-      probe.close();
+    try {
+      int port = freePort();
       Path data = Files.createTempDirectory("fernwort-bench");
       Fernwort.main(
           new String[] {"--demo", "--data", data.toString(), "--port", Integer.toString(port)});
       return new BoardInBrowser("http://127.0.0.1:" + port);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    }
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket probe = new ServerSocket(0)) {
+      return probe.getLocalPort();
     }
   }
 

@@ -17,6 +17,8 @@ final class RigRules {
 
   private static final double HIGHEST_PRESSURE = 2e6;
   private static final int MOST_PARTS = 500;
+  private static final int MOST_PLACES = 40;
+  private static final int LONGEST_NAME = 60;
 
   private final List<Problem> problems = new ArrayList<>();
 
@@ -25,8 +27,8 @@ final class RigRules {
   static List<Problem> problems(
       String name, Vehicle vehicle, List<Place> places, List<Part> parts, List<Line> lines) {
     RigRules rules = new RigRules();
-    if (name.isBlank()) {
-      rules.add("the rig", "it has no name", "Give it a name");
+    if (name.isBlank() || name.length() > LONGEST_NAME) {
+      rules.add("the rig", "its name is empty or longer than 60 letters", "Give it a short name");
     }
     if (parts.size() > MOST_PARTS) {
       rules.add("the rig", "it has " + parts.size() + " parts", "Keep to " + MOST_PARTS);
@@ -81,6 +83,9 @@ final class RigRules {
       size(where, "x", place.x(), -LONGEST, LONGEST);
       size(where, "y", place.y(), -LONGEST, LONGEST);
       size(where, "z", place.z(), -5, 10);
+    }
+    if (places.size() > MOST_PLACES) {
+      add("the rig", "it has " + places.size() + " places", "Keep to " + MOST_PLACES);
     }
     if (places.isEmpty()) {
       add("the rig", "it has no place", "Add a place for its parts to be in");
@@ -281,6 +286,9 @@ final class RigRules {
       add(where, "its section has fewer than three corners", "List the corners in order");
       return Optional.empty();
     }
+    if (crosses(prism.section())) {
+      add(where, "the sides of its section cross", "List the corners in order, once round");
+    }
     prism.section().forEach(c -> size(where, "corner", Math.max(c.x(), c.z()), 0, 20));
     prism.section().forEach(c -> size(where, "corner", Math.min(c.x(), c.z()), 0, 20));
     return room(
@@ -289,6 +297,29 @@ final class RigRules {
         prism.section().stream().mapToDouble(Shape.Corner::x).max().orElse(0),
         prism.width(),
         prism.section().stream().mapToDouble(Shape.Corner::z).max().orElse(0));
+  }
+
+  /** Tells whether two sides of a polygon cut each other; neighbours may meet. */
+  private static boolean crosses(List<Shape.Corner> section) {
+    int n = section.size();
+    for (int i = 0; i < n; i++) {
+      for (int j = i + 2; j < n; j++) {
+        boolean neighbours = i == 0 && j == n - 1;
+        if (!neighbours
+            && cut(section.get(i), section.get(i + 1), section.get(j), section.get((j + 1) % n))) {
+          return true;
+        }
+      }
+    }
+    return false;
+  }
+
+  private static boolean cut(Shape.Corner a, Shape.Corner b, Shape.Corner c, Shape.Corner d) {
+    return turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
+  }
+
+  private static double turn(Shape.Corner a, Shape.Corner b, Shape.Corner c) {
+    return Math.signum((b.x() - a.x()) * (c.z() - a.z()) - (b.z() - a.z()) * (c.x() - a.x()));
   }
 
   private Optional<Room> straddling(String where, double walls, Shape.Straddling shape) {

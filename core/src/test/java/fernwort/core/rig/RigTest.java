@@ -10,7 +10,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class RigTest {
 
@@ -136,5 +140,96 @@ class RigTest {
             .filter(k -> k.isRecord())
             .collect(Collectors.toSet());
     assertThat(shown).isEqualTo(kinds);
+  }
+
+  @Test
+  void aSectionWhoseSidesCrossIsRefused() {
+    Shape bowTie =
+        new Shape.Prism(
+            List.of(
+                new Shape.Corner(0, 0),
+                new Shape.Corner(0.4, 0.3),
+                new Shape.Corner(0.4, 0),
+                new Shape.Corner(0, 0.3)),
+            0.5);
+    assertThat(problems(van().part("t", "Tank", 0, 0, 1, tank(bowTie, 0))))
+        .singleElement()
+        .asString()
+        .contains("part t", "cross");
+  }
+
+  /** Every way to get a number wrong, and the word by which its fault is known. */
+  static Stream<Arguments> wrongNumbers() {
+    return Stream.of(
+        Arguments.of("mains pressure", new Kind.HoseInlet(5e6, 0)),
+        Arguments.of("outside height", new Kind.HoseInlet(3e5, -40)),
+        Arguments.of("cracking pressure", new Kind.CheckValve(-1)),
+        Arguments.of("set pressure", new Kind.Regulator(Double.NaN)),
+        Arguments.of("rated flow", new Kind.Filter(Kind.Filter.Grade.CARBON, 0, 2e4)),
+        Arguments.of("rated loss", new Kind.Filter(Kind.Filter.Grade.CARBON, 1e-4, 1e8)),
+        Arguments.of("precharge", new Kind.Accumulator(-5)),
+        Arguments.of("drain height", new Kind.Heater(Kind.Heater.Type.STORAGE, true, 3)),
+        Arguments.of("outlets", new Kind.Manifold(0)),
+        Arguments.of(
+            "rated pressure",
+            new Kind.Fixture(Kind.Fixture.Type.TAP, true, 1e-4, Double.POSITIVE_INFINITY)),
+        Arguments.of("capacity", new Kind.PortableContainer(25, true)),
+        Arguments.of("shut-off pressure", new Kind.Macerator(1e-3, -1)),
+        Arguments.of("free flow", pump(5, 1e5, 2e5)),
+        Arguments.of("cuts in above", pump(1e-4, 3e5, 2e5)),
+        Arguments.of("length", tank(new Shape.Box(0, 0.4, 0.3), 0)),
+        Arguments.of("height", tank(new Shape.UprightCylinder(0.4, -1), 0)),
+        Arguments.of("no room", tank(new Shape.LyingCylinder(0.04, 0.8, false), 0.03)),
+        Arguments.of("corners", tank(new Shape.Prism(List.of(), 0.4), 0)),
+        Arguments.of("blocks", tank(new Shape.Straddling(List.of()), 0)),
+        Arguments.of(
+            "does not rise",
+            tank(
+                new Shape.DepthTable(
+                    0.5, List.of(new Shape.Row(0.2, 0.02), new Shape.Row(0.1, 0.03))),
+                0)),
+        Arguments.of("fewer than two rows", tank(new Shape.DepthTable(0.5, List.of()), 0)));
+  }
+
+  private static Kind pump(double freeFlow, double cutIn, double cutOut) {
+    return new Kind.Pump(
+        Kind.Pump.Duty.SUPPLY, Kind.Pump.Type.DIAPHRAGM, 3e5, freeFlow, cutIn, cutOut, 1.5);
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("wrongNumbers")
+  void anImpossibleNumberIsNamedWithItsPart(String word, Kind kind) {
+    assertThat(problems(van().part("it", "It", 0, 0, 1, kind)))
+        .extracting(Problem::toString)
+        .anyMatch(p -> p.contains("part it") && p.contains(word));
+  }
+
+  @Test
+  void placesAndVehicleAreCheckedToo() {
+    Vehicle folded =
+        new Vehicle(Vehicle.Body.VAN, 4, -1, 2, 2.6, 0.6, 0.2, List.of(), Optional.empty());
+    RigBuilder rig =
+        RigBuilder.named("x".repeat(61))
+            .vehicle(folded)
+            .place("box", "Box", "", 0, 0, 1)
+            .place("box", "Again", "", 0, 0, 50)
+            .part("t", "Tee", 0, 0, 1, new Kind.Tee());
+    assertThat(problems(rig))
+        .extracting(Problem::toString)
+        .anyMatch(p -> p.contains("60 letters"))
+        .anyMatch(p -> p.contains("nose"))
+        .anyMatch(p -> p.contains("roof"))
+        .anyMatch(p -> p.contains("no axle"))
+        .anyMatch(p -> p.contains("place box") && p.contains("twice"))
+        .anyMatch(p -> p.contains("place box") && p.contains("50"));
+  }
+
+  @Test
+  void moreThanAnyVehicleHasIsRefusedWithoutLookingFurther() {
+    RigBuilder rig = van();
+    for (int i = 0; i <= 500; i++) {
+      rig.part("t" + i, "Tee", 0, 0, 1, new Kind.Tee());
+    }
+    assertThat(problems(rig)).singleElement().asString().contains("501 parts");
   }
 }

@@ -7,8 +7,9 @@ import fernwort.core.network.Ways;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -18,11 +19,16 @@ final class PowerCheck implements Check {
 
   @Override
   public void look(Scene scene, List<Warning> found) {
-    List<String> turned = new ArrayList<>();
-    Setting dark = withoutPower(scene, turned);
+    List<String> turned =
+        scene.plumbing().rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Valve)
+            .filter(p -> unpowered(p).filter(rest -> !scene.is(p.id(), rest)).isPresent())
+            .map(Part::id)
+            .toList();
     if (turned.isEmpty()) {
       return;
     }
+    Setting dark = withoutPower(scene);
     Ways after = OpenWays.find(scene.plumbing(), dark, scene.levels());
     Set<Way.Key> before = scene.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
     for (String valve : turned) {
@@ -34,18 +40,12 @@ final class PowerCheck implements Check {
     }
   }
 
-  private static Setting withoutPower(Scene scene, List<String> turned) {
-    Setting dark = scene.setting();
+  private static Setting withoutPower(Scene scene) {
+    Map<String, String> dark = new HashMap<>(scene.setting().positions());
     for (Part part : scene.plumbing().rig().parts()) {
-      Optional<String> rest = unpowered(part);
-      if (rest.isPresent() && !scene.is(part.id(), rest.get())) {
-        dark = dark.with(part.id(), rest.get());
-        if (part.kind() instanceof Kind.Valve) {
-          turned.add(part.id());
-        }
-      }
+      unpowered(part).ifPresent(rest -> dark.put(part.id(), rest));
     }
-    return dark;
+    return new Setting(dark);
   }
 
   /** The position a part takes by itself when the power fails, if it takes one. */

@@ -1,6 +1,5 @@
 package fernwort.core.network;
 
-import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -28,20 +27,11 @@ final class AirSearch {
     this.openings = openings;
     this.blocked = wet.clone();
     this.hop = new int[plumbing.size()];
-    plumbing.rig().tanks().forEach(this::blockWetPorts);
-  }
-
-  private void blockWetPorts(Part tank) {
-    for (int v : ports(tank)) {
-      blocked[v] |= levels.wet(v);
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      for (int v : plumbing.tankVertices(tank)) {
+        blocked[v] |= levels.wet(v);
+      }
     }
-  }
-
-  private int[] ports(Part tank) {
-    int first = plumbing.first(plumbing.index(tank.id()));
-    int[] ports = new int[tank.kind().ports().size()];
-    Arrays.setAll(ports, i -> first + i);
-    return ports;
   }
 
   List<TankAir> find() {
@@ -49,15 +39,15 @@ final class AirSearch {
     Sweep in = inwards();
     Optional<TankAir.Route> none = Optional.empty();
     int[] inHop = hop.clone();
-    for (Part tank : plumbing.rig().tanks().toList()) {
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
       Optional<TankAir.Route> wayIn = none;
-      for (int v : ports(tank)) {
+      for (int v : plumbing.tankVertices(tank)) {
         if (!blocked[v] && in.reached(v) && inHop[v] < 0) {
           wayIn = Optional.of(route(in, inHop, v, true));
           break;
         }
       }
-      air.add(new TankAir(tank.id(), outwards(tank), wayIn));
+      air.add(new TankAir(plumbing.tanks().get(tank).id(), outwards(tank), wayIn));
     }
     return air;
   }
@@ -69,10 +59,10 @@ final class AirSearch {
     return spread(sweep);
   }
 
-  private Optional<TankAir.Route> outwards(Part tank) {
+  private Optional<TankAir.Route> outwards(int tank) {
     Arrays.fill(hop, -1);
     Sweep sweep = new Sweep(graph, levels, Sweep.Medium.AIR);
-    for (int v : ports(tank)) {
+    for (int v : plumbing.tankVertices(tank)) {
       if (!blocked[v]) {
         sweep.from(v, 0);
       }
@@ -90,22 +80,22 @@ final class AirSearch {
     while (more) {
       sweep.run(blocked, -1);
       more = false;
-      for (Part tank : plumbing.rig().tanks().toList()) {
+      for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
         more |= hopThrough(sweep, tank);
       }
     }
     return sweep;
   }
 
-  private boolean hopThrough(Sweep sweep, Part tank) {
+  private boolean hopThrough(Sweep sweep, int tank) {
     int entry = -1;
-    for (int v : ports(tank)) {
+    for (int v : plumbing.tankVertices(tank)) {
       if (entry < 0 && sweep.reached(v)) {
         entry = v;
       }
     }
     boolean hopped = false;
-    for (int v : ports(tank)) {
+    for (int v : plumbing.tankVertices(tank)) {
       if (entry >= 0 && !blocked[v] && !sweep.reached(v)) {
         hop[v] = entry;
         sweep.from(v, 0);

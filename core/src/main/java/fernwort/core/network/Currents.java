@@ -82,8 +82,7 @@ final class Currents {
   private void direct(OpenGraph graph, int e) {
     int line = graph.line[e];
     if (line >= 0 && direction[line] == 0) {
-      boolean forward =
-          graph.plumbing.vertex(graph.plumbing.rig().lines().get(line).from()) == graph.from[e];
+      boolean forward = graph.plumbing.lineFrom(line) == graph.from[e];
       direction[line] = forward ? 1 : -1;
     }
   }

@@ -1,7 +1,6 @@
 package fernwort.core.network;
 
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.Arrays;
@@ -51,16 +50,15 @@ final class OpenGraph {
     addLines();
     List<Part> parts = plumbing.rig().parts();
     for (int i = 0; i < parts.size(); i++) {
-      addPart(parts.get(i), plumbing.first(i));
+      addPart(i, parts.get(i), plumbing.first(i));
     }
   }
 
   private void addLines() {
-    List<Line> lines = plumbing.rig().lines();
-    for (int i = 0; i < lines.size(); i++) {
-      int a = plumbing.vertex(lines.get(i).from());
-      int b = plumbing.vertex(lines.get(i).to());
-      if (joined(lines.get(i))) {
+    for (int i = 0; i < plumbing.rig().lines().size(); i++) {
+      int a = plumbing.lineFrom(i);
+      int b = plumbing.lineTo(i);
+      if (!isStowed(plumbing.part(a)) && !isStowed(plumbing.part(b))) {
         add(a, b, i, PLAIN, 0);
         add(b, a, i, PLAIN, 0);
       }
@@ -68,18 +66,13 @@ final class OpenGraph {
   }
 
   /** A stowed jug is joined to nothing, whatever line it pours through. */
-  private boolean joined(Line candidate) {
-    return !isStowed(candidate.from().part()) && !isStowed(candidate.to().part());
+  private boolean isStowed(Part part) {
+    return part.kind() instanceof Kind.PortableContainer && is(part, "stowed");
   }
 
-  private boolean isStowed(String part) {
-    return plumbing.rig().parts().get(plumbing.index(part)).kind() instanceof Kind.PortableContainer
-        && setting.of(part).equals("stowed");
-  }
-
-  private void addPart(Part part, int v) {
+  private void addPart(int index, Part part, int v) {
     switch (part.kind()) {
-      case Kind.Valve k -> addValve(part, k, v);
+      case Kind.Valve k -> addValve(plumbing.passages(index, setting.of(part.id())));
       case Kind.GravityFiller k -> {
         if (setting.of(part.id()).equals("open")) {
           both(v, v + 1);
@@ -113,14 +106,9 @@ final class OpenGraph {
     }
   }
 
-  private void addValve(Part part, Kind.Valve valve, int v) {
-    for (List<String> group : valve.stop(setting.of(part.id())).joins()) {
-      if (group.size() == 2) {
-        both(plumbing.vertex(part, group.get(0)), plumbing.vertex(part, group.get(1)));
-      } else {
-        int middle = v + valve.ports().size();
-        group.forEach(port -> both(plumbing.vertex(part, port), middle));
-      }
+  private void addValve(int[] pairs) {
+    for (int i = 0; i < pairs.length; i += 2) {
+      both(pairs[i], pairs[i + 1]);
     }
   }
 
@@ -164,6 +152,33 @@ final class OpenGraph {
     value[edges] = amount;
     next[edges] = first[a];
     first[a] = edges++;
+  }
+
+  /**
+   * Returns a number for each vertex that is the same for all that open passages join, whichever
+   * way these lead. Union-find, near O(E).
+   */
+  int[] islands() {
+    int[] root = new int[first.length];
+    Arrays.setAll(root, i -> i);
+    for (int e = 0; e < edges; e++) {
+      int a = find(root, from[e]);
+      int b = find(root, to[e]);
+      root[Math.max(a, b)] = Math.min(a, b);
+    }
+    for (int i = 0; i < root.length; i++) {
+      root[i] = find(root, i);
+    }
+    return root;
+  }
+
+  private static int find(int[] root, int vertex) {
+    int v = vertex;
+    while (root[v] != v) {
+      root[v] = root[root[v]];
+      v = root[v];
+    }
+    return v;
   }
 
   /** Tells whether a part stands in this position. */

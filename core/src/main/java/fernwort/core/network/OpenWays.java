@@ -35,6 +35,7 @@ public final class OpenWays {
   private final Levels levels;
   private final OpenGraph graph;
   private final Outlets outlets;
+  private final int[] islands;
   private final Currents currents;
   private final Map<Way.Key, Way> ways = new LinkedHashMap<>();
   private final List<PumpWork> pumps = new ArrayList<>();
@@ -48,6 +49,7 @@ public final class OpenWays {
     this.levels = levels;
     graph = new OpenGraph(plumbing, setting);
     outlets = new Outlets(graph);
+    islands = graph.islands();
     currents = new Currents(graph);
     none = new boolean[plumbing.size()];
     pressed = new boolean[plumbing.size()];
@@ -174,6 +176,9 @@ public final class OpenWays {
     boolean[] delivered = new boolean[none.length];
     Set<String> loop = new LinkedHashSet<>();
     for (Origin origin : origins) {
+      if (origin.ports().stream().noneMatch(v -> islands[v] == islands[in])) {
+        continue;
+      }
       Sweep suction = new Sweep(graph, levels, Sweep.Medium.PRESSED);
       origin.ports().forEach(v -> suction.from(v, origin.surface() + priming));
       suction.run(none, in);
@@ -221,11 +226,12 @@ public final class OpenWays {
   private Optional<String> airIntake(int in, boolean[] delivered) {
     Sweep air = new Sweep(graph, levels, Sweep.Medium.AIR);
     boolean[] blocked = delivered.clone();
-    outlets.openings.stream().filter(v -> !blocked[v]).forEach(v -> air.from(v, 0));
-    for (Part tank : plumbing.rig().tanks().toList()) {
-      int first = plumbing.first(plumbing.index(tank.id()));
-      for (int v = first; v < first + tank.kind().ports().size(); v++) {
-        if (!levels.wet(v)) {
+    outlets.openings.stream()
+        .filter(v -> !blocked[v] && islands[v] == islands[in])
+        .forEach(v -> air.from(v, 0));
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      for (int v : plumbing.tankVertices(tank)) {
+        if (islands[v] == islands[in] && !levels.wet(v)) {
           air.from(v, 0);
         }
       }

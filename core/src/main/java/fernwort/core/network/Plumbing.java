@@ -7,11 +7,13 @@ import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Stop;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * A rig prepared for searching: its ports numbered, its lines as pairs of numbers, its tanks' rooms
@@ -21,6 +23,8 @@ import java.util.Map;
  * path passes through it only once.
  */
 public final class Plumbing {
+
+  private static final int[] NONE = {};
 
   private final Rig rig;
   private final List<Part> parts;
@@ -32,6 +36,12 @@ public final class Plumbing {
   private final int[] owner;
   private final Point[] points;
   private final Point[] crests;
+  private final int[] lineFrom;
+  private final int[] lineTo;
+  private final Map<PortRef, Integer> lineIndex = new HashMap<>();
+  private final List<Part> tanks;
+  private final int[][] tankVertices;
+  private final List<Map<String, int[]>> passages = new ArrayList<>();
 
   private Plumbing(Rig rig) {
     this.rig = rig;
@@ -61,6 +71,41 @@ public final class Plumbing {
     owner = owners.stream().mapToInt(Integer::intValue).toArray();
     points = places.toArray(Point[]::new);
     crests = rig.lines().stream().map(this::crest).toArray(Point[]::new);
+    lineFrom = rig.lines().stream().mapToInt(l -> vertex(l.from())).toArray();
+    lineTo = rig.lines().stream().mapToInt(l -> vertex(l.to())).toArray();
+    for (int i = 0; i < rig.lines().size(); i++) {
+      lineIndex.put(rig.lines().get(i).from(), i);
+      lineIndex.put(rig.lines().get(i).to(), i);
+    }
+    tanks = rig.tanks().toList();
+    tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
+    parts.forEach(p -> passages.add(passages(p)));
+  }
+
+  private int[] portVertices(Part part) {
+    int start = firstVertex[index(part.id())];
+    return IntStream.range(start, start + part.kind().ports().size()).toArray();
+  }
+
+  /** The pairs of vertices that each position of a valve joins, flat. */
+  private Map<String, int[]> passages(Part part) {
+    Map<String, int[]> byStop = new HashMap<>();
+    if (part.kind() instanceof Kind.Valve valve) {
+      int middle = firstVertex[index(part.id())] + valve.ports().size();
+      for (Stop stop : valve.stops()) {
+        List<Integer> pairs = new ArrayList<>();
+        for (List<String> group : stop.joins()) {
+          List<Integer> joined = group.stream().map(port -> vertex(part, port)).toList();
+          if (joined.size() == 2) {
+            pairs.addAll(joined);
+          } else {
+            joined.forEach(v -> pairs.addAll(List.of(v, middle)));
+          }
+        }
+        byStop.put(stop.id(), pairs.stream().mapToInt(Integer::intValue).toArray());
+      }
+    }
+    return byStop;
   }
 
   /** Prepares a rig. */
@@ -155,7 +200,34 @@ public final class Plumbing {
 
   /** Returns the index of the line at a port, which must have one. */
   int lineAt(PortRef port) {
-    return rig.lines().indexOf(linesByPort.get(port));
+    Integer line = lineIndex.get(port);
+    if (line == null) {
+      throw new IllegalArgumentException("No line is joined to " + port);
+    }
+    return line;
+  }
+
+  int lineFrom(int line) {
+    return lineFrom[line];
+  }
+
+  int lineTo(int line) {
+    return lineTo[line];
+  }
+
+  /** Returns the pairs of vertices, flat, that a valve joins in a position. */
+  int[] passages(int part, String stop) {
+    return passages.get(part).getOrDefault(stop, NONE);
+  }
+
+  /** Returns the tanks in the order of the rig. */
+  List<Part> tanks() {
+    return tanks;
+  }
+
+  /** Returns the vertices of the ports of a tank, by its place in {@link #tanks}. */
+  int[] tankVertices(int tank) {
+    return tankVertices[tank];
   }
 
   /** Returns the vertex at the other end of the line at a port, or −1 when no line is there. */

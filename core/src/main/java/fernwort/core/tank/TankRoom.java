@@ -2,6 +2,7 @@ package fernwort.core.tank;
 
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
+import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -20,14 +21,20 @@ public final class TankRoom {
   private final List<Solid> solids;
   private final double capacity;
 
-  private TankRoom(List<Solid> solids) {
+  /** Whether level ground makes volume proportional to depth. */
+  private final boolean straight;
+
+  private TankRoom(List<Solid> solids, boolean straight) {
     this.solids = solids;
+    this.straight = straight;
     this.capacity = below(highest(Slope.LEVEL) + 1, Slope.LEVEL)[0];
   }
 
   /** Returns the room inside a tank. */
   public static TankRoom of(Kind.Tank tank) {
-    return new TankRoom(Solids.inside(tank));
+    boolean straight =
+        tank.shape() instanceof Shape.Box || tank.shape() instanceof Shape.UprightCylinder;
+    return new TankRoom(Solids.inside(tank), straight);
   }
 
   /** Returns what the room holds, filled to the last corner (m³). */
@@ -79,22 +86,11 @@ public final class TankRoom {
     if (volume >= capacity) {
       return high;
     }
-    if (solids.size() == 1 && slope.equals(Slope.LEVEL) && isStraight(low, high)) {
+    if (straight && slope.equals(Slope.LEVEL)) {
       return low + (high - low) * volume / capacity;
     }
     return new BracketingNthOrderBrentSolver(LEVEL_ACCURACY, LEVEL_ACCURACY, 1e-15, 5)
         .solve(200, level -> below(level, slope)[0] - volume, low, high);
-  }
-
-  /** Tells a straight-walled room from others by the volume at a third and at a half. */
-  private boolean isStraight(double low, double high) {
-    double tolerance = 1e-9 * capacity;
-    double third = below(low + (high - low) / 3, Slope.LEVEL)[0];
-    double half = below(low + (high - low) / 2, Slope.LEVEL)[0];
-    double tenth = below(low + (high - low) / 10, Slope.LEVEL)[0];
-    return Math.abs(third - capacity / 3) < tolerance
-        && Math.abs(half - capacity / 2) < tolerance
-        && Math.abs(tenth - capacity / 10) < tolerance;
   }
 
   /**

@@ -18,7 +18,7 @@ import java.util.Optional;
 
 /**
  * A touring coach of any length, for trying and measuring what has to work on large rigs. Each
- * section has thirty parts: tank, pump, filter, heater with bypass, two fixtures and a gray tank;
+ * section has thirty parts: tank, pump, filter, heater with bypass, three fixtures and a gray tank;
  * valves join its inlet to the next section's.
  */
 public final class LongCoach {
@@ -127,7 +127,8 @@ public final class LongCoach {
       place("galley", "Galley", 1.6, 1.8);
       part("house", "House", 1.2, 1.4, new Kind.Tee());
       part("filter", "Filter", 1.3, 1.3, Fittings.filter(Grade.CARBON, 11, 0.35));
-      part("cold", "Cold", 1.4, 1.3, new Kind.Manifold(4));
+      part("cold", "Cold", 1.4, 1.3, new Kind.Manifold(5));
+      part("drink", "Drinking tap", 1.2, 2.0, Fittings.fixture(Type.TAP, true, 2));
       part("split", "Split", 1.5, 1.2, new Kind.Tee());
       part("heat", "Heat", 1.6, 1.2, Fittings.twoWay(0));
       part("heater", "Heater", 1.7, 1.2, new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02));
@@ -181,6 +182,7 @@ public final class LongCoach {
       line("cold.2 > shower.cold", 9.5);
       line("cold.3 > split.a", 12);
       line("cold.4 > drain.in", 12);
+      line("cold.5 > drink.cold", 6.5);
       line("split.b > heat.a", 12);
       line("heat.b > heater.cold", 12);
       line("heater.hot > mix.a", 12);

@@ -19,6 +19,8 @@ final class AirSearch {
   private final List<Integer> openings;
   private final boolean[] blocked;
   private final int[] hop;
+  private final Sweep inwards;
+  private final Sweep outwards;
 
   AirSearch(OpenGraph graph, Levels levels, List<Integer> openings, boolean[] wet) {
     this.graph = graph;
@@ -27,6 +29,8 @@ final class AirSearch {
     this.openings = openings;
     this.blocked = wet.clone();
     this.hop = new int[plumbing.size()];
+    this.inwards = new Sweep(graph, levels);
+    this.outwards = new Sweep(graph, levels);
     for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
       for (int v : plumbing.tankVertices(tank)) {
         blocked[v] |= levels.wet(v);
@@ -54,14 +58,14 @@ final class AirSearch {
 
   private Sweep inwards() {
     Arrays.fill(hop, -1);
-    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.AIR);
+    Sweep sweep = inwards.begin(Sweep.Medium.AIR);
     openings.stream().filter(v -> !blocked[v]).forEach(v -> sweep.from(v, 0));
     return spread(sweep);
   }
 
   private Optional<TankAir.Route> outwards(int tank) {
     Arrays.fill(hop, -1);
-    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.AIR);
+    Sweep sweep = outwards.begin(Sweep.Medium.AIR);
     for (int v : plumbing.tankVertices(tank)) {
       if (!blocked[v]) {
         sweep.from(v, 0);

@@ -22,7 +22,15 @@ final class Currents {
   private final int[] nextUsed;
   private final int[] usedEdge;
   private int used;
-  private final BitSet on = new BitSet();
+  private final BitSet on;
+
+  /** Room for the searches; of no meaning between them. */
+  private final int[] degree;
+
+  private final int[] stack;
+  private final int[] cameBy;
+  private final BitSet left;
+  private final BitSet seen;
 
   Currents(OpenGraph graph) {
     direction = new int[graph.plumbing.rig().lines().size()];
@@ -30,6 +38,14 @@ final class Currents {
     firstUsed = new int[graph.plumbing.size()];
     nextUsed = new int[graph.edges];
     usedEdge = new int[graph.edges];
+    int n = graph.plumbing.size();
+    on = new BitSet(n);
+    degree = new int[n];
+    stack = new int[n + 1];
+    cameBy = new int[n];
+    left = new BitSet(n);
+    seen = new BitSet(n);
+    Arrays.fill(firstUsed, -1);
   }
 
   /** Returns 1 when water moves from the line's first end, −1 to it, 0 when it stands. */
@@ -37,8 +53,10 @@ final class Currents {
     return direction[line];
   }
 
-  boolean moves(int vertex) {
-    return moving.get(vertex);
+  /** Tells whether water moves at any of the vertices from one to before another. */
+  boolean movesAny(int from, int to) {
+    int next = moving.nextSetBit(from);
+    return next >= 0 && next < to;
   }
 
   /** Adds the route to one port. */
@@ -54,7 +72,9 @@ final class Currents {
 
   /** Adds the routes to all these ends, with every parallel branch. */
   void add(Sweep sweep, BitSet ends) {
-    Arrays.fill(firstUsed, -1);
+    for (int v = on.nextSetBit(0); v >= 0; v = on.nextSetBit(v + 1)) {
+      firstUsed[v] = -1;
+    }
     used = 0;
     on.clear();
     for (int end = ends.nextSetBit(0); end >= 0; end = ends.nextSetBit(end + 1)) {
@@ -88,14 +108,12 @@ final class Currents {
   }
 
   private void addEars(Sweep sweep) {
-    OpenGraph graph = sweep.graph;
     BitSet candidates = loops(sweep);
-    int[] cameBy = new int[graph.plumbing.size()];
     boolean found = true;
     while (found) {
       found = false;
       for (int v = candidates.nextSetBit(0); v >= 0; v = candidates.nextSetBit(v + 1)) {
-        if ((on.get(v) || sweep.arrival[v] < 0) && addEar(sweep, candidates, v, cameBy)) {
+        if ((on.get(v) || sweep.arrival[v] < 0) && addEar(sweep, candidates, v)) {
           found = true;
         }
       }
@@ -105,24 +123,26 @@ final class Currents {
   /** The ports left when every branch that ends nowhere is stripped. */
   private BitSet loops(Sweep sweep) {
     OpenGraph graph = sweep.graph;
-    int n = graph.plumbing.size();
-    int[] degree = new int[n];
-    for (int e = 0; e < graph.edges; e++) {
-      if (sweep.uses(e)) {
-        int weight = sweep.uses(reverse(graph, e)) ? 1 : 2;
-        degree[graph.from[e]] += weight;
-        degree[graph.to[e]] += weight;
+    for (int i = 0; i < sweep.touches(); i++) {
+      degree[sweep.touched(i)] = 0;
+    }
+    for (int i = 0; i < sweep.touches(); i++) {
+      int v = sweep.touched(i);
+      for (int e = graph.first[v]; e >= 0; e = graph.next[e]) {
+        if (sweep.uses(e)) {
+          int weight = sweep.uses(reverse(graph, e)) ? 1 : 2;
+          degree[v] += weight;
+          degree[graph.to[e]] += weight;
+        }
       }
     }
-    BitSet left = new BitSet(n);
-    int[] stack = new int[n];
+    left.clear();
     int top = 0;
-    for (int v = 0; v < n; v++) {
-      if (sweep.reached(v)) {
-        left.set(v);
-        if (isLoose(sweep, v, degree)) {
-          stack[top++] = v;
-        }
+    for (int i = 0; i < sweep.touches(); i++) {
+      int v = sweep.touched(i);
+      left.set(v);
+      if (isLoose(sweep, v, degree)) {
+        stack[top++] = v;
       }
     }
     while (top > 0) {
@@ -165,10 +185,9 @@ final class Currents {
   }
 
   /** Looks for one branch from a port in use through unused ports to a later port in use. */
-  private boolean addEar(Sweep sweep, BitSet candidates, int start, int[] cameBy) {
+  private boolean addEar(Sweep sweep, BitSet candidates, int start) {
     OpenGraph graph = sweep.graph;
-    BitSet seen = new BitSet();
-    int[] stack = new int[graph.plumbing.size() + 1];
+    seen.clear();
     int top = 0;
     stack[top++] = start;
     seen.set(start);

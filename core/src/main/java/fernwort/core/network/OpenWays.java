@@ -39,6 +39,9 @@ public final class OpenWays {
   private final Currents currents;
   private final Map<Way.Key, Way> ways = new LinkedHashMap<>();
   private final List<PumpWork> pumps = new ArrayList<>();
+  private final Sweep suction;
+  private final Sweep delivery;
+  private final Sweep single;
   private final boolean[] none;
   private final boolean[] pressed;
   private final boolean[] wet;
@@ -51,6 +54,9 @@ public final class OpenWays {
     outlets = new Outlets(graph);
     islands = graph.islands();
     currents = new Currents(graph);
+    suction = new Sweep(graph, levels);
+    delivery = new Sweep(graph, levels);
+    single = new Sweep(graph, levels);
     none = new boolean[plumbing.size()];
     pressed = new boolean[plumbing.size()];
     wet = new boolean[plumbing.size()];
@@ -93,7 +99,7 @@ public final class OpenWays {
   // --- mains ---------------------------------------------------------------------------------
 
   private void mains(Part inlet, Kind.HoseInlet kind, int v) {
-    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.PRESSED);
+    Sweep sweep = single.begin(Sweep.Medium.PRESSED);
     sweep.from(v, levels.height(v) + Water.head(kind.mainsPressure())).run(none, -1);
     collect(sweep, new Source(Source.Kind.MAINS, inlet.id()), Drive.MAINS, Optional.empty());
     for (int u = 0; u < none.length; u++) {
@@ -179,19 +185,19 @@ public final class OpenWays {
       if (origin.ports().stream().noneMatch(v -> islands[v] == islands[in])) {
         continue;
       }
-      Sweep suction = new Sweep(graph, levels, Sweep.Medium.PRESSED);
+      suction.begin(Sweep.Medium.PRESSED);
       origin.ports().forEach(v -> suction.from(v, origin.surface() + priming));
       suction.run(none, in);
       if (!suction.reached(in)) {
         continue;
       }
       drawn.add(origin.source());
-      Sweep delivery = deliver(in, origin.surface() + lift, none);
+      deliver(delivery, in, origin.surface() + lift, none);
       mark(delivery, delivered);
       if (delivery.reached(in)) {
         loop.addAll(partsOf(routeTo(delivery, in)));
       }
-      deliverFrom(origin, drive, suction, delivery, in, lift);
+      deliverFrom(origin, drive, in, lift);
     }
     for (int v = 0; v < delivered.length; v++) {
       pressed[v] |= delivered[v];
@@ -201,12 +207,11 @@ public final class OpenWays {
     pumps.add(new PumpWork(part.id(), drawn, air, List.copyOf(loop), false));
   }
 
-  private Sweep deliver(int in, double head, boolean[] blocked) {
-    return new Sweep(graph, levels, Sweep.Medium.PRESSED).from(in + 1, head).run(blocked, in);
+  private static void deliver(Sweep sweep, int in, double head, boolean[] blocked) {
+    sweep.begin(Sweep.Medium.PRESSED).from(in + 1, head).run(blocked, in);
   }
 
-  private void deliverFrom(
-      Origin origin, Drive drive, Sweep suction, Sweep delivery, int in, double lift) {
+  private void deliverFrom(Origin origin, Drive drive, int in, double lift) {
     BitSet path = routeTo(suction, in);
     if (path.stream().noneMatch(delivery::reached)) {
       collect(delivery, origin.source(), drive, Optional.of(new Intake(suction, in)));
@@ -215,8 +220,8 @@ public final class OpenWays {
     for (BitSet simple : new SuctionPaths(suction, in, origin.ports()).find(MOST_SUCTION_PATHS)) {
       boolean[] blocked = new boolean[none.length];
       simple.stream().forEach(v -> blocked[v] = true);
-      Sweep beside = deliver(in, origin.surface() + lift, blocked);
-      collect(beside, origin.source(), drive, Optional.of(new Intake(suction, in)));
+      deliver(single, in, origin.surface() + lift, blocked);
+      collect(single, origin.source(), drive, Optional.of(new Intake(suction, in)));
     }
   }
 
@@ -224,7 +229,7 @@ public final class OpenWays {
   private record Intake(Sweep suction, int in) {}
 
   private Optional<String> airIntake(int in, boolean[] delivered) {
-    Sweep air = new Sweep(graph, levels, Sweep.Medium.AIR);
+    Sweep air = single.begin(Sweep.Medium.AIR);
     boolean[] blocked = delivered.clone();
     outlets.openings.stream()
         .filter(v -> !blocked[v] && islands[v] == islands[in])
@@ -250,7 +255,7 @@ public final class OpenWays {
   // --- falls and wastes ----------------------------------------------------------------------
 
   private void fall(Origin origin) {
-    Sweep sweep = new Sweep(graph, levels, Sweep.Medium.FALLING);
+    Sweep sweep = single.begin(Sweep.Medium.FALLING);
     origin.ports().stream().filter(v -> !pressed[v]).forEach(v -> sweep.from(v, origin.surface()));
     sweep.run(pressed, -1);
     collect(sweep, origin.source(), Drive.FALL, Optional.empty());
@@ -279,7 +284,7 @@ public final class OpenWays {
 
   private void collect(Sweep sweep, Source source, Drive drive, Optional<Intake> intake) {
     BitSet ends = new BitSet();
-    for (Outlets.Outlet outlet : outlets.ends) {
+    for (Outlets.Outlet outlet : reached(sweep)) {
       if (accepts(sweep, source, drive, outlet)) {
         ends.set(outlet.vertex());
         ways.computeIfAbsent(
@@ -293,11 +298,20 @@ public final class OpenWays {
     }
   }
 
+  /** The outlets that a sweep reached, in the order of the rig. */
+  private List<Outlets.Outlet> reached(Sweep sweep) {
+    BitSet found = new BitSet();
+    for (int i = 0; i < sweep.touches(); i++) {
+      int outlet = outlets.at(sweep.touched(i));
+      if (outlet >= 0) {
+        found.set(outlet);
+      }
+    }
+    return found.stream().mapToObj(outlets.ends::get).toList();
+  }
+
   private boolean accepts(Sweep sweep, Source source, Drive drive, Outlets.Outlet outlet) {
     int v = outlet.vertex();
-    if (!sweep.reached(v)) {
-      return false;
-    }
     return switch (outlet.end().kind()) {
       case TANK -> {
         String tank = outlet.end().part();
@@ -361,8 +375,8 @@ public final class OpenWays {
   }
 
   private static void mark(Sweep sweep, boolean[] marks) {
-    for (int v = 0; v < marks.length; v++) {
-      marks[v] |= sweep.reached(v);
+    for (int i = 0; i < sweep.touches(); i++) {
+      marks[sweep.touched(i)] = true;
     }
   }
 
@@ -380,20 +394,32 @@ public final class OpenWays {
     }
     Set<String> pressedParts = new HashSet<>();
     Set<String> wetted = new HashSet<>();
-    for (int v = 0; v < none.length; v++) {
-      String id = plumbing.part(v).id();
-      if (currents.moves(v)) {
+    List<Part> parts = plumbing.rig().parts();
+    for (int i = 0; i < parts.size(); i++) {
+      String id = parts.get(i).id();
+      int from = plumbing.first(i);
+      int to = plumbing.first(i + 1);
+      if (currents.movesAny(from, to)) {
         live.add(id);
       }
-      if (pressed[v]) {
+      if (any(pressed, from, to)) {
         pressedParts.add(id);
       }
-      if (wet[v]) {
+      if (any(wet, from, to)) {
         wetted.add(id);
       }
     }
     Set<String> dead = new LinkedHashSet<>();
-    plumbing.rig().parts().stream().map(Part::id).filter(p -> !live.contains(p)).forEach(dead::add);
+    parts.stream().map(Part::id).filter(p -> !live.contains(p)).forEach(dead::add);
     return new Ways(List.copyOf(ways.values()), air, pumps, moving, pressedParts, wetted, dead);
+  }
+
+  private static boolean any(boolean[] marks, int from, int to) {
+    for (int v = from; v < to; v++) {
+      if (marks[v]) {
+        return true;
+      }
+    }
+    return false;
   }
 }

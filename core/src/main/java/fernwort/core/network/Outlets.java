@@ -3,6 +3,7 @@ package fernwort.core.network;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -17,11 +18,23 @@ final class Outlets {
   /** Ports where air can come in or go out. */
   final List<Integer> openings = new ArrayList<>();
 
+  private final int[] at;
+
   Outlets(OpenGraph graph) {
     List<Part> parts = graph.plumbing.rig().parts();
     for (int i = 0; i < parts.size(); i++) {
       add(graph, parts.get(i), graph.plumbing.first(i));
     }
+    at = new int[graph.plumbing.size()];
+    Arrays.fill(at, -1);
+    for (int i = 0; i < ends.size(); i++) {
+      at[ends.get(i).vertex()] = i;
+    }
+  }
+
+  /** Returns the index in {@link #ends} of the outlet at a vertex, or −1. */
+  int at(int vertex) {
+    return at[vertex];
   }
 
   private void add(OpenGraph graph, Part part, int v) {

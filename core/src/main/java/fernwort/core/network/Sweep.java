@@ -31,16 +31,17 @@ final class Sweep {
   final int[] arrival;
 
   private final Levels levels;
-  private final Medium medium;
+  private Medium medium = Medium.PRESSED;
   private final boolean[] waiting;
+  private final int[] touched;
+  private int touches;
   private int[] queue;
   private int read;
   private int write;
 
-  Sweep(OpenGraph graph, Levels levels, Medium medium) {
+  Sweep(OpenGraph graph, Levels levels) {
     this.graph = graph;
     this.levels = levels;
-    this.medium = medium;
     int n = graph.plumbing.size();
     head = new double[n];
     Arrays.fill(head, Double.NEGATIVE_INFINITY);
@@ -48,13 +49,24 @@ final class Sweep {
     Arrays.fill(arrival, -1);
     waiting = new boolean[n];
     queue = new int[n + 1];
+    touched = new int[n];
+  }
+
+  /** Forgets what was reached and begins anew; costs no more than the last sweep reached. */
+  Sweep begin(Medium through) {
+    for (int i = 0; i < touches; i++) {
+      head[touched[i]] = Double.NEGATIVE_INFINITY;
+      arrival[touched[i]] = -1;
+    }
+    touches = 0;
+    medium = through;
+    return this;
   }
 
   /** Adds a port where the sweep starts. */
   Sweep from(int vertex, double startHead) {
     if (startHead > head[vertex]) {
-      head[vertex] = startHead;
-      push(vertex);
+      raise(vertex, startHead);
     }
     return this;
   }
@@ -75,9 +87,8 @@ final class Sweep {
         if (!blocked[u] && !(v == skipped && graph.type[e] == OpenGraph.PUMP)) {
           double arriving = pass(e, head[v]);
           if (arriving > head[u] + TOLERANCE) {
-            head[u] = arriving;
             arrival[u] = e;
-            push(u);
+            raise(u, arriving);
           }
         }
       }
@@ -122,7 +133,21 @@ final class Sweep {
     return head[vertex] > Double.NEGATIVE_INFINITY;
   }
 
-  private void push(int v) {
+  /** Returns how many ports were reached. */
+  int touches() {
+    return touches;
+  }
+
+  /** Returns one of the ports reached, in the order in which they first were. */
+  int touched(int index) {
+    return touched[index];
+  }
+
+  private void raise(int v, double to) {
+    if (!reached(v)) {
+      touched[touches++] = v;
+    }
+    head[v] = to;
     if (!waiting[v]) {
       waiting[v] = true;
       queue[write] = v;

@@ -1,7 +1,10 @@
 package fernwort.core.tank;
 
 import fernwort.core.rig.Point;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 
 /**
  * A closed polyhedron in the tank's frame, its faces ordered counter-clockwise seen from outside.
@@ -75,6 +78,15 @@ final class Solid {
       }
     }
     return new double[] {low, high};
+  }
+
+  /** Returns the coordinates of the corners along a direction, with repeats. */
+  DoubleStream levels(Point up) {
+    return Arrays.stream(faces)
+        .flatMapToDouble(face ->
+            IntStream.range(0, face.length / 3)
+                .mapToDouble(i ->
+                    up.x() * face[3 * i] + up.y() * face[3 * i + 1] + up.z() * face[3 * i + 2]));
   }
 
   /**

@@ -2,7 +2,6 @@ package fernwort.core.tank;
 
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -21,20 +20,19 @@ public final class TankRoom {
   private final List<Solid> solids;
   private final double capacity;
 
-  /** Whether level ground makes volume proportional to depth. */
-  private final boolean straight;
+  /** Volume against level on level ground, where most questions are asked. */
+  private final LevelCurve onLevelGround;
 
-  private TankRoom(List<Solid> solids, boolean straight) {
+  private TankRoom(List<Solid> solids) {
     this.solids = solids;
-    this.straight = straight;
     this.capacity = below(highest(Slope.LEVEL) + 1, Slope.LEVEL)[0];
+    this.onLevelGround =
+        LevelCurve.of(solids, Slope.LEVEL.up(), level -> below(level, Slope.LEVEL)[0]);
   }
 
   /** Returns the room inside a tank. */
   public static TankRoom of(Kind.Tank tank) {
-    boolean straight =
-        tank.shape() instanceof Shape.Box || tank.shape() instanceof Shape.UprightCylinder;
-    return new TankRoom(Solids.inside(tank), straight);
+    return new TankRoom(Solids.inside(tank));
   }
 
   /** Returns what the room holds, filled to the last corner (m³). */
@@ -62,7 +60,9 @@ public final class TankRoom {
    * @return volume (m³), between nothing and the capacity
    */
   public double volumeBelow(double level, Slope slope) {
-    return Math.clamp(below(level, slope)[0], 0, Math.max(capacity, 0));
+    double volume =
+        slope.equals(Slope.LEVEL) ? onLevelGround.volume(level) : below(level, slope)[0];
+    return Math.clamp(volume, 0, Math.max(capacity, 0));
   }
 
   /** Returns the volume (m³) left when a surface through this point of the tank just bares it. */
@@ -78,6 +78,9 @@ public final class TankRoom {
    * @return height of the surface over the inside corner (m)
    */
   public double level(double volume, Slope slope) {
+    if (slope.equals(Slope.LEVEL)) {
+      return onLevelGround.level(volume);
+    }
     double low = lowest(slope);
     double high = highest(slope);
     if (volume <= 0) {
@@ -85,9 +88,6 @@ public final class TankRoom {
     }
     if (volume >= capacity) {
       return high;
-    }
-    if (straight && slope.equals(Slope.LEVEL)) {
-      return low + (high - low) * volume / capacity;
     }
     return new BracketingNthOrderBrentSolver(LEVEL_ACCURACY, LEVEL_ACCURACY, 1e-15, 5)
         .solve(200, level -> below(level, slope)[0] - volume, low, high);

@@ -6,8 +6,8 @@
  * and the signed tetrahedra from a point <em>on</em> the plane to the clipped faces are added, so
  * that the missing cut face would add nothing. That is exact for flat faces, linear in their number
  * and allocates a few small arrays. Round walls are 64-sided, scaled to the circle's area. The
- * inverse, level from volume, is bracketed root finding (Brent, by Hipparchus), with a closed form
- * for the level box.
+ * inverse, level from volume, is bracketed root finding (Brent, by Hipparchus); on level ground
+ * both come from a curve of exact cubics made once per tank.
  *
  * <p>Water in the lobes of a straddling tank is taken to be levelled with each other.
  */

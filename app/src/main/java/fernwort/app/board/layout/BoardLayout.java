@@ -47,6 +47,7 @@ public record BoardLayout(
   private static final double PLENTY_OF_AIR = 3.2;
 
   private static final double SMALLEST = 0.62;
+  private static final int SMALL_RIG = 24;
   private static final double LARGEST = 6;
   private static final int MOST_MOVES = 8;
 
@@ -58,7 +59,7 @@ public record BoardLayout(
                 Collectors.groupingBy(
                     Part::place, Collectors.mapping(Packing.Piece::of, Collectors.toList())));
     pieces.replaceAll((place, list) -> Packing.inOrder(list));
-    double scale = SMALLEST;
+    double scale = rig.parts().size() <= SMALL_RIG ? SMALLEST : 1;
     while (true) {
       Sheet sheet = Sheet.of(rig, pieces, scale);
       double enough = scale < 1 ? PLENTY_OF_AIR : ENOUGH_AIR;

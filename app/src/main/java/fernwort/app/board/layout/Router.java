@@ -100,7 +100,7 @@ final class Router {
     }
   }
 
-  /** Leads all lines. A line that cannot be led at all is left out. */
+  /** Leads all lines. When one cannot be led at all it is left out, and no more is tidied. */
   List<Wire> lead(List<Job> jobs) {
     List<Job> order =
         jobs.stream().sorted(Comparator.comparingInt(this::span).thenComparing(Job::line)).toList();
@@ -112,9 +112,16 @@ final class Router {
         if (isEntangled(job)) {
           takeUp(job);
           lead(job);
+          if (!led.containsKey(job.line())) {
+            return wires(jobs);
+          }
         }
       }
     }
+    return wires(jobs);
+  }
+
+  private List<Wire> wires(List<Job> jobs) {
     List<Wire> wires = new ArrayList<>();
     for (Job job : jobs) {
       Led found = led.get(job.line());

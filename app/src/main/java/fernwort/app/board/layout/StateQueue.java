@@ -2,14 +2,34 @@ package fernwort.app.board.layout;
 
 import java.util.Arrays;
 
-/** A binary heap of small numbers by priority, without a box around each: the inner loop of A*. */
+/**
+ * A bucket queue (Dial 1969) of small numbers by priority, the inner loop of A*: one stack for each
+ * priority, so that adding and removing cost no comparisons. Of equal priorities the state added
+ * last comes first, so that order is fixed.
+ */
 final class StateQueue {
 
-  private long[] heap = new long[1024];
+  private int[] newest = new int[4096];
+
+  /** For each entry its state and the entry below it in its bucket. */
+  private int[] states = new int[4096];
+
+  private int[] below = new int[4096];
+  private int entries;
   private int size;
+  private int lowest;
+  private int highest = -1;
+
+  StateQueue() {
+    Arrays.fill(newest, -1);
+  }
 
   void clear() {
+    Arrays.fill(newest, 0, highest + 1, -1);
+    entries = 0;
     size = 0;
+    lowest = 0;
+    highest = -1;
   }
 
   boolean isEmpty() {
@@ -17,35 +37,31 @@ final class StateQueue {
   }
 
   void add(int state, int priority) {
-    if (size == heap.length) {
-      heap = Arrays.copyOf(heap, 2 * size);
+    if (priority >= newest.length) {
+      int before = newest.length;
+      newest = Arrays.copyOf(newest, 2 * priority);
+      Arrays.fill(newest, before, newest.length, -1);
     }
-    long key = (long) priority << 32 | state;
-    int i = size++;
-    while (i > 0 && heap[(i - 1) / 2] > key) {
-      heap[i] = heap[(i - 1) / 2];
-      i = (i - 1) / 2;
+    if (entries == states.length) {
+      states = Arrays.copyOf(states, 2 * entries);
+      below = Arrays.copyOf(below, 2 * entries);
     }
-    heap[i] = key;
+    states[entries] = state;
+    below[entries] = newest[priority];
+    newest[priority] = entries++;
+    lowest = size == 0 ? priority : Math.min(lowest, priority);
+    highest = Math.max(highest, priority);
+    size++;
   }
 
-  /** Returns the state of least priority; of equals, the least state, so that order is fixed. */
+  /** Returns a state of least priority, which must exist. */
   int remove() {
-    long least = heap[0];
-    long last = heap[--size];
-    int i = 0;
-    while (2 * i + 1 < size) {
-      int child = 2 * i + 1;
-      if (child + 1 < size && heap[child + 1] < heap[child]) {
-        child++;
-      }
-      if (heap[child] >= last) {
-        break;
-      }
-      heap[i] = heap[child];
-      i = child;
+    while (newest[lowest] < 0) {
+      lowest++;
     }
-    heap[i] = last;
-    return (int) least;
+    int entry = newest[lowest];
+    newest[lowest] = below[entry];
+    size--;
+    return states[entry];
   }
 }

@@ -1,5 +1,6 @@
 // Every change carries the token; a refused one says why and leaves the page as it is. A press made
 // while another change is still on its way is not lost: it is made again on the page that comes.
+const narrow = matchMedia("(max-width: 900px)");
 let busy = false;
 const waiting = [];
 
@@ -21,6 +22,13 @@ function next() {
 
 document.addEventListener("htmx:configRequest", (event) => {
   event.detail.headers["X-XSRF-TOKEN"] = document.querySelector("meta[name=csrf]").content;
+  event.detail.headers["X-Screen"] = narrow.matches ? "narrow" : "wide";
+});
+// An answer holds the drawing for this screen only; a screen that changes asks for its own.
+narrow.addEventListener("change", () => {
+  if (document.getElementById("board")) {
+    htmx.ajax("GET", location.pathname, { target: "#board", swap: "outerHTML", select: "#board" });
+  }
 });
 document.addEventListener("htmx:beforeRequest", (event) => {
   busy = event.detail.requestConfig.verb !== "get";

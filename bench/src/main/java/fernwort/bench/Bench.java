@@ -30,20 +30,16 @@ public final class Bench {
     Path report = Path.of(args[0]);
     List<Figure> figures = new ArrayList<>();
     Collection<RunResult> results =
-        new Runner(
-                new OptionsBuilder()
-                    .include("fernwort\\.bench\\..*Benchmark")
-                    .jvmArgsAppend("-XX:+UseSerialGC")
-                    .build())
-            .run();
+        new Runner(new OptionsBuilder().include("fernwort\\.bench\\..*Benchmark").build()).run();
+
     for (Goal goal : Goal.ALL) {
       figures.add(goal.figure(results));
     }
     BoardInBrowser board = BoardInBrowser.start();
     figures.add(
         new Figure(
-            "Board page of 60 parts over HTTP, SVG included, layout at hand",
-            board.page(new RigFormat().write(LongCoach.of(2).rig())),
+            "A turn answered over HTTP with the Board of 60 parts and its SVG, median",
+            board.answer(new RigFormat().write(LongCoach.of(2).rig())),
             0,
             30,
             "ms"));
@@ -88,8 +84,7 @@ public final class Bench {
     figures.forEach(f -> text.append(f.row()).append('\n'));
     text.append(
         "\nThe rigs of 60 and 240 parts are made-up coaches with every pump on and every sink open,"
-            + "\nthe hardest ordinary state. A ± is JMH's 99.9 % interval over five iterations of"
-            + " one second\nafter four of warm-up, in one fork. The browser figure is from the"
+            + "\nthe hardest ordinary state. A ± is JMH's 99.9 % interval over five iterations XX The browser figure is from the"
             + " click to the frame after\nthe page was changed, over 101 turns of Marginalia's"
             + " sink, each of them stored on disk.\n");
     return text.toString();

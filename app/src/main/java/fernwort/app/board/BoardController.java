@@ -48,7 +48,7 @@ class BoardController {
 
   @GetMapping("/board")
   String board(@PathVariable String id, Model model) {
-    model.addAttribute("board", view(rigs.open(id)));
+    model.addAttribute("board", view(rigs.open(id), BoardView.Screen.ANY));
     return "board";
   }
 
@@ -85,11 +85,11 @@ class BoardController {
       @PathVariable String part,
       @RequestParam String position,
       @ModelAttribute("who") String who,
-      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
     rigs.turn(rig, part, position, who);
-    return answer(rig, htmx, model);
+    return answer(rig, screen, model);
   }
 
   @GetMapping("/tanks/{tank}/reading")
@@ -112,12 +112,12 @@ class BoardController {
       @RequestParam String unit,
       @RequestParam(defaultValue = "") String at,
       @ModelAttribute("who") String who,
-      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
     ReadingText.Typed typed = ReadingText.of(amount, unit);
     rigs.record(rig, tank, typed.reading(), typed.shown(), time(at), who);
-    return answer(rig, htmx, model);
+    return answer(rig, screen, model);
   }
 
   private Instant time(String at) {
@@ -140,29 +140,29 @@ class BoardController {
   String undo(
       @PathVariable String id,
       @ModelAttribute("who") String who,
-      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
     rigs.undo(rig, who);
-    return answer(rig, htmx, model);
+    return answer(rig, screen, model);
   }
 
   @PostMapping("/redo")
   String redo(
       @PathVariable String id,
       @ModelAttribute("who") String who,
-      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
     rigs.redo(rig, who);
-    return answer(rig, htmx, model);
+    return answer(rig, screen, model);
   }
 
   @PostMapping("/habits")
   String habits(
       @PathVariable String id,
       @RequestParam Map<String, String> form,
-      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean htmx,
+      @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
     List<Habit> habits =
@@ -176,7 +176,7 @@ class BoardController {
             .toList();
     int people = (int) ReadingText.number(form.getOrDefault("people", ""));
     rigs.setHabits(rig, new Habits(people, habits));
-    return answer(rig, htmx, model);
+    return answer(rig, screen, model);
   }
 
   @GetMapping("/empty")
@@ -200,15 +200,16 @@ class BoardController {
     return "empty";
   }
 
-  private String answer(OpenRig rig, boolean htmx, Model model) {
-    if (!htmx) {
+  /** A page with scripts says what screen it has and gets the Board alone; others the page anew. */
+  private String answer(OpenRig rig, String screen, Model model) {
+    if (screen.isEmpty()) {
       return "redirect:/rigs/" + rig.id() + "/board";
     }
-    model.addAttribute("board", view(rig));
+    model.addAttribute("board", view(rig, BoardView.Screen.of(screen)));
     return "board :: board";
   }
 
-  private BoardView view(OpenRig rig) {
+  private BoardView view(OpenRig rig, BoardView.Screen screen) {
     Rigs.Standing standing = rigs.standing(rig);
     Rigs.Outlook outlook = rigs.outlook(rig, standing.state());
     Drafter drafter = new Drafter(rig, standing, outlook, clock.instant());
@@ -217,8 +218,8 @@ class BoardController {
         rig.id(),
         rig.rig().name(),
         left(rig),
-        drafter.whole(),
-        BoardView.places(drafter, rig.narrow()),
+        screen.whole(drafter),
+        screen.places(drafter, rig.narrow()),
         new Sentences(rig.rig(), standing.state(), outlook).now(),
         outlook.warnings(),
         LastsView.of(rig.rig(), rigs.lasts(rig, standing.state()), rigs.habits(rig)),

@@ -3,6 +3,7 @@ package fernwort.app.board;
 import fernwort.app.board.layout.BoardLayout;
 import fernwort.core.hazard.Warning;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Everything the Board shows.
@@ -10,8 +11,8 @@ import java.util.List;
  * @param rig the rig's address
  * @param name the rig's name
  * @param left when and by whom the handles were left so
- * @param drawing the cutaway
- * @param places the drawing of each place, for narrow screens
+ * @param drawing the cutaway; empty when only a narrow screen asks
+ * @param places the drawing of each place, for narrow screens; empty when only a wide one asks
  * @param now what goes on, in sentences
  * @param warnings what would go wrong, worst first
  * @param lasts how long the water lasts
@@ -22,7 +23,7 @@ public record BoardView(
     String rig,
     String name,
     String left,
-    Drawing drawing,
+    Optional<Drawing> drawing,
     List<Drawing> places,
     List<String> now,
     List<Warning> warnings,
@@ -30,7 +31,28 @@ public record BoardView(
     boolean canUndo,
     boolean canRedo) {
 
-  static List<Drawing> places(Drafter drafter, List<BoardLayout> layouts) {
-    return layouts.stream().map(drafter::place).toList();
+  /** Which drawings a screen needs. */
+  enum Screen {
+    WIDE,
+    NARROW,
+    /** Not known yet: the style sheet shows the one that fits. */
+    ANY;
+
+    /** Reads what the page says of its screen; anything else counts as not known. */
+    static Screen of(String said) {
+      return switch (said) {
+        case "wide" -> WIDE;
+        case "narrow" -> NARROW;
+        default -> ANY;
+      };
+    }
+
+    Optional<Drawing> whole(Drafter drafter) {
+      return this == NARROW ? Optional.empty() : Optional.of(drafter.whole());
+    }
+
+    List<Drawing> places(Drafter drafter, List<BoardLayout> layouts) {
+      return this == WIDE ? List.of() : layouts.stream().map(drafter::place).toList();
+    }
   }
 }

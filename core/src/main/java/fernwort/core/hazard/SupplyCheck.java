@@ -22,7 +22,7 @@ final class SupplyCheck implements Check {
   @Override
   public void look(Scene scene, List<Warning> found) {
     Connections connections = Connections.of(scene.plumbing(), scene.setting());
-    for (Part part : scene.plumbing().rig().parts()) {
+    for (Part part : scene.plumbing().sources()) {
       if (part.kind() instanceof Kind.HoseInlet && scene.is(part.id(), "mains")) {
         backflow(scene, connections, part, found);
       }
@@ -66,7 +66,7 @@ final class SupplyCheck implements Check {
   /** Unsafe sources that something moves now, or that stand open to the lines. */
   private static List<Source> unsafeSources(Scene scene) {
     List<Source> sources = new ArrayList<>();
-    for (Part part : scene.plumbing().rig().parts()) {
+    for (Part part : scene.plumbing().sources()) {
       Optional<Source.Kind> kind =
           switch (part.kind()) {
             case Kind.HoseInlet k when scene.is(part.id(), "outside") ->

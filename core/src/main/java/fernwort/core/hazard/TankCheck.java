@@ -111,7 +111,8 @@ final class TankCheck implements Check {
   }
 
   private static void gray(Scene scene, List<Warning> found) {
-    List<Part> grays = scene.plumbing().rig().tanks(Contents.GRAY).toList();
+    List<Part> grays =
+        scene.plumbing().tanks().stream().filter(t -> scene.isTank(t.id(), Contents.GRAY)).toList();
     if (grays.isEmpty()) {
       return;
     }
@@ -124,10 +125,8 @@ final class TankCheck implements Check {
     }
     double coming =
         BECOMES_GRAY
-            * scene
-                .plumbing()
-                .rig()
-                .tanks(Contents.FRESH)
+            * scene.plumbing().tanks().stream()
+                .filter(t -> scene.isTank(t.id(), Contents.FRESH))
                 .mapToDouble(t -> scene.levels().volume(t.id()))
                 .sum();
     if (room < coming && found.stream().noneMatch(w -> w.code() == Warning.Code.GRAY_FULL)) {

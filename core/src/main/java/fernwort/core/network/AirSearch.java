@@ -16,13 +16,13 @@ final class AirSearch {
   private final OpenGraph graph;
   private final Plumbing plumbing;
   private final Levels levels;
-  private final List<Integer> openings;
+  private final int[] openings;
   private final boolean[] blocked;
   private final int[] hop;
   private final Sweep inwards;
   private final Sweep outwards;
 
-  AirSearch(OpenGraph graph, Levels levels, List<Integer> openings, boolean[] wet) {
+  AirSearch(OpenGraph graph, Levels levels, int[] openings, boolean[] wet) {
     this.graph = graph;
     this.plumbing = graph.plumbing;
     this.levels = levels;
@@ -59,7 +59,11 @@ final class AirSearch {
   private Sweep inwards() {
     Arrays.fill(hop, -1);
     Sweep sweep = inwards.begin(Sweep.Medium.AIR);
-    openings.stream().filter(v -> !blocked[v]).forEach(v -> sweep.from(v, 0));
+    for (int v : openings) {
+      if (!blocked[v]) {
+        sweep.from(v, 0);
+      }
+    }
     return spread(sweep);
   }
 
@@ -72,10 +76,10 @@ final class AirSearch {
       }
     }
     spread(sweep);
-    return openings.stream()
+    return Arrays.stream(openings)
         .filter(v -> !blocked[v] && sweep.reached(v))
-        .findFirst()
-        .map(v -> route(sweep, hop, v, false));
+        .mapToObj(v -> route(sweep, hop, v, false))
+        .findFirst();
   }
 
   /** Runs a sweep, going on from port to port of each tank whose air space it reaches. */

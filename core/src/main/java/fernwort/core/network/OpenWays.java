@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Finds every open way of a state.
@@ -80,19 +81,18 @@ public final class OpenWays {
   }
 
   private Ways search() {
-    List<Part> parts = plumbing.rig().parts();
-    for (int i = 0; i < parts.size(); i++) {
-      if (parts.get(i).kind() instanceof Kind.HoseInlet inlet && graph.is(parts.get(i), "mains")) {
-        mains(parts.get(i), inlet, plumbing.first(i));
+    for (Part part : plumbing.sources()) {
+      if (part.kind() instanceof Kind.HoseInlet inlet && graph.is(part, "mains")) {
+        mains(part, inlet, plumbing.first(plumbing.index(part.id())));
       }
     }
     List<Origin> origins = origins();
-    for (int i = 0; i < parts.size(); i++) {
-      pump(parts.get(i), plumbing.first(i), origins);
+    for (Part part : plumbing.pumps()) {
+      pump(part, plumbing.first(plumbing.index(part.id())), origins);
     }
     origins.forEach(this::fall);
     wastes();
-    List<TankAir> air = new AirSearch(graph, levels, outlets.openings, wet).find();
+    List<TankAir> air = new AirSearch(graph, levels, outlets.openings(), wet).find();
     return answer(air);
   }
 
@@ -114,21 +114,17 @@ public final class OpenWays {
   // --- sources without pressure --------------------------------------------------------------
 
   /** Water that waits at some ports with its surface at a height. */
-  private record Origin(Source source, double surface, List<Integer> ports) {}
+  private record Origin(Source source, double surface, int[] ports) {}
 
   private List<Origin> origins() {
     List<Origin> origins = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
       switch (part.kind()) {
         case Kind.Tank tank -> {
-          List<Integer> under = new ArrayList<>();
-          for (int i = 0; i < tank.tankPorts().size(); i++) {
-            if (levels.wet(v + i)) {
-              under.add(v + i);
-            }
-          }
-          if (!under.isEmpty()) {
+          int[] under =
+              IntStream.range(v, v + tank.tankPorts().size()).filter(levels::wet).toArray();
+          if (under.length > 0) {
             origins.add(
                 new Origin(
                     new Source(Source.Kind.TANK, part.id()), levels.surface(part.id()), under));
@@ -138,7 +134,9 @@ public final class OpenWays {
           if (graph.is(part, "outside")) {
             origins.add(
                 new Origin(
-                    new Source(Source.Kind.OUTSIDE, part.id()), inlet.outsideHeight(), List.of(v)));
+                    new Source(Source.Kind.OUTSIDE, part.id()),
+                    inlet.outsideHeight(),
+                    new int[] {v}));
           }
         }
         case Kind.PortableContainer jug -> {
@@ -155,7 +153,7 @@ public final class OpenWays {
   private Origin jug(Part part, int v) {
     int into = plumbing.across(part.port("spout"));
     double lip = into < 0 ? levels.height(v) : Math.max(levels.height(v), levels.height(into));
-    return new Origin(new Source(Source.Kind.JUG, part.id()), lip + POURING_HEIGHT, List.of(v));
+    return new Origin(new Source(Source.Kind.JUG, part.id()), lip + POURING_HEIGHT, new int[] {v});
   }
 
   // --- pumps ---------------------------------------------------------------------------------
@@ -182,11 +180,13 @@ public final class OpenWays {
     boolean[] delivered = new boolean[none.length];
     Set<String> loop = new LinkedHashSet<>();
     for (Origin origin : origins) {
-      if (origin.ports().stream().noneMatch(v -> islands[v] == islands[in])) {
+      if (!isJoined(origin, in)) {
         continue;
       }
       suction.begin(Sweep.Medium.PRESSED);
-      origin.ports().forEach(v -> suction.from(v, origin.surface() + priming));
+      for (int v : origin.ports()) {
+        suction.from(v, origin.surface() + priming);
+      }
       suction.run(none, in);
       if (!suction.reached(in)) {
         continue;
@@ -205,6 +205,15 @@ public final class OpenWays {
     }
     Optional<String> air = airIntake(in, delivered);
     pumps.add(new PumpWork(part.id(), drawn, air, List.copyOf(loop), false));
+  }
+
+  private boolean isJoined(Origin origin, int vertex) {
+    for (int v : origin.ports()) {
+      if (islands[v] == islands[vertex]) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static void deliver(Sweep sweep, int in, double head, boolean[] blocked) {
@@ -231,9 +240,11 @@ public final class OpenWays {
   private Optional<String> airIntake(int in, boolean[] delivered) {
     Sweep air = single.begin(Sweep.Medium.AIR);
     boolean[] blocked = delivered.clone();
-    outlets.openings.stream()
-        .filter(v -> !blocked[v] && islands[v] == islands[in])
-        .forEach(v -> air.from(v, 0));
+    for (int v : outlets.openings()) {
+      if (!blocked[v] && islands[v] == islands[in]) {
+        air.from(v, 0);
+      }
+    }
     for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
       for (int v : plumbing.tankVertices(tank)) {
         if (islands[v] == islands[in] && !levels.wet(v)) {
@@ -256,7 +267,11 @@ public final class OpenWays {
 
   private void fall(Origin origin) {
     Sweep sweep = single.begin(Sweep.Medium.FALLING);
-    origin.ports().stream().filter(v -> !pressed[v]).forEach(v -> sweep.from(v, origin.surface()));
+    for (int v : origin.ports()) {
+      if (!pressed[v]) {
+        sweep.from(v, origin.surface());
+      }
+    }
     sweep.run(pressed, -1);
     collect(sweep, origin.source(), Drive.FALL, Optional.empty());
     mark(sweep, wet);
@@ -275,7 +290,7 @@ public final class OpenWays {
         int v = plumbing.vertex(part, "waste");
         fall(
             new Origin(
-                new Source(Source.Kind.WASTE, id), levels.height(v) + LEAST_FALL, List.of(v)));
+                new Source(Source.Kind.WASTE, id), levels.height(v) + LEAST_FALL, new int[] {v}));
       }
     }
   }
@@ -307,7 +322,11 @@ public final class OpenWays {
         found.set(outlet);
       }
     }
-    return found.stream().mapToObj(outlets.ends::get).toList();
+    List<Outlets.Outlet> inOrder = new ArrayList<>();
+    for (int i = found.nextSetBit(0); i >= 0; i = found.nextSetBit(i + 1)) {
+      inOrder.add(outlets.ends.get(i));
+    }
+    return inOrder;
   }
 
   private boolean accepts(Sweep sweep, Source source, Drive drive, Outlets.Outlet outlet) {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** Where water can leave the lines in one setting, and where the lines meet the open air. */
 final class Outlets {
@@ -15,9 +16,8 @@ final class Outlets {
 
   final List<Outlet> ends = new ArrayList<>();
 
-  /** Ports where air can come in or go out. */
-  final List<Integer> openings = new ArrayList<>();
-
+  private final IntStream.Builder open = IntStream.builder();
+  private final int[] openings;
   private final int[] at;
 
   Outlets(OpenGraph graph) {
@@ -25,11 +25,17 @@ final class Outlets {
     for (int i = 0; i < parts.size(); i++) {
       add(graph, parts.get(i), graph.plumbing.first(i));
     }
+    openings = open.build().toArray();
     at = new int[graph.plumbing.size()];
     Arrays.fill(at, -1);
     for (int i = 0; i < ends.size(); i++) {
       at[ends.get(i).vertex()] = i;
     }
+  }
+
+  /** Returns the ports where air can come in or go out. */
+  int[] openings() {
+    return openings;
   }
 
   /** Returns the index in {@link #ends} of the outlet at a vertex, or −1. */
@@ -57,7 +63,7 @@ final class Outlets {
           open(part, v, End.Kind.GROUND);
         }
       }
-      case Kind.AirAdmittanceValve k -> openings.add(v);
+      case Kind.AirAdmittanceValve k -> open.add(v);
       case Kind.HoseInlet k -> {}
       case Kind.TwoWayValve k -> {}
       case Kind.ThreeWayValve k -> {}
@@ -90,7 +96,7 @@ final class Outlets {
 
   private void open(Part part, int v, End.Kind kind) {
     ends.add(new Outlet(v, new End(kind, part.id())));
-    openings.add(v);
+    open.add(v);
   }
 
   private void addFixture(OpenGraph graph, Part part, Kind.Fixture fixture, int v) {
@@ -100,11 +106,11 @@ final class Outlets {
     End end = new End(End.Kind.FIXTURE, part.id());
     if (cold) {
       ends.add(new Outlet(v, end));
-      openings.add(v);
+      open.add(v);
     }
     if (hot && fixture.use().mixes()) {
       ends.add(new Outlet(v + 1, end));
-      openings.add(v + 1);
+      open.add(v + 1);
     }
   }
 }

@@ -42,6 +42,8 @@ public final class Plumbing {
   private final List<Part> tanks;
   private final int[][] tankVertices;
   private final List<Map<String, int[]>> passages = new ArrayList<>();
+  private final List<Part> sources;
+  private final List<Part> pumps;
 
   private Plumbing(Rig rig) {
     this.rig = rig;
@@ -80,6 +82,11 @@ public final class Plumbing {
     tanks = rig.tanks().toList();
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
     parts.forEach(p -> passages.add(passages(p)));
+    sources = parts.stream().filter(p -> isSource(p.kind())).toList();
+    pumps =
+        parts.stream()
+            .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Macerator)
+            .toList();
   }
 
   private int[] portVertices(Part part) {
@@ -220,8 +227,24 @@ public final class Plumbing {
     return passages.get(part).getOrDefault(stop, NONE);
   }
 
+  private static boolean isSource(Kind kind) {
+    return kind instanceof Kind.HoseInlet
+        || kind instanceof Kind.Tank
+        || kind instanceof Kind.PortableContainer;
+  }
+
+  /** Returns the parts from which water can come, in the order of the rig. */
+  public List<Part> sources() {
+    return sources;
+  }
+
+  /** Returns the pumps of all kinds, in the order of the rig. */
+  List<Part> pumps() {
+    return pumps;
+  }
+
   /** Returns the tanks in the order of the rig. */
-  List<Part> tanks() {
+  public List<Part> tanks() {
     return tanks;
   }
 

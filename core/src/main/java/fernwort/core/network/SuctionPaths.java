@@ -16,12 +16,12 @@ final class SuctionPaths {
   private final Sweep suction;
   private final OpenGraph graph;
   private final int in;
-  private final List<Integer> starts;
+  private final int[] starts;
   private final List<BitSet> found = new ArrayList<>();
   private int most;
   private int steps;
 
-  SuctionPaths(Sweep suction, int in, List<Integer> starts) {
+  SuctionPaths(Sweep suction, int in, int[] starts) {
     this.suction = suction;
     this.graph = suction.graph;
     this.in = in;

@@ -41,7 +41,7 @@ public record BoardLayout(
   private static final int HEIGHT = 86;
   private static final int GROUND_STRIP = 4;
   private static final int WHEEL_STRIP = 9;
-  private static final double ENOUGH_AIR = 1.6;
+  private static final double ENOUGH_AIR = 2.5;
 
   /** Air with which a small rig is drawn on a smaller sheet, and so larger on the screen. */
   private static final double PLENTY_OF_AIR = 3.2;

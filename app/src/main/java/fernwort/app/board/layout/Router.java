@@ -49,6 +49,10 @@ final class Router {
   private final int[] cameBy;
   private final int[] known;
   private final int[] settled;
+
+  /** For each state in which a line arrives at a goal, the goal's number from 1. */
+  private final int[] goalAt;
+
   private final StateQueue queue = new StateQueue();
   private int search;
   private int aimLeft;
@@ -71,6 +75,7 @@ final class Router {
     cameBy = new int[4 * width * height];
     known = new int[4 * width * height];
     settled = new int[4 * width * height];
+    goalAt = new int[4 * width * height];
     titles.forEach(this::block);
     for (Item item : items.values()) {
       block(item.body());
@@ -235,10 +240,8 @@ final class Router {
     }
     search++;
     queue.clear();
-    Map<Integer, End> goalAt = new HashMap<>();
-    for (End goal : goals) {
-      int outside = (goal.y() + goal.side().dy) * width + goal.x() + goal.side().dx;
-      goalAt.put(4 * outside + goal.side().opposite().ordinal(), goal);
+    for (int i = 0; i < goals.size(); i++) {
+      goalAt[arriving(goals.get(i))] = i + 1;
     }
     aim(goals);
     Map<Integer, End> startAt = new HashMap<>();
@@ -250,19 +253,34 @@ final class Router {
         offer(state, 0, -1);
       }
     }
+    int last = reachGoal();
+    Optional<Led> found =
+        last < 0
+            ? Optional.empty()
+            : Optional.of(trace(last, startAt, goals.get(goalAt[last] - 1)));
+    goals.forEach(goal -> goalAt[arriving(goal)] = 0);
+    return found;
+  }
+
+  /** Returns the state in which a line arrives at a goal. */
+  private int arriving(End goal) {
+    int outside = (goal.y() + goal.side().dy) * width + goal.x() + goal.side().dx;
+    return 4 * outside + goal.side().opposite().ordinal();
+  }
+
+  /** Returns the first goal state that is settled, or −1 when none can be reached. */
+  private int reachGoal() {
     while (!queue.isEmpty()) {
       int state = queue.remove();
-      if (settled[state] == search) {
-        continue;
+      if (settled[state] != search) {
+        settled[state] = search;
+        if (goalAt[state] > 0) {
+          return state;
+        }
+        expand(state);
       }
-      settled[state] = search;
-      End goal = goalAt.get(state);
-      if (goal != null) {
-        return Optional.of(trace(state, startAt, goal));
-      }
-      expand(state);
     }
-    return Optional.empty();
+    return -1;
   }
 
   /** Sets the rectangle around the goals, to which distances are estimated. */

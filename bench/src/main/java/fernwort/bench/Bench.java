@@ -35,7 +35,7 @@ public final class Bench {
     for (Goal goal : Goal.ALL) {
       figures.add(goal.figure(results));
     }
-    BoardInBrowser board = BoardInBrowser.start();
+    BoardInBrowser board = BoardInBrowser.of(DemoCopy.start());
     figures.add(
         new Figure(
             "A turn answered over HTTP with the Board of 60 parts and its SVG, median",

@@ -1,21 +1,15 @@
 package fernwort.bench;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import fernwort.app.Fernwort;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.List;
 
 /** What a person at the Board waits for: the real application, the real browser. */
 final class BoardInBrowser {
@@ -44,29 +38,15 @@ final class BoardInBrowser {
     this.address = address;
   }
 
-  /** Starts the application with the demo rigs in a folder of its own. */
-  static BoardInBrowser start() {
-    try {
-      int port = freePort();
-      Path data = Files.createTempDirectory("fernwort-bench");
-      Fernwort.main(
-          new String[] {"--demo", "--data", data.toString(), "--port", Integer.toString(port)});
-      return new BoardInBrowser("http://127.0.0.1:" + port);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static int freePort() throws IOException {
-    try (ServerSocket probe = new ServerSocket(0)) {
-      return probe.getLocalPort();
-    }
+  /** Looks at a running copy. */
+  static BoardInBrowser of(DemoCopy copy) {
+    return new BoardInBrowser(copy.address());
   }
 
   /** Returns the median time from a turn to the repainted page, Marginalia's sink (ms). */
   double turn() {
     try (Playwright playwright = Playwright.create();
-        Browser browser = playwright.chromium().launch(options())) {
+        Browser browser = playwright.chromium().launch(DemoCopy.browser())) {
       Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
       page.navigate(address + "/rigs/marginalia/board");
       double[] times = new double[TURNS];
@@ -78,19 +58,6 @@ final class BoardInBrowser {
       }
       return median(times);
     }
-  }
-
-  private static BrowserType.LaunchOptions options() {
-    return new BrowserType.LaunchOptions()
-        .setExecutablePath(Path.of("/usr/bin/chromium"))
-        .setArgs(
-            List.of(
-                "--no-sandbox",
-                "--disable-gpu",
-                "--disable-background-networking",
-                "--disable-component-update",
-                "--disable-sync",
-                "--no-first-run"));
   }
 
   /**

@@ -1,5 +1,6 @@
 package fernwort.core.demo;
 
+import fernwort.core.describe.Fittings;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Hitch;

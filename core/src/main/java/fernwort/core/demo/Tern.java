@@ -1,6 +1,7 @@
 package fernwort.core.demo;
 
-import fernwort.core.demo.Fittings.Choice;
+import fernwort.core.describe.Fittings;
+import fernwort.core.describe.Fittings.Choice;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;

@@ -1,4 +1,4 @@
-package fernwort.core.demo;
+package fernwort.core.describe;
 
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
@@ -29,7 +29,7 @@ public final class Fittings {
     return twoWay(openAngle, "across the pipe", "along the pipe");
   }
 
-  static Kind twoWay(double openAngle, String shut, String open) {
+  public static Kind twoWay(double openAngle, String shut, String open) {
     return new Kind.TwoWayValve(
         List.of(
             new Stop("shut", shut, openAngle + 90, List.of()),
@@ -42,7 +42,7 @@ public final class Fittings {
    *
    * @param unpowered "open" or "shut" for one that falls back, "" for one that stays
    */
-  static Kind motorised(double openAngle, String unpowered, double seconds) {
+  public static Kind motorised(double openAngle, String unpowered, double seconds) {
     return new Kind.TwoWayValve(
         List.of(
             new Stop("shut", "mark across the pipe", openAngle + 90, List.of()),
@@ -53,10 +53,10 @@ public final class Fittings {
   /**
    * A position of a selector: its id, its words, where the lever points, the ports it joins to a.
    */
-  record Choice(String id, String words, double angle, String joins) {}
+  public record Choice(String id, String words, double angle, String joins) {}
 
   /** Returns a three-way valve; a choice that joins nothing is shut. */
-  static Kind selector(Choice... choices) {
+  public static Kind selector(Choice... choices) {
     return new Kind.ThreeWayValve(
         List.of(choices).stream()
             .map(c ->
@@ -69,23 +69,23 @@ public final class Fittings {
         Optional.empty());
   }
 
-  static Kind inlet(double bar) {
+  public static Kind inlet(double bar) {
     return new Kind.HoseInlet(bar * BAR, -0.5);
   }
 
-  static Kind regulator(double bar) {
+  public static Kind regulator(double bar) {
     return new Kind.Regulator(bar * BAR);
   }
 
-  static Kind check() {
+  public static Kind check() {
     return new Kind.CheckValve(2_000);
   }
 
-  static Kind filter(Kind.Filter.Grade grade, double litresPerMinute, double bar) {
+  public static Kind filter(Kind.Filter.Grade grade, double litresPerMinute, double bar) {
     return new Kind.Filter(grade, litresPerMinute * LITRES_PER_MINUTE, bar * BAR);
   }
 
-  static Kind pressurePump(double litresPerMinute, double cutOut) {
+  public static Kind pressurePump(double litresPerMinute, double cutOut) {
     return new Kind.Pump(
         Kind.Pump.Duty.SUPPLY,
         Kind.Pump.Type.DIAPHRAGM,
@@ -96,7 +96,7 @@ public final class Fittings {
         1.8);
   }
 
-  static Kind circulationPump(double litresPerMinute, double bar) {
+  public static Kind circulationPump(double litresPerMinute, double bar) {
     return new Kind.Pump(
         Kind.Pump.Duty.CIRCULATION,
         Kind.Pump.Type.CENTRIFUGAL,
@@ -107,7 +107,7 @@ public final class Fittings {
         0);
   }
 
-  static Kind footPump(double litresPerMinute, double lift) {
+  public static Kind footPump(double litresPerMinute, double lift) {
     return new Kind.Pump(
         Kind.Pump.Duty.SUPPLY,
         Kind.Pump.Type.FOOT,
@@ -118,27 +118,28 @@ public final class Fittings {
         lift);
   }
 
-  static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {
+  public static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {
     return new Kind.Fixture(type, drinking, litresPerMinute * LITRES_PER_MINUTE, 2 * BAR);
   }
 
-  static Kind tank(Contents contents, Shape shape, double wall, Gauge gauge, TankPort... ports) {
+  public static Kind tank(
+      Contents contents, Shape shape, double wall, Gauge gauge, TankPort... ports) {
     return new Kind.Tank(contents, shape, wall, List.of(ports), gauge, TANK_PRESSURE, TANK_VACUUM);
   }
 
-  static TankPort port(String id, TankPort.Use use, double x, double y, double z) {
+  public static TankPort port(String id, TankPort.Use use, double x, double y, double z) {
     return new TankPort(id, use, new Point(x, y, z));
   }
 
-  static Gauge sender(int steps, double x, double y) {
+  public static Gauge sender(int steps, double x, double y) {
     return new Gauge(Gauge.GaugeKind.SENDER, steps, x, y);
   }
 
-  static Gauge stick(double x, double y) {
+  public static Gauge stick(double x, double y) {
     return new Gauge(Gauge.GaugeKind.STICK, 0, x, y);
   }
 
-  static Kind end(Kind.OpenEnd.Role role) {
+  public static Kind end(Kind.OpenEnd.Role role) {
     return new Kind.OpenEnd(role);
   }
 }

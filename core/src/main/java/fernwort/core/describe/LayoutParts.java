@@ -1,0 +1,110 @@
+package fernwort.core.describe;
+
+import fernwort.core.rig.Axle;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.TankPort.Use;
+import fernwort.core.rig.Vehicle;
+import java.util.List;
+import java.util.Optional;
+
+/** What the ready layouts are put together from: a usual van, usual tanks, short lines. */
+final class LayoutParts {
+
+  static final double WALL = 0.005;
+
+  private LayoutParts() {}
+
+  static RigBuilder van(String name) {
+    return RigBuilder.named(name)
+        .vehicle(
+            new Vehicle(
+                Vehicle.Body.VAN,
+                -1.1,
+                4.6,
+                2.0,
+                0.62,
+                2.7,
+                0.2,
+                List.of(new Axle("rear", 0, 2100, 1250), new Axle("front", 3.6, 1850, 1350)),
+                Optional.empty()));
+  }
+
+  static RigBuilder truck(String name) {
+    return RigBuilder.named(name)
+        .vehicle(
+            new Vehicle(
+                Vehicle.Body.TRUCK,
+                -2.0,
+                6.2,
+                2.4,
+                0.95,
+                3.3,
+                0.28,
+                List.of(new Axle("rear", 0, 5200, 3300), new Axle("front", 4.4, 3200, 2300)),
+                Optional.empty()));
+  }
+
+  /** A fresh tank with a fill and a vent near its top, an outlet near its floor, and a drain. */
+  static Kind fresh(double length, double width, double height) {
+    double x = length - 2 * WALL - 0.05;
+    double y = width - 2 * WALL - 0.05;
+    double top = height - 2 * WALL - 0.02;
+    return Fittings.tank(
+        Contents.FRESH,
+        new Shape.Box(length, width, height),
+        WALL,
+        Fittings.sender(4, length / 2, width / 2),
+        Fittings.port("fill", Use.FILL, 0.05, y, top - 0.01),
+        Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.025),
+        Fittings.port("vent", Use.VENT, x, y, top),
+        Fittings.port("drain", Use.DRAIN, x, 0.05, 0.004));
+  }
+
+  /** A gray tank with one or more inlets near its top. */
+  static Kind gray(double length, double width, double height) {
+    double x = length - 2 * WALL - 0.05;
+    double y = width - 2 * WALL - 0.05;
+    double top = height - 2 * WALL - 0.015;
+    return Fittings.tank(
+        Contents.GRAY,
+        new Shape.Box(length, width, height),
+        WALL,
+        Fittings.sender(4, length / 2, width / 2),
+        Fittings.port("waste", Use.FILL, 0.05, y, top - 0.02),
+        Fittings.port("vent", Use.VENT, 0.05, 0.05, top),
+        Fittings.port("drain", Use.DRAIN, x, width / 2, 0.005));
+  }
+
+  /** A can: an open-topped store that is carried. */
+  static Kind can(Contents contents) {
+    return Fittings.tank(
+        contents,
+        new Shape.Box(0.34, 0.18, 0.4),
+        0.002,
+        new Gauge(Gauge.GaugeKind.SIGHT, 0, 0, 0),
+        Fittings.port("fill", Use.FILL, 0.17, 0.09, 0.39),
+        Fittings.port("feed", Use.FEED, 0.05, 0.09, 0.01),
+        Fittings.port("vent", Use.VENT, 0.28, 0.09, 0.392));
+  }
+
+  /** Adds a usual line; its id and tag come from its ends. */
+  static RigBuilder line(RigBuilder rig, String ends, double bore, double length) {
+    String[] both = ends.split(" > ");
+    String id = (both[0] + "-" + both[1].split("\\.")[0]).replace('.', '-');
+    String tag = words(both[0].split("\\.")[0]) + " to " + words(both[1].split("\\.")[0]);
+    return rig.line(id, tag, ends, bore, length, material(bore), 1.2);
+  }
+
+  private static String words(String id) {
+    return id.replace('-', ' ');
+  }
+
+  private static Material material(double bore) {
+    return bore >= 25 ? Material.RIGID_PVC : bore >= 15 ? Material.PVC_HOSE : Material.PEX;
+  }
+}

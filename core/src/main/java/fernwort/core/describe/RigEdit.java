@@ -1,0 +1,328 @@
+package fernwort.core.describe;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+
+/** One rig under change. Every method returns the changed rig and leaves this one as it was. */
+public final class RigEdit {
+
+  private static final double SHORTEST = 0.05;
+
+  private final Rig rig;
+
+  private RigEdit(Rig rig) {
+    this.rig = rig;
+  }
+
+  /** Starts from a rig. */
+  public static RigEdit of(Rig rig) {
+    return new RigEdit(rig);
+  }
+
+  // --- parts and lines -------------------------------------------------------------------------
+
+  /**
+   * Puts a part into a line, which becomes two lines of half its length each.
+   *
+   * @param line id of the line
+   * @param part the part; its id must be free
+   * @param in its port towards the line's first end
+   * @param out its port towards the line's second end
+   * @throws IllegalArgumentException when the part has no such ports
+   */
+  public Rig insert(String line, Part part, String in, String out) {
+    Line old = line(line);
+    needPort(part, in);
+    needPort(part, out);
+    double half = Math.max(SHORTEST, old.length() / 2);
+    Line before =
+        new Line(
+            old.id(),
+            old.label(),
+            old.from(),
+            part.port(in),
+            old.bore(),
+            half,
+            old.material(),
+            old.minorLoss() / 2,
+            profile(old, 0, half));
+    Line after =
+        new Line(
+            freeId(old.id()),
+            shortened(old.label() + " on"),
+            part.port(out),
+            old.to(),
+            old.bore(),
+            half,
+            old.material(),
+            old.minorLoss() / 2,
+            profile(old, old.length() - half, old.length()));
+    List<Line> lines = new ArrayList<>();
+    for (Line l : rig.lines()) {
+      if (l.id().equals(line)) {
+        lines.add(before);
+        lines.add(after);
+      } else {
+        lines.add(l);
+      }
+    }
+    return with(plus(rig.parts(), part), lines);
+  }
+
+  private static List<ProfilePoint> profile(Line line, double from, double to) {
+    return line.profile().stream()
+        .filter(p -> p.along() > from && p.along() < to)
+        .map(p -> new ProfilePoint(p.along() - from, p.height()))
+        .toList();
+  }
+
+  /**
+   * Takes a part out. A part with one line on each side leaves one line; a part at a line's end
+   * takes that line with it.
+   *
+   * @throws IllegalArgumentException when more than two lines meet in it, naming what is joined
+   */
+  public Rig remove(String id) {
+    Part part = rig.part(id);
+    List<Line> joined = linesAt(id);
+    if (joined.size() > 2 || joined.size() == 2 && part.kind() instanceof Kind.Tank) {
+      throw new IllegalArgumentException(
+          "%s is needed by %s; take their lines off first"
+              .formatted(
+                  part.label(),
+                  joined.stream()
+                      .map(l -> "“" + l.label() + "”")
+                      .collect(Collectors.joining(", "))));
+    }
+    List<Line> lines = new ArrayList<>(rig.lines());
+    lines.removeAll(joined);
+    if (joined.size() == 2) {
+      closed(joined.get(0), joined.get(1), id).ifPresent(lines::add);
+    }
+    return with(rig.parts().stream().filter(p -> !p.id().equals(id)).toList(), lines);
+  }
+
+  /** One line in place of two that met in a part; none when both led to the same port. */
+  private static Optional<Line> closed(Line first, Line second, String part) {
+    boolean flipped = first.from().part().equals(part);
+    PortRef start = flipped ? first.to() : first.from();
+    PortRef end = second.from().part().equals(part) ? second.to() : second.from();
+    if (start.part().equals(part) || end.part().equals(part)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Line(
+            first.id(),
+            first.label(),
+            flipped ? end : start,
+            flipped ? start : end,
+            Math.min(first.bore(), second.bore()),
+            first.length() + second.length(),
+            first.material(),
+            first.minorLoss() + second.minorLoss(),
+            List.of()));
+  }
+
+  /**
+   * Tees a branch off a line and leads it to a new part.
+   *
+   * @param line id of the line
+   * @param part the new part at the end of the branch
+   * @param port its port
+   * @param length length of the branch (m)
+   */
+  public Rig teeOff(String line, Part part, String port, double length) {
+    Line old = line(line);
+    needPort(part, port);
+    Part near = rig.part(old.from().part());
+    Part tee =
+        new Part(
+            freeId("tee"), "Tee", near.place(), near.x(), near.y(), middle(old), 0, new Kind.Tee());
+    Rig withTee = insert(line, tee, "a", "b");
+    RigEdit next = of(withTee);
+    Line branch =
+        new Line(
+            next.freeId("to-" + part.id()),
+            shortened("To " + part.label()),
+            tee.port("c"),
+            part.port(port),
+            old.bore(),
+            length,
+            old.material(),
+            1,
+            List.of());
+    return next.with(plus(withTee.parts(), part), plus(withTee.lines(), branch));
+  }
+
+  private double middle(Line line) {
+    double a = rig.part(line.from().part()).at(line.from().port()).z();
+    double b = rig.part(line.to().part()).at(line.to().port()).z();
+    return (a + b) / 2;
+  }
+
+  /** Adds a part that is joined to nothing yet. */
+  public Rig add(Part part) {
+    return with(plus(rig.parts(), part), rig.lines());
+  }
+
+  /** Joins two ports with a line; the line's id must be free. */
+  public Rig connect(Line line) {
+    return with(rig.parts(), plus(rig.lines(), line));
+  }
+
+  /** Takes a line off; its parts stay. */
+  public Rig disconnect(String line) {
+    line(line);
+    return with(rig.parts(), rig.lines().stream().filter(l -> !l.id().equals(line)).toList());
+  }
+
+  /** Changes a part; its id stays. */
+  public Rig change(String id, UnaryOperator<Part> how) {
+    rig.part(id);
+    return with(
+        rig.parts().stream().map(p -> p.id().equals(id) ? how.apply(p) : p).toList(), rig.lines());
+  }
+
+  /** Changes a line; its id stays. */
+  public Rig changeLine(String id, UnaryOperator<Line> how) {
+    line(id);
+    return with(
+        rig.parts(), rig.lines().stream().map(l -> l.id().equals(id) ? how.apply(l) : l).toList());
+  }
+
+  /**
+   * Moves a part to a place, to its middle along and across the vehicle unless it stays where it
+   * is.
+   *
+   * @param height height above the ground (m)
+   */
+  public Rig move(String id, String place, double height) {
+    Place to = rig.place(place);
+    return change(
+        id,
+        p ->
+            p.place().equals(place)
+                ? new Part(p.id(), p.label(), place, p.x(), p.y(), height, p.volume(), p.kind())
+                : new Part(p.id(), p.label(), place, to.x(), to.y(), height, p.volume(), p.kind()));
+  }
+
+  // --- the rest of a rig -----------------------------------------------------------------------
+
+  /** Gives the rig another name. */
+  public Rig rename(String name) {
+    return new Rig(name, rig.note(), rig.vehicle(), rig.places(), rig.parts(), rig.lines());
+  }
+
+  /** Changes the vehicle. */
+  public Rig vehicle(Vehicle vehicle) {
+    return new Rig(rig.name(), rig.note(), vehicle, rig.places(), rig.parts(), rig.lines());
+  }
+
+  /** Adds a place, or changes the one with the same id. */
+  public Rig place(Place place) {
+    List<Place> places = new ArrayList<>(rig.places());
+    places.removeIf(p -> p.id().equals(place.id()));
+    places.add(place);
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), places, rig.parts(), rig.lines());
+  }
+
+  /**
+   * Removes a place that no part is in.
+   *
+   * @throws IllegalArgumentException when a part is in it, naming it
+   */
+  public Rig removePlace(String id) {
+    rig.parts().stream()
+        .filter(p -> p.place().equals(id))
+        .findFirst()
+        .ifPresent(p -> {
+          throw new IllegalArgumentException(
+              "%s is in %s; move it to another place first"
+                  .formatted(p.label(), rig.place(id).label()));
+        });
+    List<Place> places = rig.places().stream().filter(p -> !p.id().equals(id)).toList();
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), places, rig.parts(), rig.lines());
+  }
+
+  // --- looking things up -----------------------------------------------------------------------
+
+  /**
+   * Returns the line with this id.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
+  public Line line(String id) {
+    return rig.lines().stream()
+        .filter(l -> l.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("The rig has no line \"" + id + "\"; check its id"));
+  }
+
+  /** Returns the lines at a part. */
+  public List<Line> linesAt(String part) {
+    return rig.lines().stream()
+        .filter(l -> l.from().part().equals(part) || l.to().part().equals(part))
+        .toList();
+  }
+
+  /** Returns the ports of a part that no line is joined to. */
+  public List<String> freePorts(String part) {
+    Set<PortRef> used = rig.linesByPort().keySet();
+    Part found = rig.part(part);
+    return found.kind().ports().stream().filter(p -> !used.contains(found.port(p))).toList();
+  }
+
+  /** Returns an id made from a text that neither part, line nor place of the rig has yet. */
+  public String freeId(String text) {
+    String base =
+        text.toLowerCase(java.util.Locale.ROOT)
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("^-+|-+$", "");
+    String plain = base.isEmpty() ? "item" : base.substring(0, Math.min(base.length(), 50));
+    Set<String> taken = new HashSet<>();
+    rig.parts().forEach(p -> taken.add(p.id()));
+    rig.lines().forEach(l -> taken.add(l.id()));
+    rig.places().forEach(p -> taken.add(p.id()));
+    String id = plain;
+    for (int n = 2; taken.contains(id); n++) {
+      id = plain + "-" + n;
+    }
+    return id;
+  }
+
+  private static void needPort(Part part, String port) {
+    if (!part.kind().ports().contains(port)) {
+      throw new IllegalArgumentException(
+          "%s has no port \"%s\"; it has %s"
+              .formatted(part.label(), port, String.join(", ", part.kind().ports())));
+    }
+  }
+
+  private static String shortened(String label) {
+    return label.length() > 60 ? label.substring(0, 60) : label;
+  }
+
+  private static <T> List<T> plus(List<T> list, T item) {
+    List<T> longer = new ArrayList<>(list);
+    longer.add(item);
+    return longer;
+  }
+
+  private Rig with(List<Part> parts, List<Line> lines) {
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines);
+  }
+}

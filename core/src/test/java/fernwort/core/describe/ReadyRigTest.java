@@ -1,0 +1,105 @@
+package fernwort.core.describe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.network.Directions;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class ReadyRigTest {
+
+  static List<ReadyRig> all() {
+    return ReadyRig.all();
+  }
+
+  private static State halfFull(Rig rig, String turned) {
+    Setting setting = rig.atRest();
+    for (String turn : turned.split(" ")) {
+      String[] both = turn.split("=");
+      rig.position(both[0], both[1]);
+      setting = setting.with(both[0], both[1]);
+    }
+    Plumbing plumbing = Plumbing.of(rig);
+    Map<String, Double> volumes = new HashMap<>();
+    rig.tanks(Contents.FRESH)
+        .forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    return new State(setting, volumes, Slope.LEVEL);
+  }
+
+  @Test
+  void thereAreEightEachWithItsOwnName() {
+    assertThat(ReadyRig.all()).hasSize(8).extracting(ReadyRig::id).doesNotHaveDuplicates();
+    assertThat(ReadyRig.all()).extracting(r -> r.rig().name()).doesNotHaveDuplicates();
+  }
+
+  @ParameterizedTest
+  @MethodSource("all")
+  void everyPortIsJoinedOrTheFreeEndOfSomething(ReadyRig ready) {
+    RigEdit edit = RigEdit.of(ready.rig());
+    for (Part part : ready.rig().parts()) {
+      assertThat(edit.freePorts(part.id()))
+          .as(part.label())
+          .allMatch(port -> port.equals("mouth") || port.equals("waste"));
+    }
+    assertThat(Directions.of(Plumbing.of(ready.rig())).reversedCheckValves()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "jug, foot-pump=on tap=open, tap",
+    "one-tank, pump=on sink=open, sink",
+    "pump-or-drain, selector=pump pump=on sink=open, sink",
+    "main-and-low, pump=on sink=open, sink",
+    "main-and-low, low-valve=open lift-pump=on, fresh",
+    "three-in-a-row, pump=on sink=open, sink",
+    "three-in-a-row, link-1=open, second",
+    "service-panel, draw=tank pump=on sink=open, sink",
+    "service-panel, inlet=mains mains=open sink=open, sink",
+    "service-panel, inlet=mains fill=open, fresh",
+    "service-panel, outside=outside draw=outside pump=on sink=open, sink",
+    "long-stay, tank-valve=open pump=on heater-in=open shower=warm, shower",
+    "haulage, outside=outside suction=outside engine-pump=on delivery=tank, tank",
+    "haulage, suction=tank engine-pump=on delivery=hose hose=open, hose"
+  })
+  void doesItsJobWithTheRightHandles(String id, String turned, String end) {
+    Rig rig = ReadyRig.find(id).orElseThrow().rig();
+    State state = halfFull(rig, turned);
+    if (id.equals("three-in-a-row")) {
+      state = state.withVolume("first", 0.055).withVolume("second", 0.005);
+    }
+    assertThat(OpenWays.find(Plumbing.of(rig), state).to(end)).isNotEmpty();
+  }
+
+  @ParameterizedTest
+  @MethodSource("all")
+  void isInNoDangerAtRest(ReadyRig ready) {
+    State rest = halfFull(ready.rig(), firstRest(ready.rig()));
+    Plumbing plumbing = Plumbing.of(ready.rig());
+    Levels levels = Levels.of(plumbing, rest);
+    Ways ways = OpenWays.find(plumbing, rest.setting(), levels);
+    assertThat(Hazards.of(plumbing).warnings(rest.setting(), levels, ways))
+        .noneMatch(w -> w.severity() == Severity.DANGER);
+  }
+
+  private static String firstRest(Rig rig) {
+    Part handle = rig.handles().findFirst().orElseThrow();
+    return handle.id() + "=" + handle.kind().positions().getFirst().id();
+  }
+}

@@ -173,6 +173,30 @@ public final class RigEdit {
     return (a + b) / 2;
   }
 
+  /**
+   * Adds a part and joins it with a short line.
+   *
+   * @param part the new part
+   * @param port its port
+   * @param to the free port it is joined to
+   * @param bore bore of the line (m)
+   * @param length length of the line (m)
+   */
+  public Rig addAt(Part part, String port, PortRef to, double bore, double length) {
+    RigEdit next = of(add(part));
+    return next.connect(
+        new Line(
+            next.freeId(part.id() + "-line"),
+            shortened("To " + part.label()),
+            to,
+            part.port(port),
+            bore,
+            length,
+            Line.Material.PVC_HOSE,
+            1,
+            List.of()));
+  }
+
   /** Adds a part that is joined to nothing yet. */
   public Rig add(Part part) {
     return with(plus(rig.parts(), part), rig.lines());
@@ -215,7 +239,7 @@ public final class RigEdit {
         id,
         p ->
             p.place().equals(place)
-                ? new Part(p.id(), p.label(), place, p.x(), p.y(), height, p.volume(), p.kind())
+                ? p.atHeight(height)
                 : new Part(p.id(), p.label(), place, to.x(), to.y(), height, p.volume(), p.kind()));
   }
 
@@ -312,7 +336,8 @@ public final class RigEdit {
     }
   }
 
-  private static String shortened(String label) {
+  /** Returns a text cut to what a label may hold. */
+  public static String shortened(String label) {
     return label.length() > 60 ? label.substring(0, 60) : label;
   }
 

@@ -24,6 +24,7 @@ final class SmallLayouts {
             .part("foot-pump", "Foot pump", 0.2, 0.2, 0.66, 0.05, Fittings.footPump(4, 1.2))
             .part("tap", "Tap", 0.4, 0.4, 1.25, Fittings.fixture(Type.TAP, true, 3))
             .part("gray-can", "Gray can", 0.5, 0.4, 0.66, LayoutParts.can(Contents.GRAY))
+            .part("gray-cap", "Gray can cap", 0.5, 0.3, 0.67, new Kind.Plug(true))
             .part("gray-vent", "Gray can vent", 0.8, 0.5, 1.1, Fittings.end(Role.VENT));
     line(rig, "neck.out > can.fill", 30, 0.1);
     line(rig, "can.vent > can-vent.in", 10, 0.1);
@@ -31,6 +32,7 @@ final class SmallLayouts {
     line(rig, "foot-pump.out > tap.cold", 10, 0.8);
     line(rig, "tap.waste > gray-can.fill", 25, 0.3);
     line(rig, "gray-can.vent > gray-vent.in", 10, 0.1);
+    line(rig, "gray-can.feed > gray-cap.in", 25, 0.05);
     return rig.build();
   }
 

@@ -22,14 +22,19 @@ public final class Connections {
   private final OpenGraph graph;
   private final Plumbing plumbing;
 
-  private Connections(Plumbing plumbing, Setting setting) {
+  private Connections(Plumbing plumbing, OpenGraph graph) {
     this.plumbing = plumbing;
-    this.graph = new OpenGraph(plumbing, setting);
+    this.graph = graph;
   }
 
   /** Returns the connections of a setting. */
   public static Connections of(Plumbing plumbing, Setting setting) {
-    return new Connections(plumbing, setting);
+    return new Connections(plumbing, new OpenGraph(plumbing, setting));
+  }
+
+  /** Returns the connections that the layout allows, with every handle free. */
+  public static Connections withHandlesFree(Plumbing plumbing) {
+    return new Connections(plumbing, OpenGraph.withHandlesFree(plumbing));
   }
 
   /**

@@ -1,5 +1,6 @@
 package fernwort.core.network;
 
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.ProfilePoint;
@@ -23,12 +24,11 @@ public final class Flood {
   private final Levels levels;
   private final double[] spill;
 
-  private Flood(Plumbing plumbing, Setting setting, Levels levels) {
+  private Flood(Plumbing plumbing, OpenGraph graph, Levels levels, int[] drains) {
     this.plumbing = plumbing;
     this.levels = levels;
     spill = new double[plumbing.size()];
     Arrays.fill(spill, Double.POSITIVE_INFINITY);
-    OpenGraph graph = new OpenGraph(plumbing, setting);
     List<List<Integer>> arriving = new ArrayList<>();
     for (int v = 0; v < plumbing.size(); v++) {
       arriving.add(new ArrayList<>());
@@ -36,23 +36,44 @@ public final class Flood {
     for (int e = 0; e < graph.edges; e++) {
       arriving.get(graph.to[e]).add(e);
     }
-    run(graph, arriving);
+    run(graph, arriving, drains);
   }
 
   /** Floods a setting from its open drains. */
   public static Flood of(Plumbing plumbing, Setting setting, Levels levels) {
-    return new Flood(plumbing, setting, levels);
+    OpenGraph graph = new OpenGraph(plumbing, setting);
+    // Water that reaches a tank's port above its surface drops in and is gone from the line.
+    int[] drains =
+        new Outlets(graph)
+            .ends.stream()
+                .filter(o -> o.end().kind() != End.Kind.TANK || !levels.wet(o.vertex()))
+                .mapToInt(Outlets.Outlet::vertex)
+                .toArray();
+    return new Flood(plumbing, graph, levels, drains);
+  }
+
+  /** Floods the layout from every drain that a hand could open, with every handle free. */
+  public static Flood withHandlesFree(Plumbing plumbing, Levels levels) {
+    int[] drains =
+        plumbing.rig().parts().stream()
+            .filter(p -> canDrain(p.kind()))
+            .mapToInt(p -> plumbing.first(plumbing.index(p.id())))
+            .toArray();
+    return new Flood(plumbing, OpenGraph.withHandlesFree(plumbing), levels, drains);
+  }
+
+  private static boolean canDrain(Kind kind) {
+    return kind instanceof Kind.Plug plug && plug.removable()
+        || kind instanceof Kind.OpenEnd
+        || kind instanceof Kind.Fixture fixture && fixture.use() == Kind.Fixture.Type.HOSE_POINT;
   }
 
   private record Settled(int vertex, double level) {}
 
-  private void run(OpenGraph graph, List<List<Integer>> arriving) {
+  private void run(OpenGraph graph, List<List<Integer>> arriving, int[] drains) {
     PriorityQueue<Settled> queue = new PriorityQueue<>(Comparator.comparingDouble(Settled::level));
-    for (Outlets.Outlet outlet : new Outlets(graph).ends) {
-      // Water that reaches a tank's port above its surface drops in and is gone from the line.
-      if (outlet.end().kind() != End.Kind.TANK || !levels.wet(outlet.vertex())) {
-        lower(outlet.vertex(), levels.height(outlet.vertex()), queue);
-      }
+    for (int drain : drains) {
+      lower(drain, levels.height(drain), queue);
     }
     while (!queue.isEmpty()) {
       Settled next = queue.remove();

@@ -23,6 +23,10 @@ final class OpenGraph {
 
   final Plumbing plumbing;
   final Setting setting;
+
+  /** Whether every handle is taken to stand in all its positions at once. */
+  private final boolean free;
+
   final int[] first;
   int[] next;
   int[] from;
@@ -36,8 +40,18 @@ final class OpenGraph {
   int edges;
 
   OpenGraph(Plumbing plumbing, Setting setting) {
+    this(plumbing, setting, false);
+  }
+
+  /** Returns the passages that the layout allows, each handle in all its positions at once. */
+  static OpenGraph withHandlesFree(Plumbing plumbing) {
+    return new OpenGraph(plumbing, plumbing.rig().atRest(), true);
+  }
+
+  private OpenGraph(Plumbing plumbing, Setting setting, boolean free) {
     this.plumbing = plumbing;
     this.setting = setting;
+    this.free = free;
     int room = 4 * plumbing.size() + 16;
     first = new int[plumbing.size()];
     Arrays.fill(first, -1);
@@ -67,14 +81,20 @@ final class OpenGraph {
 
   /** A stowed jug is joined to nothing, whatever line it pours through. */
   private boolean isStowed(Part part) {
-    return part.kind() instanceof Kind.PortableContainer && is(part, "stowed");
+    return !free && part.kind() instanceof Kind.PortableContainer && is(part, "stowed");
   }
 
   private void addPart(int index, Part part, int v) {
     switch (part.kind()) {
-      case Kind.Valve k -> addValve(plumbing.passages(index, setting.of(part.id())));
+      case Kind.Valve k -> {
+        if (free) {
+          k.stops().forEach(stop -> addValve(plumbing.passages(index, stop.id())));
+        } else {
+          addValve(plumbing.passages(index, setting.of(part.id())));
+        }
+      }
       case Kind.GravityFiller k -> {
-        if (setting.of(part.id()).equals("open")) {
+        if (free || setting.of(part.id()).equals("open")) {
           both(v, v + 1);
         }
       }

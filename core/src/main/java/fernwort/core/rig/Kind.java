@@ -137,6 +137,11 @@ public sealed interface Kind {
       return tankPorts.stream().map(TankPort::id).toList();
     }
 
+    /** Returns this tank with other openings. */
+    public Tank withPorts(List<TankPort> ports) {
+      return new Tank(contents, shape, wall, ports, gauge, highestPressure, lowestPressure);
+    }
+
     /** Returns the port with this id. */
     public TankPort port(String id) {
       return tankPorts.stream()

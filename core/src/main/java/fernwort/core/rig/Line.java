@@ -41,6 +41,11 @@ public record Line(
     profile = List.copyOf(profile);
   }
 
+  /** Returns this line with another course. */
+  public Line along(List<ProfilePoint> changed) {
+    return new Line(id, label, from, to, bore, length, material, minorLoss, changed);
+  }
+
   /** Returns the water this line holds when full (m³). */
   public double volume() {
     return Math.PI / 4 * bore * bore * length;

@@ -28,6 +28,21 @@ public record Part(
     return kind instanceof Kind.Tank tank ? self.plus(tank.port(port).at()) : self;
   }
 
+  /** Returns this part as another kind, or the same kind with other figures. */
+  public Part with(Kind changed) {
+    return new Part(id, label, place, x, y, height, volume, changed);
+  }
+
+  /** Returns this part at another height above the ground (m). */
+  public Part atHeight(double changed) {
+    return new Part(id, label, place, x, y, changed, volume, kind);
+  }
+
+  /** Returns this part with another name. */
+  public Part called(String changed) {
+    return new Part(id, changed, place, x, y, height, volume, kind);
+  }
+
   /** Tells whether a hand can change anything about this part. */
   public boolean hasHandle() {
     return !kind.positions().isEmpty();

@@ -1,0 +1,76 @@
+package fernwort.core.hazard.layout;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Lines that no drain reaches: what stays in them freezes. */
+final class DrainLook implements Look {
+
+  /** Less than this in all the lines is a matter of a few drops (m³). */
+  private static final double WORTH_SAYING = 1e-4;
+
+  @Override
+  public void over(Plan plan, List<Finding> found) {
+    Map<Line, Double> wet =
+        plan.rig().lines().stream().collect(Collectors.toMap(line -> line, plan.flood()::stays));
+    double all = wet.values().stream().mapToDouble(Double::doubleValue).sum();
+    if (all < WORTH_SAYING) {
+      return;
+    }
+    Line worst =
+        plan.rig().lines().stream().max(Comparator.comparingDouble(wet::get)).orElseThrow();
+    Part end = lower(plan, worst);
+    String named =
+        plan.rig().lines().stream()
+            .filter(l -> wet.get(l) > 0.1 * all)
+            .sorted(Comparator.comparingDouble((Line l) -> wet.get(l)).reversed())
+            .limit(3)
+            .map(Line::label)
+            .collect(Collectors.joining(", "));
+    found.add(
+        new Finding(
+            Finding.Code.NO_LOW_DRAIN,
+            Finding.Risk.LOSS,
+            "No drain lets these lines run empty",
+            "They lie lower than every drain they can reach, so water stays in: " + named + ".",
+            "%s stays in the lines and can freeze.".formatted(Plan.litres(all)),
+            "Put a drain cap at the lowest point of “%s”, and look again.".formatted(worst.label()),
+            List.of(end.id()),
+            Optional.of(rig ->
+                RigEdit.of(rig)
+                    .teeOff(
+                        worst.id(),
+                        new Part(
+                            RigEdit.of(rig).freeId(worst.id() + "-drain"),
+                            RigEdit.shortened("Drain of " + worst.label()),
+                            end.place(),
+                            end.x(),
+                            end.y(),
+                            Math.max(0, lowest(plan, worst) - 0.05),
+                            0,
+                            new Kind.Plug(true)),
+                        "in",
+                        0.1))));
+  }
+
+  private static Part lower(Plan plan, Line line) {
+    Part a = plan.part(line.from().part());
+    Part b = plan.part(line.to().part());
+    return a.at(line.from().port()).z() <= b.at(line.to().port()).z() ? a : b;
+  }
+
+  private static double lowest(Plan plan, Line line) {
+    double ends =
+        Math.min(
+            plan.part(line.from().part()).at(line.from().port()).z(),
+            plan.part(line.to().part()).at(line.to().port()).z());
+    return line.profile().stream().mapToDouble(p -> p.height()).reduce(ends, Math::min);
+  }
+}

@@ -1,0 +1,31 @@
+package fernwort.core.hazard.layout;
+
+import fernwort.core.network.Plumbing;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** The standing review of a plan. */
+public final class LayoutReview {
+
+  private static final List<Look> LOOKS =
+      List.of(
+          new PortLook(),
+          new AirLook(),
+          new OutletLook(),
+          new SupplyLook(),
+          new HeaterLook(),
+          new DrainLook(),
+          new PlaceLook());
+
+  private LayoutReview() {}
+
+  /** Returns what is weak about a plan, the worst first. */
+  public static List<Finding> of(Plumbing plumbing) {
+    Plan plan = Plan.of(plumbing);
+    List<Finding> found = new ArrayList<>();
+    LOOKS.forEach(look -> look.over(plan, found));
+    found.sort(Comparator.comparing(Finding::risk));
+    return List.copyOf(found);
+  }
+}

@@ -74,14 +74,14 @@ final class LargeLayouts {
     List<TankPort> ports = new ArrayList<>();
     if (first) {
       ports.add(Fittings.port("fill", Use.FILL, 0.05, width - 0.06, height - 0.05));
-      ports.add(Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.025));
+      ports.add(Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.02));
     } else {
       ports.add(Fittings.port("before", Use.LINK, 0.05, 0.05, 0.03));
     }
     if (more) {
       ports.add(Fittings.port("next", Use.LINK, length - 0.06, 0.05, 0.03));
     }
-    ports.add(Fittings.port("vent", Use.VENT, length - 0.06, width - 0.06, height - 0.03));
+    ports.add(Fittings.port("vent", Use.VENT, length - 0.06, width - 0.06, height - 0.016));
     ports.add(Fittings.port("drain", Use.DRAIN, length / 2, 0.05, 0.004));
     return Fittings.tank(
         Contents.FRESH,

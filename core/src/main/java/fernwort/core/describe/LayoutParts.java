@@ -53,14 +53,14 @@ final class LayoutParts {
   static Kind fresh(double length, double width, double height) {
     double x = length - 2 * WALL - 0.05;
     double y = width - 2 * WALL - 0.05;
-    double top = height - 2 * WALL - 0.02;
+    double top = height - 2 * WALL - 0.005;
     return Fittings.tank(
         Contents.FRESH,
         new Shape.Box(length, width, height),
         WALL,
         Fittings.sender(4, length / 2, width / 2),
-        Fittings.port("fill", Use.FILL, 0.05, y, top - 0.01),
-        Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.025),
+        Fittings.port("fill", Use.FILL, 0.05, y, top - 0.02),
+        Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.02),
         Fittings.port("vent", Use.VENT, x, y, top),
         Fittings.port("drain", Use.DRAIN, x, 0.05, 0.004));
   }
@@ -69,7 +69,7 @@ final class LayoutParts {
   static Kind gray(double length, double width, double height) {
     double x = length - 2 * WALL - 0.05;
     double y = width - 2 * WALL - 0.05;
-    double top = height - 2 * WALL - 0.015;
+    double top = height - 2 * WALL - 0.005;
     return Fittings.tank(
         Contents.GRAY,
         new Shape.Box(length, width, height),

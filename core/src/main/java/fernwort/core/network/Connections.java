@@ -46,14 +46,14 @@ public final class Connections {
    */
   public Optional<List<String>> route(String start, Predicate<Part> avoid, Predicate<Part> goal) {
     int n = plumbing.size();
-    int[] arrival = new int[n];
-    Arrays.fill(arrival, -2);
+    int[] from = new int[n];
+    Arrays.fill(from, -2);
     int[] queue = new int[n];
     int write = 0;
     int first = plumbing.first(plumbing.index(start));
     int last = plumbing.first(plumbing.index(start) + 1);
     for (int v = first; v < last; v++) {
-      arrival[v] = -1;
+      from[v] = -1;
       queue[write++] = v;
     }
     for (int read = 0; read < write; read++) {
@@ -61,14 +61,22 @@ public final class Connections {
       Part part = plumbing.part(v);
       if (v < first || v >= last) {
         if (goal.test(part) && !isWaste(v)) {
-          return Optional.of(route(arrival, v));
+          return Optional.of(route(from, v));
         }
       }
       for (int e = graph.first[v]; e >= 0; e = graph.next[e]) {
         int u = graph.to[e];
-        if (arrival[u] == -2 && !avoid.test(plumbing.part(u))) {
-          arrival[u] = e;
+        if (from[u] == -2 && !avoid.test(plumbing.part(u))) {
+          from[u] = v;
           queue[write++] = u;
+        }
+      }
+      if (part.kind() instanceof Kind.Regulator && plumbing.port(v).equals("out")) {
+        // No barrier to rely on: many let water back when the pressure before them drops.
+        int in = v - 1;
+        if (from[in] == -2 && !avoid.test(part)) {
+          from[in] = v;
+          queue[write++] = in;
         }
       }
     }
@@ -79,14 +87,11 @@ public final class Connections {
     return plumbing.part(v).kind() instanceof Kind.Fixture && plumbing.port(v).equals("waste");
   }
 
-  private List<String> route(int[] arrival, int end) {
+  private List<String> route(int[] from, int end) {
     Set<String> parts = new LinkedHashSet<>();
-    int v = end;
-    while (arrival[v] >= 0) {
+    for (int v = end; v >= 0; v = from[v]) {
       parts.add(plumbing.part(v).id());
-      v = graph.from[arrival[v]];
     }
-    parts.add(plumbing.part(v).id());
     return new ArrayList<>(parts).reversed();
   }
 }

@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.PriorityQueue;
+import java.util.stream.IntStream;
 
 /**
  * The level to which water stays everywhere in the lines when all open drains have run.
@@ -52,13 +53,20 @@ public final class Flood {
     return new Flood(plumbing, graph, levels, drains);
   }
 
-  /** Floods the layout from every drain that a hand could open, with every handle free. */
+  /**
+   * Floods the layout with every handle free, from every drain that a hand could open and every
+   * tank port over its water.
+   */
   public static Flood withHandlesFree(Plumbing plumbing, Levels levels) {
-    int[] drains =
+    IntStream ends =
         plumbing.rig().parts().stream()
             .filter(p -> canDrain(p.kind()))
-            .mapToInt(p -> plumbing.first(plumbing.index(p.id())))
-            .toArray();
+            .mapToInt(p -> plumbing.first(plumbing.index(p.id())));
+    IntStream tanks =
+        IntStream.range(0, plumbing.tanks().size())
+            .flatMap(tank -> Arrays.stream(plumbing.tankVertices(tank)))
+            .filter(v -> !levels.wet(v));
+    int[] drains = IntStream.concat(ends, tanks).toArray();
     return new Flood(plumbing, OpenGraph.withHandlesFree(plumbing), levels, drains);
   }
 

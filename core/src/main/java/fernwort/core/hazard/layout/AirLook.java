@@ -256,7 +256,7 @@ final class AirLook implements Look {
               0,
               new Kind.AirAdmittanceValve());
       Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05);
-      String tee = teed.linesByPort().get(valve.port("in")).other(valve.port("in")).part();
+      String tee = RigEdit.of(teed).linesAt(valve.id()).getFirst().other(valve.port("in")).part();
       return RigEdit.of(teed).change(tee, p -> p.atHeight(crest));
     };
   }

@@ -6,7 +6,6 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -18,21 +17,22 @@ final class DrainLook implements Look {
 
   @Override
   public void over(Plan plan, List<Finding> found) {
-    Map<Line, Double> wet =
-        plan.rig().lines().stream().collect(Collectors.toMap(line -> line, plan.flood()::stays));
-    double all = wet.values().stream().mapToDouble(Double::doubleValue).sum();
+    List<Wet> wet =
+        plan.rig().lines().stream()
+            .map(line -> new Wet(line, plan.flood().stays(line)))
+            .sorted(Comparator.comparingDouble(Wet::stays).reversed())
+            .toList();
+    double all = wet.stream().mapToDouble(Wet::stays).sum();
     if (all < WORTH_SAYING) {
       return;
     }
-    Line worst =
-        plan.rig().lines().stream().max(Comparator.comparingDouble(wet::get)).orElseThrow();
+    Line worst = wet.getFirst().line();
     Part end = lower(plan, worst);
     String named =
-        plan.rig().lines().stream()
-            .filter(l -> wet.get(l) > 0.1 * all)
-            .sorted(Comparator.comparingDouble((Line l) -> wet.get(l)).reversed())
+        wet.stream()
             .limit(3)
-            .map(Line::label)
+            .filter(w -> w.stays() > 0.1 * all)
+            .map(w -> w.line().label())
             .collect(Collectors.joining(", "));
     found.add(
         new Finding(
@@ -59,6 +59,9 @@ final class DrainLook implements Look {
                         "in",
                         0.1))));
   }
+
+  /** A line and the water that stays in it (m³). */
+  private record Wet(Line line, double stays) {}
 
   private static Part lower(Plan plan, Line line) {
     Part a = plan.part(line.from().part());

@@ -19,7 +19,7 @@ final class OutletLook implements Look {
   /** Sediment settles about so thick between cleanings; an estimate (m). */
   private static final double SEDIMENT = 0.008;
 
-  private static final double SHARE_WORTH_SAYING = 0.08;
+  private static final double SHARE_WORTH_SAYING = 0.12;
 
   /** A height that clears sediment and strands little (m). */
   private static final double GOOD = 0.02;

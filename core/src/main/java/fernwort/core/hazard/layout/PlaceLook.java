@@ -14,7 +14,7 @@ final class PlaceLook implements Look {
   /** Spray from a wheel reaches about so high and so far; an estimate (m). */
   private static final double SPRAY_HEIGHT = 0.6;
 
-  private static final double SPRAY_REACH = 0.9;
+  private static final double SPRAY_REACH = 1.1;
   private static final double CLEAN = 0.9;
 
   /** Words in a reach note that speak of tools. */

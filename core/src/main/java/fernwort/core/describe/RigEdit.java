@@ -137,7 +137,7 @@ public final class RigEdit {
   }
 
   /**
-   * Tees a branch off a line and leads it to a new part.
+   * Tees a branch off the middle of a line and leads it to a new part.
    *
    * @param line id of the line
    * @param part the new part at the end of the branch
@@ -145,6 +145,19 @@ public final class RigEdit {
    * @param length length of the branch (m)
    */
   public Rig teeOff(String line, Part part, String port, double length) {
+    return teeOff(line, part, port, length, middle(line(line)));
+  }
+
+  /**
+   * Tees a branch off a line at some height and leads it to a new part.
+   *
+   * @param line id of the line
+   * @param part the new part at the end of the branch
+   * @param port its port
+   * @param length length of the branch (m)
+   * @param height height of the tee above the ground (m)
+   */
+  public Rig teeOff(String line, Part part, String port, double length, double height) {
     Line old = line(line);
     needPort(part, port);
     Part near = rig.part(old.from().part());

@@ -255,9 +255,7 @@ final class AirLook implements Look {
               crest + 0.05,
               0,
               new Kind.AirAdmittanceValve());
-      Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05);
-      String tee = RigEdit.of(teed).linesAt(valve.id()).getFirst().other(valve.port("in")).part();
-      return RigEdit.of(teed).change(tee, p -> p.atHeight(crest));
+      return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, crest);
     };
   }
 }

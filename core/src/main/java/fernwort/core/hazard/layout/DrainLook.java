@@ -57,7 +57,8 @@ final class DrainLook implements Look {
                             0,
                             new Kind.Plug(true)),
                         "in",
-                        0.1))));
+                        0.1,
+                        lowest(plan, worst)))));
   }
 
   /** A line and the water that stays in it (m³). */

@@ -162,8 +162,7 @@ public final class RigEdit {
     needPort(part, port);
     Part near = rig.part(old.from().part());
     Part tee =
-        new Part(
-            freeId("tee"), "Tee", near.place(), near.x(), near.y(), middle(old), 0, new Kind.Tee());
+        new Part(freeId("tee"), "Tee", near.place(), near.x(), near.y(), height, 0, new Kind.Tee());
     Rig withTee = insert(line, tee, "a", "b");
     RigEdit next = of(withTee);
     Line branch =

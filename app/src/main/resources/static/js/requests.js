@@ -10,6 +10,19 @@ function notice(text) {
   box.classList.toggle("is-shown", text !== "");
 }
 
+/** Offers to keep what looks like a slip, as it was typed. */
+function ask(form) {
+  const keep = document.createElement("button");
+  keep.type = "button";
+  keep.className = "button";
+  keep.textContent = "Keep it as typed";
+  keep.addEventListener("click", () => {
+    form.querySelector("input[name=sure]").value = "true";
+    form.requestSubmit();
+  });
+  document.getElementById("notice").append(" ", keep);
+}
+
 function next() {
   busy = false;
   const id = waiting.shift();
@@ -50,7 +63,21 @@ document.addEventListener(
 document.addEventListener("htmx:responseError", (event) => {
   waiting.length = 0;
   busy = false;
-  notice(event.detail.xhr.getResponseHeader("X-Problem") || "That did not work. Nothing was changed.");
+  const said = (name) => event.detail.xhr.getResponseHeader(name);
+  const problem = said("X-Problem");
+  notice(
+    problem
+      ? decodeURIComponent(problem.replaceAll("+", " "))
+      : "That did not work. Nothing was changed.",
+  );
+  // Somebody else changed the rig: what is typed here goes to the newer version next time.
+  if (said("X-Version")) {
+    document.querySelectorAll("input[name=version]").forEach((input) => {
+      input.value = said("X-Version");
+    });
+  }
+  const form = event.detail.elt.closest("form");
+  if (said("X-Ask") && form) ask(form);
 });
 document.addEventListener("htmx:sendError", () => {
   waiting.length = 0;

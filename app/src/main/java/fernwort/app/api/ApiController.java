@@ -82,7 +82,7 @@ class ApiController {
   @PostMapping(value = "/rigs", consumes = MediaType.APPLICATION_JSON_VALUE)
   @Operation(summary = "Take a rig file in; 422 with every fault when it is no sound rig")
   ResponseEntity<Address> add(@RequestBody byte[] file) {
-    String id = rigs.add(file);
+    String id = rigs.add(file, "api");
     return ResponseEntity.created(URI.create("/api/v1/rigs/" + id)).body(new Address(id));
   }
 

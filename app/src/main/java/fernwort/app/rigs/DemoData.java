@@ -1,9 +1,7 @@
 package fernwort.app.rigs;
 
-import fernwort.app.format.RigFormat;
 import fernwort.app.store.Logbook;
 import fernwort.core.demo.DemoRig;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -22,13 +20,11 @@ class DemoData implements ApplicationRunner {
 
   private final Rigs rigs;
   private final Logbook logbook;
-  private final RigFormat format;
   private final Clock clock;
 
-  DemoData(Rigs rigs, Logbook logbook, RigFormat format, Clock clock) {
+  DemoData(Rigs rigs, Logbook logbook, Clock clock) {
     this.rigs = rigs;
     this.logbook = logbook;
-    this.format = format;
     this.clock = clock;
   }
 
@@ -40,7 +36,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private void add(DemoRig demo) {
-    String id = rigs.add(format.write(demo.rig()).getBytes(StandardCharsets.UTF_8));
+    String id = rigs.add(demo.rig(), WHO, "Came with the demo");
     OpenRig rig = rigs.open(id);
     Instant read = clock.instant().minus(Duration.ofHours(3));
     demo.litres()

@@ -32,7 +32,8 @@ public record OpenRig(
 
   private static final int PHONE = 366;
 
-  static OpenRig of(String id, int version, Rig rig) {
+  /** Prepares a rig. */
+  public static OpenRig of(String id, int version, Rig rig) {
     Plumbing plumbing = Plumbing.of(rig);
     List<BoardLayout> narrow =
         rig.places().stream()

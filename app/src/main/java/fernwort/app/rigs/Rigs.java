@@ -31,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -91,10 +92,59 @@ public class Rigs {
    *
    * @throws fernwort.core.rig.InvalidRigException with every fault, when it is no sound rig
    */
-  public String add(byte[] file) {
-    Rig rig = format.read(file);
+  public String add(byte[] file, String who) {
+    return add(format.read(file), who, "Taken in from a file");
+  }
+
+  /** Keeps a new rig and returns its address. */
+  public String add(Rig rig, String who, String what) {
     return store.add(
-        rig.name(), format.write(rig), Habits.DEFAULT.people(), write(Habits.DEFAULT.habits()));
+        rig.name(),
+        format.write(rig),
+        Habits.DEFAULT.people(),
+        write(Habits.DEFAULT.habits()),
+        who,
+        what);
+  }
+
+  /**
+   * Changes the description of a rig by one step, which can be undone.
+   *
+   * @param seen the version that the person looked at
+   * @param what the step in a few words
+   * @throws fernwort.app.store.StaleVersion when somebody changed it since
+   * @throws fernwort.core.rig.InvalidRigException with every fault, when the step breaks the rig
+   */
+  public void change(OpenRig rig, int seen, String who, String what, UnaryOperator<Rig> step) {
+    Rig changed = step.apply(rig.rig());
+    store.change(rig.id(), seen, changed.name(), format.write(changed), who, what);
+  }
+
+  /** Takes the last step of the description back (−1) or puts it back (1), if there is one. */
+  public boolean step(String id, int by) {
+    return store.step(id, by, text -> read(text).name());
+  }
+
+  /** Returns the steps by which a description came about, the newest first. */
+  public List<RigStore.Version> versions(String id) {
+    return store.versions(id);
+  }
+
+  /**
+   * Returns a rig as it was in a version.
+   *
+   * @throws Refusal when there is no such version
+   */
+  public Rig version(String id, int version) {
+    return store
+        .description(id, version)
+        .map(this::read)
+        .orElseThrow(() -> new Refusal("This rig has no version " + version + "."));
+  }
+
+  /** Puts a rig away, or takes it out again. */
+  public void archive(String id, boolean away) {
+    store.archive(id, away);
   }
 
   /** Returns a rig as a file. */
@@ -106,10 +156,33 @@ public class Rigs {
   public Standing standing(OpenRig rig) {
     Map<String, Logbook.Level> readings = logbook.levels(rig.id());
     Map<String, Double> volumes = new HashMap<>();
-    readings.forEach((tank, level) -> volumes.put(tank, level.volume()));
+    // The description may have changed since: parts gone, handles with other positions.
+    rig.rig()
+        .tanks()
+        .map(Part::id)
+        .filter(readings::containsKey)
+        .forEach(tank -> volumes.put(tank, held(rig, tank, readings)));
     Map<String, String> positions = new HashMap<>(rig.rig().atRest().positions());
-    positions.putAll(logbook.handles(rig.id()));
+    logbook
+        .handles(rig.id())
+        .forEach((part, position) -> keepIfThere(rig, positions, part, position));
     return new Standing(new State(new Setting(positions), volumes, Slope.LEVEL), readings);
+  }
+
+  private static double held(OpenRig rig, String tank, Map<String, Logbook.Level> readings) {
+    Logbook.Level level = readings.get(tank);
+    return level == null ? 0 : Math.min(level.volume(), rig.plumbing().room(tank).capacity());
+  }
+
+  private static void keepIfThere(
+      OpenRig rig, Map<String, String> positions, String part, String position) {
+    boolean there =
+        positions.containsKey(part)
+            && rig.rig().part(part).kind().positions().stream()
+                .anyMatch(p -> p.id().equals(position));
+    if (there) {
+      positions.put(part, position);
+    }
   }
 
   /** Works out what is open and what would go wrong. */

@@ -1,7 +1,9 @@
 package fernwort.app.rigs;
 
 import fernwort.app.format.RigFormat;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.InvalidRigException;
+import fernwort.core.rig.Rig;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -13,6 +15,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -33,6 +36,7 @@ class RigsController {
   @GetMapping("/")
   String start() {
     return rigs.all().stream()
+        .filter(r -> !r.archived())
         .findFirst()
         .map(r -> "redirect:/rigs/" + r.id() + "/board")
         .orElse("redirect:/rigs");
@@ -45,16 +49,33 @@ class RigsController {
   }
 
   @PostMapping("/rigs/import")
-  String take(@RequestParam MultipartFile file, Model model, HttpServletResponse response)
+  String take(
+      @RequestParam MultipartFile file,
+      @ModelAttribute("who") String who,
+      Model model,
+      HttpServletResponse response)
       throws IOException {
     try {
-      return "redirect:/rigs/" + rigs.add(file.getBytes()) + "/board";
+      return "redirect:/rigs/" + rigs.add(file.getBytes(), who) + "/board";
     } catch (InvalidRigException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_CONTENT.value());
       model.addAttribute("problems", e.problems());
       model.addAttribute("rigs", rigs.all());
       return "rigs";
     }
+  }
+
+  @PostMapping("/rigs/{id}/copy")
+  String copy(@PathVariable String id, @ModelAttribute("who") String who) {
+    Rig rig = rigs.open(id).rig();
+    Rig copy = RigEdit.of(rig).rename(RigEdit.shortened("Copy of " + rig.name()));
+    return "redirect:/rigs/" + rigs.add(copy, who, "Copied from " + rig.name()) + "/rig";
+  }
+
+  @PostMapping("/rigs/{id}/archive")
+  String archive(@PathVariable String id, @RequestParam boolean away) {
+    rigs.archive(id, away);
+    return "redirect:/rigs";
   }
 
   @GetMapping("/rigs/{id}/export")

@@ -1,12 +1,17 @@
 package fernwort.app.store;
 
 import static fernwort.app.store.db.Tables.RIG;
+import static fernwort.app.store.db.Tables.RIG_VERSION;
 
 import fernwort.app.Refusal;
+import java.time.Clock;
+import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,13 +21,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class RigStore {
 
   private final DSLContext db;
+  private final Clock clock;
 
-  RigStore(DSLContext db) {
+  RigStore(DSLContext db, Clock clock) {
     this.db = db;
+    this.clock = clock;
   }
 
-  /** A rig's address and name. */
-  public record Summary(String id, String name) {}
+  /** A rig's address and name, and whether it is put away. */
+  public record Summary(String id, String name, boolean archived) {}
+
+  /** One version of a rig's description: when, by whom, and what was done to get there. */
+  public record Version(int version, Instant at, String who, String what) {}
 
   /**
    * A rig as it is kept.
@@ -35,12 +45,12 @@ public class RigStore {
    */
   public record Stored(String id, int version, String description, int people, String habits) {}
 
-  /** Returns all rigs by name. */
+  /** Returns all rigs by name, those put away last. */
   public List<Summary> all() {
-    return db.select(RIG.ID, RIG.NAME)
+    return db.select(RIG.ID, RIG.NAME, RIG.ARCHIVED)
         .from(RIG)
-        .orderBy(RIG.NAME)
-        .fetch(r -> new Summary(r.value1(), r.value2()));
+        .orderBy(RIG.ARCHIVED, RIG.NAME)
+        .fetch(r -> new Summary(r.value1(), r.value2(), r.value3()));
   }
 
   /** Returns a rig. */
@@ -64,7 +74,8 @@ public class RigStore {
 
   /** Keeps a new rig and returns its address, made from its name. */
   @Transactional
-  public String add(String name, String description, int people, String habits) {
+  public String add(
+      String name, String description, int people, String habits, String who, String what) {
     String base = address(name);
     String id = base;
     for (int n = 2; find(id).isPresent(); n++) {
@@ -77,9 +88,107 @@ public class RigStore {
         .set(RIG.DESCRIPTION, description)
         .set(RIG.PEOPLE, people)
         .set(RIG.HABITS, habits)
-        .set(RIG.CREATED_AT, OffsetDateTime.now())
+        .set(RIG.CREATED_AT, now())
         .execute();
+    keep(id, 1, description, who, what);
     return id;
+  }
+
+  /**
+   * Keeps a changed description as the next version. Versions that were taken back are given up.
+   *
+   * @param seen the version that the change was made to
+   * @throws StaleVersion when somebody changed the rig since
+   */
+  @Transactional
+  public void change(
+      String id, int seen, String name, String description, String who, String what) {
+    lock(id);
+    int current = get(id).version();
+    if (seen != current) {
+      throw new StaleVersion(current, version(id, current));
+    }
+    db.deleteFrom(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id).and(RIG_VERSION.VERSION.gt(current)))
+        .execute();
+    keep(id, current + 1, description, who, what);
+    show(id, current + 1, name, description);
+  }
+
+  /**
+   * Goes one version back or forth.
+   *
+   * @param by −1 to take the last step back, 1 to put it back
+   * @param name reads a rig's name from a description
+   * @return whether there was such a version
+   */
+  @Transactional
+  public boolean step(String id, int by, UnaryOperator<String> name) {
+    lock(id);
+    int to = get(id).version() + by;
+    Optional<String> description = description(id, to);
+    description.ifPresent(text -> show(id, to, name.apply(text), text));
+    return description.isPresent();
+  }
+
+  /** Returns the description that a rig had in a version. */
+  public Optional<String> description(String id, int version) {
+    return db.select(RIG_VERSION.DESCRIPTION)
+        .from(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id).and(RIG_VERSION.VERSION.eq(version)))
+        .fetchOptional(RIG_VERSION.DESCRIPTION);
+  }
+
+  /** Returns all versions of a rig, the newest first. */
+  public List<Version> versions(String id) {
+    return db.selectFrom(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id))
+        .orderBy(RIG_VERSION.VERSION.desc())
+        .fetch(
+            r -> new Version(r.getVersion(), r.getMadeAt().toInstant(), r.getWho(), r.getWhat()));
+  }
+
+  private Version version(String id, int version) {
+    return versions(id).stream()
+        .filter(v -> v.version() == version)
+        .findFirst()
+        .orElse(new Version(version, Instant.EPOCH, "somebody", "a change"));
+  }
+
+  /** Puts a rig away, or takes it out again. */
+  @Transactional
+  public void archive(String id, boolean away) {
+    get(id);
+    db.update(RIG).set(RIG.ARCHIVED, away).where(RIG.ID.eq(id)).execute();
+  }
+
+  private void keep(String id, int version, String description, String who, String what) {
+    db.insertInto(RIG_VERSION)
+        .set(RIG_VERSION.RIG, id)
+        .set(RIG_VERSION.VERSION, version)
+        .set(RIG_VERSION.DESCRIPTION, description)
+        .set(RIG_VERSION.MADE_AT, now())
+        .set(RIG_VERSION.WHO, who)
+        .set(RIG_VERSION.WHAT, what.length() > 200 ? what.substring(0, 200) : what)
+        .execute();
+  }
+
+  private void show(String id, int version, String name, String description) {
+    db.update(RIG)
+        .set(RIG.VERSION, version)
+        .set(RIG.NAME, name)
+        .set(RIG.DESCRIPTION, description)
+        .where(RIG.ID.eq(id))
+        .execute();
+  }
+
+  /** One change at a time per rig. */
+  private void lock(String id) {
+    db.select(RIG.ID).from(RIG).where(RIG.ID.eq(id)).forUpdate().fetch();
+  }
+
+  private OffsetDateTime now() {
+    return clock.instant().atOffset(ZoneOffset.UTC);
   }
 
   private static String address(String name) {

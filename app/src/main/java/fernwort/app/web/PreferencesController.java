@@ -1,10 +1,12 @@
 package fernwort.app.web;
 
+import fernwort.app.units.Units;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseCookie;
@@ -13,13 +15,19 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The look of the pages and the name for the journal. */
+/** The look of the pages, the units on them, and the name for the journal. */
 @Controller
 class PreferencesController {
 
   @PostMapping("/theme")
   ResponseEntity<Void> theme(@RequestParam String theme, HttpServletRequest request) {
     return back(Visitor.THEME_COOKIE, Visitor.THEMES.contains(theme) ? theme : "auto", request);
+  }
+
+  @PostMapping("/units")
+  ResponseEntity<Void> units(@RequestParam List<String> unit, HttpServletRequest request) {
+    String signs = Units.of(String.join(",", unit)).signs();
+    return back(Visitor.UNITS_COOKIE, URLEncoder.encode(signs, StandardCharsets.UTF_8), request);
   }
 
   @PostMapping("/name")

@@ -1,5 +1,6 @@
 package fernwort.app.web;
 
+import fernwort.app.units.Units;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URLDecoder;
@@ -14,6 +15,7 @@ public class Visitor {
 
   static final String NAME_COOKIE = "fernwort-name";
   static final String THEME_COOKIE = "fernwort-theme";
+  static final String UNITS_COOKIE = "fernwort-units";
   static final Set<String> THEMES = Set.of("auto", "light", "dark", "sun");
   private static final int LONGEST_NAME = 40;
 
@@ -32,6 +34,12 @@ public class Visitor {
   public String theme(HttpServletRequest request) {
     String theme = cookie(request, THEME_COOKIE);
     return THEMES.contains(theme) ? theme : "auto";
+  }
+
+  /** Returns the units this person reads and writes. */
+  @ModelAttribute("units")
+  public Units units(HttpServletRequest request) {
+    return Units.of(cookie(request, UNITS_COOKIE));
   }
 
   /** Returns the token that every change must carry. */

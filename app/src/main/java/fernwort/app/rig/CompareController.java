@@ -1,0 +1,155 @@
+package fernwort.app.rig;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.RigStore;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.describe.Comparison;
+import fernwort.core.hazard.layout.Finding;
+import fernwort.core.hazard.layout.LayoutReview;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Two rigs, or two versions of one, side by side. */
+@Controller
+class CompareController {
+
+  private final Rigs rigs;
+
+  CompareController(Rigs rigs) {
+    this.rigs = rigs;
+  }
+
+  /** One line of the comparison: what, in the first, in the second. */
+  public record Row(String what, String first, String second) {
+
+    /** Tells whether the two differ. */
+    public boolean differs() {
+      return !first.equals(second);
+    }
+  }
+
+  @GetMapping("/rigs/{id}/compare")
+  String compare(
+      @PathVariable String id,
+      @RequestParam(name = "with", defaultValue = "") String other,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig open = rigs.open(id);
+    List<RigStore.Version> versions = rigs.versions(id);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", open.rig().name());
+    model.addAttribute("version", open.version());
+    model.addAttribute("versions", versions);
+    model.addAttribute("rigs", rigs.all().stream().filter(r -> !r.id().equals(id)).toList());
+    model.addAttribute("other", other);
+    if (!other.isEmpty()) {
+      Rig second = open.rig();
+      Rig first = first(id, other);
+      model.addAttribute("rows", rows(first, second, rigs.habits(open), units));
+      model.addAttribute("lists", lists(first, second));
+    }
+    return "compare";
+  }
+
+  /** A version of this rig by its number, or another rig by its address. */
+  private Rig first(String id, String other) {
+    return other.matches("v[0-9]{1,6}")
+        ? rigs.version(id, Integer.parseInt(other.substring(1)))
+        : rigs.open(other).rig();
+  }
+
+  private static List<Row> rows(Rig first, Rig second, Habits habits, Units units) {
+    List<Row> rows = new ArrayList<>();
+    rows.add(row("Name", first, second, Rig::name));
+    rows.add(row("Parts", first, second, r -> Integer.toString(r.parts().size())));
+    rows.add(row("Lines", first, second, r -> Integer.toString(r.lines().size())));
+    rows.add(row("Fresh water, full", first, second, r -> litres(r, Contents.FRESH, units)));
+    rows.add(row("Gray water, full", first, second, r -> litres(r, Contents.GRAY, units)));
+    rows.add(
+        row(
+            "Days from full, for %d".formatted(habits.people()),
+            first,
+            second,
+            r -> "%.1f".formatted(lasts(r, habits))));
+    rows.add(
+        row(
+            "Findings of the review",
+            first,
+            second,
+            r -> Integer.toString(LayoutReview.of(Plumbing.of(r)).size())));
+    return rows;
+  }
+
+  private static Row row(String what, Rig first, Rig second, Function<Rig, String> figure) {
+    return new Row(what, figure.apply(first), figure.apply(second));
+  }
+
+  private static String litres(Rig rig, Contents contents, Units units) {
+    Plumbing plumbing = Plumbing.of(rig);
+    double all = rig.tanks(contents).mapToDouble(t -> plumbing.room(t.id()).capacity()).sum();
+    return units.show(Measure.VOLUME, all);
+  }
+
+  private static double lasts(Rig rig, Habits habits) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Map<String, Double> full = new HashMap<>();
+    rig.tanks(Contents.FRESH).forEach(t -> full.put(t.id(), plumbing.room(t.id()).capacity()));
+    return Lasts.of(plumbing, new State(rig.atRest(), full, Slope.LEVEL), habits).days();
+  }
+
+  /** A heading with what stands under it. */
+  public record Listed(String heading, List<String> items) {}
+
+  private static List<Listed> lists(Rig first, Rig second) {
+    Comparison c = Comparison.of(first, second);
+    Set<String> before = keys(first);
+    Set<String> after = keys(second);
+    return List.of(
+            new Listed("Parts gone", c.onlyFirst().stream().map(Part::label).toList()),
+            new Listed("Parts new", c.onlySecond().stream().map(Part::label).toList()),
+            new Listed("Parts changed", c.changed().stream().map(Part::label).toList()),
+            new Listed("Lines gone", c.linesOnlyFirst().stream().map(Line::label).toList()),
+            new Listed("Lines new", c.linesOnlySecond().stream().map(Line::label).toList()),
+            new Listed("Lines changed", c.linesChanged().stream().map(Line::label).toList()),
+            new Listed("Findings gone", titles(first, after)),
+            new Listed("Findings new", titles(second, before)))
+        .stream()
+        .filter(l -> !l.items().isEmpty())
+        .toList();
+  }
+
+  private static Set<String> keys(Rig rig) {
+    Set<String> keys = new HashSet<>();
+    LayoutReview.of(Plumbing.of(rig)).forEach(f -> keys.add(f.key()));
+    return keys;
+  }
+
+  private static List<String> titles(Rig rig, Set<String> known) {
+    return LayoutReview.of(Plumbing.of(rig)).stream()
+        .filter(f -> !known.contains(f.key()))
+        .map(Finding::title)
+        .toList();
+  }
+}

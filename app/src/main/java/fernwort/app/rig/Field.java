@@ -1,0 +1,56 @@
+package fernwort.app.rig;
+
+import java.util.List;
+
+/**
+ * One thing that a form asks.
+ *
+ * @param name its name in the form
+ * @param label what it asks
+ * @param type how it is asked
+ * @param value what it holds now
+ * @param unit what stands behind it; empty for none
+ * @param hint how to measure it, or where a default comes from; empty for none
+ * @param options what can be chosen
+ */
+public record Field(
+    String name,
+    String label,
+    Type type,
+    String value,
+    String unit,
+    String hint,
+    List<Option> options) {
+
+  /** The ways of asking. */
+  public enum Type {
+    TEXT,
+    NUMBER,
+    CHOICE,
+    TICK,
+    ROWS
+  }
+
+  /** One thing to choose. */
+  public record Option(String value, String label) {}
+
+  static Field text(String name, String label, String value, String hint) {
+    return new Field(name, label, Type.TEXT, value, "", hint, List.of());
+  }
+
+  static Field number(String name, String label, String value, String unit, String hint) {
+    return new Field(name, label, Type.NUMBER, value, unit, hint, List.of());
+  }
+
+  static Field choice(String name, String label, String value, List<Option> options) {
+    return new Field(name, label, Type.CHOICE, value, "", "", options);
+  }
+
+  static Field tick(String name, String label, boolean value, String hint) {
+    return new Field(name, label, Type.TICK, Boolean.toString(value), "", hint, List.of());
+  }
+
+  static Field rows(String name, String label, String value, String hint) {
+    return new Field(name, label, Type.ROWS, value, "", hint, List.of());
+  }
+}

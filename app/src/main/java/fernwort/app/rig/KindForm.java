@@ -1,0 +1,245 @@
+package fernwort.app.rig;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Motor;
+import fernwort.core.rig.Stop;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What a form asks for each kind of part, and the kind that its answers make. */
+final class KindForm {
+
+  private static final String PLATE = "On its plate. Default: an ordinary one of its kind.";
+
+  private final Units units;
+
+  KindForm(Units units) {
+    this.units = units;
+  }
+
+  // --- asking ----------------------------------------------------------------------------------
+
+  List<Field> fields(Kind kind) {
+    return switch (kind) {
+      case Kind.HoseInlet k ->
+          List.of(
+              amount(
+                  "mains",
+                  "Mains pressure",
+                  Measure.PRESSURE,
+                  k.mainsPressure(),
+                  "Measured at a tap with nothing running; 0 when it only draws. Default 4 bar."),
+              amount(
+                  "outside",
+                  "Surface of outside water over the ground",
+                  Measure.LENGTH,
+                  k.outsideHeight(),
+                  "Below the ground is negative."));
+      case Kind.Tank k -> new TankForm(units).fields(k);
+      case Kind.Valve k -> valve(k);
+      case Kind.CheckValve k ->
+          List.of(
+              amount(
+                  "cracking",
+                  "Pressure it takes to open",
+                  Measure.PRESSURE,
+                  k.crackingPressure(),
+                  "Default 0.02 bar."));
+      case Kind.Regulator k ->
+          List.of(amount("set", "Set pressure", Measure.PRESSURE, k.setPressure(), PLATE));
+      case Kind.Filter k ->
+          List.of(
+              choice("grade", "Takes out", k.grade(), Kind.Filter.Grade.class),
+              amount("flow", "Rated flow", Measure.FLOW, k.ratedFlow(), PLATE),
+              amount(
+                  "loss",
+                  "Pressure lost at that flow, clean",
+                  Measure.PRESSURE,
+                  k.ratedLoss(),
+                  "Data sheet; default 0.35 bar."));
+      case Kind.Pump k ->
+          List.of(
+              choice("duty", "There for", k.duty(), Kind.Pump.Duty.class),
+              choice("works", "Works as", k.works(), Kind.Pump.Type.class),
+              amount(
+                  "shutoff",
+                  "Pressure at no flow",
+                  Measure.PRESSURE,
+                  k.shutOffPressure(),
+                  "Plate; for a pressure pump a little over its cut-out."),
+              amount("flow", "Flow with nothing against it", Measure.FLOW, k.freeFlow(), PLATE),
+              amount("cutin", "Switch cuts in at", Measure.PRESSURE, k.cutIn(), PLATE),
+              amount("cutout", "Switch cuts out at", Measure.PRESSURE, k.cutOut(), PLATE),
+              amount("priming", "Lifts water dry by", Measure.LENGTH, k.selfPriming(), PLATE));
+      case Kind.Accumulator k ->
+          List.of(
+              amount(
+                  "precharge",
+                  "Air pressure without water",
+                  Measure.PRESSURE,
+                  k.precharge(),
+                  "Tyre gauge, pump off and a tap open."));
+      case Kind.Heater k ->
+          List.of(
+              choice("works", "Heats", k.works(), Kind.Heater.Type.class),
+              Field.tick("relief", "Has its own pressure relief valve", k.relief(), ""),
+              amount("drain", "Drain above its bottom", Measure.LENGTH, k.drainHeight(), ""));
+      case Kind.Manifold k ->
+          List.of(Field.number("outlets", "Outlets", Integer.toString(k.outlets()), "", ""));
+      case Kind.Fixture k ->
+          List.of(
+              choice("use", "Is a", k.use(), Kind.Fixture.Type.class),
+              Field.tick("drinking", "People drink or cook from it", k.drinking(), ""),
+              amount(
+                  "flow",
+                  "Rated flow",
+                  Measure.FLOW,
+                  k.ratedFlow(),
+                  "A jug and a watch at full pressure."),
+              amount("pressure", "at", Measure.PRESSURE, k.ratedPressure(), "Default 2 bar."));
+      case Kind.PortableContainer k ->
+          List.of(
+              amount("capacity", "Holds", Measure.VOLUME, k.capacity(), ""),
+              Field.tick("drinkable", "Its water is fit to drink", k.drinkable(), ""));
+      case Kind.Macerator k ->
+          List.of(
+              amount("flow", "Flow with nothing against it", Measure.FLOW, k.freeFlow(), PLATE),
+              amount(
+                  "shutoff", "Pressure at no flow", Measure.PRESSURE, k.shutOffPressure(), PLATE));
+      case Kind.OpenEnd k -> List.of(choice("role", "Is a", k.role(), Kind.OpenEnd.Role.class));
+      case Kind.Plug k ->
+          List.of(Field.tick("removable", "A cap that a hand takes off", k.removable(), ""));
+      case Kind.GravityFiller k -> List.of();
+      case Kind.AirAdmittanceValve k -> List.of();
+      case Kind.Strainer k -> List.of();
+      case Kind.Tee k -> List.of();
+      case Kind.DrainTrap k -> List.of();
+    };
+  }
+
+  private Field amount(String name, String label, Measure measure, double si, String hint) {
+    return Field.number(name, label, units.number(measure, si), units.unit(measure).sign(), hint);
+  }
+
+  private static Field choice(String name, String label, Enum<?> now, Class<? extends Enum<?>> of) {
+    return Field.choice(name, label, Values.key(now), Values.options(of));
+  }
+
+  /** Handle words and orientation are set by looking at the real valve. */
+  private List<Field> valve(Kind.Valve valve) {
+    List<Field> fields = new ArrayList<>();
+    for (Stop stop : valve.stops()) {
+      String joins =
+          stop.joins().isEmpty()
+              ? "shut"
+              : String.join(" + ", stop.joins().stream().map(g -> String.join("–", g)).toList());
+      fields.add(
+          Field.text(
+              "words-" + stop.id(),
+              "Handle when it joins " + joins,
+              stop.words(),
+              "As it looks to you, such as “across the pipe”."));
+      fields.add(
+          Field.number(
+              "angle-" + stop.id(),
+              "Its free end then points to",
+              "%.0f".formatted(stop.angle()),
+              "°",
+              "0 right, 90 up, 180 left, 270 down."));
+    }
+    fields.add(Field.tick("motor", "Has a motor", valve.motor().isPresent(), ""));
+    List<Field.Option> rest = new ArrayList<>();
+    rest.add(new Field.Option("", "stays as it is"));
+    valve.stops().forEach(s -> rest.add(new Field.Option(s.id(), s.words())));
+    fields.add(
+        Field.choice(
+            "unpowered",
+            "Without power the motor",
+            valve.motor().flatMap(Motor::unpowered).orElse(""),
+            rest));
+    return fields;
+  }
+
+  // --- reading ---------------------------------------------------------------------------------
+
+  Kind read(Kind old, Values v) {
+    return switch (old) {
+      case Kind.HoseInlet k ->
+          new Kind.HoseInlet(
+              v.amount("mains", "Mains pressure", Measure.PRESSURE, 0, 8e5),
+              v.amount("outside", "Surface of outside water", Measure.LENGTH));
+      case Kind.Tank k -> new TankForm(units).read(k, v);
+      case Kind.TwoWayValve k -> new Kind.TwoWayValve(stops(k, v), motor(k, v));
+      case Kind.ThreeWayValve k -> new Kind.ThreeWayValve(stops(k, v), motor(k, v));
+      case Kind.CheckValve k ->
+          new Kind.CheckValve(v.amount("cracking", "Opening pressure", Measure.PRESSURE, 0, 5e4));
+      case Kind.Regulator k ->
+          new Kind.Regulator(v.amount("set", "Set pressure", Measure.PRESSURE, 5e4, 6e5));
+      case Kind.Filter k ->
+          new Kind.Filter(
+              v.choice("grade", "What it takes out", Kind.Filter.Grade.class),
+              v.amount("flow", "Rated flow", Measure.FLOW, 1e-5, 2e-3),
+              v.amount("loss", "Pressure lost", Measure.PRESSURE, 1e3, 3e5));
+      case Kind.Pump k ->
+          new Kind.Pump(
+              v.choice("duty", "What it is there for", Kind.Pump.Duty.class),
+              v.choice("works", "How it works", Kind.Pump.Type.class),
+              v.amount("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5),
+              v.amount("flow", "Free flow", Measure.FLOW, 1e-5, 2e-2),
+              v.amount("cutin", "Cut-in pressure", Measure.PRESSURE, 0, 6e5),
+              v.amount("cutout", "Cut-out pressure", Measure.PRESSURE, 0, 8e5),
+              v.amount("priming", "Dry lift", Measure.LENGTH, 0, 8));
+      case Kind.Accumulator k ->
+          new Kind.Accumulator(v.amount("precharge", "Air pressure", Measure.PRESSURE, 2e4, 6e5));
+      case Kind.Heater k ->
+          new Kind.Heater(
+              v.choice("works", "How it heats", Kind.Heater.Type.class),
+              v.tick("relief"),
+              v.amount("drain", "Drain above its bottom", Measure.LENGTH, 0, 0.6));
+      case Kind.Manifold k -> new Kind.Manifold((int) v.plain("outlets", "Outlets"));
+      case Kind.Fixture k ->
+          new Kind.Fixture(
+              v.choice("use", "What it is", Kind.Fixture.Type.class),
+              v.tick("drinking"),
+              v.amount("flow", "Rated flow", Measure.FLOW, 5e-6, 5e-3),
+              v.amount("pressure", "Rated pressure", Measure.PRESSURE, 2e4, 6e5));
+      case Kind.PortableContainer k ->
+          new Kind.PortableContainer(
+              v.amount("capacity", "What it holds", Measure.VOLUME, 1e-3, 0.3),
+              v.tick("drinkable"));
+      case Kind.Macerator k ->
+          new Kind.Macerator(
+              v.amount("flow", "Free flow", Measure.FLOW, 5e-5, 5e-3),
+              v.amount("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5));
+      case Kind.OpenEnd k ->
+          new Kind.OpenEnd(v.choice("role", "What it is", Kind.OpenEnd.Role.class));
+      case Kind.Plug k -> new Kind.Plug(v.tick("removable"));
+      case Kind.GravityFiller k -> k;
+      case Kind.AirAdmittanceValve k -> k;
+      case Kind.Strainer k -> k;
+      case Kind.Tee k -> k;
+      case Kind.DrainTrap k -> k;
+    };
+  }
+
+  private static List<Stop> stops(Kind.Valve valve, Values v) {
+    return valve.stops().stream()
+        .map(s ->
+            new Stop(
+                s.id(),
+                v.text("words-" + s.id()),
+                v.plain("angle-" + s.id(), "Where the handle points"),
+                s.joins()))
+        .toList();
+  }
+
+  private static Optional<Motor> motor(Kind.Valve valve, Values v) {
+    double travel = valve.motor().map(Motor::travelTime).orElse(6.0);
+    return v.tick("motor")
+        ? Optional.of(new Motor(Optional.of(v.text("unpowered")).filter(u -> !u.isEmpty()), travel))
+        : Optional.empty();
+  }
+}

@@ -1,0 +1,149 @@
+package fernwort.app.rig;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.TankPort;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A part that can be added, as an ordinary one of its kind to be made one's own.
+ *
+ * @param id short name
+ * @param label what people call it
+ * @param kind the kind with default figures
+ * @param bodyLitres water an ordinary body holds
+ */
+public record NewPart(String id, String label, Kind kind, double bodyLitres) {
+
+  private static final double LITRE_A_MINUTE = 1e-3 / 60;
+
+  private static final List<NewPart> ALL =
+      List.of(
+          new NewPart("valve", "Valve", Fittings.twoWay(0), 0.02),
+          new NewPart("selector", "Three-way valve", selector(), 0.03),
+          new NewPart("motor-valve", "Motor valve", Fittings.motorised(0, "", 6), 0.02),
+          new NewPart("check", "Check valve", Fittings.check(), 0.01),
+          new NewPart("tee", "Tee", new Kind.Tee(), 0),
+          new NewPart("manifold", "Manifold", new Kind.Manifold(4), 0.08),
+          new NewPart("tank", "Fresh tank", tank(Contents.FRESH), 0),
+          new NewPart("gray-tank", "Gray tank", tank(Contents.GRAY), 0),
+          new NewPart("pump", "Pump", Fittings.pressurePump(10, 2.8), 0.1),
+          new NewPart("foot-pump", "Foot pump", Fittings.footPump(4, 1.2), 0.05),
+          new NewPart("loop-pump", "Circulation pump", Fittings.circulationPump(6, 0.15), 0.06),
+          new NewPart("macerator", "Macerator", new Kind.Macerator(5e-4, 6e4), 0.3),
+          new NewPart("strainer", "Strainer", new Kind.Strainer(), 0.04),
+          new NewPart(
+              "sediment",
+              "Sediment filter",
+              Fittings.filter(Kind.Filter.Grade.SEDIMENT, 15, 0.25),
+              0.6),
+          new NewPart(
+              "carbon", "Carbon filter", Fittings.filter(Kind.Filter.Grade.CARBON, 12, 0.35), 0.6),
+          new NewPart(
+              "purifier", "Purifier", Fittings.filter(Kind.Filter.Grade.PURIFIER, 4, 0.6), 0.5),
+          new NewPart("regulator", "Regulator", Fittings.regulator(2.8), 0.02),
+          new NewPart("surge", "Surge tank", new Kind.Accumulator(2.1e5), 0.7),
+          new NewPart(
+              "heater", "Heater", new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02), 10),
+          new NewPart("inlet", "Hose inlet", Fittings.inlet(4), 0),
+          new NewPart("filler", "Filler neck", new Kind.GravityFiller(), 0),
+          new NewPart("tap", "Tap", fixture(Kind.Fixture.Type.TAP, true, 5), 0),
+          new NewPart("mixer", "Mixer tap", fixture(Kind.Fixture.Type.MIXER, true, 5), 0),
+          new NewPart("shower", "Shower", fixture(Kind.Fixture.Type.SHOWER, false, 7), 0),
+          new NewPart("toilet", "Toilet", fixture(Kind.Fixture.Type.TOILET, false, 5), 0),
+          new NewPart("rinse", "Hose point", fixture(Kind.Fixture.Type.HOSE_POINT, false, 8), 0),
+          new NewPart("trap", "Drain trap", new Kind.DrainTrap(), 0.12),
+          new NewPart("vent", "Vent end", Fittings.end(Kind.OpenEnd.Role.VENT), 0),
+          new NewPart("overflow", "Overflow tail", Fittings.end(Kind.OpenEnd.Role.OVERFLOW), 0),
+          new NewPart("drain", "Drain tail", Fittings.end(Kind.OpenEnd.Role.DRAIN), 0),
+          new NewPart("dump", "Dump outlet", Fittings.end(Kind.OpenEnd.Role.DUMP), 0),
+          new NewPart("air-valve", "Air valve", new Kind.AirAdmittanceValve(), 0),
+          new NewPart("cap", "Drain cap", new Kind.Plug(true), 0),
+          new NewPart("plug", "Plug", new Kind.Plug(false), 0),
+          new NewPart("jug", "Jug", new Kind.PortableContainer(0.02, true), 0));
+
+  /** Returns everything that can be added. */
+  public static List<NewPart> all() {
+    return ALL;
+  }
+
+  /** Returns what can be put into a line, having two ends. */
+  public static List<NewPart> forLine() {
+    return ALL.stream().filter(p -> p.through().isPresent()).toList();
+  }
+
+  /** Returns what can stand at the end of a branch. */
+  public static List<NewPart> forEnd() {
+    return ALL.stream().filter(p -> !(p.kind() instanceof Kind.Tee)).toList();
+  }
+
+  /**
+   * Returns the new part with this short name.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
+  public static NewPart of(String id) {
+    return ALL.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException("“" + id + "” cannot be added; pick one of the list"));
+  }
+
+  /** The two ports by which it stands in a line. */
+  record Through(String first, String second) {}
+
+  Optional<Through> through() {
+    return switch (kind) {
+      case Kind.Valve k -> Optional.of(new Through("a", "b"));
+      case Kind.Tee k -> Optional.of(new Through("a", "b"));
+      case Kind.Manifold k -> Optional.of(new Through("in", "1"));
+      case Kind.Heater k -> Optional.of(new Through("cold", "hot"));
+      case Kind.GravityFiller k -> Optional.empty();
+      default ->
+          kind.ports().equals(Kind.IN_OUT)
+              ? Optional.of(new Through("in", "out"))
+              : Optional.empty();
+    };
+  }
+
+  /** The port by which it ends a branch: its first that takes water in or gives it. */
+  String end() {
+    return switch (kind) {
+      case Kind.GravityFiller k -> "out";
+      case Kind.Tank k -> "fill";
+      default -> kind.ports().getFirst();
+    };
+  }
+
+  private static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {
+    return new Kind.Fixture(type, drinking, litresPerMinute * LITRE_A_MINUTE, 2e5);
+  }
+
+  private static Kind selector() {
+    return Fittings.selector(
+        new Fittings.Choice("shut", "points up", 90, ""),
+        new Fittings.Choice("one", "points right", 0, "b"),
+        new Fittings.Choice("other", "points left", 180, "c"));
+  }
+
+  private static Kind tank(Contents contents) {
+    return new Kind.Tank(
+        contents,
+        new Shape.Box(0.8, 0.4, 0.25),
+        0.005,
+        List.of(
+            new TankPort("fill", TankPort.Use.FILL, new Point(0.05, 0.34, 0.22)),
+            new TankPort("feed", TankPort.Use.FEED, new Point(0.05, 0.05, 0.02)),
+            new TankPort("vent", TankPort.Use.VENT, new Point(0.74, 0.34, 0.235)),
+            new TankPort("drain", TankPort.Use.DRAIN, new Point(0.74, 0.05, 0.004))),
+        new Gauge(Gauge.GaugeKind.STICK, 0, 0.4, 0.2),
+        5_000,
+        -2_000);
+  }
+}

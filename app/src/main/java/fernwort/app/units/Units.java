@@ -1,0 +1,123 @@
+package fernwort.app.units;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** The units one person reads and writes. Immutable. */
+public final class Units {
+
+  /** Litres, millimetres, bar, kilograms, degrees Celsius. */
+  public static final Units METRIC = of("");
+
+  private static final Pattern LITRES =
+      Pattern.compile("(?<![\\d.])(\\d+(?:\\.\\d+)?) L(/min)?\\b");
+
+  private static final Pattern MILLIMETRES = Pattern.compile("(?<![\\d.])(\\d+(?:\\.\\d+)?) mm\\b");
+
+  private final Map<Measure, Measure.Named> chosen;
+
+  private Units(Map<Measure, Measure.Named> chosen) {
+    this.chosen = chosen;
+  }
+
+  /**
+   * Returns the units named by their signs, parted by commas; a measure of which none is named
+   * keeps its first.
+   */
+  public static Units of(String signs) {
+    List<String> wanted = Arrays.asList(signs.split(","));
+    Map<Measure, Measure.Named> chosen = new EnumMap<>(Measure.class);
+    for (Measure measure : Measure.values()) {
+      chosen.put(
+          measure,
+          measure.choices().stream()
+              .filter(c -> wanted.contains(c.sign()))
+              .findFirst()
+              .orElse(measure.choices().getFirst()));
+    }
+    // Flow follows volume, so that nobody reads litres beside gallons a minute.
+    int volume = Measure.VOLUME.choices().indexOf(chosen.get(Measure.VOLUME));
+    chosen.put(Measure.FLOW, Measure.FLOW.choices().get(volume));
+    return new Units(chosen);
+  }
+
+  /** Returns the signs of the units, for a cookie. */
+  public String signs() {
+    return chosen.values().stream().map(Measure.Named::sign).collect(Collectors.joining(","));
+  }
+
+  /** Returns the unit of a measure. */
+  public Measure.Named unit(Measure measure) {
+    Measure.Named named = chosen.get(measure);
+    if (named == null) {
+      throw new IllegalStateException("no unit for " + measure);
+    }
+    return named;
+  }
+
+  /** Returns an SI value as a number and unit, such as "74 L". */
+  public String show(Measure measure, double si) {
+    return number(measure, si) + " " + unit(measure).sign();
+  }
+
+  /** Returns an SI value as a bare number, for a field. */
+  public String number(Measure measure, double si) {
+    double value = measure.fromSi(si, unit(measure));
+    String text = String.format(Locale.ROOT, "%." + decimals(measure, value) + "f", value);
+    return text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+  }
+
+  private int decimals(Measure measure, double value) {
+    int usual = unit(measure).decimals();
+    return Math.abs(value) < 10 ? usual + 1 : usual;
+  }
+
+  /** Returns a sentence of the core, which speaks of litres and millimetres, in these units. */
+  public String in(String sentence) {
+    String volumes =
+        LITRES
+            .matcher(sentence)
+            .replaceAll(m ->
+                Matcher.quoteReplacement(
+                    m.group(2) == null
+                        ? show(Measure.VOLUME, Double.parseDouble(m.group(1)) / 1000)
+                        : show(Measure.FLOW, Double.parseDouble(m.group(1)) / 60_000)));
+    return MILLIMETRES
+        .matcher(volumes)
+        .replaceAll(m ->
+            Matcher.quoteReplacement(show(Measure.LENGTH, Double.parseDouble(m.group(1)) / 1000)));
+  }
+
+  /**
+   * Understands a typed amount: decimal comma or point, a fraction, a unit typed behind it.
+   *
+   * @param what the name of the field, for the error
+   * @param measure what is measured
+   * @param text such as "620", "1 1/2 in", "20 gal", "1,5 bar"
+   * @return the amount in SI
+   * @throws IllegalArgumentException in one sentence naming field and mend
+   */
+  public double parse(String what, Measure measure, String text) {
+    TypedAmount typed = TypedAmount.of(what, text);
+    Measure.Named unit =
+        typed.unit().isEmpty()
+            ? unit(measure)
+            : TypedAmount.unit(measure, typed.unit(), unit(measure))
+                .orElseThrow(() ->
+                    new IllegalArgumentException(
+                        "%s: “%s” is no unit for it; leave it out, or use %s"
+                            .formatted(
+                                what,
+                                typed.unit(),
+                                measure.choices().stream()
+                                    .map(Measure.Named::sign)
+                                    .collect(Collectors.joining(", ")))));
+    return measure.toSi(typed.number(), unit);
+  }
+}

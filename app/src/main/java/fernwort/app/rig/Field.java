@@ -34,6 +34,11 @@ public record Field(
   /** One thing to choose. */
   public record Option(String value, String label) {}
 
+  /** Returns how many lines a field of rows shows. */
+  public int rows() {
+    return (int) value.lines().count() + 1;
+  }
+
   static Field text(String name, String label, String value, String hint) {
     return new Field(name, label, Type.TEXT, value, "", hint, List.of());
   }

@@ -52,6 +52,11 @@ public final class Units {
     return chosen.values().stream().map(Measure.Named::sign).collect(Collectors.joining(","));
   }
 
+  /** Returns the measures that a person chooses a unit for; flow follows volume. */
+  public List<Measure> measures() {
+    return Arrays.stream(Measure.values()).filter(m -> m != Measure.FLOW).toList();
+  }
+
   /** Returns the unit of a measure. */
   public Measure.Named unit(Measure measure) {
     Measure.Named named = chosen.get(measure);

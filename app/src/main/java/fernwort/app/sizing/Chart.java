@@ -1,0 +1,51 @@
+package fernwort.app.sizing;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * A line chart as plain coordinates.
+ *
+ * @param title what it shows, for a screen reader
+ * @param lines its lines
+ * @param bottom what stands under its axis at the left and right end
+ * @param top what the upper edge stands for
+ * @param limitY height of a limit's line (px from the top); negative for none
+ */
+public record Chart(
+    String title, List<Line> lines, List<String> bottom, String top, double limitY) {
+
+  static final double WIDTH = 480;
+  static final double HEIGHT = 150;
+  private static final double EDGE = 6;
+
+  /**
+   * A line of a chart.
+   *
+   * @param name what it stands for
+   * @param style how it is drawn: expected, low, high or other
+   * @param path its course
+   */
+  public record Line(String name, String style, String path) {}
+
+  /** Returns the path of values spread evenly over the width, from 0 to a highest. */
+  static String path(List<Double> values, double highest) {
+    int last = Math.max(1, values.size() - 1);
+    return "M"
+        + IntStream.range(0, values.size())
+            .mapToObj(i ->
+                String.format(
+                    Locale.ROOT,
+                    "%.1f %.1f",
+                    EDGE + (WIDTH - 2 * EDGE) * i / last,
+                    y(values.get(i), highest)))
+            .collect(Collectors.joining("L"));
+  }
+
+  /** Returns the height at which a value stands (px from the top). */
+  static double y(double value, double highest) {
+    return HEIGHT - EDGE - (HEIGHT - 2 * EDGE) * Math.clamp(value / highest, 0, 1);
+  }
+}

@@ -1,0 +1,3 @@
+/** The Sizing screen: how much water, for how long, and what it weighs. */
+@org.jspecify.annotations.NullMarked
+package fernwort.app.sizing;

@@ -1,0 +1,59 @@
+package fernwort.core.sizing;
+
+import java.util.List;
+
+/**
+ * What so many days need, low, expected and high.
+ *
+ * @param days how long
+ * @param fresh fresh water needed
+ * @param gray gray water that comes of it
+ */
+public record Demand(double days, Range fresh, Range gray) {
+
+  /** People who save use about so much of what they expect to, and in heat so much more. */
+  public static final double LOW = 0.75;
+
+  /** See {@link #LOW}; both are our own estimates. */
+  public static final double HIGH = 1.4;
+
+  /** A figure with its bounds (m³). */
+  public record Range(double low, double expected, double high) {
+
+    static Range around(double expected) {
+      return new Range(LOW * expected, expected, HIGH * expected);
+    }
+  }
+
+  /**
+   * Works out what is needed.
+   *
+   * @param habits who travels and what they use
+   * @param days how long, at least a quarter of a day
+   * @param reserve share kept back on top, 0 to 1
+   */
+  public static Demand of(Habits habits, double days, double reserve) {
+    if (!(days >= 0.25 && days <= 365)) {
+      throw new IllegalArgumentException("Days must be from 0.25 to 365");
+    }
+    if (!(reserve >= 0 && reserve <= 1)) {
+      throw new IllegalArgumentException("The reserve must be from 0 to 100 %");
+    }
+    return new Demand(
+        days,
+        Range.around(habits.freshPerDay() * days * (1 + reserve)),
+        Range.around(habits.grayPerDay() * days));
+  }
+
+  /**
+   * Returns days that one more litre of fresh and of gray room is worth; nothing for the one that
+   * does not end the stay.
+   *
+   * @param habits who travels and what they use
+   * @param lasts how long the water lasts now
+   */
+  public static List<Double> worthOfALitre(Habits habits, Lasts lasts) {
+    boolean gray = lasts.ends() == Lasts.Ends.GRAY;
+    return List.of(gray ? 0 : 1e-3 / habits.freshPerDay(), gray ? 1e-3 / habits.grayPerDay() : 0);
+  }
+}

@@ -1,0 +1,51 @@
+package fernwort.core.sizing;
+
+import java.util.List;
+import org.hipparchus.stat.descriptive.DescriptiveStatistics;
+
+/**
+ * A flow measured with a jug and a watch, several times.
+ *
+ * @param flow mean flow (m³/s)
+ * @param spread standard deviation of the goes (m³/s); 0 for a single go
+ * @param goes how many
+ */
+public record TimedJug(double flow, double spread, int goes) {
+
+  /**
+   * Reckons the flow.
+   *
+   * @param volume what the jug holds (m³)
+   * @param seconds how long each go took (s)
+   * @throws IllegalArgumentException when there is no go, or one that takes no time
+   */
+  public static TimedJug of(double volume, List<Double> seconds) {
+    if (seconds.isEmpty() || !(volume > 0)) {
+      throw new IllegalArgumentException("Time at least one jug, and say what it holds");
+    }
+    DescriptiveStatistics flows = new DescriptiveStatistics();
+    for (double time : seconds) {
+      if (!(time > 0)) {
+        throw new IllegalArgumentException("A jug takes more than no time; check the seconds");
+      }
+      flows.addValue(volume / time);
+    }
+    double spread = flows.getN() > 1 ? flows.getStandardDeviation() : 0;
+    return new TimedJug(flows.getMean(), spread, seconds.size());
+  }
+
+  /** Returns the time to fill some volume (m³) at this flow (s). */
+  public double fill(double volume) {
+    return volume / flow;
+  }
+
+  /**
+   * Returns the water that a buffer must hold where a supply is slower than the demand (m³).
+   *
+   * @param demand flow that is wanted (m³/s)
+   * @param duration how long it is wanted (s)
+   */
+  public double buffer(double demand, double duration) {
+    return Math.max(0, demand - flow) * duration;
+  }
+}

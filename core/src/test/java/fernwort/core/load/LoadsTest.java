@@ -1,0 +1,128 @@
+package fernwort.core.load;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Water;
+import fernwort.core.rig.Axle;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import org.junit.jupiter.api.Test;
+
+class LoadsTest {
+
+  private static final DemoRig MARGINALIA = DemoRig.all().get(0);
+  private static final DemoRig SAMPHIRE = DemoRig.all().get(1);
+  private static final DemoRig TERN = DemoRig.all().get(2);
+  private static final Plumbing PLUMBING = Plumbing.of(MARGINALIA.rig());
+
+  @Test
+  void aFullMainTankWeighsOnTheAxlesByTheLeverRule() {
+    double litres = 100;
+    double mass = litres / 1000 * Water.DENSITY;
+    Loads loads = Loads.of(PLUMBING, Map.of("main", litres / 1000));
+    double middle = -0.4 + (1.12 - 0.012) / 2;
+    assertThat(loads.front()).isCloseTo(mass * middle / 3.85, within(0.01));
+    assertThat(loads.rear()).isCloseTo(mass * (1 - middle / 3.85), within(0.01));
+    assertThat(loads.onRear()).isCloseTo(3120 + loads.rear(), within(1e-9));
+  }
+
+  @Property(tries = 200)
+  void whatTheSupportsCarryIsWhatTheWaterWeighs(
+      @ForAll @DoubleRange(max = 0.12) double main,
+      @ForAll @DoubleRange(max = 0.09) double low,
+      @ForAll @DoubleRange(max = 0.1) double gray) {
+    Loads loads = Loads.of(PLUMBING, Map.of("main", main, "low", low, "gray", gray));
+    assertThat(loads.total()).isCloseTo((main + low + gray) * Water.DENSITY, within(1e-6));
+    Loads twice = Loads.of(PLUMBING, Map.of("main", main));
+    assertThat(twice.front()).isLessThanOrEqualTo(loads.front() + 1e-9);
+  }
+
+  @Test
+  void waterAheadOfATrailersAxleWeighsOnItsDrawbar() {
+    Plumbing trailer = Plumbing.of(SAMPHIRE.rig());
+    Loads loads = Loads.of(trailer, Map.of("tank", 0.05));
+    assertThat(loads.supports()).extracting(Support::label).endsWith("drawbar");
+    assertThat(loads.front()).isNotZero();
+    assertThat(loads.total()).isCloseTo(0.05 * Water.DENSITY, within(1e-6));
+  }
+
+  @Test
+  void waterOnTheLeftLeansLeft() {
+    assertThat(Loads.of(PLUMBING, Map.of("main", 0.1)).left()).isPositive();
+    assertThat(Loads.of(PLUMBING, Map.of("gray", 0.1)).left()).isNegative();
+  }
+
+  @Test
+  void aVehicleThatCannotStandIsSaidToNeedItsHitch() {
+    Vehicle v = SAMPHIRE.rig().vehicle();
+    Rig loose =
+        RigEdit.of(SAMPHIRE.rig())
+            .vehicle(
+                new Vehicle(
+                    v.body(),
+                    v.rear(),
+                    v.nose(),
+                    v.width(),
+                    v.floor(),
+                    v.roof(),
+                    v.clearance(),
+                    v.axles(),
+                    Optional.empty()));
+    assertThatThrownBy(() -> Loads.of(Plumbing.of(loose), Map.of()))
+        .hasMessageContaining("describe the hitch");
+  }
+
+  @Test
+  void axlesThatStandTogetherCarryTogether() {
+    Vehicle v = MARGINALIA.rig().vehicle();
+    Rig six =
+        RigEdit.of(MARGINALIA.rig())
+            .vehicle(
+                new Vehicle(
+                    v.body(),
+                    v.rear(),
+                    v.nose(),
+                    v.width(),
+                    v.floor(),
+                    v.roof(),
+                    v.clearance(),
+                    List.of(
+                        new Axle("rear", -0.6, 3000, 1500),
+                        new Axle("middle", 0.6, 3000, 1500),
+                        new Axle("front", 3.85, 2700, 2190)),
+                    v.hitch()));
+    Loads loads = Loads.of(Plumbing.of(six), Map.of("main", 0.1));
+    assertThat(loads.supports().getFirst().label()).isEqualTo("rear + middle");
+    assertThat(loads.supports().getFirst().highest()).isEqualTo(6000);
+    assertThat(loads.supports().getFirst().x()).isCloseTo(0, within(1e-9));
+  }
+
+  @Test
+  void everyOrderOfTheTanksIsTriedOnceAndTheBestStandsFirst() {
+    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", 0.01);
+    List<DrawOrders.Order> orders = DrawOrders.of(Plumbing.of(TERN.rig()), full, 0.8);
+    assertThat(orders).hasSize(6);
+    assertThat(new HashSet<>(orders.stream().map(DrawOrders.Order::tanks).toList())).hasSize(6);
+    assertThat(orders.stream().map(o -> -o.worst())).isSorted();
+    for (DrawOrders.Order order : orders) {
+      assertThat(order.course()).hasSize(1 + 4 * 3);
+      assertThat(order.course().getFirst()).isEqualTo(orders.getFirst().course().getFirst());
+      assertThat(order.worst())
+          .isCloseTo(
+              order.course().stream().mapToDouble(Loads::margin).min().orElseThrow(), within(1e-9));
+      assertThat(order.course().getLast().total()).isLessThan(order.course().getFirst().total());
+    }
+  }
+}

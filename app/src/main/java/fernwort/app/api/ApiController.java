@@ -5,6 +5,7 @@ import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
+import fernwort.app.units.Units;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Way;
@@ -158,7 +159,9 @@ class ApiController {
     OpenRig rig = rigs.open(id);
     ReadingText.Typed typed =
         ReadingText.of(
-            java.math.BigDecimal.valueOf(reading.amount()).toPlainString(), reading.unit());
+            java.math.BigDecimal.valueOf(reading.amount()).toPlainString(),
+            reading.unit(),
+            Units.METRIC);
     rigs.record(
         rig, tank, typed.reading(), typed.shown(), reading.at().orElseGet(clock::instant), WHO);
     return standing(rig);

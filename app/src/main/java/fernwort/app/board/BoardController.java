@@ -3,6 +3,8 @@ package fernwort.app.board;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
@@ -93,12 +95,17 @@ class BoardController {
   }
 
   @GetMapping("/tanks/{tank}/reading")
-  String reading(@PathVariable String id, @PathVariable String tank, Model model) {
+  String reading(
+      @PathVariable String id,
+      @PathVariable String tank,
+      @ModelAttribute("units") Units units,
+      Model model) {
     OpenRig rig = rigs.open(id);
     Part part = rig.rig().part(tank);
     model.addAttribute("rig", id);
     model.addAttribute("tank", part);
-    model.addAttribute("capacity", "%.0f".formatted(rig.plumbing().room(tank).capacity() * 1000));
+    model.addAttribute(
+        "capacity", units.show(Measure.VOLUME, rig.plumbing().room(tank).capacity()));
     model.addAttribute("last", rigs.standing(rig).readings().get(tank));
     model.addAttribute("now", LocalDateTime.now(clock).format(FIELD));
     return "board/reading";
@@ -112,10 +119,11 @@ class BoardController {
       @RequestParam String unit,
       @RequestParam(defaultValue = "") String at,
       @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units,
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    ReadingText.Typed typed = ReadingText.of(amount, unit);
+    ReadingText.Typed typed = ReadingText.of(amount, unit, units);
     rigs.record(rig, tank, typed.reading(), typed.shown(), time(at), who);
     return answer(rig, screen, model);
   }

@@ -1,5 +1,7 @@
 package fernwort.app.board;
 
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
 import fernwort.core.tank.Reading;
 import java.util.Locale;
 
@@ -14,27 +16,40 @@ public final class ReadingText {
   /**
    * Understands a typed reading.
    *
-   * @param amount the number, with decimal point or comma
-   * @param unit percent, litres, stick (mm) or steps
-   * @throws IllegalArgumentException in one sentence, when it is no number or no such unit
+   * @param amount the number, with decimal point or comma, with or without a unit behind it
+   * @param way percent, litres (a volume), stick (a length) or steps
+   * @param units what a bare number is in
+   * @throws IllegalArgumentException in one sentence, when it is no number or no such way
    */
-  public static Typed of(String amount, String unit) {
-    double value = number(amount);
-    String plain = amount.strip().replace(',', '.');
-    return switch (unit) {
-      case "percent" -> new Typed(new Reading.Percent(value), plain + " %");
-      case "litres" -> new Typed(new Reading.Volume(value / 1000), plain + " L");
-      case "stick" -> new Typed(new Reading.Stick(value / 1000), plain + " mm on the stick");
+  public static Typed of(String amount, String way, Units units) {
+    return switch (way) {
+      case "percent" -> {
+        double value = number(amount.replace("%", ""));
+        yield new Typed(new Reading.Percent(value), plain(value) + " %");
+      }
+      case "litres" -> {
+        double volume = units.parse("The reading", Measure.VOLUME, amount);
+        yield new Typed(new Reading.Volume(volume), units.show(Measure.VOLUME, volume));
+      }
+      case "stick" -> {
+        double wet = units.parse("The reading", Measure.LENGTH, amount);
+        yield new Typed(new Reading.Stick(wet), units.show(Measure.LENGTH, wet) + " on the stick");
+      }
       case "steps" -> {
+        double value = number(amount);
         if (value != Math.rint(value)) {
           throw new IllegalArgumentException("A sender shows whole steps; give a whole number");
         }
-        yield new Typed(new Reading.Steps((int) value), plain + " steps");
+        yield new Typed(new Reading.Steps((int) value), plain(value) + " steps");
       }
       default ->
           throw new IllegalArgumentException(
-              "\"" + unit + "\" is no way to read a tank; use percent, litres, stick or steps");
+              "\"" + way + "\" is no way to read a tank; use percent, litres, stick or steps");
     };
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 
   static double number(String text) {

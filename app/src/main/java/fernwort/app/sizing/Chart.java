@@ -30,8 +30,8 @@ public record Chart(
    */
   public record Line(String name, String style, String path) {}
 
-  /** Returns the path of values spread evenly over the width, from 0 to a highest. */
-  static String path(List<Double> values, double highest) {
+  /** Returns the path of values spread evenly over the width, between a lowest and a highest. */
+  static String path(List<Double> values, double lowest, double highest) {
     int last = Math.max(1, values.size() - 1);
     return "M"
         + IntStream.range(0, values.size())
@@ -40,12 +40,14 @@ public record Chart(
                     Locale.ROOT,
                     "%.1f %.1f",
                     EDGE + (WIDTH - 2 * EDGE) * i / last,
-                    y(values.get(i), highest)))
+                    y(values.get(i), lowest, highest)))
             .collect(Collectors.joining("L"));
   }
 
   /** Returns the height at which a value stands (px from the top). */
-  static double y(double value, double highest) {
-    return HEIGHT - EDGE - (HEIGHT - 2 * EDGE) * Math.clamp(value / highest, 0, 1);
+  static double y(double value, double lowest, double highest) {
+    return HEIGHT
+        - EDGE
+        - (HEIGHT - 2 * EDGE) * Math.clamp((value - lowest) / (highest - lowest), 0, 1);
   }
 }

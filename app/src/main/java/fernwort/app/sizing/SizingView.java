@@ -115,7 +115,7 @@ public record SizingView(
           IntStream.rangeClosed(0, 20)
               .mapToObj(i -> Math.max(0, start - perDay * days * i / 20))
               .toList();
-      lines.add(new Chart.Line(names[f], names[f], Chart.path(values, Math.max(start, 1e-6))));
+      lines.add(new Chart.Line(names[f], names[f], Chart.path(values, 0, Math.max(start, 1e-6))));
     }
     return new Chart(
         "Fresh water over the days, from full: low, expected and high use",
@@ -164,16 +164,20 @@ public record SizingView(
     for (int s = 0; s < 2; s++) {
       boolean rear = s == 0;
       Support support = best.course().getFirst().supports().get(s);
+      double lowest = 0.95 * support.empty();
       double highest = 1.05 * support.highest();
       charts.add(
           new Chart(
               "Load on %s over the trip, best and worst order".formatted(support.label()),
               List.of(
-                  new Chart.Line("best order", "expected", Chart.path(loads(best, rear), highest)),
-                  new Chart.Line("worst order", "high", Chart.path(loads(worst, rear), highest))),
+                  new Chart.Line(
+                      "best order", "expected", Chart.path(loads(best, rear), lowest, highest)),
+                  new Chart.Line(
+                      "worst order", "high", Chart.path(loads(worst, rear), lowest, highest))),
               List.of("full", "drawn"),
-              "limit " + units.show(Measure.MASS, support.highest()),
-              Chart.y(support.highest(), highest)));
+              "%s, bottom %s"
+                  .formatted(units.show(Measure.MASS, highest), units.show(Measure.MASS, lowest)),
+              Chart.y(support.highest(), lowest, highest)));
     }
     return charts;
   }

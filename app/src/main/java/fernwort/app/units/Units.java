@@ -1,5 +1,7 @@
 package fernwort.app.units;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -66,16 +68,18 @@ public final class Units {
     return named;
   }
 
-  /** Returns an SI value as a number and unit, such as "74 L". */
+  /** Returns an SI value as a number and unit as people say it, such as "74 L". */
   public String show(Measure measure, double si) {
-    return number(measure, si) + " " + unit(measure).sign();
-  }
-
-  /** Returns an SI value as a bare number, for a field. */
-  public String number(Measure measure, double si) {
     double value = measure.fromSi(si, unit(measure));
     String text = String.format(Locale.ROOT, "%." + decimals(measure, value) + "f", value);
-    return text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+    String plain = text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+    return plain + " " + unit(measure).sign();
+  }
+
+  /** Returns an SI value as a bare number for a field, exact enough to be sent back unchanged. */
+  public String number(Measure measure, double si) {
+    double value = measure.fromSi(si, unit(measure));
+    return BigDecimal.valueOf(value).round(new MathContext(7)).stripTrailingZeros().toPlainString();
   }
 
   private int decimals(Measure measure, double value) {
@@ -85,6 +89,9 @@ public final class Units {
 
   /** Returns a sentence of the core, which speaks of litres and millimetres, in these units. */
   public String in(String sentence) {
+    if (speaksLikeTheCore()) {
+      return sentence;
+    }
     String volumes =
         LITRES
             .matcher(sentence)
@@ -97,6 +104,21 @@ public final class Units {
         .matcher(volumes)
         .replaceAll(m ->
             Matcher.quoteReplacement(show(Measure.LENGTH, Double.parseDouble(m.group(1)) / 1000)));
+  }
+
+  private boolean speaksLikeTheCore() {
+    return unit(Measure.VOLUME) == Measure.VOLUME.choices().getFirst()
+        && unit(Measure.LENGTH) == Measure.LENGTH.choices().getFirst();
+  }
+
+  /** Returns the sign of the unit for volumes. */
+  public String volumeSign() {
+    return unit(Measure.VOLUME).sign();
+  }
+
+  /** Returns the sign of the unit for lengths. */
+  public String lengthSign() {
+    return unit(Measure.LENGTH).sign();
   }
 
   /**

@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ReducedMotion;
+import fernwort.app.Chromium;
 import fernwort.app.RunningCopy;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -50,20 +50,7 @@ class BoardJourneyTest {
   static void start() throws IOException {
     copy = RunningCopy.start(data, "--demo");
     playwright = Playwright.create();
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync",
-                            "--no-first-run")));
+    browser = playwright.chromium().launch(Chromium.options());
   }
 
   @AfterAll

@@ -1,0 +1,90 @@
+package fernwort.app.units;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class UnitsTest {
+
+  private static final Units AMERICAN = Units.of("US gal,in,psi,lb,°F");
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "LENGTH | 620 | 0.62",
+        "LENGTH | 62,5 cm | 0.625",
+        "LENGTH | 1/2 in | 0.0127",
+        "LENGTH | 1 1/2 in | 0.0381",
+        "LENGTH | 2 ft | 0.6096",
+        "LENGTH | -400 | -0.4",
+        "VOLUME | 20 gal | 0.07570823568",
+        "VOLUME | 20 imp gal | 0.0909218",
+        "VOLUME | 1,5 | 0.0015",
+        "PRESSURE | 1,5 bar | 150000",
+        "PRESSURE | 40 psi | 275790.29",
+        "PRESSURE | 280 kPa | 280000",
+        "FLOW | 6 L/min | 0.0001",
+        "FLOW | 3 gpm | 0.000189271",
+        "MASS | 2 t | 2000",
+        "TEMPERATURE | 15 | 288.15",
+        "TEMPERATURE | 59 °F | 288.15"
+      })
+  void understandsWhatPeopleType(Measure measure, String text, double si) {
+    assertThat(Units.METRIC.parse("Field", measure, text))
+        .isCloseTo(si, within(Math.abs(si) * 1e-5));
+  }
+
+  @Test
+  void aBareNumberIsInThePersonsOwnUnit() {
+    assertThat(AMERICAN.parse("Length", Measure.LENGTH, "10")).isCloseTo(0.254, within(1e-9));
+    assertThat(AMERICAN.parse("Tank", Measure.VOLUME, "20")).isCloseTo(0.0757, within(1e-4));
+    assertThat(Units.of("imp gal").parse("Tank", Measure.VOLUME, "20 gal"))
+        .isCloseTo(0.0909, within(1e-4));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "half", "1.2.3", "5/0", "12 34", "1e9", "4 parsec", "NaN"})
+  void whatIsNoAmountIsRefusedNamingTheField(String text) {
+    assertThatThrownBy(() -> Units.METRIC.parse("Wall thickness", Measure.LENGTH, text))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageStartingWith("Wall thickness");
+  }
+
+  @Test
+  void aUnitOfAnotherMeasureIsRefusedWithThoseThatFit() {
+    assertThatThrownBy(() -> Units.METRIC.parse("Bore", Measure.LENGTH, "5 bar"))
+        .hasMessageContaining("“bar” is no unit for it")
+        .hasMessageContaining("mm, in");
+  }
+
+  @Test
+  void showsNumbersAsPeopleWriteThem() {
+    assertThat(Units.METRIC.show(Measure.VOLUME, 0.0745)).isEqualTo("74.5 L");
+    assertThat(Units.METRIC.show(Measure.LENGTH, 0.62)).isEqualTo("620 mm");
+    assertThat(AMERICAN.show(Measure.VOLUME, 0.0757082)).isEqualTo("20 US gal");
+    assertThat(AMERICAN.show(Measure.FLOW, 1e-4)).isEqualTo("1.585 US gal/min");
+    assertThat(AMERICAN.show(Measure.MASS, 100)).isEqualTo("220 lb");
+  }
+
+  @Test
+  void sentencesOfTheCoreAreTurnedIntoThePersonsUnits() {
+    assertThat(AMERICAN.in("After about 72 L more, 20 mm below."))
+        .isEqualTo("After about 19 US gal more, 0.787 in below.");
+    assertThat(AMERICAN.in("runs at 6.0 L/min")).isEqualTo("runs at 1.585 US gal/min");
+    assertThat(Units.METRIC.in("After about 72 L more")).isEqualTo("After about 72 L more");
+  }
+
+  @Test
+  void unknownSignsLeaveTheUsualUnitsAndFlowFollowsVolume() {
+    Units odd = Units.of("cubits,US gal");
+    assertThat(odd.lengthSign()).isEqualTo("mm");
+    assertThat(odd.unit(Measure.FLOW).sign()).isEqualTo("US gal/min");
+    assertThat(Units.of(odd.signs()).signs()).isEqualTo(odd.signs());
+  }
+}

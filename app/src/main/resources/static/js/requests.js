@@ -50,7 +50,7 @@ document.addEventListener("htmx:afterSettle", next);
 document.addEventListener(
   "click",
   (event) => {
-    const pressed = busy && event.target.closest?.("#board [hx-post][id], #board [type=submit][id]");
+    const pressed = busy && event.target.closest?.("#main [hx-post][id], #main form button[id]");
     if (pressed) {
       event.preventDefault();
       event.stopImmediatePropagation();

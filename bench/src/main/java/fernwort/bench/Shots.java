@@ -52,7 +52,11 @@ public final class Shots {
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
           Shot.of("empty", "/rigs/marginalia/empty?tanks=low&lines=true&go=true"),
           Shot.of("log", "/rigs/marginalia/log"),
-          Shot.of("rigs", "/rigs"));
+          Shot.of("rigs", "/rigs"),
+          Shot.of("new-rig", "/rigs/new"),
+          Shot.of("describe", "/rigs/marginalia/rig?part=main"),
+          Shot.of("describe-phone", "/rigs/samphire/rig?part=tank").onPhone(),
+          Shot.of("sizing", "/rigs/marginalia/sizing?days=5&jug=2&seconds=20+21+22"));
 
   /**
    * Takes them all.

@@ -1,0 +1,45 @@
+package fernwort.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class LaunchTest {
+
+  private static Fernwort.Launch launch(String... args) {
+    return Fernwort.Launch.from(args);
+  }
+
+  @Test
+  void withoutOptionsItListensToThisMachineOnlyOnItsUsualFolder() {
+    assertThat(launch().listen()).isEqualTo("127.0.0.1");
+    assertThat(launch().port()).isEqualTo(8080);
+    assertThat(launch().data()).isAbsolute().hasFileName(".fernwort");
+    assertThat(launch().demo()).isFalse();
+  }
+
+  @Test
+  void optionsAreTakenInAnyOrder() {
+    Fernwort.Launch launch = launch("--demo", "--port", "9000", "--data", "x", "--listen", "::1");
+    assertThat(launch.demo()).isTrue();
+    assertThat(launch.port()).isEqualTo(9000);
+    assertThat(launch.listen()).isEqualTo("::1");
+    assertThat(launch.data()).isAbsolute();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "--prot 1, is not an option",
+    "--port, needs a value",
+    "--port 70000, from 0 to 65535",
+    "--port many, not \"many\""
+  })
+  void aWrongOptionIsNamedWithTheMend(String line, String sentence) {
+    assertThatThrownBy(() -> launch(line.split(" ")))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining(sentence);
+  }
+}

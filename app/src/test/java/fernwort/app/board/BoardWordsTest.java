@@ -1,0 +1,199 @@
+package fernwort.app.board;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.units.Units;
+import fernwort.core.cold.Emptying;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.State;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import fernwort.core.tank.Reading;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The words on the Board. */
+class BoardWordsTest {
+
+  private static final DemoRig MARGINALIA = DemoRig.all().get(0);
+  private static final DemoRig SAMPHIRE = DemoRig.all().get(1);
+  private static final DemoRig TERN = DemoRig.all().get(2);
+
+  private static Rigs.Outlook outlook(OpenRig rig, State state) {
+    Levels levels = Levels.of(rig.plumbing(), state);
+    Ways ways = OpenWays.find(rig.plumbing(), state.setting(), levels);
+    return new Rigs.Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
+  }
+
+  private static List<String> now(DemoRig demo, String... turned) {
+    OpenRig rig = OpenRig.of(demo.id(), 1, demo.rig());
+    State state = demo.state();
+    for (int i = 0; i < turned.length; i += 2) {
+      state = state.with(turned[i], turned[i + 1]);
+    }
+    return new Sentences(demo.rig(), state, outlook(rig, state)).now();
+  }
+
+  @Test
+  void nowSaysWhatRunsFromWhereToWhereDrivenByWhat() {
+    assertThat(now(MARGINALIA))
+        .contains(
+            "Pump draws from Main fresh and pushes to Sink, cold and hot.",
+            "Waste of Sink runs to Gray.",
+            "Air enters Main fresh by Air valve.");
+  }
+
+  @Test
+  void nowSaysThatNothingRuns() {
+    assertThat(now(SAMPHIRE)).containsExactly("Nothing runs. No way is open that anything drives.");
+  }
+
+  @Test
+  void nowSaysThatAPumpHoldsItsPressureOrRests() {
+    assertThat(now(TERN)).anyMatch(s -> s.contains("keeps the lines under pressure"));
+    assertThat(now(MARGINALIA, "inlet", "mains", "mains-valve", "open"))
+        .anyMatch(s -> s.contains("the mains hold its pressure switch open"))
+        .anyMatch(s -> s.startsWith("The mains push water to"));
+  }
+
+  @Test
+  void nowSaysThatWaterFallsOnTheGround() {
+    assertThat(now(MARGINALIA, "low-drain", "off"))
+        .anyMatch(s -> s.startsWith("By its own fall, water runs from Low fresh to the ground"));
+  }
+
+  @Test
+  void wordsAreListedAsPeopleListThem() {
+    assertThat(Sentences.list(List.of())).isEqualTo("nothing");
+    assertThat(Sentences.list(List.of("a"))).isEqualTo("a");
+    assertThat(Sentences.list(List.of("a", "b", "c"))).isEqualTo("a, b and c");
+  }
+
+  @Test
+  void aChangeListsWaysOpenedAndShutAndWarningsGainedAndLost() {
+    OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
+    State before = MARGINALIA.state();
+    State after = before.with("tank-selector", "shut");
+    Rigs.Preview preview = new Rigs.Preview(outlook(rig, before), outlook(rig, after));
+    Change change =
+        Change.of(
+            new Position("shut", "points up"),
+            preview,
+            new Sentences(rig.rig(), before, preview.before()),
+            new Sentences(rig.rig(), after, preview.after()));
+    assertThat(change.shut()).contains("Main fresh to Sink, cold and hot, by Pump");
+    assertThat(change.opened()).isEmpty();
+    assertThat(change.gained()).anyMatch(w -> w.title().contains("nothing to draw"));
+    assertThat(change.isNothing()).isFalse();
+    Rigs.Preview same = new Rigs.Preview(preview.before(), preview.before());
+    Sentences words = new Sentences(rig.rig(), before, preview.before());
+    assertThat(Change.of(new Position("x", "x"), same, words, words).isNothing()).isTrue();
+  }
+
+  @Test
+  void lastsShowsItsSums() {
+    OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
+    Lasts lasts = Lasts.of(rig.plumbing(), MARGINALIA.state(), Habits.DEFAULT);
+    LastsView view = LastsView.of(rig.rig(), lasts, Habits.DEFAULT);
+    assertThat(view.headline()).isEqualTo("2.6 days");
+    assertThat(view.ends()).isEqualTo("until gray is full, 2 people");
+    assertThat(view.other()).contains("Fresh would last 3.3 days");
+    assertThat(view.working())
+        .contains("2 × 17.0 L a day = 34.0 L a day")
+        .anyMatch(l -> l.startsWith("Main fresh holds 74.0 L"));
+    assertThat(view.habits()).hasSameSizeAs(Habits.DEFAULT.habits());
+  }
+
+  @Test
+  void emptyingIsToldByPlaceWithItsReasonAndAHeaterIsLetCool() {
+    OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
+    EmptyView view =
+        EmptyView.of(
+            rig.rig(), Emptying.plan(rig.plumbing(), MARGINALIA.state(), Set.of("low"), true));
+    assertThat(view.steps())
+        .anySatisfy(s -> {
+          assertThat(s.what()).isEqualTo("Heater: off");
+          assertThat(s.why()).contains("cool");
+          assertThat(s.place()).isEqualTo("Wheel-arch cupboard");
+        })
+        .anySatisfy(s -> assertThat(s.why()).contains("keeps its water"));
+    assertThat(view.leftovers()).anyMatch(l -> l.where().endsWith("(its body)"));
+    assertThat(view.total()).endsWith(" L");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0, just now", "5, 5 min ago", "89, 89 min ago", "180, 3 h ago", "2880, 2 days ago"})
+  void agesAreSaidInTheUnitThatFits(int minutes, String words) {
+    Instant now = Instant.parse("2026-06-01T12:00:00Z");
+    assertThat(Ages.ago(now.minus(Duration.ofMinutes(minutes)), now)).isEqualTo(words);
+  }
+
+  @Test
+  void aReadingIsUnderstoodInEveryWayOfReading() {
+    assertThat(ReadingText.of("62,5", "percent", Units.METRIC).reading())
+        .isEqualTo(new Reading.Percent(62.5));
+    assertThat(ReadingText.of("62 %", "percent", Units.METRIC).shown()).isEqualTo("62 %");
+    assertThat(ReadingText.of("20", "litres", Units.METRIC).reading())
+        .isEqualTo(new Reading.Volume(0.02));
+    assertThat(ReadingText.of("3", "steps", Units.METRIC).reading())
+        .isEqualTo(new Reading.Steps(3));
+    ReadingText.Typed stick = ReadingText.of("6 in", "stick", Units.METRIC);
+    assertThat(((Reading.Stick) stick.reading()).wet()).isCloseTo(0.1524, within(1e-9));
+    assertThat(ReadingText.of("10", "litres", Units.of("US gal")).shown()).isEqualTo("10 US gal");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"half, percent", "-3, percent", "2.5, steps", "5, bucketfuls", "'', litres"})
+  void aReadingThatMakesNoSenseIsRefused(String amount, String way) {
+    assertThatThrownBy(() -> ReadingText.of(amount, way, Units.METRIC))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void eachVehicleHasItsOwnSilhouette() {
+    Drawing truck = PlanDrawing.of(MARGINALIA.rig());
+    Drawing trailer = PlanDrawing.of(SAMPHIRE.rig());
+    Drawing van = PlanDrawing.of(TERN.rig());
+    assertThat(trailer.vehicle().window()).isEmpty();
+    assertThat(trailer.vehicle().drawbar()).isNotEmpty();
+    assertThat(trailer.vehicle().wheels()).hasSize(1);
+    assertThat(List.of(truck, van))
+        .allSatisfy(d -> {
+          assertThat(d.vehicle().window()).isNotEmpty();
+          assertThat(d.vehicle().drawbar()).isEmpty();
+          assertThat(d.vehicle().wheels()).hasSize(2).isSorted();
+          assertThat(d.roof()).isEqualTo(Silhouette.ROOF);
+        });
+    assertThat(truck.vehicle().body()).isNotEqualTo(van.vehicle().body());
+  }
+
+  @Test
+  void aScreenGetsTheDrawingThatItShowsAndAnUnknownOneBoth() {
+    OpenRig rig = OpenRig.of("samphire", 1, SAMPHIRE.rig());
+    Drafter drafter =
+        new Drafter(
+            rig,
+            new Rigs.Standing(SAMPHIRE.state(), java.util.Map.of()),
+            outlook(rig, SAMPHIRE.state()),
+            Instant.EPOCH);
+    assertThat(BoardView.Screen.of("wide").places(drafter, rig.narrow())).isEmpty();
+    assertThat(BoardView.Screen.of("wide").whole(drafter)).isPresent();
+    assertThat(BoardView.Screen.of("narrow").whole(drafter)).isEmpty();
+    assertThat(BoardView.Screen.of("narrow").places(drafter, rig.narrow())).hasSize(3);
+    assertThat(BoardView.Screen.of("").whole(drafter)).isPresent();
+    assertThat(BoardView.Screen.of("").places(drafter, rig.narrow())).isNotEmpty();
+  }
+}

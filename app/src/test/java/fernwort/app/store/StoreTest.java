@@ -1,0 +1,186 @@
+package fernwort.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.app.Refusal;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.flywaydb.core.Flyway;
+import org.jooq.DSLContext;
+import org.jooq.SQLDialect;
+import org.jooq.impl.DSL;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What is kept, on the real database. */
+class StoreTest {
+
+  private static final Instant NOON = Instant.parse("2026-06-01T12:00:00Z");
+
+  @TempDir Path folder;
+  private Connection connection;
+  private RigStore rigs;
+  private Logbook logbook;
+
+  @BeforeEach
+  void open() throws SQLException {
+    String url =
+        "jdbc:h2:file:%s;DATABASE_TO_LOWER=TRUE;WRITE_DELAY=0".formatted(folder.resolve("test"));
+    connection = DriverManager.getConnection(url, "sa", "");
+    Flyway.configure().dataSource(url, "sa", "").load().migrate();
+    DSLContext db = DSL.using(connection, SQLDialect.H2);
+    Clock clock = Clock.fixed(NOON, ZoneOffset.UTC);
+    rigs = new RigStore(db, clock);
+    logbook = new Logbook(db, clock);
+    rigs.add("Tern", "{one}", 2, "[]", "ada", "Taken in");
+  }
+
+  @AfterEach
+  void close() throws SQLException {
+    connection.close();
+  }
+
+  private static Logbook.Level level(double volume) {
+    return new Logbook.Level(volume, NOON, volume * 1000 + " L");
+  }
+
+  // --- rigs ------------------------------------------------------------------------------------
+
+  @Test
+  void anAddressIsMadeFromTheNameAndNeverTwice() {
+    assertThat(rigs.add("Tern", "{}", 2, "[]", "ada", "x")).isEqualTo("tern-2");
+    assertThat(rigs.add("  Grünes Auto! ", "{}", 2, "[]", "ada", "x")).isEqualTo("gr-nes-auto");
+    assertThat(rigs.add("???", "{}", 2, "[]", "ada", "x")).isEqualTo("rig");
+  }
+
+  @Test
+  void aRigThatIsNotThereIsNamed() {
+    assertThatThrownBy(() -> rigs.get("heron"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("heron");
+  }
+
+  @Test
+  void everyChangeIsAVersionThatCanBeTakenBackAndPutBack() {
+    rigs.change("tern", 1, "Tern", "{two}", "ada", "Added a pump");
+    rigs.change("tern", 2, "Arctic Tern", "{three}", "bo", "Renamed");
+    assertThat(rigs.get("tern").description()).isEqualTo("{three}");
+    assertThat(rigs.all()).extracting(RigStore.Summary::name).containsExactly("Arctic Tern");
+    assertThat(rigs.step("tern", -1, text -> "Tern")).isTrue();
+    assertThat(rigs.get("tern").description()).isEqualTo("{two}");
+    assertThat(rigs.step("tern", -1, text -> "Tern")).isTrue();
+    assertThat(rigs.step("tern", -1, text -> "Tern")).as("nothing before the first").isFalse();
+    assertThat(rigs.step("tern", 1, text -> "Tern")).isTrue();
+    assertThat(rigs.get("tern").version()).isEqualTo(2);
+    assertThat(rigs.versions("tern"))
+        .extracting(RigStore.Version::what)
+        .containsExactly("Renamed", "Added a pump", "Taken in");
+  }
+
+  @Test
+  void aChangeAfterAStepBackGivesUpWhatWasTakenBack() {
+    rigs.change("tern", 1, "Tern", "{two}", "ada", "Added a pump");
+    rigs.step("tern", -1, text -> "Tern");
+    rigs.change("tern", 1, "Tern", "{other}", "bo", "Added a tap");
+    assertThat(rigs.step("tern", 1, text -> "Tern")).isFalse();
+    assertThat(rigs.description("tern", 2)).contains("{other}");
+  }
+
+  @Test
+  void aChangeToAnOldVersionIsRefusedNamingWhoWasFaster() {
+    rigs.change("tern", 1, "Tern", "{two}", "ada", "Added a pump");
+    assertThatThrownBy(() -> rigs.change("tern", 1, "Tern", "{mine}", "bo", "Added a tap"))
+        .isInstanceOf(StaleVersion.class)
+        .hasMessageContaining("ada")
+        .hasMessageContaining("Added a pump")
+        .satisfies(e -> assertThat(((StaleVersion) e).current()).isEqualTo(2));
+    assertThat(rigs.get("tern").description()).isEqualTo("{two}");
+  }
+
+  @Test
+  void aRigPutAwayStandsLastAndKeepsEverything() {
+    rigs.add("Zander", "{}", 2, "[]", "ada", "x");
+    rigs.archive("tern", true);
+    assertThat(rigs.all()).extracting(RigStore.Summary::id).containsExactly("zander", "tern");
+    assertThat(rigs.get("tern").description()).isEqualTo("{one}");
+    rigs.archive("tern", false);
+    assertThat(rigs.all()).noneMatch(RigStore.Summary::archived);
+  }
+
+  @Test
+  void whoTravelsIsKept() {
+    rigs.setHabits("tern", 4, "[1]");
+    assertThat(rigs.get("tern").people()).isEqualTo(4);
+    assertThat(rigs.get("tern").habits()).isEqualTo("[1]");
+  }
+
+  // --- handles, readings, journal --------------------------------------------------------------
+
+  @Test
+  void turningAHandleWhereItStandsIsNoChange() {
+    logbook.turn("tern", "supply", "shut", "shut", "ada");
+    assertThat(logbook.journal("tern", 10)).isEmpty();
+    logbook.turn("tern", "supply", "shut", "open", "ada");
+    assertThat(logbook.handles("tern")).containsEntry("supply", "open");
+  }
+
+  @Test
+  void undoTakesTheNewestBackFirstAndRedoPutsItBack() {
+    logbook.turn("tern", "supply", "shut", "open", "ada");
+    logbook.read("tern", "fore", level(0.03), "ada");
+    logbook.read("tern", "fore", level(0.02), "bo");
+    assertThat(logbook.undo("tern", "bo")).map(Logbook.Entry::subject).contains("fore");
+    assertThat(logbook.levels("tern").get("fore")).isEqualTo(level(0.03));
+    logbook.undo("tern", "bo");
+    assertThat(logbook.levels("tern")).isEmpty();
+    logbook.undo("tern", "bo");
+    assertThat(logbook.handles("tern")).containsEntry("supply", "shut");
+    assertThat(logbook.undo("tern", "bo")).isEmpty();
+    logbook.redo("tern", "ada");
+    logbook.redo("tern", "ada");
+    assertThat(logbook.levels("tern").get("fore")).isEqualTo(level(0.03));
+    assertThat(logbook.canUndoRedo("tern")).containsExactly(true, true);
+  }
+
+  @Test
+  void aNewChangeClosesWhatWasTakenBack() {
+    logbook.turn("tern", "supply", "shut", "open", "ada");
+    logbook.undo("tern", "ada");
+    logbook.turn("tern", "draw", "tank", "outside", "ada");
+    assertThat(logbook.redo("tern", "ada")).isEmpty();
+    assertThat(logbook.handles("tern")).containsEntry("supply", "shut");
+  }
+
+  @Test
+  void theJournalSaysWhoDidWhatNewestFirst() {
+    logbook.turn("tern", "supply", "shut", "open", "ada");
+    logbook.read("tern", "fore", level(0.03), "bo");
+    logbook.undo("tern", "cy");
+    List<Logbook.Entry> lines = logbook.journal("tern", 10);
+    assertThat(lines).extracting(Logbook.Entry::who).containsExactly("cy", "bo", "ada");
+    assertThat(lines)
+        .extracting(Logbook.Entry::kind)
+        .containsExactly(Logbook.Kind.UNDO, Logbook.Kind.READING, Logbook.Kind.TURN);
+    assertThat(lines.get(1).undone()).isTrue();
+    assertThat(lines).extracting(Logbook.Entry::at).containsOnly(NOON);
+    assertThat(logbook.journal("tern", 1)).hasSize(1);
+  }
+
+  @Test
+  void oneRigsJournalIsNotAnothers() {
+    rigs.add("Heron", "{}", 2, "[]", "ada", "x");
+    logbook.turn("tern", "supply", "shut", "open", "ada");
+    assertThat(logbook.journal("heron", 10)).isEmpty();
+    assertThat(logbook.undo("heron", "ada")).isEmpty();
+    assertThat(logbook.handles("tern")).containsEntry("supply", "open");
+  }
+}

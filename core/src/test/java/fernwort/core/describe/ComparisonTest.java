@@ -1,0 +1,61 @@
+package fernwort.core.describe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.LongCoach;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import org.junit.jupiter.api.Test;
+
+class ComparisonTest {
+
+  private final Rig before = ReadyRig.find("one-tank").orElseThrow().rig();
+
+  @Test
+  void aRigDoesNotDifferFromItself() {
+    for (DemoRig demo : DemoRig.all()) {
+      assertThat(Comparison.of(demo.rig(), demo.rig()).isNothing()).isTrue();
+    }
+  }
+
+  @Test
+  void whatCameWhatWentAndWhatChangedAreToldApart() {
+    Rig less = RigEdit.of(before).remove("drain-cap");
+    Part valve = new Part("valve", "Valve", "bed", 0, 0, 1, 0, Fittings.twoWay(0));
+    Rig more = RigEdit.of(less).insert("pump-out-sink", valve, "a", "b");
+    Rig after = RigEdit.of(more).change("pump", p -> p.atHeight(1));
+    Comparison c = Comparison.of(before, after);
+    assertThat(c.onlyFirst()).extracting(Part::id).containsExactly("drain-cap");
+    assertThat(c.onlySecond()).extracting(Part::id).containsExactly("valve");
+    assertThat(c.changed()).extracting(Part::id).containsExactly("pump");
+    assertThat(c.linesOnlyFirst()).hasSize(1);
+    assertThat(c.linesOnlySecond()).hasSize(1);
+    assertThat(c.linesChanged()).extracting(Line::id).containsExactly("pump-out-sink");
+    assertThat(c.isNothing()).isFalse();
+  }
+
+  @Test
+  void comparingTheOtherWayRoundSwapsComingAndGoing() {
+    Rig after = RigEdit.of(before).remove("drain-cap");
+    Comparison there = Comparison.of(before, after);
+    Comparison back = Comparison.of(after, before);
+    assertThat(back.onlySecond()).isEqualTo(there.onlyFirst());
+    assertThat(back.linesOnlySecond()).isEqualTo(there.linesOnlyFirst());
+  }
+
+  @Test
+  void theLongCoachIsAsLongAsItIsAskedToBeAndItsSinksRun() {
+    for (int sections : new int[] {1, 2, 8}) {
+      DemoRig coach = LongCoach.of(sections);
+      assertThat(coach.rig().parts()).hasSize(sections * LongCoach.PARTS_PER_SECTION);
+      assertThat(OpenWays.find(Plumbing.of(coach.rig()), coach.state()).ways())
+          .filteredOn(w -> coach.rig().part(w.end().part()).kind() instanceof Kind.Fixture)
+          .hasSize(sections);
+    }
+  }
+}

@@ -58,7 +58,12 @@ public final class Bench {
         List.of(
             new Goal("Ways and warnings, 60 parts", "waysAndWarnings", "60", 100, "µs"),
             new Goal("Ways and warnings, 240 parts", "waysAndWarnings", "240", 1000, "µs"),
-            new Goal("Layout, 60 parts", "layout", "", 30, "ms"));
+            new Goal("Layout, 60 parts", "layout", "", 30, "ms"),
+            new Goal("Volume under a tilted plane, box", "tiltedBox", "", 2, "µs"),
+            new Goal("Volume under a tilted plane, straddling", "tiltedStraddling", "", 10, "µs"),
+            new Goal("Volume under a tilted plane, cylinder", "tiltedCylinder", "", 10, "µs"),
+            new Goal("All draw orders of six tanks", "drawOrders", "", 20_000, "µs"),
+            new Goal("Review of a plan of 120 parts", "review", "", 5_000, "µs"));
 
     Figure figure(Collection<RunResult> results) {
       Result<?> result =

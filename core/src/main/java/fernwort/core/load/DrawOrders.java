@@ -2,12 +2,13 @@ package fernwort.core.load;
 
 import fernwort.core.network.Plumbing;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * Every order in which the fresh tanks can be drawn over a trip, with the loads it gives.
@@ -21,6 +22,9 @@ public final class DrawOrders {
   public static final int MOST_TANKS = 7;
 
   private static final int LOOKS = 4;
+
+  /** Less than this in a tank is nothing to draw (m³). */
+  private static final double LEAST = 1e-4;
 
   private DrawOrders() {}
 
@@ -44,69 +48,79 @@ public final class DrawOrders {
    * @throws IllegalArgumentException with too many tanks, or a vehicle that cannot stand
    */
   public static List<Order> of(Plumbing plumbing, Map<String, Double> volumes, double grayShare) {
-    List<String> fresh =
-        plumbing.rig().tanks(Contents.FRESH).map(Part::id).filter(t -> has(volumes, t)).toList();
+    List<Part> tanks = plumbing.tanks();
+    double[] start = tanks.stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
+    List<Integer> fresh =
+        IntStream.range(0, tanks.size())
+            .filter(i -> isTank(tanks.get(i), Contents.FRESH) && start[i] > LEAST)
+            .boxed()
+            .toList();
     if (fresh.size() > MOST_TANKS) {
       throw new IllegalArgumentException(
           "%d tanks can be drawn in too many orders; empty some first".formatted(fresh.size()));
     }
+    Trip trip = new Trip(plumbing, new Moments(plumbing), start, grayShare);
     List<Order> orders = new ArrayList<>();
-    permute(
-        new ArrayList<>(), fresh, order -> orders.add(run(plumbing, volumes, grayShare, order)));
+    permute(new ArrayList<>(), fresh, order -> orders.add(trip.run(order)));
     orders.sort(
         Comparator.comparingDouble(Order::worst).reversed().thenComparingDouble(Order::side));
     return orders;
   }
 
-  private static boolean has(Map<String, Double> volumes, String tank) {
-    return volumes.getOrDefault(tank, 0.0) > 1e-4;
+  private static boolean isTank(Part part, Contents contents) {
+    return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
   }
 
   private interface Found {
-    void order(List<String> order);
+    void order(List<Integer> order);
   }
 
-  private static void permute(List<String> chosen, List<String> left, Found found) {
+  private static void permute(List<Integer> chosen, List<Integer> left, Found found) {
     if (left.isEmpty()) {
       found.order(List.copyOf(chosen));
       return;
     }
-    for (String next : left) {
+    for (Integer next : left) {
       chosen.add(next);
       permute(chosen, left.stream().filter(t -> !t.equals(next)).toList(), found);
       chosen.removeLast();
     }
   }
 
-  private static Order run(
-      Plumbing plumbing, Map<String, Double> start, double grayShare, List<String> order) {
-    Map<String, Double> now = new HashMap<>(start);
-    List<Loads> course = new ArrayList<>();
-    course.add(Loads.of(plumbing, now));
-    for (String tank : order) {
-      double part = start.getOrDefault(tank, 0.0) / LOOKS;
-      for (int i = 0; i < LOOKS; i++) {
-        now.merge(tank, -part, Double::sum);
-        now.computeIfPresent(tank, (t, v) -> Math.max(0, v));
-        pour(plumbing, now, part * grayShare);
-        course.add(Loads.of(plumbing, now));
-      }
-    }
-    return new Order(
-        order,
-        course.stream().mapToDouble(Loads::margin).min().orElse(0),
-        course.stream().mapToDouble(l -> Math.abs(l.left())).max().orElse(0),
-        course);
-  }
+  /** One trip, to be run in any order of its tanks; tanks by their place in the rig. */
+  private record Trip(Plumbing plumbing, Moments moments, double[] start, double grayShare) {
 
-  /** Fills the gray tanks in their order; what no longer fits has been dumped on the way. */
-  private static void pour(Plumbing plumbing, Map<String, Double> now, double volume) {
-    double left = volume;
-    for (Part gray : plumbing.rig().tanks(Contents.GRAY).toList()) {
-      double room = plumbing.room(gray.id()).capacity() - now.getOrDefault(gray.id(), 0.0);
-      double into = Math.min(left, Math.max(0, room));
-      now.merge(gray.id(), into, Double::sum);
-      left -= into;
+    Order run(List<Integer> order) {
+      double[] now = start.clone();
+      List<Loads> course = new ArrayList<>();
+      course.add(moments.loads(now));
+      for (int tank : order) {
+        double part = start[tank] / LOOKS;
+        for (int i = 0; i < LOOKS; i++) {
+          now[tank] = Math.max(0, now[tank] - part);
+          pour(now, part * grayShare);
+          course.add(moments.loads(now));
+        }
+      }
+      return new Order(
+          order.stream().map(t -> plumbing.tanks().get(t).id()).toList(),
+          course.stream().mapToDouble(Loads::margin).min().orElse(0),
+          course.stream().mapToDouble(l -> Math.abs(l.left())).max().orElse(0),
+          course);
+    }
+
+    /** Fills the gray tanks in their order; what no longer fits has been dumped on the way. */
+    private void pour(double[] now, double volume) {
+      double left = volume;
+      for (int i = 0; i < now.length; i++) {
+        Part tank = plumbing.tanks().get(i);
+        if (isTank(tank, Contents.GRAY)) {
+          double room = plumbing.room(tank.id()).capacity() - now[i];
+          double into = Math.clamp(left, 0, Math.max(0, room));
+          now[i] += into;
+          left -= into;
+        }
+      }
     }
   }
 }

@@ -1,11 +1,6 @@
 package fernwort.core.load;
 
 import fernwort.core.network.Plumbing;
-import fernwort.core.network.Water;
-import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Slope;
-import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Map;
 
@@ -27,27 +22,9 @@ public record Loads(List<Support> supports, double rear, double front, double le
    * @throws IllegalArgumentException when the vehicle cannot stand on what is described
    */
   public static Loads of(Plumbing plumbing, Map<String, Double> volumes) {
-    List<Support> supports = Support.of(plumbing.rig().vehicle());
-    double span = supports.get(1).x() - supports.get(0).x();
-    double rear = 0;
-    double front = 0;
-    double left = 0;
-    for (Part tank : plumbing.tanks()) {
-      double mass = volumes.getOrDefault(tank.id(), 0.0) * Water.DENSITY;
-      if (mass > 0) {
-        Point at = centre(plumbing.room(tank.id()), tank, volumes.getOrDefault(tank.id(), 0.0));
-        double share = (at.x() - supports.get(0).x()) / span;
-        front += mass * share;
-        rear += mass * (1 - share);
-        left += mass * Math.clamp(2 * at.y() / plumbing.rig().vehicle().width(), -1, 1);
-      }
-    }
-    return new Loads(supports, rear, front, left);
-  }
-
-  private static Point centre(TankRoom room, Part tank, double volume) {
-    Point inside = room.centroid(room.level(volume, Slope.LEVEL), Slope.LEVEL);
-    return new Point(tank.x(), tank.y(), tank.height()).plus(inside);
+    double[] byTank =
+        plumbing.tanks().stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
+    return new Moments(plumbing).loads(byTank);
   }
 
   /** Returns the water's mass (kg). */

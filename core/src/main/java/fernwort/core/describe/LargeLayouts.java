@@ -230,18 +230,8 @@ final class LargeLayouts {
         .part("sink-trap", "Sink trap", 2.8, -0.6, 1.4, 0.15, new Kind.DrainTrap())
         .part("toilet", "Toilet", 3.4, -0.6, 1.5, Fittings.fixture(Type.TOILET, false, 5))
         .place("under", "Under the floor", "kneel at the right side", 2.6, -0.6, 0.65)
-        .part("gray-tee", "Gray tee", 2.7, -0.6, 0.85, new Kind.Tee())
-        .part("gray", "Gray", 2.2, -1.0, 0.45, LayoutParts.gray(1.3, 0.6, 0.26))
-        .part("gray-vent", "Gray vent", 2.2, -1.1, 1.6, Fittings.end(Role.VENT))
-        .part(
-            "gray-valve",
-            "Gray dump",
-            3.5,
-            -0.8,
-            0.44,
-            0.08,
-            Fittings.twoWay(0, "pushed in", "pulled out"))
-        .part("outlet", "Dump outlet", 3.6, -0.9, 0.4, Fittings.end(Role.DUMP));
+        .part("gray-tee", "Gray tee", 2.7, -0.6, 0.85, new Kind.Tee());
+    LayoutParts.grayWater(rig, 2.2, -1.0, 0.45, 1.6, LayoutParts.gray(1.3, 0.6, 0.26));
     line(rig, "cold.1 > sink.cold", 9.5, 1.5);
     line(rig, "cold.2 > shower.cold", 9.5, 2.2);
     line(rig, "cold.3 > toilet.cold", 9.5, 2.4);
@@ -252,9 +242,7 @@ final class LargeLayouts {
     line(rig, "shower.waste > shower-trap.in", 38, 0.1);
     line(rig, "shower-trap.out > gray-tee.b", 38, 0.6);
     line(rig, "gray-tee.c > gray.waste", 38, 0.3);
-    line(rig, "gray.vent > gray-vent.in", 19, 1.3);
-    line(rig, "gray.drain > gray-valve.a", 38, 0.15);
-    line(rig, "gray-valve.b > outlet.in", 38, 0.15);
+    LayoutParts.grayLines(rig, 1.3);
   }
 
   static Rig haulage() {
@@ -335,25 +323,13 @@ final class LargeLayouts {
         .part("trap", "Sink trap", 2.4, -0.5, 1.1, 0.12, new Kind.DrainTrap())
         .part("house-drain", "House drain cap", 2.3, -0.5, 0.7, new Kind.Plug(true))
         .part("low-tee", "Low point tee", 2.3, -0.5, 0.8, new Kind.Tee())
-        .place("under", "Under the floor", "kneel at the right side", 2.5, -0.5, 0.4)
-        .part("gray", "Gray", 2.2, -0.8, 0.3, LayoutParts.gray(0.8, 0.5, 0.22))
-        .part("gray-vent", "Gray vent", 2.2, -0.9, 1.0, Fittings.end(Role.VENT))
-        .part(
-            "gray-valve",
-            "Gray dump",
-            3.0,
-            -0.6,
-            0.29,
-            0.08,
-            Fittings.twoWay(0, "pushed in", "pulled out"))
-        .part("outlet", "Dump outlet", 3.1, -0.7, 0.26, Fittings.end(Role.DUMP));
+        .place("under", "Under the floor", "kneel at the right side", 2.5, -0.5, 0.4);
+    LayoutParts.grayWater(rig, 2.2, -0.8, 0.3, 1.0, LayoutParts.gray(0.8, 0.5, 0.22));
     line(rig, from + " > low-tee.a", 12, 3.0);
     line(rig, "low-tee.b > sink.cold", 12, 1.0);
     line(rig, "low-tee.c > house-drain.in", 12, 0.2);
     line(rig, "sink.waste > trap.in", 32, 0.4);
     line(rig, "trap.out > gray.waste", 32, 0.7);
-    line(rig, "gray.vent > gray-vent.in", 16, 0.8);
-    line(rig, "gray.drain > gray-valve.a", 38, 0.15);
-    line(rig, "gray-valve.b > outlet.in", 38, 0.15);
+    LayoutParts.grayLines(rig, 0.8);
   }
 }

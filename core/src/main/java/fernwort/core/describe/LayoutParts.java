@@ -4,6 +4,7 @@ import fernwort.core.rig.Axle;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Shape;
@@ -98,6 +99,39 @@ final class LayoutParts {
     String id = (both[0] + "-" + both[1].split("\\.")[0]).replace('.', '-');
     String tag = words(both[0].split("\\.")[0]) + " to " + words(both[1].split("\\.")[0]);
     return rig.line(id, tag, ends, bore, length, material(bore), 1.2);
+  }
+
+  /**
+   * Adds a gray tank with its vent, dump valve and outlet.
+   *
+   * @param x rear edge of the tank (m)
+   * @param y its right edge (m)
+   * @param height its inside bottom over the ground (m)
+   * @param vent height of the vent's end (m)
+   * @param tank the tank
+   */
+  static RigBuilder grayWater(
+      RigBuilder rig, double x, double y, double height, double vent, Kind tank) {
+    double valve = x + 0.75;
+    return rig.part("gray", "Gray", x, y, height, tank)
+        .part("gray-vent", "Gray vent", x, y - 0.1, vent, Fittings.end(Role.VENT))
+        .part(
+            "gray-valve",
+            "Gray dump",
+            valve,
+            y + 0.2,
+            height - 0.01,
+            0.08,
+            Fittings.twoWay(0, "pushed in", "pulled out"))
+        .part(
+            "outlet", "Dump outlet", valve + 0.1, y + 0.1, height - 0.04, Fittings.end(Role.DUMP));
+  }
+
+  /** Joins the gray tank, its vent, valve and outlet. */
+  static void grayLines(RigBuilder rig, double ventLength) {
+    line(rig, "gray.vent > gray-vent.in", 16, ventLength);
+    line(rig, "gray.drain > gray-valve.a", 38, 0.15);
+    line(rig, "gray-valve.b > outlet.in", 38, 0.15);
   }
 
   private static String words(String id) {

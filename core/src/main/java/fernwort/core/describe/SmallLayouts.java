@@ -119,26 +119,14 @@ final class SmallLayouts {
         .place("galley", "Galley", "open the doors under the sink", 1.8, -0.5, 1.3)
         .part("sink", "Sink", 1.8, -0.5, 1.55, Fittings.fixture(Type.TAP, true, 5))
         .part("trap", "Sink trap", 1.8, -0.5, 1.05, 0.12, new Kind.DrainTrap())
-        .place("belly", "Under the galley", "kneel at the right side", 1.9, -0.5, 0.39)
-        .part("gray", "Gray", 1.6, -0.8, 0.3, LayoutParts.gray(0.7, 0.45, 0.2))
-        .part("gray-vent", "Gray vent", 1.6, -0.9, 0.95, Fittings.end(Role.VENT))
-        .part(
-            "gray-valve",
-            "Gray dump",
-            2.3,
-            -0.6,
-            0.29,
-            0.08,
-            Fittings.twoWay(0, "pushed in", "pulled out"))
-        .part("outlet", "Dump outlet", 2.4, -0.7, 0.26, Fittings.end(Role.DUMP));
+        .place("belly", "Under the galley", "kneel at the right side", 1.9, -0.5, 0.39);
+    LayoutParts.grayWater(rig, 1.6, -0.8, 0.3, 0.95, LayoutParts.gray(0.7, 0.45, 0.2));
     line(rig, "filler.out > " + fill, 30, 1.3);
     line(rig, "fresh.vent > vent.in", 16, 0.8);
     line(rig, "strainer.out > pump.in", 12, 0.2);
     line(rig, "pump.out > sink.cold", 12, 2.8);
     line(rig, "sink.waste > trap.in", 32, 0.4);
     line(rig, "trap.out > gray.waste", 32, 0.7);
-    line(rig, "gray.vent > gray-vent.in", 16, 0.8);
-    line(rig, "gray.drain > gray-valve.a", 38, 0.15);
-    line(rig, "gray-valve.b > outlet.in", 38, 0.15);
+    LayoutParts.grayLines(rig, 0.8);
   }
 }

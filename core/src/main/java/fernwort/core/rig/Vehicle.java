@@ -37,4 +37,9 @@ public record Vehicle(
   public Vehicle {
     axles = List.copyOf(axles);
   }
+
+  /** Returns this vehicle on other axles and another hitch. */
+  public Vehicle standingOn(List<Axle> otherAxles, Optional<Hitch> otherHitch) {
+    return new Vehicle(body, rear, nose, width, floor, roof, clearance, otherAxles, otherHitch);
+  }
 }

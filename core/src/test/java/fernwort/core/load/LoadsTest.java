@@ -67,19 +67,7 @@ class LoadsTest {
   @Test
   void aVehicleThatCannotStandIsSaidToNeedItsHitch() {
     Vehicle v = SAMPHIRE.rig().vehicle();
-    Rig loose =
-        RigEdit.of(SAMPHIRE.rig())
-            .vehicle(
-                new Vehicle(
-                    v.body(),
-                    v.rear(),
-                    v.nose(),
-                    v.width(),
-                    v.floor(),
-                    v.roof(),
-                    v.clearance(),
-                    v.axles(),
-                    Optional.empty()));
+    Rig loose = RigEdit.of(SAMPHIRE.rig()).vehicle(v.standingOn(v.axles(), Optional.empty()));
     assertThatThrownBy(() -> Loads.of(Plumbing.of(loose), Map.of()))
         .hasMessageContaining("describe the hitch");
   }
@@ -90,14 +78,7 @@ class LoadsTest {
     Rig six =
         RigEdit.of(MARGINALIA.rig())
             .vehicle(
-                new Vehicle(
-                    v.body(),
-                    v.rear(),
-                    v.nose(),
-                    v.width(),
-                    v.floor(),
-                    v.roof(),
-                    v.clearance(),
+                v.standingOn(
                     List.of(
                         new Axle("rear", -0.6, 3000, 1500),
                         new Axle("middle", 0.6, 3000, 1500),

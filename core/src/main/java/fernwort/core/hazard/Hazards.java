@@ -20,7 +20,7 @@ public final class Hazards {
         List.of(
             new TankCheck(),
             new PumpCheck(),
-            new SupplyCheck(),
+            new SupplyCheck(plumbing),
             new PowerCheck(),
             new CheckValveCheck(plumbing));
   }

@@ -3,6 +3,7 @@ package fernwort.core.hazard;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Drive;
 import fernwort.core.network.End;
+import fernwort.core.network.Plumbing;
 import fernwort.core.network.Source;
 import fernwort.core.network.Way;
 import fernwort.core.rig.Contents;
@@ -13,21 +14,41 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Drinking water that can be spoilt, tap water that can be fouled, water that runs to the ground.
  */
 final class SupplyCheck implements Check {
 
+  /** Sources that some setting of the handles lets reach where people drink. */
+  private final Set<String> mayReachDrinking;
+
+  SupplyCheck(Plumbing plumbing) {
+    Connections free = Connections.withHandlesFree(plumbing);
+    mayReachDrinking =
+        plumbing.sources().stream()
+            .filter(s ->
+                free.route(s.id(), SupplyCheck::purifies, p -> isForDrinking(s.id(), p))
+                    .isPresent())
+            .map(Part::id)
+            .collect(Collectors.toUnmodifiableSet());
+  }
+
   @Override
   public void look(Scene scene, List<Warning> found) {
-    Connections connections = Connections.of(scene.plumbing(), scene.setting());
-    for (Part part : scene.plumbing().sources()) {
-      if (part.kind() instanceof Kind.HoseInlet && scene.is(part.id(), "mains")) {
-        backflow(scene, connections, part, found);
-      }
+    List<Part> mains =
+        scene.plumbing().sources().stream()
+            .filter(p -> p.kind() instanceof Kind.HoseInlet && scene.is(p.id(), "mains"))
+            .toList();
+    List<Source> unsafe =
+        unsafeSources(scene).stream().filter(s -> mayReachDrinking.contains(s.part())).toList();
+    if (!mains.isEmpty() || !unsafe.isEmpty()) {
+      Connections connections = Connections.of(scene.plumbing(), scene.setting());
+      mains.forEach(inlet -> backflow(scene, connections, inlet, found));
+      unsafe.forEach(source -> unsafe(scene, connections, source, found));
     }
-    unsafe(scene, connections, found);
     ground(scene, found);
     heaters(scene, found);
   }
@@ -55,12 +76,11 @@ final class SupplyCheck implements Check {
                     List.of(tank.id(), inlet.id()))));
   }
 
-  private static void unsafe(Scene scene, Connections connections, List<Warning> found) {
-    for (Source source : unsafeSources(scene)) {
-      connections
-          .route(source.part(), SupplyCheck::purifies, part -> isForDrinking(scene, source, part))
-          .ifPresent(route -> found.add(unsafe(scene, source, route)));
-    }
+  private static void unsafe(
+      Scene scene, Connections connections, Source source, List<Warning> found) {
+    connections
+        .route(source.part(), SupplyCheck::purifies, part -> isForDrinking(source.part(), part))
+        .ifPresent(route -> found.add(unsafe(scene, source, route)));
   }
 
   /** Unsafe sources that something moves now, or that stand open to the lines. */
@@ -85,10 +105,10 @@ final class SupplyCheck implements Check {
     return part.kind() instanceof Kind.Filter f && f.grade() == Kind.Filter.Grade.PURIFIER;
   }
 
-  private static boolean isForDrinking(Scene scene, Source source, Part part) {
+  private static boolean isForDrinking(String source, Part part) {
     return switch (part.kind()) {
       case Kind.Fixture fixture -> fixture.drinking();
-      case Kind.Tank tank -> tank.contents() == Contents.FRESH && !part.id().equals(source.part());
+      case Kind.Tank tank -> tank.contents() == Contents.FRESH && !part.id().equals(source);
       default -> false;
     };
   }

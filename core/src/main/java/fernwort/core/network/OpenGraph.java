@@ -102,7 +102,7 @@ final class OpenGraph {
       case Kind.Regulator k -> add(v, v + 1, -1, REGULATOR, Water.head(k.setPressure()));
       case Kind.Pump k -> addPump(part, k, v);
       case Kind.Macerator k -> {
-        if (setting.of(part.id()).equals("on")) {
+        if (free || is(part, "on")) {
           add(v, v + 1, -1, PUMP, 0);
         }
       }
@@ -133,8 +133,10 @@ final class OpenGraph {
   }
 
   private void addPump(Part part, Kind.Pump pump, int v) {
-    if (setting.of(part.id()).equals("on")) {
+    if (free || is(part, "on")) {
       add(v, v + 1, -1, PUMP, 0);
+    }
+    if (!free && is(part, "on")) {
       return;
     }
     switch (pump.works()) {

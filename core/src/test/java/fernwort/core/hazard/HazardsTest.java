@@ -3,6 +3,8 @@ package fernwort.core.hazard;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
@@ -11,10 +13,14 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.List;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 class HazardsTest {
 
@@ -271,5 +277,38 @@ class HazardsTest {
         .allSatisfy(w ->
             assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(String::isBlank))
         .isSortedAccordingTo(java.util.Comparator.comparing(Warning::severity));
+  }
+
+  @ParameterizedTest
+  @EnumSource(Kind.Pump.Type.class)
+  void outsideWaterPumpedIntoAFreshTankIsNamedWhateverPumpDrawsIt(Kind.Pump.Type works) {
+    Rig closed = RigEdit.of(ReadyRig.find("one-tank").orElseThrow().rig()).remove("filler");
+    Part pump =
+        new Part(
+            "draw-pump",
+            "Draw pump",
+            "bed",
+            0,
+            0,
+            0.8,
+            0,
+            new Kind.Pump(Kind.Pump.Duty.TRANSFER, works, 2.8e5, 1e-3, 0, 2.8e5, 6));
+    Part stream = new Part("stream", "Stream", "bed", 0, 0, 0.8, 0, new Kind.HoseInlet(0, 0.2));
+    Rig pumped = RigEdit.of(closed).addAt(pump, "out", new PortRef("fresh", "fill"), 0.013, 0.5);
+    Rig rig = RigEdit.of(pumped).addAt(stream, "out", pump.port("in"), 0.013, 0.5);
+    State drawing =
+        new State(rig.atRest(), Map.of(), Slope.LEVEL)
+            .with("stream", "outside")
+            .with("draw-pump", "on");
+    Plumbing plumbing = Plumbing.of(rig);
+    Levels levels = Levels.of(plumbing, drawing);
+    assertThat(
+            Hazards.of(plumbing)
+                .warnings(
+                    drawing.setting(), levels, OpenWays.find(plumbing, drawing.setting(), levels)))
+        .anyMatch(w ->
+            w.code() == Warning.Code.UNSAFE_WATER
+                && w.severity() == Severity.DANGER
+                && w.parts().contains("fresh"));
   }
 }

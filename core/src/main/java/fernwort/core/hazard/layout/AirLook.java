@@ -218,12 +218,18 @@ final class AirLook implements Look {
     if (admits || first.kind() instanceof Kind.AirAdmittanceValve) {
       return Optional.empty();
     }
-    if (first.kind() instanceof Kind.OpenEnd) {
+    if (isTail(first)) {
       return Optional.of(first);
     }
     return plan.free()
-        .route(start, AirLook::stops, p -> p.kind() instanceof Kind.OpenEnd)
+        .route(start, AirLook::stops, AirLook::isTail)
         .map(route -> plan.part(route.getLast()));
+  }
+
+  /** A drain that a tank is emptied by is no tail, even where its line meets a vent's. */
+  private static boolean isTail(Part part) {
+    return part.kind() instanceof Kind.OpenEnd end
+        && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW);
   }
 
   private static boolean stops(Part part) {

@@ -168,6 +168,8 @@ class LayoutReviewTest {
     Rig marginalia = DemoRig.all().getFirst().rig();
     assertThat(find(marginalia, Code.OVERFLOW_SIPHON, "low")).isPresent();
     assertThat(find(marginalia, Code.OVERFLOW_SIPHON, "main")).isEmpty();
+    Rig tern = DemoRig.all().get(2).rig();
+    assertThat(find(tern, Code.OVERFLOW_SIPHON, "frost-tail")).as("a drain is no tail").isEmpty();
     Part tee = marginalia.part("vent-tee");
     assertThat(tee.height()).isGreaterThan(2);
     assertThat(Fittings.twoWay(0)).isInstanceOf(Kind.TwoWayValve.class);

@@ -81,22 +81,31 @@ public record SizingView(
   }
 
   static List<Row> need(Demand demand, Lasts full, Units units) {
-    double carried = full.freshLeft();
-    double room = full.grayRoom();
-    return List.of(
-        need("Fresh", demand.fresh(), carried, "usable in the tanks", units),
-        need("Gray", demand.gray(), room, "room in the tanks", units));
+    List<Row> rows = new ArrayList<>();
+    rows.add(need("Fresh", demand.fresh(), full.freshLeft(), "usable in the tanks", units));
+    rows.add(
+        full.gray().isEmpty()
+            ? new Row(
+                "Gray",
+                range(demand.gray(), units),
+                "no gray tank: catch it and empty it where that is permitted")
+            : need("Gray", demand.gray(), full.grayRoom(), "room in the tanks", units));
+    return rows;
+  }
+
+  private static String range(Demand.Range range, Units units) {
+    return "%s (%s to %s)"
+        .formatted(
+            units.show(Measure.VOLUME, range.expected()),
+            units.show(Measure.VOLUME, range.low()),
+            units.show(Measure.VOLUME, range.high()));
   }
 
   private static Row need(String what, Demand.Range range, double has, String word, Units units) {
     double missing = range.expected() - has;
     return new Row(
         what,
-        "%s (%s to %s)"
-            .formatted(
-                units.show(Measure.VOLUME, range.expected()),
-                units.show(Measure.VOLUME, range.low()),
-                units.show(Measure.VOLUME, range.high())),
+        range(range, units),
         missing > 0
             ? "%s %s: %s too little"
                 .formatted(
@@ -139,11 +148,18 @@ public record SizingView(
 
   private static Weight weight(Support support, double now, double full, Units units) {
     return new Weight(
-        support.label() + (support.empty() == 0 ? " (water alone)" : ""),
+        called(support) + (support.empty() == 0 ? " (water alone)" : ""),
         units.show(Measure.MASS, now),
         units.show(Measure.MASS, full),
         units.show(Measure.MASS, support.highest()),
         full > support.highest());
+  }
+
+  private static String called(Support support) {
+    if (support.label().equals("drawbar")) {
+      return support.label();
+    }
+    return support.label() + (support.label().contains("+") ? " axles" : " axle");
   }
 
   static List<Row> orders(Rig rig, List<DrawOrders.Order> orders, Units units) {
@@ -168,7 +184,7 @@ public record SizingView(
       double highest = 1.05 * support.highest();
       charts.add(
           new Chart(
-              "Load on %s over the trip, best and worst order".formatted(support.label()),
+              "Load on %s over the trip, best and worst order".formatted(called(support)),
               List.of(
                   new Chart.Line(
                       "best order", "expected", Chart.path(loads(best, rear), lowest, highest)),

@@ -53,7 +53,7 @@ class SizingViewTest {
     Loads full = Loads.of(PLUMBING, FULL.volumes());
     Loads empty = Loads.of(PLUMBING, Map.of());
     List<SizingView.Weight> rows = SizingView.weight(empty, full, Units.of("lb"));
-    assertThat(rows).extracting(SizingView.Weight::support).contains("rear", "front");
+    assertThat(rows).extracting(SizingView.Weight::support).contains("rear axle", "front axle");
     assertThat(rows.getFirst().now()).isEqualTo("6878 lb");
     assertThat(rows).noneMatch(SizingView.Weight::over);
   }
@@ -77,5 +77,13 @@ class SizingViewTest {
       assertThat(Double.parseDouble(xy[0])).isBetween(0.0, Chart.WIDTH);
       assertThat(Double.parseDouble(xy[1])).isBetween(0.0, Chart.HEIGHT);
     }
+  }
+
+  @Test
+  void aRigWithoutAGrayTankIsToldToCatchItNotThatRoomIsMissing() {
+    DemoRig samphire = DemoRig.all().get(1);
+    Lasts lasts = Lasts.of(Plumbing.of(samphire.rig()), samphire.state(), Habits.DEFAULT);
+    assertThat(SizingView.need(Demand.of(Habits.DEFAULT, 2, 0), lasts, Units.METRIC).getLast())
+        .satisfies(r -> assertThat(r.working()).contains("no gray tank"));
   }
 }

@@ -1,36 +1,33 @@
 package fernwort.core.tank;
 
+import static fernwort.core.Reference.number;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.withinPercentage;
 
+import fernwort.core.Reference;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The tank cases whose answers were worked out independently. */
 class TankReferenceTest {
 
   @TestFactory
-  Stream<DynamicTest> litresBelowATiltedSurface() throws IOException {
-    return cases("open-box", "open-saddle", "open-cylinder", "open-stranded")
+  Stream<DynamicTest> litresBelowATiltedSurface() {
+    return Reference.cases("open-box", "open-saddle", "open-cylinder", "open-stranded")
         .map(c -> DynamicTest.dynamicTest(c.get("id").asString(), () -> check(c)));
   }
 
   private static void check(JsonNode c) {
-    double tolerance = 100 * c.get("relative_tolerance").asDouble();
-    assertThat(litres(c)).isCloseTo(c.get("litres").asDouble(), withinPercentage(tolerance));
+    assertThat(litres(c)).isCloseTo(number(c, "litres"), Reference.tolerance(c));
   }
 
   private static double litres(JsonNode c) {
@@ -91,22 +88,5 @@ class TankReferenceTest {
             new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
             5000,
             -2000));
-  }
-
-  private static double number(JsonNode c, String name) {
-    return c.has(name) ? c.get(name).asDouble() : 0;
-  }
-
-  private static Stream<JsonNode> cases(String... prefixes) throws IOException {
-    try (InputStream in = TankReferenceTest.class.getResourceAsStream("/reference/cases.json")) {
-      List<JsonNode> all = new ArrayList<>();
-      new JsonMapper().readTree(in).forEach(all::add);
-      List<JsonNode> chosen =
-          all.stream()
-              .filter(c -> Stream.of(prefixes).anyMatch(p -> c.get("id").asString().startsWith(p)))
-              .toList();
-      assertThat(chosen).hasSizeGreaterThan(10);
-      return chosen.stream();
-    }
   }
 }

@@ -1,0 +1,11 @@
+package fernwort.core.network.flow;
+
+/**
+ * A network at rest in its motion.
+ *
+ * @param heads head at each node (m)
+ * @param flows flow in each link from its first node to its second (m³/s)
+ * @param held what each link takes away on top of its loss to hold the head behind it (m)
+ * @param steps Newton steps taken
+ */
+public record SteadyFlow(double[] heads, double[] flows, double[] held, int steps) {}

@@ -99,7 +99,13 @@ final class KindForm {
                   Measure.FLOW,
                   k.ratedFlow(),
                   "A jug and a watch at full pressure."),
-              amount("pressure", "at", Measure.PRESSURE, k.ratedPressure(), "Default 2 bar."));
+              amount("pressure", "at", Measure.PRESSURE, k.ratedPressure(), "Default 2 bar."),
+              Field.number(
+                  "restrictor",
+                  "Restrictor lets through at most",
+                  k.restrictor().map(most -> units.number(Measure.FLOW, most)).orElse(""),
+                  units.unit(Measure.FLOW).sign(),
+                  "Printed on the aerator or shower head; empty for none."));
       case Kind.PortableContainer k ->
           List.of(
               amount("capacity", "Holds", Measure.VOLUME, k.capacity(), ""),
@@ -205,7 +211,11 @@ final class KindForm {
               v.choice("use", "What it is", Kind.Fixture.Type.class),
               v.tick("drinking"),
               v.amount("flow", "Rated flow", Measure.FLOW, 5e-6, 5e-3),
-              v.amount("pressure", "Rated pressure", Measure.PRESSURE, 2e4, 6e5));
+              v.amount("pressure", "Rated pressure", Measure.PRESSURE, 2e4, 6e5),
+              v.text("restrictor").isEmpty()
+                  ? Optional.empty()
+                  : Optional.of(
+                      v.amount("restrictor", "Restricted flow", Measure.FLOW, 5e-6, 5e-3)));
       case Kind.PortableContainer k ->
           new Kind.PortableContainer(
               v.amount("capacity", "What it holds", Measure.VOLUME, 1e-3, 0.3),

@@ -39,6 +39,9 @@ final class OpenGraph {
 
   int edges;
 
+  private int[] lastInto = {};
+  private int[] previousInto = {};
+
   OpenGraph(Plumbing plumbing, Setting setting) {
     this(plumbing, setting, false);
   }
@@ -174,6 +177,25 @@ final class OpenGraph {
     value[edges] = amount;
     next[edges] = first[a];
     first[a] = edges++;
+  }
+
+  /** Returns the last passage that leads into a vertex, or −1; with {@link #previousInto}. */
+  int lastInto(int vertex) {
+    if (lastInto.length == 0) {
+      lastInto = new int[first.length];
+      Arrays.fill(lastInto, -1);
+      previousInto = new int[edges];
+      for (int e = 0; e < edges; e++) {
+        previousInto[e] = lastInto[to[e]];
+        lastInto[to[e]] = e;
+      }
+    }
+    return lastInto[vertex];
+  }
+
+  /** Returns the passage before this one that leads into the same vertex, or −1. */
+  int previousInto(int edge) {
+    return previousInto[edge];
   }
 
   /**

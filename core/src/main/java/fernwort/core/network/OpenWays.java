@@ -25,7 +25,7 @@ import java.util.stream.IntStream;
 public final class OpenWays {
 
   /** A held jug is lifted so far above what it pours into (m). */
-  private static final double POURING_HEIGHT = 0.2;
+  static final double POURING_HEIGHT = 0.2;
 
   private static final double LEAST_FALL = 1e-4;
 

@@ -362,9 +362,20 @@ public sealed interface Kind {
    * @param drinking whether people drink or cook from it
    * @param ratedFlow flow at its rated pressure (m³/s)
    * @param ratedPressure pressure for that flow (Pa)
+   * @param restrictor most that an aerator or restrictor lets through, if it has one (m³/s)
    */
-  record Fixture(Type use, boolean drinking, double ratedFlow, double ratedPressure)
+  record Fixture(
+      Type use,
+      boolean drinking,
+      double ratedFlow,
+      double ratedPressure,
+      Optional<Double> restrictor)
       implements Kind {
+
+    /** Makes a fixture without a restrictor. */
+    public Fixture(Type use, boolean drinking, double ratedFlow, double ratedPressure) {
+      this(use, drinking, ratedFlow, ratedPressure, Optional.empty());
+    }
 
     /** The sorts of fixture. */
     public enum Type {

@@ -134,6 +134,7 @@ final class RigRules {
       case Kind.Fixture k -> {
         flow(where, "rated flow", k.ratedFlow());
         pressure(where, "rated pressure", k.ratedPressure());
+        k.restrictor().ifPresent(most -> flow(where, "restricted flow", most));
       }
       case Kind.PortableContainer k -> size(where, "capacity", k.capacity(), 1e-4, 2);
       case Kind.Macerator k -> {

@@ -29,6 +29,16 @@ public final class FlowNetwork {
     return new Builder();
   }
 
+  /** Returns how many nodes there are. */
+  public int size() {
+    return fixed.length;
+  }
+
+  /** Tells whether a node's head is known. */
+  public boolean isReservoir(int node) {
+    return !Double.isNaN(fixed[node]);
+  }
+
   int nodes() {
     return fixed.length;
   }

@@ -1,0 +1,86 @@
+package fernwort.core.network;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The steady flow in one state.
+ *
+ * @param lines flow in each line under water from its first end to its second, by id (m³/s)
+ * @param pressures gauge pressure at each port under water, by {@code part.port} (Pa)
+ * @param fixtures what each open fixture passes, hot and cold together, by id (m³/s)
+ * @param ends what leaves at each open end, cap, filler or waste, by part id (m³/s)
+ * @param tanks what each tank gains, by id; negative for what it loses (m³/s)
+ * @param supplies what each hose inlet or jug gives, by id (m³/s)
+ * @param pumps what each running pump does, by id
+ * @param airAt ids of parts at which air is drawn into the moving water
+ */
+public record Flows(
+    Map<String, Double> lines,
+    Map<String, Double> pressures,
+    Map<String, Double> fixtures,
+    Map<String, Double> ends,
+    Map<String, Double> tanks,
+    Map<String, Double> supplies,
+    Map<String, Running> pumps,
+    List<String> airAt) {
+
+  /**
+   * A pump at work.
+   *
+   * @param does how it fares
+   * @param flow what it passes on average (m³/s)
+   * @param rise pressure it adds (Pa)
+   * @param running share of the time that it runs, 0 to 1
+   */
+  public record Running(Does does, double flow, double rise, double running) {}
+
+  /** How a pump fares that is switched on. */
+  public enum Does {
+    /** It runs all the time. */
+    RUNS,
+    /** Its switch stops it at cut-out and starts it at cut-in, over and over. */
+    CYCLES,
+    /** Nothing is drawn, and its switch, or the pressure behind it, keeps it still. */
+    RESTS,
+    /** No water reaches it, or not all that it could take. */
+    DRAWS_AIR
+  }
+
+  public Flows {
+    lines = Map.copyOf(lines);
+    pressures = Map.copyOf(pressures);
+    fixtures = Map.copyOf(fixtures);
+    ends = Map.copyOf(ends);
+    tanks = Map.copyOf(tanks);
+    supplies = Map.copyOf(supplies);
+    pumps = Map.copyOf(pumps);
+    airAt = List.copyOf(airAt);
+  }
+
+  /** Returns the flow in a line from its first end to its second (m³/s); 0 in a dry one. */
+  public double line(String id) {
+    return lines.getOrDefault(id, 0.0);
+  }
+
+  /** Returns what a fixture passes (m³/s). */
+  public double fixture(String id) {
+    return fixtures.getOrDefault(id, 0.0);
+  }
+
+  /** Returns what leaves at an end (m³/s). */
+  public double end(String id) {
+    return ends.getOrDefault(id, 0.0);
+  }
+
+  /** Returns what a tank gains (m³/s). */
+  public double tank(String id) {
+    return tanks.getOrDefault(id, 0.0);
+  }
+
+  /** Returns the gauge pressure at a port (Pa), where water stands. */
+  public Optional<Double> pressure(String part, String port) {
+    return Optional.ofNullable(pressures.get(part + "." + port));
+  }
+}

@@ -1,0 +1,93 @@
+package fernwort.core.network;
+
+import fernwort.core.network.flow.SteadyFlow;
+import fernwort.core.network.flow.UnsettledException;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import java.util.HashSet;
+import java.util.Set;
+
+/**
+ * Steady flow and pressure everywhere in a rig, for any state.
+ *
+ * <p>Ports that stand under water become a network of junctions and links ({@link FlowModel}),
+ * which {@link fernwort.core.network.flow} solves. Around that, two things are found by trying
+ * again: pumps that their switch stops, and places where air gets into the moving water because its
+ * pressure falls below the air's at a port that is open to it. Prepared once per rig; safe to
+ * share.
+ */
+public final class Hydraulics {
+
+  private static final int MOST_ROUNDS = 40;
+  private static final double TOLERANCE = 1e-6;
+
+  private final Plumbing plumbing;
+  private final LinePipes pipes;
+
+  private Hydraulics(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    this.pipes = new LinePipes(plumbing.rig());
+  }
+
+  /** Prepares a rig. */
+  public static Hydraulics of(Plumbing plumbing) {
+    return new Hydraulics(plumbing);
+  }
+
+  /** Returns the steady flow in a state, with clean filters, open vents and water at 15 °C. */
+  public Flows solve(State state) {
+    return solve(state, Conditions.ORDINARY);
+  }
+
+  /**
+   * Returns the steady flow in a state.
+   *
+   * @throws IllegalStateException when the flow does not settle; names the part to look at
+   */
+  public Flows solve(State state, Conditions conditions) {
+    OpenGraph graph = new OpenGraph(plumbing, state.setting());
+    Levels levels = Levels.of(plumbing, state);
+    Set<Integer> cycling = new HashSet<>();
+    Set<Integer> airy = new HashSet<>();
+    Set<Integer> full = new HashSet<>();
+    FlowModel model = new FlowModel(graph, levels, pipes, conditions);
+    for (int round = 0; ; round++) {
+      model.build(cycling, airy);
+      SteadyFlow flow = settle(model);
+      boolean again = findCycling(model, flow, cycling);
+      if (!again) {
+        again = model.dropFull(flow, airy, full) || airy.addAll(model.airEntries(flow, airy, full));
+      }
+      if (!again || round == MOST_ROUNDS) {
+        return model.answer(flow, cycling, airy);
+      }
+    }
+  }
+
+  private SteadyFlow settle(FlowModel model) {
+    try {
+      return model.solve();
+    } catch (UnsettledException e) {
+      throw new IllegalStateException(
+          "The flow through %s does not settle; check its figures and those of its neighbours"
+              .formatted(model.nameOf(e.link())),
+          e);
+    }
+  }
+
+  /** Adds the pumps whose delivery stands above their cut-out pressure; tells whether any did. */
+  private boolean findCycling(FlowModel model, SteadyFlow flow, Set<Integer> cycling) {
+    boolean found = false;
+    for (Part part : plumbing.pumps()) {
+      if (part.kind() instanceof Kind.Pump pump && !pump.works().byHand()) {
+        int index = plumbing.index(part.id());
+        double delivery = model.pressureAt(plumbing.first(index) + 1, flow);
+        if (delivery > pump.cutOut() + TOLERANCE && model.isOn(part)) {
+          found |= cycling.add(index);
+        }
+      }
+    }
+    return found;
+  }
+}

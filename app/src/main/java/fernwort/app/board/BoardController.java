@@ -8,8 +8,6 @@ import fernwort.app.units.Units;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
-import fernwort.core.sizing.Habit;
-import fernwort.core.sizing.Habits;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -19,7 +17,6 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -166,24 +163,14 @@ class BoardController {
     return answer(rig, screen, model);
   }
 
-  @PostMapping("/habits")
-  String habits(
+  @PostMapping("/people")
+  String people(
       @PathVariable String id,
-      @RequestParam Map<String, String> form,
+      @RequestParam String people,
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    List<Habit> habits =
-        rigs.habits(rig).habits().stream()
-            .map(h ->
-                new Habit(
-                    h.id(),
-                    h.label(),
-                    ReadingText.number(form.getOrDefault("litres-" + h.id(), "")),
-                    ReadingText.number(form.getOrDefault("gray-" + h.id(), "")) / 100))
-            .toList();
-    int people = (int) ReadingText.number(form.getOrDefault("people", ""));
-    rigs.setHabits(rig, new Habits(people, habits));
+    rigs.setHabits(rig, rigs.habits(rig).of((int) ReadingText.number(people)));
     return answer(rig, screen, model);
   }
 

@@ -15,7 +15,7 @@ import java.util.Locale;
  * @param other the other end in a sentence; empty when the rig has no gray tank
  * @param working the sums, line by line
  * @param people how many travel
- * @param habits what each uses
+ * @param habits what is used for what in a day
  */
 public record LastsView(
     String headline,
@@ -25,8 +25,8 @@ public record LastsView(
     int people,
     List<HabitRow> habits) {
 
-  /** One habit as the form shows it. */
-  public record HabitRow(String id, String label, String litres, String grayPercent) {}
+  /** One habit: what it takes in a day, and the percentage of it that becomes gray. */
+  public record HabitRow(String label, String litres, String grayPercent) {}
 
   static LastsView of(Rig rig, Lasts lasts, Habits habits) {
     boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
@@ -48,7 +48,9 @@ public record LastsView(
         habits.habits().stream()
             .map(h ->
                 new HabitRow(
-                    h.id(), h.label(), plain(h.litresPerPersonDay()), plain(h.grayShare() * 100)))
+                    h.label(),
+                    "%.1f L".formatted(1000 * habits.perDay(h)),
+                    plain(h.grayShare() * 100)))
             .toList());
   }
 
@@ -64,11 +66,8 @@ public record LastsView(
                   share.counts() * 1000));
     }
     lines.add(
-        "%d × %.1f L a day = %.1f L a day"
-            .formatted(
-                habits.people(),
-                lasts.freshPerDay() * 1000 / habits.people(),
-                lasts.freshPerDay() * 1000));
+        "All habits together: %.1f L a day, %.1f L of it to gray"
+            .formatted(lasts.freshPerDay() * 1000, lasts.grayPerDay() * 1000));
     lines.add(
         "Fresh: %.1f L ÷ %.1f L a day = %s"
             .formatted(

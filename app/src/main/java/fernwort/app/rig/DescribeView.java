@@ -1,6 +1,7 @@
 package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
+import fernwort.app.web.Field;
 import fernwort.core.hazard.layout.Finding;
 import java.util.List;
 import java.util.Optional;

@@ -6,6 +6,7 @@ import fernwort.app.rigs.Rigs;
 import fernwort.app.store.RigStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hazard.layout.LayoutReview;
 import fernwort.core.rig.Kind;

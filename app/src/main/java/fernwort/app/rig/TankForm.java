@@ -2,6 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Field;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;

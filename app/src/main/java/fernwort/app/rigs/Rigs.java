@@ -18,7 +18,6 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.sizing.Habit;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
@@ -33,7 +32,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
-import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Everything that can be asked of a rig and done to it; used by the pages and the API alike. */
@@ -102,7 +100,7 @@ public class Rigs {
         rig.name(),
         format.write(rig),
         Habits.DEFAULT.people(),
-        write(Habits.DEFAULT.habits()),
+        mapper.writeValueAsString(Habits.DEFAULT),
         who,
         what);
   }
@@ -259,18 +257,12 @@ public class Rigs {
 
   /** Returns who travels and what they use. */
   public Habits habits(OpenRig rig) {
-    RigStore.Stored stored = store.get(rig.id());
-    return new Habits(
-        stored.people(), mapper.readValue(stored.habits(), new TypeReference<List<Habit>>() {}));
+    return mapper.readValue(store.get(rig.id()).habits(), Habits.class);
   }
 
   /** Keeps who travels and what they use. */
   public void setHabits(OpenRig rig, Habits habits) {
-    store.setHabits(rig.id(), habits.people(), write(habits.habits()));
-  }
-
-  private String write(List<Habit> habits) {
-    return mapper.writeValueAsString(habits);
+    store.setHabits(rig.id(), habits.people(), mapper.writeValueAsString(habits));
   }
 
   /** Works out how long the water lasts. */

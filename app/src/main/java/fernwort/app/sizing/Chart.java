@@ -30,6 +30,11 @@ public record Chart(
    */
   public record Line(String name, String style, String path) {}
 
+  /** Returns the line of values spread evenly over the width. */
+  static Line line(String name, String style, List<Double> values, double lowest, double highest) {
+    return new Line(name, style, path(values, lowest, highest));
+  }
+
   /** Returns the path of values spread evenly over the width, between a lowest and a highest. */
   static String path(List<Double> values, double lowest, double highest) {
     int last = Math.max(1, values.size() - 1);

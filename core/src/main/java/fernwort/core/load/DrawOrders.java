@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.stream.IntStream;
 
 /**
@@ -61,7 +62,7 @@ public final class DrawOrders {
     }
     Trip trip = new Trip(plumbing, new Moments(plumbing), start, grayShare);
     List<Order> orders = new ArrayList<>();
-    permute(new ArrayList<>(), fresh, order -> orders.add(trip.run(order)));
+    DrawOrders.<Integer>permute(new ArrayList<>(), fresh, order -> orders.add(trip.run(order)));
     orders.sort(
         Comparator.comparingDouble(Order::worst).reversed().thenComparingDouble(Order::side));
     return orders;
@@ -71,16 +72,13 @@ public final class DrawOrders {
     return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
   }
 
-  private interface Found {
-    void order(List<Integer> order);
-  }
-
-  private static void permute(List<Integer> chosen, List<Integer> left, Found found) {
+  /** Calls for every order of some things. */
+  static <T> void permute(List<T> chosen, List<T> left, Consumer<List<T>> found) {
     if (left.isEmpty()) {
-      found.order(List.copyOf(chosen));
+      found.accept(List.copyOf(chosen));
       return;
     }
-    for (Integer next : left) {
+    for (T next : left) {
       chosen.add(next);
       permute(chosen, left.stream().filter(t -> !t.equals(next)).toList(), found);
       chosen.removeLast();

@@ -1,11 +1,15 @@
 package fernwort.core.network;
 
+import fernwort.core.network.flow.Fluid;
 import fernwort.core.network.flow.SteadyFlow;
 import fernwort.core.network.flow.UnsettledException;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import java.util.Collection;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -25,14 +29,38 @@ public final class Hydraulics {
   private final Plumbing plumbing;
   private final LinePipes pipes;
 
-  private Hydraulics(Plumbing plumbing) {
+  private Hydraulics(Plumbing plumbing, LinePipes pipes) {
     this.plumbing = plumbing;
-    this.pipes = new LinePipes(plumbing.rig());
+    this.pipes = pipes;
   }
 
   /** Prepares a rig. */
   public static Hydraulics of(Plumbing plumbing) {
-    return new Hydraulics(plumbing);
+    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), plumbing.rig().lines()));
+  }
+
+  /** Returns the same rig with some of its lines of another bore (m). */
+  public Hydraulics withBore(Collection<String> lines, double bore) {
+    List<Line> changed =
+        plumbing.rig().lines().stream()
+            .map(l -> lines.contains(l.id()) ? l.ofBore(bore) : l)
+            .toList();
+    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed));
+  }
+
+  /**
+   * Returns the head that a line takes (m).
+   *
+   * @param line id of the line
+   * @param flow flow from its first end to its second (m³/s)
+   */
+  public double loss(String line, double flow) {
+    return pipes.pipe(plumbing.line(line), Fluid.WATER).loss(flow);
+  }
+
+  /** Returns the pressure that a line takes in a steady flow (Pa). */
+  public double pressureLost(String line, Flows flows) {
+    return Fluid.WATER.pressure(Math.abs(loss(line, flows.line(line))));
   }
 
   /** Returns the steady flow in a state, with clean filters, open vents and water at 15 °C. */

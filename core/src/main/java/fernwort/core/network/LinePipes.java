@@ -25,8 +25,14 @@ final class LinePipes {
   private final double[] forward;
   private final double[] backward;
 
-  LinePipes(Rig rig) {
-    lines = rig.lines();
+  /**
+   * Prepares lines.
+   *
+   * @param rig the rig
+   * @param lines its lines, some perhaps of another bore
+   */
+  LinePipes(Rig rig, List<Line> lines) {
+    this.lines = lines;
     forward = new double[lines.size()];
     backward = new double[lines.size()];
     Map<String, Double> widest = new HashMap<>();

@@ -214,6 +214,16 @@ public final class Plumbing {
     return line;
   }
 
+  /** Returns where a line stands in the rig's list of lines. */
+  int line(String id) {
+    for (int i = 0; i < lineFrom.length; i++) {
+      if (rig.lines().get(i).id().equals(id)) {
+        return i;
+      }
+    }
+    throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
+  }
+
   int lineFrom(int line) {
     return lineFrom[line];
   }

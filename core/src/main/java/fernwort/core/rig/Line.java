@@ -46,6 +46,11 @@ public record Line(
     return new Line(id, label, from, to, bore, length, material, minorLoss, changed);
   }
 
+  /** Returns this line with another bore (m). */
+  public Line ofBore(double changed) {
+    return new Line(id, label, from, to, changed, length, material, minorLoss, profile);
+  }
+
   /** Returns the water this line holds when full (m³). */
   public double volume() {
     return Math.PI / 4 * bore * bore * length;

@@ -1,46 +1,129 @@
 package fernwort.core.sizing;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 
 /**
  * Who travels and what they use.
  *
  * @param people how many
- * @param habits what each of them uses in a day
+ * @param pets how many animals drink too
+ * @param season what the weather is like
+ * @param habits what water is used for
  */
-public record Habits(int people, List<Habit> habits) {
+public record Habits(int people, int pets, Season season, List<Habit> habits) {
 
-  /**
-   * Cautious defaults for saving travellers. Drinking, cooking and basic hygiene follow the
-   * survival and basic figures of WHO/WEDC, Technical Notes on Drinking-Water, Sanitation and
-   * Hygiene in Emergencies no. 9 (2013); shower and toilet are our own estimates.
-   */
+  /** What the weather is like. */
+  public enum Season {
+    MILD,
+    HOT
+  }
+
+  private static final String OURS = "Our own estimate; count a day of yours";
+
+  /** Cautious defaults for saving travellers. */
   public static final Habits DEFAULT =
       new Habits(
           2,
+          0,
+          Season.MILD,
           List.of(
-              new Habit("drinking", "Drinking and cooking", 4, 0.2),
-              new Habit("dishes", "Washing up", 3.5, 1),
-              new Habit("hands", "Hands and face", 3, 1),
-              new Habit("shower", "Shower", 5, 1),
-              new Habit("toilet", "Toilet flush", 1.5, 0)));
+              new Habit(
+                  "drinking",
+                  "Drinking and cooking",
+                  Habit.Per.PERSON,
+                  1,
+                  4,
+                  Optional.empty(),
+                  0.2,
+                  1.5,
+                  "Survival figures of WHO/WEDC Technical Note 9 (2013): 2.5 to 3 L to drink, more"
+                      + " to cook; half as much again in heat is our estimate"),
+              habit("dishes", "Washing up", Habit.Per.PERSON, 2, 1.75, 1, 1),
+              new Habit(
+                  "hands",
+                  "Hands and face",
+                  Habit.Per.PERSON,
+                  6,
+                  0.5,
+                  Optional.empty(),
+                  1,
+                  1.2,
+                  "Within basic hygiene of WHO/WEDC Technical Note 9 (2013), 2 to 6 L a day"),
+              new Habit(
+                  "shower",
+                  "Shower",
+                  Habit.Per.PERSON,
+                  0.5,
+                  0,
+                  Optional.of(new Habit.Running(4, 5, 0.5)),
+                  1,
+                  1.4,
+                  "Our own estimate: every other day, 4 minutes, shut half of them to soap"),
+              habit("toilet", "Toilet flush", Habit.Per.PERSON, 3, 0.5, 0, 1),
+              habit("cleaning", "Cleaning", Habit.Per.RIG, 0.5, 2, 1, 1),
+              habit("rinse", "Rinse outside", Habit.Per.RIG, 0, 6, 0, 1.5),
+              new Habit(
+                  "pets",
+                  "Pet drinking",
+                  Habit.Per.PET,
+                  1,
+                  1.2,
+                  Optional.empty(),
+                  0,
+                  1.6,
+                  "About 60 mL for each kilogram of a dog (National Research Council 2006), here for"
+                      + " 20 kg")));
+
+  private static Habit habit(
+      String id,
+      String label,
+      Habit.Per per,
+      double times,
+      double litres,
+      double grayShare,
+      double heat) {
+    return new Habit(id, label, per, times, litres, Optional.empty(), grayShare, heat, OURS);
+  }
 
   public Habits {
     if (people < 1 || people > 50) {
       throw new IllegalArgumentException("People must be a whole number from 1 to 50");
     }
+    if (pets < 0 || pets > 20) {
+      throw new IllegalArgumentException("Pets must be a whole number from 0 to 20");
+    }
     habits = List.copyOf(habits);
+  }
+
+  /** Returns these habits with so many people. */
+  public Habits of(int others) {
+    return new Habits(others, pets, season, habits);
   }
 
   /** Returns the fresh water that all use in a day (m³). */
   public double freshPerDay() {
-    return people * habits.stream().mapToDouble(Habit::litresPerPersonDay).sum() / 1000;
+    return sum(this::perDay);
   }
 
   /** Returns the gray water that comes of it in a day (m³). */
   public double grayPerDay() {
-    return people
-        * habits.stream().mapToDouble(h -> h.litresPerPersonDay() * h.grayShare()).sum()
-        / 1000;
+    return sum(h -> perDay(h) * h.grayShare());
+  }
+
+  /** Returns what all use for one habit in a day (m³). */
+  public double perDay(Habit habit) {
+    int count =
+        switch (habit.per()) {
+          case PERSON -> people;
+          case PET -> pets;
+          case RIG -> 1;
+        };
+    return count * habit.litresADay(season) / 1000;
+  }
+
+  private double sum(ToDoubleFunction<Habit> of) {
+    return habits.stream().mapToDouble(of).sum();
   }
 }

@@ -34,6 +34,25 @@ public record TimedJug(double flow, double spread, int goes) {
     return new TimedJug(flows.getMean(), spread, seconds.size());
   }
 
+  /**
+   * Returns the share of the head that is lost between two points of a line, each timed on its own
+   * with the same supply; flow goes with the root of head, so it is 1 − (q₂/q₁)².
+   *
+   * @param upstream the flow timed nearer to the supply
+   * @param downstream the flow timed farther on
+   * @throws IllegalArgumentException when more comes out downstream, which one supply cannot give
+   */
+  public static double lostBetween(TimedJug upstream, TimedJug downstream) {
+    double ratio = downstream.flow() / upstream.flow();
+    double doubt = upstream.spread() / upstream.flow() + downstream.spread() / downstream.flow();
+    if (ratio > 1 + Math.max(0.05, 2 * doubt)) {
+      throw new IllegalArgumentException(
+          "More came out farther on than nearer to the supply; check which is which, and time both"
+              + " with the same taps open");
+    }
+    return Math.max(0, 1 - ratio * ratio);
+  }
+
   /** Returns the time to fill some volume (m³) at this flow (s). */
   public double fill(double volume) {
     return volume / flow;

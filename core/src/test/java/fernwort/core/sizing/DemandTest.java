@@ -17,7 +17,7 @@ class DemandTest {
   @Test
   void daysAndReserveMultiplyWhatIsUsed() {
     Demand demand = Demand.of(Habits.DEFAULT, 4, 0.25);
-    assertThat(demand.fresh().expected()).isCloseTo(0.034 * 4 * 1.25, within(1e-9));
+    assertThat(demand.fresh().expected()).isCloseTo(0.035 * 4 * 1.25, within(1e-9));
     assertThat(demand.fresh().low()).isLessThan(demand.fresh().expected());
     assertThat(demand.fresh().high()).isGreaterThan(demand.fresh().expected());
     assertThat(demand.gray().expected()).isLessThan(demand.fresh().expected());

@@ -16,7 +16,7 @@ class LastsTest {
   private static final Plumbing PLUMBING = Plumbing.of(RIG.rig());
 
   private static Habits habits(double litres, double gray) {
-    return new Habits(2, List.of(new Habit("all", "All", litres, gray)));
+    return new Habits(2, 0, Habits.Season.MILD, List.of(Habit.daily("all", "All", litres, gray)));
   }
 
   @Test
@@ -47,8 +47,8 @@ class LastsTest {
 
   @Test
   void impossibleHabitsAreRefusedByName() {
-    assertThatThrownBy(() -> new Habit("s", "Shower", -1, 1)).hasMessageContaining("Shower");
-    assertThatThrownBy(() -> new Habit("s", "Shower", 5, 3)).hasMessageContaining("100");
-    assertThatThrownBy(() -> new Habits(0, List.of())).hasMessageContaining("1 to 50");
+    assertThatThrownBy(() -> Habit.daily("s", "Shower", -1, 1)).hasMessageContaining("Shower");
+    assertThatThrownBy(() -> Habit.daily("s", "Shower", 5, 3)).hasMessageContaining("100");
+    assertThatThrownBy(() -> Habits.DEFAULT.of(0)).hasMessageContaining("1 to 50");
   }
 }

@@ -1,4 +1,4 @@
-package fernwort.app.rig;
+package fernwort.app.web;
 
 import java.util.List;
 
@@ -39,23 +39,28 @@ public record Field(
     return (int) value.lines().count() + 1;
   }
 
-  static Field text(String name, String label, String value, String hint) {
+  /** Returns a field for words. */
+  public static Field text(String name, String label, String value, String hint) {
     return new Field(name, label, Type.TEXT, value, "", hint, List.of());
   }
 
-  static Field number(String name, String label, String value, String unit, String hint) {
+  /** Returns a field for an amount. */
+  public static Field number(String name, String label, String value, String unit, String hint) {
     return new Field(name, label, Type.NUMBER, value, unit, hint, List.of());
   }
 
-  static Field choice(String name, String label, String value, List<Option> options) {
+  /** Returns a field to choose from a list. */
+  public static Field choice(String name, String label, String value, List<Option> options) {
     return new Field(name, label, Type.CHOICE, value, "", "", options);
   }
 
-  static Field tick(String name, String label, boolean value, String hint) {
+  /** Returns a field that is on or off. */
+  public static Field tick(String name, String label, boolean value, String hint) {
     return new Field(name, label, Type.TICK, Boolean.toString(value), "", hint, List.of());
   }
 
-  static Field rows(String name, String label, String value, String hint) {
+  /** Returns a field for several lines. */
+  public static Field rows(String name, String label, String value, String hint) {
     return new Field(name, label, Type.ROWS, value, "", hint, List.of());
   }
 }

@@ -1,0 +1,85 @@
+package fernwort.app.sizing;
+
+import fernwort.app.web.Field;
+import java.util.List;
+
+/**
+ * One question of the Sizing screen with its answer, in one person's units.
+ *
+ * @param id where on the page it is
+ * @param title the question
+ * @param fields what it asks
+ * @param problem what is wrong with what was entered, or why there is no answer; empty for none
+ * @param rows figures with their working
+ * @param tables answers that are tables
+ * @param charts answers to look at
+ * @param note sources, limits and cautions
+ */
+public record Card(
+    String id,
+    String title,
+    List<Field> fields,
+    String problem,
+    List<Row> rows,
+    List<Table> tables,
+    List<Chart> charts,
+    String note) {
+
+  /**
+   * A figure.
+   *
+   * @param what what it is
+   * @param figure the figure
+   * @param working how it came about, or what it means
+   */
+  public record Row(String what, String figure, String working) {}
+
+  /**
+   * A table whose first column names the rows.
+   *
+   * @param title what it shows
+   * @param heads heads of its columns
+   * @param rows its rows
+   */
+  public record Table(String title, List<String> heads, List<List<String>> rows) {}
+
+  /** What a card answers, without what it asks. */
+  record Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
+    static Answer rows(List<Row> rows) {
+      return new Answer(rows, List.of(), List.of());
+    }
+
+    static Answer tables(List<Row> rows, List<Table> tables) {
+      return new Answer(rows, tables, List.of());
+    }
+  }
+
+  /** Works an answer out. */
+  interface Reckoning {
+    /**
+     * Returns the answer.
+     *
+     * @throws IllegalArgumentException with what is wrong or missing
+     */
+    Answer answer();
+  }
+
+  /** Makes a card; what cannot be reckoned is said on it, and nothing that was entered is lost. */
+  static Card of(String id, String title, Form form, String note, Reckoning reckoning) {
+    Answer none = Answer.rows(List.of());
+    if (!form.problem().isEmpty()) {
+      return of(id, title, form.fields(), form.problem(), none, note);
+    }
+    try {
+      return of(id, title, form.fields(), "", reckoning.answer(), note);
+    } catch (IllegalArgumentException e) {
+      return of(id, title, form.fields(), String.valueOf(e.getMessage()), none, note);
+    }
+  }
+
+  private static Card of(
+      String id, String title, List<Field> fields, String problem, Answer answer, String note) {
+    return new Card(
+        id, title, fields, problem, answer.rows(), answer.tables(), answer.charts(), note);
+  }
+}

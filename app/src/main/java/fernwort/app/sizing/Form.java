@@ -1,0 +1,131 @@
+package fernwort.app.sizing;
+
+import fernwort.app.store.SizingStore;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What one card asks: each call asks one thing and returns what was entered for it, or its default.
+ * An entry that cannot be understood stays in its field and is the form's problem.
+ */
+final class Form {
+
+  private final Map<String, SizingStore.Kept> kept;
+  private final Units units;
+  private final List<Field> fields = new ArrayList<>();
+  private String problem = "";
+
+  Form(Map<String, SizingStore.Kept> kept, Units units) {
+    this.kept = kept;
+    this.units = units;
+  }
+
+  List<Field> fields() {
+    return fields;
+  }
+
+  /** Returns the first thing that is wrong, empty for none. */
+  String problem() {
+    return problem;
+  }
+
+  /** Asks for an amount, in SI. */
+  double amount(String name, String label, Measure measure, double normal, String hint) {
+    Optional<SizingStore.Kept> entry = entry(name);
+    double value = normal;
+    String shown = units.number(measure, normal);
+    if (entry.isPresent()) {
+      shown = entry.get().text();
+      try {
+        value = Units.of(entry.get().units()).parse(label, measure, entry.get().text());
+        shown = units.number(measure, value);
+      } catch (IllegalArgumentException e) {
+        wrong(e);
+      }
+    }
+    fields.add(Field.number(name, label, shown, units.unit(measure).sign(), hint));
+    return value;
+  }
+
+  /** Asks for a number without a unit of measure. */
+  double number(String name, String label, double normal, String unit, String hint) {
+    Optional<SizingStore.Kept> entry = entry(name);
+    double value = normal;
+    String shown = shown(normal);
+    if (entry.isPresent()) {
+      shown = entry.get().text();
+      try {
+        value = plain(label, shown);
+      } catch (IllegalArgumentException e) {
+        wrong(e);
+      }
+    }
+    fields.add(Field.number(name, label, shown, unit, hint));
+    return value;
+  }
+
+  /** Asks for several numbers, parted by blanks or semicolons. */
+  List<Double> numbers(String name, String label, String hint) {
+    String text = entry(name).map(SizingStore.Kept::text).orElse("");
+    fields.add(Field.text(name, label, text, hint));
+    try {
+      return Arrays.stream(text.split("[;\\s]+|,\\s+"))
+          .filter(t -> !t.isBlank())
+          .map(t -> plain(label, t))
+          .toList();
+    } catch (IllegalArgumentException e) {
+      wrong(e);
+      return List.of();
+    }
+  }
+
+  /** Asks for one of a list; the first is the default. */
+  String choice(String name, String label, List<Field.Option> options) {
+    String value = entry(name).map(SizingStore.Kept::text).orElse(options.getFirst().value());
+    boolean known = options.stream().anyMatch(o -> o.value().equals(value));
+    String chosen = known ? value : options.getFirst().value();
+    fields.add(Field.choice(name, label, chosen, options));
+    return chosen;
+  }
+
+  /**
+   * Asks for any of several things, each on or off.
+   *
+   * @return the values of those that are on
+   */
+  List<String> ticks(String name, List<Field.Option> options) {
+    List<String> on = new ArrayList<>();
+    for (Field.Option option : options) {
+      String field = name + "-" + option.value();
+      boolean ticked = entry(field).isPresent();
+      fields.add(Field.tick(field, option.label(), ticked, ""));
+      if (ticked) {
+        on.add(option.value());
+      }
+    }
+    return on;
+  }
+
+  private Optional<SizingStore.Kept> entry(String name) {
+    return Optional.ofNullable(kept.get(name)).filter(k -> !k.text().isBlank());
+  }
+
+  private void wrong(IllegalArgumentException e) {
+    problem = problem.isEmpty() ? String.valueOf(e.getMessage()) : problem;
+  }
+
+  static double plain(String label, String text) {
+    return Units.METRIC.parse(label, Measure.LENGTH, text + " m");
+  }
+
+  /** Returns a number as people write it. */
+  static String shown(double value) {
+    return Units.METRIC.number(Measure.MASS, value);
+  }
+}

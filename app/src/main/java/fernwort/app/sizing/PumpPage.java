@@ -1,0 +1,400 @@
+package fernwort.app.sizing;
+
+import fernwort.app.units.Measure;
+import fernwort.app.web.Field;
+import fernwort.core.network.WasteRuns;
+import fernwort.core.network.flow.Fluid;
+import fernwort.core.network.flow.Pipe;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.sizing.PumpAndLines;
+import fernwort.core.sizing.PumpCycle;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What pump and lines give at the fixtures, and what would do better. */
+final class PumpPage {
+
+  /** Least fall of a small drain line, 1 in 48, as plumbing codes ask of pipes to 65 mm. */
+  private static final double LEAST_GRADIENT = 0.0208;
+
+  private static final double SMOOTH = 1.5e-6;
+  private static final double USUAL_VESSEL = 0.7e-3;
+  private static final int LINES_SHOWN = 5;
+
+  private final Trip trip;
+
+  private PumpPage(Trip trip) {
+    this.trip = trip;
+  }
+
+  static List<Card> of(Trip trip) {
+    PumpPage page = new PumpPage(trip);
+    Form form = trip.form();
+    List<String> together = page.together(form);
+    Optional<PumpAndLines> figures;
+    String problem = "";
+    try {
+      figures = Optional.of(PumpAndLines.of(trip.plumbing(), trip.now(), together));
+    } catch (IllegalArgumentException e) {
+      figures = Optional.empty();
+      problem = String.valueOf(e.getMessage());
+    }
+    List<Card> cards = new ArrayList<>();
+    if (figures.isPresent()) {
+      cards.add(page.fixtures(form, figures.get()));
+      cards.add(page.duty(figures.get()));
+      cards.add(page.lines(figures.get()));
+      cards.add(page.cycling(figures.get()));
+    } else {
+      String why = problem;
+      cards.add(
+          Card.of(
+              "fixtures",
+              "At the fixtures",
+              form,
+              "",
+              () -> {
+                throw new IllegalArgumentException(why);
+              }));
+    }
+    cards.add(page.narrow());
+    cards.add(page.drains());
+    return cards;
+  }
+
+  private List<String> together(Form form) {
+    List<Part> fixtures =
+        trip.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList();
+    return form.ticks(
+        "together",
+        fixtures.stream().map(f -> new Field.Option(f.id(), f.label() + " open")).toList());
+  }
+
+  // --- at the fixtures -----------------------------------------------------------------------
+
+  private Card fixtures(Form form, PumpAndLines figures) {
+    String open = names(figures.together());
+    List<List<String>> rows =
+        figures.fixtures().stream()
+            .map(f ->
+                List.of(
+                    trip.label(f.fixture()),
+                    flow(f.rated()),
+                    share(f.alone(), f.rated()),
+                    pressure(f.pressure()),
+                    figures.together().contains(f.fixture())
+                        ? share(f.together(), f.rated())
+                        : "shut",
+                    pressure(f.needs())))
+            .toList();
+    return Card.of(
+        "fixtures",
+        "At the fixtures",
+        form,
+        "Handles as they stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
+            + " half full. △ marks less than 60 % of the rated flow: our own mark.",
+        () ->
+            Card.Answer.tables(
+                List.of(),
+                List.of(
+                    new Card.Table(
+                        "Alone, and with %s open".formatted(open),
+                        List.of(
+                            "", "rated", "alone", "pressure there", "together", "pump must add"),
+                        rows))));
+  }
+
+  private String share(double flow, double rated) {
+    String mark = flow < PumpAndLines.ENOUGH * rated ? "△ " : "";
+    return "%s%s, %.0f %%".formatted(mark, flow(flow), 100 * flow / rated);
+  }
+
+  private String names(List<String> ids) {
+    return String.join(" and ", ids.stream().map(trip::label).toList());
+  }
+
+  // --- which pump ----------------------------------------------------------------------------
+
+  private Card duty(PumpAndLines figures) {
+    PumpAndLines.Need need = figures.need();
+    List<Card.Row> rows = new ArrayList<>();
+    rows.add(
+        new Card.Row(
+            "Together they need",
+            "%s at %s".formatted(flow(need.flow()), pressure(need.pressure())),
+            need.given() >= need.pressure()
+                ? "the pump adds %s at that flow: enough".formatted(pressure(need.given()))
+                : need.given() > 0
+                    ? "the pump adds only %s at that flow".formatted(pressure(need.given()))
+                    : "more than the pump's free flow: it cannot give each its rated flow at once"));
+    for (PumpAndLines.Suction s : figures.suction()) {
+      rows.add(
+          new Card.Row(
+              "%s lifts".formatted(trip.label(s.pump())),
+              length(Math.max(0, s.lift())),
+              "above the outlet of %s; by itself it lifts water dry by %s: %s"
+                  .formatted(
+                      trip.label(s.tank()),
+                      length(s.primes()),
+                      s.works() ? "it primes itself" : "△ it will not; hang it lower")));
+    }
+    return Card.of(
+        "pump",
+        "Which pump does it",
+        trip.form(),
+        "Plates are typical sizes, not products: read the one on the pump you can get. A stronger pump"
+            + " needs thicker cable and its own fuse, and a regulator where fittings hold less.",
+        () ->
+            Card.Answer.tables(
+                rows,
+                List.of(
+                    new Card.Table(
+                        "Other pumps on these lines, %s open".formatted(names(figures.together())),
+                        List.of("free flow", "cut-out", "gives together", "worst fixture gets"),
+                        figures.pumps().stream()
+                            .map(t ->
+                                List.of(
+                                    flow(t.what()),
+                                    pressure(t.pressure()),
+                                    flow(t.total()),
+                                    worst(t)))
+                            .toList()))));
+  }
+
+  private static String worst(PumpAndLines.Trial trial) {
+    String mark = trial.worst() < PumpAndLines.ENOUGH ? "△ " : "";
+    return "%s%.0f %% of rated".formatted(mark, 100 * trial.worst());
+  }
+
+  // --- which bores ---------------------------------------------------------------------------
+
+  private Card lines(PumpAndLines figures) {
+    List<List<String>> taken =
+        figures.lines().stream()
+            .limit(LINES_SHOWN)
+            .map(t ->
+                List.of(
+                    line(t.line()).label(),
+                    length(line(t.line()).bore()),
+                    flow(t.flow()),
+                    pressure(t.pressure())))
+            .toList();
+    List<List<String>> wider =
+        figures.wider().stream()
+            .map(t ->
+                List.of(
+                    line(t.subject()).label(),
+                    "%s → %s".formatted(length(line(t.subject()).bore()), length(t.what())),
+                    flow(t.total()),
+                    worst(t)))
+            .toList();
+    List<List<String>> bores =
+        figures.bores().stream()
+            .map(t -> List.of(length(t.what()), flow(t.total()), worst(t)))
+            .toList();
+    return Card.of(
+        "lines",
+        "Which bores do it",
+        trip.form(),
+        "Bores are inside diameters, as water meets them; pipe is often sold by its outside.",
+        () ->
+            Card.Answer.tables(
+                List.of(),
+                List.of(
+                    new Card.Table(
+                        "What takes the pressure", List.of("line", "bore", "flow", "takes"), taken),
+                    new Card.Table(
+                        "One bore more", List.of("line", "bore", "gives together", "worst"), wider),
+                    new Card.Table(
+                        "The whole way at one bore",
+                        List.of("bore", "gives together", "worst fixture gets"),
+                        bores))));
+  }
+
+  // --- cycling -------------------------------------------------------------------------------
+
+  private Card cycling(PumpAndLines figures) {
+    Form form = trip.form();
+    double vessel =
+        form.amount(
+            "vessel",
+            "Accumulator",
+            Measure.VOLUME,
+            vesselOnBoard().orElse(USUAL_VESSEL),
+            vesselOnBoard().isPresent() ? "As described on this rig." : "A usual small one.");
+    double precharge =
+        form.amount(
+            "precharge",
+            "Its air without water",
+            Measure.PRESSURE,
+            pump().map(Kind.Pump::cutIn).orElse(2e5) - 0.1e5,
+            "A little under the pump's cut-in.");
+    return Card.of(
+        "cycling",
+        "Starts of the pump",
+        form,
+        "More than about 10 starts a minute is heard and wears the switch: our own mark. A pump with an"
+            + " inner bypass starts once and runs on, at full current for as long as the tap is"
+            + " open. Without either, hoses give way by about 25 mL: an estimate.",
+        () -> {
+          Kind.Pump pump =
+              pump()
+                  .orElseThrow(() ->
+                      new IllegalArgumentException("No pump with a pressure switch is described"));
+          double gives = PumpCycle.HOSES + PumpCycle.takesUp(pump, vessel, precharge);
+          List<List<String>> rows =
+              figures.fixtures().stream()
+                  .map(f ->
+                      List.of(
+                          trip.label(f.fixture()),
+                          flow(f.alone() / 2),
+                          starts(PumpCycle.perMinute(pump, f.alone() / 2, PumpCycle.HOSES)),
+                          starts(PumpCycle.perMinute(pump, f.alone() / 2, gives)),
+                          "runs through"))
+                  .toList();
+          return Card.Answer.tables(
+              List.of(
+                  new Card.Row(
+                      "The accumulator gives",
+                      trip.show(Measure.VOLUME, gives - PumpCycle.HOSES),
+                      "between cut-in %s and cut-out %s, by Boyle's law"
+                          .formatted(pressure(pump.cutIn()), pressure(pump.cutOut())))),
+              List.of(
+                  new Card.Table(
+                      "With the tap half open",
+                      List.of("", "flow", "bare", "accumulator", "pump with bypass"),
+                      rows)));
+        });
+  }
+
+  private static String starts(double perMinute) {
+    if (perMinute == 0) {
+      return "runs through";
+    }
+    return "%s%.0f a minute".formatted(perMinute > 10 ? "△ " : "", perMinute);
+  }
+
+  private Optional<Kind.Pump> pump() {
+    return kinds(Kind.Pump.class)
+        .filter(p -> p.duty() == Kind.Pump.Duty.SUPPLY && !p.works().byHand())
+        .findFirst();
+  }
+
+  private Optional<Double> vesselOnBoard() {
+    return trip.rig().parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Accumulator && p.volume() > 0)
+        .map(Part::volume)
+        .findFirst();
+  }
+
+  private <K extends Kind> Stream<K> kinds(Class<K> kind) {
+    return trip.rig().parts().stream().map(Part::kind).filter(kind::isInstance).map(kind::cast);
+  }
+
+  // --- a narrow fitting ----------------------------------------------------------------------
+
+  private Card narrow() {
+    Form form = trip.form();
+    double bore = form.amount("fitting-line", "Bore of the line", Measure.LENGTH, 0.013, "");
+    double fitting =
+        form.amount(
+            "fitting-bore", "Bore of the fitting", Measure.LENGTH, 0.009, "Look through it.");
+    double flow = form.amount("fitting-flow", "Flow", Measure.FLOW, 10e-3 / 60, "");
+    double count = form.number("fitting-count", "How many of them", 2, "", "");
+    return Card.of(
+        "narrow",
+        "What a narrow fitting costs",
+        form,
+        "Sudden narrowing ½(1 − β²) and widening (1 − β²)², after Borda and Carnot, on the speed inside"
+            + " the fitting; β is fitting over line.",
+        () -> {
+          if (!(fitting > 0 && fitting <= bore)) {
+            throw new IllegalArgumentException(
+                "The fitting must be narrower than the line, and more than nothing");
+          }
+          double open = 1 - Math.pow(fitting / bore, 2);
+          Pipe through = Pipe.of(fitting, 1e-4, SMOOTH, open / 2 + open * open, Fluid.WATER);
+          Pipe line = Pipe.of(bore, 1, SMOOTH, 0, Fluid.WATER);
+          double takes = count * Fluid.WATER.pressure(through.loss(flow));
+          double metre = Fluid.WATER.pressure(line.loss(flow));
+          return Card.Answer.rows(
+              List.of(
+                  new Card.Row(
+                      "They take",
+                      pressure(takes),
+                      "as much as %.1f m of the line itself, which takes %s a metre"
+                          .formatted(takes / metre, pressure(metre)))));
+        });
+  }
+
+  // --- drains --------------------------------------------------------------------------------
+
+  private Card drains() {
+    return Card.of(
+        "drains",
+        "Drain lines",
+        trip.form(),
+        "A small drain falls at least 1 in 48, as plumbing codes ask of pipes to 65 mm; your local code"
+            + " comes first. It should run no more than half full, or it gulps air and empties its"
+            + " trap.",
+        () -> {
+          List<List<String>> rows =
+              WasteRuns.of(trip.plumbing()).stream().map(this::drain).toList();
+          if (rows.isEmpty()) {
+            throw new IllegalArgumentException("No fixture's waste is joined to a line");
+          }
+          return Card.Answer.tables(
+              List.of(),
+              List.of(
+                  new Card.Table(
+                      "From each waste to its tank or end",
+                      List.of("from", "line", "falls", "carries half full", ""),
+                      rows)));
+        });
+  }
+
+  private List<String> drain(WasteRuns.Run run) {
+    Part fixture = trip.rig().part(run.fixture());
+    double rated = ((Kind.Fixture) fixture.kind()).ratedFlow();
+    Line line = run.line();
+    boolean steep = run.fall() >= line.length();
+    Pipe pipe = Pipe.of(line.bore(), line.length(), SMOOTH, 0, Fluid.WATER);
+    double halfFull = run.fall() > 0 ? pipe.flow(Math.min(run.fall(), line.length())) / 2 : 0;
+    String verdict =
+        run.fall() <= 0
+            ? "△ does not fall"
+            : run.gradient() < LEAST_GRADIENT
+                ? "△ too flat"
+                : halfFull < rated ? "△ narrower than %s".formatted(flow(rated)) : "good";
+    return List.of(
+        fixture.label(),
+        line.label(),
+        steep
+            ? "straight down"
+            : "%s, 1 in %.0f".formatted(length(run.fall()), 1 / Math.max(1e-3, run.gradient())),
+        flow(halfFull),
+        verdict);
+  }
+
+  // --- words ---------------------------------------------------------------------------------
+
+  private Line line(String id) {
+    return trip.rig().lines().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private String flow(double si) {
+    return trip.show(Measure.FLOW, si);
+  }
+
+  private String pressure(double si) {
+    return trip.show(Measure.PRESSURE, si);
+  }
+
+  private String length(double si) {
+    return trip.show(Measure.LENGTH, si);
+  }
+}

@@ -1,0 +1,314 @@
+package fernwort.app.sizing;
+
+import fernwort.app.units.Measure;
+import fernwort.core.load.Restraint;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.sizing.Demand;
+import fernwort.core.sizing.Hauling;
+import fernwort.core.sizing.TimedJug;
+import fernwort.core.tank.TankFigures;
+import java.util.ArrayList;
+import java.util.List;
+
+/** How water comes aboard: timed, filled, buffered and hauled. */
+final class SupplyPage {
+
+  private static final double LITRES_PER_MINUTE = 1e-3 / 60;
+
+  /** Newtons in the kilograms that straps are stamped with. */
+  private static final double NEWTONS = 9.80665;
+
+  private final Trip trip;
+
+  private SupplyPage(Trip trip) {
+    this.trip = trip;
+  }
+
+  static List<Card> of(Trip trip) {
+    SupplyPage page = new SupplyPage(trip);
+    return List.of(page.jug(), page.filling(), page.buffer(), page.hauling());
+  }
+
+  // --- timed jug -----------------------------------------------------------------------------
+
+  private Card jug() {
+    Form form = trip.form();
+    double jug = form.amount("jug", "The jug holds", Measure.VOLUME, 5e-3, "");
+    List<Double> near =
+        form.numbers(
+            "jug-near", "Seconds, each go", "At the tap or pump. Three goes show the spread.");
+    List<Double> far =
+        form.numbers(
+            "jug-far", "Seconds farther on", "At the far end, same supply, if you timed it.");
+    return Card.of(
+        "jug",
+        "Timed jug",
+        form,
+        "Between two points the lost share of the head is 1 − (far ÷ near)², for flow goes with the"
+            + " root of head.",
+        () -> {
+          if (near.isEmpty()) {
+            throw new IllegalArgumentException("Fill the jug and enter how long it took");
+          }
+          TimedJug first = TimedJug.of(jug, near);
+          List<Card.Row> rows = new ArrayList<>();
+          rows.add(timed("Flow", first));
+          if (!far.isEmpty()) {
+            TimedJug second = TimedJug.of(jug, far);
+            double lost = TimedJug.lostBetween(first, second);
+            rows.add(timed("Flow farther on", second));
+            rows.add(
+                new Card.Row(
+                    "Lost between the two",
+                    "%.0f %% of the head".formatted(100 * lost),
+                    lost > 0.5
+                        ? "the bottleneck lies between the two points"
+                        : "the bottleneck lies before the first point"));
+          }
+          for (Part tank : freshTanks()) {
+            double volume = fills(tank);
+            rows.add(
+                new Card.Row(
+                    "Fills " + tank.label(),
+                    minutes(first.fill(volume)),
+                    "%s ÷ %s".formatted(volume(volume), flow(first.flow()))));
+          }
+          return Card.Answer.rows(rows);
+        });
+  }
+
+  private Card.Row timed(String what, TimedJug jug) {
+    return new Card.Row(
+        what,
+        flow(jug.flow()),
+        jug.goes() > 1
+            ? "mean of %d goes, spread %s".formatted(jug.goes(), flow(jug.spread()))
+            : "one go; time it three times to see its spread");
+  }
+
+  // --- filling -------------------------------------------------------------------------------
+
+  private Card filling() {
+    Form form = trip.form();
+    double tap =
+        form.amount(
+            "fill-tap",
+            "Tap through a hose",
+            Measure.FLOW,
+            12 * LITRES_PER_MINUTE,
+            "Time it; sites give 5 to 25 L/min.");
+    double filler =
+        form.amount(
+            "fill-filler",
+            "Gravity filler swallows",
+            Measure.FLOW,
+            15 * LITRES_PER_MINUTE,
+            "Until it spits; an estimate for a 38 mm neck.");
+    double jug = form.amount("fill-jug", "A jug holds", Measure.VOLUME, 10e-3, "");
+    double seconds =
+        form.number(
+            "fill-jug-seconds",
+            "Seconds for each jug",
+            75,
+            "s",
+            "Fetch, lift, pour. Lift with care.");
+    double pump =
+        form.amount(
+            "fill-pump",
+            "Pump from outside",
+            Measure.FLOW,
+            10 * LITRES_PER_MINUTE,
+            "Its plate gives more than it moves.");
+    return Card.of(
+        "filling",
+        "How long filling takes",
+        form,
+        "From empty to the vent. Stay with it: fill slowly with a drinking-water hose, vent open, and"
+            + " watch the overflow. Outside water is not drinking water.",
+        () -> {
+          double[] flows = {tap, filler, jug / seconds, pump};
+          List<List<String>> rows =
+              freshTanks().stream()
+                  .map(t -> {
+                    List<String> row = new ArrayList<>(List.of(t.label(), volume(fills(t))));
+                    for (double flow : flows) {
+                      row.add(minutes(fills(t) / flow));
+                    }
+                    row.add("%.0f".formatted(Math.ceil(fills(t) / jug - 1e-9)));
+                    return row;
+                  })
+                  .toList();
+          return Card.Answer.tables(
+              List.of(),
+              List.of(
+                  new Card.Table(
+                      "Minutes for each tank",
+                      List.of("", "takes", "tap", "filler", "jug", "pump", "jugs"),
+                      rows)));
+        });
+  }
+
+  private List<Part> freshTanks() {
+    return trip.rig().tanks(Contents.FRESH).toList();
+  }
+
+  /** What a tank takes from empty to its lowest vent (m³). */
+  private double fills(Part part) {
+    TankFigures figures =
+        TankFigures.of((Kind.Tank) part.kind(), trip.plumbing().room(part.id()), Slope.LEVEL);
+    return figures.capacity() - figures.unreachable();
+  }
+
+  // --- buffer --------------------------------------------------------------------------------
+
+  private Card buffer() {
+    Form form = trip.form();
+    double supply =
+        form.amount("buffer-supply", "The supply gives", Measure.FLOW, 4 * LITRES_PER_MINUTE, "");
+    double demand =
+        form.amount("buffer-demand", "You want", Measure.FLOW, 8 * LITRES_PER_MINUTE, "");
+    double minutes = form.number("buffer-minutes", "For so many minutes", 10, "min", "");
+    return Card.of(
+        "buffer",
+        "A supply slower than you want",
+        form,
+        "A tank between a slow supply and the pump holds what the supply cannot give in time.",
+        () -> {
+          if (!(supply >= 0 && demand > 0 && minutes > 0)) {
+            throw new IllegalArgumentException(
+                "The supply gives nothing or more; what you want and its minutes are more than nothing");
+          }
+          double needs = Math.max(0, demand - supply) * minutes * 60;
+          List<Card.Row> rows = new ArrayList<>();
+          rows.add(
+              new Card.Row(
+                  "Buffer",
+                  volume(needs),
+                  "(%s − %s) × %s min".formatted(flow(demand), flow(supply), Form.shown(minutes))));
+          if (supply > 0) {
+            rows.add(
+                new Card.Row(
+                    "Full again after", minutes(needs / supply), "at the supply's own pace"));
+          }
+          return Card.Answer.rows(rows);
+        });
+  }
+
+  // --- hauling -------------------------------------------------------------------------------
+
+  private Card hauling() {
+    Form form = trip.form();
+    double needed =
+        form.amount(
+            "haul-volume",
+            "Water to fetch",
+            Measure.VOLUME,
+            Demand.of(trip.habits(), 5, 0.15).fresh().expected(),
+            "Default: five days of your habits and 15 %.");
+    double holds = form.amount("haul-holds", "A container holds", Measure.VOLUME, 20e-3, "");
+    double empty = form.amount("haul-empty", "It weighs empty", Measure.MASS, 1.2, "");
+    double count = form.number("haul-count", "How many there are", 6, "", "");
+    double payload =
+        form.amount(
+            "haul-payload",
+            "May be carried on a trip",
+            Measure.MASS,
+            200,
+            "Payload of the vehicle less people and cargo.");
+    double price = form.number("haul-price", "Price of one filling", 0, "", "Any currency.");
+    double trips = form.number("haul-trip", "Price of one trip", 0, "", "Fuel, toll, entry.");
+    double straps = form.number("haul-straps", "Straps that hold it forwards", 2, "", "");
+    double rating =
+        form.amount(
+            "haul-rating",
+            "Rating of one strap",
+            Measure.MASS,
+            250,
+            "Lashing capacity or working load limit on its tag: 1 daN is about 1 kg.");
+    double angle =
+        form.number("haul-angle", "Angle to straight ahead", 45, "°", "0 pulls straight back.");
+    double braking =
+        form.number(
+            "haul-braking",
+            "Braking to design for",
+            Restraint.FORWARD,
+            "g",
+            "EN 12195-1:2010; your own code first.");
+    return Card.of(
+        "hauling",
+        "Hauling water",
+        form,
+        "Friction is not counted, which is on the safe side. Against swerving take half as much: 0.5 g"
+            + " to each side. Loose water weighs more on a bend than full containers do. Carry"
+            + " drinking water in food-grade containers.",
+        () -> {
+          Hauling hauling =
+              Hauling.of(
+                  needed,
+                  new Hauling.Container(holds, empty, (int) count),
+                  payload,
+                  price / holds,
+                  trips);
+          Restraint ties =
+              Restraint.of(hauling.load(), braking, (int) straps, rating * NEWTONS, angle);
+          List<Card.Row> rows = new ArrayList<>();
+          rows.add(
+              new Card.Row(
+                  "Trips",
+                  Integer.toString(hauling.trips()),
+                  "%d fillings, %d on a trip".formatted(hauling.containers(), hauling.perTrip())));
+          rows.add(
+              new Card.Row(
+                  "A full trip weighs",
+                  mass(hauling.load()),
+                  "of %s that may be carried".formatted(mass(payload))));
+          if (price > 0 || trips > 0) {
+            rows.add(
+                new Card.Row(
+                    "Costs",
+                    "%.2f".formatted(hauling.price()),
+                    "%d fillings and %d trips".formatted(hauling.containers(), hauling.trips())));
+          }
+          rows.add(
+              new Card.Row(
+                  "Tie-down",
+                  ties.enough() ? "holds" : "△ does not hold",
+                  "%s × %s g pulls with %s; the straps hold %s%s"
+                      .formatted(
+                          mass(hauling.load()),
+                          Form.shown(braking),
+                          mass(ties.load() / NEWTONS),
+                          mass(ties.holds() / NEWTONS),
+                          ties.enough()
+                              ? ""
+                              : "; take %d like these".formatted(ties.needed((int) straps)))));
+          return Card.Answer.rows(rows);
+        });
+  }
+
+  // --- words ---------------------------------------------------------------------------------
+
+  private String volume(double si) {
+    return trip.show(Measure.VOLUME, si);
+  }
+
+  private String flow(double si) {
+    return trip.show(Measure.FLOW, si);
+  }
+
+  private String mass(double si) {
+    return trip.show(Measure.MASS, si);
+  }
+
+  private static String minutes(double seconds) {
+    if (!Double.isFinite(seconds)) {
+      return "never";
+    }
+    return seconds < 7200
+        ? "%.0f min".formatted(Math.ceil(seconds / 60))
+        : "%.1f h".formatted(seconds / 3600);
+  }
+}

@@ -1,0 +1,66 @@
+package fernwort.app.sizing;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.store.SizingStore;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import fernwort.core.tank.TankFigures;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * What every page of Sizing starts from.
+ *
+ * @param open the rig
+ * @param now how it stands
+ * @param habits who travels and what they use
+ * @param kept what was entered before, by field
+ * @param units the person's units
+ */
+record Trip(
+    OpenRig open, State now, Habits habits, Map<String, SizingStore.Kept> kept, Units units) {
+
+  Plumbing plumbing() {
+    return open.plumbing();
+  }
+
+  Rig rig() {
+    return open.rig();
+  }
+
+  Form form() {
+    return new Form(kept, units);
+  }
+
+  String show(Measure measure, double si) {
+    return units.show(measure, si);
+  }
+
+  String label(String part) {
+    return rig().part(part).label();
+  }
+
+  /** Returns fresh tanks as full as they get, gray empty. */
+  State full() {
+    Map<String, Double> volumes = new HashMap<>();
+    rig()
+        .tanks(Contents.FRESH)
+        .forEach(t -> {
+          TankFigures figures =
+              TankFigures.of((Kind.Tank) t.kind(), plumbing().room(t.id()), now.slope());
+          volumes.put(t.id(), figures.capacity() - figures.unreachable());
+        });
+    return new State(now.setting(), volumes, now.slope());
+  }
+
+  Lasts lastsFromFull() {
+    return Lasts.of(plumbing(), full(), habits);
+  }
+}

@@ -1,0 +1,190 @@
+package fernwort.app.sizing;
+
+import fernwort.app.units.Measure;
+import fernwort.core.load.DrawOrders;
+import fernwort.core.load.LightFill;
+import fernwort.core.load.Loads;
+import fernwort.core.load.Support;
+import fernwort.core.rig.Axle;
+import fernwort.core.sizing.Demand;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** What the water weighs, where, and how little of it will do. */
+final class WeightPage {
+
+  private static final int ORDERS_SHOWN = 6;
+
+  private final Trip trip;
+
+  private WeightPage(Trip trip) {
+    this.trip = trip;
+  }
+
+  static List<Card> of(Trip trip) {
+    WeightPage page = new WeightPage(trip);
+    return List.of(page.weight(), page.lightFill(), page.orders());
+  }
+
+  private Card weight() {
+    return Card.of(
+        "weight",
+        "Weight",
+        trip.form(),
+        "Level ground, measured empty loads, water alone on top. A weighbridge has the last word.",
+        () -> {
+          Loads now = Loads.of(trip.plumbing(), trip.now().volumes());
+          Loads full = Loads.of(trip.plumbing(), trip.full().volumes());
+          List<List<String>> rows = new ArrayList<>();
+          rows.add(row(now.supports().get(0), now.onRear(), full.onRear()));
+          rows.add(row(now.supports().get(1), now.onFront(), full.onFront()));
+          rows.add(
+              List.of("left heavier than right by", mass(now.left()), mass(full.left()), "", ""));
+          return Card.Answer.tables(
+              payload(full),
+              List.of(
+                  new Card.Table(
+                      "Loads", List.of("on", "as read", "full", "limit", "margin full"), rows)));
+        });
+  }
+
+  private List<Card.Row> payload(Loads full) {
+    List<Axle> axles = trip.rig().vehicle().axles();
+    double spare = axles.stream().mapToDouble(a -> a.limit() - a.emptyLoad()).sum();
+    return List.of(
+        new Card.Row(
+            "What the axles leave for everything",
+            mass(spare),
+            "their limits less their empty loads; the vehicle's plated maximum may be less"),
+        new Card.Row(
+            "Of it takes full fresh water",
+            "%s, %.0f %%".formatted(mass(full.total()), 100 * full.total() / spare),
+            "people, food and tools need the rest"));
+  }
+
+  private List<String> row(Support support, double now, double full) {
+    double margin = support.highest() - full;
+    return List.of(
+        called(support) + (support.empty() == 0 ? " (water alone)" : ""),
+        mass(now),
+        mass(full),
+        mass(support.highest()),
+        margin < 0 ? "△ over by " + mass(-margin) : mass(margin));
+  }
+
+  private static String called(Support support) {
+    if (support.label().equals("drawbar")) {
+      return support.label();
+    }
+    return support.label() + (support.label().contains("+") ? " axles" : " axle");
+  }
+
+  // --- the smallest fill -----------------------------------------------------------------------
+
+  private Card lightFill() {
+    Form form = trip.form();
+    double days = form.number("leg-days", "Days to the next fill", 2, "", "");
+    double reserve = form.number("leg-reserve", "Reserve", 20, "%", "");
+    return Card.of(
+        "light",
+        "Carry only what the next leg needs",
+        form,
+        "Every order of filling was tried; this one keeps most to spare. Mark the height on the tank"
+            + " or gauge. A second, lower vent or overflow at that height, with a valve, stops the"
+            + " filling there by itself; with its valve shut the tank fills to the top as before.",
+        () -> {
+          Demand demand = Demand.of(trip.habits(), days, reserve / 100);
+          LightFill fill = LightFill.of(trip.plumbing(), demand.fresh().expected());
+          List<Card.Row> rows = new ArrayList<>();
+          rows.add(
+              new Card.Row(
+                  "Needed to draw",
+                  volume(demand.fresh().expected()),
+                  "%s a day × %s days + %s %%"
+                      .formatted(
+                          volume(trip.habits().freshPerDay()),
+                          Form.shown(days),
+                          Form.shown(reserve))));
+          for (LightFill.Filled tank : fill.tanks()) {
+            rows.add(
+                new Card.Row(
+                    trip.label(tank.tank()),
+                    volume(tank.volume()),
+                    "stands %s above the tank's floor; with what cannot be drawn"
+                        .formatted(trip.show(Measure.LENGTH, tank.level()))));
+          }
+          if (fill.missing() > 1e-6) {
+            rows.add(
+                new Card.Row(
+                    "Does not fit", volume(fill.missing()), "fill on the way, or use less"));
+          }
+          Loads full = Loads.of(trip.plumbing(), trip.full().volumes());
+          rows.add(
+              new Card.Row(
+                  "Saves",
+                  mass(full.total() - fill.loads().total()),
+                  "against full tanks; smallest margin %s instead of %s"
+                      .formatted(mass(fill.loads().margin()), mass(full.margin()))));
+          return Card.Answer.rows(rows);
+        });
+  }
+
+  // --- which tank first ------------------------------------------------------------------------
+
+  private Card orders() {
+    return Card.of(
+        "orders",
+        "Which tank first",
+        trip.form(),
+        "Every order was tried from full, gray filling meanwhile. First stands the one that keeps most"
+            + " to spare on axles and drawbar.",
+        () -> {
+          double share = trip.habits().grayPerDay() / trip.habits().freshPerDay();
+          List<DrawOrders.Order> all = DrawOrders.of(trip.plumbing(), trip.full().volumes(), share);
+          return new Card.Answer(
+              all.stream().limit(ORDERS_SHOWN).map(this::orderRow).toList(),
+              List.of(),
+              course(all.getFirst(), all.getLast()));
+        });
+  }
+
+  private Card.Row orderRow(DrawOrders.Order order) {
+    return new Card.Row(
+        order.tanks().stream().map(trip::label).collect(Collectors.joining(", then ")),
+        mass(order.worst()) + " to spare",
+        "side to side at most " + mass(order.side()));
+  }
+
+  private List<Chart> course(DrawOrders.Order best, DrawOrders.Order worst) {
+    List<Chart> charts = new ArrayList<>();
+    for (int s = 0; s < 2; s++) {
+      boolean rear = s == 0;
+      Support support = best.course().getFirst().supports().get(s);
+      double lowest = 0.95 * support.empty();
+      double highest = 1.05 * support.highest();
+      charts.add(
+          new Chart(
+              "Load on %s over the trip, best and worst order".formatted(called(support)),
+              List.of(
+                  Chart.line("best order", "expected", loads(best, rear), lowest, highest),
+                  Chart.line("worst order", "high", loads(worst, rear), lowest, highest)),
+              List.of("full", "drawn"),
+              "%s, bottom %s".formatted(mass(highest), mass(lowest)),
+              Chart.y(support.highest(), lowest, highest)));
+    }
+    return charts;
+  }
+
+  private static List<Double> loads(DrawOrders.Order order, boolean rear) {
+    return order.course().stream().map(l -> rear ? l.onRear() : l.onFront()).toList();
+  }
+
+  private String mass(double kilograms) {
+    return trip.show(Measure.MASS, kilograms);
+  }
+
+  private String volume(double si) {
+    return trip.show(Measure.VOLUME, si);
+  }
+}

@@ -1,0 +1,284 @@
+package fernwort.app.sizing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.store.SizingStore;
+import fernwort.app.units.Units;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.sizing.Habits;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What the pages of Sizing say about the demo rigs. */
+class SizingPagesTest {
+
+  private static final DemoRig TRUCK = DemoRig.all().get(0);
+  private static final DemoRig SAMPHIRE = DemoRig.all().get(1);
+
+  private static Trip trip(DemoRig demo, Units units, String... entries) {
+    Map<String, SizingStore.Kept> kept = new HashMap<>();
+    for (int i = 0; i < entries.length; i += 2) {
+      kept.put(entries[i], new SizingStore.Kept(entries[i + 1], units.signs()));
+    }
+    OpenRig rig = OpenRig.of("rig", 1, demo.rig());
+    return new Trip(rig, demo.state(), Habits.DEFAULT, kept, units);
+  }
+
+  private static Trip trip(String... entries) {
+    return trip(TRUCK, Units.METRIC, entries);
+  }
+
+  private static Card card(List<Card> cards, String id) {
+    return cards.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static Card.Row row(Card card, String what) {
+    return card.rows().stream().filter(r -> r.what().equals(what)).findFirst().orElseThrow();
+  }
+
+  // --- days ------------------------------------------------------------------------------------
+
+  @Test
+  void theStayIsShownAsReadFromFullAndForALitreMore() {
+    Card stay = card(DaysPage.of(trip()), "stay");
+    assertThat(row(stay, "As read").figure()).isEqualTo("2.5 days");
+    assertThat(row(stay, "As read").working()).contains("÷", "gray room");
+    assertThat(row(stay, "One L more of gray room").working()).contains("gives nothing");
+  }
+
+  @Test
+  void whatTheDaysNeedIsHeldAgainstWhatTheTanksHold() {
+    Card five = card(DaysPage.of(trip("days", "5", "reserve", "0")), "need");
+    assertThat(row(five, "Fresh").working()).contains("enough");
+    assertThat(row(five, "Gray").working()).contains("too little");
+    Card one = card(DaysPage.of(trip("days", "1")), "need");
+    assertThat(one.rows()).allMatch(r -> r.working().contains("enough"));
+    assertThat(one.charts()).hasSize(2);
+  }
+
+  @Test
+  void aRigWithoutAGrayTankIsToldToCatchItNotThatRoomIsMissing() {
+    Card need = card(DaysPage.of(trip(SAMPHIRE, Units.METRIC)), "need");
+    assertThat(row(need, "Gray").working()).contains("no gray tank");
+  }
+
+  @Test
+  void aStopThatOnlyFillsLeavesTheTripToGray() {
+    Card stops =
+        card(DaysPage.of(trip("trip-days", "6", "fill-days", "3", "dump-days", "")), "stops");
+    assertThat(row(stops, "The trip").figure()).isEqualTo("does not work");
+    assertThat(stops.tables().getFirst().rows().getLast().getLast()).contains("gray full on day");
+    Card both =
+        card(DaysPage.of(trip("trip-days", "6", "fill-days", "3", "dump-days", "3")), "stops");
+    assertThat(row(both, "The trip").figure()).isEqualTo("works");
+  }
+
+  // --- what was typed --------------------------------------------------------------------------
+
+  @Test
+  void whatCannotBeUnderstoodStaysInItsFieldAndIsNamed() {
+    Card need = card(DaysPage.of(trip("days", "a few")), "need");
+    assertThat(need.problem()).contains("Days");
+    assertThat(need.fields().getFirst().value()).isEqualTo("a few");
+    assertThat(need.rows()).isEmpty();
+  }
+
+  @Test
+  void anEntryKeepsItsMeaningForSomebodyWithOtherUnits() {
+    Units gallons = Units.of("US gal");
+    Map<String, SizingStore.Kept> kept = Map.of("jug", new SizingStore.Kept("2", gallons.signs()));
+    Form form = new Form(kept, Units.METRIC);
+    double jug = form.amount("jug", "Jug", fernwort.app.units.Measure.VOLUME, 1, "");
+    assertThat(jug).isBetween(0.00757, 0.00758);
+    assertThat(form.fields().getFirst().value()).startsWith("7.57");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"1/2 in", "12,7 mm", "0.5in"})
+  void aBoreIsUnderstoodHoweverItIsTyped(String typed) {
+    Card narrow = card(PumpPage.of(trip("fitting-line", "19", "fitting-bore", typed)), "narrow");
+    assertThat(narrow.problem()).isEmpty();
+    assertThat(row(narrow, "They take").figure()).endsWith("bar");
+  }
+
+  // --- space -----------------------------------------------------------------------------------
+
+  @Test
+  void theLargestTankForASpaceComesFirstInThePersonsUnits() {
+    Card fits = card(SpacePage.of(trip(TRUCK, Units.of("US gal,in"), "space", "arch")), "fits");
+    List<List<String>> rows = fits.tables().getFirst().rows();
+    assertThat(rows.getFirst().getFirst()).isEqualTo("two lobes and a bridge over the arch");
+    assertThat(rows.getFirst()).anyMatch(c -> c.endsWith("US gal")).anyMatch(c -> c.endsWith("in"));
+  }
+
+  @Test
+  void aSpaceThatIsUsedUpSaysSo() {
+    Card fits = card(SpacePage.of(trip("space-height", "60 mm")), "fits");
+    assertThat(fits.problem()).contains("Nothing is left");
+    assertThat(fits.fields()).isNotEmpty();
+  }
+
+  // --- weight ----------------------------------------------------------------------------------
+
+  @Test
+  void loadsStandBesideTheirLimitsInThePersonsUnits() {
+    Card weight = card(WeightPage.of(trip(TRUCK, Units.of("lb"))), "weight");
+    List<List<String>> rows = weight.tables().getFirst().rows();
+    assertThat(rows).extracting(List::getFirst).contains("rear axle", "front axle");
+    assertThat(rows.getFirst().get(3)).isEqualTo("9700 lb");
+    assertThat(rows.getFirst().getLast()).doesNotContain("over");
+  }
+
+  @Test
+  void aShortLegIsFilledOnlyAsFarAsItNeeds() {
+    Card light = card(WeightPage.of(trip("leg-days", "2", "leg-reserve", "20")), "light");
+    assertThat(row(light, "Needed to draw").figure()).isEqualTo("84 L");
+    assertThat(light.rows()).anyMatch(r -> r.working().contains("above the tank's floor"));
+    assertThat(row(light, "Saves").figure()).endsWith("kg");
+    Card long1 = card(WeightPage.of(trip("leg-days", "20")), "light");
+    assertThat(long1.rows()).anyMatch(r -> r.what().equals("Does not fit"));
+  }
+
+  @Test
+  void everyOrderOfDrawingIsNamedByItsTanksAndChartedAgainstTheLimit() {
+    Card orders = card(WeightPage.of(trip()), "orders");
+    assertThat(orders.rows()).hasSize(2).allMatch(r -> r.what().contains(", then "));
+    assertThat(orders.charts()).hasSize(2).allMatch(c -> c.limitY() > 0);
+  }
+
+  // --- pump and lines --------------------------------------------------------------------------
+
+  @Test
+  void fixturesShowWhatTheyGetAloneAndTogether() {
+    Card fixtures = card(PumpPage.of(trip()), "fixtures");
+    assertThat(fixtures.tables().getFirst().title()).contains("Shower and Sink open");
+    assertThat(fixtures.tables().getFirst().rows()).hasSize(6);
+    Card chosen = card(PumpPage.of(trip("together-drink", "true")), "fixtures");
+    assertThat(chosen.tables().getFirst().title()).contains("with Drinking tap open");
+  }
+
+  @Test
+  void everyPumpCardHasItsTables() {
+    List<Card> cards = PumpPage.of(trip());
+    assertThat(card(cards, "pump").tables().getFirst().rows()).hasSize(5);
+    assertThat(card(cards, "lines").tables()).hasSize(3);
+    assertThat(card(cards, "cycling").tables().getFirst().rows()).hasSize(6);
+    assertThat(card(cards, "drains").tables().getFirst().rows())
+        .extracting(List::getFirst)
+        .contains("Sink", "Shower");
+  }
+
+  @Test
+  void aRigWithoutAPumpStillAnswersWhatItCan() {
+    DemoRig still = new DemoRig("s", TRUCK.rig(), Map.of("tank-selector", "shut"), Map.of());
+    List<Card> cards = PumpPage.of(trip(still, Units.METRIC));
+    assertThat(card(cards, "fixtures").problem()).contains("handles");
+    assertThat(card(cards, "drains").tables()).isNotEmpty();
+  }
+
+  @Test
+  void aFittingWiderThanItsLineIsRefused() {
+    Card narrow = card(PumpPage.of(trip("fitting-bore", "20 mm")), "narrow");
+    assertThat(narrow.problem()).contains("narrower than the line");
+  }
+
+  // --- supply ----------------------------------------------------------------------------------
+
+  @Test
+  void twoTimedPointsFindTheBottleneck() {
+    Card jug =
+        card(SupplyPage.of(trip("jug", "10", "jug-near", "40 41", "jug-far", "80; 82")), "jug");
+    assertThat(row(jug, "Lost between the two").figure()).isEqualTo("75 % of the head");
+    assertThat(row(jug, "Flow").working()).contains("2 goes");
+    assertThat(row(jug, "Fills Main fresh").figure()).endsWith("min");
+  }
+
+  @Test
+  void aJugThatWasNotTimedIsAskedFor() {
+    assertThat(card(SupplyPage.of(trip()), "jug").problem()).contains("how long it took");
+  }
+
+  @Test
+  void hauledWaterIsTiedDownOrSaysItIsNot() {
+    Card weak = card(SupplyPage.of(trip("haul-rating", "40")), "hauling");
+    assertThat(row(weak, "Tie-down").figure()).contains("does not hold");
+    Card strong = card(SupplyPage.of(trip("haul-rating", "500")), "hauling");
+    assertThat(row(strong, "Tie-down").figure()).isEqualTo("holds");
+    assertThat(row(strong, "Trips").working()).contains("on a trip");
+  }
+
+  @Test
+  void fillingTimesAreGivenForEveryWay() {
+    Card filling = card(SupplyPage.of(trip()), "filling");
+    assertThat(filling.tables().getFirst().rows()).hasSize(2).allMatch(r -> r.size() == 7);
+  }
+
+  // --- habits ----------------------------------------------------------------------------------
+
+  @Test
+  void aHabitThatWasNotTouchedKeepsItsSource() {
+    Map<String, String> form = asTyped(Habits.DEFAULT, Units.METRIC);
+    form.put("times-shower", "1");
+    Habits read = HabitsForm.read(Habits.DEFAULT, form, Units.METRIC);
+    assertThat(read.habits().get(0)).isEqualTo(Habits.DEFAULT.habits().get(0));
+    assertThat(read.habits().get(3).source()).isEqualTo("Entered by hand");
+    assertThat(read.freshPerDay()).isGreaterThan(Habits.DEFAULT.freshPerDay());
+  }
+
+  @Test
+  void habitsAreReadInGallonsAndANewOneIsAdded() {
+    Units gallons = Units.of("US gal");
+    Map<String, String> form = asTyped(Habits.DEFAULT, gallons);
+    form.putAll(
+        Map.of(
+            "new-label",
+            "Coffee stall",
+            "new-per",
+            "RIG",
+            "times-new",
+            "1",
+            "each-new",
+            "2",
+            "gray-new",
+            "10"));
+    Habits read = HabitsForm.read(Habits.DEFAULT, form, gallons);
+    assertThat(read.habits()).hasSize(Habits.DEFAULT.habits().size() + 1);
+    assertThat(read.habits().subList(0, 8)).isEqualTo(Habits.DEFAULT.habits());
+    assertThat(read.habits().getLast().litres()).isBetween(7.5, 7.6);
+    form.put("each-new", "lots");
+    assertThatThrownBy(() -> HabitsForm.read(Habits.DEFAULT, form, gallons))
+        .hasMessageContaining("Coffee stall");
+  }
+
+  private static Map<String, String> asTyped(Habits habits, Units units) {
+    Map<String, String> form = new HashMap<>();
+    HabitsForm shown = HabitsForm.of(habits, units);
+    form.put("people", Integer.toString(shown.people()));
+    form.put("pets", Integer.toString(shown.pets()));
+    for (HabitsForm.Row row : shown.rows()) {
+      form.put("times-" + row.id(), row.times());
+      form.put("each-" + row.id(), row.each());
+      form.put("minutes-" + row.id(), row.minutes());
+      form.put("share-" + row.id(), row.share());
+      form.put("gray-" + row.id(), row.gray());
+      form.put("heat-" + row.id(), row.heat());
+    }
+    return form;
+  }
+
+  @Test
+  void aChartKeepsWithinItsFrame() {
+    String path = Chart.path(List.of(-5.0, 0.0, 50.0, 500.0), 0, 100);
+    for (String point : path.substring(1).split("L")) {
+      String[] xy = point.split(" ");
+      assertThat(Double.parseDouble(xy[0])).isBetween(0.0, Chart.WIDTH);
+      assertThat(Double.parseDouble(xy[1])).isBetween(0.0, Chart.HEIGHT);
+    }
+  }
+}

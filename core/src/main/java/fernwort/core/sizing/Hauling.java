@@ -1,0 +1,56 @@
+package fernwort.core.sizing;
+
+import fernwort.core.network.Water;
+
+/**
+ * Fetching water in containers.
+ *
+ * @param containers how many fillings of a container it takes in all
+ * @param perTrip how many go on one trip
+ * @param trips how many trips
+ * @param load what the fullest trip weighs, containers included (kg)
+ * @param price what it costs in all, in the currency the prices were given in
+ */
+public record Hauling(int containers, int perTrip, int trips, double load, double price) {
+
+  /**
+   * A container.
+   *
+   * @param capacity what it holds (m³)
+   * @param empty what it weighs empty (kg)
+   * @param count how many there are
+   */
+  public record Container(double capacity, double empty, int count) {
+    double full() {
+      return empty + capacity * Water.DENSITY;
+    }
+  }
+
+  /**
+   * Works out the trips.
+   *
+   * @param volume water that is needed (m³)
+   * @param container what it is fetched in
+   * @param payload what may be carried on one trip (kg)
+   * @param perVolume price of water (per m³)
+   * @param perTrip price of a trip
+   * @throws IllegalArgumentException when not even one full container may be carried
+   */
+  public static Hauling of(
+      double volume, Container container, double payload, double perVolume, double perTrip) {
+    if (!(container.capacity() > 0) || container.count() < 1) {
+      throw new IllegalArgumentException("Say what a container holds and how many there are");
+    }
+    int carried = (int) Math.min(container.count(), Math.floor(payload / container.full()));
+    if (carried < 1) {
+      throw new IllegalArgumentException(
+          "One full container weighs %.0f kg, more than the %.0f kg that may be carried; take a"
+                  .formatted(container.full(), payload)
+              + " smaller one");
+    }
+    int fillings = (int) Math.ceil(volume / container.capacity() - 1e-9);
+    int trips = (fillings + carried - 1) / carried;
+    double load = Math.min(carried, fillings) * container.full();
+    return new Hauling(fillings, carried, trips, load, volume * perVolume + trips * perTrip);
+  }
+}

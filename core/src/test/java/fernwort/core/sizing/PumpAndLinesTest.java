@@ -1,0 +1,85 @@
+package fernwort.core.sizing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.WasteRuns;
+import fernwort.core.rig.State;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What pump and lines of the demo truck give. */
+class PumpAndLinesTest {
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+
+  private static PumpAndLines figures(State state) {
+    return PumpAndLines.of(
+        PLUMBING, state, List.of("rinse", "sink", "drink", "shower", "basin", "toilet"));
+  }
+
+  @Test
+  void togetherEachFixtureGetsLessThanAlone() {
+    PumpAndLines all = figures(TRUCK.state());
+    assertThat(all.fixtures()).hasSizeGreaterThan(4);
+    assertThat(all.fixtures()).allMatch(f -> f.together() < f.alone());
+    assertThat(all.fixtures()).allMatch(f -> f.needs() > 2e5 && f.needs() < 6e5);
+  }
+
+  @Test
+  void allAtOnceIsMoreThanThePumpGives() {
+    PumpAndLines all = figures(TRUCK.state());
+    double rated = all.fixtures().stream().mapToDouble(PumpAndLines.AtFixture::rated).sum();
+    assertThat(all.need().flow()).isCloseTo(rated, within(1e-12));
+    assertThat(all.need().given()).isLessThan(all.need().pressure());
+  }
+
+  @Test
+  void widerLinesAndStrongerPumpsGiveMore() {
+    PumpAndLines all = figures(TRUCK.state());
+    assertThat(all.bores()).isSortedAccordingTo((a, b) -> Double.compare(a.total(), b.total()));
+    assertThat(all.pumps()).isSortedAccordingTo((a, b) -> Double.compare(a.total(), b.total()));
+    double now = all.fixtures().stream().mapToDouble(PumpAndLines.AtFixture::together).sum();
+    assertThat(all.wider()).isNotEmpty().allMatch(t -> t.total() > now);
+  }
+
+  @Test
+  void linesAreListedByWhatTheyTake() {
+    List<PumpAndLines.Taken> lines = figures(TRUCK.state()).lines();
+    assertThat(lines)
+        .isSortedAccordingTo((a, b) -> Double.compare(b.pressure(), a.pressure()))
+        .allMatch(l -> l.pressure() > 0);
+  }
+
+  @Test
+  void thePumpLiftsFromTheLowestOutlet() {
+    PumpAndLines.Suction suction = figures(TRUCK.state()).suction().getFirst();
+    assertThat(suction.tank()).isEqualTo("low");
+    assertThat(suction.lift()).isBetween(0.7, 0.9);
+    assertThat(suction.works()).isTrue();
+  }
+
+  @Test
+  void theTwoThatTakeMostInTheHouseAreOpenUnlessOthersAreChosen() {
+    PumpAndLines usual = PumpAndLines.of(PLUMBING, TRUCK.state(), List.of());
+    assertThat(usual.together()).containsExactlyInAnyOrder("shower", "sink");
+    assertThat(usual.need().flow()).isLessThan(figures(TRUCK.state()).need().flow());
+  }
+
+  @Test
+  void shutHandlesAreNamedAsTheReason() {
+    State shut = TRUCK.state().with("tank-selector", "shut");
+    assertThatThrownBy(() -> figures(shut)).hasMessageContaining("handles");
+  }
+
+  @Test
+  void wasteRunsDownhillFromEveryFixture() {
+    List<WasteRuns.Run> runs = WasteRuns.of(PLUMBING);
+    assertThat(runs).extracting(WasteRuns.Run::fixture).contains("sink", "shower", "basin");
+    assertThat(runs).allMatch(r -> r.fall() > 0);
+  }
+}

@@ -63,7 +63,10 @@ public final class Bench {
             new Goal("Volume under a tilted plane, straddling", "tiltedStraddling", "", 10, "µs"),
             new Goal("Volume under a tilted plane, cylinder", "tiltedCylinder", "", 10, "µs"),
             new Goal("All draw orders of six tanks", "drawOrders", "", 20_000, "µs"),
-            new Goal("Review of a plan of 120 parts", "review", "", 5_000, "µs"));
+            new Goal("Review of a plan of 120 parts", "review", "", 5_000, "µs"),
+            new Goal("Everything that Sizing reckons", "sizingPage", "", 5_000, "µs"),
+            new Goal("Steady flow, 60 parts", "steadyFlow", "60", 200, "µs"),
+            new Goal("Steady flow, 240 parts", "steadyFlow", "240", 2_000, "µs"));
 
     Figure figure(Collection<RunResult> results) {
       Result<?> result =

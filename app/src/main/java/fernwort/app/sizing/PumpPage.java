@@ -95,7 +95,8 @@ final class PumpPage {
         "fixtures",
         "At the fixtures",
         form,
-        "Handles as they stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
+        "With none ticked, the two that take most in the house are opened together. Handles as they"
+            + " stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
             + " half full. △ marks less than 60 % of the rated flow: our own mark.",
         () ->
             Card.Answer.tables(

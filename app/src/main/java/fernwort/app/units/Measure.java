@@ -29,9 +29,9 @@ public enum Measure {
       new Named("imp gal/min", LITRE.multiply(4.54609).divide(MINUTE), 2)),
   PRESSURE(
       PASCAL,
-      new Named("bar", PASCAL.multiply(100_000), 2),
+      new Named("bar", PASCAL.multiply(100_000), 1),
       new Named("kPa", PASCAL.multiply(1000), 0),
-      new Named("psi", PASCAL.multiply(6894.757293168), 1)),
+      new Named("psi", PASCAL.multiply(6894.757293168), 0)),
   MASS(KILOGRAM, new Named("kg", KILOGRAM, 0), new Named("lb", KILOGRAM.multiply(0.45359237), 0)),
   TEMPERATURE(
       KELVIN,

@@ -11,6 +11,7 @@ import fernwort.core.network.flow.Orifice;
 import fernwort.core.network.flow.SteadyFlow;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -557,17 +558,15 @@ final class FlowModel {
     }
   }
 
-  private Map<String, Double> pressures(SteadyFlow flow) {
-    Map<String, Double> pressures = new HashMap<>();
-    for (Part part : plumbing.rig().parts()) {
-      int v = plumbing.first(plumbing.index(part.id()));
-      for (String port : part.kind().ports()) {
-        if (node[v] >= 0) {
-          pressures.put(part.id() + "." + port, pressureAt(v, flow));
-        }
-        v++;
-      }
-    }
+  private Map<PortRef, Double> pressures(SteadyFlow flow) {
+    Map<PortRef, Double> pressures = new HashMap<>();
+    plumbing
+        .ports()
+        .forEach((port, v) -> {
+          if (node[v] >= 0) {
+            pressures.put(port, pressureAt(v, flow));
+          }
+        });
     return pressures;
   }
 

@@ -1,14 +1,15 @@
 package fernwort.core.network;
 
+import fernwort.core.rig.PortRef;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * The steady flow in one state.
+ * The steady flow in one state. The maps are its own and not to be changed.
  *
  * @param lines flow in each line under water from its first end to its second, by id (m³/s)
- * @param pressures gauge pressure at each port under water, by {@code part.port} (Pa)
+ * @param pressures gauge pressure at each port under water, by port (Pa)
  * @param fixtures what each open fixture passes, hot and cold together, by id (m³/s)
  * @param ends what leaves at each open end, cap, filler or waste, by part id (m³/s)
  * @param tanks what each tank gains, by id; negative for what it loses (m³/s)
@@ -18,7 +19,7 @@ import java.util.Optional;
  */
 public record Flows(
     Map<String, Double> lines,
-    Map<String, Double> pressures,
+    Map<PortRef, Double> pressures,
     Map<String, Double> fixtures,
     Map<String, Double> ends,
     Map<String, Double> tanks,
@@ -48,17 +49,6 @@ public record Flows(
     DRAWS_AIR
   }
 
-  public Flows {
-    lines = Map.copyOf(lines);
-    pressures = Map.copyOf(pressures);
-    fixtures = Map.copyOf(fixtures);
-    ends = Map.copyOf(ends);
-    tanks = Map.copyOf(tanks);
-    supplies = Map.copyOf(supplies);
-    pumps = Map.copyOf(pumps);
-    airAt = List.copyOf(airAt);
-  }
-
   /** Returns the flow in a line from its first end to its second (m³/s); 0 in a dry one. */
   public double line(String id) {
     return lines.getOrDefault(id, 0.0);
@@ -81,6 +71,6 @@ public record Flows(
 
   /** Returns the gauge pressure at a port (Pa), where water stands. */
   public Optional<Double> pressure(String part, String port) {
-    return Optional.ofNullable(pressures.get(part + "." + port));
+    return Optional.ofNullable(pressures.get(new PortRef(part, port)));
   }
 }

@@ -35,6 +35,8 @@ final class LinePipes {
     this.lines = lines;
     forward = new double[lines.size()];
     backward = new double[lines.size()];
+    Map<String, Kind> parts = new HashMap<>();
+    rig.parts().forEach(p -> parts.put(p.id(), p.kind()));
     Map<String, Double> widest = new HashMap<>();
     for (Line line : lines) {
       for (PortRef end : List.of(line.from(), line.to())) {
@@ -43,16 +45,17 @@ final class LinePipes {
     }
     for (int i = 0; i < forward.length; i++) {
       Line line = lines.get(i);
-      double atFrom = narrowness(rig, line.from(), line.bore(), widest);
-      double atTo = narrowness(rig, line.to(), line.bore(), widest);
+      double atFrom = narrowness(parts, line.from(), line.bore(), widest);
+      double atTo = narrowness(parts, line.to(), line.bore(), widest);
       forward[i] = line.minorLoss() + atFrom / 2 + atTo * atTo;
       backward[i] = line.minorLoss() + atTo / 2 + atFrom * atFrom;
     }
   }
 
   /** Returns 1 − β², 0 where the loss is the line's own. */
-  private static double narrowness(Rig rig, PortRef end, double bore, Map<String, Double> widest) {
-    return passesThrough(rig.part(end.part()).kind())
+  private static double narrowness(
+      Map<String, Kind> parts, PortRef end, double bore, Map<String, Double> widest) {
+    return passesThrough(parts.getOrDefault(end.part(), new Kind.Plug(false)))
         ? 1 - Math.pow(bore / widest.getOrDefault(end.part(), bore), 2)
         : 0;
   }

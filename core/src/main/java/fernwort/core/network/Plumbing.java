@@ -39,6 +39,7 @@ public final class Plumbing {
   private final int[] lineFrom;
   private final int[] lineTo;
   private final Map<PortRef, Integer> lineIndex = new HashMap<>();
+  private final Map<String, Integer> lineNumbers = new HashMap<>();
   private final List<Part> tanks;
   private final int[][] tankVertices;
   private final List<Map<String, int[]>> passages = new ArrayList<>();
@@ -76,6 +77,7 @@ public final class Plumbing {
     lineFrom = rig.lines().stream().mapToInt(l -> vertex(l.from())).toArray();
     lineTo = rig.lines().stream().mapToInt(l -> vertex(l.to())).toArray();
     for (int i = 0; i < rig.lines().size(); i++) {
+      lineNumbers.put(rig.lines().get(i).id(), i);
       lineIndex.put(rig.lines().get(i).from(), i);
       lineIndex.put(rig.lines().get(i).to(), i);
     }
@@ -184,6 +186,11 @@ public final class Plumbing {
     return index;
   }
 
+  /** Returns the port at each vertex that is one, in the order of the vertices. */
+  Map<PortRef, Integer> ports() {
+    return vertices;
+  }
+
   Part part(int vertex) {
     return parts.get(owner[vertex]);
   }
@@ -216,12 +223,11 @@ public final class Plumbing {
 
   /** Returns where a line stands in the rig's list of lines. */
   int line(String id) {
-    for (int i = 0; i < lineFrom.length; i++) {
-      if (rig.lines().get(i).id().equals(id)) {
-        return i;
-      }
+    Integer line = lineNumbers.get(id);
+    if (line == null) {
+      throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
     }
-    throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
+    return line;
   }
 
   int lineFrom(int line) {

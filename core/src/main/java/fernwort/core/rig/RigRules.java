@@ -7,10 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** What makes a description a sound rig. Finds every fault, never stops at the first. */
 final class RigRules {
+
+  private static final Pattern ID = Pattern.compile("[a-z0-9][a-z0-9-]{0,63}");
 
   /** No vehicle with water on board is longer than this (m); a slipped decimal point is. */
   private static final double LONGEST = 100;
@@ -407,7 +410,7 @@ final class RigRules {
   }
 
   private void name(String where, String id, String label) {
-    if (!id.matches("[a-z0-9][a-z0-9-]{0,63}")) {
+    if (!ID.matcher(id).matches()) {
       add(
           where,
           "the id \"" + brief(id) + "\" is not usable",

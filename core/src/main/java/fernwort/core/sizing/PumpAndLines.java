@@ -270,13 +270,14 @@ public record PumpAndLines(
     double lost = 0;
     Set<String> passed = new HashSet<>();
     double surface = part.height();
+    Map<String, Part> parts = bench.plumbing().rig().partsById();
     for (Line line : bench.plumbing().rig().lines()) {
       double share = Math.abs(alone.line(line.id())) / own;
       if (share > 1e-3) {
         double flow = flows.getOrDefault(line.id(), share * fixture.ratedFlow());
         lost += Fluid.WATER.pressure(Math.abs(bench.hydraulics().loss(line.id(), flow)));
         if (passed.add(line.from().part())) {
-          lost += body(bench.plumbing().rig().part(line.from().part()), flow);
+          lost += body(parts.getOrDefault(line.from().part(), part), flow);
         }
       }
     }

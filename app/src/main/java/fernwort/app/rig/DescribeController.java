@@ -13,6 +13,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -277,6 +278,18 @@ class DescribeController {
             units.parse("Height over the ground", Measure.LENGTH, z));
     return step(
         new Hand(id, version, who), "Added place " + label, r -> RigEdit.of(r).place(place), "");
+  }
+
+  @PostMapping("/vehicle")
+  String vehicle(
+      @PathVariable String id,
+      @RequestParam int version,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units) {
+    Vehicle changed = new VehicleForm(units).read(new Values(form, units));
+    return step(
+        new Hand(id, version, who), "Changed the vehicle", r -> RigEdit.of(r).vehicle(changed), "");
   }
 
   @PostMapping("/mend")

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param line the line looked at
  * @param findings the review of its layout
  * @param freePorts every port that nothing is joined to
+ * @param vehicle what the vehicle's form asks
  * @param canUndo whether a step can be taken back
  * @param canRedo whether one can be put back
  */
@@ -31,18 +32,24 @@ public record DescribeView(
     Optional<LineView> line,
     List<Finding> findings,
     List<Field.Option> freePorts,
+    List<Field> vehicle,
     boolean canUndo,
     boolean canRedo) {
 
   /** A place with the parts in it. */
   public record PlaceParts(String id, String label, String reach, List<Field.Option> parts) {}
 
-  /** A part with what its form asks. */
+  /**
+   * A part with what its form asks.
+   *
+   * @param measure name of the picture of what to measure; empty for none
+   */
   public record PartView(
       String id,
       String label,
       List<Field> common,
       List<Field> own,
+      String measure,
       Optional<TankPicture> tank,
       List<Field.Option> lines) {}
 

@@ -51,6 +51,7 @@ class Describing {
             .map(l -> line(rig, l, units)),
         LayoutReview.of(open.plumbing()),
         freePorts(rig),
+        new VehicleForm(units).fields(rig.vehicle()),
         versions.stream().anyMatch(v -> v.version() < open.version()),
         versions.stream().anyMatch(v -> v.version() > open.version()));
   }
@@ -111,12 +112,40 @@ class Describing {
         part.label(),
         common,
         new KindForm(units).fields(part.kind()),
+        measure(part.kind()),
         part.kind() instanceof Kind.Tank t
             ? Optional.of(TankPicture.of(t, units))
             : Optional.empty(),
         RigEdit.of(rig).linesAt(part.id()).stream()
             .map(l -> new Field.Option(l.id(), l.label()))
             .toList());
+  }
+
+  /** The picture of what to measure on a kind; tanks have their own, to scale. */
+  private static String measure(Kind kind) {
+    return switch (kind) {
+      case Kind.TwoWayValve k -> "handle";
+      case Kind.ThreeWayValve k -> "handle";
+      case Kind.Pump k -> "plate";
+      case Kind.Macerator k -> "plate";
+      case Kind.Fixture k -> "jug";
+      case Kind.HoseInlet k -> "inlet";
+      case Kind.Regulator k -> "dial";
+      case Kind.Accumulator k -> "dial";
+      case Kind.Filter k -> "filter";
+      case Kind.CheckValve k -> "arrow";
+      case Kind.Heater k -> "heater";
+      case Kind.Tank k -> "";
+      case Kind.GravityFiller k -> "";
+      case Kind.OpenEnd k -> "";
+      case Kind.AirAdmittanceValve k -> "";
+      case Kind.Strainer k -> "";
+      case Kind.Tee k -> "";
+      case Kind.Manifold k -> "";
+      case Kind.DrainTrap k -> "";
+      case Kind.PortableContainer k -> "";
+      case Kind.Plug k -> "";
+    };
   }
 
   private static Field length(Units units, String name, String label, double si, String hint) {

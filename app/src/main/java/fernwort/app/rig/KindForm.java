@@ -157,6 +157,9 @@ final class KindForm {
               "°",
               "0 right, 90 up, 180 left, 270 down."));
     }
+    fields.add(Field.choice("new-joins", "One more position, which", "", joinsOf(valve)));
+    fields.add(Field.text("new-words", "Its handle", "", "An emptied position is taken away."));
+    fields.add(Field.number("new-angle", "Its free end points to", "0", "°", ""));
     fields.add(Field.tick("motor", "Has a motor", valve.motor().isPresent(), ""));
     List<Field.Option> rest = new ArrayList<>();
     rest.add(new Field.Option("", "stays as it is"));
@@ -236,15 +239,58 @@ final class KindForm {
     };
   }
 
+  /** What a position can join, as a person sees it from the ports. */
+  private static List<Field.Option> joinsOf(Kind.Valve valve) {
+    List<Field.Option> options = new ArrayList<>();
+    options.add(new Field.Option("", "none more"));
+    options.add(new Field.Option("shut", "shuts all"));
+    List<String> ports = valve.ports();
+    for (int i = 0; i < ports.size(); i++) {
+      for (int j = i + 1; j < ports.size(); j++) {
+        String pair = ports.get(i) + "-" + ports.get(j);
+        options.add(new Field.Option(pair, "joins " + pair.replace('-', '–')));
+      }
+    }
+    if (ports.size() > 2) {
+      options.add(new Field.Option(String.join("-", ports), "joins all"));
+    }
+    return options;
+  }
+
+  /** The positions as the form has them: those whose words were emptied gone, a new one added. */
   private static List<Stop> stops(Kind.Valve valve, Values v) {
-    return valve.stops().stream()
-        .map(s ->
-            new Stop(
-                s.id(),
-                v.text("words-" + s.id()),
-                v.plain("angle-" + s.id(), "Where the handle points"),
-                s.joins()))
-        .toList();
+    List<Stop> stops = new ArrayList<>();
+    for (Stop s : valve.stops()) {
+      String words = v.text("words-" + s.id());
+      if (!words.isEmpty()) {
+        double angle = v.plain("angle-" + s.id(), "Where the handle points");
+        stops.add(new Stop(s.id(), words, angle, s.joins()));
+      }
+    }
+    String joins = v.text("new-joins");
+    if (joinsOf(valve).stream().noneMatch(o -> o.value().equals(joins))) {
+      throw new IllegalArgumentException(
+          "One more position: “" + joins + "” cannot be chosen; pick one of the list");
+    }
+    if (!joins.isEmpty()) {
+      List<List<String>> groups =
+          joins.equals("shut") ? List.of() : List.of(List.of(joins.split("-")));
+      double angle = v.plain("new-angle", "Where the new position's handle points");
+      stops.add(new Stop(freeId(stops, joins), v.text("new-words"), angle, groups));
+    }
+    return stops;
+  }
+
+  private static String freeId(List<Stop> stops, String wanted) {
+    String id = wanted;
+    for (int n = 2; taken(stops, id); n++) {
+      id = wanted + "-" + n;
+    }
+    return id;
+  }
+
+  private static boolean taken(List<Stop> stops, String id) {
+    return stops.stream().anyMatch(s -> s.id().equals(id));
   }
 
   private static Optional<Motor> motor(Kind.Valve valve, Values v) {

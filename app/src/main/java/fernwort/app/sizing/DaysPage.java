@@ -211,7 +211,7 @@ final class DaysPage {
         List.of(verdict),
         List.of(
             new Card.Table(
-                "Stretch by stretch", List.of("stretch", "fresh", "gray room", ""), rows)));
+                "Stretch by stretch", List.of("stretch", "fresh", "gray room", "verdict"), rows)));
   }
 
   private String verdict(Itinerary.Leg leg) {

@@ -62,6 +62,7 @@ final class Form {
       shown = entry.get().text();
       try {
         value = plain(label, shown);
+        shown = shown(value);
       } catch (IllegalArgumentException e) {
         wrong(e);
       }

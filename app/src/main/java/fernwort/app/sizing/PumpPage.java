@@ -105,7 +105,12 @@ final class PumpPage {
                     new Card.Table(
                         "Alone, and with %s open".formatted(open),
                         List.of(
-                            "", "rated", "alone", "pressure there", "together", "pump must add"),
+                            "fixture",
+                            "rated",
+                            "alone",
+                            "pressure there",
+                            "together",
+                            "pump must add"),
                         rows))));
   }
 
@@ -267,7 +272,7 @@ final class PumpPage {
               List.of(
                   new Card.Table(
                       "With the tap half open",
-                      List.of("", "flow", "bare", "accumulator", "pump with bypass"),
+                      List.of("fixture", "flow", "bare", "accumulator", "pump with bypass"),
                       rows)));
         });
   }
@@ -353,7 +358,7 @@ final class PumpPage {
               List.of(
                   new Card.Table(
                       "From each waste to its tank or end",
-                      List.of("from", "line", "falls", "carries half full", ""),
+                      List.of("from", "line", "falls", "carries half full", "verdict"),
                       rows)));
         });
   }

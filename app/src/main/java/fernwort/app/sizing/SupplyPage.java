@@ -146,7 +146,7 @@ final class SupplyPage {
               List.of(
                   new Card.Table(
                       "Minutes for each tank",
-                      List.of("", "takes", "tap", "filler", "jug", "pump", "jugs"),
+                      List.of("tank", "takes", "tap", "filler", "jug", "pump", "jugs"),
                       rows)));
         });
   }

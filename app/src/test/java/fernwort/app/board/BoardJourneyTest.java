@@ -4,23 +4,16 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ReducedMotion;
-import fernwort.app.Chromium;
-import fernwort.app.RunningCopy;
+import fernwort.app.InBrowser;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The Board in a real browser. */
@@ -37,48 +30,17 @@ class BoardJourneyTest {
           "/api",
           "/no-such-page");
 
-  @TempDir static Path data;
-  private static RunningCopy copy;
-  private static Playwright playwright;
-  private static Browser browser;
+  @RegisterExtension static final InBrowser COPY = InBrowser.withDemo();
 
-  private BrowserContext context;
   private Page page;
-  private final List<String> complaints = new ArrayList<>();
-
-  @BeforeAll
-  static void start() throws IOException {
-    copy = RunningCopy.start(data, "--demo");
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
-  }
-
-  @AfterAll
-  static void stop() {
-    playwright.close();
-    copy.close();
-  }
 
   @BeforeEach
   void open() {
-    context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-    page = context.newPage();
-    page.onConsoleMessage(m -> {
-      if (m.type().equals("error") && !m.text().contains("404")) {
-        complaints.add(m.text());
-      }
-    });
-    page.onPageError(complaints::add);
-  }
-
-  @AfterEach
-  void close() {
-    context.close();
-    assertThat(complaints).as("errors in the browser").isEmpty();
+    page = COPY.page();
   }
 
   private void visit(String path) {
-    page.navigate(copy.address() + path);
+    COPY.visit(path);
   }
 
   private Locator handle(String part) {
@@ -155,7 +117,7 @@ class BoardJourneyTest {
     page.locator("#preview button[type=submit]").click();
     assertThat(page.locator("#notice")).containsText("must be from 0 to 100");
     assertThat(handle("tank")).containsText("8 L");
-    complaints.removeIf(c -> c.contains("422"));
+    COPY.expectComplaint("422");
   }
 
   @Test
@@ -252,7 +214,7 @@ class BoardJourneyTest {
   @Test
   void aRigFileIsTakenInAndARuinedOneIsRefusedWithItsFaults(@TempDir Path folder)
       throws IOException {
-    String file = copy.get("/rigs/samphire/export").body();
+    String file = COPY.copy().get("/rigs/samphire/export").body();
     Path good = folder.resolve("good.json");
     java.nio.file.Files.writeString(
         good, file.replace("\"name\" : \"Samphire\"", "\"name\" : \"Glasswort\""));
@@ -266,6 +228,6 @@ class BoardJourneyTest {
     page.locator("#file").setInputFiles(bad);
     page.locator("form[action='/rigs/import'] button").click();
     assertThat(page.locator(".problems")).containsText("there is no part \"jar\"");
-    complaints.removeIf(c -> c.contains("422"));
+    COPY.expectComplaint("422");
   }
 }

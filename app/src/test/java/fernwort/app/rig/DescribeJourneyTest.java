@@ -4,57 +4,29 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.SelectOption;
-import fernwort.app.Chromium;
-import fernwort.app.RunningCopy;
-import java.io.IOException;
-import java.nio.file.Path;
+import fernwort.app.InBrowser;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** From nothing to an own rig, in a real browser. */
 class DescribeJourneyTest {
 
-  @TempDir static Path data;
-  private static RunningCopy copy;
-  private static Playwright playwright;
-  private static Browser browser;
+  @RegisterExtension static final InBrowser COPY = InBrowser.empty();
+
   private Page page;
-
-  @BeforeAll
-  static void start() throws IOException {
-    copy = RunningCopy.start(data);
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
-  }
-
-  @AfterAll
-  static void stop() {
-    playwright.close();
-    copy.close();
-  }
 
   @BeforeEach
   void open() {
-    page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-  }
-
-  @AfterEach
-  void close() {
-    page.close();
+    page = COPY.page();
   }
 
   private void startFrom(String layout, String name) {
-    page.navigate(copy.address() + "/rigs");
+    COPY.visit("/rigs");
     page.locator("a[href='/rigs/new']").click();
     page.locator("#name").fill(name);
     page.locator("button[value=" + layout + "]").click();
@@ -130,6 +102,7 @@ class DescribeJourneyTest {
     keep();
     assertThat(page.locator("#notice")).isHidden();
     assertThat(page.locator("#f-sizes")).hasValue("900, 400, 300");
+    COPY.expectComplaint("422");
   }
 
   @Test
@@ -137,7 +110,7 @@ class DescribeJourneyTest {
     startFrom("one-tank", "Sea kale");
     part("Pump").click();
     page.locator("#f-label").fill("Quiet pump");
-    Page other = browser.newPage();
+    Page other = COPY.browser().newPage();
     other.navigate(page.url());
     other.locator("#f-label").fill("Loud pump");
     other.locator(".own-form button.button").first().click();
@@ -148,8 +121,9 @@ class DescribeJourneyTest {
     assertThat(page.locator("#f-label")).hasValue("Quiet pump");
     keep();
     assertThat(page.locator(".panel h2").first()).hasText("Quiet pump");
-    page.navigate(copy.address() + "/rigs/sea-kale/compare?with=v1");
+    COPY.visit("/rigs/sea-kale/compare?with=v1");
     assertThat(page.locator("main")).containsText("Parts changed");
+    COPY.expectComplaint("409");
   }
 
   @Test
@@ -167,12 +141,12 @@ class DescribeJourneyTest {
   @Test
   void gallonsAndInchesAreShownWhereTheyAreChosen() {
     startFrom("one-tank", "Gallon rig");
-    page.navigate(copy.address() + "/rigs");
+    COPY.visit("/rigs");
     page.locator("select[aria-label=volume]").selectOption("US gal");
     page.locator("form[action='/units'] button").click();
-    page.navigate(copy.address() + "/rigs/gallon-rig/sizing");
+    COPY.visit("/rigs/gallon-rig/sizing");
     assertThat(page.locator("main")).containsText("US gal");
-    page.navigate(copy.address() + "/rigs/gallon-rig/board");
+    COPY.visit("/rigs/gallon-rig/board");
     page.locator("#h-fresh").click();
     page.locator("#amount").fill("10 gal");
     page.locator("#unit").selectOption("litres");
@@ -190,9 +164,32 @@ class DescribeJourneyTest {
             "/rigs/eelgrass/rig?part=fresh",
             "/rigs/eelgrass/rig?line=fresh-feed-tank-valve",
             "/rigs/eelgrass/compare",
-            "/rigs/eelgrass/sizing?jug=2&seconds=20+21")) {
-      page.navigate(copy.address() + path);
+            "/rigs/eelgrass/sizing",
+            "/rigs/eelgrass/sizing/space",
+            "/rigs/eelgrass/sizing/weight",
+            "/rigs/eelgrass/sizing/pump",
+            "/rigs/eelgrass/sizing/supply")) {
+      COPY.visit(path);
       assertThat(new AxeBuilder(page).analyze().getViolations()).as(path).isEmpty();
     }
+  }
+
+  @Test
+  void aValveGetsAnotherPositionAndTheVehicleItsAxles() {
+    startFrom("long-stay", "Sea rocket");
+    part("Tank outlet").click();
+    page.locator("#f-new-joins").selectOption("shut");
+    page.locator("#f-new-words").fill("points at the door");
+    page.locator("#f-new-angle").fill("180");
+    keep();
+    assertThat(page.locator("input[value='points at the door']")).hasCount(1);
+    page.locator("summary:has-text('The vehicle')").click();
+    page.locator("#f-axles").fill("back; 0; 1800; 1210\nfront; 3400; 1850; 1320");
+    page.waitForResponse(
+        "**/vehicle", () -> page.locator("form[action$='/vehicle'] button").click());
+    assertThat(page.locator("#notice")).isHidden();
+    COPY.visit("/rigs/sea-rocket/sizing/weight");
+    assertThat(page.locator("#weight")).containsText("back axle");
+    assertThat(page.locator("#weight")).containsText("1800 kg");
   }
 }

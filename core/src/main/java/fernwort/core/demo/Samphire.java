@@ -37,7 +37,7 @@ final class Samphire {
                 1.28,
                 0.24,
                 List.of(new Axle("only", 0, 450, 205)),
-                Optional.of(new Hitch(1.7, 10, 50))))
+                Optional.of(new Hitch(1.7, 10, 50, Optional.of(24.0)))))
         .place("side-hatch", "Side hatch", "stand at the left side, lift the hatch", 0.7, 0.5, 1.05)
         .part("filler", "Filler neck", 0.55, 0.55, 1.02, new Kind.GravityFiller())
         .part("jug", "Jug", 0.8, 0.5, 0.9, new Kind.PortableContainer(0.015, true))

@@ -44,8 +44,7 @@ public record Loads(List<Support> supports, double rear, double front, double le
 
   /**
    * Returns the smaller of the two margins to the highest loads (kg); negative when one is
-   * exceeded. What a drawbar carries without water is not in a description, so its margin is the
-   * water's.
+   * exceeded. Of a drawbar that nobody weighed it is the water's alone.
    */
   public double margin() {
     return Math.min(supports.get(0).highest() - onRear(), supports.get(1).highest() - onFront());

@@ -11,7 +11,7 @@ import java.util.List;
  *
  * @param label what people call it
  * @param x where it is along the vehicle (m)
- * @param empty what it carries without water (kg); 0 for a hitch, whose empty load nobody gave
+ * @param empty what it carries without water (kg); 0 for a hitch that nobody weighed
  * @param lowest least it should carry (kg)
  * @param highest most it may carry (kg)
  */
@@ -43,7 +43,9 @@ public record Support(String label, double x, double empty, double lowest, doubl
     groups.add(of(together));
     vehicle
         .hitch()
-        .ifPresent(h -> groups.add(new Support("drawbar", h.x(), 0, h.lowest(), h.highest())));
+        .ifPresent(h ->
+            groups.add(
+                new Support("drawbar", h.x(), h.emptyLoad().orElse(0.0), h.lowest(), h.highest())));
     if (groups.size() != 2) {
       throw new IllegalArgumentException(
           groups.size() < 2

@@ -72,6 +72,7 @@ final class RigRules {
           size("the hitch", "x", h.x(), -LONGEST, LONGEST);
           size("the hitch", "lowest", h.lowest(), 0, 100_000);
           size("the hitch", "highest", h.highest(), 0, 100_000);
+          h.emptyLoad().ifPresent(e -> size("the hitch", "empty load", e, -1000, 100_000));
         });
   }
 

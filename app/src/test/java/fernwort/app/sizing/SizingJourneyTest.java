@@ -1,0 +1,99 @@
+package fernwort.app.sizing;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import fernwort.app.InBrowser;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Sizing in a real browser: what is entered is kept, and answered. */
+class SizingJourneyTest {
+
+  @RegisterExtension static final InBrowser COPY = InBrowser.withDemo();
+
+  private Page page;
+
+  @BeforeEach
+  void open() {
+    page = COPY.page();
+  }
+
+  private Locator card(String id) {
+    return page.locator("#" + id);
+  }
+
+  private void enter(String card, String field, String text) {
+    card(card).locator("#f-" + field).fill(text);
+  }
+
+  private void reckon(String card) {
+    card(card).locator("button.button").click();
+  }
+
+  @Test
+  void whoTravelsAndForHowLongDecidesWhatIsNeeded() {
+    COPY.visit("/rigs/marginalia/sizing");
+    card("habits").locator("#pets").fill("1");
+    card("habits").locator("#season").selectOption("hot");
+    reckon("habits");
+    assertThat(card("habits").locator("#pets")).hasValue("1");
+    enter("need", "days", "3,5");
+    reckon("need");
+    assertThat(card("need").locator("#f-days")).hasValue("3.5");
+    assertThat(card("need")).containsText("usable in the tanks");
+    COPY.visit("/rigs/marginalia/board");
+    page.locator(".lasts summary").click();
+    assertThat(page.locator(".lasts")).containsText("Pet drinking");
+  }
+
+  @Test
+  void anEntryThatIsNoNumberIsNamedAndStillThereAfterAReload() {
+    COPY.visit("/rigs/marginalia/sizing/supply");
+    enter("buffer", "buffer-minutes", "ten");
+    reckon("buffer");
+    assertThat(card("buffer").locator(".warning")).containsText("For so many minutes");
+    page.reload();
+    assertThat(card("buffer").locator("#f-buffer-minutes")).hasValue("ten");
+    enter("buffer", "buffer-minutes", "20");
+    reckon("buffer");
+    assertThat(card("buffer")).containsText("80 L");
+  }
+
+  @Test
+  void fixturesToBeOpenTogetherAreChosen() {
+    COPY.visit("/rigs/marginalia/sizing/pump");
+    card("fixtures").locator("input[type=checkbox][name=together-basin]").check();
+    reckon("fixtures");
+    assertThat(card("fixtures")).containsText("with Basin open");
+    card("fixtures").locator("input[type=checkbox][name=together-basin]").uncheck();
+    reckon("fixtures");
+    assertThat(card("fixtures")).containsText("Shower and Sink open");
+  }
+
+  @Test
+  void aSpaceOverAWheelArchIsMeasuredByKeyboardAlone() {
+    COPY.visit("/rigs/tern/sizing/space");
+    card("fits").locator("#f-space").focus();
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Tab");
+    page.keyboard().type("1,4 m");
+    page.keyboard().press("Enter");
+    assertThat(card("fits")).containsText("two lobes and a bridge over the arch");
+    assertThat(card("fits").locator("#f-space-length")).hasValue("1400");
+  }
+
+  @Test
+  void onAPhoneNothingIsWiderThanThePage() {
+    page = COPY.use(new Browser.NewContextOptions().setViewportSize(390, 844));
+    for (String path : new String[] {"", "/space", "/weight", "/pump", "/supply"}) {
+      COPY.visit("/rigs/marginalia/sizing" + path);
+      Object wide = page.evaluate("document.documentElement.scrollWidth");
+      assertThat((Integer) wide).as(path).isLessThanOrEqualTo(390);
+    }
+  }
+}

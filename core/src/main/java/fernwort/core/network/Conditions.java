@@ -2,6 +2,7 @@ package fernwort.core.network;
 
 import fernwort.core.network.flow.Fluid;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -11,28 +12,52 @@ import java.util.TreeMap;
  * @param clogging how many times its clean loss a filter takes, by id; 1 where none is given
  * @param airPressure gauge pressure of the air above each tank's water, by id (Pa); 0 where none is
  *     given
+ * @param runningFull ids of lines that ran full until now, which water does not leave at their
+ *     crest
+ * @param emptyJugs ids of portable containers that have been poured out
+ * @param airlocked ids of tanks whose air is shut in and so stiff that they take no more water than
+ *     they give
  */
 public record Conditions(
-    Fluid water, Map<String, Double> clogging, Map<String, Double> airPressure) {
+    Fluid water,
+    Map<String, Double> clogging,
+    Map<String, Double> airPressure,
+    Set<String> runningFull,
+    Set<String> emptyJugs,
+    Set<String> airlocked) {
 
   /** Water at 15 °C, clean filters, every vent open. */
-  public static final Conditions ORDINARY = new Conditions(Fluid.WATER, Map.of(), Map.of());
+  public static final Conditions ORDINARY =
+      new Conditions(Fluid.WATER, Map.of(), Map.of(), Set.of(), Set.of(), Set.of());
 
   public Conditions {
     clogging = Map.copyOf(clogging);
     airPressure = Map.copyOf(airPressure);
+    runningFull = Set.copyOf(runningFull);
+    emptyJugs = Set.copyOf(emptyJugs);
+    airlocked = Set.copyOf(airlocked);
   }
 
   /** Returns these with other air pressures (Pa) above the tanks. */
   public Conditions withAir(Map<String, Double> pressures) {
-    return new Conditions(water, clogging, pressures);
+    return new Conditions(water, clogging, pressures, runningFull, emptyJugs, airlocked);
   }
 
   /** Returns these with one filter clogged to so many times its clean loss. */
   public Conditions withClogged(String filter, double factor) {
     Map<String, Double> changed = new TreeMap<>(clogging);
     changed.put(filter, factor);
-    return new Conditions(water, changed, airPressure);
+    return new Conditions(water, changed, airPressure, runningFull, emptyJugs, airlocked);
+  }
+
+  /** Returns these with lines that ran full until now, containers poured out and stiff tanks. */
+  public Conditions after(Set<String> full, Set<String> pouredOut, Set<String> stiff) {
+    return new Conditions(water, clogging, airPressure, full, pouredOut, stiff);
+  }
+
+  /** Returns these with other water. */
+  public Conditions with(Fluid other) {
+    return new Conditions(other, clogging, airPressure, runningFull, emptyJugs, airlocked);
   }
 
   double clogging(String filter) {

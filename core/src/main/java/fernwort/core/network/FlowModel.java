@@ -23,6 +23,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.ejml.data.DMatrixRMaj;
+import org.ejml.dense.row.CommonOps_DDRM;
 
 /**
  * The ports of one state that stand under water as a flow network, and its solution in the rig's
@@ -36,6 +38,9 @@ final class FlowModel {
 
   private static final double TOLERANCE = 1e-6;
   private static final double STILL = 1e-10;
+
+  /** Less than this is what a shut one-way link lets through (m³/s). */
+  private static final double TRACE = 1e-11;
 
   /** What a link stands for: a line or a part. */
   private record Stands(Optional<String> line, Part part) {}
@@ -76,7 +81,7 @@ final class FlowModel {
     this.conditions = conditions;
     this.water = conditions.water();
     outlets = new Outlets(graph);
-    reach = new Reach(graph, levels);
+    reach = new Reach(graph, levels, conditions.airlocked());
     root = new int[plumbing.size()];
     node = new int[plumbing.size()];
     flood();
@@ -106,14 +111,21 @@ final class FlowModel {
           }
         }
         case Kind.PortableContainer jug -> {
-          if (graph.is(part, "pouring")) {
+          if (pours(part)) {
             reach.from(v, levels.height(v) + OpenWays.POURING_HEIGHT);
           }
         }
         default -> {}
       }
     }
+    for (String line : conditions.runningFull()) {
+      reach.runsFull(plumbing.lineNumber(line));
+    }
     reach.run();
+  }
+
+  private boolean pours(Part jug) {
+    return graph.is(jug, "pouring") && !conditions.emptyJugs().contains(jug.id());
   }
 
   private double surface(Part tank) {
@@ -199,7 +211,7 @@ final class FlowModel {
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       for (int v : plumbing.tankVertices(i)) {
         if (levels.wet(v) && node[find(v)] < 0) {
-          node[find(v)] = building.reservoir(surface(plumbing.tanks().get(i)));
+          node[find(v)] = waterOf(plumbing.tanks().get(i));
         }
       }
     }
@@ -212,6 +224,24 @@ final class FlowModel {
         node[v] = node[r];
       }
     }
+  }
+
+  /**
+   * A tank's water: a reservoir; brim-full, a junction that gives water but takes no more; with its
+   * air locked in, one that does neither.
+   */
+  private int waterOf(Part tank) {
+    if (conditions.airlocked().contains(tank.id())) {
+      return building.junction(surface(tank));
+    }
+    int water = building.reservoir(surface(tank));
+    if (!levels.isBrimFull(tank.id())) {
+      return water;
+    }
+    int brim = building.junction(surface(tank));
+    int link = link(water, brim, OneWay.FREE_END, Optional.empty(), tank);
+    gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, -1));
+    return brim;
   }
 
   private int link(int a, int b, Loss loss, Optional<String> line, Part part) {
@@ -290,7 +320,8 @@ final class FlowModel {
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       Part tank = plumbing.tanks().get(i);
       for (int v : plumbing.tankVertices(i)) {
-        if (node[v] >= 0 && !levels.wet(v)) {
+        boolean takes = !conditions.airlocked().contains(tank.id());
+        if (node[v] >= 0 && !levels.wet(v) && takes) {
           int over = building.reservoir(levels.height(v) + conditions.airHead(tank.id()));
           int link = link(node[v], over, OneWay.FREE_END, Optional.empty(), tank);
           gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, 1));
@@ -308,7 +339,7 @@ final class FlowModel {
         int link = link(supply, node[v], new Filtering(0), none, part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }
-      if (part.kind() instanceof Kind.PortableContainer && graph.is(part, "pouring")) {
+      if (part.kind() instanceof Kind.PortableContainer && pours(part)) {
         int supply = building.reservoir(levels.height(v) + OpenWays.POURING_HEIGHT);
         int link = link(supply, node[v], OneWay.FREE_END, none, part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
@@ -472,38 +503,76 @@ final class FlowModel {
     if (airy.isEmpty()) {
       return share;
     }
+    boolean[] parts = stillWater();
     Set<Integer> airNodes = new HashSet<>();
     airLinks.values().forEach(l -> airNodes.add(linkEnds.get(l)[1]));
     airNodes.forEach(n -> share[n] = 0);
-    double[] whole = new double[share.length];
-    double[] wet = new double[share.length];
-    for (int round = 0; round < share.length + 2; round++) {
-      Arrays.fill(whole, 0);
-      Arrays.fill(wet, 0);
-      for (int l = 0; l < flow.flows().length; l++) {
-        double q = flow.flows()[l];
-        int up = linkEnds.get(l)[q >= 0 ? 0 : 1];
-        int down = linkEnds.get(l)[q >= 0 ? 1 : 0];
-        whole[down] += Math.abs(q);
-        wet[down] += Math.abs(q) * share[up];
-      }
-      boolean changed = false;
-      for (int n = 0; n < share.length; n++) {
-        if (whole[n] > STILL && !airNodes.contains(n) && !isReservoir(n)) {
-          double next = wet[n] / whole[n];
-          changed |= Math.abs(next - share[n]) > 1e-12;
-          share[n] = next;
+    List<Integer> mixed = downstream(flow, airNodes, parts);
+    if (mixed.isEmpty()) {
+      return share;
+    }
+    int[] place = new int[share.length];
+    Arrays.fill(place, -1);
+    for (int k = 0; k < mixed.size(); k++) {
+      place[mixed.get(k)] = k;
+    }
+    DMatrixRMaj balance = new DMatrixRMaj(mixed.size(), mixed.size());
+    DMatrixRMaj water = new DMatrixRMaj(mixed.size(), 1);
+    for (int l = 0; l < flow.flows().length; l++) {
+      double q = flow.flows()[l];
+      int up = linkEnds.get(l)[q >= 0 ? 0 : 1];
+      int down = place[linkEnds.get(l)[q >= 0 ? 1 : 0]];
+      if (down >= 0) {
+        balance.add(down, down, Math.abs(q));
+        if (place[up] >= 0) {
+          balance.add(down, place[up], -Math.abs(q));
+        } else {
+          water.add(down, 0, Math.abs(q) * share[up]);
         }
       }
-      if (!changed) {
-        break;
-      }
+    }
+    DMatrixRMaj solved = new DMatrixRMaj(mixed.size(), 1);
+    boolean unique = CommonOps_DDRM.solve(balance, water, solved);
+    for (int k = 0; k < mixed.size(); k++) {
+      share[mixed.get(k)] = unique ? Math.clamp(solved.get(k, 0), 0, 1) : 0;
     }
     return share;
   }
 
-  private boolean isReservoir(int n) {
-    return network.isReservoir(n);
+  /** Returns the nodes that air from some nodes comes to with the flow, up to the tanks. */
+  private List<Integer> downstream(SteadyFlow flow, Set<Integer> from, boolean[] still) {
+    List<Integer> found = new ArrayList<>();
+    Set<Integer> seen = new HashSet<>(from);
+    Deque<Integer> front = new ArrayDeque<>(from);
+    while (!front.isEmpty()) {
+      int at = front.remove();
+      for (int l = 0; l < flow.flows().length; l++) {
+        double q = flow.flows()[l];
+        int up = linkEnds.get(l)[q >= 0 ? 0 : 1];
+        int down = linkEnds.get(l)[q >= 0 ? 1 : 0];
+        if (up == at && Math.abs(q) > TRACE && !still[down] && seen.add(down)) {
+          found.add(down);
+          front.add(down);
+        }
+      }
+    }
+    return found;
+  }
+
+  /** Nodes at which air and water part: the tanks, brim-full ones too. */
+  private boolean[] stillWater() {
+    boolean[] still = new boolean[network.size()];
+    for (int n = 0; n < still.length; n++) {
+      still[n] = network.isReservoir(n);
+    }
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      for (int v : plumbing.tankVertices(i)) {
+        if (levels.wet(v)) {
+          still[node[v]] = true;
+        }
+      }
+    }
+    return still;
   }
 
   // --- the answer ----------------------------------------------------------------------------
@@ -516,9 +585,19 @@ final class FlowModel {
       q[l] = whole * share[linkEnds.get(l)[whole >= 0 ? 0 : 1]];
     }
     Map<String, Double> lines = new TreeMap<>();
+    Set<String> full = new HashSet<>();
     for (int l = 0; l < q.length; l++) {
       double of = q[l];
-      stands.get(l).line().ifPresent(id -> lines.put(id, of));
+      double whole = flow.flows()[l];
+      stands
+          .get(l)
+          .line()
+          .ifPresent(id -> {
+            lines.put(id, of);
+            if (Math.abs(of) > STILL && of == whole) {
+              full.add(id);
+            }
+          });
     }
     Map<Gate.Kind, Map<String, Double>> through = new HashMap<>();
     for (Gate.Kind kind : Gate.Kind.values()) {
@@ -538,7 +617,8 @@ final class FlowModel {
         tanks,
         through.getOrDefault(Gate.Kind.SUPPLY, Map.of()),
         pumps(flow, q, share, cycling),
-        airy.stream().map(v -> plumbing.part(v).id()).distinct().sorted().toList());
+        airy.stream().map(v -> plumbing.part(v).id()).distinct().sorted().toList(),
+        full);
   }
 
   private void addUnderWater(double[] q, Map<String, Double> tanks) {

@@ -4,6 +4,7 @@ import fernwort.core.rig.PortRef;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The steady flow in one state. The maps are its own and not to be changed.
@@ -16,6 +17,7 @@ import java.util.Optional;
  * @param supplies what each hose inlet or jug gives, by id (m³/s)
  * @param pumps what each running pump does, by id
  * @param airAt ids of parts at which air is drawn into the moving water
+ * @param runningFull ids of lines in which nothing but water moves
  */
 public record Flows(
     Map<String, Double> lines,
@@ -25,7 +27,14 @@ public record Flows(
     Map<String, Double> tanks,
     Map<String, Double> supplies,
     Map<String, Running> pumps,
-    List<String> airAt) {
+    List<String> airAt,
+    Set<String> runningFull) {
+
+  /** Nothing flows. */
+  public static final Flows NONE =
+      new Flows(
+          Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), List.of(),
+          Set.of());
 
   /**
    * A pump at work.

@@ -55,7 +55,7 @@ public final class Hydraulics {
    * @param flow flow from its first end to its second (m³/s)
    */
   public double loss(String line, double flow) {
-    return pipes.pipe(plumbing.line(line), Fluid.WATER).loss(flow);
+    return pipes.pipe(plumbing.lineNumber(line), Fluid.WATER).loss(flow);
   }
 
   /** Returns the pressure that a line takes in a steady flow (Pa). */

@@ -2,6 +2,7 @@ package fernwort.core.network;
 
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.tank.TankRoom;
@@ -12,6 +13,9 @@ import java.util.Map;
  * in every tank. Made once per state of the tanks and used for any setting of the handles.
  */
 public final class Levels {
+
+  /** Less room than this is none (m³). */
+  private static final double BRIM = 1e-9;
 
   private final Plumbing plumbing;
   private final double[] height;
@@ -61,6 +65,21 @@ public final class Levels {
   /** Tells whether a tank is as full as it gets, to a thousandth. */
   public boolean isFull(String tank) {
     return volume(tank) >= 0.999 * plumbing.room(tank).capacity();
+  }
+
+  /** Tells whether not a drop more fits into a tank. */
+  boolean isBrimFull(String tank) {
+    return volume(tank) >= plumbing.room(tank).capacity() - BRIM;
+  }
+
+  /** Returns the height of a port (m). */
+  public double height(PortRef port) {
+    return height[plumbing.vertex(port)];
+  }
+
+  /** Returns the height of the highest point of a line (m). */
+  public double crest(String line) {
+    return crest[plumbing.lineNumber(line)];
   }
 
   double height(int vertex) {

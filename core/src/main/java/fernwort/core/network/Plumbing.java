@@ -222,7 +222,7 @@ public final class Plumbing {
   }
 
   /** Returns where a line stands in the rig's list of lines. */
-  int line(String id) {
+  public int lineNumber(String id) {
     Integer line = lineNumbers.get(id);
     if (line == null) {
       throw new IllegalArgumentException("The rig has no line \"" + id + "\"");

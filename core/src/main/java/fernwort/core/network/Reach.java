@@ -3,6 +3,7 @@ package fernwort.core.network;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.Arrays;
+import java.util.Set;
 
 /**
  * Which ports stand under water: those that the still head of some source, raised by the pumps on
@@ -15,6 +16,11 @@ final class Reach {
 
   private static final double TOLERANCE = 1e-9;
 
+  /** Height to which the air's pressure holds a column of water, with something to spare (m). */
+  private static final double SIPHON = 9;
+
+  private static final int[] NONE = {};
+
   final boolean[] dry;
 
   private final OpenGraph graph;
@@ -22,12 +28,21 @@ final class Reach {
   private final double[] head;
   private final double[] lift;
   private final boolean[] waiting;
+
+  /** For each port under water of a tank that is full or locked, all its ports under water. */
+  private final int[][] brim;
+
   private final int[] queue;
   private double ceiling = Double.NEGATIVE_INFINITY;
   private int read;
   private int write;
 
-  Reach(OpenGraph graph, Levels levels) {
+  /**
+   * Prepares a search.
+   *
+   * @param airlocked ids of tanks that pass a head on from port to port
+   */
+  Reach(OpenGraph graph, Levels levels, Set<String> airlocked) {
     this.graph = graph;
     this.levels = levels;
     int n = graph.plumbing.size();
@@ -37,12 +52,36 @@ final class Reach {
     dry = new boolean[n];
     waiting = new boolean[n];
     queue = new int[n + 1];
+    brim = new int[n][];
+    Arrays.fill(brim, NONE);
+    for (int i = 0; i < graph.plumbing.tanks().size(); i++) {
+      String id = graph.plumbing.tanks().get(i).id();
+      if (levels.isBrimFull(id) || airlocked.contains(id)) {
+        int[] wet = Arrays.stream(graph.plumbing.tankVertices(i)).filter(levels::wet).toArray();
+        for (int v : wet) {
+          brim[v] = wet;
+        }
+      }
+    }
   }
 
   /** Adds a port where water waits with this head (m). */
   void from(int vertex, double at) {
     ceiling = Math.max(ceiling, at);
     raise(vertex, at);
+  }
+
+  /** Lets water pass the crest of a line that runs full, as a siphon does, from end to end. */
+  void runsFull(int line) {
+    within(graph.plumbing.part(graph.plumbing.lineFrom(line)));
+    within(graph.plumbing.part(graph.plumbing.lineTo(line)));
+  }
+
+  private void within(Part part) {
+    int index = graph.plumbing.index(part.id());
+    for (int v = graph.plumbing.first(index); v < graph.plumbing.first(index + 1); v++) {
+      lift[v] = Math.max(lift[v], SIPHON);
+    }
   }
 
   /** Finds all ports under water. */
@@ -122,7 +161,19 @@ final class Reach {
     return !dry[graph.from[e]] && !dry[graph.to[e]] && pass(e) > Double.NEGATIVE_INFINITY;
   }
 
+  /** Raises a port, and with it all ports of a tank that passes its head on. */
   private void raise(int v, double to) {
+    if (brim[v].length == 0) {
+      lift(v, to);
+    }
+    for (int port : brim[v]) {
+      if (to > head[port]) {
+        lift(port, to);
+      }
+    }
+  }
+
+  private void lift(int v, double to) {
     head[v] = Math.max(head[v], to);
     if (!waiting[v]) {
       waiting[v] = true;

@@ -26,11 +26,11 @@ import java.util.Optional;
 import java.util.Random;
 
 /** Small rigs joined at random, in a random setting, with tanks filled at random. */
-final class RandomRigs {
+public final class RandomRigs {
 
   private RandomRigs() {}
 
-  static State state(Rig rig, long seed) {
+  public static State state(Rig rig, long seed) {
     Random random = new Random(seed ^ 0x5eed);
     Setting setting = rig.atRest();
     for (Part part : rig.handles().toList()) {
@@ -42,7 +42,7 @@ final class RandomRigs {
     return new State(setting, volumes, Slope.LEVEL);
   }
 
-  static Rig rig(long seed) {
+  public static Rig rig(long seed) {
     Random random = new Random(seed);
     RigBuilder rig =
         RigBuilder.named("Random")

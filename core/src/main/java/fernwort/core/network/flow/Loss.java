@@ -8,9 +8,9 @@ public sealed interface Loss permits Pipe, Lift, Orifice, Filtering, OneWay, Hol
 
   /**
    * What holds a one-way link shut (m per m³/s): a head of 30 m against it lets through a
-   * thousandth of a millilitre in half a minute.
+   * millilitre in four days.
    */
-  double BACK = 1e12;
+  double BACK = 1e13;
 
   /** What an open passage without a loss of its own takes (m per m³/s): 0.1 mm at 6 L/min. */
   double FREE = 1;

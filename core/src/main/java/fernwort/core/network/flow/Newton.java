@@ -136,8 +136,7 @@ final class Newton {
     double[] flows = new double[network.links()];
     double[] taken = new double[network.links()];
     for (int i = 0; i < links; i++) {
-      boolean shut = network.losses[live[i]].oneWay() && flow[i] < 0;
-      flows[live[i]] = shut ? 0 : flow[i];
+      flows[live[i]] = flow[i];
       taken[live[i]] = held[i];
     }
     skeleton.fillDeadEnds(head);

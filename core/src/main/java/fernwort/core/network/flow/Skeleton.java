@@ -126,6 +126,11 @@ final class Skeleton {
   /** Fixes the head of one junction in each closed loop that no reservoir is joined to. */
   private void pinLoops() {
     boolean[] seen = new boolean[network.nodes()];
+    boolean[] moving = new boolean[network.nodes()];
+    for (int l : live) {
+      moving[network.from[l]] = true;
+      moving[network.to[l]] = true;
+    }
     for (int l : live) {
       int start = network.from[l];
       if (!seen[start]) {
@@ -133,7 +138,7 @@ final class Skeleton {
         if (island.stream().noneMatch(this::isKnown)) {
           int highest = start;
           for (int v : island) {
-            highest = network.height[v] > network.height[highest] ? v : highest;
+            highest = moving[v] && network.height[v] > network.height[highest] ? v : highest;
           }
           fixed[highest] = network.height[highest];
         }

@@ -1,0 +1,17 @@
+package fernwort.core.network.run;
+
+import fernwort.core.network.Flows;
+import fernwort.core.rig.State;
+import java.util.Map;
+
+/**
+ * How things stand at one moment of a run.
+ *
+ * @param time since the run began (s)
+ * @param state handles and levels
+ * @param flows what flows
+ * @param air gauge pressure of the air above each tank's water, by id (Pa)
+ * @param totals what has moved so far
+ */
+public record Moment(
+    double time, State state, Flows flows, Map<String, Double> air, Totals totals) {}

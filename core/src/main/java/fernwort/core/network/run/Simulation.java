@@ -1,0 +1,650 @@
+package fernwort.core.network.run;
+
+import fernwort.core.network.Conditions;
+import fernwort.core.network.End;
+import fernwort.core.network.Flows;
+import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Source;
+import fernwort.core.network.Way;
+import fernwort.core.network.Ways;
+import fernwort.core.network.flow.Fluid;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * One run of a rig from a state. Not for use by several threads; a copy can be kept to go back to.
+ */
+public final class Simulation {
+
+  /** Error in a tank's volume that one step may make (m³). */
+  private static final double TOLERANCE = 5e-6;
+
+  private static final double FIRST_STEP = 2;
+  private static final double SHORTEST = 1e-4;
+  private static final double COARSEST = 2;
+  private static final int MOST_ATTEMPTS = 40;
+
+  /** Steps shorter than this are a sign of air that is shut in (s). */
+  private static final double STIFF = 0.05;
+
+  /** How long a lock is trusted (s). */
+  private static final double LOCKED = 60;
+
+  private static final int STEPS_AT_ONCE = 200;
+  private static final double STEPS_A_SECOND = 0.5;
+
+  /** A container with less in it is poured out (m³). */
+  private static final double DROP = 2e-6;
+
+  private static final double LONGEST = 3600;
+
+  /** Slower than this nothing moves: a millilitre in a day (m³/s). */
+  private static final double STILL = 1.2e-11;
+
+  private static final double NEARLY = 1e-9;
+
+  private final Plumbing plumbing;
+  private final Hydraulics hydraulics;
+  private final Watch watch;
+  private final Conditions conditions;
+  private final List<Part> tanks;
+  private final double[] volume;
+  private final Air[] air;
+  private final Map<String, Double> jugs;
+  private final Set<String> wetVents;
+  private final Totals totals;
+  private State state;
+  private Set<String> runningFull;
+  private double time;
+  private double step = FIRST_STEP;
+  private double shortest = SHORTEST;
+  private double tolerance = TOLERANCE;
+  private double handTime;
+  private double lockTime;
+  private Set<String> locked = Set.of();
+  private int steps;
+  private int[] parts = {};
+  private Flows flows;
+  private Thresholds[] thresholds;
+  private Map<String, End> wastes = Map.of();
+  private Set<Watch.Standing> standing = Set.of();
+
+  private Simulation(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions) {
+    this.plumbing = plumbing;
+    this.hydraulics = hydraulics;
+    this.conditions = conditions;
+    this.state = state;
+    watch = new Watch(plumbing, state.slope());
+    tanks = plumbing.tanks();
+    volume = tanks.stream().mapToDouble(t -> held(plumbing, state, t)).toArray();
+    air = new Air[tanks.size()];
+    for (int i = 0; i < air.length; i++) {
+      air[i] = new Air(plumbing.room(tanks.get(i).id()).capacity(), volume[i]);
+    }
+    jugs = new TreeMap<>();
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.PortableContainer jug) {
+        jugs.put(part.id(), jug.capacity());
+      }
+    }
+    wetVents = new HashSet<>();
+    runningFull = conditions.runningFull();
+    totals = Totals.none();
+    thresholds = thresholds();
+    flows = Flows.NONE;
+    lookAround();
+    standing = look();
+  }
+
+  private Simulation(Simulation other) {
+    plumbing = other.plumbing;
+    hydraulics = other.hydraulics;
+    watch = other.watch;
+    conditions = other.conditions;
+    tanks = other.tanks;
+    volume = other.volume.clone();
+    air = new Air[other.air.length];
+    for (int i = 0; i < air.length; i++) {
+      air[i] = new Air(other.air[i]);
+    }
+    jugs = new TreeMap<>(other.jugs);
+    wetVents = new HashSet<>(other.wetVents);
+    totals = other.totals.copy();
+    state = other.state;
+    runningFull = other.runningFull;
+    time = other.time;
+    step = other.step;
+    shortest = other.shortest;
+    tolerance = other.tolerance;
+    handTime = other.handTime;
+    lockTime = other.lockTime;
+    locked = other.locked;
+    steps = other.steps;
+    parts = other.parts.clone();
+    flows = other.flows;
+    thresholds = other.thresholds;
+    wastes = other.wastes;
+    standing = other.standing;
+  }
+
+  private static double held(Plumbing plumbing, State state, Part tank) {
+    return Math.clamp(state.volume(tank.id()), 0, plumbing.room(tank.id()).capacity());
+  }
+
+  /** Starts a run from a state, with clean filters and water at 15 °C. */
+  public static Simulation start(Plumbing plumbing, State state) {
+    return start(plumbing, Hydraulics.of(plumbing), state, Conditions.ORDINARY);
+  }
+
+  /**
+   * Starts a run.
+   *
+   * @param plumbing the prepared rig
+   * @param hydraulics its hydraulics, which many runs may share
+   * @param state where it starts
+   * @param conditions water and filters
+   */
+  public static Simulation start(
+      Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions) {
+    return new Simulation(plumbing, hydraulics, state, conditions);
+  }
+
+  /** Returns a copy that runs on by itself, to go back to. */
+  public Simulation copy() {
+    return new Simulation(this);
+  }
+
+  /** Returns how things stand. */
+  public Moment moment() {
+    return new Moment(time, now(volume), flows, pressures(volume), totals.copy());
+  }
+
+  /** Returns the time since the run began (s). */
+  public double time() {
+    return time;
+  }
+
+  private State now(double[] volumes) {
+    Map<String, Double> held = new HashMap<>();
+    for (int i = 0; i < volumes.length; i++) {
+      held.put(tanks.get(i).id(), volumes[i]);
+    }
+    return new State(state.setting(), held, state.slope());
+  }
+
+  private Map<String, Double> pressures(double[] volumes) {
+    Map<String, Double> pressures = new TreeMap<>();
+    for (int i = 0; i < volumes.length; i++) {
+      double pressure = air[i].pressure(volumes[i]);
+      if (pressure != 0) {
+        pressures.put(tanks.get(i).id(), pressure);
+      }
+    }
+    return pressures;
+  }
+
+  // --- hands ---------------------------------------------------------------------------------
+
+  /**
+   * Sets a handle, switch, cap or tap now.
+   *
+   * @return what begins and ends with it
+   * @throws IllegalArgumentException when the part or position does not exist
+   */
+  public List<Happening> set(String part, String position) {
+    plumbing.rig().position(part, position);
+    state = state.with(part, position);
+    if (plumbing.rig().part(part).kind() instanceof Kind.PortableContainer jug
+        && position.equals("pouring")) {
+      jugs.put(part, jug.capacity());
+    }
+    lookAround();
+    step = FIRST_STEP;
+    shortest = SHORTEST;
+    tolerance = TOLERANCE;
+    handTime = time;
+    steps = 0;
+    List<Happening> happenings = new ArrayList<>();
+    happenings.add(new Happening(time, Happening.Kind.HAND, part, true));
+    happenings.addAll(changes());
+    return happenings;
+  }
+
+  // --- time ----------------------------------------------------------------------------------
+
+  /** Runs on to a time (s) and returns what begins and ends on the way. */
+  public List<Happening> runTo(double until) {
+    List<Happening> all = new ArrayList<>();
+    while (time < until - NEARLY) {
+      all.addAll(advance(until));
+    }
+    return all;
+  }
+
+  /**
+   * Runs on until something begins or ends, or to a time (s).
+   *
+   * @return what begins and ends then; empty at the time
+   */
+  public List<Happening> runToNext(double until) {
+    List<Happening> found = List.of();
+    while (found.isEmpty() && time < until - NEARLY) {
+      found = advance(until);
+    }
+    return found;
+  }
+
+  /**
+   * Runs on until one thing begins, or to a time (s).
+   *
+   * @return when it begins (s), if it does before then
+   */
+  public Optional<Double> runUntil(Happening.Kind kind, String subject, double until) {
+    while (time < until - NEARLY) {
+      for (Happening h : advance(until)) {
+        if (h.kind() == kind && h.subject().equals(subject) && h.begins()) {
+          return Optional.of(h.at());
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Takes one step, at most to a time; returns what changes at its end. */
+  private List<Happening> advance(double until) {
+    Slope start = new Slope(flows, rates(flows));
+    if (still(start)) {
+      time = until;
+      return List.of();
+    }
+    hurry();
+    if (!locked.isEmpty() && time > lockTime + LOCKED) {
+      lookAround();
+      start = new Slope(flows, rates(flows));
+    }
+    double h = Math.min(Math.min(Math.max(step, shortest), LONGEST), until - time);
+    h = Math.min(h, Math.max(shortest, untilCrossing(start, start, h)));
+    h = Math.min(h, Math.min(untilPouredOut(), untilLimit(start, start, h)));
+    Slope end = start;
+    double error = 0;
+    for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+      Flows ahead = solve(after(start, start, h, h));
+      end = new Slope(ahead, rates(ahead));
+      error = difference(start.rates(), end.rates()) * h / 2;
+      if (error > tolerance && (h < STIFF || h <= shortest) && lock(start, end)) {
+        return changes();
+      }
+      if (error <= tolerance || h <= shortest) {
+        break;
+      }
+      h = Math.max(shortest, h * Math.max(0.2, 0.9 * Math.sqrt(tolerance / error)));
+    }
+    if (!wetted(end.flows()).equals(wetted(flows)) && h > shortest) {
+      return floods(start, h);
+    }
+    double crossing = Math.max(shortest, untilCrossing(start, end, h));
+    double taken = Math.min(h, Math.min(crossing, untilLimit(start, end, h)));
+    boolean turns = taken < h || poured(start, taken);
+    move(start, end, taken, h);
+    step = error > 0 ? taken * Math.clamp(0.9 * Math.sqrt(tolerance / error), 0.3, 4) : 4 * h;
+    if (turns || crossed()) {
+      lookAround();
+    } else {
+      flows = solve(volume);
+    }
+    return changes();
+  }
+
+  /**
+   * Locks the tank that keeps the step short, when it is for its air: air that is shut in gives way
+   * so little that the tank soon passes on what it gets. Tells whether there was such a tank.
+   */
+  private boolean lock(Slope start, Slope end) {
+    int stiffest = 0;
+    for (int i = 0; i < volume.length; i++) {
+      double change = Math.abs(end.rates()[i] - start.rates()[i]);
+      double most = Math.abs(end.rates()[stiffest] - start.rates()[stiffest]);
+      stiffest = change > most ? i : stiffest;
+    }
+    if (!air[stiffest].isShutIn()) {
+      return false;
+    }
+    Set<String> more = new HashSet<>(locked);
+    more.add(tanks.get(stiffest).id());
+    locked = more;
+    lockTime = time;
+    flows = solve(volume);
+    return true;
+  }
+
+  private static Set<String> wetted(Flows of) {
+    return of.lines().keySet();
+  }
+
+  /**
+   * Goes to the moment within a step at which water comes to lines that were dry, or leaves some: a
+   * crest is reached, which the air's pressure decides as well as the level. Found by halving.
+   */
+  private List<Happening> floods(Slope start, double within) {
+    Set<String> before = wetted(start.flows());
+    double low = 0;
+    double high = within;
+    while (high - low > shortest) {
+      double middle = (low + high) / 2;
+      if (wetted(solve(after(start, start, middle, middle))).equals(before)) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    move(start, start, high, high);
+    step = Math.min(step, FIRST_STEP);
+    lookAround();
+    return changes();
+  }
+
+  /** The flows at one end of a step, with what each tank gains (m³/s). */
+  private record Slope(Flows flows, double[] rates) {}
+
+  /**
+   * Where a tank is filled and drawn at the height of one of its ports, the port is covered and
+   * uncovered without end. Steps are then made coarser until time goes on.
+   */
+  private void hurry() {
+    steps++;
+    if (steps > STEPS_AT_ONCE + STEPS_A_SECOND * (time - handTime)) {
+      shortest = Math.min(2 * shortest, COARSEST);
+      tolerance *= 2;
+      steps -= STEPS_AT_ONCE / 2;
+    }
+  }
+
+  /** Tells whether a step carried a tank past a port, so that what is open has to be found anew. */
+  private boolean crossed() {
+    for (int i = 0; i < volume.length; i++) {
+      if (thresholds[i].part(volume[i]) != parts[i]) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean still(Slope now) {
+    for (double rate : now.rates()) {
+      if (Math.abs(rate) > STILL) {
+        return false;
+      }
+    }
+    return allStill(now.flows().fixtures())
+        && allStill(now.flows().ends())
+        && allStill(now.flows().supplies());
+  }
+
+  private static boolean allStill(Map<String, Double> of) {
+    return of.values().stream().allMatch(q -> Math.abs(q) <= STILL);
+  }
+
+  /** What each tank gains: from lines, and from the wastes of fixtures. */
+  private double[] rates(Flows of) {
+    double[] rates = new double[tanks.size()];
+    for (int i = 0; i < rates.length; i++) {
+      rates[i] = of.tank(tanks.get(i).id());
+    }
+    of.fixtures()
+        .forEach((fixture, q) -> {
+          int tank = wasteTank(fixture);
+          if (tank >= 0) {
+            rates[tank] += q;
+          }
+        });
+    return rates;
+  }
+
+  /** The place of the tank that takes a fixture's waste, −1 when none does or it is brim-full. */
+  private int wasteTank(String fixture) {
+    End end = wastes.get(fixture);
+    if (end == null || end.kind() != End.Kind.TANK) {
+      return -1;
+    }
+    for (int i = 0; i < tanks.size(); i++) {
+      if (tanks.get(i).id().equals(end.part())) {
+        double room = plumbing.room(end.part()).capacity() - volume[i];
+        return room > NEARLY && head(i) < watch.wasteHeight(fixture) ? i : -1;
+      }
+    }
+    return -1;
+  }
+
+  /** Returns the head of a tank's water, the pressure of its air included (m). */
+  private double head(int tank) {
+    Part part = tanks.get(tank);
+    double level = plumbing.room(part.id()).level(volume[tank], state.slope());
+    double corner = state.slope().heightOf(new Point(part.x(), part.y(), part.height()));
+    return corner + level + Fluid.WATER.head(air[tank].pressure(volume[tank]));
+  }
+
+  /** Returns the volumes some time after the start of a step whose slopes are these. */
+  private double[] after(Slope start, Slope end, double seconds, double over) {
+    double bent = seconds * seconds / (2 * over);
+    double[] moved = new double[volume.length];
+    for (int i = 0; i < moved.length; i++) {
+      double change = start.rates()[i] * (seconds - bent) + end.rates()[i] * bent;
+      moved[i] = Math.clamp(volume[i] + change, 0, plumbing.room(tanks.get(i).id()).capacity());
+    }
+    return moved;
+  }
+
+  private static double difference(double[] first, double[] second) {
+    double most = 0;
+    for (int i = 0; i < first.length; i++) {
+      most = Math.max(most, Math.abs(second[i] - first[i]));
+    }
+    return most;
+  }
+
+  /**
+   * Returns when the first threshold is met, with each volume on the parabola whose slope goes from
+   * the first rate to the second over a step (s); infinite for none.
+   */
+  private double untilCrossing(Slope start, Slope end, double over) {
+    double soonest = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < volume.length; i++) {
+      double up = thresholds[i].above(volume[i]);
+      double down = thresholds[i].below(volume[i]);
+      soonest = Math.min(soonest, untilAt(i, up, start, end, over));
+      soonest = Math.min(soonest, untilAt(i, down, start, end, over));
+    }
+    return soonest;
+  }
+
+  /** Returns when the first tank is brim-full or empty (s). */
+  private double untilLimit(Slope start, Slope end, double over) {
+    double soonest = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < volume.length; i++) {
+      double capacity = plumbing.room(tanks.get(i).id()).capacity();
+      soonest = Math.min(soonest, untilAt(i, capacity, start, end, over));
+      soonest = Math.min(soonest, untilAt(i, 0, start, end, over));
+    }
+    return soonest;
+  }
+
+  private double untilAt(int tank, double target, Slope start, Slope end, double over) {
+    double slope = start.rates()[tank];
+    double bend = (end.rates()[tank] - slope) / (2 * over);
+    return meets(target - volume[tank], slope, bend);
+  }
+
+  /** The first time, after the start, at which slope·t + bend·t² comes to a change. */
+  private static double meets(double change, double slope, double bend) {
+    if (Math.abs(change) < 1e-15) {
+      return slope * bend < 0 ? -slope / bend : Double.POSITIVE_INFINITY;
+    }
+    if (!Double.isFinite(change)) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double root = slope * slope + 4 * bend * change;
+    if (root < 0) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double q = slope + Math.copySign(Math.sqrt(root), slope);
+    double one = q == 0 ? Double.NaN : 2 * change / q;
+    double other = bend == 0 ? Double.NaN : -q / (2 * bend);
+    double soonest = Double.POSITIVE_INFINITY;
+    for (double t : new double[] {one, other}) {
+      if (t >= 0 && t < soonest) {
+        soonest = t;
+      }
+    }
+    return soonest;
+  }
+
+  /** Moves the water of one step and counts it. */
+  private void move(Slope start, Slope end, double seconds, double over) {
+    double[] moved = after(start, end, seconds, over);
+    double bent = seconds * seconds / (2 * over);
+    count(start.flows(), seconds - bent);
+    count(end.flows(), bent);
+    System.arraycopy(moved, 0, volume, 0, volume.length);
+    for (int i = 0; i < air.length; i++) {
+      air[i].settle(volume[i]);
+    }
+    time += seconds;
+  }
+
+  private void count(Flows of, double seconds) {
+    Totals.add(totals.supplied(), of.supplies(), seconds);
+    Totals.add(totals.drawn(), of.fixtures(), seconds);
+    Totals.add(totals.out(), of.ends(), seconds);
+    of.fixtures()
+        .forEach((fixture, q) -> {
+          if (wasteTank(fixture) < 0) {
+            totals.out().merge(fixture, q * seconds, Double::sum);
+          }
+        });
+    of.supplies().forEach((id, q) -> jugs.computeIfPresent(id, (jug, left) -> left - q * seconds));
+  }
+
+  private double untilPouredOut() {
+    double soonest = Double.POSITIVE_INFINITY;
+    for (Map.Entry<String, Double> jug : jugs.entrySet()) {
+      double q = flows.supplies().getOrDefault(jug.getKey(), 0.0);
+      if (q > STILL && jug.getValue() > DROP) {
+        soonest = Math.min(soonest, jug.getValue() / q);
+      }
+    }
+    return soonest;
+  }
+
+  /** Tells whether a container runs out within a step. */
+  private boolean poured(Slope start, double seconds) {
+    return jugs.entrySet().stream()
+        .anyMatch(j -> {
+          double q = start.flows().supplies().getOrDefault(j.getKey(), 0.0);
+          return q > STILL && j.getValue() - q * seconds <= DROP;
+        });
+  }
+
+  // --- what is open ----------------------------------------------------------------------------
+
+  /** Works out anew what the setting and the covered ports decide. */
+  private void lookAround() {
+    State now = now(volume);
+    Ways ways = OpenWays.find(plumbing, now.setting(), Levels.of(plumbing, now));
+    Map<String, End> found = new HashMap<>();
+    for (Way way : ways.ways()) {
+      if (way.source().kind() == Source.Kind.WASTE) {
+        found.putIfAbsent(way.source().part(), way.end());
+      }
+    }
+    wastes = found;
+    Set<String> airless = new HashSet<>();
+    parts = new int[volume.length];
+    for (int i = 0; i < parts.length; i++) {
+      parts[i] = thresholds[i].part(volume[i]);
+    }
+    for (int i = 0; i < tanks.size(); i++) {
+      int tank = i;
+      ways.airOf(tanks.get(i).id()).ifPresent(a -> air[tank].ways(plumbing, a, wetVents));
+      air[i].settle(volume[i]);
+      if (air[i].isAirless(volume[i])) {
+        airless.add(tanks.get(i).id());
+      }
+    }
+    locked = airless;
+    lockTime = time;
+    flows = solve(volume);
+  }
+
+  private Flows solve(double[] volumes) {
+    return hydraulics.solve(
+        now(volumes),
+        conditions.withAir(pressures(volumes)).after(runningFull, pouredOut(), locked));
+  }
+
+  private Thresholds[] thresholds() {
+    Thresholds[] all = new Thresholds[tanks.size()];
+    for (int i = 0; i < all.length; i++) {
+      double[] heights = watch.heights(tanks.get(i), state);
+      all[i] = Thresholds.of(plumbing, tanks.get(i), heights, state.slope());
+    }
+    return all;
+  }
+
+  private Set<Watch.Standing> look() {
+    Set<Watch.Standing> standing = watch.look(now(volume), flows, pressures(volume), pouredOut());
+    flows
+        .fixtures()
+        .forEach((fixture, q) -> {
+          End end = wastes.get(fixture);
+          if (q > STILL && end != null && end.kind() == End.Kind.TANK && wasteTank(fixture) < 0) {
+            standing.add(new Watch.Standing(Happening.Kind.BACKS_UP, fixture));
+          }
+        });
+    return standing;
+  }
+
+  private Set<String> pouredOut() {
+    Set<String> empty = new HashSet<>();
+    jugs.forEach((id, left) -> {
+      if (left <= DROP) {
+        empty.add(id);
+      }
+    });
+    return empty;
+  }
+
+  /** Returns what has begun and ended since it was last asked. */
+  private List<Happening> changes() {
+    for (String line : flows.runningFull()) {
+      wetVents.add(line);
+    }
+    runningFull = flows.runningFull();
+    Set<Watch.Standing> now = look();
+    List<Happening> changes = new ArrayList<>();
+    for (Watch.Standing s : now) {
+      if (!standing.contains(s)) {
+        changes.add(new Happening(time, s.kind(), s.subject(), true));
+      }
+    }
+    for (Watch.Standing s : standing) {
+      if (!now.contains(s)) {
+        changes.add(new Happening(time, s.kind(), s.subject(), false));
+      }
+    }
+    standing = now;
+    return changes;
+  }
+}

@@ -1,0 +1,203 @@
+package fernwort.core.network.run;
+
+import fernwort.core.network.Flows;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.flow.Fluid;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** Sees what is the case at a moment of a run, so that what begins and ends can be told. */
+final class Watch {
+
+  /** Slower than this nothing runs (m³/s): half a litre in an hour. */
+  private static final double RUNS = 1.4e-7;
+
+  /** A line's crest must be this far above its heads for a siphon (m). */
+  private static final double SIPHON = 5e-3;
+
+  /** Something that is the case. */
+  record Standing(Happening.Kind kind, String subject) {}
+
+  private final Plumbing plumbing;
+  private final Rig rig;
+  private final Map<String, Part> parts;
+  private final Map<PortRef, Line> linesByPort;
+  private final Set<String> suction = new HashSet<>();
+  private final Map<String, Double> wasteHeights = new HashMap<>();
+
+  Watch(Plumbing plumbing, Slope slope) {
+    this.plumbing = plumbing;
+    rig = plumbing.rig();
+    parts = rig.partsById();
+    linesByPort = rig.linesByPort();
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.Pump || part.kind() instanceof Kind.Macerator) {
+        spread(List.of(part.port("in")), suction);
+      }
+      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+        wasteHeights.put(part.id(), wasteHeight(part, slope));
+      }
+    }
+  }
+
+  /** Returns the height at which waste leaves a fixture: where its first line ends (m). */
+  private double wasteHeight(Part fixture, Slope slope) {
+    Line line = linesByPort.get(fixture.port("waste"));
+    Part next = line == null ? null : parts.get(line.other(fixture.port("waste")).part());
+    Part at = next == null ? fixture : next;
+    return slope.heightOf(new Point(at.x(), at.y(), at.height()));
+  }
+
+  /** Returns the height above which water stands in a fixture (m). */
+  double wasteHeight(String fixture) {
+    return wasteHeights.getOrDefault(fixture, Double.POSITIVE_INFINITY);
+  }
+
+  /**
+   * Follows lines from some ports through everything that water falls through, up to tanks, pumps
+   * and ends, and collects the lines met.
+   */
+  private void spread(List<PortRef> from, Set<String> lines) {
+    Deque<PortRef> front = new ArrayDeque<>(from);
+    Set<PortRef> seen = new HashSet<>(from);
+    while (!front.isEmpty()) {
+      PortRef port = front.remove();
+      Line line = linesByPort.get(port);
+      if (line == null) {
+        continue;
+      }
+      lines.add(line.id());
+      PortRef far = line.other(port);
+      Part part = parts.get(far.part());
+      if (part == null || stops(part.kind())) {
+        continue;
+      }
+      for (String next : part.kind().ports()) {
+        if (seen.add(part.port(next))) {
+          front.add(part.port(next));
+        }
+      }
+    }
+  }
+
+  private static boolean stops(Kind kind) {
+    return kind instanceof Kind.Tank
+        || kind instanceof Kind.Pump
+        || kind instanceof Kind.Macerator
+        || kind instanceof Kind.Regulator
+        || kind instanceof Kind.Fixture
+        || kind instanceof Kind.HoseInlet;
+  }
+
+  /** Returns the heights that matter to the water of a tank: its ports, and the crests around. */
+  double[] heights(Part tank, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    List<Double> heights = new ArrayList<>();
+    List<PortRef> ports = new ArrayList<>();
+    for (String port : tank.kind().ports()) {
+      ports.add(tank.port(port));
+      heights.add(levels.height(tank.port(port)));
+    }
+    Set<String> lines = new HashSet<>();
+    spread(ports, lines);
+    for (Line line : rig.lines()) {
+      if (lines.contains(line.id())) {
+        heights.add(levels.crest(line.id()));
+        heights.add(levels.height(line.from()));
+        heights.add(levels.height(line.to()));
+      }
+    }
+    return heights.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  /** Returns all that is the case. */
+  Set<Standing> look(State state, Flows flows, Map<String, Double> air, Set<String> poured) {
+    Set<Standing> standing = new HashSet<>();
+    Levels levels = Levels.of(plumbing, state);
+    rig.tanks().forEach(t -> tank(t, levels, air, standing));
+    flows
+        .ends()
+        .forEach((end, q) -> {
+          if (q > RUNS) {
+            standing.add(new Standing(Happening.Kind.RUNS_OUT, end));
+          }
+        });
+    flows.pumps().forEach((pump, runs) -> pump(pump, runs, standing));
+    siphons(levels, flows, standing);
+    poured.forEach(jug -> standing.add(new Standing(Happening.Kind.POURED_OUT, jug)));
+    return standing;
+  }
+
+  private void tank(Part part, Levels levels, Map<String, Double> air, Set<Standing> standing) {
+    Kind.Tank tank = (Kind.Tank) part.kind();
+    double surface = levels.surface(part.id());
+    boolean outlet = false;
+    boolean wet = false;
+    boolean full = levels.volume(part.id()) >= plumbing.room(part.id()).capacity() - 1e-9;
+    for (TankPort port : tank.tankPorts()) {
+      boolean covered = surface > levels.height(part.port(port.id())) + 1e-6;
+      if (port.use() == TankPort.Use.FEED || port.use() == TankPort.Use.DRAIN) {
+        outlet = true;
+        wet |= covered && levels.volume(part.id()) > 1e-9;
+      }
+      full |= port.use() == TankPort.Use.VENT && covered;
+    }
+    if (full) {
+      standing.add(new Standing(Happening.Kind.FULL, part.id()));
+    }
+    if (outlet && !wet) {
+      standing.add(new Standing(Happening.Kind.DRY, part.id()));
+    }
+    double pressure = air.getOrDefault(part.id(), 0.0);
+    if (pressure > tank.highestPressure()) {
+      standing.add(new Standing(Happening.Kind.BULGES, part.id()));
+    }
+    if (pressure < tank.lowestPressure()) {
+      standing.add(new Standing(Happening.Kind.SUCKED_IN, part.id()));
+    }
+  }
+
+  private static void pump(String pump, Flows.Running runs, Set<Standing> standing) {
+    switch (runs.does()) {
+      case RUNS -> {}
+      case CYCLES -> standing.add(new Standing(Happening.Kind.CYCLES, pump));
+      case RESTS -> standing.add(new Standing(Happening.Kind.RESTS, pump));
+      case DRAWS_AIR -> standing.add(new Standing(Happening.Kind.DRAWS_AIR, pump));
+    }
+  }
+
+  private void siphons(Levels levels, Flows flows, Set<Standing> standing) {
+    for (String id : flows.runningFull()) {
+      if (Math.abs(flows.line(id)) > RUNS && !suction.contains(id)) {
+        Line line = rig.lines().get(plumbing.lineNumber(id));
+        double head = Math.max(head(line.from(), levels, flows), head(line.to(), levels, flows));
+        if (levels.crest(id) > head + SIPHON) {
+          standing.add(new Standing(Happening.Kind.SIPHONS, id));
+        }
+      }
+    }
+  }
+
+  private static double head(PortRef port, Levels levels, Flows flows) {
+    return flows
+        .pressure(port.part(), port.port())
+        .map(p -> levels.height(port) + Fluid.WATER.head(p))
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+}

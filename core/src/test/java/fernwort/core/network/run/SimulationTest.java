@@ -1,0 +1,256 @@
+package fernwort.core.network.run;
+
+import static fernwort.core.Reference.number;
+import static fernwort.core.Reference.tolerance;
+import static fernwort.core.network.CaseRigs.rig;
+import static fernwort.core.network.CaseRigs.tank;
+import static fernwort.core.network.CaseRigs.vented;
+import static fernwort.core.network.CaseRigs.withPipe;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.Reference;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.RandomRigs;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.Fixture.Type;
+import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The rig run in time. */
+class SimulationTest {
+
+  private static final double MINUTE = 60;
+
+  private static Simulation start(Rig rig, Map<String, Double> litres, String... set) {
+    State state =
+        new State(
+            rig.atRest(),
+            litres.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue() / 1000)),
+            Slope.LEVEL);
+    for (int i = 0; i < set.length; i += 2) {
+      state = state.with(set[i], set[i + 1]);
+    }
+    return Simulation.start(Plumbing.of(rig), state);
+  }
+
+  // --- the cases worked out independently --------------------------------------------------------
+
+  @Test
+  void aTankDrainsInTheTimeWorkedOut() {
+    JsonNode c = Reference.only("open-drain-time");
+    double area = number(c, "plan_area_m2");
+    Rig rig =
+        withPipe(
+            vented(rig().part("tank", "Tank", 0, 0, 1, tank(area)), "tank", 1)
+                .part("end", "End", 0, 0, 1 - number(c, "drop_m"), Fittings.end(Role.DRAIN))
+                .line("pipe", "Pipe", "tank.low > end.in", 1, 1, Material.PEX, 0)
+                .build(),
+            "pipe",
+            c);
+    Simulation run = start(rig, Map.of("tank", 1000 * area * number(c, "h0_m")));
+    double minutes = minutesUntil(run, "tank", area * number(c, "h1_m"));
+    assertThat(minutes).isCloseTo(number(c, "minutes"), tolerance(c));
+  }
+
+  private static double minutesUntil(Simulation run, String tank, double volume) {
+    double before = run.moment().state().volume(tank);
+    while (run.time() < 3600) {
+      run.runTo(run.time() + 0.5);
+      double now = run.moment().state().volume(tank);
+      if (now <= volume) {
+        return (run.time() - 0.5 * (volume - now) / (before - now)) / MINUTE;
+      }
+      before = now;
+    }
+    return Double.NaN;
+  }
+
+  @Test
+  void twoTanksEqualiseInTheTimeWorkedOut() {
+    JsonNode c = Reference.only("open-equalise");
+    double first = number(c, "plan_area_1_m2");
+    double second = number(c, "plan_area_2_m2");
+    double low = number(c, "surface_2_m") - 0.1;
+    Rig rig =
+        withPipe(
+            vented(
+                    vented(
+                        rig()
+                            .part("one", "One", 0, 0, number(c, "surface_1_m") - 0.45, tank(first))
+                            .part("two", "Two", 0, 0, low, tank(second)),
+                        "one",
+                        1),
+                    "two",
+                    1)
+                .line("pipe", "Pipe", "one.low > two.low", 1, 1, Material.PEX, 0)
+                .build(),
+            "pipe",
+            c);
+    Simulation run = start(rig, Map.of("one", 450 * first, "two", 100 * second));
+    double gap = Double.POSITIVE_INFINITY;
+    while (gap > number(c, "gap_m") && run.time() < 3600) {
+      run.runTo(run.time() + 0.25);
+      State now = run.moment().state();
+      gap =
+          number(c, "surface_1_m")
+              - 0.45
+              + now.volume("one") / first
+              - low
+              - now.volume("two") / second;
+    }
+    assertThat(run.time() / MINUTE).isCloseTo(number(c, "minutes"), tolerance(c));
+  }
+
+  @Test
+  void airShutInKeepsItsPressureTimesVolume() {
+    JsonNode c = Reference.only("open-sealed");
+    Air air = new Air(0.1, 0.1 - number(c, "air_l") / 1000);
+    air.ways(
+        Plumbing.of(DemoRig.all().getFirst().rig()),
+        new fernwort.core.network.TankAir(
+            "tank", java.util.Optional.empty(), java.util.Optional.empty()),
+        java.util.Set.of());
+    double water = 0.1 - number(c, "air_l") / 1000;
+    assertThat(air.pressure(water - number(c, "taken_l") / 1000))
+        .isCloseTo(number(c, "gauge_after_taking_pa"), tolerance(c));
+    assertThat(air.pressure(water + number(c, "added_l") / 1000))
+        .isCloseTo(number(c, "gauge_after_adding_pa"), tolerance(c));
+  }
+
+  // --- what users would see ----------------------------------------------------------------------
+
+  /** A tank filled from the mains, its overflow over a crest to a tail below. */
+  private static Rig filled(boolean airAtCrest) {
+    var rig =
+        rig()
+            .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(0.5))
+            .part("tank", "Tank", 0, 0, 1, tank())
+            .part("crest", "Crest", 0, 0, 1.52, new Kind.Tee())
+            .part("tail", "Tail", 0, 0, 0.6, Fittings.end(Role.OVERFLOW))
+            .line("fill", "Fill", "inlet.out > tank.high", 13, 6, Material.PEX, 4)
+            .line("over", "Overflow", "tank.vent > crest.a", 19, 0.3, Material.PEX, 1)
+            .line("down", "Down", "crest.b > tail.in", 19, 1, Material.PEX, 1);
+    return (airAtCrest
+            ? rig.part("air", "Air valve", 0, 0, 1.6, new Kind.AirAdmittanceValve())
+                .line("up", "Up", "crest.c > air.in", 19, 0.1, Material.PEX, 0.5)
+            : rig.part("plug", "Plug", 0, 0, 1.6, new Kind.Plug(false))
+                .line("up", "Up", "crest.c > plug.in", 19, 0.1, Material.PEX, 0.5))
+        .build();
+  }
+
+  @Test
+  void aTankFillsOverflowsAndSiphonsDownToItsPortUnlessAirComesInAtTheCrest() {
+    Simulation plain = start(filled(false), Map.of(), "inlet", "mains");
+    assertThat(plain.runUntil(Happening.Kind.FULL, "tank", 3600)).isPresent();
+    assertThat(plain.runUntil(Happening.Kind.RUNS_OUT, "tail", 3600)).isPresent();
+    plain.runTo(plain.time() + 5);
+    assertThat(plain.moment().flows().end("tail")).isPositive();
+    plain.set("inlet", "capped");
+    plain.runTo(plain.time() + 3600);
+    assertThat(plain.moment().state().volume("tank")).isCloseTo(0.25 * 0.48, within(1e-4));
+
+    Simulation aired = start(filled(true), Map.of(), "inlet", "mains");
+    aired.runUntil(Happening.Kind.RUNS_OUT, "tail", 3600);
+    aired.runTo(aired.time() + 5);
+    aired.set("inlet", "capped");
+    aired.runTo(aired.time() + 3600);
+    assertThat(aired.moment().state().volume("tank")).isGreaterThan(0.25 * 0.4999);
+  }
+
+  @Test
+  void aPumpOnASealedTankSucksItInAndStalls() {
+    Rig rig =
+        rig()
+            .part("tank", "Tank", 0, 0, 1, tank())
+            .part("pump", "Pump", 0, 0, 1, Fittings.pressurePump(10, 2.5))
+            .part("tap", "Tap", 0, 0, 1, Fittings.fixture(Type.HOSE_POINT, false, 8))
+            .line("suction", "Suction", "tank.low > pump.in", 13, 1, Material.PEX, 1)
+            .line("delivery", "Delivery", "pump.out > tap.cold", 13, 1, Material.PEX, 1)
+            .build();
+    Simulation run = start(rig, Map.of("tank", 50.0), "pump", "on", "tap", "open");
+    double first = run.moment().flows().fixture("tap");
+    List<Happening> seen = run.runTo(20 * MINUTE);
+    assertThat(seen).anyMatch(h -> h.kind() == Happening.Kind.SUCKED_IN);
+    assertThat(run.moment().flows().fixture("tap")).isLessThan(0.8 * first);
+    assertThat(run.moment().air().get("tank")).isLessThan(-10_000);
+  }
+
+  @Test
+  void aPumpDrawsAirWhenItsTankIsDown() {
+    DemoRig truck = DemoRig.all().getFirst();
+    Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
+    double minutes =
+        run.runUntil(Happening.Kind.DRAWS_AIR, "pump", 3600 * 3).orElseThrow() / MINUTE;
+    assertThat(minutes).isBetween(5.0, 30.0);
+    assertThat(run.moment().state().volume("main")).isBetween(0.008, 0.015);
+  }
+
+  @Test
+  void grayFillsAsFixturesAreUsedAndBacksUpWhenFull() {
+    DemoRig truck = DemoRig.all().getFirst();
+    State state = truck.state().withVolume("gray", 0.098).withVolume("main", 0.120);
+    Simulation run = Simulation.start(Plumbing.of(truck.rig()), state);
+    List<Happening> seen = run.runTo(40 * MINUTE);
+    assertThat(seen).anyMatch(h -> h.kind() == Happening.Kind.FULL && h.subject().equals("gray"));
+    assertThat(seen)
+        .anyMatch(h -> h.kind() == Happening.Kind.BACKS_UP && h.subject().equals("sink"));
+    assertThat(run.moment().totals().out().get("sink")).isGreaterThan(0.05);
+  }
+
+  @Test
+  void goingBackGoesOnExactlyAsBefore() {
+    DemoRig truck = DemoRig.all().getFirst();
+    Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
+    run.runTo(60);
+    Simulation kept = run.copy();
+    run.runTo(400);
+    kept.runTo(400);
+    assertThat(kept.moment().state().volumes()).isEqualTo(run.moment().state().volumes());
+  }
+
+  @Test
+  void restCostsNothingAndChangesNothing() {
+    DemoRig truck = DemoRig.all().getFirst();
+    Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
+    run.set("sink", "shut");
+    run.set("pump", "off");
+    State before = run.moment().state();
+    assertThat(run.runTo(180 * 86_400.0)).isEmpty();
+    assertThat(run.moment().state()).isEqualTo(before);
+  }
+
+  // --- laws --------------------------------------------------------------------------------------
+
+  @Property(tries = 60)
+  void waterIsConserved(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State state = RandomRigs.state(rig, seed);
+    Simulation run = Simulation.start(Plumbing.of(rig), state);
+    double before = sum(run.moment().state().volumes());
+    run.runTo(600);
+    Moment end = run.moment();
+    double supplied = sum(end.totals().supplied());
+    double moved = Math.max(1e-3, supplied + end.totals().allOut() + before);
+    assertThat(before + supplied)
+        .isCloseTo(sum(end.state().volumes()) + end.totals().allOut(), within(1e-9 * moved));
+  }
+
+  private static double sum(Map<String, Double> of) {
+    return of.values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+}

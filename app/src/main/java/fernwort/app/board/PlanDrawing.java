@@ -11,19 +11,23 @@ import fernwort.core.rig.State;
 import java.time.Instant;
 import java.util.Map;
 
-/** The cutaway of a rig as a plan: everything at rest, nothing to turn. */
+/** The cutaway of a rig that is only looked at: at rest, or in a state that is tried out. */
 public final class PlanDrawing {
 
   private PlanDrawing() {}
 
   /** Draws an open rig. */
   public static Drawing of(OpenRig rig) {
-    State rest = new State(rig.rig().atRest(), Map.of(), Slope.LEVEL);
-    Levels levels = Levels.of(rig.plumbing(), rest);
-    Ways ways = OpenWays.find(rig.plumbing(), rest.setting(), levels);
+    return of(rig, new State(rig.rig().atRest(), Map.of(), Slope.LEVEL));
+  }
+
+  /** Draws an open rig in a state that nobody recorded. */
+  public static Drawing of(OpenRig rig, State state) {
+    Levels levels = Levels.of(rig.plumbing(), state);
+    Ways ways = OpenWays.find(rig.plumbing(), state.setting(), levels);
     Rigs.Outlook outlook =
-        new Rigs.Outlook(ways, rig.hazards().warnings(rest.setting(), levels, ways));
-    return new Drafter(rig, new Rigs.Standing(rest, Map.of()), outlook, Instant.EPOCH).whole();
+        new Rigs.Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
+    return new Drafter(rig, new Rigs.Standing(state, Map.of()), outlook, Instant.EPOCH).whole();
   }
 
   /** Draws a rig that is not kept anywhere. */

@@ -10,8 +10,14 @@ import java.util.Map;
  * @param time since the run began (s)
  * @param state handles and levels
  * @param flows what flows
+ * @param gains what each tank gains, from lines and from wastes, by id (m³/s)
  * @param air gauge pressure of the air above each tank's water, by id (Pa)
  * @param totals what has moved so far
  */
 public record Moment(
-    double time, State state, Flows flows, Map<String, Double> air, Totals totals) {}
+    double time,
+    State state,
+    Flows flows,
+    Map<String, Double> gains,
+    Map<String, Double> air,
+    Totals totals) {}

@@ -169,7 +169,12 @@ public final class Simulation {
 
   /** Returns how things stand. */
   public Moment moment() {
-    return new Moment(time, now(volume), flows, pressures(volume), totals.copy());
+    double[] rates = rates(flows);
+    Map<String, Double> gains = new TreeMap<>();
+    for (int i = 0; i < rates.length; i++) {
+      gains.put(tanks.get(i).id(), rates[i]);
+    }
+    return new Moment(time, now(volume), flows, gains, pressures(volume), totals.copy());
   }
 
   /** Returns the time since the run began (s). */

@@ -1,0 +1,73 @@
+package fernwort.app.rehearse;
+
+import fernwort.core.network.run.Happening;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Rig;
+import java.util.Set;
+
+/** What happens in a run, in the words of the people it happens to. */
+final class HappeningWords {
+
+  /** What a person would want to be stopped at. */
+  private static final Set<Happening.Kind> SERIOUS =
+      Set.of(
+          Happening.Kind.FULL,
+          Happening.Kind.DRY,
+          Happening.Kind.RUNS_OUT,
+          Happening.Kind.SIPHONS,
+          Happening.Kind.DRAWS_AIR,
+          Happening.Kind.BULGES,
+          Happening.Kind.SUCKED_IN,
+          Happening.Kind.POURED_OUT,
+          Happening.Kind.BACKS_UP);
+
+  private HappeningWords() {}
+
+  /** Tells whether it is worth stopping at. */
+  static boolean isSerious(Happening h) {
+    return h.begins() && SERIOUS.contains(h.kind());
+  }
+
+  /** Returns it as a sentence without its time. */
+  static String of(Rig rig, Happening h) {
+    String what = name(rig, h);
+    return switch (h.kind()) {
+      case FULL -> what + (h.begins() ? " is full to its vent" : " is below its vent again");
+      case DRY -> what + (h.begins() ? " is down to its outlet" : " has water over its outlet");
+      case RUNS_OUT -> h.begins() ? "Water runs out at " + what : what + " stops running";
+      case SIPHONS -> what + (h.begins() ? " siphons: it drains on by itself" : " siphons no more");
+      case DRAWS_AIR -> what + (h.begins() ? " draws air" : " has water again");
+      case CYCLES -> what + (h.begins() ? " starts and stops on its switch" : " runs evenly");
+      case RESTS -> what + (h.begins() ? " stops: nothing is drawn" : " runs");
+      case BULGES -> what + (h.begins() ? " bulges: its air cannot get out" : " is relieved");
+      case SUCKED_IN -> what + (h.begins() ? " is sucked in: no air comes in" : " is relieved");
+      case POURED_OUT -> what + (h.begins() ? " is poured out" : " is full again");
+      case BACKS_UP ->
+          h.begins() ? "Waste of " + what + " finds its tank full" : what + " drains again";
+      case HAND -> what + " was set";
+    };
+  }
+
+  private static String name(Rig rig, Happening h) {
+    if (h.kind() == Happening.Kind.SIPHONS) {
+      return rig.lines().stream()
+          .filter(l -> l.id().equals(h.subject()))
+          .findFirst()
+          .map(Line::label)
+          .orElse(h.subject());
+    }
+    return rig.part(h.subject()).label();
+  }
+
+  /** Returns a time of a run as people say it. */
+  static String time(double seconds) {
+    long whole = Math.round(seconds);
+    if (whole < 60) {
+      return whole + " s";
+    }
+    if (whole < 3600) {
+      return "%d min %02d s".formatted(whole / 60, whole % 60);
+    }
+    return "%d h %02d min".formatted(whole / 3600, whole / 60 % 60);
+  }
+}

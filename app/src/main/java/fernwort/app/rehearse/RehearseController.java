@@ -1,0 +1,184 @@
+package fernwort.app.rehearse;
+
+import fernwort.app.board.Drawing;
+import fernwort.app.board.PlanDrawing;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.network.run.Moment;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Setting;
+import fernwort.core.tank.Reading;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.List;
+import java.util.function.Consumer;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** Rehearsing on the Board. Nothing here touches what is recorded, until somebody keeps it. */
+@Controller
+@RequestMapping("/rigs/{id}/rehearse")
+class RehearseController {
+
+  private static final long HOURS = 4 * 3_600_000L;
+
+  private final Rigs rigs;
+  private final RehearsalRoom room;
+  private final Clock clock;
+
+  RehearseController(Rigs rigs, RehearsalRoom room, Clock clock) {
+    this.rigs = rigs;
+    this.room = room;
+    this.clock = clock;
+  }
+
+  @PostMapping
+  String start(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    Simulation run = Simulation.start(rig.plumbing(), rigs.standing(rig).state());
+    return "redirect:/rigs/%s/rehearse/%s".formatted(id, room.start(rig, run));
+  }
+
+  /** A handle as the list beside the drawing shows it. */
+  record Handle(String part, String label, String position, List<Position> positions) {}
+
+  @GetMapping("/{run}")
+  String show(
+      @PathVariable String id,
+      @PathVariable String run,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Rehearsal rehearsal = room.get(run);
+    fill(id, run, rehearsal, units, model);
+    return "rehearse";
+  }
+
+  private void fill(String id, String run, Rehearsal rehearsal, Units units, Model model) {
+    OpenRig rig = rehearsal.rig();
+    Moment moment = rehearsal.moment();
+    Drawing drawing = PlanDrawing.of(rig, moment.state());
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("run", run);
+    model.addAttribute("drawing", drawing);
+    model.addAttribute("now", Snapshot.of(rehearsal, units));
+    model.addAttribute("handles", handles(rig, moment.state().setting()));
+    model.addAttribute("until", Answers.until(rig.plumbing(), rehearsal.ahead(), units));
+    model.addAttribute("alsoOpen", Answers.alsoOpen(rig.plumbing(), rehearsal.ahead(), units));
+  }
+
+  private static List<Handle> handles(OpenRig rig, Setting setting) {
+    return rig.rig()
+        .handles()
+        .map(p -> new Handle(p.id(), p.label(), setting.of(p.id()), p.kind().positions()))
+        .toList();
+  }
+
+  @GetMapping(path = "/{run}/stream", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  @ResponseBody
+  SseEmitter stream(@PathVariable String run, @ModelAttribute("units") Units units) {
+    SseEmitter emitter = new SseEmitter(HOURS);
+    Consumer<Rehearsal> watcher =
+        rehearsal -> {
+          try {
+            emitter.send(Snapshot.of(rehearsal, units), MediaType.APPLICATION_JSON);
+          } catch (IOException | IllegalStateException gone) {
+            throw new IllegalStateException("the page has gone", gone);
+          }
+        };
+    emitter.onCompletion(() -> room.leave(run, watcher));
+    emitter.onError(e -> room.leave(run, watcher));
+    room.watch(run, watcher);
+    return emitter;
+  }
+
+  @PostMapping("/{run}/play")
+  ResponseEntity<Void> play(
+      @PathVariable String run,
+      @RequestParam double speed,
+      @RequestParam(defaultValue = "false") boolean stopping) {
+    room.get(run).play(speed, stopping);
+    return ResponseEntity.noContent().build();
+  }
+
+  @PostMapping("/{run}/pause")
+  ResponseEntity<Void> pause(@PathVariable String run) {
+    room.get(run).pause();
+    return ResponseEntity.noContent().build();
+  }
+
+  @PostMapping("/{run}/set")
+  String set(
+      @PathVariable String id,
+      @PathVariable String run,
+      @RequestParam String part,
+      @RequestParam String position,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Rehearsal rehearsal = room.get(run);
+    rehearsal.set(part, position);
+    fill(id, run, rehearsal, units, model);
+    return "rehearse";
+  }
+
+  @PostMapping("/{run}/back")
+  String back(
+      @PathVariable String id,
+      @PathVariable String run,
+      @RequestParam(defaultValue = "false") boolean start,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Rehearsal rehearsal = room.get(run);
+    rehearsal.back(start);
+    fill(id, run, rehearsal, units, model);
+    return "rehearse";
+  }
+
+  /** Keeps handles and levels of the rehearsal as those of the rig; a person says so. */
+  @PostMapping("/{run}/keep")
+  String keep(
+      @PathVariable String id,
+      @PathVariable String run,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units) {
+    Rehearsal rehearsal = room.get(run);
+    rehearsal.pause();
+    OpenRig rig = rigs.open(id);
+    Moment moment = rehearsal.moment();
+    Setting before = rigs.standing(rig).state().setting();
+    moment
+        .state()
+        .setting()
+        .positions()
+        .forEach((part, position) -> {
+          if (!before.of(part).equals(position)) {
+            rigs.turn(rig, part, position, who);
+          }
+        });
+    for (Part tank : rig.plumbing().tanks()) {
+      double volume = moment.state().volume(tank.id());
+      rigs.record(
+          rig,
+          tank.id(),
+          new Reading.Volume(volume),
+          units.show(Measure.VOLUME, volume) + " rehearsed",
+          clock.instant(),
+          who);
+    }
+    return "redirect:/rigs/%s/board".formatted(id);
+  }
+}

@@ -1,0 +1,141 @@
+package fernwort.app.rehearse;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.network.Flows;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.run.Moment;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * What the page shows of one moment, in one person's units.
+ *
+ * @param seconds time of the run (s)
+ * @param time the same in words
+ * @param playing whether it plays
+ * @param speed simulated seconds in one second
+ * @param stopped what it stopped at; empty for nothing
+ * @param tanks each tank's water
+ * @param lines direction of the flow in each line where there is one: 1 or −1
+ * @param marks flow at fixtures, pumps, inlets and ends, by part
+ * @param rows the same as a list, for who cannot see the drawing
+ * @param events what began and ended, the newest first
+ */
+record Snapshot(
+    double seconds,
+    String time,
+    boolean playing,
+    double speed,
+    String stopped,
+    Map<String, TankMark> tanks,
+    Map<String, Integer> lines,
+    Map<String, String> marks,
+    List<String> rows,
+    List<String> events) {
+
+  private static final double RUNS = 1.7e-7;
+
+  /**
+   * A tank.
+   *
+   * @param text what it holds
+   * @param share of its capacity, 0 to 1
+   * @param litres what it holds (L), for the chart
+   */
+  record TankMark(String text, double share, double litres) {}
+
+  static Snapshot of(Rehearsal rehearsal, Units units) {
+    Moment moment = rehearsal.moment();
+    Plumbing plumbing = rehearsal.rig().plumbing();
+    Flows flows = moment.flows();
+    Map<String, TankMark> tanks = new TreeMap<>();
+    List<String> rows = new ArrayList<>();
+    for (Part tank : plumbing.tanks()) {
+      double volume = moment.state().volume(tank.id());
+      double share = volume / plumbing.room(tank.id()).capacity();
+      double air = moment.air().getOrDefault(tank.id(), 0.0);
+      String text = units.show(Measure.VOLUME, volume);
+      if (Math.abs(air) > 50) {
+        text += ", air " + units.show(Measure.PRESSURE, air);
+      }
+      tanks.put(tank.id(), new TankMark(text, share, volume * 1000));
+      double gain = moment.gains().getOrDefault(tank.id(), 0.0);
+      rows.add(
+          "%s %s%s"
+              .formatted(
+                  tank.label(),
+                  text,
+                  Math.abs(gain) > RUNS
+                      ? ", %s %s"
+                          .formatted(
+                              gain > 0 ? "gains" : "gives",
+                              units.show(Measure.FLOW, Math.abs(gain)))
+                      : ""));
+    }
+    Map<String, Integer> lines = new TreeMap<>();
+    flows
+        .lines()
+        .forEach((id, q) -> {
+          if (Math.abs(q) > RUNS) {
+            lines.put(id, q > 0 ? 1 : -1);
+          }
+        });
+    Map<String, String> marks = marks(flows, units);
+    marks.forEach((part, text) ->
+        rows.add(plumbing.rig().part(part).label() + " " + text + pressure(flows, part, units)));
+    return new Snapshot(
+        moment.time(),
+        HappeningWords.time(moment.time()),
+        rehearsal.isPlaying(),
+        rehearsal.speed(),
+        rehearsal.stopped(),
+        tanks,
+        lines,
+        marks,
+        rows,
+        rehearsal.events().reversed().stream()
+            .map(e -> HappeningWords.time(e.at()) + ": " + e.words())
+            .toList());
+  }
+
+  /** The pressure at a fixture, or what a pump adds, after a comma. */
+  private static String pressure(Flows flows, String part, Units units) {
+    Flows.Running pump = flows.pumps().get(part);
+    Optional<Double> pressure =
+        pump == null ? flows.pressure(part, "cold") : Optional.of(pump.rise());
+    return pressure.map(p -> ", " + units.show(Measure.PRESSURE, p)).orElse("");
+  }
+
+  private static Map<String, String> marks(Flows flows, Units units) {
+    Map<String, String> marks = new TreeMap<>();
+    flows
+        .fixtures()
+        .forEach((id, q) -> {
+          marks.put(id, units.show(Measure.FLOW, Math.max(0, q)));
+        });
+    flows.ends().forEach((id, q) -> running(marks, id, q, units));
+    flows.supplies().forEach((id, q) -> running(marks, id, q, units));
+    flows
+        .pumps()
+        .forEach((id, pump) ->
+            marks.put(
+                id,
+                switch (pump.does()) {
+                  case RUNS, CYCLES -> units.show(Measure.FLOW, pump.flow());
+                  case RESTS -> "rests";
+                  case DRAWS_AIR -> "draws air";
+                }));
+    return marks;
+  }
+
+  private static void running(Map<String, String> marks, String id, double q, Units units) {
+    if (Math.abs(q) > RUNS) {
+      marks.put(id, units.show(Measure.FLOW, q));
+    }
+  }
+}

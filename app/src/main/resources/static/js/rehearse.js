@@ -1,0 +1,151 @@
+// Rehearsing: the run is streamed; this draws what it says and sends what the buttons ask.
+let stream;
+let course = [];
+let strokes = [];
+
+const post = (path, values) =>
+  fetch(document.getElementById("rehearse").dataset.base + path, {
+    method: "POST",
+    headers: { "X-XSRF-TOKEN": document.querySelector("meta[name=csrf]").content },
+    body: new URLSearchParams(values),
+  });
+
+function text(element, words) {
+  if (element && element.textContent !== words) element.textContent = words;
+}
+
+function list(id, rows) {
+  const box = document.getElementById(id);
+  if (box.dataset.rows === rows.join("\n")) return;
+  box.dataset.rows = rows.join("\n");
+  box.replaceChildren(
+    ...rows.map((row) => {
+      const item = document.createElement("li");
+      item.textContent = row;
+      return item;
+    }),
+  );
+}
+
+function drawRig(now) {
+  document.querySelectorAll("[data-tank]").forEach((tank) => {
+    const mark = now.tanks[tank.dataset.tank];
+    const water = tank.querySelector(".tank-water");
+    const height = Math.max(0, water.dataset.room * Math.min(1, mark.share));
+    water.setAttribute("height", height);
+    water.setAttribute("y", water.dataset.bottom - height);
+    text(tank.querySelector(".tank-amount"), mark.text);
+  });
+  document.querySelectorAll("[data-line]").forEach((line) => {
+    const way = now.lines[line.dataset.line];
+    line.classList.toggle("is-moving", way !== undefined);
+    line.classList.toggle("flows-forward", way === 1);
+    line.classList.toggle("flows-back", way === -1);
+  });
+  document
+    .querySelectorAll("[data-mark]")
+    .forEach((mark) => text(mark, now.marks[mark.dataset.mark] ?? ""));
+}
+
+const COLOURS = ["chart-expected", "chart-high", "chart-low", "chart-other"];
+
+function drawCourse(now) {
+  const last = course.at(-1);
+  if (last && now.seconds < last.seconds) {
+    course = course.filter((p) => p.seconds <= now.seconds);
+    strokes = strokes.filter((t) => t <= now.seconds);
+  }
+  if (!last || now.seconds > last.seconds) {
+    course.push({
+      seconds: now.seconds,
+      litres: Object.fromEntries(Object.entries(now.tanks).map(([id, t]) => [id, t.litres])),
+    });
+    if (course.length > 600) course = course.filter((_, i) => i % 2 === 0);
+  }
+  if (now.stopped && !strokes.includes(now.seconds)) strokes.push(now.seconds);
+  const end = Math.max(1, course.at(-1).seconds);
+  const top = Math.max(1, ...course.flatMap((p) => Object.values(p.litres)));
+  const x = (t) => 6 + (468 * t) / end;
+  const y = (v) => 144 - (138 * v) / top;
+  const svg = "http://www.w3.org/2000/svg";
+  const lines = Object.keys(now.tanks).map((id, i) => {
+    const path = document.createElementNS(svg, "path");
+    path.setAttribute("class", "chart-line " + COLOURS[i % COLOURS.length]);
+    path.setAttribute(
+      "d",
+      "M" + course.map((p) => `${x(p.seconds).toFixed(1)} ${y(p.litres[id]).toFixed(1)}`).join("L"),
+    );
+    return path;
+  });
+  strokes.forEach((t) => {
+    const stroke = document.createElementNS(svg, "path");
+    stroke.setAttribute("class", "chart-limit");
+    stroke.setAttribute("d", `M${x(t).toFixed(1)} 6V144`);
+    lines.push(stroke);
+  });
+  document.getElementById("course-lines").replaceChildren(...lines);
+  const names = [...document.querySelectorAll("[data-tank]")];
+  const key = document.getElementById("course-key");
+  if (!key.childElementCount) {
+    Object.keys(now.tanks).forEach((id, i) => {
+      const sign = document.createElement("i");
+      sign.className = "key " + COLOURS[i % COLOURS.length];
+      const name = names.find((n) => n.dataset.tank === id)?.dataset.name ?? id;
+      key.append(sign, ` ${name} `);
+    });
+  }
+}
+
+function draw(now) {
+  if (!document.getElementById("rehearse")) {
+    stream.close();
+    return;
+  }
+  text(document.getElementById("clock"), now.time);
+  text(document.getElementById("play"), now.playing ? "Pause" : "Play");
+  const stopped = document.getElementById("stopped");
+  stopped.hidden = !now.stopped;
+  text(stopped, now.stopped ? now.stopped + ". Play on, set something, or go back." : "");
+  drawRig(now);
+  list("rows", now.rows);
+  list("events", now.events);
+  drawCourse(now);
+}
+
+function toggle() {
+  const playing = document.getElementById("play").textContent === "Pause";
+  if (playing) {
+    post("/pause", {});
+  } else {
+    post("/play", {
+      speed: document.getElementById("speed").value,
+      stopping: document.getElementById("stopping").checked,
+    });
+  }
+}
+
+document.addEventListener("click", (event) => {
+  if (event.target.closest?.("#play")) toggle();
+});
+document.addEventListener("change", (event) => {
+  const live = event.target.closest?.("#speed, #stopping");
+  if (live && document.getElementById("play").textContent === "Pause") {
+    post("/play", {
+      speed: document.getElementById("speed").value,
+      stopping: document.getElementById("stopping").checked,
+    });
+  }
+});
+document.addEventListener("keydown", (event) => {
+  const typing = event.target.closest?.("input, select, textarea, button, [role=button], a");
+  if (event.key === " " && document.getElementById("rehearse") && !typing) {
+    event.preventDefault();
+    toggle();
+  }
+});
+
+const rehearsal = document.getElementById("rehearse");
+if (rehearsal) {
+  stream = new EventSource(rehearsal.dataset.base + "/stream");
+  stream.onmessage = (event) => draw(JSON.parse(event.data));
+}

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.TestFactory;
 import tools.jackson.databind.JsonNode;
 
 /** The tank cases whose answers were worked out independently. */
-class TankReferenceTest {
+public class TankReferenceTest {
 
   @TestFactory
   Stream<DynamicTest> litresBelowATiltedSurface() {
@@ -30,7 +30,8 @@ class TankReferenceTest {
     assertThat(litres(c)).isCloseTo(number(c, "litres"), Reference.tolerance(c));
   }
 
-  private static double litres(JsonNode c) {
+  /** Returns our answer to a tank case (L). */
+  public static double litres(JsonNode c) {
     Slope slope = new Slope(number(c, "pitch_deg"), number(c, "roll_deg"));
     String id = c.get("id").asString();
     Shape shape = shape(c);

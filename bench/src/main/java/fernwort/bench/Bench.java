@@ -66,7 +66,12 @@ public final class Bench {
             new Goal("Review of a plan of 120 parts", "review", "", 5_000, "µs"),
             new Goal("Everything that Sizing reckons", "sizingPage", "", 5_000, "µs"),
             new Goal("Steady flow, 60 parts", "steadyFlow", "60", 200, "µs"),
-            new Goal("Steady flow, 240 parts", "steadyFlow", "240", 2_000, "µs"));
+            new Goal("Steady flow, 240 parts", "steadyFlow", "240", 2_000, "µs"),
+            new Goal("The same network alone, 60 parts", "networkAlone", "60", 200, "µs"),
+            new Goal("Handed to a general solver, 60 parts", "generalSolver", "60", 0, "µs"),
+            new Goal("A day of ordinary use", "day", "", 20_000, "µs"),
+            new Goal("A season of 180 days", "season", "", 2_000_000, "µs"),
+            new Goal("A second of eight rehearsals at 60×", "eightRehearsals", "", 500_000, "µs"));
 
     Figure figure(Collection<RunResult> results) {
       Result<?> result =

@@ -11,7 +11,6 @@ import fernwort.core.network.flow.Orifice;
 import fernwort.core.network.flow.SteadyFlow;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PortRef;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -22,7 +21,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.dense.row.CommonOps_DDRM;
 
@@ -392,6 +390,10 @@ final class FlowModel {
         share * fixture.ratedFlow(), water.head(fixture.ratedPressure()), share * most);
   }
 
+  FlowNetwork network() {
+    return network;
+  }
+
   SteadyFlow solve() {
     return network.solve();
   }
@@ -584,7 +586,7 @@ final class FlowModel {
       double whole = flow.flows()[l];
       q[l] = whole * share[linkEnds.get(l)[whole >= 0 ? 0 : 1]];
     }
-    Map<String, Double> lines = new TreeMap<>();
+    Map<String, Double> lines = new HashMap<>();
     Set<String> full = new HashSet<>();
     for (int l = 0; l < q.length; l++) {
       double of = q[l];
@@ -601,13 +603,13 @@ final class FlowModel {
     }
     Map<Gate.Kind, Map<String, Double>> through = new HashMap<>();
     for (Gate.Kind kind : Gate.Kind.values()) {
-      through.put(kind, new TreeMap<>());
+      through.put(kind, new HashMap<>());
     }
     gates.forEach(g ->
         through
-            .getOrDefault(g.kind(), new TreeMap<>())
+            .getOrDefault(g.kind(), new HashMap<>())
             .merge(g.part(), g.sign() * q[g.link()], Double::sum));
-    Map<String, Double> tanks = through.getOrDefault(Gate.Kind.TANK, new TreeMap<>());
+    Map<String, Double> tanks = through.getOrDefault(Gate.Kind.TANK, new HashMap<>());
     addUnderWater(q, tanks);
     return new Flows(
         lines,
@@ -638,21 +640,17 @@ final class FlowModel {
     }
   }
 
-  private Map<PortRef, Double> pressures(SteadyFlow flow) {
-    Map<PortRef, Double> pressures = new HashMap<>();
-    plumbing
-        .ports()
-        .forEach((port, v) -> {
-          if (node[v] >= 0) {
-            pressures.put(port, pressureAt(v, flow));
-          }
-        });
-    return pressures;
+  private Pressures pressures(SteadyFlow flow) {
+    double[] at = new double[node.length];
+    for (int v = 0; v < at.length; v++) {
+      at[v] = node[v] < 0 ? Double.NaN : pressureAt(v, flow);
+    }
+    return Pressures.of(plumbing, at);
   }
 
   private Map<String, Flows.Running> pumps(
       SteadyFlow flow, double[] q, double[] share, Set<Integer> cycling) {
-    Map<String, Flows.Running> running = new TreeMap<>();
+    Map<String, Flows.Running> running = new HashMap<>();
     for (Part part : plumbing.pumps()) {
       if (isOn(part)) {
         Integer link = pumpLinks.get(plumbing.index(part.id()));

@@ -10,7 +10,7 @@ import java.util.Set;
  * The steady flow in one state. The maps are its own and not to be changed.
  *
  * @param lines flow in each line under water from its first end to its second, by id (m³/s)
- * @param pressures gauge pressure at each port under water, by port (Pa)
+ * @param pressures gauge pressure at each port under water, (Pa)
  * @param fixtures what each open fixture passes, hot and cold together, by id (m³/s)
  * @param ends what leaves at each open end, cap, filler or waste, by part id (m³/s)
  * @param tanks what each tank gains, by id; negative for what it loses (m³/s)
@@ -21,7 +21,7 @@ import java.util.Set;
  */
 public record Flows(
     Map<String, Double> lines,
-    Map<PortRef, Double> pressures,
+    Pressures pressures,
     Map<String, Double> fixtures,
     Map<String, Double> ends,
     Map<String, Double> tanks,
@@ -33,7 +33,14 @@ public record Flows(
   /** Nothing flows. */
   public static final Flows NONE =
       new Flows(
-          Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), List.of(),
+          Map.of(),
+          Pressures.NONE,
+          Map.of(),
+          Map.of(),
+          Map.of(),
+          Map.of(),
+          Map.of(),
+          List.of(),
           Set.of());
 
   /**
@@ -80,6 +87,6 @@ public record Flows(
 
   /** Returns the gauge pressure at a port (Pa), where water stands. */
   public Optional<Double> pressure(String part, String port) {
-    return Optional.ofNullable(pressures.get(new PortRef(part, port)));
+    return pressures.at(new PortRef(part, port));
   }
 }

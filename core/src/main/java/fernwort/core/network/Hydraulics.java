@@ -1,16 +1,22 @@
 package fernwort.core.network;
 
+import fernwort.core.network.flow.FlowNetwork;
 import fernwort.core.network.flow.Fluid;
 import fernwort.core.network.flow.SteadyFlow;
 import fernwort.core.network.flow.UnsettledException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Steady flow and pressure everywhere in a rig, for any state.
@@ -26,6 +32,12 @@ public final class Hydraulics {
   private static final int MOST_ROUNDS = 40;
   private static final double TOLERANCE = 1e-6;
 
+  private static final int MOST_KNOWN = 400;
+
+  /** What the surroundings of a state depend on. */
+  private record Seen(Setting setting, Slope slope, List<Integer> covered) {}
+
+  private final Map<Seen, Surroundings> known = new ConcurrentHashMap<>();
   private final Plumbing plumbing;
   private final LinePipes pipes;
 
@@ -91,6 +103,31 @@ public final class Hydraulics {
         return model.answer(flow, cycling, airy);
       }
     }
+  }
+
+  /**
+   * Returns what is open around the flow of a state. Remembered, since a run meets the same handles
+   * and the same covered ports again and again.
+   *
+   * @param state the state
+   * @param covered numbers that differ where different ports and crests are under water
+   */
+  public Surroundings around(State state, int[] covered) {
+    Seen seen = new Seen(state.setting(), state.slope(), Arrays.stream(covered).boxed().toList());
+    if (known.size() > MOST_KNOWN) {
+      known.clear();
+    }
+    return known.computeIfAbsent(
+        seen,
+        s -> Surroundings.of(OpenWays.find(plumbing, state.setting(), Levels.of(plumbing, state))));
+  }
+
+  /** Returns the network of a state before its pumps' switches and air are looked at. */
+  public FlowNetwork network(State state) {
+    OpenGraph graph = new OpenGraph(plumbing, state.setting());
+    FlowModel model = new FlowModel(graph, Levels.of(plumbing, state), pipes, Conditions.ORDINARY);
+    model.build(Set.of(), Set.of());
+    return model.network();
   }
 
   private SteadyFlow settle(FlowModel model) {

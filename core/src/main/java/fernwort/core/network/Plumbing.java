@@ -186,11 +186,6 @@ public final class Plumbing {
     return index;
   }
 
-  /** Returns the port at each vertex that is one, in the order of the vertices. */
-  Map<PortRef, Integer> ports() {
-    return vertices;
-  }
-
   Part part(int vertex) {
     return parts.get(owner[vertex]);
   }

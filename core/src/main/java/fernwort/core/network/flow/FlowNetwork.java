@@ -39,6 +39,31 @@ public final class FlowNetwork {
     return !Double.isNaN(fixed[node]);
   }
 
+  /** Returns the known head of a reservoir, or the height of a junction (m). */
+  public double head(int node) {
+    return isReservoir(node) ? fixed[node] : height[node];
+  }
+
+  /** Returns how many links there are. */
+  public int linkCount() {
+    return losses.length;
+  }
+
+  /** Returns the first node of a link. */
+  public int from(int link) {
+    return from[link];
+  }
+
+  /** Returns the second node of a link. */
+  public int to(int link) {
+    return to[link];
+  }
+
+  /** Returns the law of a link. */
+  public Loss loss(int link) {
+    return losses[link];
+  }
+
   int nodes() {
     return fixed.length;
   }

@@ -4,12 +4,8 @@ import fernwort.core.network.Conditions;
 import fernwort.core.network.End;
 import fernwort.core.network.Flows;
 import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Levels;
-import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Way;
-import fernwort.core.network.Ways;
+import fernwort.core.network.Surroundings;
 import fernwort.core.network.flow.Fluid;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
@@ -32,7 +28,7 @@ public final class Simulation {
   /** Error in a tank's volume that one step may make (m³). */
   private static final double TOLERANCE = 5e-6;
 
-  private static final double FIRST_STEP = 2;
+  private static final double FIRST_STEP = 60;
   private static final double SHORTEST = 1e-4;
   private static final double COARSEST = 2;
   private static final int MOST_ATTEMPTS = 40;
@@ -297,7 +293,7 @@ public final class Simulation {
       }
       h = Math.max(shortest, h * Math.max(0.2, 0.9 * Math.sqrt(tolerance / error)));
     }
-    if (!wetted(end.flows()).equals(wetted(flows)) && h > shortest) {
+    if (!moving(end.flows()).equals(moving(flows)) && h > shortest) {
       return floods(start, h);
     }
     double crossing = Math.max(shortest, untilCrossing(start, end, h));
@@ -335,21 +331,28 @@ public final class Simulation {
     return true;
   }
 
-  private static Set<String> wetted(Flows of) {
-    return of.lines().keySet();
+  private static Set<String> moving(Flows of) {
+    Set<String> moving = new HashSet<>();
+    of.lines()
+        .forEach((id, q) -> {
+          if (Math.abs(q) > NEARLY) {
+            moving.add(id);
+          }
+        });
+    return moving;
   }
 
   /**
-   * Goes to the moment within a step at which water comes to lines that were dry, or leaves some: a
-   * crest is reached, which the air's pressure decides as well as the level. Found by halving.
+   * Goes to the moment within a step at which water begins or ceases to move in some lines: a crest
+   * is reached, which the air's pressure decides as well as the level. Found by halving.
    */
   private List<Happening> floods(Slope start, double within) {
-    Set<String> before = wetted(start.flows());
+    Set<String> before = moving(start.flows());
     double low = 0;
     double high = within;
     while (high - low > shortest) {
       double middle = (low + high) / 2;
-      if (wetted(solve(after(start, start, middle, middle))).equals(before)) {
+      if (moving(solve(after(start, start, middle, middle))).equals(before)) {
         low = middle;
       } else {
         high = middle;
@@ -567,22 +570,16 @@ public final class Simulation {
   /** Works out anew what the setting and the covered ports decide. */
   private void lookAround() {
     State now = now(volume);
-    Ways ways = OpenWays.find(plumbing, now.setting(), Levels.of(plumbing, now));
-    Map<String, End> found = new HashMap<>();
-    for (Way way : ways.ways()) {
-      if (way.source().kind() == Source.Kind.WASTE) {
-        found.putIfAbsent(way.source().part(), way.end());
-      }
-    }
-    wastes = found;
     Set<String> airless = new HashSet<>();
     parts = new int[volume.length];
     for (int i = 0; i < parts.length; i++) {
       parts[i] = thresholds[i].part(volume[i]);
     }
+    Surroundings around = hydraulics.around(now, parts);
+    wastes = around.wastes();
     for (int i = 0; i < tanks.size(); i++) {
       int tank = i;
-      ways.airOf(tanks.get(i).id()).ifPresent(a -> air[tank].ways(plumbing, a, wetVents));
+      around.airOf(tanks.get(i).id()).ifPresent(a -> air[tank].ways(plumbing, a, wetVents));
       air[i].settle(volume[i]);
       if (air[i].isAirless(volume[i])) {
         airless.add(tanks.get(i).id());

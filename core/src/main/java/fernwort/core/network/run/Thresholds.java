@@ -7,10 +7,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.Arrays;
 
-/**
- * The volumes of one tank at which something changes: its ports are covered, the crests of the ways
- * from it are reached, it is full.
- */
+/** The volumes of one tank at which something changes: its ports are covered, or it is full. */
 final class Thresholds {
 
   /** Water this far past a port counts as past it (m). */

@@ -14,7 +14,6 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -105,25 +104,12 @@ final class Watch {
         || kind instanceof Kind.HoseInlet;
   }
 
-  /** Returns the heights that matter to the water of a tank: its ports, and the crests around. */
+  /** Returns the heights of a tank's ports (m). */
   double[] heights(Part tank, State state) {
     Levels levels = Levels.of(plumbing, state);
-    List<Double> heights = new ArrayList<>();
-    List<PortRef> ports = new ArrayList<>();
-    for (String port : tank.kind().ports()) {
-      ports.add(tank.port(port));
-      heights.add(levels.height(tank.port(port)));
-    }
-    Set<String> lines = new HashSet<>();
-    spread(ports, lines);
-    for (Line line : rig.lines()) {
-      if (lines.contains(line.id())) {
-        heights.add(levels.crest(line.id()));
-        heights.add(levels.height(line.from()));
-        heights.add(levels.height(line.to()));
-      }
-    }
-    return heights.stream().mapToDouble(Double::doubleValue).toArray();
+    return tank.kind().ports().stream()
+        .mapToDouble(port -> levels.height(tank.port(port)))
+        .toArray();
   }
 
   /** Returns all that is the case. */

@@ -1,5 +1,9 @@
 package fernwort.app.sizing;
 
+import fernwort.app.cards.Card;
+import fernwort.app.cards.Chart;
+import fernwort.app.cards.Form;
+import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.sizing.Demand;
 import fernwort.core.sizing.Habit;

@@ -1,5 +1,7 @@
 package fernwort.app.sizing;
 
+import fernwort.app.cards.Card;
+import fernwort.app.cards.Trip;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.SizingStore;

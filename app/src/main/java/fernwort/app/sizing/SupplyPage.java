@@ -1,5 +1,8 @@
 package fernwort.app.sizing;
 
+import fernwort.app.cards.Card;
+import fernwort.app.cards.Form;
+import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.load.Restraint;
 import fernwort.core.rig.Contents;

@@ -1,9 +1,15 @@
 package fernwort.app.sizing;
 
+import static fernwort.app.cards.Trips.TRUCK;
+import static fernwort.app.cards.Trips.card;
+import static fernwort.app.cards.Trips.row;
+import static fernwort.app.cards.Trips.trip;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.cards.Card;
+import fernwort.app.cards.Chart;
+import fernwort.app.cards.Form;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
@@ -18,29 +24,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What the pages of Sizing say about the demo rigs. */
 class SizingPagesTest {
 
-  private static final DemoRig TRUCK = DemoRig.all().get(0);
   private static final DemoRig SAMPHIRE = DemoRig.all().get(1);
-
-  private static Trip trip(DemoRig demo, Units units, String... entries) {
-    Map<String, SizingStore.Kept> kept = new HashMap<>();
-    for (int i = 0; i < entries.length; i += 2) {
-      kept.put(entries[i], new SizingStore.Kept(entries[i + 1], units.signs()));
-    }
-    OpenRig rig = OpenRig.of("rig", 1, demo.rig());
-    return new Trip(rig, demo.state(), Habits.DEFAULT, kept, units);
-  }
-
-  private static Trip trip(String... entries) {
-    return trip(TRUCK, Units.METRIC, entries);
-  }
-
-  private static Card card(List<Card> cards, String id) {
-    return cards.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
-  }
-
-  private static Card.Row row(Card card, String what) {
-    return card.rows().stream().filter(r -> r.what().equals(what)).findFirst().orElseThrow();
-  }
 
   // --- days ------------------------------------------------------------------------------------
 

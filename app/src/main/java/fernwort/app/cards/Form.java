@@ -1,4 +1,4 @@
-package fernwort.app.sizing;
+package fernwort.app.cards;
 
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
@@ -14,29 +14,29 @@ import java.util.Optional;
  * What one card asks: each call asks one thing and returns what was entered for it, or its default.
  * An entry that cannot be understood stays in its field and is the form's problem.
  */
-final class Form {
+public final class Form {
 
   private final Map<String, SizingStore.Kept> kept;
   private final Units units;
   private final List<Field> fields = new ArrayList<>();
   private String problem = "";
 
-  Form(Map<String, SizingStore.Kept> kept, Units units) {
+  public Form(Map<String, SizingStore.Kept> kept, Units units) {
     this.kept = kept;
     this.units = units;
   }
 
-  List<Field> fields() {
+  public List<Field> fields() {
     return fields;
   }
 
   /** Returns the first thing that is wrong, empty for none. */
-  String problem() {
+  public String problem() {
     return problem;
   }
 
   /** Asks for an amount, in SI. */
-  double amount(String name, String label, Measure measure, double normal, String hint) {
+  public double amount(String name, String label, Measure measure, double normal, String hint) {
     Optional<SizingStore.Kept> entry = entry(name);
     double value = normal;
     String shown = units.number(measure, normal);
@@ -54,7 +54,7 @@ final class Form {
   }
 
   /** Asks for a number without a unit of measure. */
-  double number(String name, String label, double normal, String unit, String hint) {
+  public double number(String name, String label, double normal, String unit, String hint) {
     Optional<SizingStore.Kept> entry = entry(name);
     double value = normal;
     String shown = shown(normal);
@@ -72,7 +72,7 @@ final class Form {
   }
 
   /** Asks for several numbers, parted by blanks or semicolons. */
-  List<Double> numbers(String name, String label, String hint) {
+  public List<Double> numbers(String name, String label, String hint) {
     String text = entry(name).map(SizingStore.Kept::text).orElse("");
     fields.add(Field.text(name, label, text, hint));
     try {
@@ -86,8 +86,15 @@ final class Form {
     }
   }
 
+  /** Asks for several lines of text. */
+  public String rows(String name, String label, String normal, String hint) {
+    String text = entry(name).map(SizingStore.Kept::text).orElse(normal);
+    fields.add(Field.rows(name, label, text, hint));
+    return text;
+  }
+
   /** Asks for one of a list; the first is the default. */
-  String choice(String name, String label, List<Field.Option> options) {
+  public String choice(String name, String label, List<Field.Option> options) {
     String value = entry(name).map(SizingStore.Kept::text).orElse(options.getFirst().value());
     boolean known = options.stream().anyMatch(o -> o.value().equals(value));
     String chosen = known ? value : options.getFirst().value();
@@ -100,7 +107,7 @@ final class Form {
    *
    * @return the values of those that are on
    */
-  List<String> ticks(String name, List<Field.Option> options) {
+  public List<String> ticks(String name, List<Field.Option> options) {
     List<String> on = new ArrayList<>();
     for (Field.Option option : options) {
       String field = name + "-" + option.value();
@@ -121,12 +128,12 @@ final class Form {
     problem = problem.isEmpty() ? String.valueOf(e.getMessage()) : problem;
   }
 
-  static double plain(String label, String text) {
+  public static double plain(String label, String text) {
     return Units.METRIC.parse(label, Measure.LENGTH, text + " m");
   }
 
   /** Returns a number as people write it. */
-  static String shown(double value) {
+  public static String shown(double value) {
     return Units.METRIC.number(Measure.MASS, value);
   }
 }

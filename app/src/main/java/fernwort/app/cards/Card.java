@@ -1,4 +1,4 @@
-package fernwort.app.sizing;
+package fernwort.app.cards;
 
 import fernwort.app.web.Field;
 import java.util.List;
@@ -44,18 +44,18 @@ public record Card(
   public record Table(String title, List<String> heads, List<List<String>> rows) {}
 
   /** What a card answers, without what it asks. */
-  record Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
-    static Answer rows(List<Row> rows) {
+  public record Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
+    public static Answer rows(List<Row> rows) {
       return new Answer(rows, List.of(), List.of());
     }
 
-    static Answer tables(List<Row> rows, List<Table> tables) {
+    public static Answer tables(List<Row> rows, List<Table> tables) {
       return new Answer(rows, tables, List.of());
     }
   }
 
   /** Works an answer out. */
-  interface Reckoning {
+  public interface Reckoning {
     /**
      * Returns the answer.
      *
@@ -65,7 +65,7 @@ public record Card(
   }
 
   /** Makes a card; what cannot be reckoned is said on it, and nothing that was entered is lost. */
-  static Card of(String id, String title, Form form, String note, Reckoning reckoning) {
+  public static Card of(String id, String title, Form form, String note, Reckoning reckoning) {
     Answer none = Answer.rows(List.of());
     if (!form.problem().isEmpty()) {
       return of(id, title, form.fields(), form.problem(), none, note);

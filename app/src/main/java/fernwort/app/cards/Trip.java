@@ -1,4 +1,4 @@
-package fernwort.app.sizing;
+package fernwort.app.cards;
 
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.store.SizingStore;
@@ -24,31 +24,31 @@ import java.util.Map;
  * @param kept what was entered before, by field
  * @param units the person's units
  */
-record Trip(
+public record Trip(
     OpenRig open, State now, Habits habits, Map<String, SizingStore.Kept> kept, Units units) {
 
-  Plumbing plumbing() {
+  public Plumbing plumbing() {
     return open.plumbing();
   }
 
-  Rig rig() {
+  public Rig rig() {
     return open.rig();
   }
 
-  Form form() {
+  public Form form() {
     return new Form(kept, units);
   }
 
-  String show(Measure measure, double si) {
+  public String show(Measure measure, double si) {
     return units.show(measure, si);
   }
 
-  String label(String part) {
+  public String label(String part) {
     return rig().part(part).label();
   }
 
   /** Returns fresh tanks as full as they get, gray empty. */
-  State full() {
+  public State full() {
     Map<String, Double> volumes = new HashMap<>();
     rig()
         .tanks(Contents.FRESH)
@@ -60,7 +60,7 @@ record Trip(
     return new State(now.setting(), volumes, now.slope());
   }
 
-  Lasts lastsFromFull() {
+  public Lasts lastsFromFull() {
     return Lasts.of(plumbing(), full(), habits);
   }
 }

@@ -1,4 +1,4 @@
-package fernwort.app.sizing;
+package fernwort.app.cards;
 
 import java.util.List;
 import java.util.Locale;
@@ -17,8 +17,8 @@ import java.util.stream.IntStream;
 public record Chart(
     String title, List<Line> lines, List<String> bottom, String top, double limitY) {
 
-  static final double WIDTH = 480;
-  static final double HEIGHT = 150;
+  public static final double WIDTH = 480;
+  public static final double HEIGHT = 150;
   private static final double EDGE = 6;
 
   /**
@@ -31,12 +31,13 @@ public record Chart(
   public record Line(String name, String style, String path) {}
 
   /** Returns the line of values spread evenly over the width. */
-  static Line line(String name, String style, List<Double> values, double lowest, double highest) {
+  public static Line line(
+      String name, String style, List<Double> values, double lowest, double highest) {
     return new Line(name, style, path(values, lowest, highest));
   }
 
   /** Returns the path of values spread evenly over the width, between a lowest and a highest. */
-  static String path(List<Double> values, double lowest, double highest) {
+  public static String path(List<Double> values, double lowest, double highest) {
     int last = Math.max(1, values.size() - 1);
     return "M"
         + IntStream.range(0, values.size())
@@ -50,7 +51,7 @@ public record Chart(
   }
 
   /** Returns the height at which a value stands (px from the top). */
-  static double y(double value, double lowest, double highest) {
+  public static double y(double value, double lowest, double highest) {
     return HEIGHT
         - EDGE
         - (HEIGHT - 2 * EDGE) * Math.clamp((value - lowest) / (highest - lowest), 0, 1);

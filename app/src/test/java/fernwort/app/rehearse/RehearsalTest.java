@@ -1,0 +1,96 @@
+package fernwort.app.rehearse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.app.Refusal;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.units.Units;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.run.Simulation;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+
+/** Rehearsals without a browser. */
+class RehearsalTest {
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final OpenRig RIG = OpenRig.of("truck", 1, TRUCK.rig());
+
+  private static Rehearsal rehearsal() {
+    return new Rehearsal(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+  }
+
+  @Test
+  void playedOnItStopsAtTheFirstEventAndSaysWhich() {
+    Rehearsal rehearsal = rehearsal();
+    rehearsal.play(600, true);
+    for (int i = 0; i < 20; i++) {
+      rehearsal.tick(0.2);
+    }
+    assertThat(rehearsal.isPlaying()).isFalse();
+    assertThat(rehearsal.stopped()).matches("Gray is full to its vent at 12 min \\d\\d s");
+  }
+
+  @Test
+  void goingBackTakesLevelsAndEventsBack() {
+    Rehearsal rehearsal = rehearsal();
+    rehearsal.play(600, true);
+    for (int i = 0; i < 20; i++) {
+      rehearsal.tick(0.2);
+    }
+    rehearsal.back(true);
+    assertThat(rehearsal.moment().time()).isZero();
+    assertThat(rehearsal.events()).isEmpty();
+    assertThat(rehearsal.moment().state().volume("gray")).isEqualTo(0.041);
+  }
+
+  @Test
+  void aTapThatIsShutWhileItRunsStopsTheWater() {
+    Rehearsal rehearsal = rehearsal();
+    rehearsal.play(60, true);
+    rehearsal.tick(0.2);
+    rehearsal.set("sink", "shut");
+    double before = rehearsal.moment().state().volume("main");
+    rehearsal.tick(0.2);
+    assertThat(rehearsal.moment().state().volume("main")).isEqualTo(before);
+    assertThat(rehearsal.isPlaying()).isTrue();
+  }
+
+  @Test
+  void aSnapshotSpeaksInThePersonsUnits() {
+    Snapshot now = Snapshot.of(rehearsal(), Units.of("US gal,psi"));
+    assertThat(now.tanks().get("main").text()).endsWith("US gal");
+    assertThat(now.rows()).anyMatch(r -> r.startsWith("Sink") && r.contains("psi"));
+    assertThat(now.lines()).containsKey("p5");
+  }
+
+  @Test
+  void whatOpeningAnotherTapCostsTheFirstIsToldBeforehand() {
+    var rows = Answers.alsoOpen(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
+    assertThat(rows).anyMatch(r -> r.what().equals("Shower") && r.working().contains("Sink then"));
+    var until = Answers.until(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
+    assertThat(until.getFirst().what()).contains("Gray is full");
+    assertThat(until.getFirst().figure()).startsWith("in 12 min");
+  }
+
+  @Test
+  void theRoomMovesWhatIsWatchedAndPausesWhatIsLeft() throws InterruptedException {
+    RehearsalRoom room = new RehearsalRoom();
+    try {
+      String id = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+      CountDownLatch beats = new CountDownLatch(3);
+      java.util.function.Consumer<Rehearsal> watcher = r -> beats.countDown();
+      room.watch(id, watcher);
+      room.get(id).play(10, true);
+      assertThat(beats.await(10, TimeUnit.SECONDS)).isTrue();
+      assertThat(room.get(id).moment().time()).isPositive();
+      room.leave(id, watcher);
+      assertThat(room.get(id).isPlaying()).isFalse();
+      assertThatThrownBy(() -> room.get("gone")).isInstanceOf(Refusal.class);
+    } finally {
+      room.close();
+    }
+  }
+}

@@ -1,0 +1,69 @@
+package fernwort.core.tank;
+
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
+
+/**
+ * One tank on a slope.
+ *
+ * @param figures what of it can be used there
+ * @param senderSteps what a sender with steps shows of the water in it; 0 for none
+ * @param senderSays what the tank would hold if that were read on level ground (m³)
+ * @param leftAfterDraining what stays below its drain (m³); all of it without a drain
+ */
+public record Parked(
+    TankFigures figures, int senderSteps, double senderSays, double leftAfterDraining) {
+
+  /** Steepest way of parking that is looked at (degrees). */
+  public static final double STEEPEST = 3;
+
+  private static final double GRID = 0.5;
+
+  /** Looks at a tank that holds so much (m³) on a slope. */
+  public static Parked of(Kind.Tank tank, TankRoom room, double volume, Slope slope) {
+    Gauge gauge = tank.gauge();
+    double depth = room.highest(Slope.LEVEL);
+    double floor = slope.heightOf(new Point(gauge.x(), gauge.y(), 0));
+    double along = (room.level(volume, slope) - floor) / slope.up().z();
+    double wet = Math.clamp(along, 0, depth);
+    boolean sender = gauge.kind() == Gauge.GaugeKind.SENDER;
+    int steps = sender ? (int) Math.floor(wet / depth * gauge.steps() + 1e-9) : 0;
+    return new Parked(
+        TankFigures.of(tank, room, slope),
+        steps,
+        room.volumeBelow(wet, Slope.LEVEL),
+        Math.min(volume, undrained(tank, room, slope)));
+  }
+
+  private static double undrained(Kind.Tank tank, TankRoom room, Slope slope) {
+    return tank.tankPorts().stream()
+        .filter(p -> p.use() == TankPort.Use.DRAIN)
+        .mapToDouble(p -> room.volumeBelow(p.at(), slope))
+        .min()
+        .orElse(room.capacity());
+  }
+
+  /**
+   * Returns the way of parking, within {@link #STEEPEST} each way, that leaves least in a tank
+   * below its drain; the flattest of equals.
+   */
+  public static Slope bestToDrain(Kind.Tank tank, TankRoom room) {
+    Slope best = Slope.LEVEL;
+    double least = undrained(tank, room, best);
+    for (double pitch = -STEEPEST; pitch <= STEEPEST; pitch += GRID) {
+      for (double roll = -STEEPEST; roll <= STEEPEST; roll += GRID) {
+        Slope slope = new Slope(pitch, roll);
+        double left = undrained(tank, room, slope);
+        boolean flatter = Math.hypot(pitch, roll) < Math.hypot(best.pitch(), best.roll());
+        if (left < least - 1e-6 || left < least + 1e-6 && flatter) {
+          best = slope;
+          least = Math.min(least, left);
+        }
+      }
+    }
+    return best;
+  }
+}

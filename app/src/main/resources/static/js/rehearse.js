@@ -50,11 +50,9 @@ function drawRig(now) {
 const COLOURS = ["chart-expected", "chart-high", "chart-low", "chart-other"];
 
 function drawCourse(now) {
+  course = course.filter((p) => p.seconds <= now.seconds);
+  strokes = strokes.filter((t) => t <= now.seconds);
   const last = course.at(-1);
-  if (last && now.seconds < last.seconds) {
-    course = course.filter((p) => p.seconds <= now.seconds);
-    strokes = strokes.filter((t) => t <= now.seconds);
-  }
   if (!last || now.seconds > last.seconds) {
     course.push({
       seconds: now.seconds,

@@ -1,5 +1,6 @@
 package fernwort.app.board;
 
+import fernwort.app.cards.Form;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
@@ -8,6 +9,7 @@ import fernwort.app.units.Units;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
+import fernwort.core.rig.Slope;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -174,6 +176,18 @@ class BoardController {
     return answer(rig, screen, model);
   }
 
+  @PostMapping("/parked")
+  String parked(
+      @PathVariable String id,
+      @RequestParam String pitch,
+      @RequestParam String roll,
+      @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    rigs.park(rig, new Slope(Form.plain("Nose up", pitch), Form.plain("Left side up", roll)));
+    return answer(rig, screen, model);
+  }
+
   @GetMapping("/empty")
   String empty(
       @PathVariable String id,
@@ -218,6 +232,7 @@ class BoardController {
         new Sentences(rig.rig(), standing.state(), outlook).now(),
         outlook.warnings(),
         LastsView.of(rig.rig(), rigs.lasts(rig, standing.state()), rigs.habits(rig)),
+        ParkedView.of(standing.state().slope()),
         can[0],
         can[1]);
   }

@@ -16,6 +16,7 @@ import java.util.Optional;
  * @param now what goes on, in sentences
  * @param warnings what would go wrong, worst first
  * @param lasts how long the water lasts
+ * @param parked how the rig stands
  * @param canUndo whether there is something to take back
  * @param canRedo whether there is something to put back
  */
@@ -28,6 +29,7 @@ public record BoardView(
     List<String> now,
     List<Warning> warnings,
     LastsView lasts,
+    ParkedView parked,
     boolean canUndo,
     boolean canRedo) {
 

@@ -53,6 +53,17 @@ class RehearseController {
     return "redirect:/rigs/%s/rehearse/%s".formatted(id, room.start(rig, run));
   }
 
+  /** What the Board is asked of the setting as it stands: flows now, times, and one tap more. */
+  @GetMapping("/answers")
+  String answers(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    OpenRig rig = rigs.open(id);
+    Simulation run = Simulation.start(rig.plumbing(), rigs.standing(rig).state());
+    model.addAttribute("now", Snapshot.of(new Rehearsal(rig, run), units));
+    model.addAttribute("until", Answers.until(rig.plumbing(), run, units));
+    model.addAttribute("alsoOpen", Answers.alsoOpen(rig.plumbing(), run, units));
+    return "answers";
+  }
+
   /** A handle as the list beside the drawing shows it. */
   record Handle(String part, String label, String position, List<Position> positions) {}
 

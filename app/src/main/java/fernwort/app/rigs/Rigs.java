@@ -38,6 +38,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Rigs {
 
+  private static final double STEEPEST = 20;
+
   private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
 
   private final RigStore store;
@@ -164,7 +166,26 @@ public class Rigs {
     logbook
         .handles(rig.id())
         .forEach((part, position) -> keepIfThere(rig, positions, part, position));
-    return new Standing(new State(new Setting(positions), volumes, Slope.LEVEL), readings);
+    return new Standing(new State(new Setting(positions), volumes, parked(rig)), readings);
+  }
+
+  /** Returns how a rig is parked. */
+  public Slope parked(OpenRig rig) {
+    RigStore.Stored stored = store.get(rig.id());
+    return new Slope(stored.pitch(), stored.roll());
+  }
+
+  /**
+   * Keeps how a rig is parked; its levels are read and reckoned on that slope from now on.
+   *
+   * @throws IllegalArgumentException in one sentence, when nobody parks like that
+   */
+  public void park(OpenRig rig, Slope slope) {
+    if (!(Math.abs(slope.pitch()) <= STEEPEST && Math.abs(slope.roll()) <= STEEPEST)) {
+      throw new IllegalArgumentException(
+          "Nobody parks at more than %.0f°; check the degrees".formatted(STEEPEST));
+    }
+    store.park(rig.id(), slope.pitch(), slope.roll());
   }
 
   private static double held(OpenRig rig, String tank, Map<String, Logbook.Level> readings) {
@@ -231,7 +252,7 @@ public class Rigs {
     if (at.isAfter(clock.instant().plus(CLOCK_SLACK))) {
       throw new IllegalArgumentException("That time is still to come; give when you looked");
     }
-    double volume = reading.volume(kind, rig.plumbing().room(tank), Slope.LEVEL);
+    double volume = reading.volume(kind, rig.plumbing().room(tank), parked(rig));
     logbook.read(rig.id(), tank, new Logbook.Level(volume, at, shown), who);
   }
 

@@ -42,8 +42,17 @@ public class RigStore {
    * @param description its rig file
    * @param people how many travel
    * @param habits what they use, as JSON
+   * @param pitch how it is parked, nose up (degrees)
+   * @param roll how it is parked, left side up (degrees)
    */
-  public record Stored(String id, int version, String description, int people, String habits) {}
+  public record Stored(
+      String id,
+      int version,
+      String description,
+      int people,
+      String habits,
+      double pitch,
+      double roll) {}
 
   /** Returns all rigs by name, those put away last. */
   public List<Summary> all() {
@@ -59,7 +68,13 @@ public class RigStore {
         .where(RIG.ID.eq(id))
         .fetchOptional(r ->
             new Stored(
-                r.getId(), r.getVersion(), r.getDescription(), r.getPeople(), r.getHabits()));
+                r.getId(),
+                r.getVersion(),
+                r.getDescription(),
+                r.getPeople(),
+                r.getHabits(),
+                r.getPitch(),
+                r.getRoll()));
   }
 
   /**
@@ -196,6 +211,12 @@ public class RigStore {
         name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
     String shortened = plain.length() > 40 ? plain.substring(0, 40) : plain;
     return shortened.isEmpty() ? "rig" : shortened;
+  }
+
+  /** Keeps how a rig is parked (degrees). */
+  @Transactional
+  public void park(String id, double pitch, double roll) {
+    db.update(RIG).set(RIG.PITCH, pitch).set(RIG.ROLL, roll).where(RIG.ID.eq(id)).execute();
   }
 
   /** Keeps who travels and what they use. */

@@ -230,4 +230,28 @@ class BoardJourneyTest {
     assertThat(page.locator(".problems")).containsText("there is no part \"jar\"");
     COPY.expectComplaint("422");
   }
+
+  @Test
+  void aRigParkedOnASlopeIsReadOnIt() {
+    COPY.visit("/rigs/samphire/board");
+    page.locator("#parked summary").click();
+    page.locator("#pitch").fill("-2,5");
+    page.locator("#parked button").click();
+    assertThat(page.locator("#parked summary")).hasText("Parked nose down 2.5°");
+    page.reload();
+    assertThat(page.locator("#parked summary")).hasText("Parked nose down 2.5°");
+    page.locator("#parked summary").click();
+    page.locator("#pitch").fill("60");
+    page.locator("#parked button").click();
+    assertThat(page.locator("#notice")).containsText("Nobody parks");
+    COPY.expectComplaint("422");
+  }
+
+  @Test
+  void howLongAndHowMuchIsAnsweredOnTheBoardWithItsWorking() {
+    COPY.visit("/rigs/marginalia/board");
+    page.locator("#answers summary").click();
+    assertThat(page.locator("#answers")).containsText("Gray is full to its vent");
+    assertThat(page.locator("#answers")).containsText("Sink then");
+  }
 }

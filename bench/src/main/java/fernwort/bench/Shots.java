@@ -21,23 +21,29 @@ public final class Shots {
    * @param width width of the screen (px); its height is 800, or 844 for a phone
    * @param theme the look
    * @param hover what the pointer rests on, as a selector; empty for nothing
+   * @param rehearsed whether the setting is rehearsed up to its first event
    */
-  private record Shot(String name, String path, int width, String theme, String hover) {
+  private record Shot(
+      String name, String path, int width, String theme, String hover, boolean rehearsed) {
 
     static Shot of(String name, String path) {
-      return new Shot(name, path, 1280, "light", "");
+      return new Shot(name, path, 1280, "light", "", false);
     }
 
     Shot onPhone() {
-      return new Shot(name, path, 390, theme, hover);
+      return new Shot(name, path, 390, theme, hover, rehearsed);
     }
 
     Shot in(String look) {
-      return new Shot(name, path, width, look, hover);
+      return new Shot(name, path, width, look, hover, rehearsed);
     }
 
     Shot pointingAt(String selector) {
-      return new Shot(name, path, width, theme, selector);
+      return new Shot(name, path, width, theme, selector, rehearsed);
+    }
+
+    Shot rehearse() {
+      return new Shot(name, path, width, theme, hover, true);
     }
   }
 
@@ -56,7 +62,11 @@ public final class Shots {
           Shot.of("new-rig", "/rigs/new"),
           Shot.of("describe", "/rigs/marginalia/rig?part=main"),
           Shot.of("describe-phone", "/rigs/samphire/rig?part=tank").onPhone(),
-          Shot.of("sizing", "/rigs/marginalia/sizing?days=5&jug=2&seconds=20+21+22"));
+          Shot.of("rehearse", "/rigs/marginalia/board").rehearse(),
+          Shot.of("sizing", "/rigs/marginalia/sizing"),
+          Shot.of("sizing-pump", "/rigs/marginalia/sizing/pump"),
+          Shot.of("sizing-phone", "/rigs/marginalia/sizing/supply").onPhone(),
+          Shot.of("workbench", "/rigs/marginalia/workbench/slope"));
 
   /**
    * Takes them all.
@@ -86,6 +96,12 @@ public final class Shots {
       if (!shot.hover().isEmpty()) {
         page.hover(shot.hover());
         page.waitForSelector("#preview:not([hidden])");
+      }
+      if (shot.rehearsed()) {
+        page.click("#rehearse-this");
+        page.locator("#speed").selectOption("600");
+        page.click("#play");
+        page.waitForSelector("#stopped:not([hidden])");
       }
       page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(shot.name() + ".png")));
       System.out.println(shot.name());

@@ -8,6 +8,8 @@ import fernwort.app.store.RigStore;
 import fernwort.app.units.Units;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.hazard.Warning;
+import fernwort.core.network.Flows;
+import fernwort.core.network.Hydraulics;
 import fernwort.core.network.Way;
 import fernwort.core.network.Ways;
 import fernwort.core.sizing.Habits;
@@ -207,6 +209,41 @@ class ApiController {
   Lasts lasts(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     return rigs.lasts(rig, rigs.standing(rig).state());
+  }
+
+  /**
+   * Steady flow as a program wants it.
+   *
+   * @param lines flow in each line from its first end to its second (m³/s)
+   * @param fixtures what each open fixture passes (m³/s)
+   * @param ends what leaves at each open end (m³/s)
+   * @param tanks what each tank gains (m³/s)
+   * @param supplies what each inlet or jug gives (m³/s)
+   * @param pumps what each running pump does
+   * @param airAt parts at which air is drawn into the moving water
+   */
+  record FlowAnswer(
+      Map<String, Double> lines,
+      Map<String, Double> fixtures,
+      Map<String, Double> ends,
+      Map<String, Double> tanks,
+      Map<String, Double> supplies,
+      Map<String, Flows.Running> pumps,
+      List<String> airAt) {}
+
+  @GetMapping("/rigs/{id}/flows")
+  @Operation(summary = "The steady flow with the handles as they stand")
+  FlowAnswer flows(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    Flows flows = Hydraulics.of(rig.plumbing()).solve(rigs.standing(rig).state());
+    return new FlowAnswer(
+        flows.lines(),
+        flows.fixtures(),
+        flows.ends(),
+        flows.tanks(),
+        flows.supplies(),
+        flows.pumps(),
+        flows.airAt());
   }
 
   @GetMapping("/rigs/{id}/empty")

@@ -10,9 +10,12 @@ import fernwort.core.load.LightFill;
 import fernwort.core.load.Loads;
 import fernwort.core.load.Support;
 import fernwort.core.rig.Axle;
+import fernwort.core.rig.Part;
 import fernwort.core.sizing.Demand;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 
 /** What the water weighs, where, and how little of it will do. */
@@ -32,24 +35,46 @@ final class WeightPage {
   }
 
   private Card weight() {
+    Form form = trip.form();
+    Map<String, Double> tried = new HashMap<>();
+    for (Part tank : trip.plumbing().tanks()) {
+      double capacity = trip.plumbing().room(tank.id()).capacity();
+      double percent =
+          form.number(
+              "load-" + tank.id(),
+              "Try " + tank.label() + " at",
+              Math.rint(100 * trip.now().volume(tank.id()) / capacity),
+              "%",
+              "");
+      tried.put(tank.id(), capacity * Math.clamp(percent, 0, 100) / 100);
+    }
     return Card.of(
         "weight",
         "Weight",
-        trip.form(),
+        form,
         "Level ground, measured empty loads, water alone on top. A weighbridge has the last word.",
         () -> {
           Loads now = Loads.of(trip.plumbing(), trip.now().volumes());
           Loads full = Loads.of(trip.plumbing(), trip.full().volumes());
+          Loads any = Loads.of(trip.plumbing(), tried);
           List<List<String>> rows = new ArrayList<>();
-          rows.add(row(now.supports().get(0), now.onRear(), full.onRear()));
-          rows.add(row(now.supports().get(1), now.onFront(), full.onFront()));
+          rows.add(row(now.supports().get(0), now.onRear(), any.onRear(), full.onRear()));
+          rows.add(row(now.supports().get(1), now.onFront(), any.onFront(), full.onFront()));
           rows.add(
-              List.of("left heavier than right by", mass(now.left()), mass(full.left()), "", ""));
+              List.of(
+                  "left heavier than right by",
+                  mass(now.left()),
+                  mass(any.left()),
+                  mass(full.left()),
+                  "",
+                  ""));
           return Card.Answer.tables(
               payload(full),
               List.of(
                   new Card.Table(
-                      "Loads", List.of("on", "as read", "full", "limit", "margin full"), rows)));
+                      "Loads",
+                      List.of("on", "as read", "tried", "full", "limit", "margin full"),
+                      rows)));
         });
   }
 
@@ -67,11 +92,12 @@ final class WeightPage {
             "people, food and tools need the rest"));
   }
 
-  private List<String> row(Support support, double now, double full) {
+  private List<String> row(Support support, double now, double tried, double full) {
     double margin = support.highest() - full;
     return List.of(
         called(support) + (support.empty() == 0 ? " (water alone)" : ""),
         mass(now),
+        mass(tried),
         mass(full),
         mass(support.highest()),
         margin < 0 ? "△ over by " + mass(-margin) : mass(margin));

@@ -115,8 +115,15 @@ class SizingPagesTest {
     Card weight = card(WeightPage.of(trip(TRUCK, Units.of("lb"))), "weight");
     List<List<String>> rows = weight.tables().getFirst().rows();
     assertThat(rows).extracting(List::getFirst).contains("rear axle", "front axle");
-    assertThat(rows.getFirst().get(3)).isEqualTo("9700 lb");
+    assertThat(rows.getFirst().get(4)).isEqualTo("9700 lb");
     assertThat(rows.getFirst().getLast()).doesNotContain("over");
+  }
+
+  @Test
+  void anyLevelCanBeTriedOnTheAxles() {
+    Card empty =
+        card(WeightPage.of(trip("load-main", "0", "load-low", "0", "load-gray", "0")), "weight");
+    assertThat(empty.tables().getFirst().rows().getFirst().get(2)).isEqualTo("3120 kg");
   }
 
   @Test

@@ -94,6 +94,10 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
     if (pets < 0 || pets > 20) {
       throw new IllegalArgumentException("Pets must be a whole number from 0 to 20");
     }
+    if (season == null || habits == null) {
+      throw new IllegalArgumentException(
+          "Habits need a season, MILD or HOT, and a list of habits, which may be empty");
+    }
     habits = List.copyOf(habits);
   }
 

@@ -21,11 +21,41 @@ final class Answers {
 
   private static final double DAY = 86_400;
   private static final double FLOWS = 1e-7;
+  private static final double SMOOTHER = 0.5;
+  private static final double ROUGHER = 2;
 
   /** An answer with its working. */
   record Row(String what, String figure, String working) {}
 
   private Answers() {}
+
+  /** Returns what each open tap gives, as a range where the losses of fittings are guesses. */
+  static List<Row> flows(Plumbing plumbing, Simulation from, Units units) {
+    Hydraulics hydraulics = Hydraulics.of(plumbing);
+    State now = from.moment().state();
+    Flows expected = hydraulics.solve(now);
+    Flows more = hydraulics.withFittings(SMOOTHER).solve(now);
+    Flows less = hydraulics.withFittings(ROUGHER).solve(now);
+    List<Row> rows = new ArrayList<>();
+    expected
+        .fixtures()
+        .forEach((id, q) ->
+            rows.add(
+                new Row(
+                    plumbing.rig().part(id).label(),
+                    "%s (%s to %s)"
+                        .formatted(
+                            units.show(Measure.FLOW, q),
+                            units.show(Measure.FLOW, less.fixture(id)),
+                            units.show(Measure.FLOW, more.fixture(id))),
+                    "at %s; the range is for fittings that lose half as much, or twice"
+                        .formatted(
+                            expected
+                                .pressure(id, "cold")
+                                .map(p -> units.show(Measure.PRESSURE, p))
+                                .orElse("its pressure")))));
+    return rows;
+  }
 
   /** Returns when tanks will be full and empty if everything stays as it is. */
   static List<Row> until(Plumbing plumbing, Simulation from, Units units) {

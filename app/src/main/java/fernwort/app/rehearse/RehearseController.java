@@ -59,6 +59,7 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run = Simulation.start(rig.plumbing(), rigs.standing(rig).state());
     model.addAttribute("now", Snapshot.of(new Rehearsal(rig, run), units));
+    model.addAttribute("flows", Answers.flows(rig.plumbing(), run, units));
     model.addAttribute("until", Answers.until(rig.plumbing(), run, units));
     model.addAttribute("alsoOpen", Answers.alsoOpen(rig.plumbing(), run, units));
     return "answers";
@@ -88,6 +89,7 @@ class RehearseController {
     model.addAttribute("drawing", drawing);
     model.addAttribute("now", Snapshot.of(rehearsal, units));
     model.addAttribute("handles", handles(rig, moment.state().setting()));
+    model.addAttribute("flows", Answers.flows(rig.plumbing(), rehearsal.ahead(), units));
     model.addAttribute("until", Answers.until(rig.plumbing(), rehearsal.ahead(), units));
     model.addAttribute("alsoOpen", Answers.alsoOpen(rig.plumbing(), rehearsal.ahead(), units));
   }

@@ -70,6 +70,9 @@ class RehearsalTest {
   void whatOpeningAnotherTapCostsTheFirstIsToldBeforehand() {
     var rows = Answers.alsoOpen(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
     assertThat(rows).anyMatch(r -> r.what().equals("Shower") && r.working().contains("Sink then"));
+    var flows = Answers.flows(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
+    assertThat(flows.getFirst().figure())
+        .matches("5\\.\\d+ L/min \\(4\\.\\d+ L/min to 5\\.\\d+ L/min\\)");
     var until = Answers.until(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
     assertThat(until.getFirst().what()).contains("Gray is full");
     assertThat(until.getFirst().figure()).startsWith("in 12 min");

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
 
 /**
  * Steady flow and pressure everywhere in a rig, for any state.
@@ -53,10 +54,19 @@ public final class Hydraulics {
 
   /** Returns the same rig with some of its lines of another bore (m). */
   public Hydraulics withBore(Collection<String> lines, double bore) {
-    List<Line> changed =
-        plumbing.rig().lines().stream()
-            .map(l -> lines.contains(l.id()) ? l.ofBore(bore) : l)
-            .toList();
+    return with(l -> lines.contains(l.id()) ? l.ofBore(bore) : l);
+  }
+
+  /**
+   * Returns the same rig with the losses of all its fittings so many times what they are said to
+   * be, since nobody measures them.
+   */
+  public Hydraulics withFittings(double times) {
+    return with(l -> l.losing(times * l.minorLoss()));
+  }
+
+  private Hydraulics with(UnaryOperator<Line> change) {
+    List<Line> changed = plumbing.rig().lines().stream().map(change).toList();
     return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed));
   }
 

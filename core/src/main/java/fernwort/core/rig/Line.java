@@ -51,6 +51,11 @@ public record Line(
     return new Line(id, label, from, to, changed, length, material, minorLoss, profile);
   }
 
+  /** Returns this line with another sum of loss coefficients. */
+  public Line losing(double changed) {
+    return new Line(id, label, from, to, bore, length, material, changed, profile);
+  }
+
   /** Returns the water this line holds when full (m³). */
   public double volume() {
     return Math.PI / 4 * bore * bore * length;

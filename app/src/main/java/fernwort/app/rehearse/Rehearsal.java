@@ -19,6 +19,9 @@ final class Rehearsal {
   private static final int MOST_EVENTS = 60;
   private static final long BUDGET = 25_000_000;
 
+  /** A gurgling overflow begins and ends many times; within so long it is told once (s). */
+  private static final double GURGLE = 20;
+
   /** An event with its time. */
   record Event(double at, String words) {}
 
@@ -79,7 +82,7 @@ final class Rehearsal {
     double until = run.time() + speed * seconds;
     long end = System.nanoTime() + BUDGET;
     while (playing && run.time() < until - 1e-9 && System.nanoTime() < end) {
-      List<Happening> found = run.runToNext(until);
+      List<Happening> found = next(until);
       note(found);
       found.stream()
           .filter(HappeningWords::isSerious)
@@ -93,10 +96,27 @@ final class Rehearsal {
     }
   }
 
+  /** Runs on to what happens next; a flow that cannot be found stops the rehearsal and is told. */
+  private List<Happening> next(double until) {
+    try {
+      return run.runToNext(until);
+    } catch (IllegalStateException e) {
+      playing = false;
+      stopped = String.valueOf(e.getMessage());
+      return List.of();
+    }
+  }
+
   private void note(List<Happening> found) {
     for (Happening h : found) {
-      if (events.size() < MOST_EVENTS) {
-        events.add(new Event(h.at(), HappeningWords.of(rig.rig(), h)));
+      String words = HappeningWords.of(rig.rig(), h);
+      boolean repeated =
+          events.stream().anyMatch(e -> e.words().equals(words) && e.at() > h.at() - GURGLE);
+      if (!repeated) {
+        events.add(new Event(h.at(), words));
+      }
+      if (events.size() > MOST_EVENTS) {
+        events.removeFirst();
       }
     }
   }

@@ -38,7 +38,13 @@ final class KindForm {
                   "Surface of outside water over the ground",
                   Measure.LENGTH,
                   k.outsideHeight(),
-                  "Below the ground is negative."));
+                  "Below the ground is negative."),
+              Field.number(
+                  "tap",
+                  "Tap and hose give into a bucket",
+                  k.tapFlow().map(most -> units.number(Measure.FLOW, most)).orElse(""),
+                  units.unit(Measure.FLOW).sign(),
+                  "Time a bucket at the end of your hose; default 18 L/min, an estimate."));
       case Kind.Tank k -> new TankForm(units).fields(k);
       case Kind.Valve k -> valve(k);
       case Kind.CheckValve k ->
@@ -180,7 +186,10 @@ final class KindForm {
       case Kind.HoseInlet k ->
           new Kind.HoseInlet(
               v.amount("mains", "Mains pressure", Measure.PRESSURE, 0, 8e5),
-              v.amount("outside", "Surface of outside water", Measure.LENGTH));
+              v.amount("outside", "Surface of outside water", Measure.LENGTH),
+              v.text("tap").isEmpty()
+                  ? Optional.empty()
+                  : Optional.of(v.amount("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3)));
       case Kind.Tank k -> new TankForm(units).read(k, v);
       case Kind.TwoWayValve k -> new Kind.TwoWayValve(stops(k, v), motor(k, v));
       case Kind.ThreeWayValve k -> new Kind.ThreeWayValve(stops(k, v), motor(k, v));

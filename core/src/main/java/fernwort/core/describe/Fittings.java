@@ -14,6 +14,9 @@ import java.util.Optional;
 /** Ordinary fittings with plausible plate figures, in the units that stand on plates. */
 public final class Fittings {
 
+  /** What an ordinary tap gives through a garden hose; an estimate (L/min). */
+  private static final double TAP = 18;
+
   private static final double LITRES_PER_MINUTE = 1e-3 / 60;
   private static final double BAR = 1e5;
 
@@ -70,7 +73,7 @@ public final class Fittings {
   }
 
   public static Kind inlet(double bar) {
-    return new Kind.HoseInlet(bar * BAR, -0.5);
+    return new Kind.HoseInlet(bar * BAR, -0.5, Optional.of(TAP * LITRES_PER_MINUTE));
   }
 
   public static Kind regulator(double bar) {

@@ -333,8 +333,12 @@ final class FlowModel {
       int v = plumbing.first(plumbing.index(part.id()));
       Optional<String> none = Optional.empty();
       if (part.kind() instanceof Kind.HoseInlet inlet && !graph.is(part, "capped")) {
-        int supply = building.reservoir(supplyHead(part, inlet, v));
-        int link = link(supply, node[v], new Filtering(0), none, part);
+        double head =
+            inlet.tapFlow().isPresent() && graph.is(part, "mains")
+                ? levels.height(v)
+                : supplyHead(part, inlet, v);
+        int supply = building.reservoir(head);
+        int link = link(supply, node[v], tap(part, inlet), none, part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }
       if (part.kind() instanceof Kind.PortableContainer && pours(part)) {
@@ -343,6 +347,14 @@ final class FlowModel {
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }
     }
+  }
+
+  /** Tap and hose: straight from their pressure at no flow to what they give into a bucket. */
+  private Loss tap(Part part, Kind.HoseInlet inlet) {
+    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, "mains");
+    return timed
+        ? new Lift(water.head(inlet.mainsPressure()), inlet.tapFlow().orElseThrow(), false)
+        : new Filtering(0);
   }
 
   private void addOutlets() {

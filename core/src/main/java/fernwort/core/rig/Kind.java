@@ -52,8 +52,17 @@ public sealed interface Kind {
    *
    * @param mainsPressure pressure expected at the tap (Pa)
    * @param outsideHeight height of the surface of water to be drawn, above the ground (m)
+   * @param tapFlow what tap and hose give into a bucket, if somebody timed it (m³/s); without it
+   *     they hold their pressure whatever is drawn
    */
-  record HoseInlet(double mainsPressure, double outsideHeight) implements Kind {
+  record HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow)
+      implements Kind {
+
+    /** Makes an inlet whose tap nobody timed. */
+    public HoseInlet(double mainsPressure, double outsideHeight) {
+      this(mainsPressure, outsideHeight, Optional.empty());
+    }
+
     @Override
     public List<String> ports() {
       return List.of("out");

@@ -121,6 +121,7 @@ final class RigRules {
       case Kind.HoseInlet k -> {
         pressure(where, "mains pressure", k.mainsPressure());
         size(where, "outside height", k.outsideHeight(), -20, 20);
+        k.tapFlow().ifPresent(most -> flow(where, "tap flow", most));
       }
       case Kind.Tank k -> tank(where, k);
       case Kind.TwoWayValve k -> valve(where, k);

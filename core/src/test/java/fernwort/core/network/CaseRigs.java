@@ -51,7 +51,7 @@ public final class CaseRigs {
         0,
         Fittings.stick(0.1, 0.1),
         Fittings.port("low", TankPort.Use.FEED, 0.1, 0.1, 0),
-        Fittings.port("high", TankPort.Use.FILL, 0.1, 0.1, 0.2),
+        Fittings.port("high", TankPort.Use.VENT, 0.1, 0.1, 0.2),
         Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
   }
 

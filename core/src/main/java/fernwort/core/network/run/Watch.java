@@ -37,7 +37,10 @@ final class Watch {
   private final Rig rig;
   private final Map<String, Part> parts;
   private final Map<PortRef, Line> linesByPort;
-  private final Set<String> suction = new HashSet<>();
+
+  /** Lines on the ways out of the tanks' vents and overflows. */
+  private final Set<String> overflows = new HashSet<>();
+
   private final Map<String, Double> wasteHeights = new HashMap<>();
 
   Watch(Plumbing plumbing, Slope slope) {
@@ -46,8 +49,13 @@ final class Watch {
     parts = rig.partsById();
     linesByPort = rig.linesByPort();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Pump || part.kind() instanceof Kind.Macerator) {
-        spread(List.of(part.port("in")), suction);
+      if (part.kind() instanceof Kind.Tank tank) {
+        spread(
+            tank.tankPorts().stream()
+                .filter(p -> p.use() == TankPort.Use.VENT)
+                .map(p -> part.port(p.id()))
+                .toList(),
+            overflows);
       }
       if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
@@ -170,7 +178,7 @@ final class Watch {
 
   private void siphons(Levels levels, Flows flows, Set<Standing> standing) {
     for (String id : flows.runningFull()) {
-      if (Math.abs(flows.line(id)) > RUNS && !suction.contains(id)) {
+      if (Math.abs(flows.line(id)) > RUNS && overflows.contains(id)) {
         Line line = rig.lines().get(plumbing.lineNumber(id));
         double head = Math.max(head(line.from(), levels, flows), head(line.to(), levels, flows));
         if (levels.crest(id) > head + SIPHON) {

@@ -1,13 +1,12 @@
 package fernwort.app.sizing;
 
 import fernwort.app.cards.Card;
+import fernwort.app.cards.CardDesk;
 import fernwort.app.cards.Trip;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
-import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -25,16 +24,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SizingController {
 
   private final Rigs rigs;
-  private final SizingStore store;
+  private final CardDesk desk;
 
-  SizingController(Rigs rigs, SizingStore store) {
+  SizingController(Rigs rigs, CardDesk desk) {
     this.rigs = rigs;
-    this.store = store;
+    this.desk = desk;
   }
 
   @GetMapping
   String days(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     model.addAttribute("habits", HabitsForm.of(trip.habits(), units));
     model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
     return page(trip, "days", DaysPage.of(trip), model);
@@ -42,25 +41,25 @@ class SizingController {
 
   @GetMapping("/space")
   String space(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     return page(trip, "space", SpacePage.of(trip), model);
   }
 
   @GetMapping("/weight")
   String weight(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     return page(trip, "weight", WeightPage.of(trip), model);
   }
 
   @GetMapping("/pump")
   String pump(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     return page(trip, "pump", PumpPage.of(trip), model);
   }
 
   @GetMapping("/supply")
   String supply(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     return page(trip, "supply", SupplyPage.of(trip), model);
   }
 
@@ -71,13 +70,8 @@ class SizingController {
       @PathVariable String page,
       @RequestParam Map<String, String> form,
       @ModelAttribute("units") Units units) {
-    OpenRig rig = rigs.open(id);
-    Map<String, String> entries = new HashMap<>(form);
-    entries.remove("_csrf");
-    entries.remove("card");
-    store.keep(rig.id(), entries, units.signs());
     String where = page.equals("days") ? "" : "/" + page;
-    return "redirect:/rigs/%s/sizing%s#%s".formatted(id, where, form.getOrDefault("card", "main"));
+    return "redirect:/rigs/" + id + "/sizing" + where + desk.keep(id, form, units);
   }
 
   @PostMapping("/habits")
@@ -90,17 +84,8 @@ class SizingController {
     return "redirect:/rigs/%s/sizing".formatted(id);
   }
 
-  private Trip trip(String id, Units units) {
-    OpenRig rig = rigs.open(id);
-    return new Trip(
-        rig, rigs.standing(rig).state(), rigs.habits(rig), store.entries(rig.id()), units);
-  }
-
-  private static String page(Trip trip, String page, List<Card> cards, Model model) {
-    model.addAttribute("rig", trip.open().id());
-    model.addAttribute("name", trip.rig().name());
-    model.addAttribute("page", page);
-    model.addAttribute("cards", cards);
+  private String page(Trip trip, String page, List<Card> cards, Model model) {
+    desk.show(trip, page, cards, model);
     return "sizing";
   }
 }

@@ -50,8 +50,8 @@ final class SupplyPage {
         "jug",
         "Timed jug",
         form,
-        "Between two points the lost share of the head is 1 − (far ÷ near)², for flow goes with the"
-            + " root of head.",
+        "Between two points the lost share of the pressure is 1 − (far ÷ near)², for flow goes with the"
+            + " root of pressure.",
         () -> {
           if (near.isEmpty()) {
             throw new IllegalArgumentException("Fill the jug and enter how long it took");
@@ -66,7 +66,7 @@ final class SupplyPage {
             rows.add(
                 new Card.Row(
                     "Lost between the two",
-                    "%.0f %% of the head".formatted(100 * lost),
+                    "%.0f %% of the pressure".formatted(100 * lost),
                     lost > 0.5
                         ? "the bottleneck lies between the two points"
                         : "the bottleneck lies before the first point"));
@@ -184,7 +184,7 @@ final class SupplyPage {
             throw new IllegalArgumentException(
                 "The supply gives nothing or more; what you want and its minutes are more than nothing");
           }
-          double needs = Math.max(0, demand - supply) * minutes * 60;
+          double needs = new TimedJug(supply, 0, 1).buffer(demand, minutes * 60);
           List<Card.Row> rows = new ArrayList<>();
           rows.add(
               new Card.Row(

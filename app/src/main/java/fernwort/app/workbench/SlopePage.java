@@ -232,7 +232,8 @@ final class SlopePage {
           List<Card.Row> rows = new ArrayList<>();
           for (Part tank : trip.plumbing().tanks()) {
             double capacity = trip.plumbing().room(tank.id()).capacity();
-            State full = still().withVolume(tank.id(), capacity - 2e-4);
+            State full =
+                Drive.shutDown(trip.rig(), trip.now()).withVolume(tank.id(), capacity - 2e-4);
             Simulation run = Simulation.start(trip.plumbing(), full);
             List<Happening> seen = run.runTo(HOURS);
             double lost = run.moment().totals().allOut();
@@ -248,20 +249,6 @@ final class SlopePage {
           }
           return Card.Answer.rows(rows);
         });
-  }
-
-  private State still() {
-    State state = trip.now();
-    for (Part part : trip.rig().parts()) {
-      state =
-          switch (part.kind()) {
-            case Kind.Fixture k -> state.with(part.id(), "shut");
-            case Kind.Pump k -> state.with(part.id(), "off");
-            case Kind.HoseInlet k -> state.with(part.id(), "capped");
-            default -> state;
-          };
-    }
-    return state;
   }
 
   // --- drives ------------------------------------------------------------------------------------

@@ -1,12 +1,9 @@
 package fernwort.app.workbench;
 
 import fernwort.app.cards.Card;
+import fernwort.app.cards.CardDesk;
 import fernwort.app.cards.Trip;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
-import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -23,23 +20,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/workbench")
 class WorkbenchController {
 
-  private final Rigs rigs;
-  private final SizingStore store;
+  private final CardDesk desk;
 
-  WorkbenchController(Rigs rigs, SizingStore store) {
-    this.rigs = rigs;
-    this.store = store;
+  WorkbenchController(CardDesk desk) {
+    this.desk = desk;
   }
 
   @GetMapping
   String lines(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     return page(trip, "lines", LinePage.of(trip), model);
   }
 
   @GetMapping("/slope")
   String slope(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
-    Trip trip = trip(id, units);
+    Trip trip = desk.trip(id, units);
     return page(trip, "slope", SlopePage.of(trip), model);
   }
 
@@ -50,26 +45,12 @@ class WorkbenchController {
       @PathVariable String page,
       @RequestParam Map<String, String> form,
       @ModelAttribute("units") Units units) {
-    OpenRig rig = rigs.open(id);
-    Map<String, String> entries = new HashMap<>(form);
-    entries.remove("_csrf");
-    entries.remove("card");
-    store.keep(rig.id(), entries, units.signs());
-    return "redirect:/rigs/%s/workbench%s#%s"
-        .formatted(id, page.equals("lines") ? "" : "/slope", form.getOrDefault("card", "main"));
+    String where = page.equals("lines") ? "" : "/slope";
+    return "redirect:/rigs/" + id + "/workbench" + where + desk.keep(id, form, units);
   }
 
-  private Trip trip(String id, Units units) {
-    OpenRig rig = rigs.open(id);
-    return new Trip(
-        rig, rigs.standing(rig).state(), rigs.habits(rig), store.entries(rig.id()), units);
-  }
-
-  private static String page(Trip trip, String page, List<Card> cards, Model model) {
-    model.addAttribute("rig", trip.open().id());
-    model.addAttribute("name", trip.rig().name());
-    model.addAttribute("page", page);
-    model.addAttribute("cards", cards);
+  private String page(Trip trip, String page, List<Card> cards, Model model) {
+    desk.show(trip, page, cards, model);
     return "workbench";
   }
 }

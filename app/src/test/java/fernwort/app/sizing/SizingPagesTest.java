@@ -185,7 +185,7 @@ class SizingPagesTest {
   void twoTimedPointsFindTheBottleneck() {
     Card jug =
         card(SupplyPage.of(trip("jug", "10", "jug-near", "40 41", "jug-far", "80; 82")), "jug");
-    assertThat(row(jug, "Lost between the two").figure()).isEqualTo("75 % of the head");
+    assertThat(row(jug, "Lost between the two").figure()).isEqualTo("75 % of the pressure");
     assertThat(row(jug, "Flow").working()).contains("2 goes");
     assertThat(row(jug, "Fills Main fresh").figure()).endsWith("min");
   }

@@ -64,14 +64,6 @@ public final class FlowNetwork {
     return losses[link];
   }
 
-  int nodes() {
-    return fixed.length;
-  }
-
-  int links() {
-    return losses.length;
-  }
-
   /**
    * Finds the flow in every link and the head at every node.
    *

@@ -133,8 +133,8 @@ final class Newton {
   }
 
   private SteadyFlow answer() {
-    double[] flows = new double[network.links()];
-    double[] taken = new double[network.links()];
+    double[] flows = new double[network.linkCount()];
+    double[] taken = new double[network.linkCount()];
     for (int i = 0; i < links; i++) {
       flows[live[i]] = flow[i];
       taken[live[i]] = held[i];

@@ -39,9 +39,9 @@ final class Skeleton {
     this.network = network;
     fixed = network.fixed.clone();
     linksAt = linksByNode(network);
-    boolean[] gone = new boolean[network.links()];
+    boolean[] gone = new boolean[network.linkCount()];
     dead = prune(gone);
-    int[] kept = new int[network.links()];
+    int[] kept = new int[network.linkCount()];
     int count = 0;
     for (int l = 0; l < gone.length; l++) {
       if (!gone[l]) {
@@ -49,7 +49,7 @@ final class Skeleton {
       }
     }
     live = Arrays.copyOf(kept, count);
-    row = new int[network.nodes()];
+    row = new int[network.size()];
     Arrays.fill(row, UNNUMBERED);
     List<BitSet> neighbours = neighbours();
     pinLoops();
@@ -61,14 +61,14 @@ final class Skeleton {
   }
 
   private static int[][] linksByNode(FlowNetwork network) {
-    int[] degree = new int[network.nodes()];
-    for (int l = 0; l < network.links(); l++) {
+    int[] degree = new int[network.size()];
+    for (int l = 0; l < network.linkCount(); l++) {
       degree[network.from[l]]++;
       degree[network.to[l]]++;
     }
-    int[][] at = new int[network.nodes()][];
+    int[][] at = new int[network.size()][];
     Arrays.setAll(at, v -> new int[degree[v]]);
-    for (int l = 0; l < network.links(); l++) {
+    for (int l = 0; l < network.linkCount(); l++) {
       at[network.from[l]][--degree[network.from[l]]] = l;
       at[network.to[l]][--degree[network.to[l]]] = l;
     }
@@ -76,7 +76,7 @@ final class Skeleton {
   }
 
   private int[] prune(boolean[] gone) {
-    int[] degree = new int[network.nodes()];
+    int[] degree = new int[network.size()];
     ArrayDeque<Integer> ends = new ArrayDeque<>();
     for (int v = 0; v < degree.length; v++) {
       degree[v] = linksAt[v].length;
@@ -84,7 +84,7 @@ final class Skeleton {
         ends.add(v);
       }
     }
-    int[] taken = new int[2 * network.links()];
+    int[] taken = new int[2 * network.linkCount()];
     int count = 0;
     while (!ends.isEmpty()) {
       int end = ends.remove();
@@ -109,7 +109,7 @@ final class Skeleton {
 
   private List<BitSet> neighbours() {
     List<BitSet> of = new ArrayList<>();
-    for (int v = 0; v < network.nodes(); v++) {
+    for (int v = 0; v < network.size(); v++) {
       of.add(new BitSet());
     }
     for (int l : live) {
@@ -125,8 +125,8 @@ final class Skeleton {
 
   /** Fixes the head of one junction in each closed loop that no reservoir is joined to. */
   private void pinLoops() {
-    boolean[] seen = new boolean[network.nodes()];
-    boolean[] moving = new boolean[network.nodes()];
+    boolean[] seen = new boolean[network.size()];
+    boolean[] moving = new boolean[network.size()];
     for (int l : live) {
       moving[network.from[l]] = true;
       moving[network.to[l]] = true;

@@ -105,7 +105,7 @@ public record Drive(String words, List<Stretch> stretches) {
    * @throws IllegalStateException when the flow on a stretch does not settle
    */
   public Map<String, Lost> losses(Plumbing plumbing, State start) {
-    State parked = atRest(plumbing, start);
+    State parked = shutDown(plumbing.rig(), start);
     Map<String, Double> low = run(plumbing, parked, MILDER);
     Map<String, Double> expected = run(plumbing, parked, 1);
     Map<String, Double> high = run(plumbing, parked, HARDER);
@@ -122,9 +122,10 @@ public record Drive(String words, List<Stretch> stretches) {
     return losses;
   }
 
-  private static State atRest(Plumbing plumbing, State start) {
+  /** Returns a state with taps shut, pumps off and inlets capped. */
+  public static State shutDown(Rig rig, State start) {
     State state = start;
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : rig.parts()) {
       state =
           switch (part.kind()) {
             case Kind.Fixture k -> state.with(part.id(), "shut");

@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiFunction;
 
 /**
  * One run of a rig from a state. Not for use by several threads; a copy can be kept to go back to.
@@ -75,6 +76,10 @@ public final class Simulation {
   private int[] parts = {};
   private Flows flows;
   private Thresholds[] thresholds;
+
+  /** Where a tank's water comes to other lines, which decides what is open but cuts no step. */
+  private Thresholds[] crests;
+
   private Map<String, End> wastes = Map.of();
   private Set<Watch.Standing> standing = Set.of();
 
@@ -99,7 +104,8 @@ public final class Simulation {
     wetVents = new HashSet<>();
     runningFull = conditions.runningFull();
     totals = Totals.none();
-    thresholds = thresholds();
+    thresholds = thresholds(watch::heights);
+    crests = thresholds(watch::crests);
     flows = Flows.NONE;
     lookAround();
     standing = look();
@@ -132,6 +138,7 @@ public final class Simulation {
     parts = other.parts.clone();
     flows = other.flows;
     thresholds = other.thresholds;
+    crests = other.crests;
     wastes = other.wastes;
     standing = other.standing;
   }
@@ -575,7 +582,11 @@ public final class Simulation {
     for (int i = 0; i < parts.length; i++) {
       parts[i] = thresholds[i].part(volume[i]);
     }
-    Surroundings around = hydraulics.around(now, parts);
+    int[] reached = new int[volume.length];
+    for (int i = 0; i < reached.length; i++) {
+      reached[i] = crests[i].part(volume[i]);
+    }
+    Surroundings around = hydraulics.around(now, reached);
     wastes = around.wastes();
     for (int i = 0; i < tanks.size(); i++) {
       int tank = i;
@@ -596,11 +607,11 @@ public final class Simulation {
         conditions.withAir(pressures(volumes)).after(runningFull, pouredOut(), locked));
   }
 
-  private Thresholds[] thresholds() {
+  private Thresholds[] thresholds(BiFunction<Part, State, double[]> heights) {
     Thresholds[] all = new Thresholds[tanks.size()];
     for (int i = 0; i < all.length; i++) {
-      double[] heights = watch.heights(tanks.get(i), state);
-      all[i] = Thresholds.of(plumbing, tanks.get(i), heights, state.slope());
+      Part tank = tanks.get(i);
+      all[i] = Thresholds.of(plumbing, tank, heights.apply(tank, state), state.slope());
     }
     return all;
   }

@@ -20,6 +20,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.DoubleStream;
 
 /** Sees what is the case at a moment of a run, so that what begins and ends can be told. */
 final class Watch {
@@ -118,6 +119,27 @@ final class Watch {
     return tank.kind().ports().stream()
         .mapToDouble(port -> levels.height(tank.port(port)))
         .toArray();
+  }
+
+  /**
+   * Returns the heights around a tank at which its water comes to another line: ports and crests.
+   */
+  double[] crests(Part tank, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    Set<String> lines = new HashSet<>();
+    spread(tank.kind().ports().stream().map(tank::port).toList(), lines);
+    DoubleStream.Builder heights = DoubleStream.builder();
+    for (double port : heights(tank, state)) {
+      heights.add(port);
+    }
+    for (Line line : rig.lines()) {
+      if (lines.contains(line.id())) {
+        heights.add(levels.crest(line.id()));
+        heights.add(levels.height(line.from()));
+        heights.add(levels.height(line.to()));
+      }
+    }
+    return heights.build().toArray();
   }
 
   /** Returns all that is the case. */

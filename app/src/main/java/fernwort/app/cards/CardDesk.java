@@ -1,0 +1,48 @@
+package fernwort.app.cards;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.SizingStore;
+import fernwort.app.units.Units;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Hands a page of cards what it starts from, keeps what was entered on it, and shows it. */
+@Component
+public class CardDesk {
+
+  private final Rigs rigs;
+  private final SizingStore store;
+
+  CardDesk(Rigs rigs, SizingStore store) {
+    this.rigs = rigs;
+    this.store = store;
+  }
+
+  /** Returns what every page of cards starts from. */
+  public Trip trip(String id, Units units) {
+    OpenRig rig = rigs.open(id);
+    return new Trip(
+        rig, rigs.standing(rig).state(), rigs.habits(rig), store.entries(rig.id()), units);
+  }
+
+  /** Keeps what was entered on one card and returns where on its page that card is. */
+  public String keep(String id, Map<String, String> form, Units units) {
+    Map<String, String> entries = new HashMap<>(form);
+    entries.remove("_csrf");
+    String card = entries.remove("card");
+    store.keep(rigs.open(id).id(), entries, units.signs());
+    return "#" + (card == null ? "main" : card);
+  }
+
+  /** Puts a page of cards into a template's model. */
+  public void show(Trip trip, String page, List<Card> cards, Model model) {
+    model.addAttribute("rig", trip.open().id());
+    model.addAttribute("name", trip.rig().name());
+    model.addAttribute("page", page);
+    model.addAttribute("cards", cards);
+  }
+}

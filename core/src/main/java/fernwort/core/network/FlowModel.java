@@ -21,8 +21,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.ejml.data.DMatrixRMaj;
-import org.ejml.dense.row.CommonOps_DDRM;
 
 /**
  * The ports of one state that stand under water as a flow network, and its solution in the rig's
@@ -36,9 +34,6 @@ final class FlowModel {
 
   private static final double TOLERANCE = 1e-6;
   private static final double STILL = 1e-10;
-
-  /** Less than this is what a shut one-way link lets through (m³/s). */
-  private static final double TRACE = 1e-11;
 
   /** What a link stands for: a line or a part. */
   private record Stands(Optional<String> line, Part part) {}
@@ -66,7 +61,6 @@ final class FlowModel {
   private FlowNetwork network = FlowNetwork.builder().build();
   private FlowNetwork.Builder building = FlowNetwork.builder();
   private final List<Stands> stands = new ArrayList<>();
-  private final List<int[]> linkEnds = new ArrayList<>();
   private final List<Gate> gates = new ArrayList<>();
   private final Map<Integer, Integer> airLinks = new HashMap<>();
   private final Map<Integer, Integer> pumpLinks = new HashMap<>();
@@ -188,7 +182,6 @@ final class FlowModel {
   void build(Set<Integer> cycling, Set<Integer> airy) {
     building = FlowNetwork.builder();
     stands.clear();
-    linkEnds.clear();
     gates.clear();
     airLinks.clear();
     pumpLinks.clear();
@@ -244,7 +237,6 @@ final class FlowModel {
 
   private int link(int a, int b, Loss loss, Optional<String> line, Part part) {
     stands.add(new Stands(line, part));
-    linkEnds.add(new int[] {a, b});
     return building.link(a, b, loss);
   }
 
@@ -387,11 +379,8 @@ final class FlowModel {
 
   /** A jug is tilted only as far as the filler swallows, so that nothing comes back out. */
   private boolean isPouredInto(Part part, int v) {
-    return part.kind() instanceof Kind.GravityFiller && plumbing.hasLine(part.port(port(v)));
-  }
-
-  private String port(int vertex) {
-    return plumbing.port(vertex);
+    return part.kind() instanceof Kind.GravityFiller
+        && plumbing.hasLine(part.port(plumbing.port(v)));
   }
 
   /** A mixer that is open half way passes half its flow on each side. */
@@ -503,74 +492,20 @@ final class FlowModel {
     boolean[] moving = new boolean[flow.heads().length];
     for (int l = 0; l < flow.flows().length; l++) {
       if (Math.abs(flow.flows()[l]) > STILL) {
-        moving[linkEnds.get(l)[0]] = true;
-        moving[linkEnds.get(l)[1]] = true;
+        moving[network.from(l)] = true;
+        moving[network.to(l)] = true;
       }
     }
     return moving;
   }
 
-  /** Returns the share of water in what leaves each node; less than 1 behind an air entry. */
   private double[] shares(SteadyFlow flow, Set<Integer> airy) {
-    double[] share = new double[flow.heads().length];
-    Arrays.fill(share, 1);
     if (airy.isEmpty()) {
-      return share;
+      return Mixing.waterAlone(network);
     }
-    boolean[] parts = stillWater();
-    Set<Integer> airNodes = new HashSet<>();
-    airLinks.values().forEach(l -> airNodes.add(linkEnds.get(l)[1]));
-    airNodes.forEach(n -> share[n] = 0);
-    List<Integer> mixed = downstream(flow, airNodes, parts);
-    if (mixed.isEmpty()) {
-      return share;
-    }
-    int[] place = new int[share.length];
-    Arrays.fill(place, -1);
-    for (int k = 0; k < mixed.size(); k++) {
-      place[mixed.get(k)] = k;
-    }
-    DMatrixRMaj balance = new DMatrixRMaj(mixed.size(), mixed.size());
-    DMatrixRMaj water = new DMatrixRMaj(mixed.size(), 1);
-    for (int l = 0; l < flow.flows().length; l++) {
-      double q = flow.flows()[l];
-      int up = linkEnds.get(l)[q >= 0 ? 0 : 1];
-      int down = place[linkEnds.get(l)[q >= 0 ? 1 : 0]];
-      if (down >= 0) {
-        balance.add(down, down, Math.abs(q));
-        if (place[up] >= 0) {
-          balance.add(down, place[up], -Math.abs(q));
-        } else {
-          water.add(down, 0, Math.abs(q) * share[up]);
-        }
-      }
-    }
-    DMatrixRMaj solved = new DMatrixRMaj(mixed.size(), 1);
-    boolean unique = CommonOps_DDRM.solve(balance, water, solved);
-    for (int k = 0; k < mixed.size(); k++) {
-      share[mixed.get(k)] = unique ? Math.clamp(solved.get(k, 0), 0, 1) : 0;
-    }
-    return share;
-  }
-
-  /** Returns the nodes that air from some nodes comes to with the flow, up to the tanks. */
-  private List<Integer> downstream(SteadyFlow flow, Set<Integer> from, boolean[] still) {
-    List<Integer> found = new ArrayList<>();
-    Set<Integer> seen = new HashSet<>(from);
-    Deque<Integer> front = new ArrayDeque<>(from);
-    while (!front.isEmpty()) {
-      int at = front.remove();
-      for (int l = 0; l < flow.flows().length; l++) {
-        double q = flow.flows()[l];
-        int up = linkEnds.get(l)[q >= 0 ? 0 : 1];
-        int down = linkEnds.get(l)[q >= 0 ? 1 : 0];
-        if (up == at && Math.abs(q) > TRACE && !still[down] && seen.add(down)) {
-          found.add(down);
-          front.add(down);
-        }
-      }
-    }
-    return found;
+    Set<Integer> air = new HashSet<>();
+    airLinks.values().forEach(l -> air.add(network.to(l)));
+    return new Mixing(network, flow, stillWater()).shares(air);
   }
 
   /** Nodes at which air and water part: the tanks, brim-full ones too. */
@@ -596,7 +531,7 @@ final class FlowModel {
     double[] q = new double[flow.flows().length];
     for (int l = 0; l < q.length; l++) {
       double whole = flow.flows()[l];
-      q[l] = whole * share[linkEnds.get(l)[whole >= 0 ? 0 : 1]];
+      q[l] = whole * share[whole >= 0 ? network.from(l) : network.to(l)];
     }
     Map<String, Double> lines = new HashMap<>();
     Set<String> full = new HashSet<>();
@@ -638,8 +573,8 @@ final class FlowModel {
   private void addUnderWater(double[] q, Map<String, Double> tanks) {
     double[] gain = new double[network.size()];
     for (int l = 0; l < q.length; l++) {
-      gain[linkEnds.get(l)[0]] -= q[l];
-      gain[linkEnds.get(l)[1]] += q[l];
+      gain[network.from(l)] -= q[l];
+      gain[network.to(l)] += q[l];
     }
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       String id = plumbing.tanks().get(i).id();
@@ -678,9 +613,8 @@ final class FlowModel {
 
   private Flows.Running running(
       Part part, int link, SteadyFlow flow, double[] q, double[] share, Set<Integer> cycling) {
-    double rise =
-        water.pressure(flow.heads()[linkEnds.get(link)[1]] - flow.heads()[linkEnds.get(link)[0]]);
-    if (share[linkEnds.get(link)[0]] < 1 - 1e-9) {
+    double rise = water.pressure(flow.heads()[network.to(link)] - flow.heads()[network.from(link)]);
+    if (share[network.from(link)] < 1 - 1e-9) {
       return new Flows.Running(Flows.Does.DRAWS_AIR, q[link], rise, 1);
     }
     if (part.kind() instanceof Kind.Pump pump && cycling.contains(plumbing.index(part.id()))) {

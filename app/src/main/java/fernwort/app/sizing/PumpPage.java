@@ -119,7 +119,7 @@ final class PumpPage {
 
   private String share(double flow, double rated) {
     String mark = flow < PumpAndLines.ENOUGH * rated ? "△ " : "";
-    return "%s%s, %.0f %%".formatted(mark, flow(flow), 100 * flow / rated);
+    return "%s%s, %.0f\u00a0%%".formatted(mark, flow(flow), 100 * flow / rated);
   }
 
   private String names(List<String> ids) {

@@ -227,7 +227,8 @@ final class SlopePage {
         "Does an overflow siphon",
         trip.form(),
         "Each tank brim-full but for a glass, handles as they stand, pumps off and taps shut, left for"
-            + " six hours.",
+            + " six hours. A tank whose only opening is its overflow is taken to hold its water back by"
+            + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
         () -> {
           List<Card.Row> rows = new ArrayList<>();
           for (Part tank : trip.plumbing().tanks()) {

@@ -2,6 +2,7 @@
 let stream;
 let course = [];
 let strokes = [];
+const streamNames = {};
 
 const post = (path, values) =>
   fetch(document.getElementById("rehearse").dataset.base + path, {
@@ -49,6 +50,44 @@ function drawRig(now) {
 
 const COLOURS = ["chart-expected", "chart-high", "chart-low", "chart-other"];
 
+const SVG = "http://www.w3.org/2000/svg";
+
+function path(kind, d) {
+  const element = document.createElementNS(SVG, "path");
+  element.setAttribute("class", kind);
+  element.setAttribute("d", d);
+  return element;
+}
+
+// One line for each id over the whole course, the events as upright strokes.
+function chart(id, ids, value) {
+  const end = Math.max(1, course.at(-1).seconds);
+  const top = Math.max(1, ...course.flatMap((p) => ids.map((i) => value(p, i))));
+  const x = (t) => (6 + (468 * t) / end).toFixed(1);
+  const y = (v) => (144 - (138 * v) / top).toFixed(1);
+  const lines = ids.map((i, n) =>
+    path(
+      "chart-line " + COLOURS[n % COLOURS.length],
+      "M" + course.map((p) => `${x(p.seconds)} ${y(value(p, i))}`).join("L"),
+    ),
+  );
+  lines.push(...strokes.map((t) => path("chart-limit", `M${x(t)} 6V144`)));
+  document.getElementById(id).replaceChildren(...lines);
+}
+
+function key(id, ids, name) {
+  const box = document.getElementById(id);
+  if (box.dataset.ids === ids.join(" ")) return;
+  box.dataset.ids = ids.join(" ");
+  box.replaceChildren(
+    ...ids.flatMap((i, n) => {
+      const sign = document.createElement("i");
+      sign.className = "key " + COLOURS[n % COLOURS.length];
+      return [sign, ` ${name(i)} `];
+    }),
+  );
+}
+
 function drawCourse(now) {
   course = course.filter((p) => p.seconds <= now.seconds);
   strokes = strokes.filter((t) => t <= now.seconds);
@@ -57,41 +96,19 @@ function drawCourse(now) {
     course.push({
       seconds: now.seconds,
       litres: Object.fromEntries(Object.entries(now.tanks).map(([id, t]) => [id, t.litres])),
+      flows: Object.fromEntries(Object.entries(now.streams).map(([id, s]) => [id, s.litres])),
     });
     if (course.length > 600) course = course.filter((_, i) => i % 2 === 0);
   }
+  Object.entries(now.streams).forEach(([id, s]) => (streamNames[id] = s.name));
   if (now.stopped && !strokes.includes(now.seconds)) strokes.push(now.seconds);
-  const end = Math.max(1, course.at(-1).seconds);
-  const top = Math.max(1, ...course.flatMap((p) => Object.values(p.litres)));
-  const x = (t) => 6 + (468 * t) / end;
-  const y = (v) => 144 - (138 * v) / top;
-  const svg = "http://www.w3.org/2000/svg";
-  const lines = Object.keys(now.tanks).map((id, i) => {
-    const path = document.createElementNS(svg, "path");
-    path.setAttribute("class", "chart-line " + COLOURS[i % COLOURS.length]);
-    path.setAttribute(
-      "d",
-      "M" + course.map((p) => `${x(p.seconds).toFixed(1)} ${y(p.litres[id]).toFixed(1)}`).join("L"),
-    );
-    return path;
-  });
-  strokes.forEach((t) => {
-    const stroke = document.createElementNS(svg, "path");
-    stroke.setAttribute("class", "chart-limit");
-    stroke.setAttribute("d", `M${x(t).toFixed(1)} 6V144`);
-    lines.push(stroke);
-  });
-  document.getElementById("course-lines").replaceChildren(...lines);
+  const tanks = Object.keys(now.tanks);
+  const streams = [...new Set(course.flatMap((p) => Object.keys(p.flows)))].sort();
   const names = [...document.querySelectorAll("[data-tank]")];
-  const key = document.getElementById("course-key");
-  if (!key.childElementCount) {
-    Object.keys(now.tanks).forEach((id, i) => {
-      const sign = document.createElement("i");
-      sign.className = "key " + COLOURS[i % COLOURS.length];
-      const name = names.find((n) => n.dataset.tank === id)?.dataset.name ?? id;
-      key.append(sign, ` ${name} `);
-    });
-  }
+  chart("course-lines", tanks, (p, id) => p.litres[id]);
+  key("course-key", tanks, (id) => names.find((n) => n.dataset.tank === id)?.dataset.name ?? id);
+  chart("flow-lines", streams, (p, id) => p.flows[id] ?? 0);
+  key("flow-key", streams, (id) => streamNames[id] ?? id);
 }
 
 function draw(now) {

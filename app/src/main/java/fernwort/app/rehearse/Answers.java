@@ -13,6 +13,7 @@ import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What people ask before they start: how long until, how much here, and what if I open this too.
@@ -20,6 +21,7 @@ import java.util.Map;
 final class Answers {
 
   private static final double DAY = 86_400;
+  private static final int MOST_ROWS = 6;
   private static final double FLOWS = 1e-7;
   private static final double SMOOTHER = 0.5;
   private static final double ROUGHER = 2;
@@ -57,26 +59,51 @@ final class Answers {
     return rows;
   }
 
-  /** Returns when tanks will be full and empty if everything stays as it is. */
+  /**
+   * Returns when tanks will be full and empty if everything stays as it is, as a range where the
+   * losses of fittings are guesses.
+   */
   static List<Row> until(Plumbing plumbing, Simulation from, Units units) {
     List<Row> rows = new ArrayList<>();
-    Simulation run = from.copy();
-    double start = run.time();
-    double until = start + DAY;
-    State before = run.moment().state();
-    Map<String, Double> gains = run.moment().gains();
-    while (run.time() < until - 1 && rows.size() < 6) {
-      for (Happening h : run.runToNext(until)) {
-        if (HappeningWords.isSerious(h)) {
-          rows.add(
-              new Row(
-                  HappeningWords.of(plumbing.rig(), h),
-                  "in " + HappeningWords.time(h.at() - start),
-                  working(h, before, gains, units)));
-        }
-      }
+    State before = from.moment().state();
+    Map<String, Double> gains = from.moment().gains();
+    Hydraulics hydraulics = Hydraulics.of(plumbing);
+    List<Happening> expected = serious(from.copy());
+    List<Happening> sooner = serious(from.with(hydraulics.withFittings(SMOOTHER)));
+    List<Happening> later = serious(from.with(hydraulics.withFittings(ROUGHER)));
+    for (Happening h : expected) {
+      rows.add(
+          new Row(
+              HappeningWords.of(plumbing.rig(), h),
+              "in " + HappeningWords.time(h.at() - from.time()) + range(h, from, sooner, later),
+              working(h, before, gains, units)));
     }
     return rows;
+  }
+
+  private static List<Happening> serious(Simulation run) {
+    List<Happening> found = new ArrayList<>();
+    double until = run.time() + DAY;
+    while (run.time() < until - 1 && found.size() < MOST_ROWS) {
+      run.runToNext(until).stream().filter(HappeningWords::isSerious).forEach(found::add);
+    }
+    return found;
+  }
+
+  /** The times of the same happening with smoother and rougher fittings, where they differ. */
+  private static String range(
+      Happening h, Simulation from, List<Happening> sooner, List<Happening> later) {
+    Optional<String> first = same(h, sooner).map(s -> HappeningWords.time(s.at() - from.time()));
+    Optional<String> last = same(h, later).map(s -> HappeningWords.time(s.at() - from.time()));
+    return first.isPresent() && last.isPresent() && !first.equals(last)
+        ? " (%s to %s)".formatted(first.get(), last.get())
+        : "";
+  }
+
+  private static Optional<Happening> same(Happening h, List<Happening> in) {
+    return in.stream()
+        .filter(o -> o.kind() == h.kind() && o.subject().equals(h.subject()))
+        .findFirst();
   }
 
   private static String working(Happening h, State before, Map<String, Double> gains, Units units) {
@@ -84,10 +111,12 @@ final class Answers {
     if (!tank) {
       return "from the same run";
     }
-    return "from %s, at %s to begin with; the flow changes with the level"
-        .formatted(
-            units.show(Measure.VOLUME, before.volume(h.subject())),
-            units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
+    String words =
+        "from %s, at %s to begin with; the flow changes with the level."
+            + " The range is for fittings that lose half as much, or twice";
+    return words.formatted(
+        units.show(Measure.VOLUME, before.volume(h.subject())),
+        units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
   }
 
   /** Returns what each shut tap would give, and what that would leave the open ones. */

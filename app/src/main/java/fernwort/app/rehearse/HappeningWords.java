@@ -19,7 +19,9 @@ final class HappeningWords {
           Happening.Kind.BULGES,
           Happening.Kind.SUCKED_IN,
           Happening.Kind.POURED_OUT,
-          Happening.Kind.BACKS_UP);
+          Happening.Kind.BACKS_UP,
+          Happening.Kind.FLOAT_SHUTS,
+          Happening.Kind.HOT);
 
   private HappeningWords() {}
 
@@ -44,6 +46,8 @@ final class HappeningWords {
       case POURED_OUT -> what + (h.begins() ? " is poured out" : " is full again");
       case BACKS_UP ->
           h.begins() ? "Waste of " + what + " finds its tank full" : what + " drains again";
+      case FLOAT_SHUTS -> "The float valve of " + what + (h.begins() ? " shuts" : " opens");
+      case HOT -> what + (h.begins() ? " is hot: its thermostat turns it off" : " heats again");
       case HAND -> what + " was set";
     };
   }

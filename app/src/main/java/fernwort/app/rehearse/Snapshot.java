@@ -22,6 +22,7 @@ import java.util.TreeMap;
  * @param stopped what it stopped at; empty for nothing
  * @param tanks each tank's water
  * @param lines direction of the flow in each line where there is one: 1 or −1
+ * @param streams what each fixture, inlet and end passes, for the chart
  * @param marks flow at fixtures, pumps, inlets and ends, by part
  * @param rows the same as a list, for who cannot see the drawing
  * @param events what began and ended, the newest first
@@ -34,6 +35,7 @@ record Snapshot(
     String stopped,
     Map<String, TankMark> tanks,
     Map<String, Integer> lines,
+    Map<String, Stream> streams,
     Map<String, String> marks,
     List<String> rows,
     List<String> events) {
@@ -48,6 +50,15 @@ record Snapshot(
    * @param litres what it holds (L), for the chart
    */
   record TankMark(String text, double share, double litres) {}
+
+  /**
+   * Water that comes in, is used or leaves.
+   *
+   * @param name of the part
+   * @param litres flow (L/min)
+   * @param text the same in the person's units
+   */
+  record Stream(String name, double litres, String text) {}
 
   static Snapshot of(Rehearsal rehearsal, Units units) {
     Moment moment = rehearsal.moment();
@@ -86,6 +97,7 @@ record Snapshot(
           }
         });
     Map<String, String> marks = marks(flows, units);
+    moment.warmth().forEach((id, t) -> marks.put(id, units.show(Measure.TEMPERATURE, t)));
     marks.forEach((part, text) ->
         rows.add(plumbing.rig().part(part).label() + " " + text + pressure(flows, part, units)));
     return new Snapshot(
@@ -96,11 +108,24 @@ record Snapshot(
         rehearsal.stopped(),
         tanks,
         lines,
+        streams(plumbing, flows, units),
         marks,
         rows,
         rehearsal.events().reversed().stream()
             .map(e -> HappeningWords.time(e.at()) + ": " + e.words())
             .toList());
+  }
+
+  private static Map<String, Stream> streams(Plumbing plumbing, Flows flows, Units units) {
+    Map<String, Stream> streams = new TreeMap<>();
+    for (Map<String, Double> of : List.of(flows.fixtures(), flows.supplies(), flows.ends())) {
+      of.forEach((id, q) ->
+          streams.put(
+              id,
+              new Stream(
+                  plumbing.rig().part(id).label(), q * 60_000, units.show(Measure.FLOW, q))));
+    }
+    return streams;
   }
 
   /** The pressure at a fixture, or what a pump adds, after a comma. */

@@ -66,7 +66,13 @@ final class KindForm {
                   "Pressure lost at that flow, clean",
                   Measure.PRESSURE,
                   k.ratedLoss(),
-                  "Data sheet; default 0.35 bar."));
+                  "Data sheet; default 0.35 bar."),
+              Field.number(
+                  "doubling",
+                  "Its loss has doubled after",
+                  k.doubling().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
+                  units.unit(Measure.VOLUME).sign(),
+                  "What passes until the flow drops; empty if nobody knows."));
       case Kind.Pump k ->
           List.of(
               choice("duty", "There for", k.duty(), Kind.Pump.Duty.class),
@@ -93,7 +99,19 @@ final class KindForm {
           List.of(
               choice("works", "Heats", k.works(), Kind.Heater.Type.class),
               Field.tick("relief", "Has its own pressure relief valve", k.relief(), ""),
-              amount("drain", "Drain above its bottom", Measure.LENGTH, k.drainHeight(), ""));
+              amount("drain", "Drain above its bottom", Measure.LENGTH, k.drainHeight(), ""),
+              Field.number(
+                  "power",
+                  "Puts into the water",
+                  k.heating().map(h -> "%.0f".formatted(h.power())).orElse(""),
+                  "W",
+                  "Plate; empty if it says nothing. With it a rehearsal knows when water is hot."),
+              amount(
+                  "thermostat",
+                  "Thermostat stands at",
+                  Measure.TEMPERATURE,
+                  k.heating().map(Kind.Heater.Heating::thermostat).orElse(Kind.Heater.THERMOSTAT),
+                  "Default 60 °C: cooler water breeds legionella, hotter scalds."));
       case Kind.Manifold k ->
           List.of(Field.number("outlets", "Outlets", Integer.toString(k.outlets()), "", ""));
       case Kind.Fixture k ->
@@ -187,9 +205,7 @@ final class KindForm {
           new Kind.HoseInlet(
               v.amount("mains", "Mains pressure", Measure.PRESSURE, 0, 8e5),
               v.amount("outside", "Surface of outside water", Measure.LENGTH),
-              v.text("tap").isEmpty()
-                  ? Optional.empty()
-                  : Optional.of(v.amount("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3)));
+              v.optional("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3));
       case Kind.Tank k -> new TankForm(units).read(k, v);
       case Kind.TwoWayValve k -> new Kind.TwoWayValve(stops(k, v), motor(k, v));
       case Kind.ThreeWayValve k -> new Kind.ThreeWayValve(stops(k, v), motor(k, v));
@@ -201,7 +217,8 @@ final class KindForm {
           new Kind.Filter(
               v.choice("grade", "What it takes out", Kind.Filter.Grade.class),
               v.amount("flow", "Rated flow", Measure.FLOW, 1e-5, 2e-3),
-              v.amount("loss", "Pressure lost", Measure.PRESSURE, 1e3, 3e5));
+              v.amount("loss", "Pressure lost", Measure.PRESSURE, 1e3, 3e5),
+              v.optional("doubling", "Litres until its loss doubles", Measure.VOLUME, 0.05, 100));
       case Kind.Pump k ->
           new Kind.Pump(
               v.choice("duty", "What it is there for", Kind.Pump.Duty.class),
@@ -217,7 +234,8 @@ final class KindForm {
           new Kind.Heater(
               v.choice("works", "How it heats", Kind.Heater.Type.class),
               v.tick("relief"),
-              v.amount("drain", "Drain above its bottom", Measure.LENGTH, 0, 0.6));
+              v.amount("drain", "Drain above its bottom", Measure.LENGTH, 0, 0.6),
+              heating(v));
       case Kind.Manifold k -> new Kind.Manifold((int) v.plain("outlets", "Outlets"));
       case Kind.Fixture k ->
           new Kind.Fixture(
@@ -225,10 +243,7 @@ final class KindForm {
               v.tick("drinking"),
               v.amount("flow", "Rated flow", Measure.FLOW, 5e-6, 5e-3),
               v.amount("pressure", "Rated pressure", Measure.PRESSURE, 2e4, 6e5),
-              v.text("restrictor").isEmpty()
-                  ? Optional.empty()
-                  : Optional.of(
-                      v.amount("restrictor", "Restricted flow", Measure.FLOW, 5e-6, 5e-3)));
+              v.optional("restrictor", "Restricted flow", Measure.FLOW, 5e-6, 5e-3));
       case Kind.PortableContainer k ->
           new Kind.PortableContainer(
               v.amount("capacity", "What it holds", Measure.VOLUME, 1e-3, 0.3),
@@ -246,6 +261,15 @@ final class KindForm {
       case Kind.Tee k -> k;
       case Kind.DrainTrap k -> k;
     };
+  }
+
+  private static Optional<Kind.Heater.Heating> heating(Values v) {
+    return v.text("power").isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new Kind.Heater.Heating(
+                v.plain("power", "Power"),
+                v.amount("thermostat", "Thermostat", Measure.TEMPERATURE)));
   }
 
   /** What a position can join, as a person sees it from the ports. */

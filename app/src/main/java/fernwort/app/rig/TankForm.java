@@ -60,7 +60,8 @@ final class TankForm {
                 + units.unit(Measure.LENGTH).sign()
                 + ")",
             tank.tankPorts().stream().map(this::row).collect(Collectors.joining("\n")),
-            "Inside, to the middle of the hole. Uses: fill, feed, vent, drain, gauge, link."));
+            "Inside, to the middle of the hole. Uses: fill, feed, vent, drain, gauge, link,"
+                + " float (a fill whose float valve shuts when the water comes up to it)."));
     fields.add(
         Field.tick(
             "flipped",
@@ -255,7 +256,7 @@ final class TankForm {
             .findFirst()
             .orElseThrow(() ->
                 new IllegalArgumentException(
-                    "Port “%s”: “%s” is no use; use fill, feed, vent, drain, gauge or link"
+                    "Port “%s”: “%s” is no use; use fill, feed, vent, drain, gauge, link or float"
                         .formatted(cell(cells, 0), cell(cells, 1))));
     String what = "Port " + cell(cells, 0);
     return new TankPort(

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** What a form holds, read in one person's units. */
 final class Values {
@@ -43,6 +44,13 @@ final class Values {
   /** Returns an amount in SI and doubts it where a slip of the decimal point would explain it. */
   double amount(String name, String label, Measure measure, double low, double high) {
     return checked(label, measure, text(name), low, high);
+  }
+
+  /** Returns an amount that may be left out, in SI, and doubts it as {@link #amount} does. */
+  Optional<Double> optional(String name, String label, Measure measure, double low, double high) {
+    return text(name).isEmpty()
+        ? Optional.empty()
+        : Optional.of(amount(name, label, measure, low, high));
   }
 
   /** The same for a text from within a field. */

@@ -190,7 +190,11 @@ final class Marginalia {
             -0.8,
             1.05,
             10,
-            new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02))
+            new Kind.Heater(
+                Kind.Heater.Type.STORAGE,
+                true,
+                0.02,
+                Optional.of(new Kind.Heater.Heating(1500, Kind.Heater.THERMOSTAT))))
         .part("heater-out", "Heater out", -0.3, -0.9, 1.35, 0.02, Fittings.twoWay(0))
         .part("bypass", "Bypass", -0.15, -0.8, 1.25, 0.02, Fittings.twoWay(90))
         .part("hot-tee", "Hot tee", -0.1, -0.9, 1.36, new Kind.Tee())

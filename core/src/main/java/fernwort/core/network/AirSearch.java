@@ -33,7 +33,7 @@ final class AirSearch {
     this.outwards = new Sweep(graph, levels);
     for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
       for (int v : plumbing.tankVertices(tank)) {
-        blocked[v] |= levels.wet(v);
+        blocked[v] |= !levels.breathes(v);
       }
     }
   }

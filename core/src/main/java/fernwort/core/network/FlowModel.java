@@ -311,7 +311,7 @@ final class FlowModel {
       Part tank = plumbing.tanks().get(i);
       for (int v : plumbing.tankVertices(i)) {
         boolean takes = !conditions.airlocked().contains(tank.id());
-        if (node[v] >= 0 && !levels.wet(v) && takes) {
+        if (node[v] >= 0 && !levels.wet(v) && !levels.floatShut(v) && takes) {
           int over = building.reservoir(levels.height(v) + conditions.airHead(tank.id()));
           int link = link(node[v], over, OneWay.FREE_END, Optional.empty(), tank);
           gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, 1));
@@ -458,7 +458,7 @@ final class FlowModel {
     }
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       for (int v : plumbing.tankVertices(i)) {
-        if (!levels.wet(v)) {
+        if (levels.breathes(v)) {
           starts.add(v);
         }
       }

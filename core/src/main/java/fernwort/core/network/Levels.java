@@ -90,8 +90,22 @@ public final class Levels {
     return crest[line];
   }
 
-  /** Tells whether the water of a tank stands over one of its ports. */
+  /** Tells whether the water of a tank stands over one of its ports and may leave by it. */
   boolean wet(int tankPort) {
+    return covered(tankPort) && !plumbing.onlyIn(tankPort);
+  }
+
+  /** Tells whether a port is a float valve that the water has shut. */
+  boolean floatShut(int tankPort) {
+    return covered(tankPort) && plumbing.onlyIn(tankPort);
+  }
+
+  /** Tells whether the air of a tank passes one of its ports. */
+  boolean breathes(int tankPort) {
+    return !covered(tankPort) && !plumbing.onlyIn(tankPort);
+  }
+
+  private boolean covered(int tankPort) {
     int index = plumbing.index(plumbing.part(tankPort).id());
     return volume[index] > 1e-9 && surface[index] > height[tankPort] + 1e-6;
   }

@@ -247,7 +247,7 @@ public final class OpenWays {
     }
     for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
       for (int v : plumbing.tankVertices(tank)) {
-        if (islands[v] == islands[in] && !levels.wet(v)) {
+        if (islands[v] == islands[in] && levels.breathes(v)) {
           air.from(v, 0);
         }
       }
@@ -336,7 +336,7 @@ public final class OpenWays {
         String tank = outlet.end().part();
         boolean same = tank.equals(source.part()) && drive.kind() == Drive.Kind.FALL;
         double against = levels.wet(v) ? levels.surface(tank) : levels.height(v);
-        yield !same && sweep.head[v] > against + LEAST_FALL / 2;
+        yield !same && !levels.floatShut(v) && sweep.head[v] > against + LEAST_FALL / 2;
       }
       case GROUND -> !(source.kind() == Source.Kind.JUG && sweep.arrival[v] >= 0 && isMouth(v));
       case FIXTURE, DUMP -> true;

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -34,6 +35,10 @@ public final class Plumbing {
   private final Map<PortRef, Line> linesByPort;
   private final int[] firstVertex;
   private final int[] owner;
+
+  /** Tank ports that only let in: float valves. */
+  private final boolean[] onlyIn;
+
   private final Point[] points;
   private final Point[] crests;
   private final int[] lineFrom;
@@ -72,6 +77,14 @@ public final class Plumbing {
     }
     firstVertex[parts.size()] = owners.size();
     owner = owners.stream().mapToInt(Integer::intValue).toArray();
+    onlyIn = new boolean[owner.length];
+    for (Part part : parts) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        tank.tankPorts().stream()
+            .filter(p -> !p.letsOut())
+            .forEach(p -> onlyIn[vertex(part, p.id())] = true);
+      }
+    }
     points = places.toArray(Point[]::new);
     crests = rig.lines().stream().map(this::crest).toArray(Point[]::new);
     lineFrom = rig.lines().stream().mapToInt(l -> vertex(l.from())).toArray();
@@ -195,6 +208,11 @@ public final class Plumbing {
     return part(vertex).kind().ports().get(vertex - firstVertex[owner[vertex]]);
   }
 
+  /** Tells whether a tank's port lets in but not out. */
+  boolean onlyIn(int vertex) {
+    return onlyIn[vertex];
+  }
+
   Point point(int vertex) {
     return points[vertex];
   }
@@ -262,6 +280,11 @@ public final class Plumbing {
   /** Returns the vertices of the ports of a tank, by its place in {@link #tanks}. */
   int[] tankVertices(int tank) {
     return tankVertices[tank];
+  }
+
+  /** Returns the id of the line at a port, if there is one. */
+  public Optional<String> lineId(PortRef port) {
+    return Optional.ofNullable(linesByPort.get(port)).map(Line::id);
   }
 
   /** Returns the vertex at the other end of the line at a port, or −1 when no line is there. */

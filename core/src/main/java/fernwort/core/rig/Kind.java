@@ -230,8 +230,15 @@ public sealed interface Kind {
    * @param grade what it takes out
    * @param ratedFlow flow at which its loss is given (m³/s)
    * @param ratedLoss loss of a clean cartridge at that flow (Pa)
+   * @param doubling what has to pass until its loss has doubled, if anybody knows (m³)
    */
-  record Filter(Grade grade, double ratedFlow, double ratedLoss) implements Kind {
+  record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
+      implements Kind {
+
+    /** Makes a filter that stays as clean as it is. */
+    public Filter(Grade grade, double ratedFlow, double ratedLoss) {
+      this(grade, ratedFlow, ratedLoss, Optional.empty());
+    }
 
     /** What a filter takes out; only a purifier makes unsafe water fit to drink. */
     public enum Grade {
@@ -319,8 +326,28 @@ public sealed interface Kind {
    * @param works with a store of hot water or without
    * @param relief whether it has its own pressure relief valve
    * @param drainHeight height of its drain above its bottom (m)
+   * @param heating how it heats, if known
    */
-  record Heater(Type works, boolean relief, double drainHeight) implements Kind {
+  record Heater(Type works, boolean relief, double drainHeight, Optional<Heating> heating)
+      implements Kind {
+
+    /**
+     * Where a thermostat is set unless somebody says otherwise (K): 60 °C, at which legionella die.
+     */
+    public static final double THERMOSTAT = 333.15;
+
+    /**
+     * How a heater heats.
+     *
+     * @param power what it puts into the water (W)
+     * @param thermostat temperature at which it stops (K)
+     */
+    public record Heating(double power, double thermostat) {}
+
+    /** Makes a heater of unknown power. */
+    public Heater(Type works, boolean relief, double drainHeight) {
+      this(works, relief, drainHeight, Optional.empty());
+    }
 
     /** How a heater heats. */
     public enum Type {

@@ -131,10 +131,18 @@ final class RigRules {
       case Kind.Filter k -> {
         flow(where, "rated flow", k.ratedFlow());
         pressure(where, "rated loss", k.ratedLoss());
+        k.doubling().ifPresent(v -> size(where, "litres until its loss doubles", v, 1e-3, 1e4));
       }
       case Kind.Pump k -> pump(where, k);
       case Kind.Accumulator k -> pressure(where, "precharge", k.precharge());
-      case Kind.Heater k -> size(where, "drain height", k.drainHeight(), 0, 2);
+      case Kind.Heater k -> {
+        size(where, "drain height", k.drainHeight(), 0, 2);
+        k.heating()
+            .ifPresent(h -> {
+              size(where, "power", h.power(), 1, 100_000);
+              size(where, "thermostat", h.thermostat(), 293.15, 372.15);
+            });
+      }
       case Kind.Manifold k -> size(where, "outlets", k.outlets(), 1, 32);
       case Kind.Fixture k -> {
         flow(where, "rated flow", k.ratedFlow());

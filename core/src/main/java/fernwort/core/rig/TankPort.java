@@ -16,6 +16,13 @@ public record TankPort(String id, Use use, Point at) {
     VENT,
     DRAIN,
     GAUGE,
-    LINK
+    LINK,
+    /** A fill with a float valve inside: it lets water in until the water stands at it. */
+    FLOAT
+  }
+
+  /** Tells whether water and air may leave by it, which a float valve's flap does not allow. */
+  public boolean letsOut() {
+    return use != Use.FLOAT;
   }
 }

@@ -34,6 +34,10 @@ public record Happening(double at, Kind kind, String subject, boolean begins) {
     POURED_OUT,
     /** Waste finds its tank full. */
     BACKS_UP,
+    /** The float valve of a tank has shut. */
+    FLOAT_SHUTS,
+    /** A heater has brought its water to where its thermostat is set. */
+    HOT,
     /** A hand sets something. */
     HAND
   }

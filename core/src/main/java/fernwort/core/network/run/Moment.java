@@ -12,6 +12,7 @@ import java.util.Map;
  * @param flows what flows
  * @param gains what each tank gains, from lines and from wastes, by id (m³/s)
  * @param air gauge pressure of the air above each tank's water, by id (Pa)
+ * @param warmth temperature in each storage heater of known power, by id (K)
  * @param totals what has moved so far
  */
 public record Moment(
@@ -20,4 +21,5 @@ public record Moment(
     Flows flows,
     Map<String, Double> gains,
     Map<String, Double> air,
+    Map<String, Double> warmth,
     Totals totals) {}

@@ -63,6 +63,8 @@ public final class Simulation {
   private final Map<String, Double> jugs;
   private final Set<String> wetVents;
   private final Totals totals;
+  private final Warmth warmth;
+  private final Wear wear;
   private State state;
   private Set<String> runningFull;
   private double time;
@@ -104,6 +106,8 @@ public final class Simulation {
     wetVents = new HashSet<>();
     runningFull = conditions.runningFull();
     totals = Totals.none();
+    warmth = new Warmth(plumbing);
+    wear = new Wear(plumbing);
     thresholds = thresholds(watch::heights);
     crests = thresholds(watch::crests);
     flows = Flows.NONE;
@@ -111,9 +115,9 @@ public final class Simulation {
     standing = look();
   }
 
-  private Simulation(Simulation other) {
+  private Simulation(Simulation other, Hydraulics through) {
     plumbing = other.plumbing;
-    hydraulics = other.hydraulics;
+    hydraulics = through;
     watch = other.watch;
     conditions = other.conditions;
     tanks = other.tanks;
@@ -125,6 +129,8 @@ public final class Simulation {
     jugs = new TreeMap<>(other.jugs);
     wetVents = new HashSet<>(other.wetVents);
     totals = other.totals.copy();
+    warmth = new Warmth(other.warmth);
+    wear = new Wear(other.wear);
     state = other.state;
     runningFull = other.runningFull;
     time = other.time;
@@ -167,7 +173,14 @@ public final class Simulation {
 
   /** Returns a copy that runs on by itself, to go back to. */
   public Simulation copy() {
-    return new Simulation(this);
+    return new Simulation(this, hydraulics);
+  }
+
+  /** Returns a copy that runs on through the same rig with other losses. */
+  public Simulation with(Hydraulics other) {
+    Simulation changed = new Simulation(this, other);
+    changed.lookAround();
+    return changed;
   }
 
   /** Returns how things stand. */
@@ -177,7 +190,8 @@ public final class Simulation {
     for (int i = 0; i < rates.length; i++) {
       gains.put(tanks.get(i).id(), rates[i]);
     }
-    return new Moment(time, now(volume), flows, gains, pressures(volume), totals.copy());
+    return new Moment(
+        time, now(volume), flows, gains, pressures(volume), warmth.temperatures(), totals.copy());
   }
 
   /** Returns the time since the run began (s). */
@@ -274,9 +288,12 @@ public final class Simulation {
   /** Takes one step, at most to a time; returns what changes at its end. */
   private List<Happening> advance(double until) {
     Slope start = new Slope(flows, rates(flows));
+    double turn = Math.max(SHORTEST, warmth.untilTurn(state.setting(), flows));
     if (still(start)) {
-      time = until;
-      return List.of();
+      double idle = Math.min(until - time, turn);
+      warmth.advance(idle, state.setting(), flows);
+      time += idle;
+      return idle == turn ? changes() : List.of();
     }
     hurry();
     if (!locked.isEmpty() && time > lockTime + LOCKED) {
@@ -284,7 +301,7 @@ public final class Simulation {
       start = new Slope(flows, rates(flows));
     }
     double h = Math.min(Math.min(Math.max(step, shortest), LONGEST), until - time);
-    h = Math.min(h, Math.max(shortest, untilCrossing(start, start, h)));
+    h = Math.min(Math.min(h, turn), Math.max(shortest, untilCrossing(start, start, h)));
     h = Math.min(h, Math.min(untilPouredOut(), untilLimit(start, start, h)));
     Slope end = start;
     double error = 0;
@@ -532,6 +549,7 @@ public final class Simulation {
     double bent = seconds * seconds / (2 * over);
     count(start.flows(), seconds - bent);
     count(end.flows(), bent);
+    warmth.advance(seconds, state.setting(), start.flows());
     System.arraycopy(moved, 0, volume, 0, volume.length);
     for (int i = 0; i < air.length; i++) {
       air[i].settle(volume[i]);
@@ -540,6 +558,7 @@ public final class Simulation {
   }
 
   private void count(Flows of, double seconds) {
+    wear.count(of, seconds);
     Totals.add(totals.supplied(), of.supplies(), seconds);
     Totals.add(totals.drawn(), of.fixtures(), seconds);
     Totals.add(totals.out(), of.ends(), seconds);
@@ -604,7 +623,7 @@ public final class Simulation {
   private Flows solve(double[] volumes) {
     return hydraulics.solve(
         now(volumes),
-        conditions.withAir(pressures(volumes)).after(runningFull, pouredOut(), locked));
+        wear.on(conditions).withAir(pressures(volumes)).after(runningFull, pouredOut(), locked));
   }
 
   private Thresholds[] thresholds(BiFunction<Part, State, double[]> heights) {
@@ -618,6 +637,9 @@ public final class Simulation {
 
   private Set<Watch.Standing> look() {
     Set<Watch.Standing> standing = watch.look(now(volume), flows, pressures(volume), pouredOut());
+    warmth
+        .hot(state.setting())
+        .forEach(h -> standing.add(new Watch.Standing(Happening.Kind.HOT, h)));
     flows
         .fixtures()
         .forEach((fixture, q) -> {

@@ -173,6 +173,9 @@ final class Watch {
         wet |= covered && levels.volume(part.id()) > 1e-9;
       }
       full |= port.use() == TankPort.Use.VENT && covered;
+      if (covered && !port.letsOut()) {
+        standing.add(new Standing(Happening.Kind.FLOAT_SHUTS, part.id()));
+      }
     }
     if (full) {
       standing.add(new Standing(Happening.Kind.FULL, part.id()));

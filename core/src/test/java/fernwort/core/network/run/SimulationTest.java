@@ -19,9 +19,12 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -250,6 +253,7 @@ public class SimulationTest {
     Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
     run.set("sink", "shut");
     run.set("pump", "off");
+    run.set("heater", "off");
     State before = run.moment().state();
     assertThat(run.runTo(180 * 86_400.0)).isEmpty();
     assertThat(run.moment().state()).isEqualTo(before);
@@ -273,5 +277,102 @@ public class SimulationTest {
 
   private static double sum(Map<String, Double> of) {
     return of.values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+
+  // --- float valves, heaters, filters ----------------------------------------------------------
+
+  /** A tank that fills from the mains by a float valve 0.3 m up, that is at 75 L. */
+  private static Rig withFloatValve() {
+    Kind.Tank plain = (Kind.Tank) tank();
+    List<TankPort> ports = new ArrayList<>(plain.tankPorts());
+    ports.add(Fittings.port("float", TankPort.Use.FLOAT, 0.4, 0.4, 0.3));
+    return vented(rig().part("tank", "Tank", 0, 0, 0.5, plain.withPorts(ports)), "tank", 0.5)
+        .part("inlet", "Inlet", 0, 0, 0.6, Fittings.inlet(3))
+        .line("fill", "Fill", "inlet.out > tank.float", 12, 2, Material.PVC_HOSE, 1)
+        .build();
+  }
+
+  @Test
+  void aFloatValveStopsAFillAtItsHeightAndLetsNothingBack() {
+    Simulation run = start(withFloatValve(), Map.of("tank", 20.0), "inlet", "mains");
+    double shuts = run.runUntil(Happening.Kind.FLOAT_SHUTS, "tank", 3600).orElseThrow();
+    assertThat(run.moment().state().volume("tank")).isCloseTo(0.075, within(1e-4));
+    assertThat(shuts).isGreaterThan(2 * MINUTE);
+    run.runTo(7200);
+    assertThat(run.moment().state().volume("tank")).isCloseTo(0.075, within(1e-4));
+    assertThat(run.moment().totals().allOut()).isZero();
+    run.set("inlet", "capped");
+    assertThat(run.moment().flows().line("fill")).isZero();
+  }
+
+  @Test
+  void aStorageHeaterIsHotWhenItsPowerHasWarmedItsWater() {
+    Rig rig = withHeater();
+    Simulation run = start(rig, Map.of("tank", 50.0), "heater", "on");
+    double hot = run.runUntil(Happening.Kind.HOT, "heater", 7200).orElseThrow();
+    assertThat(hot).isCloseTo(999.1 * 4186 * 0.01 * 45 / 1000, within(0.01));
+    assertThat(run.moment().warmth()).containsEntry("heater", Kind.Heater.THERMOSTAT);
+  }
+
+  @Test
+  void drawingHotWaterCoolsTheHeaterUntilItHeatsAgain() {
+    Simulation run = start(withHeater(), Map.of("tank", 50.0), "heater", "on");
+    run.runTo(3600);
+    run.set("tap", "hot");
+    List<Happening> found = run.runToNext(7200);
+    assertThat(found).extracting(Happening::kind).containsExactly(Happening.Kind.HOT);
+    assertThat(found.getFirst().begins()).isFalse();
+    double q = run.moment().flows().fixture("tap");
+    assertThat(run.time() - 3600).isCloseTo(0.01 / q * Math.log(45.0 / 40), within(0.3));
+    run.set("heater", "off");
+    run.runTo(7200);
+    assertThat(run.moment().warmth().get("heater")).isCloseTo(288.15, within(2.0));
+  }
+
+  /** A tank over a heater of 10 L and 1 kW, with a mixer below. */
+  private static Rig withHeater() {
+    Kind heater =
+        new Kind.Heater(
+            Kind.Heater.Type.STORAGE,
+            true,
+            0.02,
+            Optional.of(new Kind.Heater.Heating(1000, Kind.Heater.THERMOSTAT)));
+    return vented(rig().part("tank", "Tank", 0, 0, 2, tank()), "tank", 2)
+        .part("tap", "Sink", 0, 0, 0.5, Fittings.fixture(Type.MIXER, false, 5))
+        .part("heater", "Heater", 0, 0, 1, 10, heater)
+        .line("cold", "Cold", "tank.low > heater.cold", 12, 1, Material.PEX, 1)
+        .line("hot", "Hot", "heater.hot > tap.hot", 12, 1, Material.PEX, 1)
+        .build();
+  }
+
+  @Test
+  void aFilterClogsAsWaterPassesIt() {
+    Kind filter = new Kind.Filter(Kind.Filter.Grade.CARBON, 1e-4, 2e5, Optional.of(0.02));
+    Rig rig =
+        vented(rig().part("tank", "Tank", 0, 0, 2, tank()), "tank", 2)
+            .part("filter", "Filter", 0, 0, 1, filter)
+            .part("end", "End", 0, 0, 0.5, Fittings.end(Role.DRAIN))
+            .line("in", "In", "tank.low > filter.in", 12, 1, Material.PEX, 1)
+            .line("out", "Out", "filter.out > end.in", 12, 1, Material.PEX, 1)
+            .build();
+    Simulation worn = start(rig, Map.of("tank", 60.0));
+    worn.runUntil(Happening.Kind.DRY, "tank", 86_400);
+    double left = worn.moment().totals().out().getOrDefault("end", 0.0);
+    assertThat(left).isCloseTo(0.06, within(1e-3));
+    Simulation clean = start(withClean(rig), Map.of("tank", 60.0));
+    clean.runUntil(Happening.Kind.DRY, "tank", 86_400);
+    // Three times the doubling has passed: the loss ends at four times and is 2.5 times on average.
+    assertThat(worn.time() / clean.time()).isBetween(2.0, 3.2);
+  }
+
+  private static Rig withClean(Rig rig) {
+    List<Part> parts =
+        rig.parts().stream()
+            .map(p ->
+                p.kind() instanceof Kind.Filter f
+                    ? p.with(new Kind.Filter(f.grade(), f.ratedFlow(), f.ratedLoss()))
+                    : p)
+            .toList();
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines());
   }
 }

@@ -1,0 +1,174 @@
+package fernwort.core.network.run;
+
+import fernwort.core.network.Flows;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.flow.Fluid;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * The water in the storage heaters whose power is known, each well mixed: V·dT/dt = P/(ρ·c) +
+ * q·(cold − T), solved exactly between events. Heat lost through the walls is left out.
+ *
+ * <p>What flows through a heater and comes back, as in a recirculation loop, cools nothing: only as
+ * much cold water comes in as is drawn hot.
+ */
+final class Warmth {
+
+  /** Temperature of the water that comes in: 15 °C (K). */
+  private static final double COLD = 288.15;
+
+  /** How far the water falls below the thermostat's setting before it heats again (K). */
+  private static final double HYSTERESIS = 5;
+
+  /** Specific heat of water (J/(kg·K)). */
+  private static final double SPECIFIC_HEAT = 4186;
+
+  private static final double NEARLY = 1e-9;
+
+  private final List<Part> heaters;
+  private final Map<String, Part> fixtures;
+  private final List<String> feeds;
+  private final double[] temperature;
+  private final boolean[] satisfied;
+
+  Warmth(Plumbing plumbing) {
+    heaters = plumbing.rig().parts().stream().filter(Warmth::isKnown).toList();
+    fixtures = new TreeMap<>();
+    plumbing.rig().parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .forEach(p -> fixtures.put(p.id(), p));
+    feeds = heaters.stream().map(h -> plumbing.lineId(h.port("cold")).orElse("")).toList();
+    temperature = new double[heaters.size()];
+    Arrays.fill(temperature, COLD);
+    satisfied = new boolean[heaters.size()];
+  }
+
+  Warmth(Warmth other) {
+    heaters = other.heaters;
+    fixtures = other.fixtures;
+    feeds = other.feeds;
+    temperature = other.temperature.clone();
+    satisfied = other.satisfied.clone();
+  }
+
+  private static boolean isKnown(Part part) {
+    return part.kind() instanceof Kind.Heater h
+        && h.works() == Kind.Heater.Type.STORAGE
+        && h.heating().isPresent()
+        && part.volume() > 0;
+  }
+
+  /** Returns the temperature in each heater, by id (K). */
+  Map<String, Double> temperatures() {
+    Map<String, Double> all = new TreeMap<>();
+    for (int i = 0; i < temperature.length; i++) {
+      all.put(heaters.get(i).id(), temperature[i]);
+    }
+    return all;
+  }
+
+  /** Returns the heaters that are on and have their water where the thermostat is set. */
+  List<String> hot(Setting setting) {
+    return heaters.stream()
+        .filter(h -> satisfied[heaters.indexOf(h)] && isOn(h, setting))
+        .map(Part::id)
+        .toList();
+  }
+
+  private static boolean isOn(Part heater, Setting setting) {
+    return setting.of(heater.id()).equals("on");
+  }
+
+  /** Returns when the first thermostat turns, if everything stays as it is (s). */
+  double untilTurn(Setting setting, Flows flows) {
+    double soonest = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < temperature.length; i++) {
+      double thermostat = heating(i).thermostat();
+      boolean heats = isOn(heaters.get(i), setting) && !satisfied[i];
+      if (heats || satisfied[i]) {
+        double target = satisfied[i] ? thermostat - HYSTERESIS : thermostat;
+        soonest = Math.min(soonest, timeTo(i, target, heats, drawn(i, setting, flows)));
+      }
+    }
+    return soonest;
+  }
+
+  private double timeTo(int heater, double target, boolean heats, double drawn) {
+    double rate = rate(heater, heats, drawn, temperature[heater]);
+    double change = target - temperature[heater];
+    if (rate * change <= 0) {
+      return Math.abs(change) < NEARLY ? 0 : Double.POSITIVE_INFINITY;
+    }
+    if (drawn <= 0) {
+      return change / rate;
+    }
+    double settles = COLD + gain(heater, heats) * volume(heater) / drawn;
+    double left = (target - settles) / (temperature[heater] - settles);
+    return left > 0 ? -Math.log(left) * volume(heater) / drawn : Double.POSITIVE_INFINITY;
+  }
+
+  /** Lets time pass (s), up to a thermostat's next turn. */
+  void advance(double seconds, Setting setting, Flows flows) {
+    for (int i = 0; i < temperature.length; i++) {
+      double thermostat = heating(i).thermostat();
+      boolean heats = isOn(heaters.get(i), setting) && !satisfied[i];
+      double drawn = drawn(i, setting, flows);
+      if (drawn > 0) {
+        double settles = COLD + gain(i, heats) * volume(i) / drawn;
+        double fades = Math.exp(-drawn * seconds / volume(i));
+        temperature[i] = settles + (temperature[i] - settles) * fades;
+      } else {
+        temperature[i] += gain(i, heats) * seconds;
+      }
+      if (temperature[i] >= thermostat - NEARLY) {
+        satisfied[i] = true;
+      } else if (temperature[i] <= thermostat - HYSTERESIS + NEARLY) {
+        satisfied[i] = false;
+      }
+    }
+  }
+
+  private double rate(int heater, boolean heats, double drawn, double at) {
+    return gain(heater, heats) + drawn / volume(heater) * (COLD - at);
+  }
+
+  /** How fast the heater alone warms its water (K/s). */
+  private double gain(int heater, boolean heats) {
+    return heats
+        ? heating(heater).power() / (Fluid.WATER.density() * SPECIFIC_HEAT * volume(heater))
+        : 0;
+  }
+
+  private Kind.Heater.Heating heating(int heater) {
+    return ((Kind.Heater) heaters.get(heater).kind()).heating().orElseThrow();
+  }
+
+  private double volume(int heater) {
+    return heaters.get(heater).volume();
+  }
+
+  /** What is drawn hot through a heater (m³/s). */
+  private double drawn(int heater, Setting setting, Flows flows) {
+    double hot = 0;
+    for (Map.Entry<String, Double> fixture : flows.fixtures().entrySet()) {
+      if (fixtures.containsKey(fixture.getKey())) {
+        hot += hotShare(setting.of(fixture.getKey())) * Math.max(0, fixture.getValue());
+      }
+    }
+    return Math.min(hot, Math.abs(flows.line(feeds.get(heater))));
+  }
+
+  private static double hotShare(String position) {
+    return switch (position) {
+      case "hot" -> 1;
+      case "warm" -> 0.5;
+      default -> 0;
+    };
+  }
+}

@@ -48,6 +48,9 @@ public final class OpenWays {
   private final boolean[] wet;
   private final double[] mainsHead;
 
+  /** What keeps a port under pressure, where something does. */
+  private final Map<Integer, Source> pressers = new HashMap<>();
+
   private OpenWays(Plumbing plumbing, Setting setting, Levels levels) {
     this.plumbing = plumbing;
     this.levels = levels;
@@ -90,6 +93,7 @@ public final class OpenWays {
     for (Part part : plumbing.pumps()) {
       pump(part, plumbing.first(plumbing.index(part.id())), origins);
     }
+    pumps.replaceAll(this::boosting);
     origins.forEach(this::fall);
     wastes();
     List<TankAir> air = new AirSearch(graph, levels, outlets.openings(), wet).find();
@@ -105,6 +109,7 @@ public final class OpenWays {
     for (int u = 0; u < none.length; u++) {
       if (sweep.reached(u)) {
         pressed[u] = true;
+        pressers.putIfAbsent(u, new Source(Source.Kind.MAINS, inlet.id()));
         wet[u] = true;
         mainsHead[u] = Math.max(mainsHead[u], sweep.head[u] - levels.height(u));
       }
@@ -194,6 +199,9 @@ public final class OpenWays {
       drawn.add(origin.source());
       deliver(delivery, in, origin.surface() + lift, none);
       mark(delivery, delivered);
+      for (int i = 0; i < delivery.touches(); i++) {
+        pressers.putIfAbsent(delivery.touched(i), origin.source());
+      }
       if (delivery.reached(in)) {
         loop.addAll(partsOf(routeTo(delivery, in)));
       }
@@ -205,6 +213,18 @@ public final class OpenWays {
     }
     Optional<String> air = airIntake(in, delivered);
     pumps.add(new PumpWork(part.id(), drawn, air, List.copyOf(loop), false));
+  }
+
+  /** A pump that draws from no tank but sits in water that mains or another pump press. */
+  private PumpWork boosting(PumpWork work) {
+    int in = plumbing.first(plumbing.index(work.pump()));
+    Source presser = pressers.get(in);
+    if (!work.sources().isEmpty() || work.heldOff() || presser == null) {
+      return work;
+    }
+    deliver(delivery, in, Double.MAX_VALUE, none);
+    List<String> loop = delivery.reached(in) ? partsOf(routeTo(delivery, in)) : List.of();
+    return new PumpWork(work.pump(), List.of(presser), Optional.empty(), loop, false);
   }
 
   private boolean isJoined(Origin origin, int vertex) {

@@ -11,7 +11,6 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.Stop;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -164,8 +163,17 @@ public record Drive(String words, List<Stretch> stretches) {
 
   /** Returns the state with every valve on an overflow or vent line shut, where there is one. */
   public static Optional<State> travelValvesShut(Rig rig, State state) {
+    Map<String, String> valves = travelValves(rig);
     State shut = state;
-    boolean any = false;
+    for (Map.Entry<String, String> valve : valves.entrySet()) {
+      shut = shut.with(valve.getKey(), valve.getValue());
+    }
+    return valves.isEmpty() ? Optional.empty() : Optional.of(shut);
+  }
+
+  /** Returns the valves on overflow lines with the position that shuts them, by id. */
+  public static Map<String, String> travelValves(Rig rig) {
+    Map<String, String> valves = new TreeMap<>();
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part end : overflows(rig)) {
       Line line = lines.get(end.port("in"));
@@ -175,16 +183,15 @@ public record Drive(String words, List<Stretch> stretches) {
         if (!(part.kind() instanceof Kind.TwoWayValve valve)) {
           break;
         }
-        Optional<Stop> stop = valve.stops().stream().filter(s -> s.joins().isEmpty()).findFirst();
-        if (stop.isPresent()) {
-          shut = shut.with(part.id(), stop.get().id());
-          any = true;
-        }
+        valve.stops().stream()
+            .filter(s -> s.joins().isEmpty())
+            .findFirst()
+            .ifPresent(stop -> valves.put(part.id(), stop.id()));
         at = part.port(line.other(at).port().equals("a") ? "b" : "a");
         line = lines.get(at);
       }
     }
-    return any ? Optional.of(shut) : Optional.empty();
+    return valves;
   }
 
   /** Returns the rig with every overflow raised over its tank and open to air at its crest. */

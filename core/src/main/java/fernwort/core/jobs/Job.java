@@ -1,0 +1,134 @@
+package fernwort.core.jobs;
+
+import fernwort.core.network.End;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Source;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something people do with a rig.
+ *
+ * @param id short name for addresses, the same as long as the rig's ids are
+ * @param kind what sort of job
+ * @param title what it is, in a few words
+ * @param by by which means, where there may be others; empty for the only one
+ * @param stages its stages in order
+ * @param cautions what to mind
+ */
+public record Job(
+    String id, Kind kind, String title, String by, List<Stage> stages, List<Caution> cautions) {
+
+  private static final double LITTLE = 0.1;
+  private static final double MUCH = 0.9;
+
+  /** The sorts of job, in the order people meet them. */
+  public enum Kind {
+    RUN_FROM_TANK("Run the taps"),
+    RUN_FROM_MAINS("Run the taps"),
+    DRAW_OUTSIDE("Run the taps"),
+    FILL_FROM_MAINS("Fill"),
+    FILL_ALL("Fill"),
+    FILL_BY_HAND("Fill"),
+    FILL_FROM_JUG("Fill"),
+    FILL_FROM_OUTSIDE("Fill"),
+    MOVE("Move water"),
+    FILTER_AGAIN("Move water"),
+    RINSE("Outside"),
+    HEAT("Hot water"),
+    RECIRCULATE("Hot water"),
+    EMPTY_GRAY("Empty"),
+    SHED("Empty"),
+    DRIVE("On the road"),
+    ARRIVE("On the road"),
+    REST("On the road");
+
+    private final String group;
+
+    Kind(String group) {
+      this.group = group;
+    }
+
+    /** Returns the heading that jobs of this sort stand under. */
+    public String group() {
+      return group;
+    }
+  }
+
+  /**
+   * One stage.
+   *
+   * @param goal when it is reached
+   * @param until what to wait for then, if for anything
+   * @param optional whether it is left out on a rig that cannot do it
+   */
+  public record Stage(Goal goal, Optional<Until> until, boolean optional) {
+
+    static Stage of(Goal goal) {
+      return new Stage(goal, Optional.empty(), false);
+    }
+
+    static Stage of(Goal goal, Until until) {
+      return new Stage(goal, Optional.of(until), false);
+    }
+
+    static Stage ifPossible(Goal goal) {
+      return new Stage(goal, Optional.empty(), true);
+    }
+  }
+
+  /**
+   * What is waited for.
+   *
+   * @param what what sort of thing
+   * @param part id of the part it happens to
+   */
+  public record Until(What what, String part) {
+
+    /** The sorts of thing. */
+    public enum What {
+      FULL,
+      DRY,
+      HOT,
+      POURED_OUT,
+      PRESSURE,
+      RUNS
+    }
+  }
+
+  public Job {
+    stages = List.copyOf(stages);
+    cautions = List.copyOf(cautions);
+  }
+
+  /** Returns title and means. */
+  public String name() {
+    return by.isEmpty() ? title : title + ", " + by;
+  }
+
+  /**
+   * Returns a state with enough in the tanks that a stage draws from and room in those it fills, to
+   * plan the handles with whatever the levels.
+   */
+  static State assumed(Plumbing plumbing, State state, Goal goal) {
+    State assumed = state;
+    for (Need need : goal.needs()) {
+      String from = need.source().part();
+      if (need.source().kind() == Source.Kind.TANK) {
+        double capacity = plumbing.room(from).capacity();
+        if (assumed.volume(from) < LITTLE * capacity) {
+          assumed = assumed.withVolume(from, capacity / 2);
+        }
+      }
+      String to = need.end().part();
+      if (need.end().kind() == End.Kind.TANK && !to.equals(from)) {
+        double capacity = plumbing.room(to).capacity();
+        if (assumed.volume(to) > MUCH * capacity) {
+          assumed = assumed.withVolume(to, capacity / 2);
+        }
+      }
+    }
+    return assumed;
+  }
+}

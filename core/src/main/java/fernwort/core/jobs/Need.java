@@ -1,0 +1,42 @@
+package fernwort.core.jobs;
+
+import fernwort.core.network.Drive;
+import fernwort.core.network.End;
+import fernwort.core.network.Source;
+import fernwort.core.network.Turns;
+import fernwort.core.network.Way;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A way that a job needs.
+ *
+ * @param source where the water comes from
+ * @param end where it goes
+ * @param drives what may move it
+ * @param via id of a part that it has to pass, if any
+ */
+public record Need(Source source, End end, Set<Drive.Kind> drives, Optional<String> via) {
+
+  public Need {
+    drives = Set.copyOf(drives);
+  }
+
+  static Need of(Source source, End end, Set<Drive.Kind> drives) {
+    return new Need(source, end, drives, Optional.empty());
+  }
+
+  boolean isMetBy(Way way) {
+    return way.source().equals(source)
+        && way.end().equals(end)
+        && drives.contains(way.drive().kind())
+        && via.map(way.parts()::contains).orElse(true);
+  }
+
+  Turns.Pumped pumped() {
+    if (!drives.contains(Drive.Kind.PUMP)) {
+      return Turns.Pumped.NO;
+    }
+    return drives.size() == 1 ? Turns.Pumped.YES : Turns.Pumped.EITHER;
+  }
+}

@@ -1,0 +1,208 @@
+package fernwort.core.jobs;
+
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+
+/**
+ * In which order to make given turns, through no state with a new hazard.
+ *
+ * <p>Shortest path over subsets of the turns and the place of the last (Held and Karp 1962), as
+ * long as one is open. What counts, in this order: how often water is spilt, how often one has to
+ * go to another place, how far, and how often power and pressure come before what they act on.
+ */
+final class Sequence {
+
+  private static final int MOST_STATES = 20_000;
+
+  /**
+   * What an order costs.
+   *
+   * @param spills how often a hose or cap comes off while water is behind it
+   * @param walks how often one goes to another place
+   * @param metres how far (m)
+   * @param early how often something is done before what should come first
+   */
+  record Cost(int spills, int walks, double metres, int early) implements Comparable<Cost> {
+
+    static final Cost NONE = new Cost(0, 0, 0, 0);
+
+    Cost plus(Cost other) {
+      return new Cost(
+          spills + other.spills, walks + other.walks, metres + other.metres, early + other.early);
+    }
+
+    @Override
+    public int compareTo(Cost other) {
+      return Comparator.comparingInt(Cost::spills)
+          .thenComparingInt(Cost::walks)
+          .thenComparingLong(c -> Math.round(100 * c.metres()))
+          .thenComparingInt(Cost::early)
+          .compare(this, other);
+    }
+  }
+
+  /** An order of turns with what it costs. */
+  record Order(List<Turn> turns, Cost cost) {}
+
+  private final Scout scout;
+  private final Setting start;
+  private final Rig rig;
+
+  Sequence(Scout scout, Setting start) {
+    this.scout = scout;
+    this.start = start;
+    rig = scout.plumbing().rig();
+  }
+
+  private record State(long done, int last) {}
+
+  private record Node(State state, Setting setting, Cost cost, Optional<Node> before) {}
+
+  /** Returns the turns that lead from the start to a setting. */
+  List<Turn> turnsTo(Setting target) {
+    List<Turn> turns = new ArrayList<>();
+    rig.handles()
+        .filter(p -> !start.of(p.id()).equals(target.of(p.id())))
+        .forEach(p -> turns.add(new Turn(p.id(), target.of(p.id()))));
+    return turns;
+  }
+
+  /** Returns the best safe order of some turns; empty when none is safe. */
+  Optional<Order> order(List<Turn> turns) {
+    long all = (1L << turns.size()) - 1;
+    PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparing(Node::cost));
+    Map<State, Cost> best = new HashMap<>();
+    queue.add(new Node(new State(0, -1), start, Cost.NONE, Optional.empty()));
+    for (int looks = 0; !queue.isEmpty() && looks < MOST_STATES; looks++) {
+      Node node = queue.remove();
+      Cost known = best.get(node.state());
+      if (known != null && known.compareTo(node.cost()) < 0) {
+        continue;
+      }
+      boolean safe = node.state().done() == 0 || scout.newHazard(node.setting()).isEmpty();
+      if (!safe) {
+        continue;
+      }
+      if (node.state().done() == all) {
+        return Optional.of(new Order(path(node, turns), node.cost()));
+      }
+      for (int i = 0; i < turns.size(); i++) {
+        if ((node.state().done() & 1L << i) == 0) {
+          Node next = step(node, turns, i);
+          Cost before = best.get(next.state());
+          if (before == null || next.cost().compareTo(before) < 0) {
+            best.put(next.state(), next.cost());
+            queue.add(next);
+          }
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private Node step(Node node, List<Turn> turns, int i) {
+    Turn turn = turns.get(i);
+    Setting after = node.setting().with(turn.part(), turn.position());
+    int early = 0;
+    for (int j = 0; j < turns.size(); j++) {
+      boolean done = (node.state().done() & 1L << j) != 0;
+      early += done && rank(turns.get(j)) > rank(turn) ? 1 : 0;
+    }
+    int last = node.state().last();
+    Cost walk = last < 0 ? Cost.NONE : walk(turns.get(last), turn);
+    Cost cost =
+        node.cost().plus(walk).plus(new Cost(spill(node.setting(), after, turn), 0, 0, early));
+    return new Node(new State(node.state().done() | 1L << i, i), after, cost, Optional.of(node));
+  }
+
+  private static List<Turn> path(Node end, List<Turn> turns) {
+    List<Turn> path = new ArrayList<>();
+    Optional<Node> node = Optional.of(end);
+    while (node.isPresent() && node.get().state().last() >= 0) {
+      path.add(turns.get(node.get().state().last()));
+      node = node.get().before();
+    }
+    return path.reversed();
+  }
+
+  // --- what counts -----------------------------------------------------------------------------
+
+  private Cost walk(Turn from, Turn to) {
+    Place a = rig.place(rig.part(from.part()).place());
+    Place b = rig.place(rig.part(to.part()).place());
+    return a.id().equals(b.id())
+        ? Cost.NONE
+        : new Cost(0, 1, Math.hypot(Math.hypot(a.x() - b.x(), a.y() - b.y()), a.z() - b.z()), 0);
+  }
+
+  /** Returns the cost of walking through turns in this order. */
+  Cost walking(List<Turn> turns) {
+    Cost cost = Cost.NONE;
+    for (int i = 1; i < turns.size(); i++) {
+      cost = cost.plus(walk(turns.get(i - 1), turns.get(i)));
+    }
+    return cost;
+  }
+
+  /** Tells whether a hose or cap is handled while water stands or runs behind it. */
+  private int spill(Setting before, Setting after, Turn turn) {
+    boolean off =
+        switch (rig.part(turn.part()).kind()) {
+          case Kind.HoseInlet k -> !before.of(turn.part()).equals("capped");
+          case Kind.PortableContainer k -> turn.position().equals("stowed");
+          default -> false;
+        };
+    if (off) {
+      return scout.drawing(before, turn.part()).isPresent() ? 1 : 0;
+    }
+    boolean cap =
+        switch (rig.part(turn.part()).kind()) {
+          case Kind.OpenEnd k -> true;
+          case Kind.Plug k -> true;
+          default -> false;
+        };
+    return cap && (runs(before, turn) || runs(after, turn)) ? 1 : 0;
+  }
+
+  private boolean runs(Setting setting, Turn turn) {
+    return scout.view(setting).ways().to(turn.part()).findAny().isPresent();
+  }
+
+  /** What should come before what: power off, taps, valves shut, hoses off, open, hoses, power. */
+  private int rank(Turn turn) {
+    Part part = rig.part(turn.part());
+    return switch (part.kind()) {
+      case Kind.Heater k -> turn.position().equals("off") ? 0 : 9;
+      case Kind.Pump k -> turn.position().equals("off") ? 0 : 8;
+      case Kind.Macerator k -> turn.position().equals("off") ? 0 : 8;
+      case Kind.Fixture k -> turn.position().equals("shut") ? 1 : 7;
+      case Kind.Valve k -> k.stop(turn.position()).joins().isEmpty() ? 2 : 5;
+      case Kind.HoseInlet k -> turn.position().equals("capped") ? 3 : 6;
+      case Kind.PortableContainer k -> turn.position().equals("stowed") ? 3 : 6;
+      case Kind.GravityFiller k -> turn.position().equals("shut") ? 3 : 4;
+      case Kind.OpenEnd k -> turn.position().equals("capped") ? 3 : 4;
+      case Kind.Plug k -> turn.position().equals("on") ? 3 : 4;
+      case Kind.Tank k -> 5;
+      case Kind.CheckValve k -> 5;
+      case Kind.AirAdmittanceValve k -> 5;
+      case Kind.Regulator k -> 5;
+      case Kind.Strainer k -> 5;
+      case Kind.Filter k -> 5;
+      case Kind.Accumulator k -> 5;
+      case Kind.Tee k -> 5;
+      case Kind.Manifold k -> 5;
+      case Kind.DrainTrap k -> 5;
+    };
+  }
+}

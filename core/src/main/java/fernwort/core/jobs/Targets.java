@@ -1,0 +1,248 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Turns;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.network.Way;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Setting;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import java.util.Set;
+
+/**
+ * Which handles have to change: the settings that reach a goal with the fewest of them.
+ *
+ * <p>A* over settings. A setting that falls short names its first {@link Fault}, and is followed
+ * only by the turns of which every setting without that fault has made at least one.
+ */
+final class Targets {
+
+  private static final int MOST_LOOKS = 2000;
+  private static final int MOST_TARGETS = 24;
+
+  /** How many settings more are looked at for others that are as near as the first. */
+  private static final int MOST_FOR_TIES = 500;
+
+  private final Scout scout;
+  private final Turns turns;
+  private final Setting start;
+  private Optional<Fault> last = Optional.empty();
+
+  Targets(Scout scout, Turns turns, Setting start) {
+    this.scout = scout;
+    this.turns = turns;
+    this.start = start;
+  }
+
+  private record Node(Setting setting, int changed, int bound) {
+    int least() {
+      return changed + bound;
+    }
+  }
+
+  /** Returns the nearest settings that reach the goal, all as near; empty for none. */
+  List<Setting> find() {
+    PriorityQueue<Node> queue =
+        new PriorityQueue<>(
+            Comparator.comparingInt(Node::least).thenComparingInt(n -> -n.changed()));
+    Set<Setting> seen = new HashSet<>();
+    List<Setting> found = new ArrayList<>();
+    int nearest = Integer.MAX_VALUE;
+    int looks = 0;
+    int most = MOST_LOOKS;
+    queue.add(new Node(start, 0, bound(start)));
+    seen.add(start);
+    while (!queue.isEmpty() && looks < most && found.size() < MOST_TARGETS) {
+      Node node = queue.remove();
+      if (node.least() > nearest) {
+        break;
+      }
+      looks++;
+      Optional<Fault> fault = scout.fault(node.setting());
+      if (fault.isEmpty()) {
+        found.add(node.setting());
+        nearest = node.changed();
+        most = Math.min(most, looks + MOST_FOR_TIES);
+        continue;
+      }
+      last = fault;
+      for (Turn turn : mends(node.setting(), fault.get())) {
+        follow(node, turn, nearest, seen).ifPresent(queue::add);
+      }
+    }
+    return found;
+  }
+
+  /** Returns what was wrong with the last setting that was looked at in vain. */
+  Optional<Fault> lastFault() {
+    return last;
+  }
+
+  private Optional<Node> follow(Node node, Turn turn, int nearest, Set<Setting> seen) {
+    boolean turned = !node.setting().of(turn.part()).equals(start.of(turn.part()));
+    boolean kept = node.setting().of(turn.part()).equals(scout.goal().musts().get(turn.part()));
+    if (turned || kept) {
+      return Optional.empty();
+    }
+    Setting next = node.setting().with(turn.part(), turn.position());
+    if (!seen.add(next)) {
+      return Optional.empty();
+    }
+    int bound = bound(next);
+    return bound >= Turns.NEVER || node.changed() + 1 + bound > nearest
+        ? Optional.empty()
+        : Optional.of(new Node(next, node.changed() + 1, bound));
+  }
+
+  /** Returns the fewest turns that any goal is away from a setting. */
+  int bound(Setting setting) {
+    int misplaced = 0;
+    Setting placed = setting;
+    for (Map.Entry<String, String> must : scout.goal().musts().entrySet()) {
+      if (!setting.of(must.getKey()).equals(must.getValue())) {
+        misplaced++;
+        placed = placed.with(must.getKey(), must.getValue());
+      }
+    }
+    int farthest = 0;
+    Map<String, Turns.From> searches = new HashMap<>();
+    for (Need need : scout.goal().needs()) {
+      Setting at = placed;
+      Turns.From from =
+          searches.computeIfAbsent(need.source().part(), source -> turns.from(source, at));
+      farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
+    }
+    for (Map.Entry<String, String> pair : scout.goal().joined().entrySet()) {
+      farthest =
+          Math.max(
+              farthest, turns.from(pair.getKey(), placed).to(pair.getValue(), Turns.Pumped.NO));
+    }
+    return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
+  }
+
+  // --- what mends a fault ----------------------------------------------------------------------
+
+  private Set<Turn> mends(Setting setting, Fault fault) {
+    return switch (fault) {
+      case Fault.Misplaced f -> Set.of(new Turn(f.part(), f.position()));
+      case Fault.Missing f -> opening(setting, f.need());
+      case Fault.Stray f -> turnsOf(setting, f.way().parts());
+      case Fault.Danger f -> against(setting, f.warning());
+      case Fault.Apart f -> turns.from(f.from(), setting).barriers();
+      case Fault.Airless f -> all(setting);
+      case Fault.NotRound f -> all(setting);
+    };
+  }
+
+  private Set<Turn> opening(Setting setting, Need need) {
+    Turns.From from = turns.from(need.source().part(), setting);
+    return from.to(need.end().part(), need.pumped()) == 0 ? all(setting) : from.barriers();
+  }
+
+  private Set<Turn> against(Setting setting, Warning warning) {
+    return switch (warning.code()) {
+      case OPEN_TO_GROUND, OVERFLOWING -> {
+        String end = warning.parts().getFirst();
+        String source = warning.parts().getLast();
+        yield scout.view(scout.probed(setting)).ways().ways().stream()
+            .filter(w -> w.end().part().equals(end) && w.source().part().equals(source))
+            .findFirst()
+            .map(Way::parts)
+            .map(parts -> turnsOf(setting, parts))
+            .orElseGet(() -> all(setting));
+      }
+      case BACKFLOW, UNSAFE_WATER ->
+          between(setting, warning.parts().getFirst(), warning.parts().getLast());
+      case PUMP_SUCKS_AIR -> {
+        Set<Turn> mends = switching(warning.parts().getFirst(), "off");
+        mends.addAll(between(setting, warning.parts().getLast(), warning.parts().getFirst()));
+        yield mends;
+      }
+      case PUMP_DRY, HEATER_DRY -> {
+        Set<Turn> mends = switching(warning.parts().getFirst(), "off");
+        mends.addAll(letting(setting));
+        yield mends;
+      }
+      default -> all(setting);
+    };
+  }
+
+  private static Set<Turn> switching(String part, String position) {
+    Set<Turn> mends = new LinkedHashSet<>();
+    mends.add(new Turn(part, position));
+    return mends;
+  }
+
+  /** Every turn of what joins two parts now, by the shortest route. */
+  private Set<Turn> between(Setting setting, String from, String to) {
+    return Connections.of(scout.plumbing(), setting)
+        .route(from, p -> false, p -> p.id().equals(to))
+        .map(route -> turnsOf(setting, route))
+        .orElseGet(() -> all(setting));
+  }
+
+  /** Every turn that lets any water on from where it stands, and pumps that could press it. */
+  private Set<Turn> letting(Setting setting) {
+    Set<Turn> found = new LinkedHashSet<>();
+    for (Part source : scout.plumbing().sources()) {
+      for (Turn turn : turns.from(source.id(), setting).barriers()) {
+        if (isOffered(part(turn.part()), turn.position())) {
+          found.add(turn);
+        }
+      }
+    }
+    return found;
+  }
+
+  private Part part(String id) {
+    return scout.plumbing().rig().parts().get(scout.plumbing().index(id));
+  }
+
+  /** Every turn of the parts of a way. */
+  private Set<Turn> turnsOf(Setting setting, List<String> parts) {
+    Set<Turn> found = new LinkedHashSet<>();
+    for (String id : parts) {
+      add(setting, part(id), found);
+    }
+    return found;
+  }
+
+  private Set<Turn> all(Setting setting) {
+    Set<Turn> found = new LinkedHashSet<>();
+    scout.plumbing().rig().handles().forEach(p -> add(setting, p, found));
+    return found;
+  }
+
+  private void add(Setting setting, Part part, Set<Turn> found) {
+    for (Position position : part.kind().positions()) {
+      if (!position.id().equals(setting.of(part.id())) && isOffered(part, position.id())) {
+        found.add(new Turn(part.id(), position.id()));
+      }
+    }
+  }
+
+  /** What brings in water or heat or lets it out is opened only where the job says so. */
+  static boolean isOffered(Part part, String position) {
+    boolean atRest = part.kind().positions().getFirst().id().equals(position);
+    return switch (part.kind()) {
+      case Kind.Fixture k -> atRest;
+      case Kind.HoseInlet k -> atRest;
+      case Kind.PortableContainer k -> atRest;
+      case Kind.OpenEnd k -> atRest;
+      case Kind.Plug k -> atRest;
+      case Kind.Heater k -> atRest;
+      default -> true;
+    };
+  }
+}

@@ -1,0 +1,255 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Drive;
+import fernwort.core.network.End;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.RandomRigs;
+import fernwort.core.network.Source;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+
+/** The planner against brute force, and the laws that every plan keeps. */
+class PlannerTest {
+
+  private static final Set<Warning.Code> STANDING =
+      Set.of(
+          Warning.Code.CHECK_VALVE_REVERSED,
+          Warning.Code.GRAY_FULL,
+          Warning.Code.GRAY_NEARLY_FULL,
+          Warning.Code.FILLING);
+
+  // --- brute force -----------------------------------------------------------------------------
+
+  /** Breadth first over all settings, through none with a hazard that was not there before. */
+  private static OptionalInt fewestTurns(Plumbing plumbing, State start, Goal goal) {
+    Hazards hazards = Hazards.of(plumbing);
+    Scout scout = new Scout(plumbing, hazards, start, goal);
+    Map<Setting, Integer> turns = new HashMap<>();
+    Deque<Setting> front = new ArrayDeque<>();
+    turns.put(start.setting(), 0);
+    front.add(start.setting());
+    while (!front.isEmpty()) {
+      Setting at = front.remove();
+      int so = turns.getOrDefault(at, 0);
+      if (so > 0 && scout.newHazard(at).isPresent()) {
+        continue;
+      }
+      if (scout.fault(at).isEmpty()) {
+        return OptionalInt.of(so);
+      }
+      for (Setting next : neighbours(plumbing.rig(), at, goal)) {
+        if (turns.putIfAbsent(next, so + 1) == null) {
+          front.add(next);
+        }
+      }
+    }
+    return OptionalInt.empty();
+  }
+
+  private static List<Setting> neighbours(Rig rig, Setting at, Goal goal) {
+    List<Setting> next = new ArrayList<>();
+    for (Part part : rig.handles().toList()) {
+      for (Position position : part.kind().positions()) {
+        boolean offered =
+            Targets.isOffered(part, position.id())
+                || position.id().equals(goal.musts().get(part.id()));
+        if (offered && !at.of(part.id()).equals(position.id())) {
+          next.add(at.with(part.id(), position.id()));
+        }
+      }
+    }
+    return next;
+  }
+
+  private static Goal someGoal(Rig rig, long seed) {
+    Random random = new Random(seed ^ 0x60a1);
+    List<Part> tanks = rig.tanks().toList();
+    Part from = tanks.get(random.nextInt(tanks.size()));
+    Source source = new Source(Source.Kind.TANK, from.id());
+    if (random.nextInt(4) == 0) {
+      Part inlet =
+          rig.parts().stream()
+              .filter(p -> p.kind() instanceof Kind.HoseInlet)
+              .findFirst()
+              .orElseThrow();
+      Need need =
+          Need.of(
+              new Source(Source.Kind.MAINS, inlet.id()),
+              new End(End.Kind.TANK, from.id()),
+              Set.of(Drive.Kind.MAINS));
+      return Goal.of(Map.of(inlet.id(), "mains"), List.of(need)).breathing(from.id());
+    }
+    List<Part> taps = rig.parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList();
+    Part tap = taps.get(random.nextInt(taps.size()));
+    Need need =
+        Need.of(
+            source, new End(End.Kind.FIXTURE, tap.id()), Set.of(Drive.Kind.PUMP, Drive.Kind.FALL));
+    return Goal.of(Map.of(), List.of(need), Map.of(tap.id(), "open"));
+  }
+
+  @Property(tries = 400)
+  void aPlanTakesAsFewTurnsAsAnySafeOne(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State start = RandomRigs.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Goal goal = someGoal(rig, seed);
+    OptionalInt fewest = fewestTurns(plumbing, start, goal);
+    switch (Planner.of(plumbing).plan(start, goal)) {
+      case Planner.Found found ->
+          assertThat(OptionalInt.of(found.turns().size())).as(found.toString()).isEqualTo(fewest);
+      case Planner.Blocked blocked -> assertThat(fewest).as(blocked.toString()).isEmpty();
+    }
+  }
+
+  @Property(tries = 100)
+  void noPlanPassesAHazardThatWasNotThere(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State start = RandomRigs.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    if (Planner.of(plumbing).plan(start, someGoal(rig, seed)) instanceof Planner.Found found) {
+      assertSafe(plumbing, start, found.turns(), Set.of());
+    }
+  }
+
+  private static void assertSafe(
+      Plumbing plumbing, State start, List<Turn> turns, Set<Warning.Code> inherent) {
+    Set<Warning.Key> before = new HashSet<>();
+    warnings(plumbing, start).forEach(w -> before.add(w.key()));
+    State at = start;
+    for (Turn turn : turns) {
+      at = at.with(turn.part(), turn.position());
+      assertThat(warnings(plumbing, at))
+          .as("after %s of %s", turn, turns)
+          .noneMatch(w ->
+              w.severity() != Severity.NOTE
+                  && !STANDING.contains(w.code())
+                  && !inherent.contains(w.code())
+                  && !before.contains(w.key()));
+    }
+  }
+
+  private static List<Warning> warnings(Plumbing plumbing, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    return Hazards.of(plumbing)
+        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+  }
+
+  // --- every job of the demo rigs --------------------------------------------------------------
+
+  @TestFactory
+  List<DynamicTest> everyJobOfTheDemoRigsKeepsToSafeStates() {
+    List<DynamicTest> tests = new ArrayList<>();
+    for (DemoRig demo : DemoRig.all()) {
+      Plumbing plumbing = Plumbing.of(demo.rig());
+      Planner planner = Planner.of(plumbing);
+      for (Job job : Jobs.of(plumbing).all()) {
+        tests.add(
+            DynamicTest.dynamicTest(
+                demo.id() + ": " + job.name(), () -> assertSafe(planner, job, demo.state())));
+      }
+    }
+    return tests;
+  }
+
+  private static void assertSafe(Planner planner, Job job, State from) {
+    State state = from;
+    for (Job.Stage stage : job.stages()) {
+      State assumed = Job.assumed(planner.plumbing(), state, stage.goal());
+      if (planner.plan(assumed, stage.goal()) instanceof Planner.Found found) {
+        assertSafe(planner.plumbing(), assumed, found.turns(), stage.goal().inherent());
+        state = state.with(found.after());
+      }
+    }
+  }
+
+  // --- order -----------------------------------------------------------------------------------
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+
+  private static List<List<Turn>> plan(String id, State from) {
+    Job job = Jobs.of(PLUMBING).byId(id).orElseThrow();
+    List<List<Turn>> stages = new ArrayList<>();
+    State state = from;
+    for (Job.Stage stage : job.stages()) {
+      State assumed = Job.assumed(PLUMBING, state, stage.goal());
+      Planner.Found found = (Planner.Found) Planner.of(PLUMBING).plan(assumed, stage.goal());
+      stages.add(found.turns());
+      state = state.with(found.after());
+    }
+    return stages;
+  }
+
+  @Test
+  void aFillOpensItsWayBeforeTheHoseGoesOnAndShutsAValveBeforeItComesOff() {
+    assertThat(plan("fill-main-inlet", TRUCK.state()))
+        .containsExactly(
+            List.of(new Turn("fill-selector", "main"), new Turn("inlet", "mains")),
+            List.of(new Turn("fill-selector", "shut")),
+            List.of(new Turn("inlet", "capped")));
+  }
+
+  @Test
+  void theDumpHoseIsOnBeforeTheGrayValveOpensAndComesOffAfterItIsShut() {
+    assertThat(plan("empty-gray-dump-outlet", TRUCK.state()))
+        .containsExactly(
+            List.of(new Turn("dump-outlet", "hose"), new Turn("gray-dump", "open")),
+            List.of(new Turn("gray-dump", "shut")),
+            List.of(new Turn("dump-outlet", "capped")));
+  }
+
+  @Test
+  void aTankIsNeverFilledWithItsVentShut() {
+    State shut = TRUCK.state().with("low-overflow-valve", "shut");
+    assertThat(plan("fill-low-inlet", shut).getFirst())
+        .contains(new Turn("low-overflow-valve", "open"))
+        .last()
+        .isEqualTo(new Turn("inlet", "mains"));
+  }
+
+  @Test
+  void oneGoesToEachPlaceOnce() {
+    for (String id : List.of("move-low-main-pump", "drive", "rest")) {
+      List<String> places =
+          plan(id, TRUCK.state()).getFirst().stream()
+              .map(t -> TRUCK.rig().part(t.part()).place())
+              .toList();
+      List<String> walked = new ArrayList<>();
+      for (String place : places) {
+        if (walked.isEmpty() || !walked.getLast().equals(place)) {
+          walked.add(place);
+        }
+      }
+      assertThat(walked).as(id).doesNotHaveDuplicates();
+    }
+  }
+}

@@ -76,7 +76,15 @@ public record Goal(
 
   Goal breathing(String... tanks) {
     return new Goal(
-        musts, needs, probe, Set.of(tanks), circulating, joined, quiet, still, inherent);
+        musts,
+        needs,
+        probe,
+        Set.copyOf(List.of(tanks)),
+        circulating,
+        joined,
+        quiet,
+        still,
+        inherent);
   }
 
   Goal circulating(String pump) {

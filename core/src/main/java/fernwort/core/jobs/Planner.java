@@ -26,7 +26,7 @@ import java.util.PriorityQueue;
  */
 public final class Planner {
 
-  private static final int MOST_LOOKS = 2000;
+  private static final int MOST_LOOKS = 1000;
 
   private final Plumbing plumbing;
   private final Hazards hazards;

@@ -28,7 +28,7 @@ import java.util.Set;
  */
 final class Targets {
 
-  private static final int MOST_LOOKS = 2000;
+  private static final int MOST_LOOKS = 1000;
   private static final int MOST_TARGETS = 24;
 
   /** How many settings more are looked at for others that are as near as the first. */

@@ -1,11 +1,13 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.End;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Source;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Something people do with a rig.
@@ -108,25 +110,24 @@ public record Job(
   }
 
   /**
-   * Returns a state with enough in the tanks that a stage draws from and room in those it fills, to
-   * plan the handles with whatever the levels.
+   * Returns a state with enough in the tanks that a stage draws from and room in all, to plan the
+   * handles with whatever the levels.
    */
   static State assumed(Plumbing plumbing, State state, Goal goal) {
-    State assumed = state;
+    Set<String> drawn = new HashSet<>(goal.quiet());
     for (Need need : goal.needs()) {
-      String from = need.source().part();
       if (need.source().kind() == Source.Kind.TANK) {
-        double capacity = plumbing.room(from).capacity();
-        if (assumed.volume(from) < LITTLE * capacity) {
-          assumed = assumed.withVolume(from, capacity / 2);
-        }
+        drawn.add(need.source().part());
       }
-      String to = need.end().part();
-      if (need.end().kind() == End.Kind.TANK && !to.equals(from)) {
-        double capacity = plumbing.room(to).capacity();
-        if (assumed.volume(to) > MUCH * capacity) {
-          assumed = assumed.withVolume(to, capacity / 2);
-        }
+    }
+    State assumed = state;
+    for (Part tank : plumbing.tanks()) {
+      double capacity = plumbing.room(tank.id()).capacity();
+      double volume = state.volume(tank.id());
+      if (drawn.contains(tank.id()) && volume < LITTLE * capacity) {
+        assumed = assumed.withVolume(tank.id(), capacity / 2);
+      } else if (volume > MUCH * capacity) {
+        assumed = assumed.withVolume(tank.id(), MUCH * capacity);
       }
     }
     return assumed;

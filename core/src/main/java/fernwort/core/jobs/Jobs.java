@@ -3,6 +3,7 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.network.Connections;
 import fernwort.core.network.Drive;
 import fernwort.core.network.End;
 import fernwort.core.network.Plumbing;
@@ -24,6 +25,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -274,6 +276,48 @@ public final class Jobs {
       }
     }
     inlets.forEach(inlet -> fillAll(fresh, inlet));
+    inlets.forEach(inlet -> fillThrough(fresh, inlet));
+  }
+
+  /** Tanks that fill one from the next: the first by the hose, each other by what runs over. */
+  private void fillThrough(List<Part> fresh, Part inlet) {
+    for (Part first : fresh) {
+      if (!hasMains(inlet) || !joins(inlet.id(), first.id(), Pumped.NO)) {
+        continue;
+      }
+      List<Part> chain = new ArrayList<>(List.of(first));
+      Optional<Part> next = overflowsInto(first, fresh, chain, inlet);
+      while (next.isPresent()) {
+        chain.add(next.get());
+        next = overflowsInto(next.get(), fresh, chain, inlet);
+      }
+      if (chain.size() > 1) {
+        Stage filling = filling(first, inlet);
+        List<Stage> stages = new ArrayList<>();
+        stages.add(Stage.of(filling.goal(), new Until(Until.What.FULL, chain.getLast().id())));
+        stages.addAll(hoseOff(inlet));
+        add(
+            Job.Kind.FILL_ALL,
+            "fill-through-" + first.id() + "-" + inlet.id(),
+            "Fill all fresh tanks, one after another",
+            chain.stream().map(Part::label).collect(Collectors.joining(", then ")),
+            stages,
+            Caution.DRINKING_HOSE,
+            Caution.STAY,
+            Caution.BACKFLOW);
+      }
+    }
+  }
+
+  /** The tank that water from a full one runs on into, with no other way to fill it. */
+  private Optional<Part> overflowsInto(Part full, List<Part> fresh, List<Part> but, Part inlet) {
+    return fresh.stream()
+        .filter(t -> !but.contains(t) && !joins(inlet.id(), t.id(), Pumped.NO))
+        .filter(t ->
+            Connections.of(plumbing, rest)
+                .route(full.id(), p -> false, p -> p.id().equals(t.id()))
+                .isPresent())
+        .findFirst();
   }
 
   private void fillFromMains(Part tank, Part inlet, boolean many) {

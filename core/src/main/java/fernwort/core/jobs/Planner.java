@@ -27,6 +27,7 @@ import java.util.PriorityQueue;
 public final class Planner {
 
   private static final int MOST_LOOKS = 1000;
+  private static final int FEW_LOOKS = 300;
 
   private final Plumbing plumbing;
   private final Hazards hazards;
@@ -75,10 +76,20 @@ public final class Planner {
    * @param goal what to reach
    */
   public Result plan(State from, Goal goal) {
+    return plan(from, goal, MOST_LOOKS);
+  }
+
+  /** Tells whether a goal can be reached, looking less hard. */
+  boolean isWithinReach(State from, Goal goal) {
+    return plan(from, goal, FEW_LOOKS) instanceof Found;
+  }
+
+  private Result plan(State from, Goal goal, int looks) {
     Scout scout = new Scout(plumbing, hazards, from, goal);
     Targets targets = new Targets(scout, Turns.of(plumbing, scout.levels()), from.setting());
-    List<Setting> found = targets.find();
+    List<Setting> found = targets.find(looks);
     if (found.isEmpty()) {
+      if (System.getProperty("dbg") != null) System.out.println("LAST " + targets.lastFault());
       return new Blocked(hazard(targets.lastFault()));
     }
     Sequence sequence = new Sequence(scout, from.setting());
@@ -91,7 +102,7 @@ public final class Planner {
     if (best.isPresent()) {
       return new Found(best.get().turns(), after(from.setting(), best.get().turns()));
     }
-    return withDetours(scout, targets, from.setting());
+    return withDetours(scout, targets, from.setting(), looks);
   }
 
   private static Setting after(Setting setting, List<Turn> turns) {
@@ -116,14 +127,14 @@ public final class Planner {
   }
 
   /** A* over all settings, whatever handle is turned how often. */
-  private Result withDetours(Scout scout, Targets targets, Setting start) {
+  private Result withDetours(Scout scout, Targets targets, Setting start, int most) {
     Sequence sequence = new Sequence(scout, start);
     PriorityQueue<Node> queue =
         new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
     Map<Setting, Integer> seen = new HashMap<>();
     queue.add(new Node(start, List.of(), targets.bound(start), 0));
     Optional<Warning> hazard = Optional.empty();
-    for (int looks = 0; !queue.isEmpty() && looks < MOST_LOOKS; looks++) {
+    for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {
       Node node = queue.remove();
       if (!node.turns().isEmpty()) {
         Optional<Warning> here = scout.newHazard(node.setting());

@@ -28,7 +28,6 @@ import java.util.Set;
  */
 final class Targets {
 
-  private static final int MOST_LOOKS = 1000;
   private static final int MOST_TARGETS = 24;
 
   /** How many settings more are looked at for others that are as near as the first. */
@@ -52,7 +51,7 @@ final class Targets {
   }
 
   /** Returns the nearest settings that reach the goal, all as near; empty for none. */
-  List<Setting> find() {
+  List<Setting> find(int mostLooks) {
     PriorityQueue<Node> queue =
         new PriorityQueue<>(
             Comparator.comparingInt(Node::least).thenComparingInt(n -> -n.changed()));
@@ -60,7 +59,7 @@ final class Targets {
     List<Setting> found = new ArrayList<>();
     int nearest = Integer.MAX_VALUE;
     int looks = 0;
-    int most = MOST_LOOKS;
+    int most = mostLooks;
     queue.add(new Node(start, 0, bound(start)));
     seen.add(start);
     while (!queue.isEmpty() && looks < most && found.size() < MOST_TARGETS) {

@@ -45,6 +45,9 @@ public final class Turns {
   /** Where the passages of a rig that a handle has nothing to do with are marked. */
   private final boolean[] fixed;
 
+  /** Where a circulation pump is, which is taken to drive nothing but its own loop. */
+  private final boolean[] circulates;
+
   private Turns(Plumbing plumbing, Levels levels) {
     this.plumbing = plumbing;
     this.levels = levels;
@@ -56,9 +59,12 @@ public final class Turns {
     free = OpenGraph.withHandlesFree(plumbing);
     through = new int[free.edges];
     fixed = new boolean[free.edges];
+    circulates = new boolean[free.edges];
     for (int e = 0; e < free.edges; e++) {
       Part part = plumbing.part(free.from[e]);
       through[e] = free.line[e] >= 0 ? -1 : plumbing.index(part.id());
+      circulates[e] =
+          part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.CIRCULATION;
       fixed[e] = through[e] < 0 || !part.hasHandle() || isMiddle(free.from[e]);
     }
   }
@@ -151,7 +157,7 @@ public final class Turns {
       if (through[e] >= 0 && through[e] == avoided) {
         return -1;
       }
-      if (free.type[e] != OpenGraph.PUMP) {
+      if (free.type[e] != OpenGraph.PUMP || circulates[e]) {
         return layer;
       }
       return layer == RUNS ? -1 : PUSHED;

@@ -1,0 +1,37 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * How to do a job from how things stand.
+ *
+ * @param job the job
+ * @param steps what to do, in order, as far as it can be done
+ * @param notes what to know before
+ * @param after how things stand then
+ * @param trouble why it cannot be done to its end, if it cannot
+ */
+public record Plan(
+    Job job, List<Step> steps, List<String> notes, State after, Optional<Trouble> trouble) {
+
+  public Plan {
+    steps = List.copyOf(steps);
+    notes = List.copyOf(notes);
+  }
+
+  /**
+   * Why a job cannot be done.
+   *
+   * @param words in a sentence
+   * @param hazard the hazard that stands in the way, if one does
+   */
+  public record Trouble(String words, Optional<Warning> hazard) {}
+
+  /** Returns the moves of hands. */
+  public List<Step.Move> moves() {
+    return steps.stream().filter(Step.Move.class::isInstance).map(Step.Move.class::cast).toList();
+  }
+}

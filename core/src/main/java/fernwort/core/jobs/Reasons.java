@@ -1,0 +1,134 @@
+package fernwort.core.jobs;
+
+import fernwort.core.network.Source;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.network.Way;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Motor;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import java.util.Optional;
+
+/**
+ * Why a turn belongs to a plan: what would be wrong at its end if this one handle had stayed. And
+ * what one sees, hears or feels when it is made.
+ */
+final class Reasons {
+
+  private final Rig rig;
+  private final Scout scout;
+
+  Reasons(Scout scout) {
+    this.scout = scout;
+    rig = scout.plumbing().rig();
+  }
+
+  /**
+   * Returns what a turn is for.
+   *
+   * @param turn the turn
+   * @param before where the part was
+   * @param after the setting that the whole stage leads to
+   */
+  String why(Turn turn, String before, Setting after) {
+    Part part = rig.part(turn.part());
+    Optional<Fault> without = scout.fault(after.with(turn.part(), before));
+    return without
+        .map(f -> why(f, part, turn.position()))
+        .orElse("It keeps the steps around it safe.");
+  }
+
+  private String why(Fault fault, Part part, String to) {
+    return switch (fault) {
+      case Fault.Misplaced f -> purpose(part, to);
+      case Fault.Missing f ->
+          "Without it no water comes from %s to %s."
+              .formatted(name(f.need().source()), label(f.need().end().part()));
+      case Fault.Stray f ->
+          scout.goal().quiet().contains(f.way().source().part())
+              ? "Otherwise water still runs from " + way(f.way()) + "."
+              : "Otherwise water runs from " + way(f.way()) + " as well.";
+      case Fault.Danger f -> "Otherwise: " + f.warning().title() + ".";
+      case Fault.Airless f -> "It lets " + label(f.tank()) + " breathe.";
+      case Fault.Apart f ->
+          "Without it nothing runs from %s to %s.".formatted(label(f.from()), label(f.to()));
+      case Fault.NotRound f -> "Without it " + label(f.pump()) + " turns nothing round.";
+    };
+  }
+
+  private static String purpose(Part part, String to) {
+    boolean rests = part.kind().positions().getFirst().id().equals(to);
+    return switch (part.kind()) {
+      case Kind.Heater k ->
+          rests ? "Nothing may heat while its water is touched." : "There is water in it now.";
+      case Kind.Pump k ->
+          rests ? "Nothing may push while you turn or leave." : "Now its way is open.";
+      case Kind.Macerator k -> rests ? "It must not run dry." : "Now its way is open.";
+      case Kind.HoseInlet k ->
+          rests ? "The job is done with the hose." : "The way behind it is ready for the water.";
+      case Kind.OpenEnd k -> rests ? "So that nothing drips on the way." : "The hose comes first.";
+      case Kind.PortableContainer k -> rests ? "It is done with." : "Now the water can go in.";
+      case Kind.GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
+      case Kind.Plug k -> rests ? "So that nothing runs out." : "The water leaves here.";
+      case Kind.Fixture k -> "A tap that is shut wastes nothing.";
+      default -> "This is how it is left.";
+    };
+  }
+
+  private String way(Way way) {
+    return name(way.source()) + " to " + label(way.end().part());
+  }
+
+  String name(Source source) {
+    return switch (source.kind()) {
+      case MAINS -> "the mains";
+      case OUTSIDE -> "outside water";
+      case WASTE -> "the waste of " + label(source.part());
+      case TANK, JUG -> label(source.part());
+    };
+  }
+
+  private String label(String part) {
+    return rig.part(part).label();
+  }
+
+  /** Returns what one sees, hears or feels when a part is put in a position. */
+  static String notice(Part part, String to) {
+    boolean rests = part.kind().positions().getFirst().id().equals(to);
+    return switch (part.kind()) {
+      case Kind.Heater k -> rests ? "Its lamp is out." : "Its lamp is on; it ticks as it warms.";
+      case Kind.Pump k when k.works().byHand() ->
+          rests ? "It stays still." : "A few strokes until water comes.";
+      case Kind.Pump k -> rests ? "It falls silent." : "It hums, and slows as pressure builds up.";
+      case Kind.Macerator k -> rests ? "It falls silent." : "It growls evenly.";
+      case Kind.HoseInlet k ->
+          switch (to) {
+            case "mains" -> "A hiss in the hose, no drip at the fitting.";
+            case "outside" -> "The hose end is under water, off the ground.";
+            default -> "Hose drained, its ends joined; cap hand-tight.";
+          };
+      case Kind.Valve k ->
+          k.motor()
+              .map(Motor::travelTime)
+              .map(s -> "The motor turns it within %.0f s.".formatted(s))
+              .orElse("It goes to its stop without force.");
+      case Kind.OpenEnd k ->
+          rests ? "The cap sits, no drip." : "The hose is locked on and falls all the way.";
+      case Kind.Plug k -> rests ? "The cap sits, no drip." : "Air or water comes as it loosens.";
+      case Kind.PortableContainer k -> rests ? "Empty and shut." : "It glugs.";
+      case Kind.GravityFiller k -> rests ? "The cap clicks." : "Look in: no dirt.";
+      case Kind.Fixture k -> rests ? "No drip." : "Water runs without spitting.";
+      case Kind.Tank k -> "";
+      case Kind.CheckValve k -> "";
+      case Kind.AirAdmittanceValve k -> "";
+      case Kind.Regulator k -> "";
+      case Kind.Strainer k -> "";
+      case Kind.Filter k -> "";
+      case Kind.Accumulator k -> "";
+      case Kind.Tee k -> "";
+      case Kind.Manifold k -> "";
+      case Kind.DrainTrap k -> "";
+    };
+  }
+}

@@ -1,0 +1,120 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.run.Happening;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.State;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Run sheets: reasons, waits and troubles. */
+class PlansTest {
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Jobs JOBS = Jobs.of(PLUMBING);
+  private static final Plans PLANS = Plans.of(PLUMBING);
+
+  private static Plan plan(String job, State from) {
+    return PLANS.plan(JOBS.byId(job).orElseThrow(), from);
+  }
+
+  @Test
+  void theRigsOwnJobsAreFound() {
+    List<String> offered = PLANS.offered(JOBS).stream().map(Job::id).toList();
+    assertThat(offered)
+        .contains(
+            "run-main",
+            "run-low",
+            "run-inlet",
+            "fill-main-inlet",
+            "fill-low-inlet",
+            "fill-all-inlet",
+            "move-main-low-pump",
+            "move-low-main-pump",
+            "rinse-rinse-inlet",
+            "heat-heater-main",
+            "empty-gray-dump-outlet",
+            "shed-low-low-drain",
+            "drive",
+            "arrive",
+            "rest")
+        .doesNotContain("run-together");
+  }
+
+  @Test
+  void whatARigCannotDoIsSaidWithThePartThatIsMissing() {
+    Plumbing van = Plumbing.of(DemoRig.all().get(1).rig());
+    assertThat(Jobs.of(van).cannot())
+        .anySatisfy(c -> {
+          assertThat(c.what()).isEqualTo("Heat water");
+          assertThat(c.why()).contains("heater");
+        })
+        .anySatisfy(c -> assertThat(c.why()).contains("hose inlet"));
+  }
+
+  @Test
+  void aTankThatFillsByOverflowIsFilledThroughTheOthers() {
+    Plumbing van = Plumbing.of(DemoRig.all().get(2).rig());
+    Job job = Jobs.of(van).byId("fill-through-fore-inlet").orElseThrow();
+    assertThat(job.by()).isEqualTo("Fore fresh, then Arch fresh, then Aft fresh");
+    assertThat(job.stages().getFirst().until()).contains(new Job.Until(Job.Until.What.FULL, "aft"));
+  }
+
+  @Test
+  void aFillTakesAsLongAsTheSimulationSays() {
+    Plan plan = plan("fill-main-inlet", TRUCK.state());
+    Step.Wait wait =
+        plan.steps().stream()
+            .filter(Step.Wait.class::isInstance)
+            .map(Step.Wait.class::cast)
+            .findFirst()
+            .orElseThrow();
+    Simulation run =
+        Simulation.start(
+            PLUMBING, TRUCK.state().with("fill-selector", "main").with("inlet", "mains"));
+    double full = run.runUntil(Happening.Kind.FULL, "main", 7200).orElseThrow();
+    assertThat(wait.seconds().expected()).isCloseTo(full, within(1e-6));
+    assertThat(wait.seconds().low()).isLessThan(full);
+    assertThat(wait.seconds().high()).isGreaterThan(full);
+    assertThat(wait.moved())
+        .isCloseTo(
+            run.moment().state().volume("main") - TRUCK.state().volume("main"), within(1e-9));
+    assertThat(wait.then()).anySatisfy(t -> assertThat(t.words()).contains("Main tail"));
+  }
+
+  @Test
+  void everyMoveSaysWhatWouldBeWrongWithoutIt() {
+    Plan plan = plan("fill-main-inlet", TRUCK.state());
+    assertThat(plan.moves().getFirst().why())
+        .isEqualTo("Without it no water comes from the mains to Main fresh.");
+    assertThat(plan.moves()).allSatisfy(m -> assertThat(m.notice()).isNotBlank());
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
+  }
+
+  @Test
+  void aPlanBeginsFromTheHandlesAsTheyStand() {
+    State half = TRUCK.state().with("fill-selector", "main");
+    assertThat(plan("fill-main-inlet", half).moves().getFirst().part()).isEqualTo("inlet");
+  }
+
+  @Test
+  void aNearlyEmptyTankIsNamedBeforehand() {
+    Plan plan = plan("run-low", TRUCK.state().withVolume("low", 0.001));
+    assertThat(plan.notes()).anySatisfy(n -> assertThat(n).contains("Low fresh is nearly empty"));
+    assertThat(plan.moves()).isNotEmpty();
+  }
+
+  @Test
+  void aJobThatTheLevelsForbidSaysWhichWayIsMissing() {
+    Plan plan = plan("move-main-low-fall", TRUCK.state());
+    assertThat(plan.trouble())
+        .hasValueSatisfying(
+            t -> assertThat(t.words()).contains("Main fresh").contains("Low fresh"));
+  }
+}

@@ -1,0 +1,386 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.Trial.Act;
+import fernwort.core.jobs.Trial.Pause;
+import fernwort.core.jobs.Trial.Thing;
+import fernwort.core.jobs.Trial.Turned;
+import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.run.Happening;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What every single slip in a job leads to: each is done in the simulation as it would be done by
+ * hand, left alone for half an hour, and held against the job done right.
+ */
+public final class Slips {
+
+  /** How long the rig is left alone at the end (s). */
+  private static final double ALONE = 1800;
+
+  /** Water that nobody would miss (m³). */
+  private static final double SPLASH = 3e-4;
+
+  private static final double BUCKET = 1e-2;
+  private static final double HALF = 0.5;
+
+  private final Plumbing plumbing;
+  private final Rig rig;
+  private final Plans plans;
+  private final Trial trial;
+
+  private Slips(Plumbing plumbing, Plans plans) {
+    this.plumbing = plumbing;
+    this.plans = plans;
+    rig = plumbing.rig();
+    trial = new Trial(plumbing, Hydraulics.of(plumbing));
+  }
+
+  /** Prepares a rig. */
+  public static Slips of(Plumbing plumbing, Plans plans) {
+    return new Slips(plumbing, plans);
+  }
+
+  /** A slip to be tried: what is done in place of what the plan says. */
+  private record Try(Slip.Kind kind, int step, String words, List<Act> acts) {}
+
+  /**
+   * Returns every slip of a job from how things stand, the worst first. Taps are taken to be shut
+   * before the job begins, so that what they do is not put down to a slip.
+   */
+  public List<Slip> of(Job job, State stands) {
+    State from = stands;
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.Fixture) {
+        from = from.with(part.id(), "shut");
+      }
+    }
+    Plan plan = plans.plan(job, from);
+    List<Act> right = Trial.acts(plan);
+    List<Act> ended = ended(right);
+    Trial.Outcome meant = trial.run(from, ended);
+    Set<List<Act>> tried = new HashSet<>();
+    tried.add(ended);
+    List<Try> tries = tries(plan, right).stream().filter(t -> tried.add(t.acts())).toList();
+    return judged(tries, meant, from);
+  }
+
+  /** Tries them all, side by side; the worst comes first. */
+  private List<Slip> judged(List<Try> tries, Trial.Outcome meant, State from) {
+    return tries.parallelStream()
+        .map(t -> judge(t, meant, trial.run(from, t.acts()), from))
+        .sorted(
+            Comparator.comparing(Slip::grade)
+                .thenComparing(Comparator.comparingDouble(Slip::lost).reversed())
+                .thenComparingInt(Slip::step))
+        .toList();
+  }
+
+  /** Returns what each handle, bumped while the rig is at rest as it stands, leads to. */
+  public List<Slip> bumps(State rest) {
+    Trial.Outcome meant = trial.run(rest, List.of(new Pause(ALONE)));
+    List<Try> bumps = new ArrayList<>();
+    for (Part part : rig.handles().filter(Slips::canBeBumped).toList()) {
+      for (Position position : part.kind().positions()) {
+        if (!position.id().equals(rest.setting().of(part.id()))) {
+          bumps.add(
+              new Try(
+                  Slip.Kind.BUMPED,
+                  -1,
+                  "%s is bumped: %s.".formatted(part.label(), position.words()),
+                  List.of(new Turned(part.id(), position.id()), new Pause(ALONE))));
+        }
+      }
+    }
+    return judged(bumps, meant, rest);
+  }
+
+  private static boolean canBeBumped(Part part) {
+    return !(part.kind() instanceof Kind.HoseInlet)
+        && !(part.kind() instanceof Kind.PortableContainer);
+  }
+
+  // --- what can be done wrong ------------------------------------------------------------------
+
+  private List<Try> tries(Plan plan, List<Act> right) {
+    List<Try> tries = new ArrayList<>();
+    for (int i = 0; i < right.size(); i++) {
+      switch (plan.steps().get(i)) {
+        case Step.Move move -> atMove(plan, right, i, move, tries);
+        case Step.Wait wait -> atWait(right, i, wait, tries);
+      }
+    }
+    tapOpen(right).ifPresent(tries::add);
+    return tries;
+  }
+
+  private void atMove(Plan plan, List<Act> right, int i, Step.Move move, List<Try> tries) {
+    String label = label(move.part());
+    tries.add(new Try(Slip.Kind.MISSED, i, label + " is forgotten.", ended(without(right, i))));
+    Part part = rig.part(move.part());
+    if (part.kind() instanceof Kind.ThreeWayValve valve) {
+      for (Position position : valve.positions()) {
+        if (!position.id().equals(move.to()) && !position.id().equals(move.from())) {
+          tries.add(
+              new Try(
+                  Slip.Kind.TOO_FAR,
+                  i,
+                  "%s is turned too far: %s.".formatted(label, position.words()),
+                  ended(with(right, i, new Turned(part.id(), position.id())))));
+        }
+      }
+    }
+    if (i + 1 < right.size() && plan.steps().get(i + 1) instanceof Step.Move next) {
+      List<Act> swapped = new ArrayList<>(right);
+      swapped.set(i, right.get(i + 1));
+      swapped.set(i + 1, right.get(i));
+      tries.add(
+          new Try(
+              Slip.Kind.SWAPPED,
+              i,
+              "%s is done before %s.".formatted(label(next.part()), label),
+              ended(swapped)));
+    }
+    for (Part other : neighbours(part)) {
+      Position next = nextPosition(other, plan, i);
+      tries.add(
+          new Try(
+              Slip.Kind.NEIGHBOUR,
+              i,
+              "%s is turned in place of %s.".formatted(other.label(), label),
+              ended(with(right, i, new Turned(other.id(), next.id())))));
+    }
+  }
+
+  /** Handles of the same sort within reach. */
+  private List<Part> neighbours(Part part) {
+    boolean valve = part.kind() instanceof Kind.Valve;
+    return rig.handles()
+        .filter(p -> p.place().equals(part.place()) && !p.equals(part))
+        .filter(p ->
+            valve ? p.kind() instanceof Kind.Valve : p.kind().getClass() == part.kind().getClass())
+        .toList();
+  }
+
+  private Position nextPosition(Part part, Plan plan, int before) {
+    String now = plan.after().setting().of(part.id());
+    for (int i = plan.steps().size() - 1; i >= 0; i--) {
+      if (plan.steps().get(i) instanceof Step.Move m && m.part().equals(part.id())) {
+        now = i >= before ? m.from() : now;
+      }
+    }
+    List<Position> positions = part.kind().positions();
+    String at = now;
+    int index =
+        positions.indexOf(
+            positions.stream()
+                .filter(p -> p.id().equals(at))
+                .findFirst()
+                .orElse(positions.getFirst()));
+    return positions.get((index + 1) % positions.size());
+  }
+
+  private void atWait(List<Act> right, int i, Step.Wait wait, List<Try> tries) {
+    if (wait.seconds().isKnown()) {
+      List<Act> overrun = new ArrayList<>(right.subList(0, i + 1));
+      tries.add(
+          new Try(
+              Slip.Kind.OVERRUN,
+              i,
+              "Nobody comes back: “%s” is never ended.".formatted(wait.words()),
+              ended(overrun)));
+    }
+    List<Act> dark = new ArrayList<>(right.subList(0, i));
+    rig.parts().stream()
+        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Heater)))
+        .forEach(p -> unpowered(p).ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
+    if (dark.size() > i) {
+      tries.add(new Try(Slip.Kind.POWER_LOST, i, "The power fails at this point.", ended(dark)));
+    }
+  }
+
+  /** The position a part takes by itself when the power fails, if it takes one. */
+  static Optional<String> unpowered(Part part) {
+    return switch (part.kind()) {
+      case Kind.Valve valve -> valve.motor().flatMap(m -> m.unpowered());
+      case Kind.Pump pump when !pump.works().byHand() -> Optional.of("off");
+      case Kind.Macerator macerator -> Optional.of("off");
+      case Kind.Heater heater -> Optional.of("off");
+      default -> Optional.empty();
+    };
+  }
+
+  private Optional<Try> tapOpen(List<Act> right) {
+    return rig.parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .findFirst()
+        .map(tap -> {
+          List<Act> open = new ArrayList<>();
+          open.add(new Turned(tap.id(), tap.kind().positions().get(1).id()));
+          open.addAll(right);
+          return new Try(
+              Slip.Kind.TAP_OPEN, -1, tap.label() + " was left open all the while.", ended(open));
+        });
+  }
+
+  private static List<Act> without(List<Act> acts, int i) {
+    List<Act> fewer = new ArrayList<>(acts);
+    fewer.remove(i);
+    return fewer;
+  }
+
+  private static List<Act> with(List<Act> acts, int i, Act other) {
+    List<Act> changed = new ArrayList<>(acts);
+    changed.set(i, other);
+    return changed;
+  }
+
+  private static List<Act> ended(List<Act> acts) {
+    List<Act> ended = new ArrayList<>(acts);
+    ended.add(new Pause(ALONE));
+    return ended;
+  }
+
+  // --- what it leads to ------------------------------------------------------------------------
+
+  private Slip judge(Try t, Trial.Outcome meant, Trial.Outcome came, State from) {
+    List<String> leads = new ArrayList<>();
+    Slip.Grade grade = Slip.Grade.HARMLESS;
+    double after = Double.POSITIVE_INFINITY;
+    boolean broken = false;
+    for (Map.Entry<Warning.Key, Double> danger : came.dangers().entrySet()) {
+      if (!meant.dangers().containsKey(danger.getKey())) {
+        leads.add(danger(danger.getKey()));
+        grade = Slip.Grade.GRAVE;
+        after = Math.min(after, danger.getValue());
+      }
+    }
+    for (Map.Entry<Thing, Double> thing : came.happenings().entrySet()) {
+      Optional<String> words =
+          meant.happenings().containsKey(thing.getKey()) ? Optional.empty() : harm(thing.getKey());
+      if (words.isPresent()) {
+        leads.add("%s after %s".formatted(words.get(), time(thing.getValue())));
+        after = Math.min(after, thing.getValue());
+        broken |= breaks(thing.getKey().kind());
+        grade = worse(grade, broken ? Slip.Grade.GRAVE : Slip.Grade.BAD);
+      }
+    }
+    double lost = 0;
+    for (Map.Entry<String, Double> out : came.out().entrySet()) {
+      double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
+      if (more > SPLASH) {
+        lost += more;
+        leads.add("%.1f L run out at %s".formatted(more * 1000, label(out.getKey())));
+        grade = worse(grade, Slip.Grade.BAD);
+        Thing runs = new Thing(Happening.Kind.RUNS_OUT, out.getKey());
+        after = Math.min(after, came.happenings().getOrDefault(runs, after));
+      }
+    }
+    if (grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
+      leads.add("the job does not get done");
+      grade = Slip.Grade.NUISANCE;
+    }
+    return new Slip(
+        t.kind(),
+        t.step(),
+        t.words(),
+        grade,
+        Double.isFinite(after) ? after : 0,
+        lost,
+        leads.isEmpty() ? "Nothing comes of it." : sentence(leads),
+        undone(grade, broken, lost));
+  }
+
+  private static Slip.Grade worse(Slip.Grade a, Slip.Grade b) {
+    return a.compareTo(b) <= 0 ? a : b;
+  }
+
+  private static boolean breaks(Happening.Kind kind) {
+    return switch (kind) {
+      case BULGES, SUCKED_IN, DRAWS_AIR -> true;
+      case FULL,
+          DRY,
+          RUNS_OUT,
+          SIPHONS,
+          CYCLES,
+          RESTS,
+          POURED_OUT,
+          BACKS_UP,
+          FLOAT_SHUTS,
+          HOT,
+          HAND ->
+          false;
+    };
+  }
+
+  private Optional<String> harm(Thing thing) {
+    return switch (thing.kind()) {
+      case BULGES -> Optional.of(label(thing.subject()) + " bulges");
+      case SUCKED_IN -> Optional.of(label(thing.subject()) + " is sucked in");
+      case DRAWS_AIR -> Optional.of(label(thing.subject()) + " draws air and runs hot");
+      case BACKS_UP -> Optional.of("waste of " + label(thing.subject()) + " comes back up");
+      case FULL, DRY, RUNS_OUT, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+          Optional.empty();
+    };
+  }
+
+  private String danger(Warning.Key key) {
+    String first = label(key.parts().getFirst());
+    return switch (key.code()) {
+      case UNSAFE_WATER ->
+          "water that is not fit to drink gets from %s to %s"
+              .formatted(first, label(key.parts().getLast()));
+      case BACKFLOW -> first + " can run back into the public tap";
+      default -> first + " heats without water";
+    };
+  }
+
+  /** Tells whether a tank's water moved less than half as far as it should have. */
+  private boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
+    return plumbing.tanks().stream()
+        .map(Part::id)
+        .anyMatch(t -> {
+          double should = meant.end().volume(t) - from.volume(t);
+          double did = came.end().volume(t) - from.volume(t);
+          return Math.abs(should) > SPLASH && Math.abs(did - should) > HALF * Math.abs(should);
+        });
+  }
+
+  private static String undone(Slip.Grade grade, boolean broken, double lost) {
+    return switch (grade) {
+      case HARMLESS -> "";
+      case NUISANCE -> "Yes: set it right and go on.";
+      case BAD ->
+          lost > BUCKET ? "No: the water is gone." : "Yes, but for the water that was spilt.";
+      case GRAVE ->
+          broken
+              ? "Only if it is caught at once: a tank that gave way or a pump that ran hot stays so."
+              : "No: do not drink; flush and sanitize, and tell whoever shares the tap.";
+    };
+  }
+
+  private static String sentence(List<String> parts) {
+    String joined = String.join("; ", parts);
+    return Character.toUpperCase(joined.charAt(0)) + joined.substring(1) + ".";
+  }
+
+  private static String time(double seconds) {
+    return seconds < 90 ? Math.round(seconds) + " s" : Math.round(seconds / 60) + " min";
+  }
+
+  private String label(String part) {
+    return rig.part(part).label();
+  }
+}

@@ -23,12 +23,12 @@ import java.util.Set;
 
 /**
  * What every single slip in a job leads to: each is done in the simulation as it would be done by
- * hand, left alone for half an hour, and held against the job done right.
+ * hand, left alone for twenty minutes, and held against the job done right.
  */
 public final class Slips {
 
   /** How long the rig is left alone at the end (s). */
-  private static final double ALONE = 1800;
+  private static final double ALONE = 1200;
 
   /** Water that nobody would miss (m³). */
   private static final double SPLASH = 3e-4;

@@ -29,8 +29,6 @@ final class Trial {
 
   record Pause(double seconds) implements Act {}
 
-  private static final int MOST_SLICES = 80;
-
   /** A run is looked at so often (s). */
   private static final double SLICE = 45;
 
@@ -100,9 +98,9 @@ final class Trial {
   private static void pass(
       Simulation run, double seconds, Map<Thing, Double> found, Map<String, Double> goneOn) {
     double until = run.time() + seconds;
-    for (int i = 0; i < MOST_SLICES && run.time() < until - 1e-6; i++) {
+    while (run.time() < until - 1e-6) {
       Moment before = run.moment();
-      note(run.runToNext(Math.min(until, run.time() + SLICE)), found);
+      note(run.runTo(Math.min(until, run.time() + SLICE)), found);
       Moment after = run.moment();
       if (isSteady(before, after)) {
         double left = (until - after.time()) / (after.time() - before.time());

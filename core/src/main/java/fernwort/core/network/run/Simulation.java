@@ -32,6 +32,14 @@ public final class Simulation {
   private static final double FIRST_STEP = 60;
   private static final double SHORTEST = 1e-4;
   private static final double COARSEST = 2;
+  private static final double COARSE_TOLERANCE = 1e-3;
+
+  /**
+   * Steps that stay shorter than this, so many one after another, are those of a hovering level.
+   */
+  private static final double HOVERING = 3;
+
+  private static final int MOST_HOVERING = 12;
   private static final int MOST_ATTEMPTS = 40;
 
   /** Steps shorter than this are a sign of air that is shut in (s). */
@@ -75,6 +83,7 @@ public final class Simulation {
   private double lockTime;
   private Set<String> locked = Set.of();
   private int steps;
+  private int hovering;
   private int[] parts = {};
   private Flows flows;
   private Thresholds[] thresholds;
@@ -141,6 +150,7 @@ public final class Simulation {
     lockTime = other.lockTime;
     locked = other.locked;
     steps = other.steps;
+    hovering = other.hovering;
     parts = other.parts.clone();
     flows = other.flows;
     thresholds = other.thresholds;
@@ -404,6 +414,24 @@ public final class Simulation {
     }
   }
 
+  /**
+   * A level that hovers at a port covers and uncovers it from step to step. Steps are then doubled
+   * until it does not matter any more, and are as fine as ever once the level has left.
+   */
+  private void hover(double taken) {
+    if (taken > HOVERING) {
+      hovering = 0;
+      shortest = SHORTEST;
+      tolerance = TOLERANCE;
+      return;
+    }
+    hovering++;
+    if (hovering > MOST_HOVERING) {
+      shortest = Math.min(2 * shortest, COARSEST);
+      tolerance = Math.min(2 * tolerance, COARSE_TOLERANCE);
+    }
+  }
+
   /** Tells whether a step carried a tank past a port, so that what is open has to be found anew. */
   private boolean crossed() {
     for (int i = 0; i < volume.length; i++) {
@@ -555,6 +583,7 @@ public final class Simulation {
       air[i].settle(volume[i]);
     }
     time += seconds;
+    hover(seconds);
   }
 
   private void count(Flows of, double seconds) {

@@ -140,7 +140,7 @@ final class Drafter {
     return new Figure(
         prefix + part.id(),
         part.id(),
-        figureName(part.kind()),
+        Symbol.figure(part.kind()),
         item.centreX(),
         item.centreY(),
         item.halfWidth(),
@@ -151,7 +151,7 @@ final class Drafter {
         part.kind() instanceof Kind.Tank ? part.label() + ": " + amount(part) + ". Record" : spoken,
         next == null ? "" : next.id(),
         position,
-        angle(part.kind(), position),
+        Symbol.angle(part.kind(), position),
         !outlook.ways().dead().contains(part.id()),
         Optional.ofNullable(alarms.get(part.id())).map(Drafter::lower).orElse(""),
         fill(part, item),
@@ -193,10 +193,6 @@ final class Drafter {
     return texts;
   }
 
-  private static double angle(Kind kind, String position) {
-    return kind instanceof Kind.Valve valve ? -valve.stop(position).angle() : 0;
-  }
-
   private double fill(Part part, Item item) {
     if (!(part.kind() instanceof Kind.Tank)) {
       return 0;
@@ -220,35 +216,6 @@ final class Drafter {
   private String age(Part part) {
     Logbook.Level level = standing.readings().get(part.id());
     return level == null ? "tap to record" : "read " + Ages.ago(level.at(), now);
-  }
-
-  private static String figureName(Kind kind) {
-    return switch (kind) {
-      case Kind.Tank k -> "tank";
-      case Kind.TwoWayValve k -> k.motor().isPresent() ? "motor" : "valve";
-      case Kind.ThreeWayValve k -> "valve";
-      case Kind.Fixture k ->
-          k.use() == Kind.Fixture.Type.TOILET
-              ? "toilet"
-              : k.use() == Kind.Fixture.Type.SHOWER ? "shower" : "tap";
-      case Kind.Manifold k -> "manifold";
-      case Kind.Tee k -> "tee";
-      case Kind.CheckValve k -> "check";
-      case Kind.Strainer k -> "strainer";
-      case Kind.DrainTrap k -> "trap";
-      case Kind.Heater k -> "heater";
-      case Kind.OpenEnd k -> k.role() == Kind.OpenEnd.Role.DUMP ? "dump" : "end";
-      case Kind.Plug k -> "cap";
-      case Kind.AirAdmittanceValve k -> "air";
-      case Kind.HoseInlet k -> "inlet";
-      case Kind.GravityFiller k -> "filler";
-      case Kind.Regulator k -> "regulator";
-      case Kind.Filter k -> "filter";
-      case Kind.Pump k -> "pump";
-      case Kind.Accumulator k -> "surge";
-      case Kind.PortableContainer k -> "jug";
-      case Kind.Macerator k -> "pump";
-    };
   }
 
   static String lower(Enum<?> value) {

@@ -58,6 +58,7 @@ class LogController {
               .formatted(label, words(part, entry.before()), words(part, entry.after()));
       case READING -> "%s read: %s".formatted(label, shown(entry.after()));
       case UNDO -> "Took back a change of " + label;
+      case JOB -> entry.after();
       case REDO -> "Put back a change of " + label;
     };
   }

@@ -44,7 +44,9 @@ public class Logbook {
     TURN,
     READING,
     UNDO,
-    REDO
+    REDO,
+    /** A job that was done. */
+    JOB
   }
 
   /**
@@ -129,6 +131,13 @@ public class Logbook {
     String before = Optional.ofNullable(levels(rig).get(tank)).map(Level::text).orElse("");
     setLevel(rig, tank, level.text());
     write(rig, who, Kind.READING, tank, before, level.text());
+  }
+
+  /** Writes that a job was done. */
+  @Transactional
+  public void job(String rig, String run, String words, String who) {
+    lock(rig);
+    insert(rig, who, Kind.JOB, run, "", words);
   }
 
   /** Takes the newest standing change back; empty when there is none. */

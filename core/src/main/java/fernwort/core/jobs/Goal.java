@@ -3,10 +3,12 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Source;
 import fernwort.core.network.Way;
+import fernwort.core.rig.Setting;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * When a stage of a job is reached, whatever the rig.
@@ -72,6 +74,13 @@ public record Goal(
 
   private Goal with(Map<String, String> musts, List<Need> needs, Map<String, String> probe) {
     return new Goal(musts, needs, probe, breathing, circulating, joined, quiet, still, inherent);
+  }
+
+  /** Returns this goal with some parts staying as they are in a setting. */
+  Goal keeping(Setting setting, Set<String> parts) {
+    Map<String, String> kept = new TreeMap<>(musts);
+    parts.forEach(p -> kept.put(p, setting.of(p)));
+    return with(kept, needs, probe);
   }
 
   Goal breathing(String... tanks) {

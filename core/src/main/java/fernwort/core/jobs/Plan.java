@@ -10,15 +10,22 @@ import java.util.Optional;
  *
  * @param job the job
  * @param steps what to do, in order, as far as it can be done
+ * @param stages for each step the stage of the job that it belongs to, from 0
  * @param notes what to know before
  * @param after how things stand then
  * @param trouble why it cannot be done to its end, if it cannot
  */
 public record Plan(
-    Job job, List<Step> steps, List<String> notes, State after, Optional<Trouble> trouble) {
+    Job job,
+    List<Step> steps,
+    List<Integer> stages,
+    List<String> notes,
+    State after,
+    Optional<Trouble> trouble) {
 
   public Plan {
     steps = List.copyOf(steps);
+    stages = List.copyOf(stages);
     notes = List.copyOf(notes);
   }
 

@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Makes run sheets: for each stage of a job the turns, each with its reason, and what to wait for,
@@ -69,7 +70,7 @@ public final class Plans {
 
   /** Plans a job from how things stand. */
   public Plan plan(Job job, State from) {
-    return plan(job, from, 0);
+    return plan(job, from, 0, Set.of());
   }
 
   /**
@@ -78,32 +79,40 @@ public final class Plans {
    * @param job the job
    * @param from handles and levels as they are
    * @param stage the stage to begin with
+   * @param stuck ids of parts that have to stay as they are
    */
-  public Plan plan(Job job, State from, int stage) {
+  public Plan plan(Job job, State from, int stage, Set<String> stuck) {
     List<Step> steps = new ArrayList<>();
+    List<Integer> stages = new ArrayList<>();
     List<String> notes = new ArrayList<>();
     State state = from;
-    for (Job.Stage next : job.stages().subList(stage, job.stages().size())) {
-      note(next.goal(), state, notes);
-      State assumed = Job.assumed(plumbing, state, next.goal());
-      switch (planner.plan(assumed, next.goal())) {
+    for (int i = stage; i < job.stages().size(); i++) {
+      Job.Stage next = job.stages().get(i);
+      Goal goal = next.goal().keeping(from.setting(), stuck);
+      note(goal, state, notes);
+      State assumed = Job.assumed(plumbing, state, goal);
+      switch (planner.plan(assumed, goal)) {
         case Planner.Blocked blocked -> {
           if (!next.optional()) {
-            return new Plan(job, steps, notes, state, Optional.of(trouble(next.goal(), blocked)));
+            Plan.Trouble trouble = trouble(goal, blocked);
+            return new Plan(job, steps, stages, notes, state, Optional.of(trouble));
           }
           notes.add("No valve shuts the water off before the hose: shut it at the tap outside.");
         }
         case Planner.Found found -> {
-          state = move(next.goal(), state, assumed, found, steps);
+          state = move(goal, state, assumed, found, steps);
           if (next.until().isPresent()) {
             Waits.Waited waited = waits.wait(next.until().get(), state);
             steps.add(waited.step());
             state = waited.after();
           }
+          while (stages.size() < steps.size()) {
+            stages.add(i);
+          }
         }
       }
     }
-    return new Plan(job, steps, notes, state, Optional.empty());
+    return new Plan(job, steps, stages, notes, state, Optional.empty());
   }
 
   private State move(Goal goal, State state, State assumed, Planner.Found found, List<Step> steps) {

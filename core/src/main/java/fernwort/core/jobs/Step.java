@@ -1,6 +1,7 @@
 package fernwort.core.jobs;
 
 import java.util.List;
+import java.util.Map;
 
 /** One line of a run sheet. */
 public sealed interface Step {
@@ -24,12 +25,20 @@ public sealed interface Step {
    * @param notice how one knows that it is so
    * @param seconds how long it takes, if that is known (s)
    * @param moved what is moved meanwhile (m³)
+   * @param levels what the tanks hold then that have changed, by id (m³)
    * @param then what happens if it is let go on, in order
    */
   record Wait(
-      Job.Until until, String words, String notice, Span seconds, double moved, List<Then> then)
+      Job.Until until,
+      String words,
+      String notice,
+      Span seconds,
+      double moved,
+      Map<String, Double> levels,
+      List<Then> then)
       implements Step {
     public Wait {
+      levels = Map.copyOf(levels);
       then = List.copyOf(then);
     }
   }

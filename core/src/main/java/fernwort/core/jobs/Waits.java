@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** What to wait for at the end of a stage: how long, how much, and how one knows. */
 final class Waits {
@@ -37,6 +38,9 @@ final class Waits {
   private static final double ROUGHLY = 0.25;
 
   private static final double STEP = 5;
+
+  /** A tank that changes less than this has not changed (m³). */
+  private static final double NOTICEABLE = 1e-4;
 
   private final Plumbing plumbing;
   private final Hydraulics expected;
@@ -70,7 +74,8 @@ final class Waits {
     Optional<Reached> reached = reach(expected, kind, until.part(), state);
     if (reached.isEmpty()) {
       return new Waited(
-          new Step.Wait(until, words(until), notice(until, state), Step.Span.UNKNOWN, 0, List.of()),
+          new Step.Wait(
+              until, words(until), notice(until, state), Step.Span.UNKNOWN, 0, Map.of(), List.of()),
           state);
     }
     Step.Span span = span(until, kind, state, reached.get());
@@ -81,6 +86,7 @@ final class Waits {
             notice(until, state),
             span,
             moved(until, state, reached.get()),
+            changed(state, after(until.part(), reached.get())),
             reached.get().estimated() ? List.of() : after(until, reached.get()));
     return new Waited(step, after(until.part(), reached.get()));
   }
@@ -135,6 +141,17 @@ final class Waits {
   private State after(String part, Reached reached) {
     State after = reached.run().moment().state();
     return reached.estimated() ? after.withVolume(part, plumbing.room(part).capacity()) : after;
+  }
+
+  private Map<String, Double> changed(State before, State after) {
+    Map<String, Double> changed = new TreeMap<>();
+    for (Part tank : plumbing.tanks()) {
+      double volume = after.volume(tank.id());
+      if (Math.abs(volume - before.volume(tank.id())) > NOTICEABLE) {
+        changed.put(tank.id(), volume);
+      }
+    }
+    return changed;
   }
 
   private double moved(Job.Until until, State before, Reached reached) {
@@ -246,6 +263,7 @@ final class Waits {
                 .formatted(Math.max(STEP, seconds)),
             new Step.Span(0, Math.max(STEP, seconds), 0),
             0,
+            Map.of(),
             List.of()),
         state);
   }
@@ -261,6 +279,7 @@ final class Waits {
             fixture ? "Water runs without spitting." : "The level moves as you expect.",
             Step.Span.UNKNOWN,
             0,
+            Map.of(),
             List.of()),
         state);
   }

@@ -1,0 +1,42 @@
+package fernwort.app.jobs;
+
+import fernwort.app.Refusal;
+import fernwort.app.rigs.OpenRig;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.Slips;
+import java.util.List;
+
+/**
+ * The jobs of a rig with what plans them, made once per version of a rig.
+ *
+ * @param jobs all jobs, and what the rig cannot do
+ * @param offered the jobs that some setting of the handles can do
+ * @param plans makes run sheets
+ * @param slips tries slips
+ */
+record JobBook(Jobs jobs, List<Job> offered, Plans plans, Slips slips) {
+
+  static JobBook of(OpenRig rig) {
+    Jobs jobs = Jobs.of(rig.plumbing());
+    Plans plans = Plans.of(rig.plumbing());
+    return new JobBook(jobs, plans.offered(jobs), plans, Slips.of(rig.plumbing(), plans));
+  }
+
+  /**
+   * Returns a job.
+   *
+   * @throws Refusal when the rig has none with this id
+   */
+  Job job(String id) {
+    return jobs.byId(id)
+        .orElseThrow(
+            () -> new Refusal("This rig has no such job any more; pick one from the list"));
+  }
+
+  /** Returns the other means to the same end, as far as the rig can do them. */
+  List<Job> alternatives(Job job) {
+    return jobs.alternatives(job).stream().filter(offered::contains).toList();
+  }
+}

@@ -1,0 +1,193 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.Logbook;
+import fernwort.app.store.RunStore;
+import fernwort.app.store.RunStore.Mark;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Step;
+import fernwort.core.rig.State;
+import fernwort.core.tank.Reading;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Jobs as they are done: each tick is kept, turns the handle on the Board with it, and what cannot
+ * be done is planned anew from where the handles really are.
+ */
+@Service
+class JobRuns {
+
+  private final Rigs rigs;
+  private final RunStore store;
+  private final JobDesk desk;
+  private final StepText text;
+  private final Logbook logbook;
+  private final Clock clock;
+
+  JobRuns(Rigs rigs, RunStore store, JobDesk desk, StepText text, Logbook logbook, Clock clock) {
+    this.rigs = rigs;
+    this.store = store;
+    this.desk = desk;
+    this.text = text;
+    this.logbook = logbook;
+    this.clock = clock;
+  }
+
+  /** Begins a job from how things stand and returns the run's address. */
+  String begin(OpenRig rig, String job, String who) {
+    JobBook book = desk.book(rig);
+    Job found = book.job(job);
+    Plan plan = book.plans().plan(found, rigs.standing(rig).state());
+    if (plan.trouble().isPresent() && plan.steps().isEmpty()) {
+      throw new IllegalArgumentException(plan.trouble().get().words());
+    }
+    return store.begin(rig.id(), job, found.name(), who, text.planned(plan));
+  }
+
+  /** Ticks a step: the handle it is about stands there from now on. */
+  @Transactional
+  void done(OpenRig rig, String run, int seq, boolean record, String who) {
+    RunStore.Row row = row(rig, run, seq);
+    switch (text.read(row.step())) {
+      case Step.Move move -> rigs.turn(rig, move.part(), move.to(), who);
+      case Step.Wait wait -> {
+        if (record) {
+          record(rig, wait, who);
+        }
+      }
+    }
+    store.mark(run, seq, Mark.DONE, who);
+    endIfDone(rig, run, who);
+  }
+
+  /** Keeps the levels that a wait has led to, as they were reckoned. */
+  private void record(OpenRig rig, Step.Wait wait, String who) {
+    wait.levels()
+        .forEach((tank, volume) ->
+            rigs.record(
+                rig,
+                tank,
+                new Reading.Volume(volume),
+                "%.0f L, as reckoned".formatted(volume * 1000),
+                clock.instant(),
+                who));
+  }
+
+  /** Leaves a step out for now; it is asked about before the run ends. */
+  @Transactional
+  void skip(OpenRig rig, String run, int seq, String who) {
+    row(rig, run, seq);
+    store.mark(run, seq, Mark.SKIPPED, who);
+  }
+
+  /** Says of a step that was left out that this was meant. */
+  @Transactional
+  void meant(OpenRig rig, String run, int seq, String who) {
+    row(rig, run, seq);
+    store.mark(run, seq, Mark.MEANT, who);
+    endIfDone(rig, run, who);
+  }
+
+  /** Takes a tick back; the handle stays where it is until the step is ticked again. */
+  @Transactional
+  void again(OpenRig rig, String run, int seq, String who) {
+    row(rig, run, seq);
+    store.mark(run, seq, Mark.OPEN, who);
+  }
+
+  @Transactional
+  void note(OpenRig rig, String run, int seq, String note) {
+    row(rig, run, seq);
+    store.note(run, seq, note);
+  }
+
+  /** Begins the wait of a step. */
+  @Transactional
+  void beginWait(OpenRig rig, String run, int seq) {
+    row(rig, run, seq);
+    store.beginWait(run, seq);
+  }
+
+  /**
+   * A step cannot be done: its handle is stuck where it stands, and the rest is planned anew.
+   *
+   * @throws IllegalArgumentException when nothing else leads there, saying why
+   */
+  @Transactional
+  void cannot(OpenRig rig, String run, int seq) {
+    RunStore.Row row = row(rig, run, seq);
+    Set<String> stuck =
+        text.read(row.step()) instanceof Step.Move move ? Set.of(move.part()) : Set.of();
+    replan(rig, run, stuck);
+  }
+
+  /** Plans what is left from where the handles really are. */
+  @Transactional
+  void replan(OpenRig rig, String run, Set<String> stuck) {
+    RunStore.Run going = store.get(rig.id(), run);
+    List<RunStore.Row> rows = store.steps(run);
+    int stage =
+        rows.stream()
+            .filter(r -> r.mark() == Mark.OPEN || r.mark() == Mark.SKIPPED)
+            .mapToInt(RunStore.Row::stage)
+            .min()
+            .orElse(0);
+    JobBook book = desk.book(rig);
+    State now = rigs.standing(rig).state();
+    Plan plan = book.plans().plan(book.job(going.job()), now, stage, stuck);
+    if (plan.trouble().isPresent()) {
+      throw new IllegalArgumentException(
+          "There is no other way from here: " + plan.trouble().get().words());
+    }
+    store.replan(run, text.planned(plan));
+  }
+
+  /** Leaves a run as it is: what was ticked stays so. */
+  @Transactional
+  void leave(OpenRig rig, String run) {
+    store.get(rig.id(), run);
+    store.end(run, RunStore.Outcome.LEFT, 0);
+  }
+
+  private void endIfDone(OpenRig rig, String run, String who) {
+    List<RunStore.Row> rows = store.steps(run);
+    boolean over = rows.stream().noneMatch(r -> r.mark() == Mark.OPEN || r.mark() == Mark.SKIPPED);
+    RunStore.Run going = store.get(rig.id(), run);
+    if (over && going.outcome() == RunStore.Outcome.RUNNING) {
+      double moved =
+          rows.stream()
+              .filter(r -> r.mark() == Mark.DONE)
+              .map(r -> text.read(r.step()))
+              .mapToDouble(s -> s instanceof Step.Wait wait ? wait.moved() : 0)
+              .sum();
+      store.end(run, RunStore.Outcome.DONE, moved);
+      Duration took = Duration.between(going.started(), clock.instant());
+      logbook.job(
+          rig.id(),
+          run,
+          "%s: done in %s%s"
+              .formatted(
+                  going.title(),
+                  Times.of(took.toSeconds()),
+                  moved > 0 ? ", about %.0f L".formatted(moved * 1000) : ""),
+          who);
+    }
+  }
+
+  private RunStore.Row row(OpenRig rig, String run, int seq) {
+    store.get(rig.id(), run);
+    return store.steps(run).stream()
+        .filter(r -> r.seq() == seq && r.mark() != Mark.REPLACED)
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "This step has been planned anew since; look at the sheet again"));
+  }
+}

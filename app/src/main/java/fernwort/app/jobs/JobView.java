@@ -1,0 +1,95 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.jobs.Caution;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Slip;
+import fernwort.core.jobs.Step;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A job with its plan from how things stand.
+ *
+ * @param id of the job
+ * @param name what it is, and by which means
+ * @param cautions what to mind
+ * @param notes what to know before
+ * @param trouble why it cannot be done now; empty when it can
+ * @param steps what to do
+ * @param sum how much there is to do
+ * @param others other means to the same end
+ */
+record JobView(
+    String id,
+    String name,
+    List<String> cautions,
+    List<String> notes,
+    String trouble,
+    List<StepView> steps,
+    String sum,
+    List<Other> others) {
+
+  /** Another means to the same end, with what it costs. */
+  record Other(String id, String name, String sum) {}
+
+  /**
+   * A slip in words.
+   *
+   * @param sign how bad, in small letters
+   * @param words what is done wrong
+   * @param leads what it leads to
+   * @param undone whether it can be undone
+   */
+  record SlipRow(String sign, String words, String leads, String undone) {
+
+    static SlipRow of(Slip slip, Units units) {
+      return new SlipRow(
+          slip.grade().name().toLowerCase(Locale.ROOT),
+          slip.words(),
+          units.in(slip.leads()),
+          slip.undone());
+    }
+  }
+
+  static JobView of(OpenRig rig, JobBook book, Plan plan, List<Other> others, Units units) {
+    Job job = plan.job();
+    return new JobView(
+        job.id(),
+        job.name(),
+        job.cautions().stream().map(Caution::words).toList(),
+        plan.notes(),
+        plan.trouble().map(Plan.Trouble::words).orElse(""),
+        plan.steps().stream().map(s -> StepView.of(rig.rig(), s, units)).toList(),
+        sum(rig, plan, units),
+        others);
+  }
+
+  /** What a plan costs: moves of hands, places, time, water. */
+  static String sum(OpenRig rig, Plan plan, Units units) {
+    List<String> places = plan.moves().stream().map(m -> rig.rig().part(m.part()).place()).toList();
+    long visits = 0;
+    for (int i = 0; i < places.size(); i++) {
+      visits += i == 0 || !places.get(i).equals(places.get(i - 1)) ? 1 : 0;
+    }
+    double seconds = 0;
+    double litres = 0;
+    for (Step step : plan.steps()) {
+      if (step instanceof Step.Wait wait) {
+        seconds += wait.seconds().expected();
+        litres += wait.moved();
+      }
+    }
+    String moves =
+        plan.moves().isEmpty()
+            ? "nothing to turn"
+            : "%d to turn in %d place%s"
+                .formatted(plan.moves().size(), visits, visits == 1 ? "" : "s");
+    return moves
+        + (seconds > 0 ? ", " + Times.of(seconds) + " of waiting" : "")
+        + (litres > 0 ? ", " + units.show(Measure.VOLUME, litres) : "");
+  }
+}

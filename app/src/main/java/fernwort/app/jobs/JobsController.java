@@ -1,0 +1,139 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.RunStore;
+import fernwort.app.units.Units;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Slip;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+
+/** The jobs of a rig, and the plan of one from how the handles stand. */
+@Controller
+@RequestMapping("/rigs/{id}/jobs")
+class JobsController {
+
+  private static final int NEWEST = 8;
+
+  private final Rigs rigs;
+  private final JobDesk desk;
+  private final JobRuns runs;
+  private final RunStore store;
+
+  JobsController(Rigs rigs, JobDesk desk, JobRuns runs, RunStore store) {
+    this.rigs = rigs;
+    this.desk = desk;
+    this.runs = runs;
+    this.store = store;
+  }
+
+  /** A run in the list. */
+  record RunRow(String id, String title, String who, boolean running) {}
+
+  @GetMapping
+  String jobs(@PathVariable String id, Model model) {
+    OpenRig rig = rigs.open(id);
+    JobBook book = desk.book(rig);
+    Map<String, List<Job>> groups = new LinkedHashMap<>();
+    book.offered()
+        .forEach(j -> groups.computeIfAbsent(j.kind().group(), g -> new ArrayList<>()).add(j));
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("groups", groups);
+    model.addAttribute("cannot", book.jobs().cannot());
+    model.addAttribute(
+        "runs",
+        store.newest(id, NEWEST).stream()
+            .map(r ->
+                new RunRow(r.id(), r.title(), r.who(), r.outcome() == RunStore.Outcome.RUNNING))
+            .toList());
+    return "jobs/jobs";
+  }
+
+  @GetMapping("/{job}")
+  String job(
+      @PathVariable String id,
+      @PathVariable String job,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("job", view(rig, job, units));
+    return "jobs/job";
+  }
+
+  private JobView view(OpenRig rig, String job, Units units) {
+    JobBook book = desk.book(rig);
+    State now = rigs.standing(rig).state();
+    Job found = book.job(job);
+    Plan plan = book.plans().plan(found, now);
+    List<JobView.Other> others =
+        book.alternatives(found).stream()
+            .map(o -> {
+              Plan other = book.plans().plan(o, now);
+              return new JobView.Other(
+                  o.id(),
+                  o.name(),
+                  other.trouble().isPresent() ? "not now" : JobView.sum(rig, other, units));
+            })
+            .toList();
+    return JobView.of(rig, book, plan, others, units);
+  }
+
+  @PostMapping("/{job}/begin")
+  String begin(
+      @PathVariable String id, @PathVariable String job, @ModelAttribute("who") String who) {
+    OpenRig rig = rigs.open(id);
+    return "redirect:/rigs/" + id + "/runs/" + runs.begin(rig, job, who);
+  }
+
+  /** The slips of one job, and for each change of plumbing how many would be left. */
+  @GetMapping("/{job}/slips")
+  String slips(
+      @PathVariable String id,
+      @PathVariable String job,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    JobBook book = desk.book(rig);
+    List<Slip> slips = book.slips().of(book.job(job), rigs.standing(rig).state());
+    model.addAttribute("rig", id);
+    model.addAttribute("job", job);
+    model.addAttribute(
+        "slips",
+        slips.stream()
+            .filter(s -> s.grade() != Slip.Grade.HARMLESS)
+            .map(s -> JobView.SlipRow.of(s, units))
+            .toList());
+    model.addAttribute(
+        "harmless", slips.stream().filter(s -> s.grade() == Slip.Grade.HARMLESS).count());
+    return "jobs/slips";
+  }
+
+  /** A page for the cupboard door. */
+  @GetMapping("/{job}/sheet")
+  String sheet(
+      @PathVariable String id,
+      @PathVariable String job,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("job", view(rig, job, units));
+    return "jobs/sheet";
+  }
+}

@@ -1,0 +1,130 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.RunStore;
+import fernwort.app.units.Units;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A run sheet: shows how far it is, and takes ticks. */
+@Controller
+@RequestMapping("/rigs/{id}/runs/{run}")
+class RunController {
+
+  private final Rigs rigs;
+  private final JobRuns runs;
+  private final RunStore store;
+  private final StepText text;
+
+  RunController(Rigs rigs, JobRuns runs, RunStore store, StepText text) {
+    this.rigs = rigs;
+    this.runs = runs;
+    this.store = store;
+    this.text = text;
+  }
+
+  @GetMapping
+  String run(
+      @PathVariable String id,
+      @PathVariable String run,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    RunStore.Run going = store.get(id, run);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("job", going.job());
+    model.addAttribute(
+        "run",
+        RunView.of(
+            rig, going, store.steps(run), text, rigs.standing(rig).state().setting(), units));
+    return "jobs/run";
+  }
+
+  @PostMapping("/steps/{seq}/done")
+  String done(
+      @PathVariable String id,
+      @PathVariable String run,
+      @PathVariable int seq,
+      @RequestParam(defaultValue = "false") boolean record,
+      @ModelAttribute("who") String who) {
+    runs.done(rigs.open(id), run, seq, record, who);
+    return back(id, run);
+  }
+
+  @PostMapping("/steps/{seq}/skip")
+  String skip(
+      @PathVariable String id,
+      @PathVariable String run,
+      @PathVariable int seq,
+      @ModelAttribute("who") String who) {
+    runs.skip(rigs.open(id), run, seq, who);
+    return back(id, run);
+  }
+
+  @PostMapping("/steps/{seq}/meant")
+  String meant(
+      @PathVariable String id,
+      @PathVariable String run,
+      @PathVariable int seq,
+      @ModelAttribute("who") String who) {
+    runs.meant(rigs.open(id), run, seq, who);
+    return back(id, run);
+  }
+
+  @PostMapping("/steps/{seq}/again")
+  String again(
+      @PathVariable String id,
+      @PathVariable String run,
+      @PathVariable int seq,
+      @ModelAttribute("who") String who) {
+    runs.again(rigs.open(id), run, seq, who);
+    return back(id, run);
+  }
+
+  @PostMapping("/steps/{seq}/note")
+  String note(
+      @PathVariable String id,
+      @PathVariable String run,
+      @PathVariable int seq,
+      @RequestParam String note) {
+    runs.note(rigs.open(id), run, seq, note.strip());
+    return back(id, run);
+  }
+
+  @PostMapping("/steps/{seq}/wait")
+  String begin(@PathVariable String id, @PathVariable String run, @PathVariable int seq) {
+    runs.beginWait(rigs.open(id), run, seq);
+    return back(id, run);
+  }
+
+  @PostMapping("/steps/{seq}/cannot")
+  String cannot(@PathVariable String id, @PathVariable String run, @PathVariable int seq) {
+    runs.cannot(rigs.open(id), run, seq);
+    return back(id, run);
+  }
+
+  @PostMapping("/replan")
+  String replan(@PathVariable String id, @PathVariable String run) {
+    runs.replan(rigs.open(id), run, Set.of());
+    return back(id, run);
+  }
+
+  @PostMapping("/leave")
+  String leave(@PathVariable String id, @PathVariable String run) {
+    runs.leave(rigs.open(id), run);
+    return "redirect:/rigs/" + id + "/jobs";
+  }
+
+  private static String back(String id, String run) {
+    return "redirect:/rigs/" + id + "/runs/" + run;
+  }
+}

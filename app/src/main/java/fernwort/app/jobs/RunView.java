@@ -1,0 +1,110 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.store.RunStore;
+import fernwort.app.store.RunStore.Mark;
+import fernwort.app.units.Units;
+import fernwort.core.jobs.Step;
+import fernwort.core.rig.Setting;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A run sheet as it stands.
+ *
+ * @param id address of the run
+ * @param title the job
+ * @param outcome how it ended, in small letters; "running" while it has not
+ * @param lines the steps in order
+ * @param skipped steps that were left out and not yet answered for
+ * @param drift handles that are not where the sheet has them, in words
+ * @param done how many steps are ticked
+ */
+record RunView(
+    String id,
+    String title,
+    String outcome,
+    List<Line> lines,
+    List<Line> skipped,
+    List<String> drift,
+    int done) {
+
+  /**
+   * A step of the sheet.
+   *
+   * @param seq its number in the run
+   * @param number its number as people count
+   * @param mark how it stands, in small letters
+   * @param next whether it is the one to do next
+   * @param begun when its wait was begun, in milliseconds; 0 when it was not
+   */
+  record Line(
+      int seq, int number, String mark, boolean next, String note, long begun, StepView step) {}
+
+  static RunView of(
+      OpenRig rig,
+      RunStore.Run run,
+      List<RunStore.Row> rows,
+      StepText text,
+      Setting now,
+      Units units) {
+    List<Line> lines = new ArrayList<>();
+    boolean open = false;
+    for (RunStore.Row row : rows) {
+      if (row.mark() == Mark.REPLACED) {
+        continue;
+      }
+      boolean next = !open && row.mark() == Mark.OPEN;
+      open |= next;
+      lines.add(
+          new Line(
+              row.seq(),
+              lines.size() + 1,
+              row.mark().name().toLowerCase(java.util.Locale.ROOT),
+              next,
+              row.note(),
+              row.begun().map(Instant::toEpochMilli).orElse(0L),
+              StepView.of(rig.rig(), text.read(row.step()), units)));
+    }
+    boolean running = run.outcome() == RunStore.Outcome.RUNNING;
+    return new RunView(
+        run.id(),
+        run.title(),
+        run.outcome().name().toLowerCase(java.util.Locale.ROOT),
+        lines,
+        lines.stream().filter(l -> l.mark().equals("skipped")).toList(),
+        running ? drift(rig, rows, text, now) : List.of(),
+        (int) lines.stream().filter(l -> l.mark().equals("done")).count());
+  }
+
+  /** Handles that stand elsewhere than the ticks, or the steps to come, have them. */
+  private static List<String> drift(
+      OpenRig rig, List<RunStore.Row> rows, StepText text, Setting now) {
+    Map<String, String> expected = new HashMap<>();
+    for (RunStore.Row row : rows) {
+      if (text.read(row.step()) instanceof Step.Move move) {
+        if (row.mark() == Mark.DONE) {
+          expected.put(move.part(), move.to());
+        } else if (row.mark() == Mark.OPEN) {
+          expected.putIfAbsent(move.part(), move.from());
+        }
+      }
+    }
+    List<String> drift = new ArrayList<>();
+    expected.forEach((part, position) ->
+        Optional.ofNullable(now.positions().get(part))
+            .filter(at -> !at.equals(position))
+            .ifPresent(at ->
+                drift.add(
+                    "%s is “%s”, not “%s”"
+                        .formatted(
+                            rig.rig().part(part).label(),
+                            rig.rig().position(part, at).words(),
+                            rig.rig().position(part, position).words()))));
+    return drift;
+  }
+}

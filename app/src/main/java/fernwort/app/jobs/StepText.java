@@ -1,0 +1,49 @@
+package fernwort.app.jobs;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import fernwort.app.store.RunStore;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Step;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Steps as the text that is kept, and back. */
+@Component
+class StepText {
+
+  private final JsonMapper mapper =
+      JsonMapper.builder()
+          .addMixIn(Step.class, Names.class)
+          .addMixIn(Step.Span.class, WithoutAnswers.class)
+          .build();
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Step.Move.class, name = "move"),
+    @JsonSubTypes.Type(value = Step.Wait.class, name = "wait")
+  })
+  private interface Names {}
+
+  @JsonIgnoreProperties("known")
+  private interface WithoutAnswers {}
+
+  Step read(String text) {
+    return mapper.readValue(text, Step.class);
+  }
+
+  /** Returns the steps of a plan as they are kept. */
+  List<RunStore.Planned> planned(Plan plan) {
+    List<RunStore.Planned> planned = new ArrayList<>();
+    for (int i = 0; i < plan.steps().size(); i++) {
+      planned.add(
+          new RunStore.Planned(
+              plan.stages().get(i),
+              mapper.writerFor(Step.class).writeValueAsString(plan.steps().get(i))));
+    }
+    return planned;
+  }
+}

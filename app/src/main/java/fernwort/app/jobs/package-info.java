@@ -1,0 +1,3 @@
+/** Jobs: plans, run sheets with ticks, slips, what is printed, cards, automations. */
+@org.jspecify.annotations.NullMarked
+package fernwort.app.jobs;

@@ -31,13 +31,13 @@ public final class Simulation {
 
   private static final double FIRST_STEP = 60;
   private static final double SHORTEST = 1e-4;
-  private static final double COARSEST = 2;
+  private static final double COARSEST = 6;
   private static final double COARSE_TOLERANCE = 1e-3;
 
   /**
    * Steps that stay shorter than this, so many one after another, are those of a hovering level.
    */
-  private static final double HOVERING = 3;
+  private static final double HOVERING = 8;
 
   private static final int MOST_HOVERING = 12;
   private static final int MOST_ATTEMPTS = 40;
@@ -638,7 +638,12 @@ public final class Simulation {
     wastes = around.wastes();
     for (int i = 0; i < tanks.size(); i++) {
       int tank = i;
-      around.airOf(tanks.get(i).id()).ifPresent(a -> air[tank].ways(plumbing, a, wetVents));
+      // At a port where the level hovers, air passes beside the water: it stays open till it ends.
+      boolean beside = hovering > MOST_HOVERING && !air[tank].isShutIn();
+      around
+          .airOf(tanks.get(i).id())
+          .filter(a -> !beside)
+          .ifPresent(a -> air[tank].ways(plumbing, a, wetVents));
       air[i].settle(volume[i]);
       if (air[i].isAirless(volume[i])) {
         airless.add(tanks.get(i).id());

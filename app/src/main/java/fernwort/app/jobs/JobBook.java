@@ -5,6 +5,7 @@ import fernwort.app.rigs.OpenRig;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slips;
 import java.util.List;
 
@@ -15,13 +16,19 @@ import java.util.List;
  * @param offered the jobs that some setting of the handles can do
  * @param plans makes run sheets
  * @param slips tries slips
+ * @param remedies changes of plumbing to try against them
  */
-record JobBook(Jobs jobs, List<Job> offered, Plans plans, Slips slips) {
+record JobBook(Jobs jobs, List<Job> offered, Plans plans, Slips slips, List<Remedy> remedies) {
 
   static JobBook of(OpenRig rig) {
     Jobs jobs = Jobs.of(rig.plumbing());
     Plans plans = Plans.of(rig.plumbing());
-    return new JobBook(jobs, plans.offered(jobs), plans, Slips.of(rig.plumbing(), plans));
+    return new JobBook(
+        jobs,
+        plans.offered(jobs),
+        plans,
+        Slips.of(rig.plumbing(), plans),
+        Remedy.of(rig.plumbing()));
   }
 
   /**

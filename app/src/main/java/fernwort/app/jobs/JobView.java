@@ -49,7 +49,7 @@ record JobView(
     static SlipRow of(Slip slip, Units units) {
       return new SlipRow(
           slip.grade().name().toLowerCase(Locale.ROOT),
-          slip.words(),
+          (slip.step() < 0 ? "" : "Step %d: ".formatted(slip.step() + 1)) + slip.words(),
           units.in(slip.leads()),
           slip.undone());
     }

@@ -6,12 +6,14 @@ import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,6 +21,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** The jobs of a rig, and the plan of one from how the handles stand. */
 @Controller
@@ -100,27 +103,51 @@ class JobsController {
     return "redirect:/rigs/" + id + "/runs/" + runs.begin(rig, job, who);
   }
 
-  /** The slips of one job, and for each change of plumbing how many would be left. */
+  /** A change of plumbing to try, and whether it is the one being tried. */
+  record Try(String id, String words, boolean tried) {}
+
+  /** The slips of one job, on the rig as it is or with a change of plumbing tried on it. */
   @GetMapping("/{job}/slips")
   String slips(
       @PathVariable String id,
       @PathVariable String job,
+      @RequestParam(defaultValue = "") String fix,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
     JobBook book = desk.book(rig);
-    List<Slip> slips = book.slips().of(book.job(job), rigs.standing(rig).state());
+    State now = rigs.standing(rig).state();
+    List<Slip> slips = book.slips().of(book.job(job), now);
+    Optional<Remedy> remedy = book.remedies().stream().filter(r -> r.id().equals(fix)).findFirst();
+    List<Slip> shown = remedy.map(r -> desk.slips(r, job, now)).orElse(slips);
     model.addAttribute("rig", id);
     model.addAttribute("job", job);
     model.addAttribute(
-        "slips",
-        slips.stream()
-            .filter(s -> s.grade() != Slip.Grade.HARMLESS)
-            .map(s -> JobView.SlipRow.of(s, units))
-            .toList());
+        "slips", harmful(shown).stream().map(s -> JobView.SlipRow.of(s, units)).toList());
+    model.addAttribute("harmless", shown.size() - harmful(shown).size());
+    model.addAttribute("before", harmful(slips).size());
     model.addAttribute(
-        "harmless", slips.stream().filter(s -> s.grade() == Slip.Grade.HARMLESS).count());
+        "fixes",
+        book.remedies().stream().map(r -> new Try(r.id(), r.words(), r.id().equals(fix))).toList());
+    model.addAttribute("tried", remedy.map(Remedy::words).orElse(""));
     return "jobs/slips";
+  }
+
+  private static List<Slip> harmful(List<Slip> slips) {
+    return slips.stream().filter(s -> s.grade() != Slip.Grade.HARMLESS).toList();
+  }
+
+  /** What a bump does to the rig as it stands. */
+  @GetMapping("/bumps")
+  String bumps(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    OpenRig rig = rigs.open(id);
+    List<Slip> bumps = desk.book(rig).slips().bumps(rigs.standing(rig).state());
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute(
+        "slips", harmful(bumps).stream().map(s -> JobView.SlipRow.of(s, units)).toList());
+    model.addAttribute("harmless", bumps.size() - harmful(bumps).size());
+    return "jobs/bumps";
   }
 
   /** A page for the cupboard door. */

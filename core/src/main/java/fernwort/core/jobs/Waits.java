@@ -110,7 +110,8 @@ final class Waits {
       Simulation run = Simulation.start(plumbing, hydraulics, state, Conditions.ORDINARY);
       for (int events = 0; run.time() < LONGEST; events++) {
         for (Happening h : run.runToNext(LONGEST)) {
-          boolean it = h.kind() == kind && h.subject().equals(part);
+          boolean floats = kind == Happening.Kind.FULL && h.kind() == Happening.Kind.FLOAT_SHUTS;
+          boolean it = (h.kind() == kind || floats) && h.subject().equals(part);
           boolean runsDry = h.kind() == Happening.Kind.DRAWS_AIR && kind != Happening.Kind.HOT;
           if (h.begins() && (it || runsDry)) {
             return Optional.of(new Reached(h.at(), run, false));

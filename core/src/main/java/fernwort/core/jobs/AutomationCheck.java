@@ -1,0 +1,124 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Looks for hazards in every setting that an automation can bring about from how things stand: each
+ * of its turns made or not, in any order, and the power lost at any moment.
+ */
+public final class AutomationCheck {
+
+  private static final Set<Warning.Code> EXPECTED =
+      Set.of(
+          Warning.Code.FILLING,
+          Warning.Code.FILLING_UNWATCHED,
+          Warning.Code.GRAY_NEARLY_FULL,
+          Warning.Code.CHECK_VALVE_REVERSED,
+          Warning.Code.POWER_LOSS);
+
+  /**
+   * A hazard it can bring about.
+   *
+   * @param warning what would go wrong
+   * @param when in which setting, in words
+   */
+  public record Finding(Warning warning, String when) {}
+
+  private final Plumbing plumbing;
+  private final Hazards hazards;
+
+  private AutomationCheck(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    hazards = Hazards.of(plumbing);
+  }
+
+  /** Prepares a rig. */
+  public static AutomationCheck of(Plumbing plumbing) {
+    return new AutomationCheck(plumbing);
+  }
+
+  /** Returns the hazards that an automation can bring about and that are not there now. */
+  public List<Finding> findings(Automation automation, State now) {
+    Set<Warning.Key> before = new LinkedHashSet<>();
+    warnings(now).forEach(w -> before.add(w.key()));
+    Map<Warning.Key, Finding> found = new LinkedHashMap<>();
+    for (Setting setting : reachable(automation, now.setting())) {
+      State there = now.with(setting);
+      note(there, words(automation, setting), before, found);
+      note(
+          now.with(dark(setting)),
+          "when the power fails while " + words(automation, setting),
+          before,
+          found);
+    }
+    return List.copyOf(found.values());
+  }
+
+  private void note(
+      State state, String when, Set<Warning.Key> before, Map<Warning.Key, Finding> found) {
+    for (Warning warning : warnings(state)) {
+      if (warning.severity() != Severity.NOTE
+          && !EXPECTED.contains(warning.code())
+          && !before.contains(warning.key())) {
+        found.putIfAbsent(warning.key(), new Finding(warning, when));
+      }
+    }
+  }
+
+  private List<Warning> warnings(State state) {
+    Levels levels = Levels.of(plumbing, state);
+    return hazards.warnings(
+        state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+  }
+
+  private static Set<Setting> reachable(Automation automation, Setting start) {
+    Set<Setting> seen = new LinkedHashSet<>();
+    Deque<Setting> front = new ArrayDeque<>();
+    seen.add(start);
+    front.add(start);
+    while (!front.isEmpty()) {
+      Setting at = front.remove();
+      for (Turn turn : automation.turns()) {
+        Setting next = at.with(turn.part(), turn.position());
+        if (seen.add(next)) {
+          front.add(next);
+        }
+      }
+    }
+    return seen;
+  }
+
+  private Setting dark(Setting setting) {
+    Map<String, String> dark = new HashMap<>(setting.positions());
+    for (Part part : plumbing.rig().parts()) {
+      Slips.unpowered(part).ifPresent(rest -> dark.put(part.id(), rest));
+    }
+    return new Setting(dark);
+  }
+
+  private String words(Automation automation, Setting setting) {
+    return String.join(
+        " and ",
+        automation.turns().stream()
+            .filter(t -> setting.of(t.part()).equals(t.position()))
+            .map(t -> Automation.words(plumbing.rig(), t))
+            .toList());
+  }
+}

@@ -1,0 +1,160 @@
+package fernwort.core.jobs;
+
+import fernwort.core.network.Conditions;
+import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.network.run.Happening;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Runs automations on the simulated rig: simulated senders are looked at every few seconds, and a
+ * motor takes its travel time to turn its valve.
+ */
+public final class AutomationRun {
+
+  /** How often the senders are looked at (s). */
+  private static final double LOOK = 10;
+
+  private static final int MOST_EVENTS = 200;
+
+  /**
+   * Something that happened.
+   *
+   * @param at when (s)
+   * @param happening what, when it is of the water
+   * @param turn what a motor did, when it is of a valve
+   */
+  public record Event(double at, Optional<Happening> happening, Optional<Turn> turn) {}
+
+  /**
+   * What came of it.
+   *
+   * @param events what happened, in order
+   * @param lowest least that each tank held (m³)
+   * @param highest most that each tank held (m³)
+   * @param lost what ran out (m³)
+   */
+  public record Course(
+      List<Event> events, Map<String, Double> lowest, Map<String, Double> highest, double lost) {}
+
+  private final Plumbing plumbing;
+  private final List<Automation> automations;
+  private final Simulation run;
+  private final List<Event> events = new ArrayList<>();
+  private final Map<Turn, Double> turning = new LinkedHashMap<>();
+  private final Map<String, Double> lowest = new LinkedHashMap<>();
+  private final Map<String, Double> highest = new LinkedHashMap<>();
+  private final Set<Automation.Rule> acting = new HashSet<>();
+
+  private AutomationRun(Plumbing plumbing, List<Automation> automations, State from) {
+    this.plumbing = plumbing;
+    this.automations = automations;
+    run = Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY);
+  }
+
+  /**
+   * Runs automations from a state.
+   *
+   * @param plumbing the prepared rig
+   * @param automations what the motors do
+   * @param from handles and levels to begin with
+   * @param seconds how long (s)
+   * @param leakAt when the leak sensor gets wet (s); infinite for never
+   */
+  public static Course run(
+      Plumbing plumbing, List<Automation> automations, State from, double seconds, double leakAt) {
+    return new AutomationRun(plumbing, automations, from).run(seconds, leakAt);
+  }
+
+  private Course run(double seconds, double leakAt) {
+    while (run.time() < seconds - 1e-6) {
+      State now = run.moment().state();
+      remember(now);
+      look(now, run.time() >= leakAt);
+      turnWhatIsDue();
+      double until = Math.min(seconds, run.time() + LOOK);
+      for (Happening h : run.runTo(until)) {
+        note(new Event(h.at(), Optional.of(h), Optional.empty()));
+      }
+    }
+    remember(run.moment().state());
+    return new Course(events, lowest, highest, run.moment().totals().allOut());
+  }
+
+  private void remember(State now) {
+    plumbing
+        .tanks()
+        .forEach(t -> {
+          lowest.merge(t.id(), now.volume(t.id()), Math::min);
+          highest.merge(t.id(), now.volume(t.id()), Math::max);
+        });
+  }
+
+  private void look(State now, boolean leaking) {
+    for (Automation automation : automations) {
+      for (Automation.Rule rule : automation.rules()) {
+        boolean due = isDue(rule.when(), now, leaking);
+        if (due && acting.add(rule)) {
+          for (Turn turn : rule.turns()) {
+            if (!now.setting().of(turn.part()).equals(turn.position())) {
+              turning.keySet().removeIf(t -> t.part().equals(turn.part()));
+              turning.put(turn, run.time() + travel(turn));
+            }
+          }
+        } else if (!due) {
+          acting.remove(rule);
+        }
+      }
+    }
+  }
+
+  private double travel(Turn turn) {
+    return plumbing.rig().part(turn.part()).kind() instanceof Kind.Valve valve
+        ? valve.motor().map(m -> m.travelTime()).orElse(0.0)
+        : 0;
+  }
+
+  private boolean isDue(Automation.When when, State now, boolean leaking) {
+    return switch (when) {
+      case Automation.Low low -> share(now, low.tank()) <= low.share();
+      case Automation.High high -> share(now, high.tank()) >= high.share();
+      case Automation.Leak leak -> leaking;
+    };
+  }
+
+  private double share(State now, String tank) {
+    return now.volume(tank) / plumbing.room(tank).capacity();
+  }
+
+  private void turnWhatIsDue() {
+    List<Turn> due =
+        turning.entrySet().stream()
+            .filter(e -> e.getValue() <= run.time() + LOOK)
+            .map(Map.Entry::getKey)
+            .toList();
+    for (Turn turn : due) {
+      Double at = turning.remove(turn);
+      if (at != null) {
+        run.runTo(Math.max(run.time(), at));
+        run.set(turn.part(), turn.position());
+        note(new Event(run.time(), Optional.empty(), Optional.of(turn)));
+      }
+    }
+  }
+
+  private void note(Event event) {
+    if (events.size() < MOST_EVENTS) {
+      events.add(event);
+    }
+  }
+}

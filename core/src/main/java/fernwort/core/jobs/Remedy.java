@@ -1,0 +1,108 @@
+package fernwort.core.jobs;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Turns;
+import fernwort.core.network.run.Drive;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * A change of plumbing that may make slips harmless, to be tried on a copy of the rig.
+ *
+ * @param id short name for addresses
+ * @param words what to do, as a sentence
+ * @param changed the rig with it done
+ */
+public record Remedy(String id, String words, Rig changed) {
+
+  /** Returns the changes that suit a rig. */
+  public static List<Remedy> of(Plumbing plumbing) {
+    Rig rig = plumbing.rig();
+    List<Remedy> remedies = new ArrayList<>();
+    rig.tanks().forEach(tank -> floats(plumbing, tank, remedies));
+    raisedVents(rig, remedies);
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.DRAIN) {
+        remedies.add(
+            new Remedy(
+                "cap-" + part.id(),
+                "Put a cap on %s, so that a drain valve left open loses nothing."
+                    .formatted(part.label()),
+                RigEdit.of(rig).change(part.id(), p -> p.with(new Kind.Plug(true)))));
+      }
+    }
+    return remedies;
+  }
+
+  /** A float valve at a fill that the mains can come to. */
+  private static void floats(Plumbing plumbing, Part tank, List<Remedy> remedies) {
+    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Turns turns = Turns.full(plumbing);
+    boolean fromMains =
+        plumbing.sources().stream()
+            .filter(s -> s.kind() instanceof Kind.HoseInlet i && i.mainsPressure() > 0)
+            .anyMatch(s ->
+                turns.from(s.id(), plumbing.rig().atRest()).to(tank.id(), Turns.Pumped.NO)
+                    < Turns.NEVER);
+    boolean hasFill = kind.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.FILL);
+    if (fromMains && hasFill) {
+      List<TankPort> ports =
+          kind.tankPorts().stream()
+              .map(p ->
+                  p.use() == TankPort.Use.FILL
+                      ? new TankPort(p.id(), TankPort.Use.FLOAT, p.at())
+                      : p)
+              .toList();
+      remedies.add(
+          new Remedy(
+              "float-" + tank.id(),
+              "Put a float valve at the fill of %s: it shuts by itself when the water comes up to it."
+                  .formatted(tank.label()),
+              RigEdit.of(plumbing.rig()).change(tank.id(), p -> p.with(kind.withPorts(ports)))));
+    }
+  }
+
+  /** A raised loop that admits air, in place of the valves on the overflows. */
+  private static void raisedVents(Rig rig, List<Remedy> remedies) {
+    Map<String, String> valves = Drive.travelValves(rig);
+    if (!valves.isEmpty()) {
+      Rig changed = Drive.withRaisedVents(rig);
+      for (String valve : valves.keySet()) {
+        changed = RigEdit.of(changed).remove(valve);
+      }
+      remedies.add(
+          new Remedy(
+              "raised-vents",
+              "Raise the overflow over its tank with an air valve at the top, and take "
+                  + String.join(
+                      " and ", valves.keySet().stream().map(v -> rig.part(v).label()).toList())
+                  + " out: nobody can forget it shut.",
+              changed));
+    }
+  }
+
+  /** Returns how things stand on the changed rig: as they did, new parts at rest. */
+  public State state(State before) {
+    Map<String, String> positions = new TreeMap<>(changed.atRest().positions());
+    before
+        .setting()
+        .positions()
+        .forEach((part, position) -> {
+          if (positions.containsKey(part)
+              && changed.part(part).kind().positions().stream()
+                  .anyMatch(p -> p.id().equals(position))) {
+            positions.put(part, position);
+          }
+        });
+    return new State(new Setting(positions), before.volumes(), before.slope());
+  }
+}

@@ -1,0 +1,116 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.CaseRigs;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Kind.Fixture.Type;
+import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Motor valves that act by themselves, on a rig of one tank between mains and a tap. */
+class AutomationTest {
+
+  private static final double HOUR = 3600;
+
+  /** Mains fill the tank by a motor valve; a tap below draws from it. */
+  private static Rig rig(String unpowered) {
+    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
+        .part("check", "Check valve", 0, 0, 1, Fittings.check())
+        .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
+        .part("drain-motor", "Drain motor", 0, 0, 0.9, Fittings.motorised(0, "", 6))
+        .part("drain", "Drain", 0, 0, 0.3, Fittings.end(Role.DRAIN))
+        .part("tee", "Tee", 0, 0, 0.95, new fernwort.core.rig.Kind.Tee())
+        .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
+        .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 1)
+        .line("b", "B", "check.out > motor.a", 12, 1, Material.PEX, 1)
+        .line("c", "C", "motor.b > tank.high", 12, 1, Material.PEX, 1)
+        .line("d", "D", "tank.low > tee.a", 12, 1, Material.PEX, 1)
+        .line("e", "E", "tee.b > tap.cold", 12, 1, Material.PEX, 1)
+        .line("f", "F", "tee.c > drain-motor.a", 12, 1, Material.PEX, 1)
+        .line("g", "G", "drain-motor.b > drain.in", 12, 1, Material.PEX, 1)
+        .build();
+  }
+
+  private static State state(Rig rig, double litres) {
+    return new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL)
+        .with("inlet", "mains");
+  }
+
+  private static AutomationRun.Course run(Rig rig, Automation automation, State from) {
+    return AutomationRun.run(
+        Plumbing.of(rig), List.of(automation), from, 3 * HOUR, Double.POSITIVE_INFINITY);
+  }
+
+  @Test
+  void aTankIsKeptBetweenTwoMarksWhileATapRuns() {
+    Rig rig = rig("shut");
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    AutomationRun.Course course = run(rig, keep, state(rig, 60).with("tap", "open"));
+    assertThat(course.lowest().get("tank")).isBetween(0.018, 0.0255);
+    assertThat(course.highest().get("tank")).isBetween(0.07, 0.082);
+    assertThat(course.events().stream().filter(e -> e.turn().isPresent()).count()).isGreaterThan(3);
+  }
+
+  @Test
+  void aFillStopsWhenTheTankIsFull() {
+    Rig rig = rig("shut");
+    Automation stop = Automation.stopWhenFull(rig, "tank", "motor", 0.9);
+    AutomationRun.Course course = run(rig, stop, state(rig, 20).with("motor", "open"));
+    assertThat(course.lost()).isLessThan(1e-6);
+    assertThat(course.highest().get("tank")).isBetween(0.112, 0.12);
+    assertThat(course.events())
+        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("motor", "shut")));
+  }
+
+  @Test
+  void aLeakShutsWhatItIsToldTo() {
+    Rig rig = rig("shut");
+    Automation leak = Automation.shutOnLeak(rig, List.of("motor", "drain-motor"));
+    AutomationRun.Course course =
+        AutomationRun.run(
+            Plumbing.of(rig),
+            List.of(leak),
+            state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
+            HOUR,
+            60);
+    assertThat(course.lost()).isBetween(0.001, 0.03);
+    assertThat(course.events())
+        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("drain-motor", "shut")));
+  }
+
+  @Test
+  void anAutomationThatCanDrainATankIsFoundOut() {
+    Rig rig = rig("shut");
+    Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
+    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(wrong, state(rig, 60)))
+        .anySatisfy(f -> assertThat(f.warning().code()).isEqualTo(Warning.Code.OPEN_TO_GROUND));
+  }
+
+  @Test
+  void theFillValveThatKeepsATankIsFoundSafe() {
+    Rig rig = rig("shut");
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(keep, state(rig, 60))).isEmpty();
+  }
+
+  @Test
+  void marksAndValvesThatCannotBeAreRefusedInOneSentence() {
+    Rig rig = rig("shut");
+    assertThatThrownBy(() -> Automation.keepBetween(rig, "tank", "motor", 0.6, 0.2))
+        .hasMessageContaining("lower mark");
+    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "check", 0.9))
+        .hasMessageContaining("Check valve has no motor");
+  }
+}

@@ -1,0 +1,102 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.State;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What single slips lead to, on the rigs they would happen to. */
+class SlipsTest {
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+
+  private static List<Slip> slips(Plumbing plumbing, String job, State from) {
+    return Slips.of(plumbing, Plans.of(plumbing))
+        .of(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+  }
+
+  private static List<Slip> slips(String job) {
+    return slips(Plumbing.of(TRUCK.rig()), job, TRUCK.state());
+  }
+
+  private static Slip only(List<Slip> slips, Slip.Kind kind, String words) {
+    return slips.stream()
+        .filter(s -> s.kind() == kind && s.words().contains(words))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void aFillThatNobodyEndsRunsOutAtItsOverflow() {
+    Slip overrun = only(slips("fill-main-inlet"), Slip.Kind.OVERRUN, "Main fresh is full");
+    assertThat(overrun.grade()).isNotEqualTo(Slip.Grade.HARMLESS);
+    assertThat(overrun.lost()).isGreaterThan(0.05);
+    assertThat(overrun.leads()).contains("Main tail");
+  }
+
+  @Test
+  void theOverflowValveForgottenShutBulgesTheTank() {
+    State shut = TRUCK.state().with("low-overflow-valve", "shut");
+    Slip missed =
+        only(
+            slips(Plumbing.of(TRUCK.rig()), "fill-low-inlet", shut),
+            Slip.Kind.MISSED,
+            "Low overflow");
+    assertThat(missed.grade()).isEqualTo(Slip.Grade.GRAVE);
+    assertThat(missed.leads()).contains("Low fresh bulges");
+    assertThat(missed.undone()).contains("Only if it is caught at once");
+  }
+
+  @Test
+  void theSelectorTurnedTooFarFillsTheWrongTank() {
+    Slip far = only(slips("fill-low-inlet"), Slip.Kind.TOO_FAR, "points to Main");
+    assertThat(far.grade()).isIn(Slip.Grade.NUISANCE, Slip.Grade.BAD);
+  }
+
+  @Test
+  void aForgottenHoseMeansTheJobIsNotDoneAndCanBeSetRight() {
+    Slip missed = only(slips("fill-main-inlet"), Slip.Kind.MISSED, "Hose inlet");
+    assertThat(missed.grade()).isEqualTo(Slip.Grade.NUISANCE);
+    assertThat(missed.undone()).startsWith("Yes");
+  }
+
+  @Test
+  void theWorstComesFirst() {
+    assertThat(slips("fill-low-inlet"))
+        .extracting(Slip::grade)
+        .isSortedAccordingTo(Slip.Grade::compareTo);
+  }
+
+  @Test
+  void aFloatValveMakesTheForgottenFillHarmless() {
+    Plumbing plumbing = Plumbing.of(TRUCK.rig());
+    Remedy remedy =
+        Remedy.of(plumbing).stream()
+            .filter(r -> r.id().equals("float-main"))
+            .findFirst()
+            .orElseThrow();
+    List<Slip> after =
+        slips(Plumbing.of(remedy.changed()), "fill-main-inlet", remedy.state(TRUCK.state()));
+    assertThat(only(after, Slip.Kind.OVERRUN, "Main fresh is full").grade())
+        .isEqualTo(Slip.Grade.HARMLESS);
+    assertThat(harmful(after)).isLessThan(harmful(slips("fill-main-inlet")));
+  }
+
+  private static long harmful(List<Slip> slips) {
+    return slips.stream().filter(s -> s.grade() != Slip.Grade.HARMLESS).count();
+  }
+
+  @Test
+  void atRestEachHandleIsBumpedOnceAndADrainCapLosesWater() {
+    Plumbing plumbing = Plumbing.of(TRUCK.rig());
+    State rest = TRUCK.state().with(TRUCK.rig().atRest()).with("low-overflow-valve", "open");
+    List<Slip> bumps = Slips.of(plumbing, Plans.of(plumbing)).bumps(rest);
+    Slip cap = only(bumps, Slip.Kind.BUMPED, "Low drain cap");
+    assertThat(cap.lost()).isGreaterThan(0.01);
+    assertThat(only(bumps, Slip.Kind.BUMPED, "Sink").grade()).isEqualTo(Slip.Grade.HARMLESS);
+    assertThat(only(bumps, Slip.Kind.BUMPED, "Pump").leads()).contains("draws air");
+  }
+}

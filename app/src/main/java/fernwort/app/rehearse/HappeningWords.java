@@ -6,7 +6,7 @@ import fernwort.core.rig.Rig;
 import java.util.Set;
 
 /** What happens in a run, in the words of the people it happens to. */
-final class HappeningWords {
+public final class HappeningWords {
 
   /** What a person would want to be stopped at. */
   private static final Set<Happening.Kind> SERIOUS =
@@ -26,12 +26,12 @@ final class HappeningWords {
   private HappeningWords() {}
 
   /** Tells whether it is worth stopping at. */
-  static boolean isSerious(Happening h) {
+  public static boolean isSerious(Happening h) {
     return h.begins() && SERIOUS.contains(h.kind());
   }
 
   /** Returns it as a sentence without its time. */
-  static String of(Rig rig, Happening h) {
+  public static String of(Rig rig, Happening h) {
     String what = name(rig, h);
     return switch (h.kind()) {
       case FULL -> what + (h.begins() ? " is full to its vent" : " is below its vent again");

@@ -51,7 +51,8 @@ class SecurityConfig {
     } else {
       http.authorizeHttpRequests(requests ->
           requests
-              .requestMatchers("/login", "/fernwort.css", "/vendor/**", "/js/**")
+              .requestMatchers(
+                  "/login", "/fernwort.css", "/vendor/**", "/js/**", "/icon.svg", "/c/**")
               .permitAll()
               .anyRequest()
               .authenticated());

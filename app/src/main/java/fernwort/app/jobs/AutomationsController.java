@@ -1,0 +1,225 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rehearse.HappeningWords;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.AutomationStore;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.jobs.Automation;
+import fernwort.core.jobs.AutomationCheck;
+import fernwort.core.jobs.AutomationRun;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What motor valves do by themselves: entered, checked for hazards, run on the simulated rig. */
+@Controller
+@RequestMapping("/rigs/{id}/automations")
+class AutomationsController {
+
+  private static final double HOUR = 3600;
+  private static final int MOST_EVENTS = 40;
+  private static final double PERCENT = 100;
+
+  private final Rigs rigs;
+  private final AutomationStore store;
+  private final JsonMapper mapper;
+
+  AutomationsController(Rigs rigs, AutomationStore store, JsonMapper mapper) {
+    this.rigs = rigs;
+    this.store = store;
+    this.mapper = mapper;
+  }
+
+  /**
+   * An automation as it is entered and kept.
+   *
+   * @param purpose what it is for
+   * @param tank the tank it watches
+   * @param other the tank it takes from or changes to
+   * @param valve the valve it turns
+   * @param second the valve of the other tank
+   * @param low lower mark (percent)
+   * @param high upper mark (percent)
+   */
+  record Entered(
+      String purpose,
+      String tank,
+      String other,
+      String valve,
+      String second,
+      double low,
+      double high) {
+
+    Automation on(Rig rig) {
+      double lowShare = low / PERCENT;
+      double highShare = high / PERCENT;
+      return switch (Automation.Purpose.valueOf(purpose)) {
+        case KEEP_BETWEEN -> Automation.keepBetween(rig, tank, valve, lowShare, highShare);
+        case STOP_WHEN_FULL -> Automation.stopWhenFull(rig, tank, valve, highShare);
+        case CHANGE_WHEN_DRY -> Automation.changeWhenDry(rig, tank, valve, second, lowShare);
+        case TOP_UP -> Automation.topUp(rig, tank, other, valve, lowShare, highShare);
+        case SHUT_ON_LEAK ->
+            Automation.shutOnLeak(rig, Automation.motorValves(rig).stream().map(Part::id).toList());
+      };
+    }
+
+    String words(Rig rig) {
+      return switch (Automation.Purpose.valueOf(purpose)) {
+        case KEEP_BETWEEN ->
+            "Keep %s between %.0f and %.0f %% with %s"
+                .formatted(label(rig, tank), low, high, label(rig, valve));
+        case STOP_WHEN_FULL ->
+            "Shut %s when %s has come to %.0f %%"
+                .formatted(label(rig, valve), label(rig, tank), high);
+        case CHANGE_WHEN_DRY ->
+            "Change from %s to %s when %s has fallen to %.0f %%"
+                .formatted(label(rig, valve), label(rig, second), label(rig, tank), low);
+        case TOP_UP ->
+            "Top %s up from %s with %s, from %.0f to %.0f %%"
+                .formatted(label(rig, tank), label(rig, other), label(rig, valve), low, high);
+        case SHUT_ON_LEAK -> "Shut every motor valve when the leak sensor is wet";
+      };
+    }
+
+    private static String label(Rig rig, String part) {
+      return rig.partsById().containsKey(part) ? rig.part(part).label() : "a part that is gone";
+    }
+  }
+
+  /** An automation in the list, with what it can bring about. */
+  record Row(String id, String words, List<String> findings, String broken) {}
+
+  @GetMapping
+  String automations(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String tap,
+      @RequestParam(defaultValue = "6") double hours,
+      @RequestParam(defaultValue = "false") boolean run,
+      @RequestParam(defaultValue = "false") boolean leak,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    State now = rigs.standing(rig).state();
+    AutomationCheck check = AutomationCheck.of(rig.plumbing());
+    List<Row> rows = new ArrayList<>();
+    List<Automation> sound = new ArrayList<>();
+    for (AutomationStore.Kept kept : store.all(id)) {
+      Entered entered = mapper.readValue(kept.rule(), Entered.class);
+      try {
+        Automation automation = entered.on(rig.rig());
+        sound.add(automation);
+        rows.add(
+            new Row(
+                kept.id(),
+                entered.words(rig.rig()),
+                check.findings(automation, now).stream()
+                    .map(
+                        f -> f.warning().title() + ", with " + f.when() + ". " + f.warning().mend())
+                    .toList(),
+                ""));
+      } catch (IllegalArgumentException e) {
+        rows.add(
+            new Row(
+                kept.id(),
+                entered.words(rig.rig()),
+                List.of(),
+                "It no longer fits the rig: " + e.getMessage() + "."));
+      }
+    }
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("rows", rows);
+    model.addAttribute("tanks", rig.plumbing().tanks());
+    model.addAttribute("valves", Automation.motorValves(rig.rig()));
+    model.addAttribute(
+        "taps", rig.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList());
+    model.addAttribute("tap", tap);
+    model.addAttribute("hours", hours);
+    model.addAttribute("leak", leak);
+    if (run && !sound.isEmpty()) {
+      State from =
+          tap.isEmpty() ? now : now.with(tap, rig.rig().part(tap).kind().positions().get(1).id());
+      AutomationRun.Course course =
+          AutomationRun.run(
+              rig.plumbing(),
+              sound,
+              from,
+              Math.clamp(hours, 0.1, 48) * HOUR,
+              leak ? 600 : Double.POSITIVE_INFINITY);
+      model.addAttribute("course", course(rig, course, units));
+    }
+    return "jobs/automations";
+  }
+
+  /** What came of a run, in words. */
+  record CourseView(List<String> events, List<String> tanks, String lost) {}
+
+  private static CourseView course(OpenRig rig, AutomationRun.Course course, Units units) {
+    List<String> events = new ArrayList<>();
+    for (AutomationRun.Event event : course.events()) {
+      event.turn().ifPresent(t -> events.add(Times.of(event.at()) + ": " + turned(rig.rig(), t)));
+      event
+          .happening()
+          .filter(HappeningWords::isSerious)
+          .ifPresent(
+              h -> events.add(Times.of(event.at()) + ": " + HappeningWords.of(rig.rig(), h)));
+    }
+    List<String> tanks =
+        rig.plumbing().tanks().stream()
+            .map(t ->
+                "%s held %s to %s"
+                    .formatted(
+                        t.label(),
+                        units.show(Measure.VOLUME, course.lowest().getOrDefault(t.id(), 0.0)),
+                        units.show(Measure.VOLUME, course.highest().getOrDefault(t.id(), 0.0))))
+            .toList();
+    return new CourseView(
+        events.stream().limit(MOST_EVENTS).toList(),
+        tanks,
+        units.show(Measure.VOLUME, course.lost()));
+  }
+
+  private static String turned(Rig rig, Turn turn) {
+    return rig.part(turn.part()).label()
+        + " turned: "
+        + rig.position(turn.part(), turn.position()).words();
+  }
+
+  @PostMapping
+  String add(
+      @PathVariable String id,
+      @RequestParam String purpose,
+      @RequestParam(defaultValue = "") String tank,
+      @RequestParam(defaultValue = "") String other,
+      @RequestParam(defaultValue = "") String valve,
+      @RequestParam(defaultValue = "") String second,
+      @RequestParam(defaultValue = "20") double low,
+      @RequestParam(defaultValue = "90") double high) {
+    OpenRig rig = rigs.open(id);
+    Entered entered = new Entered(purpose, tank, other, valve, second, low, high);
+    entered.on(rig.rig());
+    store.add(rig.id(), mapper.writeValueAsString(entered));
+    return "redirect:/rigs/" + id + "/automations";
+  }
+
+  @PostMapping("/{automation}/remove")
+  String remove(@PathVariable String id, @PathVariable String automation) {
+    store.remove(rigs.open(id).id(), automation);
+    return "redirect:/rigs/" + id + "/automations";
+  }
+}

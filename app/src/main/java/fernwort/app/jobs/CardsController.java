@@ -1,0 +1,122 @@
+package fernwort.app.jobs;
+
+import fernwort.app.Refusal;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.CardStore;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.Job;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** Cards for people who borrow a rig: made and withdrawn by its owner, read by whoever has one. */
+@Controller
+class CardsController {
+
+  private static final String LEVELS = "levels";
+
+  private final Rigs rigs;
+  private final JobDesk desk;
+  private final CardStore store;
+
+  CardsController(Rigs rigs, JobDesk desk, CardStore store) {
+    this.rigs = rigs;
+    this.desk = desk;
+    this.store = store;
+  }
+
+  /** A card in the owner's list. */
+  record Row(String token, String name, String link, QrCode code, boolean withdrawn) {}
+
+  @GetMapping("/rigs/{id}/cards")
+  String cards(@PathVariable String id, HttpServletRequest request, Model model) {
+    OpenRig rig = rigs.open(id);
+    String base =
+        ServletUriComponentsBuilder.fromContextPath(request).path("/c/").build().toUriString();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("jobs", desk.book(rig).offered());
+    model.addAttribute(
+        "cards",
+        store.all(id).stream()
+            .map(c ->
+                new Row(
+                    c.token(),
+                    c.name(),
+                    base + c.token(),
+                    QrCode.of(base + c.token()),
+                    c.withdrawn()))
+            .toList());
+    return "jobs/cards";
+  }
+
+  @PostMapping("/rigs/{id}/cards")
+  String make(
+      @PathVariable String id,
+      @RequestParam String name,
+      @RequestParam(defaultValue = "") List<String> shows) {
+    store.make(rigs.open(id).id(), name, shows);
+    return "redirect:/rigs/" + id + "/cards";
+  }
+
+  @PostMapping("/rigs/{id}/cards/{token}/withdraw")
+  String withdraw(@PathVariable String id, @PathVariable String token) {
+    store.withdraw(rigs.open(id).id(), token);
+    return "redirect:/rigs/" + id + "/cards";
+  }
+
+  @GetMapping("/c/{token}")
+  String card(@PathVariable String token, @ModelAttribute("units") Units units, Model model) {
+    CardStore.Card card =
+        store
+            .holding(token)
+            .orElseThrow(() ->
+                new Refusal(
+                    "This card was withdrawn or never made. Ask whoever lent you the rig."));
+    OpenRig rig = rigs.open(card.rig());
+    JobBook book = desk.book(rig);
+    State now = rigs.standing(rig).state();
+    List<JobView> jobs = new ArrayList<>();
+    for (Job job : book.offered()) {
+      if (card.shows().contains(job.id())) {
+        jobs.add(JobView.of(rig, book, book.plans().plan(job, now), List.of(), units));
+      }
+    }
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("for", card.name());
+    model.addAttribute("jobs", jobs);
+    model.addAttribute("shows", card.shows().contains(LEVELS));
+    model.addAttribute(
+        "tanks", rig.plumbing().tanks().stream().map(t -> tank(rig, now, t, units)).toList());
+    model.addAttribute(
+        "warnings",
+        rigs.outlook(rig, now).warnings().stream()
+            .filter(w -> w.severity() != Severity.NOTE)
+            .map(Warning::title)
+            .toList());
+    return "jobs/card";
+  }
+
+  private static String tank(OpenRig rig, State now, Part tank, Units units) {
+    double volume = now.volume(tank.id());
+    return "%s: %s of %s"
+        .formatted(
+            tank.label(),
+            units.show(Measure.VOLUME, volume),
+            units.show(Measure.VOLUME, rig.plumbing().room(tank.id()).capacity()));
+  }
+}

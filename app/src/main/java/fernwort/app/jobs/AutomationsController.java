@@ -128,8 +128,7 @@ class AutomationsController {
                 kept.id(),
                 entered.words(rig.rig()),
                 check.findings(automation, now).stream()
-                    .map(
-                        f -> f.warning().title() + ", with " + f.when() + ". " + f.warning().mend())
+                    .map(f -> f.warning().title() + ", " + f.when() + ". " + f.warning().mend())
                     .toList(),
                 ""));
       } catch (IllegalArgumentException e) {

@@ -8,8 +8,12 @@ import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Slip;
 import fernwort.core.jobs.Step;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * A job with its plan from how things stand.
@@ -66,6 +70,16 @@ record JobView(
         plan.steps().stream().map(s -> StepView.of(rig.rig(), s, units)).toList(),
         sum(rig, plan, units),
         others);
+  }
+
+  /** A job as it hangs on the door: from the rig at rest with its tanks half full. */
+  static JobView fromRest(OpenRig rig, JobBook book, String job, Units units) {
+    Map<String, Double> half = new TreeMap<>();
+    rig.plumbing()
+        .tanks()
+        .forEach(t -> half.put(t.id(), rig.plumbing().room(t.id()).capacity() / 2));
+    State rest = new State(rig.rig().atRest(), half, Slope.LEVEL);
+    return of(rig, book, book.plans().plan(book.job(job), rest), List.of(), units);
   }
 
   /** What a plan costs: moves of hands, places, time, water. */

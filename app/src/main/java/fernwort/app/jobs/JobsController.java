@@ -160,7 +160,7 @@ class JobsController {
     OpenRig rig = rigs.open(id);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    model.addAttribute("job", view(rig, job, units));
+    model.addAttribute("job", JobView.fromRest(rig, desk.book(rig), job, units));
     return "jobs/sheet";
   }
 }

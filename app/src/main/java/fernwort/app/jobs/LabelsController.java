@@ -29,6 +29,12 @@ class LabelsController {
   private static final int WIDTH = 250;
   private static final int HEIGHT = 112;
 
+  /** Width of a letter to its height. */
+  private static final double LETTER = 0.54;
+
+  private static final double SMALLEST = 5;
+  private static final double LARGEST = 12;
+
   private final Rigs rigs;
   private final JobDesk desk;
   private final TemplateEngine templates;
@@ -39,8 +45,8 @@ class LabelsController {
     this.templates = templates;
   }
 
-  /** One position on a label: how the handle looks and what that is called. */
-  record Stand(Symbol symbol, String words, double x) {}
+  /** One position on a label: how the handle looks, what that is called, and in what size (px). */
+  record Stand(Symbol symbol, String words, double x, double size) {}
 
   /** A label of a handle, at its place on the sheet (px). */
   record HandleLabel(String name, String place, List<Stand> stands, int x, int y) {}
@@ -68,14 +74,7 @@ class LabelsController {
   ResponseEntity<String> sheetSvg(
       @PathVariable String id, @PathVariable String job, @ModelAttribute("units") Units units) {
     OpenRig rig = rigs.open(id);
-    JobBook book = desk.book(rig);
-    JobView view =
-        JobView.of(
-            rig,
-            book,
-            book.plans().plan(book.job(job), rigs.standing(rig).state()),
-            List.of(),
-            units);
+    JobView view = JobView.fromRest(rig, desk.book(rig), job, units);
     return svg(
         id + "-" + view.id(), "jobs/sheet-svg", Map.of("job", view, "name", rig.rig().name()));
   }
@@ -125,9 +124,19 @@ class LabelsController {
     List<Stand> stands = new ArrayList<>();
     for (int i = 0; i < positions.size(); i++) {
       double at = (i + 0.5) * WIDTH / positions.size();
-      stands.add(new Stand(Symbol.of(part, positions.get(i).id()), positions.get(i).words(), at));
+      stands.add(
+          new Stand(
+              Symbol.of(part, positions.get(i).id()),
+              positions.get(i).words(),
+              at,
+              size(positions.get(i).words(), (double) WIDTH / positions.size())));
     }
     return new HandleLabel(part.label(), rig.place(part.place()).label(), stands, x, y);
+  }
+
+  /** The largest letters in which words fit beside each other. */
+  private static double size(String words, double room) {
+    return Math.clamp((room - 6) / (LETTER * words.length()), SMALLEST, LARGEST);
   }
 
   private static LineLabel line(Rig rig, Line line, Units units, int x, int y) {

@@ -20,8 +20,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * Looks for hazards in every setting that an automation can bring about from how things stand: each
- * of its turns made or not, in any order, and the power lost at any moment.
+ * Looks for hazards in every setting that an automation can bring about from how things stand: its
+ * rules in any order, each broken off after any of its turns, and the power lost at any moment.
  */
 public final class AutomationCheck {
 
@@ -58,15 +58,13 @@ public final class AutomationCheck {
   public List<Finding> findings(Automation automation, State now) {
     Set<Warning.Key> before = new LinkedHashSet<>();
     warnings(now).forEach(w -> before.add(w.key()));
+    warnings(now.with(dark(now.setting()))).forEach(w -> before.add(w.key()));
     Map<Warning.Key, Finding> found = new LinkedHashMap<>();
     for (Setting setting : reachable(automation, now.setting())) {
       State there = now.with(setting);
-      note(there, words(automation, setting), before, found);
-      note(
-          now.with(dark(setting)),
-          "when the power fails while " + words(automation, setting),
-          before,
-          found);
+      String words = words(automation, setting);
+      note(there, "with " + words, before, found);
+      note(now.with(dark(setting)), "when the power fails with " + words, before, found);
     }
     return List.copyOf(found.values());
   }
@@ -95,10 +93,13 @@ public final class AutomationCheck {
     front.add(start);
     while (!front.isEmpty()) {
       Setting at = front.remove();
-      for (Turn turn : automation.turns()) {
-        Setting next = at.with(turn.part(), turn.position());
-        if (seen.add(next)) {
-          front.add(next);
+      for (Automation.Rule rule : automation.rules()) {
+        Setting next = at;
+        for (Turn turn : rule.turns()) {
+          next = next.with(turn.part(), turn.position());
+          if (seen.add(next)) {
+            front.add(next);
+          }
         }
       }
     }
@@ -114,11 +115,13 @@ public final class AutomationCheck {
   }
 
   private String words(Automation automation, Setting setting) {
-    return String.join(
-        " and ",
-        automation.turns().stream()
-            .filter(t -> setting.of(t.part()).equals(t.position()))
-            .map(t -> Automation.words(plumbing.rig(), t))
-            .toList());
+    String turned =
+        String.join(
+            " and ",
+            automation.turns().stream()
+                .filter(t -> setting.of(t.part()).equals(t.position()))
+                .map(t -> Automation.words(plumbing.rig(), t))
+                .toList());
+    return turned.isEmpty() ? "the valves as they are" : turned;
   }
 }

@@ -18,7 +18,7 @@ import java.util.Set;
 
 /**
  * Runs automations on the simulated rig: simulated senders are looked at every few seconds, and a
- * motor takes its travel time to turn its valve.
+ * motor takes its travel time to turn its valve, one after another.
  */
 public final class AutomationRun {
 
@@ -105,10 +105,12 @@ public final class AutomationRun {
       for (Automation.Rule rule : automation.rules()) {
         boolean due = isDue(rule.when(), now, leaking);
         if (due && acting.add(rule)) {
+          double at = run.time();
           for (Turn turn : rule.turns()) {
             if (!now.setting().of(turn.part()).equals(turn.position())) {
               turning.keySet().removeIf(t -> t.part().equals(turn.part()));
-              turning.put(turn, run.time() + travel(turn));
+              at += travel(turn);
+              turning.put(turn, at);
             }
           }
         } else if (!due) {

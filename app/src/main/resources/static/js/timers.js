@@ -1,7 +1,7 @@
 // Waits on a run sheet: each timer counts down from when it was begun, and sounds once at its end.
-let sounded = new Set();
+const sounded = new Set();
 
-function sound() {
+function soundTimer() {
   const context = new AudioContext();
   [0, 0.35, 0.7].forEach((at) => {
     const tone = context.createOscillator();
@@ -14,7 +14,7 @@ function sound() {
   });
 }
 
-function show(timer) {
+function showTimer(timer) {
   const end = Number(timer.dataset.begun) + 1000 * Number(timer.dataset.seconds);
   const left = Math.round((end - Date.now()) / 1000);
   const whole = Math.abs(left);
@@ -23,8 +23,8 @@ function show(timer) {
   timer.classList.toggle("is-over", left < 0);
   if (left <= 0 && left > -5 && !sounded.has(timer.dataset.begun)) {
     sounded.add(timer.dataset.begun);
-    sound();
+    soundTimer();
   }
 }
 
-setInterval(() => document.querySelectorAll(".timer").forEach(show), 500);
+setInterval(() => document.querySelectorAll(".timer").forEach(showTimer), 500);

@@ -9,9 +9,11 @@ import fernwort.core.rig.Setting;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A run sheet as it stands.
@@ -85,12 +87,13 @@ record RunView(
   private static List<String> drift(
       OpenRig rig, List<RunStore.Row> rows, StepText text, Setting now) {
     Map<String, String> expected = new HashMap<>();
+    Set<String> toCome = new HashSet<>();
     for (RunStore.Row row : rows) {
       if (text.read(row.step()) instanceof Step.Move move) {
         if (row.mark() == Mark.DONE) {
           expected.put(move.part(), move.to());
-        } else if (row.mark() == Mark.OPEN) {
-          expected.putIfAbsent(move.part(), move.from());
+        } else if (row.mark() == Mark.OPEN && toCome.add(move.part())) {
+          expected.put(move.part(), move.from());
         }
       }
     }

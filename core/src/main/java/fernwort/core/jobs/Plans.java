@@ -115,6 +115,20 @@ public final class Plans {
     return new Plan(job, steps, stages, notes, state, Optional.empty());
   }
 
+  /** Returns how many turns a job takes from how things stand, its waits not run through. */
+  public int turns(Job job, State from) {
+    State state = from;
+    int turns = 0;
+    for (Job.Stage next : job.stages()) {
+      State assumed = Job.assumed(plumbing, state, next.goal());
+      if (planner.plan(assumed, next.goal()) instanceof Planner.Found found) {
+        turns += found.turns().size();
+        state = state.with(found.after());
+      }
+    }
+    return turns;
+  }
+
   private State move(Goal goal, State state, State assumed, Planner.Found found, List<Step> steps) {
     Reasons reasons = new Reasons(new Scout(plumbing, hazards, assumed, goal));
     State at = state;

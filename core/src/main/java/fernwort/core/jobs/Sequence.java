@@ -9,10 +9,12 @@ import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.Set;
 
 /**
  * In which order to make given turns, through no state with a new hazard.
@@ -24,6 +26,9 @@ import java.util.PriorityQueue;
 final class Sequence {
 
   private static final int MOST_STATES = 20_000;
+
+  /** With more turns than this, only spills and walks are kept as small as can be. */
+  private static final int MOST_EXACT = 10;
 
   /**
    * What an order costs.
@@ -67,7 +72,17 @@ final class Sequence {
 
   private record State(long done, int last) {}
 
-  private record Node(State state, Setting setting, Cost cost, Optional<Node> before) {}
+  /**
+   * Some of the turns made.
+   *
+   * @param least cost so far, and that of going once to each other place that is left
+   */
+  private record Node(State state, Setting setting, Cost cost, Cost least, Optional<Node> before) {
+
+    int made() {
+      return Long.bitCount(state.done());
+    }
+  }
 
   /** Returns the turns that lead from the start to a setting. */
   List<Turn> turnsTo(Setting target) {
@@ -81,9 +96,17 @@ final class Sequence {
   /** Returns the best safe order of some turns; empty when none is safe. */
   Optional<Order> order(List<Turn> turns) {
     long all = (1L << turns.size()) - 1;
-    PriorityQueue<Node> queue = new PriorityQueue<>(Comparator.comparing(Node::cost));
+    Comparator<Node> exact = Comparator.comparing(Node::least);
+    Comparator<Node> large =
+        Comparator.<Node>comparingInt(n -> n.least().spills())
+            .thenComparingInt(n -> n.least().walks());
+    PriorityQueue<Node> queue =
+        new PriorityQueue<>(
+            (turns.size() > MOST_EXACT ? large : exact)
+                .thenComparing(Comparator.comparingInt(Node::made).reversed())
+                .thenComparing(Node::cost));
     Map<State, Cost> best = new HashMap<>();
-    queue.add(new Node(new State(0, -1), start, Cost.NONE, Optional.empty()));
+    queue.add(new Node(new State(0, -1), start, Cost.NONE, Cost.NONE, Optional.empty()));
     for (int looks = 0; !queue.isEmpty() && looks < MOST_STATES; looks++) {
       Node node = queue.remove();
       Cost known = best.get(node.state());
@@ -123,7 +146,21 @@ final class Sequence {
     Cost walk = last < 0 ? Cost.NONE : walk(turns.get(last), turn);
     Cost cost =
         node.cost().plus(walk).plus(new Cost(spill(node.setting(), after, turn), 0, 0, early));
-    return new Node(new State(node.state().done() | 1L << i, i), after, cost, Optional.of(node));
+    long done = node.state().done() | 1L << i;
+    Cost least = cost.plus(new Cost(0, placesLeft(turns, done, turn), 0, 0));
+    return new Node(new State(done, i), after, cost, least, Optional.of(node));
+  }
+
+  /** How many places other than that of the last turn are still to be gone to. */
+  private int placesLeft(List<Turn> turns, long done, Turn last) {
+    Set<String> places = new HashSet<>();
+    for (int i = 0; i < turns.size(); i++) {
+      if ((done & 1L << i) == 0) {
+        places.add(rig.part(turns.get(i).part()).place());
+      }
+    }
+    places.remove(rig.part(last.part()).place());
+    return places.size();
   }
 
   private static List<Turn> path(Node end, List<Turn> turns) {

@@ -98,14 +98,31 @@ final class Targets {
     if (!seen.add(next)) {
       return Optional.empty();
     }
-    int bound = bound(next);
+    int bound = bound(next, turned(next));
     return bound >= Turns.NEVER || node.changed() + 1 + bound > nearest
         ? Optional.empty()
         : Optional.of(new Node(next, node.changed() + 1, bound));
   }
 
+  /** The parts that have been turned or have to stay, which a nearest setting has as they are. */
+  private Set<String> turned(Setting setting) {
+    Set<String> turned = new HashSet<>(scout.goal().musts().keySet());
+    setting
+        .positions()
+        .forEach((part, position) -> {
+          if (!position.equals(start.of(part))) {
+            turned.add(part);
+          }
+        });
+    return turned;
+  }
+
   /** Returns the fewest turns that any goal is away from a setting. */
   int bound(Setting setting) {
+    return bound(setting, Set.of());
+  }
+
+  private int bound(Setting setting, Set<String> kept) {
     int misplaced = 0;
     Setting placed = setting;
     for (Map.Entry<String, String> must : scout.goal().musts().entrySet()) {
@@ -119,13 +136,14 @@ final class Targets {
     for (Need need : scout.goal().needs()) {
       Setting at = placed;
       Turns.From from =
-          searches.computeIfAbsent(need.source().part(), source -> turns.from(source, at));
+          searches.computeIfAbsent(need.source().part(), source -> turns.from(source, at, kept));
       farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
     }
     for (Map.Entry<String, String> pair : scout.goal().joined().entrySet()) {
       farthest =
           Math.max(
-              farthest, turns.from(pair.getKey(), placed).to(pair.getValue(), Turns.Pumped.NO));
+              farthest,
+              turns.from(pair.getKey(), placed, kept).to(pair.getValue(), Turns.Pumped.NO));
     }
     return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
   }
@@ -145,7 +163,7 @@ final class Targets {
   }
 
   private Set<Turn> opening(Setting setting, Need need) {
-    Turns.From from = turns.from(need.source().part(), setting);
+    Turns.From from = turns.from(need.source().part(), setting, turned(setting));
     return from.to(need.end().part(), need.pumped()) == 0 ? all(setting) : from.barriers();
   }
 

@@ -106,11 +106,14 @@ public final class Turns {
 
     private final OpenGraph open;
     private final int avoided;
+    private final boolean[] frozen;
     private final int[] turns;
 
-    private From(int first, int last, int avoided, Setting setting) {
+    private From(int first, int last, int avoided, Setting setting, Set<String> kept) {
       open = new OpenGraph(plumbing, setting);
       this.avoided = avoided;
+      frozen = new boolean[plumbing.rig().parts().size()];
+      kept.forEach(part -> frozen[plumbing.index(part)] = true);
       turns = new int[LAYERS * plumbing.size()];
       Arrays.fill(turns, NEVER);
       Part source = plumbing.part(first);
@@ -139,7 +142,7 @@ public final class Turns {
             continue;
           }
           int to = LAYERS * free.to[e] + next;
-          int cost = isOpen(e) ? 0 : 1;
+          int cost = isOpen(e) ? 0 : frozen[through[e]] ? NEVER : 1;
           if (turns[at] + cost < turns[to]) {
             turns[to] = turns[at] + cost;
             if (cost == 0) {
@@ -201,7 +204,7 @@ public final class Turns {
       for (int at = 0; at < turns.length; at++) {
         if (turns[at] == 0) {
           for (int e = free.first[at / LAYERS]; e >= 0; e = free.next[e]) {
-            if (!isOpen(e)) {
+            if (!isOpen(e) && !frozen[through[e]]) {
               addOpening(e, found);
             }
           }
@@ -242,13 +245,18 @@ public final class Turns {
 
   /** Searches from a source in a setting. */
   public From from(String source, Setting setting) {
+    return from(source, setting, Set.of());
+  }
+
+  /** Searches from a source in a setting, with some parts staying as they are. */
+  public From from(String source, Setting setting, Set<String> kept) {
     int index = plumbing.index(source);
-    return new From(plumbing.first(index), plumbing.first(index + 1), -1, setting);
+    return new From(plumbing.first(index), plumbing.first(index + 1), -1, setting, kept);
   }
 
   /** Searches from behind a part that water has passed, and does not pass again. */
   public From behind(String part, String port, Setting setting) {
     int v = plumbing.vertex(new PortRef(part, port));
-    return new From(v, v + 1, plumbing.index(part), setting);
+    return new From(v, v + 1, plumbing.index(part), setting, Set.of());
   }
 }

@@ -1,0 +1,101 @@
+package fernwort.bench;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.Slip;
+import fernwort.core.jobs.Slips;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Plans and slips. */
+@org.openjdk.jmh.annotations.State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Warmup(iterations = 5, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(value = 1, jvmArgs = "-Xmx1g")
+public class JobsBenchmark {
+
+  private Plans tern;
+  private List<Job> ternJobs;
+  private State ternState;
+  private Plans house;
+  private Job move;
+  private State tangled;
+  private Slips truck;
+  private List<Job> truckJobs;
+  private State truckState;
+
+  /** Prepares what an open rig keeps at hand. */
+  @Setup
+  public void prepare() {
+    DemoRig van = DemoRig.all().getLast();
+    Plumbing vanPlumbing = Plumbing.of(van.rig());
+    tern = Plans.of(vanPlumbing);
+    ternJobs = tern.offered(Jobs.of(vanPlumbing));
+    ternState = van.state();
+    Rig eight = ValveHouse.rig();
+    Plumbing eightPlumbing = Plumbing.of(eight);
+    house = Plans.of(eightPlumbing);
+    move = Jobs.of(eightPlumbing).byId("move-tank3-tank6-pump").orElseThrow();
+    tangled = ValveHouse.tangled(eight, "tank3", "tank6");
+    DemoRig marginalia = DemoRig.all().getFirst();
+    Plumbing truckPlumbing = Plumbing.of(marginalia.rig());
+    Plans plans = Plans.of(truckPlumbing);
+    truck = Slips.of(truckPlumbing, plans);
+    truckJobs = plans.offered(Jobs.of(truckPlumbing));
+    truckState = marginalia.state();
+  }
+
+  /** The turns of every job of Tern, from how it stands, without the waits. */
+  @Benchmark
+  public List<Integer> ternTurns() {
+    List<Integer> turns = new ArrayList<>();
+    for (Job job : ternJobs) {
+      turns.add(tern.turns(job, ternState));
+    }
+    return turns;
+  }
+
+  /** One whole run sheet of Tern with its waits run through: taps from Arch. */
+  @Benchmark
+  public Plan ternSheet() {
+    return tern.plan(
+        ternJobs.stream().filter(j -> j.id().equals("run-arch")).findFirst().orElseThrow(),
+        ternState);
+  }
+
+  /** Eighteen turns among 24 two-way valves. */
+  @Benchmark
+  public Plan twentyFourValves() {
+    Plan plan = house.plan(move, tangled);
+    if (plan.trouble().isPresent()) {
+      throw new IllegalStateException("no plan: " + plan.trouble());
+    }
+    return plan;
+  }
+
+  /** Every slip of every job of Marginalia. */
+  @Benchmark
+  @Warmup(iterations = 2, time = 1)
+  @Measurement(iterations = 3, time = 1)
+  public List<List<Slip>> everySlip() {
+    return truckJobs.stream().map(j -> truck.of(j, truckState)).toList();
+  }
+}

@@ -83,6 +83,10 @@ public final class Bench {
             new Goal(GENERAL, "generalSolver", "60", 0, "µs"),
             new Goal("A day of ordinary use", "day", "", 20_000, "µs"),
             new Goal("A season of 180 days", "season", "", 2_000_000, "µs"),
+            new Goal("Turns of the hardest job of Tern", "ternTurns", "", 30, "ms"),
+            new Goal("The same job's run sheet, its waits run through", "ternSheet", "", 0, "ms"),
+            new Goal("A plan for 24 two-way valves, in 1 GiB", "twentyFourValves", "", 2_000, "ms"),
+            new Goal("Every slip of every job of Marginalia", "everySlip", "", 5_000, "ms"),
             new Goal("A second of eight rehearsals at 60×", "eightRehearsals", "", 500_000, "µs"));
 
     Figure figure(Collection<RunResult> results) {

@@ -32,8 +32,19 @@ final class Scout {
           Warning.Code.GRAY_NEARLY_FULL,
           Warning.Code.FILLING);
 
-  /** What a setting leads to. */
-  record View(Ways ways, List<Warning> warnings) {}
+  /** What a setting leads to; its warnings are worked out when they are asked for. */
+  static final class View {
+    private final Ways ways;
+    private Optional<List<Warning>> warnings = Optional.empty();
+
+    private View(Ways ways) {
+      this.ways = ways;
+    }
+
+    Ways ways() {
+      return ways;
+    }
+  }
 
   private final Plumbing plumbing;
   private final Levels levels;
@@ -49,7 +60,8 @@ final class Scout {
     this.goal = goal;
     levels = Levels.of(plumbing, start);
     View view = view(start.setting());
-    view.warnings().forEach(w -> before.add(w.key()));
+    warnings(start.setting()).forEach(w -> before.add(w.key()));
+    hazards.withoutPower(start.setting(), levels, view.ways()).forEach(w -> before.add(w.key()));
     view.ways().ways().forEach(w -> waysBefore.add(w.key()));
   }
 
@@ -66,17 +78,20 @@ final class Scout {
   }
 
   View view(Setting setting) {
-    return views.computeIfAbsent(
-        setting,
-        s -> {
-          Ways ways = OpenWays.find(plumbing, s, levels);
-          return new View(ways, hazards.warnings(s, levels, ways));
-        });
+    return views.computeIfAbsent(setting, s -> new View(OpenWays.find(plumbing, s, levels)));
+  }
+
+  private List<Warning> warnings(Setting setting) {
+    View view = view(setting);
+    if (view.warnings.isEmpty()) {
+      view.warnings = Optional.of(hazards.withPower(setting, levels, view.ways()));
+    }
+    return view.warnings.get();
   }
 
   /** Returns the first hazard on the way that was not there before; empty for none. */
   Optional<Warning> newHazard(Setting setting) {
-    return view(setting).warnings().stream().filter(this::counts).findFirst();
+    return warnings(setting).stream().filter(this::counts).findFirst();
   }
 
   private boolean counts(Warning warning) {
@@ -98,8 +113,9 @@ final class Scout {
         .or(() -> apart(setting))
         .or(() -> stray(view.ways()))
         .or(() -> airless(view.ways()))
-        .or(() -> danger(view))
-        .or(() -> danger(view(setting)));
+        .or(() -> danger(warnings(probed(setting))))
+        .or(() -> danger(warnings(setting)))
+        .or(() -> danger(hazards.withoutPower(setting, levels, view(setting).ways())));
   }
 
   /** Returns a setting with the taps as they are for the look. */
@@ -161,8 +177,8 @@ final class Scout {
   }
 
   /** Nothing new may go wrong, and what went wrong badly before must be over. */
-  private Optional<Fault> danger(View view) {
-    return view.warnings().stream()
+  private Optional<Fault> danger(List<Warning> warnings) {
+    return warnings.stream()
         .filter(w -> counts(w) || isGrave(w))
         .findFirst()
         .map(Fault.Danger::new);

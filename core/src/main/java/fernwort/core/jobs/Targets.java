@@ -31,7 +31,7 @@ final class Targets {
   private static final int MOST_TARGETS = 24;
 
   /** How many settings more are looked at for others that are as near as the first. */
-  private static final int MOST_FOR_TIES = 500;
+  private static final int MOST_FOR_TIES = 40;
 
   private final Scout scout;
   private final Turns turns;

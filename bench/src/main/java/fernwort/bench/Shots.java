@@ -21,29 +21,39 @@ public final class Shots {
    * @param width width of the screen (px); its height is 800, or 844 for a phone
    * @param theme the look
    * @param hover what the pointer rests on, as a selector; empty for nothing
-   * @param rehearsed whether the setting is rehearsed up to its first event
+   * @param act what is done on the page first
    */
-  private record Shot(
-      String name, String path, int width, String theme, String hover, boolean rehearsed) {
+  private record Shot(String name, String path, int width, String theme, String hover, Act act) {
+
+    /** What is done before the picture is taken. */
+    enum Act {
+      NOTHING,
+      /** The setting is rehearsed up to its first event. */
+      REHEARSE,
+      /** The slips of a job are waited for. */
+      AWAIT_SLIPS,
+      /** A job is begun and its first steps are ticked. */
+      BEGIN
+    }
 
     static Shot of(String name, String path) {
-      return new Shot(name, path, 1280, "light", "", false);
+      return new Shot(name, path, 1280, "light", "", Act.NOTHING);
     }
 
     Shot onPhone() {
-      return new Shot(name, path, 390, theme, hover, rehearsed);
+      return new Shot(name, path, 390, theme, hover, act);
     }
 
     Shot in(String look) {
-      return new Shot(name, path, width, look, hover, rehearsed);
+      return new Shot(name, path, width, look, hover, act);
     }
 
     Shot pointingAt(String selector) {
-      return new Shot(name, path, width, theme, selector, rehearsed);
+      return new Shot(name, path, width, theme, selector, act);
     }
 
-    Shot rehearse() {
-      return new Shot(name, path, width, theme, hover, true);
+    Shot after(Act first) {
+      return new Shot(name, path, width, theme, hover, first);
     }
   }
 
@@ -52,17 +62,20 @@ public final class Shots {
           Shot.of("board-marginalia", "/rigs/marginalia/board"),
           Shot.of("board-preview", "/rigs/marginalia/board").pointingAt("#h-tank-selector"),
           Shot.of("board-tern", "/rigs/tern/board"),
-          Shot.of("board-samphire", "/rigs/samphire/board"),
           Shot.of("board-dark", "/rigs/tern/board").in("dark"),
           Shot.of("board-sun", "/rigs/marginalia/board").in("sun"),
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
+          Shot.of("jobs", "/rigs/marginalia/jobs"),
+          Shot.of("job", "/rigs/marginalia/jobs/fill-low-inlet").after(Shot.Act.AWAIT_SLIPS),
+          Shot.of("run-phone", "/rigs/marginalia/jobs/fill-low-inlet")
+              .onPhone()
+              .after(Shot.Act.BEGIN),
           Shot.of("empty", "/rigs/marginalia/empty?tanks=low&lines=true&go=true"),
-          Shot.of("log", "/rigs/marginalia/log"),
           Shot.of("rigs", "/rigs"),
           Shot.of("new-rig", "/rigs/new"),
           Shot.of("describe", "/rigs/marginalia/rig?part=main"),
           Shot.of("describe-phone", "/rigs/samphire/rig?part=tank").onPhone(),
-          Shot.of("rehearse", "/rigs/marginalia/board").rehearse(),
+          Shot.of("rehearse", "/rigs/marginalia/board").after(Shot.Act.REHEARSE),
           Shot.of("sizing", "/rigs/marginalia/sizing"),
           Shot.of("sizing-pump", "/rigs/marginalia/sizing/pump"),
           Shot.of("sizing-phone", "/rigs/marginalia/sizing/supply").onPhone(),
@@ -97,14 +110,32 @@ public final class Shots {
         page.hover(shot.hover());
         page.waitForSelector("#preview:not([hidden])");
       }
-      if (shot.rehearsed()) {
+      act(page, shot.act());
+      page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(shot.name() + ".png")));
+      System.out.println(shot.name());
+    }
+  }
+
+  private static void act(Page page, Shot.Act act) {
+    switch (act) {
+      case NOTHING -> {}
+      case REHEARSE -> {
         page.click("#rehearse-this");
         page.locator("#speed").selectOption("600");
         page.click("#play");
         page.waitForSelector("#stopped:not([hidden])");
       }
-      page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(shot.name() + ".png")));
-      System.out.println(shot.name());
+      case AWAIT_SLIPS -> page.waitForSelector(".slips");
+      case BEGIN -> {
+        page.click("#begin");
+        page.click("#done-1");
+        page.waitForSelector("#step-1.step-done");
+        page.click("#done-2");
+        page.waitForSelector("#step-2.step-done");
+        page.click("#wait-3");
+        page.waitForSelector(".timer");
+        page.evaluate("scrollTo(0, 0)");
+      }
     }
   }
 }

@@ -3,7 +3,9 @@ package fernwort.app.jobs;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.rigs.OpenRig;
+import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
@@ -15,9 +17,32 @@ import org.springframework.stereotype.Component;
 
 /** Hands out the book of jobs of each rig. */
 @Component
-class JobDesk {
+public class JobDesk {
 
   private final Cache<String, JobBook> books = Caffeine.newBuilder().maximumSize(10).build();
+
+  /** Returns the jobs that a rig can do. */
+  public List<Job> offered(OpenRig rig) {
+    return book(rig).offered();
+  }
+
+  /**
+   * Plans a job from how things stand.
+   *
+   * @throws fernwort.app.Refusal when the rig has no such job
+   */
+  public Plan plan(OpenRig rig, String job, State from) {
+    return book(rig).plans().plan(book(rig).job(job), from);
+  }
+
+  /**
+   * Returns what every single slip of a job leads to, the worst first.
+   *
+   * @throws fernwort.app.Refusal when the rig has no such job
+   */
+  public List<Slip> slips(OpenRig rig, String job, State from) {
+    return book(rig).slips().of(book(rig).job(job), from);
+  }
 
   /** Returns the jobs of a rig, found once for each version of it. */
   JobBook book(OpenRig rig) {

@@ -117,7 +117,7 @@ class JobsController {
     OpenRig rig = rigs.open(id);
     JobBook book = desk.book(rig);
     State now = rigs.standing(rig).state();
-    List<Slip> slips = book.slips().of(book.job(job), now);
+    List<Slip> slips = desk.slips(rig, job, now);
     Optional<Remedy> remedy = book.remedies().stream().filter(r -> r.id().equals(fix)).findFirst();
     List<Slip> shown = remedy.map(r -> desk.slips(r, job, now)).orElse(slips);
     model.addAttribute("rig", id);

@@ -12,6 +12,7 @@ import fernwort.core.network.Turns;
 import fernwort.core.network.Turns.Pumped;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -667,6 +668,10 @@ public final class Jobs {
         Goal.of(capped ? Map.of(drain.id(), "off") : Map.of(), List.of(need))
             .breathing(tank.id())
             .accepting(Warning.Code.OPEN_TO_GROUND);
+    Map<String, String> shut = new LinkedHashMap<>(tailShut(drain));
+    if (capped) {
+      shut.put(drain.id(), "on");
+    }
     add(
         Job.Kind.SHED,
         "shed-" + tank.id() + "-" + drain.id(),
@@ -674,9 +679,25 @@ public final class Jobs {
         "at " + drain.label(),
         List.of(
             Stage.of(goal, new Until(Until.What.DRY, tank.id())),
-            Stage.of(Goal.of(capped ? Map.of(drain.id(), "on") : Map.of()).quiet(tank.id()))),
+            Stage.of(Goal.of(shut).quiet(tank.id()))),
         Caution.LOCAL_RULES,
         Caution.UNDER_VEHICLE);
+  }
+
+  /** The valve that stands next to a drain's tail, shut; nothing where none does. */
+  private Map<String, String> tailShut(Part drain) {
+    Line line = rig.linesByPort().get(drain.port("in"));
+    if (line == null) {
+      return Map.of();
+    }
+    Part next = rig.part(line.other(drain.port("in")).part());
+    return next.kind() instanceof Kind.Valve valve
+        ? valve.stops().stream()
+            .filter(s -> s.joins().isEmpty())
+            .findFirst()
+            .map(s -> Map.of(next.id(), s.id()))
+            .orElse(Map.of())
+        : Map.of();
   }
 
   // --- the road --------------------------------------------------------------------------------

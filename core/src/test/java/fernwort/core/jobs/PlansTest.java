@@ -9,6 +9,7 @@ import fernwort.core.network.run.Happening;
 import fernwort.core.network.run.Simulation;
 import fernwort.core.rig.State;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Run sheets: reasons, waits and troubles. */
@@ -116,5 +117,28 @@ class PlansTest {
     assertThat(plan.trouble())
         .hasValueSatisfying(
             t -> assertThat(t.words()).contains("Main fresh").contains("Low fresh"));
+  }
+
+  @Test
+  void theValveAtADrainTailIsShutAgain() {
+    DemoRig van = DemoRig.all().getLast();
+    Plumbing plumbing = Plumbing.of(van.rig());
+    Plan plan =
+        Plans.of(plumbing)
+            .plan(Jobs.of(plumbing).byId("shed-arch-drain-tail").orElseThrow(), van.state());
+    assertThat(plan.after().setting().of("drain")).isEqualTo("shut");
+  }
+
+  @Test
+  void aStuckHandleIsPlannedAround() {
+    Job job = JOBS.byId("fill-main-inlet").orElseThrow();
+    Plan around =
+        PLANS.plan(job, TRUCK.state().with("fill-selector", "main"), 0, Set.of("fill-selector"));
+    assertThat(around.trouble()).isEmpty();
+    assertThat(around.moves()).noneMatch(m -> m.part().equals("fill-selector"));
+    assertThat(around.notes())
+        .anySatisfy(n -> assertThat(n).contains("shut it at the tap outside"));
+    Plan stuck = PLANS.plan(job, TRUCK.state(), 0, Set.of("fill-selector"));
+    assertThat(stuck.trouble()).isPresent();
   }
 }

@@ -1,0 +1,69 @@
+package fernwort.app.api;
+
+import fernwort.app.jobs.JobDesk;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.core.jobs.Caution;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Slip;
+import fernwort.core.jobs.Step;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Jobs, plans and slips as JSON in SI units. */
+@RestController
+@RequestMapping(value = "/api/v1/rigs/{id}/jobs", produces = MediaType.APPLICATION_JSON_VALUE)
+class JobsApiController {
+
+  private final Rigs rigs;
+  private final JobDesk desk;
+
+  JobsApiController(Rigs rigs, JobDesk desk) {
+    this.rigs = rigs;
+    this.desk = desk;
+  }
+
+  /** A job in the list. */
+  record Listed(String id, String group, String title, String by) {}
+
+  /** A plan: its steps in order, and why it cannot be done, empty when it can. */
+  record Planned(
+      String job, List<Step> steps, List<String> notes, List<String> cautions, String trouble) {
+
+    static Planned of(Plan plan) {
+      return new Planned(
+          plan.job().id(),
+          plan.steps(),
+          plan.notes(),
+          plan.job().cautions().stream().map(Caution::words).toList(),
+          plan.trouble().map(Plan.Trouble::words).orElse(""));
+    }
+  }
+
+  @GetMapping
+  @Operation(summary = "The jobs that some setting of the handles can do")
+  List<Listed> jobs(@PathVariable String id) {
+    return desk.offered(rigs.open(id)).stream()
+        .map(j -> new Listed(j.id(), j.kind().group(), j.title(), j.by()))
+        .toList();
+  }
+
+  @GetMapping("/{job}/plan")
+  @Operation(summary = "The steps of a job from how the handles and levels stand")
+  Planned plan(@PathVariable String id, @PathVariable String job) {
+    OpenRig rig = rigs.open(id);
+    return Planned.of(desk.plan(rig, job, rigs.standing(rig).state()));
+  }
+
+  @GetMapping("/{job}/slips")
+  @Operation(summary = "What every single slip of a job leads to, the worst first")
+  List<Slip> slips(@PathVariable String id, @PathVariable String job) {
+    OpenRig rig = rigs.open(id);
+    return desk.slips(rig, job, rigs.standing(rig).state());
+  }
+}

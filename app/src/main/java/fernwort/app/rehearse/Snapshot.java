@@ -99,7 +99,11 @@ record Snapshot(
     Map<String, String> marks = marks(flows, units);
     moment.warmth().forEach((id, t) -> marks.put(id, units.show(Measure.TEMPERATURE, t)));
     marks.forEach((part, text) ->
-        rows.add(plumbing.rig().part(part).label() + " " + text + pressure(flows, part, units)));
+        rows.add(
+            plumbing.rig().part(part).label()
+                + " "
+                + text
+                + pressure(flows, plumbing.rig().part(part), units)));
     return new Snapshot(
         moment.time(),
         HappeningWords.time(moment.time()),
@@ -128,11 +132,13 @@ record Snapshot(
     return streams;
   }
 
-  /** The pressure at a fixture, or what a pump adds, after a comma. */
-  private static String pressure(Flows flows, String part, Units units) {
-    Flows.Running pump = flows.pumps().get(part);
+  /** The pressure at a part's first port, or what a pump adds, after a comma. */
+  private static String pressure(Flows flows, Part part, Units units) {
+    Flows.Running pump = flows.pumps().get(part.id());
     Optional<Double> pressure =
-        pump == null ? flows.pressure(part, "cold") : Optional.of(pump.rise());
+        pump == null
+            ? flows.pressure(part.id(), part.kind().ports().getFirst())
+            : Optional.of(pump.rise());
     return pressure.map(p -> ", " + units.show(Measure.PRESSURE, p)).orElse("");
   }
 

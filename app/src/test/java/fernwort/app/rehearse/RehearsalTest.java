@@ -8,6 +8,11 @@ import fernwort.app.rigs.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Random;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
@@ -31,6 +36,25 @@ class RehearsalTest {
     }
     assertThat(rehearsal.isPlaying()).isFalse();
     assertThat(rehearsal.stopped()).matches("Gray is full to its vent at 12 min \\d\\d s");
+  }
+
+  @Test
+  void whateverTheHandlesThePageCanSayWhatRunsAndWhatComesNext() {
+    for (DemoRig demo : DemoRig.all()) {
+      OpenRig rig = OpenRig.of(demo.id(), 1, demo.rig());
+      for (int seed = 0; seed < 12; seed++) {
+        Random random = new Random(seed);
+        State state = demo.state();
+        for (Part part : demo.rig().handles().toList()) {
+          List<Position> positions = part.kind().positions();
+          state = state.with(part.id(), positions.get(random.nextInt(positions.size())).id());
+        }
+        Simulation run = Simulation.start(rig.plumbing(), state);
+        Snapshot now = Snapshot.of(new Rehearsal(rig, run), Units.METRIC);
+        assertThat(now.rows()).as("%s, seed %d", demo.id(), seed).isNotEmpty();
+        assertThat(Answers.flows(rig.plumbing(), run, Units.METRIC)).isNotNull();
+      }
+    }
   }
 
   @Test

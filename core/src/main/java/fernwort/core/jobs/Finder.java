@@ -1,0 +1,120 @@
+package fernwort.core.jobs;
+
+import fernwort.core.jobs.Job.Stage;
+import fernwort.core.network.Drive;
+import fernwort.core.network.End;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Source;
+import fernwort.core.network.Turns;
+import fernwort.core.network.Turns.Pumped;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/**
+ * What finders of jobs share: the rig, what its passages allow, and where they put what they find.
+ */
+abstract class Finder {
+
+  static final Set<Drive.Kind> PUMPED = Set.of(Drive.Kind.PUMP);
+  static final Set<Drive.Kind> FALLING = Set.of(Drive.Kind.FALL);
+  static final Set<Drive.Kind> MAINS = Set.of(Drive.Kind.MAINS);
+  static final Set<Drive.Kind> PUMPED_OR_FALLING = Set.of(Drive.Kind.PUMP, Drive.Kind.FALL);
+
+  final Plumbing plumbing;
+  final Rig rig;
+  final Turns turns;
+  final Setting rest;
+  final List<Part> fresh;
+  final List<Part> inlets;
+  private final List<Job> jobs;
+  private final List<Jobs.Cannot> cannot;
+
+  Finder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    this.plumbing = plumbing;
+    this.jobs = jobs;
+    this.cannot = cannot;
+    rig = plumbing.rig();
+    turns = Turns.full(plumbing);
+    rest = rig.atRest();
+    fresh = rig.tanks(Contents.FRESH).toList();
+    inlets = parts(p -> p.kind() instanceof Kind.HoseInlet);
+  }
+
+  /** Adds the jobs of one family, and what is missing for them. */
+  abstract void find();
+
+  /** Returns how many jobs have been found so far. */
+  final int found() {
+    return jobs.size();
+  }
+
+  final List<Part> parts(Predicate<Part> which) {
+    return rig.parts().stream().filter(which).toList();
+  }
+
+  final boolean joins(String from, String to, Pumped pumped) {
+    return turns.from(from, rest).to(to, pumped) < Turns.NEVER;
+  }
+
+  final List<Part> taps(String source, Pumped pumped) {
+    return parts(p ->
+        p.kind() instanceof Kind.Fixture f
+            && f.use() != Kind.Fixture.Type.HOSE_POINT
+            && joins(source, p.id(), pumped));
+  }
+
+  static Map<String, String> opened(List<Part> taps) {
+    Map<String, String> opened = new TreeMap<>();
+    taps.forEach(t -> opened.put(t.id(), t.kind().positions().get(1).id()));
+    return opened;
+  }
+
+  static List<Need> needs(Source source, List<Part> taps, Set<Drive.Kind> drives) {
+    return taps.stream()
+        .map(t -> Need.of(source, new End(End.Kind.FIXTURE, t.id()), drives))
+        .toList();
+  }
+
+  static Source tank(Part tank) {
+    return new Source(Source.Kind.TANK, tank.id());
+  }
+
+  static End into(Part tank) {
+    return new End(End.Kind.TANK, tank.id());
+  }
+
+  final void add(
+      Job.Kind kind, String id, String title, String by, List<Stage> stages, Caution... cautions) {
+    jobs.add(new Job(id, kind, title, by, stages, List.of(cautions)));
+  }
+
+  final void missing(String what, String why) {
+    cannot.add(new Jobs.Cannot(what, why));
+  }
+
+  /** Switches that a job of pumping turns off at its end. */
+  final Map<String, String> pumpsOff() {
+    return allTo(
+        "off",
+        p -> p.kind() instanceof Kind.Pump pump && pump.duty() != Kind.Pump.Duty.CIRCULATION);
+  }
+
+  final Map<String, String> allTo(String position, Predicate<Part> which) {
+    Map<String, String> all = new LinkedHashMap<>();
+    parts(which).forEach(p -> all.put(p.id(), position));
+    return all;
+  }
+
+  static boolean hasMains(Part inlet) {
+    return inlet.kind() instanceof Kind.HoseInlet k && k.mainsPressure() > 0;
+  }
+}

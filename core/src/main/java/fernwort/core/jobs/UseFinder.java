@@ -1,0 +1,137 @@
+package fernwort.core.jobs;
+
+import fernwort.core.jobs.Job.Stage;
+import fernwort.core.jobs.Job.Until;
+import fernwort.core.network.End;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Source;
+import fernwort.core.network.Turns.Pumped;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Finds rinsing outside, heating and sending round. */
+final class UseFinder extends Finder {
+
+  UseFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(plumbing, jobs, cannot);
+  }
+
+  @Override
+  void find() {
+    rinses();
+    hot();
+  }
+
+  private void rinses() {
+    List<Part> points =
+        parts(p -> p.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.HOSE_POINT);
+    if (points.isEmpty()) {
+      missing("Rinse outside", "It needs a hose point with a line to pump or mains.");
+    }
+    for (Part point : points) {
+      List<Part> tap = List.of(point);
+      for (Part inlet : inlets) {
+        if (hasMains(inlet) && joins(inlet.id(), point.id(), Pumped.NO)) {
+          Source source = new Source(Source.Kind.MAINS, inlet.id());
+          rinse(
+              point,
+              inlet,
+              "from the mains",
+              Goal.of(Map.of(inlet.id(), "mains"), needs(source, tap, MAINS), opened(tap)));
+        }
+      }
+      for (Part tank : fresh) {
+        if (joins(tank.id(), point.id(), Pumped.EITHER)) {
+          rinse(
+              point,
+              tank,
+              "from " + tank.label(),
+              Goal.of(Map.of(), needs(tank(tank), tap, PUMPED_OR_FALLING), opened(tap)));
+        }
+      }
+    }
+  }
+
+  private void rinse(Part point, Part source, String by, Goal goal) {
+    add(
+        Job.Kind.RINSE,
+        "rinse-" + point.id() + "-" + source.id(),
+        "Rinse outside at " + point.label(),
+        by,
+        List.of(Stage.of(goal, new Until(Until.What.RUNS, point.id()))),
+        Caution.LOCAL_RULES);
+  }
+
+  private void hot() {
+    List<Part> heaters = parts(p -> p.kind() instanceof Kind.Heater);
+    if (heaters.isEmpty()) {
+      missing("Heat water", "It needs a heater between the cold line and a mixer.");
+    }
+    for (Part heater : heaters) {
+      List<Source> sources = new ArrayList<>();
+      fresh.forEach(t -> sources.add(tank(t)));
+      inlets.stream()
+          .filter(Finder::hasMains)
+          .forEach(i -> sources.add(new Source(Source.Kind.MAINS, i.id())));
+      sources.forEach(s -> heat(heater, s));
+    }
+    parts(p -> p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.CIRCULATION)
+        .forEach(this::recirculate);
+  }
+
+  private void heat(Part heater, Source source) {
+    boolean mains = source.kind() == Source.Kind.MAINS;
+    Pumped pumped = mains ? Pumped.NO : Pumped.EITHER;
+    Optional<Part> tap =
+        rig.parts().stream()
+            .filter(p ->
+                p.kind() instanceof Kind.Fixture f
+                    && f.use().mixes()
+                    && joins(heater.id(), p.id(), Pumped.NO)
+                    && joins(source.part(), heater.id(), pumped))
+            .findFirst();
+    tap.ifPresent(t -> {
+      Need need =
+          new Need(
+              source,
+              new End(End.Kind.FIXTURE, t.id()),
+              mains ? MAINS : PUMPED_OR_FALLING,
+              Optional.of(heater.id()));
+      Map<String, String> first = new LinkedHashMap<>();
+      first.put(heater.id(), "off");
+      Map<String, String> then = new LinkedHashMap<>();
+      then.put(heater.id(), "on");
+      if (mains) {
+        first.put(source.part(), "mains");
+        then.put(source.part(), "mains");
+      }
+      Map<String, String> probe = Map.of(t.id(), "hot");
+      add(
+          Job.Kind.HEAT,
+          "heat-" + heater.id() + "-" + source.part(),
+          "Heat water in " + heater.label(),
+          "from " + (mains ? "the mains" : rig.part(source.part()).label()),
+          List.of(
+              Stage.of(Goal.of(first, List.of(need), probe), new Until(Until.What.RUNS, t.id())),
+              Stage.of(
+                  Goal.of(then, List.of(need), probe), new Until(Until.What.HOT, heater.id()))),
+          Caution.HEATER,
+          Caution.SCALDING);
+    });
+  }
+
+  private void recirculate(Part pump) {
+    add(
+        Job.Kind.RECIRCULATE,
+        "round-" + pump.id(),
+        "Send hot water round with " + pump.label(),
+        "",
+        List.of(Stage.of(Goal.of(Map.of(pump.id(), "on")).circulating(pump.id()))),
+        Caution.SCALDING);
+  }
+}

@@ -67,9 +67,6 @@ public final class Shots {
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
           Shot.of("jobs", "/rigs/marginalia/jobs"),
           Shot.of("job", "/rigs/marginalia/jobs/fill-low-inlet").after(Shot.Act.AWAIT_SLIPS),
-          Shot.of("run-phone", "/rigs/marginalia/jobs/fill-low-inlet")
-              .onPhone()
-              .after(Shot.Act.BEGIN),
           Shot.of("empty", "/rigs/marginalia/empty?tanks=low&lines=true&go=true"),
           Shot.of("rigs", "/rigs"),
           Shot.of("new-rig", "/rigs/new"),
@@ -79,7 +76,11 @@ public final class Shots {
           Shot.of("sizing", "/rigs/marginalia/sizing"),
           Shot.of("sizing-pump", "/rigs/marginalia/sizing/pump"),
           Shot.of("sizing-phone", "/rigs/marginalia/sizing/supply").onPhone(),
-          Shot.of("workbench", "/rigs/marginalia/workbench/slope"));
+          Shot.of("workbench", "/rigs/marginalia/workbench/slope"),
+          // It turns handles, so it comes last.
+          Shot.of("run-phone", "/rigs/marginalia/jobs/fill-low-inlet")
+              .onPhone()
+              .after(Shot.Act.BEGIN));
 
   /**
    * Takes them all.

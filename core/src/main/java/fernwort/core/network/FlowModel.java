@@ -11,10 +11,8 @@ import fernwort.core.network.flow.Orifice;
 import fernwort.core.network.flow.SteadyFlow;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -32,7 +30,6 @@ import java.util.Set;
  */
 final class FlowModel {
 
-  private static final double TOLERANCE = 1e-6;
   private static final double STILL = 1e-10;
 
   /** What a link stands for: a line or a part. */
@@ -428,64 +425,12 @@ final class FlowModel {
     return link;
   }
 
-  /**
-   * Returns ports of moving water at which air comes in: where the pressure is below the air's, and
-   * only air or water that has sunk away lies between it and the open.
-   */
+  /** Returns ports of moving water at which air comes in, but for those known or found full. */
   Set<Integer> airEntries(SteadyFlow flow, Set<Integer> known, Set<Integer> full) {
-    Set<Integer> entries = new HashSet<>();
-    boolean[] seen = new boolean[node.length];
-    boolean[] moving = moving(flow);
-    Deque<Integer> front = new ArrayDeque<>();
-    airStarts().forEach(v -> enter(v, flow, moving, seen, front, entries));
-    while (!front.isEmpty()) {
-      int v = front.remove();
-      for (int e = graph.first[v]; e >= 0; e = graph.next[e]) {
-        if (graph.type[e] != OpenGraph.PUMP && graph.type[e] != OpenGraph.SEAL) {
-          enter(graph.to[e], flow, moving, seen, front, entries);
-        }
-      }
-    }
+    Set<Integer> entries = new AirEntries(graph, levels, outlets, node).find(flow, moving(flow));
     entries.removeAll(known);
     entries.removeAll(full);
     return entries;
-  }
-
-  private Set<Integer> airStarts() {
-    Set<Integer> starts = new HashSet<>();
-    for (int v : outlets.openings()) {
-      starts.add(v);
-    }
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      for (int v : plumbing.tankVertices(i)) {
-        if (levels.breathes(v)) {
-          starts.add(v);
-        }
-      }
-    }
-    return starts;
-  }
-
-  private void enter(
-      int v,
-      SteadyFlow flow,
-      boolean[] moving,
-      boolean[] seen,
-      Deque<Integer> front,
-      Set<Integer> entries) {
-    if (seen[v]) {
-      return;
-    }
-    boolean wet = node[v] >= 0;
-    if (wet && flow.heads()[node[v]] >= levels.height(v) - TOLERANCE) {
-      return;
-    }
-    seen[v] = true;
-    if (wet && moving[node[v]]) {
-      entries.add(v);
-    } else {
-      front.add(v);
-    }
   }
 
   private boolean[] moving(SteadyFlow flow) {

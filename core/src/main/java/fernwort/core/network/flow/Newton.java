@@ -152,6 +152,7 @@ final class Newton {
       double moved = aim();
       if (moved <= 1) {
         System.arraycopy(target, 0, flow, 0, links);
+        balance();
         evaluate(flow, law);
         return;
       }
@@ -203,6 +204,34 @@ final class Newton {
       if (skeleton.row[v] >= 0) {
         head[v] = solution.data[skeleton.row[v]];
       }
+    }
+  }
+
+  /**
+   * Spreads what rounding has left out of balance at the junctions over their links: one step of
+   * iterative refinement with the last matrix, so that a long run loses no water.
+   */
+  private void balance() {
+    if (skeleton.rows == 0) {
+      return;
+    }
+    Arrays.fill(right.data, 0);
+    for (int i = 0; i < links; i++) {
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      if (a >= 0) {
+        right.data[a] -= flow[i];
+      }
+      if (b >= 0) {
+        right.data[b] += flow[i];
+      }
+    }
+    solver.solve(right, solution);
+    for (int i = 0; i < links; i++) {
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      double across = (a < 0 ? 0 : solution.data[a]) - (b < 0 ? 0 : solution.data[b]);
+      flow[i] += across / law[2 * i + 1];
     }
   }
 

@@ -275,6 +275,12 @@ public class SimulationTest {
         .isCloseTo(sum(end.state().volumes()) + end.totals().allOut(), within(1e-9 * moved));
   }
 
+  @Test
+  void waterIsConservedWhereBrimFullTanksPassItOn() {
+    waterIsConserved(51);
+    waterIsConserved(2194);
+  }
+
   private static double sum(Map<String, Double> of) {
     return of.values().stream().mapToDouble(Double::doubleValue).sum();
   }

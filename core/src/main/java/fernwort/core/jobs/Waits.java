@@ -26,6 +26,12 @@ final class Waits {
 
   private static final double LONGEST = 12 * 3600;
 
+  /** A run is looked at so often (s). */
+  private static final double SLICE = 120;
+
+  /** Water that warms less than this from look to look does not warm (K). */
+  private static final double WARMER = 0.02;
+
   /** How long is looked on after what was waited for (s). */
   private static final double OVERRUN = 900;
 
@@ -109,7 +115,13 @@ final class Waits {
     try {
       Simulation run = Simulation.start(plumbing, hydraulics, state, Conditions.ORDINARY);
       for (int events = 0; run.time() < LONGEST; events++) {
-        for (Happening h : run.runToNext(LONGEST)) {
+        Moment before = run.moment();
+        List<Happening> found = run.runToNext(Math.min(LONGEST, run.time() + SLICE));
+        if (found.isEmpty() && isSteady(before, run.moment())) {
+          return Optional.empty();
+        }
+        events -= found.isEmpty() ? 1 : 0;
+        for (Happening h : found) {
           boolean floats = kind == Happening.Kind.FULL && h.kind() == Happening.Kind.FLOAT_SHUTS;
           boolean it = (h.kind() == kind || floats) && h.subject().equals(part);
           boolean runsDry = h.kind() == Happening.Kind.DRAWS_AIR && kind != Happening.Kind.HOT;
@@ -126,6 +138,16 @@ final class Waits {
       return Optional.empty();
     }
     return Optional.empty();
+  }
+
+  /** Tells whether nothing has changed that is waited for, so that it never comes. */
+  private static boolean isSteady(Moment before, Moment after) {
+    return after.time() - before.time() >= SLICE - 1
+        && after.state().volumes().entrySet().stream()
+            .allMatch(v -> Math.abs(v.getValue() - before.state().volume(v.getKey())) < NOTICEABLE)
+        && after.warmth().entrySet().stream()
+            .allMatch(t ->
+                Math.abs(t.getValue() - before.warmth().getOrDefault(t.getKey(), 0.0)) < WARMER);
   }
 
   /** A run that gurgles from event to event is broken off: the rest is room over inflow. */

@@ -38,6 +38,5 @@ create table card (
 create table automation (
   id varchar(40) not null primary key,
   rig varchar(64) not null references rig(id) on delete cascade,
-  rule clob not null,
-  active boolean not null
+  rule clob not null
 );

@@ -9,6 +9,7 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.Automation;
 import fernwort.core.jobs.AutomationCheck;
 import fernwort.core.jobs.AutomationRun;
+import fernwort.core.jobs.Times;
 import fernwort.core.network.Turns.Turn;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;

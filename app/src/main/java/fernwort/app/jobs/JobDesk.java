@@ -4,13 +4,8 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.rigs.OpenRig;
 import fernwort.core.jobs.Job;
-import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
-import fernwort.core.jobs.Plans;
-import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
-import fernwort.core.jobs.Slips;
-import fernwort.core.network.Plumbing;
 import fernwort.core.rig.State;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -47,15 +42,5 @@ public class JobDesk {
   /** Returns the jobs of a rig, found once for each version of it. */
   JobBook book(OpenRig rig) {
     return books.get(rig.id() + "@" + rig.version(), key -> JobBook.of(rig));
-  }
-
-  /** Returns the slips of a job on a rig that was changed for a try. */
-  List<Slip> slips(Remedy remedy, String job, State before) {
-    Plumbing plumbing = Plumbing.of(remedy.changed());
-    return Jobs.of(plumbing)
-        .byId(job)
-        .map(j -> Slips.of(plumbing, Plans.of(plumbing)).of(j, remedy.state(before)))
-        .orElseThrow(() ->
-            new IllegalArgumentException("With this change the rig has no such job any more"));
   }
 }

@@ -8,6 +8,7 @@ import fernwort.app.store.RunStore.Mark;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Step;
+import fernwort.core.jobs.Times;
 import fernwort.core.rig.State;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
@@ -45,7 +46,7 @@ class JobRuns {
     JobBook book = desk.book(rig);
     Job found = book.job(job);
     Plan plan = book.plans().plan(found, rigs.standing(rig).state());
-    if (plan.trouble().isPresent() && plan.steps().isEmpty()) {
+    if (plan.trouble().isPresent()) {
       throw new IllegalArgumentException(plan.trouble().get().words());
     }
     return store.begin(rig.id(), job, found.name(), who, text.planned(plan));
@@ -80,26 +81,15 @@ class JobRuns {
                 who));
   }
 
-  /** Leaves a step out for now; it is asked about before the run ends. */
+  /**
+   * Marks a step: left out for now, which is asked about before the run ends; left out and meant;
+   * or open again, its handle staying where it is until it is ticked again.
+   */
   @Transactional
-  void skip(OpenRig rig, String run, int seq, String who) {
+  void mark(OpenRig rig, String run, int seq, Mark mark, String who) {
     row(rig, run, seq);
-    store.mark(run, seq, Mark.SKIPPED, who);
-  }
-
-  /** Says of a step that was left out that this was meant. */
-  @Transactional
-  void meant(OpenRig rig, String run, int seq, String who) {
-    row(rig, run, seq);
-    store.mark(run, seq, Mark.MEANT, who);
+    store.mark(run, seq, mark, who);
     endIfDone(rig, run, who);
-  }
-
-  /** Takes a tick back; the handle stays where it is until the step is ticked again. */
-  @Transactional
-  void again(OpenRig rig, String run, int seq, String who) {
-    row(rig, run, seq);
-    store.mark(run, seq, Mark.OPEN, who);
   }
 
   @Transactional
@@ -181,8 +171,12 @@ class JobRuns {
     }
   }
 
+  /** A step of a run that is under way. */
   private RunStore.Row row(OpenRig rig, String run, int seq) {
-    store.get(rig.id(), run);
+    if (store.get(rig.id(), run).outcome() != RunStore.Outcome.RUNNING) {
+      throw new IllegalArgumentException(
+          "This run has ended and stays as it is; begin the job again");
+    }
     return store.steps(run).stream()
         .filter(r -> r.seq() == seq && r.mark() != Mark.REPLACED)
         .findFirst()

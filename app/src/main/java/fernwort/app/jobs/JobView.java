@@ -8,6 +8,7 @@ import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Slip;
 import fernwort.core.jobs.Step;
+import fernwort.core.jobs.Times;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.List;

@@ -119,7 +119,7 @@ class JobsController {
     State now = rigs.standing(rig).state();
     List<Slip> slips = desk.slips(rig, job, now);
     Optional<Remedy> remedy = book.remedies().stream().filter(r -> r.id().equals(fix)).findFirst();
-    List<Slip> shown = remedy.map(r -> desk.slips(r, job, now)).orElse(slips);
+    List<Slip> shown = remedy.map(r -> r.slips(job, now)).orElse(slips);
     model.addAttribute("rig", id);
     model.addAttribute("job", job);
     model.addAttribute(

@@ -60,33 +60,24 @@ class RunController {
     return back(id, run);
   }
 
-  @PostMapping("/steps/{seq}/skip")
-  String skip(
+  /** Skips a step, says that skipping it was meant, or takes its tick back. */
+  @PostMapping("/steps/{seq}/{mark:skip|meant|again}")
+  String mark(
       @PathVariable String id,
       @PathVariable String run,
       @PathVariable int seq,
+      @PathVariable String mark,
       @ModelAttribute("who") String who) {
-    runs.skip(rigs.open(id), run, seq, who);
-    return back(id, run);
-  }
-
-  @PostMapping("/steps/{seq}/meant")
-  String meant(
-      @PathVariable String id,
-      @PathVariable String run,
-      @PathVariable int seq,
-      @ModelAttribute("who") String who) {
-    runs.meant(rigs.open(id), run, seq, who);
-    return back(id, run);
-  }
-
-  @PostMapping("/steps/{seq}/again")
-  String again(
-      @PathVariable String id,
-      @PathVariable String run,
-      @PathVariable int seq,
-      @ModelAttribute("who") String who) {
-    runs.again(rigs.open(id), run, seq, who);
+    runs.mark(
+        rigs.open(id),
+        run,
+        seq,
+        switch (mark) {
+          case "skip" -> RunStore.Mark.SKIPPED;
+          case "meant" -> RunStore.Mark.MEANT;
+          default -> RunStore.Mark.OPEN;
+        },
+        who);
     return back(id, run);
   }
 

@@ -4,6 +4,7 @@ import fernwort.app.rigs.OpenRig;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
+import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 
@@ -66,9 +67,8 @@ final class SlipRound {
   List<Found> found() {
     return found.stream()
         .sorted(
-            java.util.Comparator.comparing((Found f) -> f.slip().grade())
-                .thenComparing(
-                    java.util.Comparator.comparingDouble((Found f) -> f.slip().lost()).reversed()))
+            Comparator.comparing((Found f) -> f.slip().grade())
+                .thenComparing(Comparator.comparingDouble((Found f) -> f.slip().lost()).reversed()))
         .toList();
   }
 }

@@ -4,6 +4,7 @@ import fernwort.app.board.Symbol;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Step;
+import fernwort.core.jobs.Times;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;

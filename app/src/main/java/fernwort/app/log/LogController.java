@@ -3,6 +3,7 @@ package fernwort.app.log;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
+import fernwort.app.units.Units;
 import fernwort.core.rig.Part;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 
 /** The Log: the journal of a rig in words. */
@@ -32,24 +34,25 @@ class LogController {
   record Line(String when, String who, String what, boolean undone) {}
 
   @GetMapping("/rigs/{id}/log")
-  String log(@PathVariable String id, Model model) {
+  String log(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
     Map<String, Part> parts = rig.rig().partsById();
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    model.addAttribute("lines", rigs.journal(rig, MOST).stream().map(e -> line(parts, e)).toList());
+    model.addAttribute(
+        "lines", rigs.journal(rig, MOST).stream().map(e -> line(parts, e, units)).toList());
     return "log";
   }
 
-  private static Line line(Map<String, Part> parts, Logbook.Entry entry) {
+  private static Line line(Map<String, Part> parts, Logbook.Entry entry, Units units) {
     return new Line(
         entry.at().atZone(ZoneId.systemDefault()).format(WHEN),
         entry.who(),
-        what(parts, entry),
+        what(parts, entry, units),
         entry.undone());
   }
 
-  private static String what(Map<String, Part> parts, Logbook.Entry entry) {
+  private static String what(Map<String, Part> parts, Logbook.Entry entry, Units units) {
     Optional<Part> part = Optional.ofNullable(parts.get(entry.subject()));
     String label = part.map(Part::label).orElse(entry.subject());
     return switch (entry.kind()) {
@@ -58,7 +61,7 @@ class LogController {
               .formatted(label, words(part, entry.before()), words(part, entry.after()));
       case READING -> "%s read: %s".formatted(label, shown(entry.after()));
       case UNDO -> "Took back a change of " + label;
-      case JOB -> entry.after();
+      case JOB -> units.in(entry.after());
       case REDO -> "Put back a change of " + label;
     };
   }

@@ -23,8 +23,6 @@ final class Answers {
   private static final double DAY = 86_400;
   private static final int MOST_ROWS = 6;
   private static final double FLOWS = 1e-7;
-  private static final double SMOOTHER = 0.5;
-  private static final double ROUGHER = 2;
 
   /** An answer with its working. */
   record Row(String what, String figure, String working) {}
@@ -36,8 +34,8 @@ final class Answers {
     Hydraulics hydraulics = Hydraulics.of(plumbing);
     State now = from.moment().state();
     Flows expected = hydraulics.solve(now);
-    Flows more = hydraulics.withFittings(SMOOTHER).solve(now);
-    Flows less = hydraulics.withFittings(ROUGHER).solve(now);
+    Flows more = hydraulics.withFittings(Hydraulics.SMOOTHER).solve(now);
+    Flows less = hydraulics.withFittings(Hydraulics.ROUGHER).solve(now);
     List<Row> rows = new ArrayList<>();
     expected
         .fixtures()
@@ -69,8 +67,8 @@ final class Answers {
     Map<String, Double> gains = from.moment().gains();
     Hydraulics hydraulics = Hydraulics.of(plumbing);
     List<Happening> expected = serious(from.copy());
-    List<Happening> sooner = serious(from.with(hydraulics.withFittings(SMOOTHER)));
-    List<Happening> later = serious(from.with(hydraulics.withFittings(ROUGHER)));
+    List<Happening> sooner = serious(from.with(hydraulics.withFittings(Hydraulics.SMOOTHER)));
+    List<Happening> later = serious(from.with(hydraulics.withFittings(Hydraulics.ROUGHER)));
     for (Happening h : expected) {
       rows.add(
           new Row(

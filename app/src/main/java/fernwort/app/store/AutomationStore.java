@@ -36,7 +36,6 @@ public class AutomationStore {
         .set(AUTOMATION.ID, UUID.randomUUID().toString())
         .set(AUTOMATION.RIG, rig)
         .set(AUTOMATION.RULE, rule)
-        .set(AUTOMATION.ACTIVE, true)
         .execute();
   }
 

@@ -192,12 +192,12 @@ public class RunStore {
         .execute();
   }
 
-  /** Puts newly planned steps in place of all that are open. */
+  /** Puts newly planned steps in place of all that are open or were left out. */
   @Transactional
   public void replan(String run, List<Planned> steps) {
     db.update(RUN_STEP)
         .set(RUN_STEP.MARK, Mark.REPLACED.name())
-        .where(RUN_STEP.RUN.eq(run).and(RUN_STEP.MARK.eq(Mark.OPEN.name())))
+        .where(RUN_STEP.RUN.eq(run).and(RUN_STEP.MARK.in(Mark.OPEN.name(), Mark.SKIPPED.name())))
         .execute();
     append(run, steps);
   }

@@ -14,6 +14,7 @@ import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Step;
+import fernwort.core.jobs.Times;
 import fernwort.core.rig.Setting;
 import java.time.Instant;
 import java.util.ArrayList;

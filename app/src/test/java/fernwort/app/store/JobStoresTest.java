@@ -103,6 +103,14 @@ class JobStoresTest {
   }
 
   @Test
+  void aStepThatWasLeftOutIsPlannedAnewWithTheRest() {
+    String run = begun();
+    runs.mark(run, 1, Mark.SKIPPED, "ada");
+    runs.replan(run, List.of(new RunStore.Planned(0, "turn")));
+    assertThat(marks(run)).containsExactly(Mark.REPLACED, Mark.REPLACED, Mark.OPEN);
+  }
+
+  @Test
   void aRunEndsOnceAndKeepsHow() {
     String run = begun();
     runs.end(run, RunStore.Outcome.DONE, 0.05);

@@ -7,10 +7,7 @@ import fernwort.core.network.Ways;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -22,13 +19,13 @@ final class PowerCheck implements Check {
     List<String> turned =
         scene.plumbing().rig().parts().stream()
             .filter(p -> p.kind() instanceof Kind.Valve)
-            .filter(p -> unpowered(p).filter(rest -> !scene.is(p.id(), rest)).isPresent())
+            .filter(p -> p.kind().unpowered().filter(rest -> !scene.is(p.id(), rest)).isPresent())
             .map(Part::id)
             .toList();
     if (turned.isEmpty()) {
       return;
     }
-    Setting dark = withoutPower(scene);
+    Setting dark = scene.plumbing().rig().withoutPower(scene.setting());
     Ways after = OpenWays.find(scene.plumbing(), dark, scene.levels());
     Set<Way.Key> before = scene.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
     for (String valve : turned) {
@@ -38,24 +35,6 @@ final class PowerCheck implements Check {
           .findFirst()
           .ifPresent(w -> found.add(warning(scene, valve, w)));
     }
-  }
-
-  private static Setting withoutPower(Scene scene) {
-    Map<String, String> dark = new HashMap<>(scene.setting().positions());
-    for (Part part : scene.plumbing().rig().parts()) {
-      unpowered(part).ifPresent(rest -> dark.put(part.id(), rest));
-    }
-    return new Setting(dark);
-  }
-
-  /** The position a part takes by itself when the power fails, if it takes one. */
-  private static Optional<String> unpowered(Part part) {
-    return switch (part.kind()) {
-      case Kind.Valve valve -> valve.motor().flatMap(m -> m.unpowered());
-      case Kind.Pump pump when !pump.works().byHand() -> Optional.of("off");
-      case Kind.Macerator macerator -> Optional.of("off");
-      default -> Optional.empty();
-    };
   }
 
   private static Warning warning(Scene scene, String valve, Way way) {

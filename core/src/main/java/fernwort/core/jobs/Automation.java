@@ -107,9 +107,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
 
   private static Turn shut(Rig rig, String valve) {
     Kind.Valve kind = motor(rig, valve);
-    return kind.stops().stream()
-        .filter(s -> s.joins().isEmpty())
-        .findFirst()
+    return kind.shut()
         .map(s -> new Turn(valve, s.id()))
         .orElseThrow(() ->
             new IllegalArgumentException(

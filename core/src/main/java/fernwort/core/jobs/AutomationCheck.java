@@ -7,12 +7,10 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Turns.Turn;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -58,13 +56,18 @@ public final class AutomationCheck {
   public List<Finding> findings(Automation automation, State now) {
     Set<Warning.Key> before = new LinkedHashSet<>();
     warnings(now).forEach(w -> before.add(w.key()));
-    warnings(now.with(dark(now.setting()))).forEach(w -> before.add(w.key()));
+    warnings(now.with(plumbing.rig().withoutPower(now.setting())))
+        .forEach(w -> before.add(w.key()));
     Map<Warning.Key, Finding> found = new LinkedHashMap<>();
     for (Setting setting : reachable(automation, now.setting())) {
       State there = now.with(setting);
       String words = words(automation, setting);
       note(there, "with " + words, before, found);
-      note(now.with(dark(setting)), "when the power fails with " + words, before, found);
+      note(
+          now.with(plumbing.rig().withoutPower(setting)),
+          "when the power fails with " + words,
+          before,
+          found);
     }
     return List.copyOf(found.values());
   }
@@ -104,14 +107,6 @@ public final class AutomationCheck {
       }
     }
     return seen;
-  }
-
-  private Setting dark(Setting setting) {
-    Map<String, String> dark = new HashMap<>(setting.positions());
-    for (Part part : plumbing.rig().parts()) {
-      Slips.unpowered(part).ifPresent(rest -> dark.put(part.id(), rest));
-    }
-    return new Setting(dark);
   }
 
   private String words(Automation automation, Setting setting) {

@@ -132,11 +132,7 @@ final class EmptyFinder extends Finder {
     }
     Part next = rig.part(line.other(drain.port("in")).part());
     return next.kind() instanceof Kind.Valve valve
-        ? valve.stops().stream()
-            .filter(s -> s.joins().isEmpty())
-            .findFirst()
-            .map(s -> Map.of(next.id(), s.id()))
-            .orElse(Map.of())
+        ? valve.shut().map(s -> Map.of(next.id(), s.id())).orElse(Map.of())
         : Map.of();
   }
 }

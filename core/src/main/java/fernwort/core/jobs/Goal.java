@@ -2,6 +2,7 @@ package fernwort.core.jobs;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Source;
+import fernwort.core.network.Turns.Turn;
 import fernwort.core.network.Way;
 import fernwort.core.rig.Setting;
 import java.util.List;
@@ -76,11 +77,22 @@ public record Goal(
     return new Goal(musts, needs, probe, breathing, circulating, joined, quiet, still, inherent);
   }
 
-  /** Returns this goal with some parts staying as they are in a setting. */
+  /**
+   * Returns this goal with some parts staying as they are in a setting; what the goal itself asks
+   * of a part stands above that.
+   */
   Goal keeping(Setting setting, Set<String> parts) {
     Map<String, String> kept = new TreeMap<>(musts);
-    parts.forEach(p -> kept.put(p, setting.of(p)));
+    parts.forEach(p -> kept.putIfAbsent(p, setting.of(p)));
     return with(kept, needs, probe);
+  }
+
+  /** Returns where the goal wants a part that has to stay elsewhere, if there is one. */
+  Optional<Turn> stuck(Setting setting, Set<String> parts) {
+    return musts.entrySet().stream()
+        .filter(m -> parts.contains(m.getKey()) && !setting.of(m.getKey()).equals(m.getValue()))
+        .map(m -> new Turn(m.getKey(), m.getValue()))
+        .findFirst();
   }
 
   Goal breathing(String... tanks) {

@@ -88,7 +88,11 @@ public final class Plans {
     State state = from;
     for (int i = stage; i < job.stages().size(); i++) {
       Job.Stage next = job.stages().get(i);
-      Goal goal = next.goal().keeping(from.setting(), stuck);
+      Optional<Turn> held = next.goal().stuck(state.setting(), stuck);
+      if (held.isPresent()) {
+        return new Plan(job, steps, stages, notes, state, held.map(this::needed));
+      }
+      Goal goal = next.goal().keeping(state.setting(), stuck);
       note(goal, state, notes);
       State assumed = Job.assumed(plumbing, state, goal);
       switch (planner.plan(assumed, goal)) {
@@ -158,6 +162,15 @@ public final class Plans {
         }
       }
     }
+  }
+
+  private Plan.Trouble needed(Turn turn) {
+    return new Plan.Trouble(
+        "%s has to be “%s” for it. Leave the job here, and have it mended first."
+            .formatted(
+                plumbing.rig().part(turn.part()).label(),
+                plumbing.rig().position(turn.part(), turn.position()).words()),
+        Optional.empty());
   }
 
   private Plan.Trouble trouble(Goal goal, Planner.Blocked blocked) {

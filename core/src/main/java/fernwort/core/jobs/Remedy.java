@@ -16,18 +16,25 @@ import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * A change of plumbing that may make slips harmless, to be tried on a copy of the rig.
+ * A change of plumbing or habit that may make slips harmless, to be tried on a copy of the rig.
  *
  * @param id short name for addresses
  * @param words what to do, as a sentence
- * @param changed the rig with it done
+ * @param changed the rig with it done; the same for a habit
  */
 public record Remedy(String id, String words, Rig changed) {
+
+  private static final String LAST_LOOK = "last-look";
 
   /** Returns the changes that suit a rig. */
   public static List<Remedy> of(Plumbing plumbing) {
     Rig rig = plumbing.rig();
     List<Remedy> remedies = new ArrayList<>();
+    remedies.add(
+        new Remedy(
+            LAST_LOOK,
+            "Make it a habit to look round before you leave: pumps off, taps shut, hose off.",
+            rig));
     rig.tanks().forEach(tank -> floats(plumbing, tank, remedies));
     raisedVents(rig, remedies);
     for (Part part : rig.parts()) {
@@ -104,5 +111,16 @@ public record Remedy(String id, String words, Rig changed) {
           }
         });
     return new State(new Setting(positions), before.volumes(), before.slope());
+  }
+
+  /** Returns what every single slip of a job leads to with this done, the worst first. */
+  public List<Slip> slips(String job, State before) {
+    Plumbing plumbing = Plumbing.of(changed);
+    Slips slips = Slips.of(plumbing, Plans.of(plumbing));
+    return Jobs.of(plumbing)
+        .byId(job)
+        .map(j -> (id.equals(LAST_LOOK) ? slips.withLastLook() : slips).of(j, state(before)))
+        .orElseThrow(() ->
+            new IllegalArgumentException("With this change the rig has no such job any more"));
   }
 }

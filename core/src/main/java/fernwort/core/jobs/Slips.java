@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * What every single slip in a job leads to: each is done in the simulation as it would be done by
@@ -40,9 +41,11 @@ public final class Slips {
   private final Rig rig;
   private final Plans plans;
   private final Trial trial;
+  private final boolean lastLook;
 
-  private Slips(Plumbing plumbing, Plans plans) {
+  private Slips(Plumbing plumbing, Plans plans, boolean lastLook) {
     this.plumbing = plumbing;
+    this.lastLook = lastLook;
     this.plans = plans;
     rig = plumbing.rig();
     trial = new Trial(plumbing, Hydraulics.of(plumbing));
@@ -50,7 +53,12 @@ public final class Slips {
 
   /** Prepares a rig. */
   public static Slips of(Plumbing plumbing, Plans plans) {
-    return new Slips(plumbing, plans);
+    return new Slips(plumbing, plans, false);
+  }
+
+  /** The same, by somebody who looks round before leaving: pumps off, taps shut, hoses off. */
+  public Slips withLastLook() {
+    return new Slips(plumbing, plans, true);
   }
 
   /** A slip to be tried: what is done in place of what the plan says. */
@@ -122,14 +130,19 @@ public final class Slips {
         case Step.Wait wait -> atWait(right, i, wait, tries);
       }
     }
-    tapOpen(right).ifPresent(tries::add);
+    if (right.stream().noneMatch(Pause.class::isInstance)) {
+      powerLost(right, right.size(), tries);
+    }
+    tapsOpen(right, tries);
     return tries;
   }
 
   private void atMove(Plan plan, List<Act> right, int i, Step.Move move, List<Try> tries) {
     String label = label(move.part());
-    tries.add(new Try(Slip.Kind.MISSED, i, label + " is forgotten.", ended(without(right, i))));
     Part part = rig.part(move.part());
+    String twice = part.kind().positions().size() == 2 ? ", or turned and turned back." : ".";
+    tries.add(
+        new Try(Slip.Kind.MISSED, i, label + " is forgotten" + twice, ended(without(right, i))));
     if (part.kind() instanceof Kind.ThreeWayValve valve) {
       for (Position position : valve.positions()) {
         if (!position.id().equals(move.to()) && !position.id().equals(move.from())) {
@@ -200,39 +213,47 @@ public final class Slips {
               Slip.Kind.OVERRUN,
               i,
               "Nobody comes back: “%s” is never ended.".formatted(wait.words()),
-              ended(overrun)));
+              left(overrun)));
     }
-    List<Act> dark = new ArrayList<>(right.subList(0, i));
+    powerLost(right, i, tries);
+  }
+
+  /** The power fails after so many acts: heaters go out, pumps stop, motors fall back. */
+  private void powerLost(List<Act> right, int after, List<Try> tries) {
+    List<Act> dark = new ArrayList<>(right.subList(0, after));
     rig.parts().stream()
         .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Heater)))
-        .forEach(p -> unpowered(p).ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
-    if (dark.size() > i) {
-      tries.add(new Try(Slip.Kind.POWER_LOST, i, "The power fails at this point.", ended(dark)));
+        .forEach(p -> p.kind().unpowered().ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
+    if (dark.size() > after) {
+      String when = after == 0 ? "before it begins." : "at this point.";
+      tries.add(
+          new Try(
+              Slip.Kind.POWER_LOST,
+              Math.min(after, right.size() - 1),
+              "The power fails " + when,
+              left(dark)));
     }
   }
 
-  /** The position a part takes by itself when the power fails, if it takes one. */
-  static Optional<String> unpowered(Part part) {
-    return switch (part.kind()) {
-      case Kind.Valve valve -> valve.motor().flatMap(m -> m.unpowered());
-      case Kind.Pump pump when !pump.works().byHand() -> Optional.of("off");
-      case Kind.Macerator macerator -> Optional.of("off");
-      case Kind.Heater heater -> Optional.of("off");
-      default -> Optional.empty();
-    };
-  }
-
-  private Optional<Try> tapOpen(List<Act> right) {
-    return rig.parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Fixture)
-        .findFirst()
-        .map(tap -> {
-          List<Act> open = new ArrayList<>();
-          open.add(new Turned(tap.id(), tap.kind().positions().get(1).id()));
-          open.addAll(right);
-          return new Try(
-              Slip.Kind.TAP_OPEN, -1, tap.label() + " was left open all the while.", ended(open));
-        });
+  /** A tap left open that drains into a tank, and one that drains onto the ground. */
+  private void tapsOpen(List<Act> right, List<Try> tries) {
+    for (boolean drained : new boolean[] {true, false}) {
+      rig.parts().stream()
+          .filter(p -> p.kind() instanceof Kind.Fixture)
+          .filter(p -> p.kind().ports().contains("waste") == drained)
+          .findFirst()
+          .ifPresent(tap -> {
+            List<Act> open = new ArrayList<>();
+            open.add(new Turned(tap.id(), tap.kind().positions().get(1).id()));
+            open.addAll(right);
+            tries.add(
+                new Try(
+                    Slip.Kind.TAP_OPEN,
+                    -1,
+                    tap.label() + " was left open all the while.",
+                    ended(open)));
+          });
+    }
   }
 
   private static List<Act> without(List<Act> acts, int i) {
@@ -247,10 +268,41 @@ public final class Slips {
     return changed;
   }
 
-  private static List<Act> ended(List<Act> acts) {
+  /** Done, looked over if that is the habit, and left alone. */
+  private List<Act> ended(List<Act> acts) {
     List<Act> ended = new ArrayList<>(acts);
+    if (lastLook) {
+      lookedOver().forEach((part, position) -> ended.add(new Turned(part, position)));
+    }
     ended.add(new Pause(ALONE));
     return ended;
+  }
+
+  /** Left alone as it is, with nobody there to look. */
+  private static List<Act> left(List<Act> acts) {
+    List<Act> left = new ArrayList<>(acts);
+    left.add(new Pause(ALONE));
+    return left;
+  }
+
+  /** What a last look around sets right: pumps off, taps shut, hoses off. */
+  private Map<String, String> lookedOver() {
+    Map<String, String> set = new TreeMap<>();
+    for (Part part : rig.parts()) {
+      boolean looked =
+          switch (part.kind()) {
+            case Kind.Pump k -> true;
+            case Kind.Macerator k -> true;
+            case Kind.Heater k -> true;
+            case Kind.Fixture k -> true;
+            case Kind.HoseInlet k -> true;
+            default -> false;
+          };
+      if (looked) {
+        set.put(part.id(), part.kind().positions().getFirst().id());
+      }
+    }
+    return set;
   }
 
   // --- what it leads to ------------------------------------------------------------------------
@@ -271,7 +323,7 @@ public final class Slips {
       Optional<String> words =
           meant.happenings().containsKey(thing.getKey()) ? Optional.empty() : harm(thing.getKey());
       if (words.isPresent()) {
-        leads.add("%s after %s".formatted(words.get(), time(thing.getValue())));
+        leads.add("%s after %s".formatted(words.get(), Times.of(thing.getValue())));
         after = Math.min(after, thing.getValue());
         broken |= breaks(thing.getKey().kind());
         grade = worse(grade, broken ? Slip.Grade.GRAVE : Slip.Grade.BAD);
@@ -374,10 +426,6 @@ public final class Slips {
   private static String sentence(List<String> parts) {
     String joined = String.join("; ", parts);
     return Character.toUpperCase(joined.charAt(0)) + joined.substring(1) + ".";
-  }
-
-  private static String time(double seconds) {
-    return seconds < 90 ? Math.round(seconds) + " s" : Math.round(seconds / 60) + " min";
   }
 
   private String label(String part) {

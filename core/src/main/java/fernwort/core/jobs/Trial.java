@@ -92,8 +92,7 @@ final class Trial {
 
   /**
    * Lets time pass. Once no tank changes any more, what runs out is taken to go on at the same
-   * rate; a run that chatters from event to event is broken off, for it has shown by then what it
-   * shows.
+   * rate.
    */
   private static void pass(
       Simulation run, double seconds, Map<Thing, Double> found, Map<String, Double> goneOn) {
@@ -102,7 +101,8 @@ final class Trial {
       Moment before = run.moment();
       note(run.runTo(Math.min(until, run.time() + SLICE)), found);
       Moment after = run.moment();
-      if (isSteady(before, after)) {
+      boolean whole = after.time() - before.time() >= SLICE - 1e-6;
+      if (whole && after.isSettledSince(before, STEADY)) {
         double left = (until - after.time()) / (after.time() - before.time());
         after
             .totals()
@@ -115,12 +115,6 @@ final class Trial {
         return;
       }
     }
-  }
-
-  private static boolean isSteady(Moment before, Moment after) {
-    return after.time() - before.time() >= SLICE - 1e-6
-        && after.state().volumes().entrySet().stream()
-            .allMatch(v -> Math.abs(v.getValue() - before.state().volume(v.getKey())) < STEADY);
   }
 
   private static void note(List<Happening> happenings, Map<Thing, Double> found) {

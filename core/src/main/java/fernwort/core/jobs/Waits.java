@@ -35,10 +35,11 @@ final class Waits {
   /** How long is looked on after what was waited for (s). */
   private static final double OVERRUN = 900;
 
-  private static final double SMOOTHER = 0.5;
-  private static final double ROUGHER = 2;
   private static final int MOST_THEN = 3;
   private static final int MOST_EVENTS = 12;
+
+  private static final String DRAWS_AIR =
+      "It rattles and spits: there is no more to be had before the tank is where it should be.";
 
   /** How far an estimate may be out. */
   private static final double ROUGHLY = 0.25;
@@ -56,8 +57,8 @@ final class Waits {
   Waits(Plumbing plumbing, Hydraulics hydraulics) {
     this.plumbing = plumbing;
     expected = hydraulics;
-    smoother = hydraulics.withFittings(SMOOTHER);
-    rougher = hydraulics.withFittings(ROUGHER);
+    smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
+    rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
   }
 
   /** A wait, with how things stand after it. */
@@ -88,8 +89,8 @@ final class Waits {
     Step.Wait step =
         new Step.Wait(
             until,
-            words(until),
-            notice(until, state),
+            reached.get().dry().map(this::untilDry).orElseGet(() -> words(until)),
+            reached.get().dry().isPresent() ? DRAWS_AIR : notice(until, state),
             span,
             moved(until, state, reached.get()),
             changed(state, after(until.part(), reached.get())),
@@ -107,29 +108,33 @@ final class Waits {
     return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
   }
 
-  private record Reached(double at, Simulation run, boolean estimated) {}
+  /**
+   * Where a run was broken off.
+   *
+   * @param at when it happened (s)
+   * @param estimated whether that is an estimate
+   * @param dry the pump that got no more water before it could happen, if one did
+   */
+  private record Reached(double at, Simulation run, boolean estimated, Optional<String> dry) {}
 
   /** Runs until it happens, or until a pump gets no more water. */
   private Optional<Reached> reach(
       Hydraulics hydraulics, Happening.Kind kind, String part, State state) {
     try {
       Simulation run = Simulation.start(plumbing, hydraulics, state, Conditions.ORDINARY);
-      for (int events = 0; run.time() < LONGEST; events++) {
+      int events = 0;
+      while (run.time() < LONGEST) {
         Moment before = run.moment();
         List<Happening> found = run.runToNext(Math.min(LONGEST, run.time() + SLICE));
+        Optional<Reached> reached = ended(run, found, kind, part);
+        if (reached.isPresent()) {
+          return reached;
+        }
         if (found.isEmpty() && isSteady(before, run.moment())) {
           return Optional.empty();
         }
-        events -= found.isEmpty() ? 1 : 0;
-        for (Happening h : found) {
-          boolean floats = kind == Happening.Kind.FULL && h.kind() == Happening.Kind.FLOAT_SHUTS;
-          boolean it = (h.kind() == kind || floats) && h.subject().equals(part);
-          boolean runsDry = h.kind() == Happening.Kind.DRAWS_AIR && kind != Happening.Kind.HOT;
-          if (h.begins() && (it || runsDry)) {
-            return Optional.of(new Reached(h.at(), run, false));
-          }
-        }
-        if (events >= MOST_EVENTS) {
+        events += found.isEmpty() ? 0 : 1;
+        if (events > MOST_EVENTS) {
           return estimate(run, part);
         }
       }
@@ -140,11 +145,25 @@ final class Waits {
     return Optional.empty();
   }
 
+  private static Optional<Reached> ended(
+      Simulation run, List<Happening> found, Happening.Kind kind, String part) {
+    for (Happening h : found) {
+      boolean floats = kind == Happening.Kind.FULL && h.kind() == Happening.Kind.FLOAT_SHUTS;
+      if (h.begins() && h.subject().equals(part) && (h.kind() == kind || floats)) {
+        return Optional.of(new Reached(h.at(), run, false, Optional.empty()));
+      }
+    }
+    return found.stream()
+        .filter(h -> h.begins() && h.kind() == Happening.Kind.DRAWS_AIR)
+        .filter(h -> kind != Happening.Kind.HOT)
+        .findFirst()
+        .map(h -> new Reached(h.at(), run, false, Optional.of(h.subject())));
+  }
+
   /** Tells whether nothing has changed that is waited for, so that it never comes. */
   private static boolean isSteady(Moment before, Moment after) {
     return after.time() - before.time() >= SLICE - 1
-        && after.state().volumes().entrySet().stream()
-            .allMatch(v -> Math.abs(v.getValue() - before.state().volume(v.getKey())) < NOTICEABLE)
+        && after.isSettledSince(before, NOTICEABLE)
         && after.warmth().entrySet().stream()
             .allMatch(t ->
                 Math.abs(t.getValue() - before.warmth().getOrDefault(t.getKey(), 0.0)) < WARMER);
@@ -158,7 +177,7 @@ final class Waits {
       return Optional.empty();
     }
     double room = plumbing.room(part).capacity() - now.state().volume(part);
-    return Optional.of(new Reached(now.time() + room / inflow, run, true));
+    return Optional.of(new Reached(now.time() + room / inflow, run, true, Optional.empty()));
   }
 
   private State after(String part, Reached reached) {
@@ -216,6 +235,10 @@ final class Waits {
       case BACKS_UP -> Optional.of(label(h.subject()) + " backs up");
       case DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND -> Optional.empty();
     };
+  }
+
+  private String untilDry(String pump) {
+    return "Let it run until %s draws air, then switch it off at once.".formatted(label(pump));
   }
 
   private String words(Job.Until until) {

@@ -30,6 +30,12 @@ import java.util.function.UnaryOperator;
  */
 public final class Hydraulics {
 
+  /** How much less than described fittings may lose, for nobody measures them (1). */
+  public static final double SMOOTHER = 0.5;
+
+  /** How much more than described fittings may lose (1). */
+  public static final double ROUGHER = 2;
+
   private static final int MOST_ROUNDS = 40;
   private static final double TOLERANCE = 1e-6;
 

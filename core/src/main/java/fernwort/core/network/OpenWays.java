@@ -48,9 +48,6 @@ public final class OpenWays {
   private final boolean[] wet;
   private final double[] mainsHead;
 
-  /** What keeps a port under pressure, where something does. */
-  private final Map<Integer, Source> pressers = new HashMap<>();
-
   private OpenWays(Plumbing plumbing, Setting setting, Levels levels) {
     this.plumbing = plumbing;
     this.levels = levels;
@@ -109,7 +106,6 @@ public final class OpenWays {
     for (int u = 0; u < none.length; u++) {
       if (sweep.reached(u)) {
         pressed[u] = true;
-        pressers.putIfAbsent(u, new Source(Source.Kind.MAINS, inlet.id()));
         wet[u] = true;
         mainsHead[u] = Math.max(mainsHead[u], sweep.head[u] - levels.height(u));
       }
@@ -199,9 +195,6 @@ public final class OpenWays {
       drawn.add(origin.source());
       deliver(delivery, in, origin.surface() + lift, none);
       mark(delivery, delivered);
-      for (int i = 0; i < delivery.touches(); i++) {
-        pressers.putIfAbsent(delivery.touched(i), origin.source());
-      }
       if (delivery.reached(in)) {
         loop.addAll(partsOf(routeTo(delivery, in)));
       }
@@ -218,13 +211,29 @@ public final class OpenWays {
   /** A pump that draws from no tank but sits in water that mains or another pump press. */
   private PumpWork boosting(PumpWork work) {
     int in = plumbing.first(plumbing.index(work.pump()));
-    Source presser = pressers.get(in);
-    if (!work.sources().isEmpty() || work.heldOff() || presser == null) {
+    if (!work.sources().isEmpty() || work.heldOff() || !pressed[in]) {
       return work;
     }
     deliver(delivery, in, Double.MAX_VALUE, none);
     List<String> loop = delivery.reached(in) ? partsOf(routeTo(delivery, in)) : List.of();
-    return new PumpWork(work.pump(), List.of(presser), Optional.empty(), loop, false);
+    return new PumpWork(work.pump(), pressers(in), Optional.empty(), loop, false);
+  }
+
+  /** The mains, and what other pumps draw from, in the water that a port is joined to. */
+  private List<Source> pressers(int vertex) {
+    List<Source> pressers = new ArrayList<>();
+    for (Part part : plumbing.sources()) {
+      boolean joined = islands[plumbing.first(plumbing.index(part.id()))] == islands[vertex];
+      if (joined && part.kind() instanceof Kind.HoseInlet && graph.is(part, "mains")) {
+        pressers.add(new Source(Source.Kind.MAINS, part.id()));
+      }
+    }
+    for (PumpWork other : pumps) {
+      if (islands[plumbing.first(plumbing.index(other.pump()))] == islands[vertex]) {
+        pressers.addAll(other.sources());
+      }
+    }
+    return pressers;
   }
 
   private boolean isJoined(Origin origin, int vertex) {

@@ -21,6 +21,11 @@ public sealed interface Kind {
     return List.of();
   }
 
+  /** Returns the position it takes by itself when the power fails, if it takes one. */
+  default Optional<String> unpowered() {
+    return Optional.empty();
+  }
+
   /** Ports of everything that water passes straight through. */
   List<String> IN_OUT = List.of("in", "out");
 
@@ -39,6 +44,16 @@ public sealed interface Kind {
           .filter(s -> s.id().equals(id))
           .findFirst()
           .orElseThrow(() -> new IllegalArgumentException("no position \"" + id + "\""));
+    }
+
+    /** Returns the stop that joins nothing, if there is one. */
+    default Optional<Stop> shut() {
+      return stops().stream().filter(s -> s.joins().isEmpty()).findFirst();
+    }
+
+    @Override
+    default Optional<String> unpowered() {
+      return motor().flatMap(Motor::unpowered);
     }
 
     @Override
@@ -306,6 +321,11 @@ public sealed interface Kind {
           ? List.of(new Position("off", "still"), new Position("on", "being worked"))
           : List.of(Position.OFF, new Position("on", "switched on"));
     }
+
+    @Override
+    public Optional<String> unpowered() {
+      return works.byHand() ? Optional.empty() : Optional.of(Position.OFF.id());
+    }
   }
 
   /**
@@ -363,6 +383,11 @@ public sealed interface Kind {
     @Override
     public List<Position> positions() {
       return List.of(Position.OFF, new Position("on", "heating"));
+    }
+
+    @Override
+    public Optional<String> unpowered() {
+      return Optional.of(Position.OFF.id());
     }
   }
 
@@ -489,6 +514,11 @@ public sealed interface Kind {
     @Override
     public List<Position> positions() {
       return List.of(Position.OFF, new Position("on", "running"));
+    }
+
+    @Override
+    public Optional<String> unpowered() {
+      return Optional.of(Position.OFF.id());
     }
   }
 

@@ -98,6 +98,13 @@ public record Rig(
     return new Setting(positions);
   }
 
+  /** Returns what a setting becomes when the power fails. */
+  public Setting withoutPower(Setting setting) {
+    Map<String, String> dark = new TreeMap<>(setting.positions());
+    parts.forEach(p -> p.kind().unpowered().ifPresent(rest -> dark.put(p.id(), rest)));
+    return new Setting(dark);
+  }
+
   /**
    * Returns the position a part would be in.
    *

@@ -79,7 +79,7 @@ class PlansTest {
         Simulation.start(
             PLUMBING, TRUCK.state().with("fill-selector", "main").with("inlet", "mains"));
     double full = run.runUntil(Happening.Kind.FULL, "main", 7200).orElseThrow();
-    assertThat(wait.seconds().expected()).isCloseTo(full, within(0.5));
+    assertThat(wait.seconds().expected()).isCloseTo(full, within(0.01));
     assertThat(wait.seconds().low()).isLessThan(full);
     assertThat(wait.seconds().high()).isGreaterThan(full);
     assertThat(wait.moved())
@@ -152,5 +152,27 @@ class PlansTest {
         .filteredOn(w -> w.until().what() == Job.Until.What.HOT)
         .singleElement()
         .satisfies(w -> assertThat(w.seconds().isKnown()).isFalse());
+  }
+
+  @Test
+  void aHandleThatTheJobItselfNeedsCannotBePlannedAround() {
+    Job drive = JOBS.byId("drive").orElseThrow();
+    Plan plan = PLANS.plan(drive, TRUCK.state(), 0, Set.of("pump"));
+    assertThat(plan.trouble())
+        .hasValueSatisfying(t -> assertThat(t.words()).startsWith("Pump has to be “off”"));
+  }
+
+  @Test
+  void aMoveThatEmptiesItsSourceFirstSaysSo() {
+    State little = TRUCK.state().withVolume("main", 0.02).withVolume("low", 0.01);
+    assertThat(plan("move-main-low-pump", little).steps())
+        .filteredOn(Step.Wait.class::isInstance)
+        .map(Step.Wait.class::cast)
+        .first()
+        .satisfies(w -> {
+          assertThat(w.words())
+              .isEqualTo("Let it run until Pump draws air, then switch it off at once.");
+          assertThat(w.seconds().isKnown()).isTrue();
+        });
   }
 }

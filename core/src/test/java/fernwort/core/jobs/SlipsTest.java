@@ -78,11 +78,35 @@ class SlipsTest {
             .filter(r -> r.id().equals("float-main"))
             .findFirst()
             .orElseThrow();
-    List<Slip> after =
-        slips(Plumbing.of(remedy.changed()), "fill-main-inlet", remedy.state(TRUCK.state()));
+    List<Slip> after = remedy.slips("fill-main-inlet", TRUCK.state());
     assertThat(only(after, Slip.Kind.OVERRUN, "Main fresh is full").grade())
         .isEqualTo(Slip.Grade.HARMLESS);
     assertThat(harmful(after)).isLessThan(harmful(slips("fill-main-inlet")));
+  }
+
+  @Test
+  void aLastLookMakesATapLeftOpenHarmlessButNobodyLooksWhereNobodyComesBack() {
+    Remedy look =
+        Remedy.of(Plumbing.of(TRUCK.rig())).stream()
+            .filter(r -> r.id().equals("last-look"))
+            .findFirst()
+            .orElseThrow();
+    List<Slip> before = slips("run-main");
+    List<Slip> after = look.slips("run-main", TRUCK.state());
+    assertThat(only(before, Slip.Kind.TAP_OPEN, "Rinse point").lost()).isGreaterThan(0.01);
+    assertThat(only(after, Slip.Kind.TAP_OPEN, "Rinse point").lost()).isLessThan(0.005);
+    assertThat(
+            only(look.slips("fill-main-inlet", TRUCK.state()), Slip.Kind.OVERRUN, "Main").grade())
+        .isNotEqualTo(Slip.Grade.HARMLESS);
+  }
+
+  @Test
+  void aTapLeftOpenIsTriedIndoorsAndOutdoors() {
+    assertThat(slips("run-main"))
+        .filteredOn(s -> s.kind() == Slip.Kind.TAP_OPEN)
+        .extracting(Slip::words)
+        .containsExactlyInAnyOrder(
+            "Sink was left open all the while.", "Rinse point was left open all the while.");
   }
 
   private static long harmful(List<Slip> slips) {

@@ -183,10 +183,7 @@ public record Drive(String words, List<Stretch> stretches) {
         if (!(part.kind() instanceof Kind.TwoWayValve valve)) {
           break;
         }
-        valve.stops().stream()
-            .filter(s -> s.joins().isEmpty())
-            .findFirst()
-            .ifPresent(stop -> valves.put(part.id(), stop.id()));
+        valve.shut().ifPresent(stop -> valves.put(part.id(), stop.id()));
         at = part.port(line.other(at).port().equals("a") ? "b" : "a");
         line = lines.get(at);
       }

@@ -22,4 +22,11 @@ public record Moment(
     Map<String, Double> gains,
     Map<String, Double> air,
     Map<String, Double> warmth,
-    Totals totals) {}
+    Totals totals) {
+
+  /** Tells whether no tank has changed by as much as a volume (m³) since another moment. */
+  public boolean isSettledSince(Moment other, double volume) {
+    return state.volumes().entrySet().stream()
+        .allMatch(v -> Math.abs(v.getValue() - other.state.volume(v.getKey())) < volume);
+  }
+}

@@ -31,12 +31,12 @@ public final class Simulation {
 
   private static final double FIRST_STEP = 60;
   private static final double SHORTEST = 1e-4;
+  private static final int STEPS_AT_ONCE = 200;
+  private static final double STEPS_A_SECOND = 0.5;
   private static final double COARSEST = 6;
   private static final double COARSE_TOLERANCE = 1e-3;
 
-  /**
-   * Steps that stay shorter than this, so many one after another, are those of a hovering level.
-   */
+  /** Ports that are covered or uncovered so soon after each other (s), so often, hover. */
   private static final double HOVERING = 8;
 
   private static final int MOST_HOVERING = 12;
@@ -47,9 +47,6 @@ public final class Simulation {
 
   /** How long a lock is trusted (s). */
   private static final double LOCKED = 60;
-
-  private static final int STEPS_AT_ONCE = 200;
-  private static final double STEPS_A_SECOND = 0.5;
 
   /** A container with less in it is poured out (m³). */
   private static final double DROP = 2e-6;
@@ -79,11 +76,12 @@ public final class Simulation {
   private double step = FIRST_STEP;
   private double shortest = SHORTEST;
   private double tolerance = TOLERANCE;
-  private double handTime;
   private double lockTime;
   private Set<String> locked = Set.of();
+  private double handTime;
   private int steps;
   private int hovering;
+  private double flipped = Double.NEGATIVE_INFINITY;
   private int[] parts = {};
   private Flows flows;
   private Thresholds[] thresholds;
@@ -146,11 +144,12 @@ public final class Simulation {
     step = other.step;
     shortest = other.shortest;
     tolerance = other.tolerance;
-    handTime = other.handTime;
     lockTime = other.lockTime;
     locked = other.locked;
+    handTime = other.handTime;
     steps = other.steps;
     hovering = other.hovering;
+    flipped = other.flipped;
     parts = other.parts.clone();
     flows = other.flows;
     thresholds = other.thresholds;
@@ -247,6 +246,7 @@ public final class Simulation {
     step = FIRST_STEP;
     shortest = SHORTEST;
     tolerance = TOLERANCE;
+    hovering = 0;
     handTime = time;
     steps = 0;
     List<Happening> happenings = new ArrayList<>();
@@ -305,6 +305,7 @@ public final class Simulation {
       time += idle;
       return idle == turn ? changes() : List.of();
     }
+    calm();
     hurry();
     if (!locked.isEmpty() && time > lockTime + LOCKED) {
       lookAround();
@@ -336,6 +337,7 @@ public final class Simulation {
     move(start, end, taken, h);
     step = error > 0 ? taken * Math.clamp(0.9 * Math.sqrt(tolerance / error), 0.3, 4) : 4 * h;
     if (turns || crossed()) {
+      flip();
       lookAround();
     } else {
       flows = solve(volume);
@@ -394,6 +396,7 @@ public final class Simulation {
     }
     move(start, start, high, high);
     step = Math.min(step, FIRST_STEP);
+    flip();
     lookAround();
     return changes();
   }
@@ -402,8 +405,8 @@ public final class Simulation {
   private record Slope(Flows flows, double[] rates) {}
 
   /**
-   * Where a tank is filled and drawn at the height of one of its ports, the port is covered and
-   * uncovered without end. Steps are then made coarser until time goes on.
+   * Where steps stay tiny for another reason, as with air that is shut in and gives way and holds
+   * by turns, they are made coarser more slowly, for there the small ones may be what it takes.
    */
   private void hurry() {
     steps++;
@@ -415,20 +418,28 @@ public final class Simulation {
   }
 
   /**
-   * A level that hovers at a port covers and uncovers it from step to step. Steps are then doubled
-   * until it does not matter any more, and are as fine as ever once the level has left.
+   * A level that hovers at a port covers and uncovers it without end. Steps are then doubled from
+   * one to the next until time goes on.
    */
-  private void hover(double taken) {
-    if (taken > HOVERING) {
+  private void flip() {
+    hovering = time - flipped < HOVERING ? hovering + 1 : 0;
+    flipped = time;
+    if (isHovering()) {
+      shortest = Math.min(2 * shortest, COARSEST);
+      tolerance = Math.min(2 * tolerance, COARSE_TOLERANCE);
+    }
+  }
+
+  private boolean isHovering() {
+    return hovering > MOST_HOVERING;
+  }
+
+  /** Steps are as fine as ever once a level has left the port it hovered at. */
+  private void calm() {
+    if (isHovering() && time - flipped > HOVERING) {
       hovering = 0;
       shortest = SHORTEST;
       tolerance = TOLERANCE;
-      return;
-    }
-    hovering++;
-    if (hovering > MOST_HOVERING) {
-      shortest = Math.min(2 * shortest, COARSEST);
-      tolerance = Math.min(2 * tolerance, COARSE_TOLERANCE);
     }
   }
 
@@ -583,7 +594,6 @@ public final class Simulation {
       air[i].settle(volume[i]);
     }
     time += seconds;
-    hover(seconds);
   }
 
   private void count(Flows of, double seconds) {
@@ -639,7 +649,7 @@ public final class Simulation {
     for (int i = 0; i < tanks.size(); i++) {
       int tank = i;
       // At a port where the level hovers, air passes beside the water: it stays open till it ends.
-      boolean beside = hovering > MOST_HOVERING && !air[tank].isShutIn();
+      boolean beside = isHovering() && !air[tank].isShutIn();
       around
           .airOf(tanks.get(i).id())
           .filter(a -> !beside)

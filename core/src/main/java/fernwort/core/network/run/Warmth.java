@@ -6,6 +6,7 @@ import fernwort.core.network.flow.Fluid;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -32,17 +33,12 @@ final class Warmth {
   private static final double NEARLY = 1e-9;
 
   private final List<Part> heaters;
-  private final Map<String, Part> fixtures;
   private final List<String> feeds;
   private final double[] temperature;
   private final boolean[] satisfied;
 
   Warmth(Plumbing plumbing) {
     heaters = plumbing.rig().parts().stream().filter(Warmth::isKnown).toList();
-    fixtures = new TreeMap<>();
-    plumbing.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Fixture)
-        .forEach(p -> fixtures.put(p.id(), p));
     feeds = heaters.stream().map(h -> plumbing.lineId(h.port("cold")).orElse("")).toList();
     temperature = new double[heaters.size()];
     Arrays.fill(temperature, COLD);
@@ -51,7 +47,6 @@ final class Warmth {
 
   Warmth(Warmth other) {
     heaters = other.heaters;
-    fixtures = other.fixtures;
     feeds = other.feeds;
     temperature = other.temperature.clone();
     satisfied = other.satisfied.clone();
@@ -75,10 +70,13 @@ final class Warmth {
 
   /** Returns the heaters that are on and have their water where the thermostat is set. */
   List<String> hot(Setting setting) {
-    return heaters.stream()
-        .filter(h -> satisfied[heaters.indexOf(h)] && isOn(h, setting))
-        .map(Part::id)
-        .toList();
+    List<String> hot = new ArrayList<>();
+    for (int i = 0; i < satisfied.length; i++) {
+      if (satisfied[i] && isOn(heaters.get(i), setting)) {
+        hot.add(heaters.get(i).id());
+      }
+    }
+    return hot;
   }
 
   private static boolean isOn(Part heater, Setting setting) {
@@ -157,9 +155,7 @@ final class Warmth {
   private double drawn(int heater, Setting setting, Flows flows) {
     double hot = 0;
     for (Map.Entry<String, Double> fixture : flows.fixtures().entrySet()) {
-      if (fixtures.containsKey(fixture.getKey())) {
-        hot += hotShare(setting.of(fixture.getKey())) * Math.max(0, fixture.getValue());
-      }
+      hot += hotShare(setting.of(fixture.getKey())) * Math.max(0, fixture.getValue());
     }
     return Math.min(hot, Math.abs(flows.line(feeds.get(heater))));
   }

@@ -1,14 +1,12 @@
-package fernwort.app.jobs;
-
-import fernwort.core.jobs.Step;
+package fernwort.core.jobs;
 
 /** Times as people say them. */
-final class Times {
+public final class Times {
 
   private Times() {}
 
   /** Returns a time in words (s). */
-  static String of(double seconds) {
+  public static String of(double seconds) {
     if (seconds < 90) {
       return Math.max(1, Math.round(seconds)) + " s";
     }
@@ -17,7 +15,7 @@ final class Times {
   }
 
   /** Returns a span in words, as a range where it is one. */
-  static String of(Step.Span span) {
+  public static String of(Step.Span span) {
     String middle = of(span.expected());
     String low = of(span.low());
     String high = of(span.high());

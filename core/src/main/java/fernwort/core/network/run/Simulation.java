@@ -7,7 +7,6 @@ import fernwort.core.network.Hydraulics;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Surroundings;
 import fernwort.core.network.flow.Fluid;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.State;
@@ -26,20 +25,9 @@ import java.util.function.BiFunction;
  */
 public final class Simulation {
 
-  /** Error in a tank's volume that one step may make (m³). */
-  private static final double TOLERANCE = 5e-6;
-
-  private static final double FIRST_STEP = 60;
+  /** Thermostats are not met in shorter steps than this (s). */
   private static final double SHORTEST = 1e-4;
-  private static final int STEPS_AT_ONCE = 200;
-  private static final double STEPS_A_SECOND = 0.5;
-  private static final double COARSEST = 6;
-  private static final double COARSE_TOLERANCE = 1e-3;
 
-  /** Ports that are covered or uncovered so soon after each other (s), so often, hover. */
-  private static final double HOVERING = 8;
-
-  private static final int MOST_HOVERING = 12;
   private static final int MOST_ATTEMPTS = 40;
 
   /** Steps shorter than this are a sign of air that is shut in (s). */
@@ -48,13 +36,8 @@ public final class Simulation {
   /** How long a lock is trusted (s). */
   private static final double LOCKED = 60;
 
-  /** A container with less in it is poured out (m³). */
-  private static final double DROP = 2e-6;
-
-  private static final double LONGEST = 3600;
-
   /** Slower than this nothing moves: a millilitre in a day (m³/s). */
-  private static final double STILL = 1.2e-11;
+  static final double STILL = 1.2e-11;
 
   private static final double NEARLY = 1e-9;
 
@@ -65,7 +48,8 @@ public final class Simulation {
   private final List<Part> tanks;
   private final double[] volume;
   private final Air[] air;
-  private final Map<String, Double> jugs;
+  private final Jugs jugs;
+  private final Pace pace;
   private final Set<String> wetVents;
   private final Totals totals;
   private final Warmth warmth;
@@ -73,15 +57,8 @@ public final class Simulation {
   private State state;
   private Set<String> runningFull;
   private double time;
-  private double step = FIRST_STEP;
-  private double shortest = SHORTEST;
-  private double tolerance = TOLERANCE;
   private double lockTime;
   private Set<String> locked = Set.of();
-  private double handTime;
-  private int steps;
-  private int hovering;
-  private double flipped = Double.NEGATIVE_INFINITY;
   private int[] parts = {};
   private Flows flows;
   private Thresholds[] thresholds;
@@ -104,12 +81,8 @@ public final class Simulation {
     for (int i = 0; i < air.length; i++) {
       air[i] = new Air(plumbing.room(tanks.get(i).id()).capacity(), volume[i]);
     }
-    jugs = new TreeMap<>();
-    for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.PortableContainer jug) {
-        jugs.put(part.id(), jug.capacity());
-      }
-    }
+    jugs = new Jugs(plumbing.rig());
+    pace = new Pace();
     wetVents = new HashSet<>();
     runningFull = conditions.runningFull();
     totals = Totals.none();
@@ -133,7 +106,8 @@ public final class Simulation {
     for (int i = 0; i < air.length; i++) {
       air[i] = new Air(other.air[i]);
     }
-    jugs = new TreeMap<>(other.jugs);
+    jugs = new Jugs(other.jugs);
+    pace = new Pace(other.pace);
     wetVents = new HashSet<>(other.wetVents);
     totals = other.totals.copy();
     warmth = new Warmth(other.warmth);
@@ -141,15 +115,8 @@ public final class Simulation {
     state = other.state;
     runningFull = other.runningFull;
     time = other.time;
-    step = other.step;
-    shortest = other.shortest;
-    tolerance = other.tolerance;
     lockTime = other.lockTime;
     locked = other.locked;
-    handTime = other.handTime;
-    steps = other.steps;
-    hovering = other.hovering;
-    flipped = other.flipped;
     parts = other.parts.clone();
     flows = other.flows;
     thresholds = other.thresholds;
@@ -238,17 +205,11 @@ public final class Simulation {
   public List<Happening> set(String part, String position) {
     plumbing.rig().position(part, position);
     state = state.with(part, position);
-    if (plumbing.rig().part(part).kind() instanceof Kind.PortableContainer jug
-        && position.equals("pouring")) {
-      jugs.put(part, jug.capacity());
+    if (position.equals("pouring")) {
+      jugs.fill(plumbing.rig().part(part));
     }
     lookAround();
-    step = FIRST_STEP;
-    shortest = SHORTEST;
-    tolerance = TOLERANCE;
-    hovering = 0;
-    handTime = time;
-    steps = 0;
+    pace.restart(time);
     List<Happening> happenings = new ArrayList<>();
     happenings.add(new Happening(time, Happening.Kind.HAND, part, true));
     happenings.addAll(changes());
@@ -305,39 +266,38 @@ public final class Simulation {
       time += idle;
       return idle == turn ? changes() : List.of();
     }
-    calm();
-    hurry();
     if (!locked.isEmpty() && time > lockTime + LOCKED) {
       lookAround();
       start = new Slope(flows, rates(flows));
     }
-    double h = Math.min(Math.min(Math.max(step, shortest), LONGEST), until - time);
+    double h = Math.min(pace.next(time), until - time);
+    double shortest = pace.shortest();
     h = Math.min(Math.min(h, turn), Math.max(shortest, untilCrossing(start, start, h)));
-    h = Math.min(h, Math.min(untilPouredOut(), untilLimit(start, start, h)));
+    h = Math.min(h, Math.min(jugs.untilPouredOut(flows), untilLimit(start, start, h)));
     Slope end = start;
     double error = 0;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Flows ahead = solve(after(start, start, h, h));
       end = new Slope(ahead, rates(ahead));
       error = difference(start.rates(), end.rates()) * h / 2;
-      if (error > tolerance && (h < STIFF || h <= shortest) && lock(start, end)) {
+      if (pace.isTooCoarse(error) && (h < STIFF || h <= shortest) && lock(start, end)) {
         return changes();
       }
-      if (error <= tolerance || h <= shortest) {
+      if (!pace.isTooCoarse(error) || h <= shortest) {
         break;
       }
-      h = Math.max(shortest, h * Math.max(0.2, 0.9 * Math.sqrt(tolerance / error)));
+      h = pace.shorter(h, error);
     }
     if (!moving(end.flows()).equals(moving(flows)) && h > shortest) {
       return floods(start, h);
     }
     double crossing = Math.max(shortest, untilCrossing(start, end, h));
     double taken = Math.min(h, Math.min(crossing, untilLimit(start, end, h)));
-    boolean turns = taken < h || poured(start, taken);
+    boolean turns = taken < h || jugs.runOut(start.flows(), taken);
     move(start, end, taken, h);
-    step = error > 0 ? taken * Math.clamp(0.9 * Math.sqrt(tolerance / error), 0.3, 4) : 4 * h;
+    pace.learn(h, taken, error);
     if (turns || crossed()) {
-      flip();
+      pace.flip(time);
       lookAround();
     } else {
       flows = solve(volume);
@@ -386,7 +346,7 @@ public final class Simulation {
     Set<String> before = moving(start.flows());
     double low = 0;
     double high = within;
-    while (high - low > shortest) {
+    while (high - low > pace.shortest()) {
       double middle = (low + high) / 2;
       if (moving(solve(after(start, start, middle, middle))).equals(before)) {
         low = middle;
@@ -395,53 +355,14 @@ public final class Simulation {
       }
     }
     move(start, start, high, high);
-    step = Math.min(step, FIRST_STEP);
-    flip();
+    pace.slowDown();
+    pace.flip(time);
     lookAround();
     return changes();
   }
 
   /** The flows at one end of a step, with what each tank gains (m³/s). */
   private record Slope(Flows flows, double[] rates) {}
-
-  /**
-   * Where steps stay tiny for another reason, as with air that is shut in and gives way and holds
-   * by turns, they are made coarser more slowly, for there the small ones may be what it takes.
-   */
-  private void hurry() {
-    steps++;
-    if (steps > STEPS_AT_ONCE + STEPS_A_SECOND * (time - handTime)) {
-      shortest = Math.min(2 * shortest, COARSEST);
-      tolerance *= 2;
-      steps -= STEPS_AT_ONCE / 2;
-    }
-  }
-
-  /**
-   * A level that hovers at a port covers and uncovers it without end. Steps are then doubled from
-   * one to the next until time goes on.
-   */
-  private void flip() {
-    hovering = time - flipped < HOVERING ? hovering + 1 : 0;
-    flipped = time;
-    if (isHovering()) {
-      shortest = Math.min(2 * shortest, COARSEST);
-      tolerance = Math.min(2 * tolerance, COARSE_TOLERANCE);
-    }
-  }
-
-  private boolean isHovering() {
-    return hovering > MOST_HOVERING;
-  }
-
-  /** Steps are as fine as ever once a level has left the port it hovered at. */
-  private void calm() {
-    if (isHovering() && time - flipped > HOVERING) {
-      hovering = 0;
-      shortest = SHORTEST;
-      tolerance = TOLERANCE;
-    }
-  }
 
   /** Tells whether a step carried a tank past a port, so that what is open has to be found anew. */
   private boolean crossed() {
@@ -607,27 +528,7 @@ public final class Simulation {
             totals.out().merge(fixture, q * seconds, Double::sum);
           }
         });
-    of.supplies().forEach((id, q) -> jugs.computeIfPresent(id, (jug, left) -> left - q * seconds));
-  }
-
-  private double untilPouredOut() {
-    double soonest = Double.POSITIVE_INFINITY;
-    for (Map.Entry<String, Double> jug : jugs.entrySet()) {
-      double q = flows.supplies().getOrDefault(jug.getKey(), 0.0);
-      if (q > STILL && jug.getValue() > DROP) {
-        soonest = Math.min(soonest, jug.getValue() / q);
-      }
-    }
-    return soonest;
-  }
-
-  /** Tells whether a container runs out within a step. */
-  private boolean poured(Slope start, double seconds) {
-    return jugs.entrySet().stream()
-        .anyMatch(j -> {
-          double q = start.flows().supplies().getOrDefault(j.getKey(), 0.0);
-          return q > STILL && j.getValue() - q * seconds <= DROP;
-        });
+    jugs.pour(of, seconds);
   }
 
   // --- what is open ----------------------------------------------------------------------------
@@ -649,7 +550,7 @@ public final class Simulation {
     for (int i = 0; i < tanks.size(); i++) {
       int tank = i;
       // At a port where the level hovers, air passes beside the water: it stays open till it ends.
-      boolean beside = isHovering() && !air[tank].isShutIn();
+      boolean beside = pace.isHovering() && !air[tank].isShutIn();
       around
           .airOf(tanks.get(i).id())
           .filter(a -> !beside)
@@ -667,7 +568,7 @@ public final class Simulation {
   private Flows solve(double[] volumes) {
     return hydraulics.solve(
         now(volumes),
-        wear.on(conditions).withAir(pressures(volumes)).after(runningFull, pouredOut(), locked));
+        wear.on(conditions).withAir(pressures(volumes)).after(runningFull, jugs.empty(), locked));
   }
 
   private Thresholds[] thresholds(BiFunction<Part, State, double[]> heights) {
@@ -680,7 +581,7 @@ public final class Simulation {
   }
 
   private Set<Watch.Standing> look() {
-    Set<Watch.Standing> standing = watch.look(now(volume), flows, pressures(volume), pouredOut());
+    Set<Watch.Standing> standing = watch.look(now(volume), flows, pressures(volume), jugs.empty());
     warmth
         .hot(state.setting())
         .forEach(h -> standing.add(new Watch.Standing(Happening.Kind.HOT, h)));
@@ -693,16 +594,6 @@ public final class Simulation {
           }
         });
     return standing;
-  }
-
-  private Set<String> pouredOut() {
-    Set<String> empty = new HashSet<>();
-    jugs.forEach((id, left) -> {
-      if (left <= DROP) {
-        empty.add(id);
-      }
-    });
-    return empty;
   }
 
   /** Returns what has begun and ended since it was last asked. */

@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.board.Symbol;
+import fernwort.app.board.layout.Lettering;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.units.Measure;
@@ -29,10 +30,7 @@ class LabelsController {
   private static final int WIDTH = 250;
   private static final int HEIGHT = 112;
 
-  /** Width of a letter to its height. */
-  private static final double LETTER = 0.54;
-
-  private static final double SMALLEST = 5;
+  private static final double SMALLEST = 8;
   private static final double LARGEST = 12;
 
   private final Rigs rigs;
@@ -46,7 +44,7 @@ class LabelsController {
   }
 
   /** One position on a label: how the handle looks, what that is called, and in what size (px). */
-  record Stand(Symbol symbol, String words, double x, double size) {}
+  record Stand(Symbol symbol, List<String> lines, double x, double size) {}
 
   /** A label of a handle, at its place on the sheet (px). */
   record HandleLabel(String name, String place, List<Stand> stands, int x, int y) {}
@@ -123,20 +121,19 @@ class LabelsController {
     var positions = part.kind().positions();
     List<Stand> stands = new ArrayList<>();
     for (int i = 0; i < positions.size(); i++) {
-      double at = (i + 0.5) * WIDTH / positions.size();
+      double room = (double) WIDTH / positions.size();
+      List<String> lines = Lettering.lines(positions.get(i).words());
       stands.add(
           new Stand(
-              Symbol.of(part, positions.get(i).id()),
-              positions.get(i).words(),
-              at,
-              size(positions.get(i).words(), (double) WIDTH / positions.size())));
+              Symbol.of(part, positions.get(i).id()), lines, (i + 0.5) * room, size(lines, room)));
     }
     return new HandleLabel(part.label(), rig.place(part.place()).label(), stands, x, y);
   }
 
-  /** The largest letters in which words fit beside each other. */
-  private static double size(String words, double room) {
-    return Math.clamp((room - 6) / (LETTER * words.length()), SMALLEST, LARGEST);
+  /** The largest letters in which lines fit beside those of the next position (px). */
+  private static double size(List<String> lines, double room) {
+    double widest = lines.stream().mapToDouble(Lettering::width).max().orElse(1);
+    return Math.clamp(Lettering.SIZE * (room - 6) / widest, SMALLEST, LARGEST);
   }
 
   private static LineLabel line(Rig rig, Line line, Units units, int x, int y) {

@@ -6,7 +6,8 @@ import java.util.List;
 /** How wide words stand on the Board: Atkinson Hyperlegible Next, 11.5 px, semi-bold. */
 public final class Lettering {
 
-  private static final double SIZE = 11.5;
+  /** Size of the letters that widths are given for (px). */
+  public static final double SIZE = 11.5;
 
   /** Widest letters first; anything else counts as ordinary. Shares of the letter size. */
   private static final String WIDE = "mwMW%@";
@@ -32,7 +33,7 @@ public final class Lettering {
   }
 
   /** Breaks a label into at most two lines, as evenly as its words allow. */
-  static List<String> lines(String label) {
+  public static List<String> lines(String label) {
     if (width(label) <= 58) {
       return List.of(label);
     }

@@ -1,99 +1,135 @@
 package fernwort.app;
 
+import fernwort.app.backup.BackupDoor;
+import fernwort.app.backup.StoredRigs;
+import fernwort.app.security.HouseCertificate;
 import fernwort.app.security.ListenRule;
+import fernwort.app.security.PassphraseRule;
 import fernwort.app.store.DataFolder;
+import fernwort.app.store.backup.AtRest;
+import fernwort.app.store.disk.Opening;
+import java.io.PrintStream;
+import java.net.BindException;
 import java.nio.file.Path;
-import java.util.HashMap;
-import java.util.Map;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.web.server.context.WebServerInitializedEvent;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
 
-/** Starts the application: {@code --data DIR --port N --listen ADDRESS --demo}. */
+/**
+ * The launcher: reads the command line, makes the data folder ready, and starts the application on
+ * it or does what is to be done to it. It alone speaks to the terminal.
+ */
 @SpringBootApplication
 public class Fernwort {
 
-  /** What the settings are called. */
-  public static final String DATA = "fernwort.data";
+  private static final PrintStream OUT = System.out;
+  private static final PrintStream ERR = System.err;
 
-  /** Starts Fernwort on one data folder, or says in one sentence why not. */
+  /** Does what the command line asks for, or says in one sentence why not. */
   public static void main(String[] args) {
     try {
-      Launch launch = Launch.from(args);
-      DataFolder folder = DataFolder.claim(launch.data());
-      if (!launch.setPassphrase()) {
-        ListenRule.check(launch.listen(), folder.databaseUrl());
-      }
-      Map<String, Object> settings = new HashMap<>();
-      settings.put(DATA, launch.data().toString());
-      settings.put("spring.datasource.url", folder.databaseUrl());
-      settings.put("server.port", launch.port());
-      settings.put("server.address", launch.listen());
-      settings.put("fernwort.demo", launch.demo());
-      if (launch.setPassphrase()) {
-        settings.put("fernwort.set-passphrase", true);
-        settings.put("spring.main.web-application-type", "none");
-      }
-      SpringApplication application = new SpringApplication(Fernwort.class);
-      application.setDefaultProperties(settings);
-      application.run();
+      run(Launch.from(args));
     } catch (Refusal refusal) {
-      System.err.println(refusal.getMessage());
+      ERR.println(refusal.getMessage());
       System.exit(2);
     } catch (RuntimeException failed) {
-      Throwable cause = failed;
-      while (cause.getCause() != null && !(cause instanceof Refusal)) {
-        cause = cause.getCause();
-      }
-      if (cause instanceof Refusal || cause instanceof java.net.BindException) {
-        System.err.println(
-            cause instanceof Refusal
-                ? cause.getMessage()
-                : "The port is taken by another program. Choose another with --port N.");
-        System.exit(2);
-      }
-      throw failed;
+      ERR.println(sentence(failed));
+      System.exit(2);
     }
   }
 
-  /** What the command line asks for. */
-  record Launch(Path data, int port, String listen, boolean demo, boolean setPassphrase) {
-
-    static Launch from(String[] args) {
-      Path data = Path.of(System.getProperty("user.home"), ".fernwort");
-      int port = 8080;
-      String listen = "127.0.0.1";
-      boolean demo = false;
-      boolean passphrase = false;
-      for (int i = 0; i < args.length; i++) {
-        switch (args[i]) {
-          case "--data" -> data = Path.of(value(args, ++i, "--data"));
-          case "--listen" -> listen = value(args, ++i, "--listen");
-          case "--port" -> port = port(value(args, ++i, "--port"));
-          case "--demo" -> demo = true;
-          case "--set-passphrase" -> passphrase = true;
-          default -> throw new Refusal("\"" + args[i] + "\" is not an option. See --help.");
-        }
-      }
-      return new Launch(data.toAbsolutePath(), port, listen, demo, passphrase);
+  private static void run(Launch launch) {
+    Clock clock = Clock.systemDefaultZone();
+    switch (launch.task()) {
+      case SERVE -> serve(launch, clock);
+      case SET_PASSPHRASE -> OUT.println(PassphraseRule.ask(claim(launch, clock)));
+      case BACK_UP -> OUT.println(backUp(launch, clock));
+      case RESTORE -> OUT.println(restore(launch, clock));
     }
+  }
 
-    private static String value(String[] args, int i, String option) {
-      if (i >= args.length) {
-        throw new Refusal(option + " needs a value after it. See --help.");
-      }
-      return args[i];
-    }
+  private static DataFolder claim(Launch launch, Clock clock) {
+    DataFolder folder = DataFolder.claim(launch.data());
+    Opening.prepare(folder, clock);
+    return folder;
+  }
 
-    private static int port(String text) {
-      try {
-        int port = Integer.parseInt(text);
-        if (port >= 0 && port <= 65_535) {
-          return port;
-        }
-      } catch (NumberFormatException e) {
-        throw new Refusal("--port needs a number from 0 to 65535, not \"" + text + "\".");
-      }
-      throw new Refusal("--port needs a number from 0 to 65535, not \"" + text + "\".");
+  private static void serve(Launch launch, Clock clock) {
+    DataFolder folder = claim(launch, clock);
+    ListenRule.Listen listen =
+        ListenRule.check(launch.listen(), Opening.passphrase(folder).isPresent());
+    SpringApplication application = new SpringApplication(Fernwort.class);
+    application.setEnvironment(new OwnWords());
+    ApplicationContextInitializer<ConfigurableApplicationContext> given =
+        context -> context.getBeanFactory().registerSingleton("dataFolder", folder);
+    application.addInitializers(given);
+    application.addListeners((WebServerInitializedEvent event) ->
+        announce(launch, listen, event.getWebServer().getPort()));
+    application.run(settings(launch, listen, folder).toArray(String[]::new));
+  }
+
+  /** Settings as the command line of the framework: nothing stands above them. */
+  private static List<String> settings(Launch launch, ListenRule.Listen listen, DataFolder folder) {
+    List<String> settings = new ArrayList<>();
+    settings.add("--spring.config.location=classpath:/application.properties");
+    settings.add("--server.port=" + launch.port());
+    settings.add("--server.address=" + listen.address());
+    settings.add("--fernwort.open=" + listen.loopback());
+    settings.add("--fernwort.demo=" + launch.demo());
+    settings.add("--logging.file.name=" + folder.path().resolve("fernwort.log"));
+    if (launch.https()) {
+      settings.addAll(
+          HouseCertificate.settings(
+              folder,
+              launch.certificate().map(Launch.Certificate::chain),
+              launch.certificate().map(Launch.Certificate::key)));
     }
+    return settings;
+  }
+
+  private static void announce(Launch launch, ListenRule.Listen listen, int port) {
+    OUT.printf(
+        "Fernwort is at %s://%s:%d (Ctrl+C stops it)%n",
+        launch.https() ? "https" : "http", listen.shown(), port);
+  }
+
+  private static String backUp(Launch launch, Clock clock) {
+    Path file = launch.file().orElseThrow();
+    Optional<BackupDoor.Visitor> running = BackupDoor.of(launch.data());
+    if (running.isPresent()) {
+      AtRest.toNewFile(file, running.get()::backUp);
+    } else {
+      AtRest.backUp(DataFolder.claim(launch.data()), file, clock);
+    }
+    return "Backed up to %s.".formatted(file);
+  }
+
+  private static String restore(Launch launch, Clock clock) {
+    Path file = launch.file().orElseThrow();
+    return BackupDoor.of(launch.data())
+        .map(running -> running.restore(file))
+        .orElseGet(
+            () -> AtRest.restore(DataFolder.claim(launch.data()), file, clock, StoredRigs.look()));
+  }
+
+  private static String sentence(Throwable failed) {
+    Throwable cause = failed;
+    while (cause.getCause() != null && !(cause instanceof Refusal)) {
+      cause = cause.getCause();
+    }
+    return switch (cause) {
+      case Refusal refusal -> String.valueOf(refusal.getMessage());
+      case BindException taken ->
+          "The port is taken by another program. Choose another with --port N.";
+      default ->
+          "Fernwort could not start (%s). The log in the data folder says more."
+              .formatted(String.valueOf(cause.getMessage()).lines().findFirst().orElse("unknown"));
+    };
   }
 }

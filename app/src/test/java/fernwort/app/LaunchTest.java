@@ -9,8 +9,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class LaunchTest {
 
-  private static Fernwort.Launch launch(String... args) {
-    return Fernwort.Launch.from(args);
+  private static Launch launch(String... args) {
+    return Launch.from(args);
   }
 
   @Test
@@ -23,7 +23,7 @@ class LaunchTest {
 
   @Test
   void optionsAreTakenInAnyOrder() {
-    Fernwort.Launch launch = launch("--demo", "--port", "9000", "--data", "x", "--listen", "::1");
+    Launch launch = launch("--demo", "--port", "9000", "--data", "x", "--listen", "::1");
     assertThat(launch.demo()).isTrue();
     assertThat(launch.port()).isEqualTo(9000);
     assertThat(launch.listen()).isEqualTo("::1");
@@ -35,10 +35,13 @@ class LaunchTest {
     "--prot 1, is not an option",
     "--port, needs a value",
     "--port 70000, from 0 to 65535",
-    "--port many, not \"many\""
+    "--port many, not \"many\"",
+    "--listen '', needs a value",
+    "--certificate /no/such/file, needs a file that can be read",
+    "--restore /no/such/file, needs a file that can be read"
   })
   void aWrongOptionIsNamedWithTheMend(String line, String sentence) {
-    assertThatThrownBy(() -> launch(line.split(" ")))
+    assertThatThrownBy(() -> launch(line.replace("''", " ").split(" ", 2)))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining(sentence);
   }

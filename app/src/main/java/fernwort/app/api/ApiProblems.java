@@ -1,50 +1,128 @@
 package fernwort.app.api;
 
 import fernwort.app.Refusal;
+import fernwort.app.store.StaleVersion;
+import fernwort.app.store.StoreTrouble;
+import fernwort.app.store.disk.FolderWatch;
+import fernwort.app.web.Faults;
+import fernwort.app.web.Sentence;
+import fernwort.app.web.TooBusy;
+import fernwort.core.network.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DatabindException;
 
 /** Errors as JSON: a sentence, and for a rig file every fault with its mend. */
-@RestControllerAdvice(assignableTypes = ApiController.class)
+@RestControllerAdvice(basePackageClasses = ApiProblems.class)
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ApiProblems {
+
+  private final FolderWatch watch;
+
+  ApiProblems(FolderWatch watch) {
+    this.watch = watch;
+  }
 
   /** What went wrong. */
   record Failure(String sentence, List<Problem> problems) {}
 
   @ExceptionHandler
   ResponseEntity<Failure> invalid(InvalidRigException e) {
-    return answer(
-        HttpStatus.UNPROCESSABLE_CONTENT,
-        new Failure("The file was not taken in; nothing was changed.", e.problems()));
+    return ResponseEntity.status(HttpStatus.UNPROCESSABLE_CONTENT)
+        .body(new Failure("The file was not taken in; nothing was changed.", e.problems()));
   }
 
   @ExceptionHandler
   ResponseEntity<Failure> missing(Refusal e) {
-    return answer(HttpStatus.NOT_FOUND, new Failure(String.valueOf(e.getMessage()), List.of()));
+    return answer(HttpStatus.NOT_FOUND, e.getMessage());
   }
 
   @ExceptionHandler
-  ResponseEntity<Failure> wrong(IllegalArgumentException e) {
-    return answer(HttpStatus.UNPROCESSABLE_CONTENT, new Failure(e.getMessage() + ".", List.of()));
+  ResponseEntity<Failure> stale(StaleVersion e) {
+    return answer(HttpStatus.CONFLICT, e.getMessage());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Failure> wrong(IllegalArgumentException e, HttpServletRequest request) {
+    return answer(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        Faults.isMeant(e) ? e.getMessage() : Sentence.notUnderstood(request, e));
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Failure> unsettled(UnsettledFlowException e) {
+    return answer(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
+  }
+
+  @ExceptionHandler({StoreTrouble.class, TooBusy.class})
+  ResponseEntity<Failure> notNow(RuntimeException e) {
+    return answer(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage());
+  }
+
+  @ExceptionHandler({DataAccessException.class, TransactionException.class})
+  ResponseEntity<Failure> database(RuntimeException e, HttpServletRequest request) {
+    return answer(HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e));
   }
 
   @ExceptionHandler
   ResponseEntity<Failure> unreadable(HttpMessageNotReadableException e) {
-    return answer(
-        HttpStatus.BAD_REQUEST,
-        new Failure("The body is not the JSON that the description asks for.", List.of()));
+    return answer(HttpStatus.BAD_REQUEST, body(e.getCause()));
   }
 
-  private static ResponseEntity<Failure> answer(HttpStatus status, Failure failure) {
-    return ResponseEntity.status(status).body(failure);
+  /** Names the field of a body that cannot be read, as far as it is known. */
+  private static String body(@Nullable Throwable cause) {
+    if (cause instanceof DatabindException at && !at.getPath().isEmpty()) {
+      String field =
+          at.getPath().stream()
+              .map(p ->
+                  p.getPropertyName() == null
+                      ? Integer.toString(p.getIndex())
+                      : p.getPropertyName())
+              .collect(Collectors.joining("."));
+      return "The field “%s” is missing or of another kind than asked for; see /api."
+          .formatted(field);
+    }
+    if (cause instanceof JacksonException at && at.getLocation() != null) {
+      return "The body is no JSON at line %d, column %d."
+          .formatted(at.getLocation().getLineNr(), at.getLocation().getColumnNr());
+    }
+    return "The body is not the JSON that is asked for; see /api.";
+  }
+
+  @ExceptionHandler({MissingServletRequestParameterException.class, TypeMismatchException.class})
+  ResponseEntity<Failure> field(Exception e) {
+    return answer(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.field(e));
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Failure> type(HttpMediaTypeNotSupportedException e) {
+    return answer(
+        HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Send JSON, with Content-Type: application/json.");
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Failure> fault(RuntimeException e, HttpServletRequest request) {
+    return answer(HttpStatus.INTERNAL_SERVER_ERROR, Sentence.fault(request, e));
+  }
+
+  private static ResponseEntity<Failure> answer(HttpStatus status, @Nullable String sentence) {
+    return ResponseEntity.status(status).body(new Failure(Sentence.ended(sentence), List.of()));
   }
 }

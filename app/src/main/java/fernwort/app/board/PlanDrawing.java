@@ -9,6 +9,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 
 /** The cutaway of a rig that is only looked at: at rest, or in a state that is tried out. */
@@ -27,7 +28,8 @@ public final class PlanDrawing {
     Ways ways = OpenWays.find(rig.plumbing(), state.setting(), levels);
     Rigs.Outlook outlook =
         new Rigs.Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
-    return new Drafter(rig, new Rigs.Standing(state, Map.of()), outlook, Instant.EPOCH).whole();
+    return new Drafter(rig, new Rigs.Standing(state, Map.of(), List.of()), outlook, Instant.EPOCH)
+        .whole();
   }
 
   /** Draws a rig that is not kept anywhere. */

@@ -37,6 +37,9 @@ public final class RigFormat {
   /** Largest file that is read (bytes). */
   public static final int MOST_BYTES = 2_000_000;
 
+  /** Largest rig that is kept, as it is written (bytes). */
+  public static final int MOST_KEPT = 4_000_000;
+
   private static final int DEEPEST = 24;
   private static final int MOST_PROBLEMS = 50;
 
@@ -50,7 +53,7 @@ public final class RigFormat {
             .streamReadConstraints(
                 StreamReadConstraints.builder()
                     .maxNestingDepth(DEEPEST)
-                    .maxDocumentLength(MOST_BYTES)
+                    .maxDocumentLength(2L * MOST_KEPT)
                     .maxStringLength(10_000)
                     .maxNumberLength(40)
                     .build())
@@ -117,6 +120,23 @@ public final class RigFormat {
         throw invalid;
       }
       throw broken(e.getOriginalMessage(), "Compare it with the schema");
+    }
+  }
+
+  /**
+   * Reads a rig that was kept. It was checked when it was taken in, and is read whatever limits for
+   * new files have come since.
+   *
+   * @throws InvalidRigException when it cannot be read
+   */
+  public Rig readKept(String text) {
+    try {
+      return mapper.readValue(text, RigFile.class).rig();
+    } catch (JacksonException e) {
+      if (e.getCause() instanceof InvalidRigException invalid) {
+        throw invalid;
+      }
+      throw broken(firstSentence(e.getOriginalMessage()), "Bring back a backup of it");
     }
   }
 

@@ -8,10 +8,8 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.network.run.Moment;
 import fernwort.core.network.run.Simulation;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
-import fernwort.core.tank.Reading;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.List;
@@ -170,28 +168,11 @@ class RehearseController {
       @ModelAttribute("units") Units units) {
     Rehearsal rehearsal = room.get(run);
     rehearsal.pause();
-    OpenRig rig = rigs.open(id);
-    Moment moment = rehearsal.moment();
-    Setting before = rigs.standing(rig).state().setting();
-    moment
-        .state()
-        .setting()
-        .positions()
-        .forEach((part, position) -> {
-          if (!before.of(part).equals(position)) {
-            rigs.turn(rig, part, position, who);
-          }
-        });
-    for (Part tank : rig.plumbing().tanks()) {
-      double volume = moment.state().volume(tank.id());
-      rigs.record(
-          rig,
-          tank.id(),
-          new Reading.Volume(volume),
-          units.show(Measure.VOLUME, volume) + " rehearsed",
-          clock.instant(),
-          who);
-    }
+    rigs.adopt(
+        rigs.open(id),
+        rehearsal.moment().state(),
+        volume -> units.show(Measure.VOLUME, volume) + " rehearsed",
+        who);
     return "redirect:/rigs/%s/board".formatted(id);
   }
 }

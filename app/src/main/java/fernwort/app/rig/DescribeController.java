@@ -313,14 +313,14 @@ class DescribeController {
   }
 
   @PostMapping("/undo")
-  String undo(@PathVariable String id) {
-    rigs.step(id, -1);
+  String undo(@PathVariable String id, @ModelAttribute("who") String who) {
+    rigs.step(id, -1, who);
     return "redirect:/rigs/" + id + "/rig";
   }
 
   @PostMapping("/redo")
-  String redo(@PathVariable String id) {
-    rigs.step(id, 1);
+  String redo(@PathVariable String id, @ModelAttribute("who") String who) {
+    rigs.step(id, 1, who);
     return "redirect:/rigs/" + id + "/rig";
   }
 

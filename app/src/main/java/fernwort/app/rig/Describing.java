@@ -3,7 +3,6 @@ package fernwort.app.rig;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
-import fernwort.app.store.RigStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
@@ -34,7 +33,7 @@ class Describing {
 
   DescribeView view(OpenRig open, String part, String line, Units units) {
     Rig rig = open.rig();
-    List<RigStore.Version> versions = rigs.versions(open.id());
+    boolean[] can = rigs.canStep(open);
     return new DescribeView(
         open.id(),
         rig.name(),
@@ -52,8 +51,8 @@ class Describing {
         LayoutReview.of(open.plumbing()),
         freePorts(rig),
         new VehicleForm(units).fields(rig.vehicle()),
-        versions.stream().anyMatch(v -> v.version() < open.version()),
-        versions.stream().anyMatch(v -> v.version() > open.version()));
+        can[0],
+        can[1]);
   }
 
   private static DescribeView.PlaceParts place(Rig rig, Place place) {

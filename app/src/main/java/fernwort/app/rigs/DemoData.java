@@ -10,6 +10,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Puts the three demo rigs into a data folder that has no rig yet, as their people left them. */
 @Component
@@ -28,7 +29,9 @@ class DemoData implements ApplicationRunner {
     this.clock = clock;
   }
 
+  /** All of it or nothing, so that a start that was broken off begins again. */
   @Override
+  @Transactional
   public void run(ApplicationArguments args) {
     if (rigs.all().isEmpty()) {
       DemoRig.all().forEach(this::add);

@@ -6,6 +6,7 @@ import fernwort.app.Refusal;
 import fernwort.app.format.RigFormat;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
+import fernwort.app.store.backup.Backups;
 import fernwort.core.cold.EmptyPlan;
 import fernwort.core.cold.Emptying;
 import fernwort.core.hazard.Warning;
@@ -25,13 +26,18 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Everything that can be asked of a rig and done to it; used by the pages and the API alike. */
@@ -40,7 +46,8 @@ public class Rigs {
 
   private static final double STEEPEST = 20;
 
-  private static final Duration CLOCK_SLACK = Duration.ofMinutes(5);
+  /** How far ahead a reading may be: clocks and time zones differ. */
+  private static final Duration AHEAD = Duration.ofDays(1);
 
   private final RigStore store;
   private final Logbook logbook;
@@ -57,8 +64,13 @@ public class Rigs {
     this.clock = clock;
   }
 
-  /** Where things stand now. */
-  public record Standing(State state, Map<String, Logbook.Level> readings) {}
+  /**
+   * Where things stand now.
+   *
+   * @param readings the newest of each tank
+   * @param setAside tanks whose newest reading cannot be shown
+   */
+  public record Standing(State state, Map<String, Logbook.Level> readings, List<String> setAside) {}
 
   /** What is open, and what would go wrong. */
   public record Outlook(Ways ways, List<Warning> warnings) {}
@@ -84,7 +96,13 @@ public class Rigs {
   }
 
   private Rig read(String description) {
-    return format.read(description.getBytes(StandardCharsets.UTF_8));
+    return format.readKept(description);
+  }
+
+  /** After a restore nothing is as it was at hand. */
+  @EventListener
+  void restored(Backups.Restored restored) {
+    open.invalidateAll();
   }
 
   /**
@@ -100,11 +118,23 @@ public class Rigs {
   public String add(Rig rig, String who, String what) {
     return store.add(
         rig.name(),
-        format.write(rig),
+        kept(rig),
         Habits.DEFAULT.people(),
         mapper.writeValueAsString(Habits.DEFAULT),
         who,
         what);
+  }
+
+  /** Returns a rig as it is kept, where it is not larger than can be read again. */
+  private String kept(Rig rig) {
+    String text = format.write(rig);
+    int bytes = text.getBytes(StandardCharsets.UTF_8).length;
+    if (bytes > RigFormat.MOST_KEPT) {
+      throw new IllegalArgumentException(
+          "The rig would be %,d bytes large, and there is room for %,d; leave out parts, lines or points"
+              .formatted(bytes, RigFormat.MOST_KEPT));
+    }
+    return text;
   }
 
   /**
@@ -117,12 +147,17 @@ public class Rigs {
    */
   public void change(OpenRig rig, int seen, String who, String what, UnaryOperator<Rig> step) {
     Rig changed = step.apply(rig.rig());
-    store.change(rig.id(), seen, changed.name(), format.write(changed), who, what);
+    store.change(rig.id(), seen, changed.name(), kept(changed), who, what);
   }
 
   /** Takes the last step of the description back (−1) or puts it back (1), if there is one. */
-  public boolean step(String id, int by) {
-    return store.step(id, by, text -> read(text).name());
+  public Optional<String> step(String id, int by, String who) {
+    return store.step(id, by, who, text -> read(text).name());
+  }
+
+  /** Tells whether there is a step to take back (first) and one to put back (second). */
+  public boolean[] canStep(OpenRig rig) {
+    return store.canStep(rig.id());
   }
 
   /** Returns the steps by which a description came about, the newest first. */
@@ -166,7 +201,10 @@ public class Rigs {
     logbook
         .handles(rig.id())
         .forEach((part, position) -> keepIfThere(rig, positions, part, position));
-    return new Standing(new State(new Setting(positions), volumes, parked(rig)), readings);
+    return new Standing(
+        new State(new Setting(positions), volumes, parked(rig)),
+        readings,
+        logbook.setAside(rig.id()));
   }
 
   /** Returns how a rig is parked. */
@@ -245,15 +283,61 @@ public class Rigs {
    */
   public void record(
       OpenRig rig, String tank, Reading reading, String shown, Instant at, String who) {
+    logbook.read(rig.id(), tank, level(rig, tank, reading, shown, at), who);
+  }
+
+  private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
     Part part = rig.rig().part(tank);
     if (!(part.kind() instanceof Kind.Tank kind)) {
       throw new IllegalArgumentException(part.label() + " is no tank; pick a tank to read");
     }
-    if (at.isAfter(clock.instant().plus(CLOCK_SLACK))) {
-      throw new IllegalArgumentException("That time is still to come; give when you looked");
+    if (at.isBefore(Instant.EPOCH)) {
+      throw new IllegalArgumentException(
+          "The time of the reading is before 1970; give when you looked");
+    }
+    if (at.isAfter(clock.instant().plus(AHEAD))) {
+      throw new IllegalArgumentException(
+          "The time of the reading is more than a day ahead; give when you looked");
     }
     double volume = reading.volume(kind, rig.plumbing().room(tank), parked(rig));
-    logbook.read(rig.id(), tank, new Logbook.Level(volume, at, shown), who);
+    return new Logbook.Level(volume, at.truncatedTo(ChronoUnit.MICROS), shown);
+  }
+
+  /**
+   * Takes a state over as that of the rig, all of it or nothing. Tanks that nobody ever read stay
+   * so: what they held when it began was a guess.
+   *
+   * @param shown writes a volume (m³) as the reading is to be shown
+   * @throws IllegalArgumentException naming the part that is gone or changed since
+   */
+  @Transactional
+  public void adopt(OpenRig rig, State state, DoubleFunction<String> shown, String who) {
+    Standing before = standing(rig);
+    Map<String, String> positions = new TreeMap<>(state.setting().positions());
+    for (Map.Entry<String, String> handle : positions.entrySet()) {
+      boolean there =
+          rig.rig().handles().anyMatch(p -> p.id().equals(handle.getKey()))
+              && rig.rig().part(handle.getKey()).kind().positions().stream()
+                  .anyMatch(p -> p.id().equals(handle.getValue()));
+      if (!there) {
+        throw new IllegalArgumentException(
+            "The rig was changed since: it has no “%s” that can stand so any more. Nothing was kept; rehearse again"
+                .formatted(handle.getKey()));
+      }
+    }
+    positions.forEach((part, position) -> {
+      if (!before.state().setting().of(part).equals(position)) {
+        turn(rig, part, position, who);
+      }
+    });
+    for (Part tank : rig.plumbing().tanks()) {
+      if (before.readings().containsKey(tank.id())) {
+        double volume =
+            Math.clamp(state.volume(tank.id()), 0, rig.plumbing().room(tank.id()).capacity());
+        record(
+            rig, tank.id(), new Reading.Volume(volume), shown.apply(volume), clock.instant(), who);
+      }
+    }
   }
 
   /** Takes the last change back. */

@@ -1,6 +1,7 @@
 package fernwort.app.rigs;
 
 import fernwort.app.format.RigFormat;
+import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Rig;
@@ -27,10 +28,18 @@ class RigsController {
 
   private final Rigs rigs;
   private final RigFormat format;
+  private final Backups backups;
 
-  RigsController(Rigs rigs, RigFormat format) {
+  RigsController(Rigs rigs, RigFormat format, Backups backups) {
     this.rigs = rigs;
     this.format = format;
+    this.backups = backups;
+  }
+
+  /** Names of the backups in the data folder, the newest first. */
+  @ModelAttribute("backups")
+  List<String> backups() {
+    return backups.kept().stream().map(f -> f.getFileName().toString()).toList();
   }
 
   @GetMapping("/")
@@ -55,6 +64,10 @@ class RigsController {
       Model model,
       HttpServletResponse response)
       throws IOException {
+    if (file.getSize() > RigFormat.MOST_BYTES) {
+      throw new IllegalArgumentException(
+          "The file is larger than 2 MB; rigs are far smaller, check that it is the right file");
+    }
     try {
       return "redirect:/rigs/" + rigs.add(file.getBytes(), who) + "/board";
     } catch (InvalidRigException e) {

@@ -3,50 +3,63 @@ package fernwort.app.security;
 import fernwort.app.Refusal;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
 
 /**
  * Refuses to listen beyond this machine before a passphrase is set. Looked at before anything
- * listens.
+ * listens; what is listened on is the address that was looked at, not its name.
  */
 public final class ListenRule {
 
   private ListenRule() {}
 
   /**
+   * An address that may be listened on.
+   *
+   * @param address the address in digits
+   * @param shown the address as a browser takes it
+   * @param loopback whether only this machine reaches it
+   */
+  public record Listen(String address, String shown, boolean loopback) {}
+
+  /**
    * Looks whether this copy may listen on an address.
    *
-   * @param address the address to listen on
-   * @param url address of the database that would hold the passphrase
+   * @param wanted an address in digits, or "localhost"
+   * @param hasPassphrase whether one was set
    * @throws Refusal when it may not, with what to do first
    */
-  public static void check(String address, String url) {
-    if (!isLoopback(address) && !hasPassphrase(url)) {
+  public static Listen check(String wanted, boolean hasPassphrase) {
+    InetAddress address = address(wanted);
+    boolean loopback = address.isLoopbackAddress();
+    if (!loopback && !hasPassphrase) {
       throw new Refusal(
           "To listen on %s, set a passphrase first: ./fernwort passphrase (with the same --data)."
-              .formatted(address));
+              .formatted(wanted));
     }
+    String digits = address.getHostAddress().replaceFirst("%.*", "");
+    return new Listen(digits, digits.contains(":") ? "[" + digits + "]" : digits, loopback);
   }
 
-  private static boolean isLoopback(String address) {
+  /** Only digits, and localhost by name: what other names lead to may change. */
+  private static InetAddress address(String wanted) {
+    String plain = wanted.strip().replaceAll("^\\[(.*)]$", "$1");
+    boolean digits = plain.matches("[0-9]{1,3}(\\.[0-9]{1,3}){3}") || plain.contains(":");
     try {
-      return InetAddress.getByName(address).isLoopbackAddress();
+      if (plain.equals("localhost")) {
+        return InetAddress.getByAddress(new byte[] {127, 0, 0, 1});
+      }
+      if (digits) {
+        return InetAddress.getByName(plain);
+      }
     } catch (UnknownHostException e) {
-      throw new Refusal("--listen needs an address of this machine, not \"" + address + "\".");
+      throw wrong(wanted);
     }
+    throw wrong(wanted);
   }
 
-  private static boolean hasPassphrase(String url) {
-    try (Connection connection = DriverManager.getConnection(url, "sa", "");
-        Statement statement = connection.createStatement();
-        ResultSet found = statement.executeQuery("select hash from passphrase where id = 1")) {
-      return found.next();
-    } catch (SQLException e) {
-      return false; // A new data folder has no such table yet.
-    }
+  private static Refusal wrong(String wanted) {
+    return new Refusal(
+        "--listen needs an address of this machine in digits, such as 192.168.1.20, not \"%s\"."
+            .formatted(wanted));
   }
 }

@@ -5,18 +5,22 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
+import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -24,54 +28,86 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * Every change carries a token against forged requests, and pages may load nothing from elsewhere.
  */
 @Configuration
-@ConditionalOnWebApplication
 class SecurityConfig {
 
-  private static final String POLICY =
+  static final String POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self';"
           + " connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+  private static final String[] OPEN = {
+    "/login", "/api/v1/token", "/fernwort*.css", "/vendor/**", "/js/**", "/icon*.svg", "/c/**"
+  };
+
   @Bean
-  SecurityFilterChain security(
-      HttpSecurity http, @Value("${server.address:127.0.0.1}") String address) throws Exception {
-    boolean loopback = isLoopback(address);
-    http.csrf(csrf ->
-        csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
-            .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
+  SecurityFilterChain security(HttpSecurity http, @Value("${fernwort.open}") boolean open)
+      throws Exception {
     http.headers(headers ->
         headers
             .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
-            .referrerPolicy(r ->
-                r.policy(
-                    org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter
-                        .ReferrerPolicy.SAME_ORIGIN)));
-    if (loopback) {
-      http.addFilterBefore(new LocalHostNames(), AuthorizationFilter.class);
-      http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
+            .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)));
+    if (open) {
+      forEverybodyAtThisMachine(http);
     } else {
-      http.authorizeHttpRequests(requests ->
-          requests
-              .requestMatchers(
-                  "/login", "/fernwort.css", "/vendor/**", "/js/**", "/icon.svg", "/c/**")
-              .permitAll()
-              .anyRequest()
-              .authenticated());
-      http.formLogin(form ->
-          form.loginPage("/login")
-              .usernameParameter("who")
-              .passwordParameter("passphrase")
-              .defaultSuccessUrl("/")
-              .failureHandler((request, response, failure) ->
-                  response.sendRedirect(
-                      failure instanceof org.springframework.security.authentication.LockedException
-                          ? "/login?wait"
-                          : "/login?wrong")));
+      forWhoeverKnowsThePassphrase(http);
     }
     return http.build();
   }
 
-  private static boolean isLoopback(String address) throws UnknownHostException {
-    return InetAddress.getByName(address).isLoopbackAddress();
+  private static void forEverybodyAtThisMachine(HttpSecurity http) throws Exception {
+    http.csrf(csrf ->
+        csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
+            .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
+    http.addFilterBefore(new LocalHostNames(), AuthorizationFilter.class);
+    http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
+  }
+
+  /** The token belongs to the session: a cookie set by somebody else is no token. */
+  private static void forWhoeverKnowsThePassphrase(HttpSecurity http) throws Exception {
+    HttpSessionCsrfTokenRepository tokens = new HttpSessionCsrfTokenRepository();
+    tokens.setHeaderName("X-XSRF-TOKEN");
+    http.csrf(csrf ->
+        csrf.csrfTokenRepository(tokens)
+            .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
+    http.authorizeHttpRequests(
+        requests -> requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated());
+    http.exceptionHandling(e ->
+        e.authenticationEntryPoint(new AskForPassphrase()).accessDeniedHandler(new TokenTooOld()));
+    http.formLogin(form ->
+        form.loginPage("/login")
+            .usernameParameter("who")
+            .passwordParameter("passphrase")
+            .successHandler(new GoOn())
+            .failureHandler((request, response, failure) -> {
+              boolean wait = failure instanceof LockedException;
+              if (AskForPassphrase.isByScript(request)) {
+                response.setStatus(
+                    wait ? HttpStatus.TOO_MANY_REQUESTS.value() : HttpStatus.UNAUTHORIZED.value());
+              } else {
+                response.sendRedirect(wait ? "/login?wait" : "/login?wrong");
+              }
+            }));
+    http.logout(logout ->
+        logout
+            .logoutRequestMatcher(
+                PathPatternRequestMatcher.withDefaults()
+                    .matcher(org.springframework.http.HttpMethod.POST, "/logout"))
+            .logoutSuccessUrl("/login?out")
+            .deleteCookies("JSESSIONID"));
+  }
+
+  /** A script goes on where it was; others go to the page they wanted. */
+  private static final class GoOn extends SavedRequestAwareAuthenticationSuccessHandler {
+
+    @Override
+    public void onAuthenticationSuccess(
+        HttpServletRequest request, HttpServletResponse response, Authentication known)
+        throws ServletException, IOException {
+      if (AskForPassphrase.isByScript(request)) {
+        response.setStatus(HttpStatus.NO_CONTENT.value());
+      } else {
+        super.onAuthenticationSuccess(request, response, known);
+      }
+    }
   }
 
   /** A page elsewhere must not reach this copy by giving its own name this machine's address. */

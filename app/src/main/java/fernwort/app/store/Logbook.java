@@ -6,15 +6,21 @@ import static fernwort.app.store.db.Tables.LEVEL;
 import static fernwort.app.store.db.Tables.RIG;
 
 import fernwort.app.store.db.tables.records.JournalRecord;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,6 +33,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 public class Logbook {
 
+  private static final double MOST_VOLUME = 1000;
+  private static final Instant LATEST = Instant.parse("3000-01-01T00:00:00Z");
   private static final String STANDS = "stands";
   private static final String UNDONE = "undone";
   private static final String CLOSED = "closed";
@@ -86,14 +94,27 @@ public class Logbook {
       return volume + "|" + at + "|" + shown;
     }
 
-    /** Reads the form in which the journal keeps a level; empty text is no level. */
+    /** Tells whether it can be reckoned with and shown: some earlier rows could not. */
+    boolean isSound() {
+      return volume >= 0
+          && volume < MOST_VOLUME
+          && !at.isBefore(Instant.EPOCH)
+          && at.isBefore(LATEST);
+    }
+
+    /** Reads the form in which the journal keeps a level; unreadable text is no level. */
     public static Optional<Level> parse(String text) {
-      if (text.isEmpty()) {
+      String[] fields = text.split("\\|", 3);
+      if (fields.length < 3) {
         return Optional.empty();
       }
-      String[] fields = text.split("\\|", 3);
-      return Optional.of(
-          new Level(Double.parseDouble(fields[0]), Instant.parse(fields[1]), fields[2]));
+      try {
+        return Optional.of(
+                new Level(Double.parseDouble(fields[0]), Instant.parse(fields[1]), fields[2]))
+            .filter(Level::isSound);
+      } catch (NumberFormatException | DateTimeParseException e) {
+        return Optional.empty();
+      }
     }
   }
 
@@ -104,13 +125,36 @@ public class Logbook {
         .fetchMap(HANDLE.PART, HANDLE.POSITION_ID);
   }
 
-  /** Returns the newest reading of every tank that has one. */
+  /** Returns the newest reading of every tank that has one that can be shown. */
   public Map<String, Level> levels(String rig) {
-    return db.selectFrom(LEVEL)
+    return readings(rig).entrySet().stream()
+        .filter(e -> e.getValue().isSound())
+        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+  }
+
+  /** Returns the tanks whose newest reading cannot be shown, and is set aside. */
+  public List<String> setAside(String rig) {
+    return readings(rig).entrySet().stream()
+        .filter(e -> !e.getValue().isSound())
+        .map(Map.Entry::getKey)
+        .sorted()
+        .toList();
+  }
+
+  private Map<String, Level> readings(String rig) {
+    // As seconds, for a time of many digits or before year 1 is read by no driver.
+    Field<BigDecimal> seconds =
+        DSL.field("extract(epoch from {0})", BigDecimal.class, LEVEL.READ_AT);
+    return db.select(LEVEL.TANK, LEVEL.VOLUME, seconds, LEVEL.SHOWN)
+        .from(LEVEL)
         .where(LEVEL.RIG.eq(rig))
-        .fetchMap(
-            r -> r.getTank(),
-            r -> new Level(r.getVolume(), r.getReadAt().toInstant(), r.getShown()));
+        .fetchMap(r -> r.value1(), r -> new Level(r.value2(), instant(r.value3()), r.value4()));
+  }
+
+  private static Instant instant(BigDecimal seconds) {
+    BigDecimal whole = seconds.setScale(0, RoundingMode.FLOOR);
+    return Instant.ofEpochSecond(
+        whole.longValue(), seconds.subtract(whole).movePointRight(9).longValue());
   }
 
   /** Sets a handle. Setting it where it stands already is no change. */
@@ -252,7 +296,7 @@ public class Logbook {
   private void insert(
       String rig, String who, Kind kind, String subject, String before, String after) {
     Long last =
-        db.select(org.jooq.impl.DSL.max(JOURNAL.SEQ))
+        db.select(DSL.max(JOURNAL.SEQ))
             .from(JOURNAL)
             .where(JOURNAL.RIG.eq(rig))
             .fetchOne(0, Long.class);

@@ -4,6 +4,7 @@ import static fernwort.app.store.db.Tables.RIG;
 import static fernwort.app.store.db.Tables.RIG_VERSION;
 
 import fernwort.app.Refusal;
+import fernwort.app.store.db.tables.records.RigVersionRecord;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -13,6 +14,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -105,12 +107,12 @@ public class RigStore {
         .set(RIG.HABITS, habits)
         .set(RIG.CREATED_AT, now())
         .execute();
-    keep(id, 1, description, who, what);
+    keep(id, 1, description, who, what, new Step(1, 0));
     return id;
   }
 
   /**
-   * Keeps a changed description as the next version. Versions that were taken back are given up.
+   * Keeps a changed description as the next version.
    *
    * @param seen the version that the change was made to
    * @throws StaleVersion when somebody changed the rig since
@@ -123,27 +125,86 @@ public class RigStore {
     if (seen != current) {
       throw new StaleVersion(current, version(id, current));
     }
-    db.deleteFrom(RIG_VERSION)
-        .where(RIG_VERSION.RIG.eq(id).and(RIG_VERSION.VERSION.gt(current)))
-        .execute();
-    keep(id, current + 1, description, who, what);
-    show(id, current + 1, name, description);
+    int next = newest(id) + 1;
+    keep(id, next, description, who, what, new Step(next, shown(id, current).step()));
+    show(id, next, name, description);
   }
 
   /**
-   * Goes one version back or forth.
+   * Takes the last step back (−1) or puts it back (1), which is a version more: what stood is never
+   * taken away, and no version's number is used twice.
    *
-   * @param by −1 to take the last step back, 1 to put it back
    * @param name reads a rig's name from a description
-   * @return whether there was such a version
+   * @return what was taken back or put back, in its own words; empty when there was nothing
    */
   @Transactional
-  public boolean step(String id, int by, UnaryOperator<String> name) {
+  public Optional<String> step(String id, int by, String who, UnaryOperator<String> name) {
     lock(id);
-    int to = get(id).version() + by;
-    Optional<String> description = description(id, to);
-    description.ifPresent(text -> show(id, to, name.apply(text), text));
-    return description.isPresent();
+    Step now = shown(id, get(id).version());
+    Optional<Integer> to = by < 0 ? before(now) : after(id, now);
+    return to.map(step -> {
+      RigVersionRecord target = row(id, step).orElseThrow();
+      String what = by < 0 ? row(id, now.step()).orElseThrow().getWhat() : target.getWhat();
+      int next = newest(id) + 1;
+      keep(
+          id,
+          next,
+          target.getDescription(),
+          who,
+          (by < 0 ? "Took back: " : "Put back: ") + what,
+          new Step(step, target.getCameFrom()));
+      show(id, next, name.apply(target.getDescription()), target.getDescription());
+      return what;
+    });
+  }
+
+  /**
+   * Where a version stands among the steps.
+   *
+   * @param step the step it shows; a step bears the number of the version that made it
+   * @param before the step that stood before that one; 0 for none
+   */
+  private record Step(int step, int before) {}
+
+  private Step shown(String id, int version) {
+    return row(id, version)
+        .map(r -> new Step(r.getShows(), r.getCameFrom()))
+        .orElseThrow(() -> new IllegalStateException("rig " + id + " lacks its own version"));
+  }
+
+  private static Optional<Integer> before(Step now) {
+    return now.before() > 0 ? Optional.of(now.before()) : Optional.empty();
+  }
+
+  /** The newest step that was made from the one shown. */
+  private Optional<Integer> after(String id, Step now) {
+    return db.select(RIG_VERSION.SHOWS)
+        .from(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id).and(RIG_VERSION.CAME_FROM.eq(now.step())))
+        .and(RIG_VERSION.SHOWS.eq(RIG_VERSION.VERSION))
+        .orderBy(RIG_VERSION.VERSION.desc())
+        .limit(1)
+        .fetchOptional(RIG_VERSION.SHOWS);
+  }
+
+  /** Tells whether there is a step to take back (first) and one to put back (second). */
+  public boolean[] canStep(String id) {
+    Step now = shown(id, get(id).version());
+    return new boolean[] {before(now).isPresent(), after(id, now).isPresent()};
+  }
+
+  private int newest(String id) {
+    return db.select(DSL.max(RIG_VERSION.VERSION))
+        .from(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id))
+        .fetchSingle()
+        .value1();
+  }
+
+  private Optional<RigVersionRecord> row(String id, int version) {
+    return db.selectFrom(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id).and(RIG_VERSION.VERSION.eq(version)))
+        .fetchOptional();
   }
 
   /** Returns the description that a rig had in a version. */
@@ -177,7 +238,8 @@ public class RigStore {
     db.update(RIG).set(RIG.ARCHIVED, away).where(RIG.ID.eq(id)).execute();
   }
 
-  private void keep(String id, int version, String description, String who, String what) {
+  private void keep(
+      String id, int version, String description, String who, String what, Step step) {
     db.insertInto(RIG_VERSION)
         .set(RIG_VERSION.RIG, id)
         .set(RIG_VERSION.VERSION, version)
@@ -185,6 +247,8 @@ public class RigStore {
         .set(RIG_VERSION.MADE_AT, now())
         .set(RIG_VERSION.WHO, who)
         .set(RIG_VERSION.WHAT, what.length() > 200 ? what.substring(0, 200) : what)
+        .set(RIG_VERSION.SHOWS, step.step())
+        .set(RIG_VERSION.CAME_FROM, step.before())
         .execute();
   }
 

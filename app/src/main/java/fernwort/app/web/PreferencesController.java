@@ -44,6 +44,7 @@ class PreferencesController {
             .path("/")
             .maxAge(Duration.ofDays(365))
             .httpOnly(true)
+            .secure(request.isSecure())
             .sameSite("Strict")
             .build();
     return ResponseEntity.status(HttpStatus.SEE_OTHER)

@@ -3,25 +3,42 @@ package fernwort.app.web;
 import fernwort.app.Refusal;
 import fernwort.app.rig.Doubt;
 import fernwort.app.store.StaleVersion;
+import fernwort.app.store.StoreTrouble;
+import fernwort.app.store.disk.FolderWatch;
+import fernwort.core.network.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
+import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
 
 /** Errors on pages: one sentence for the person, never a stack trace. */
 @ControllerAdvice
 @Order(Ordered.LOWEST_PRECEDENCE)
 class Problems {
+
+  private final FolderWatch watch;
+
+  Problems(FolderWatch watch) {
+    this.watch = watch;
+  }
 
   @ExceptionHandler(Refusal.class)
   String missing(Refusal e, Model model, HttpServletResponse response) {
@@ -46,25 +63,74 @@ class Problems {
     return say(HttpStatus.UNPROCESSABLE_CONTENT, all, model, response);
   }
 
-  @ExceptionHandler(IllegalArgumentException.class)
-  String wrong(IllegalArgumentException e, Model model, HttpServletResponse response) {
+  @ExceptionHandler(UnsettledFlowException.class)
+  String unsettled(UnsettledFlowException e, Model model, HttpServletResponse response) {
     return say(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage(), model, response);
   }
 
-  @ExceptionHandler(MaxUploadSizeExceededException.class)
-  String large(MaxUploadSizeExceededException e, Model model, HttpServletResponse response) {
+  @ExceptionHandler(IllegalArgumentException.class)
+  String wrong(
+      IllegalArgumentException e,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    String sentence = Faults.isMeant(e) ? e.getMessage() : Sentence.notUnderstood(request, e);
+    return say(HttpStatus.UNPROCESSABLE_CONTENT, sentence, model, response);
+  }
+
+  @ExceptionHandler(TooBusy.class)
+  String busy(TooBusy e, Model model, HttpServletResponse response) {
+    return say(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage(), model, response);
+  }
+
+  @ExceptionHandler(StoreTrouble.class)
+  String trouble(StoreTrouble e, Model model, HttpServletResponse response) {
+    return say(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage(), model, response);
+  }
+
+  @ExceptionHandler({DataAccessException.class, TransactionException.class})
+  String database(
+      RuntimeException e, Model model, HttpServletRequest request, HttpServletResponse response) {
     return say(
-        HttpStatus.CONTENT_TOO_LARGE,
-        "The file is larger than 2 MB. Rigs are far smaller; check that it is the right file.",
+        HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e), model, response);
+  }
+
+  @ExceptionHandler({MissingServletRequestParameterException.class, TypeMismatchException.class})
+  String field(Exception e, Model model, HttpServletResponse response) {
+    return say(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.field(e), model, response);
+  }
+
+  @ExceptionHandler({MissingServletRequestPartException.class, MultipartException.class})
+  String upload(Exception e, Model model, HttpServletResponse response) {
+    return say(
+        HttpStatus.UNPROCESSABLE_CONTENT,
+        "No file came with this; choose one and send it again.",
         model,
         response);
   }
 
+  @ExceptionHandler(MaxUploadSizeExceededException.class)
+  String large(MaxUploadSizeExceededException e, Model model, HttpServletResponse response) {
+    return say(HttpStatus.CONTENT_TOO_LARGE, Sentence.TOO_LARGE, model, response);
+  }
+
+  /** The page has gone while it was being answered; nobody reads what would be said. */
+  @ExceptionHandler(IOException.class)
+  @Nullable String gone(IOException e, HttpServletRequest request) {
+    Faults.quiet(request, e);
+    return null;
+  }
+
+  @ExceptionHandler(RuntimeException.class)
+  String fault(
+      RuntimeException e, Model model, HttpServletRequest request, HttpServletResponse response) {
+    return say(HttpStatus.INTERNAL_SERVER_ERROR, Sentence.fault(request, e), model, response);
+  }
+
   private static String say(
       HttpStatus status, @Nullable String message, Model model, HttpServletResponse response) {
-    String sentence = message == null ? "That did not work." : message;
+    String ended = Sentence.ended(message);
     response.setStatus(status.value());
-    String ended = sentence.endsWith(".") || sentence.endsWith("?") ? sentence : sentence + ".";
     response.setHeader("X-Problem", URLEncoder.encode(ended, StandardCharsets.UTF_8));
     model.addAttribute("sentence", ended);
     model.addAttribute("theme", "auto");

@@ -1,11 +1,13 @@
 package fernwort.app.web;
 
+import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.units.Units;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
@@ -19,6 +21,26 @@ public class Visitor {
   static final Set<String> THEMES = Set.of("auto", "light", "dark", "sun");
   private static final int LONGEST_NAME = 40;
 
+  private final FolderWatch watch;
+  private final boolean open;
+
+  Visitor(FolderWatch watch, @Value("${fernwort.open}") boolean open) {
+    this.watch = watch;
+    this.open = open;
+  }
+
+  /** Returns what keeps changes from being kept, in a sentence; empty for nothing. */
+  @ModelAttribute("trouble")
+  public String trouble() {
+    return watch.trouble().orElse("");
+  }
+
+  /** Tells whether a passphrase was asked for, so that one can log out. */
+  @ModelAttribute("known")
+  public boolean known(HttpServletRequest request) {
+    return !open && request.getUserPrincipal() != null;
+  }
+
   /** Returns the name that journal lines are signed with. */
   @ModelAttribute("who")
   public String who(HttpServletRequest request) {
@@ -26,7 +48,8 @@ public class Visitor {
     if (name.isEmpty()) {
       return "you";
     }
-    return name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
+    String plain = name.replaceAll("\\p{Cntrl}", " ");
+    return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
   }
 
   /** Returns the chosen theme. */

@@ -186,7 +186,7 @@ class BoardWordsTest {
     Drafter drafter =
         new Drafter(
             rig,
-            new Rigs.Standing(SAMPHIRE.state(), java.util.Map.of()),
+            new Rigs.Standing(SAMPHIRE.state(), java.util.Map.of(), List.of()),
             outlook(rig, SAMPHIRE.state()),
             Instant.EPOCH);
     assertThat(BoardView.Screen.of("wide").places(drafter, rig.narrow())).isEmpty();

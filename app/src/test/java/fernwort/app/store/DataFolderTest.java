@@ -7,6 +7,7 @@ import fernwort.app.Refusal;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -32,13 +33,41 @@ class DataFolderTest {
     Path file = Files.writeString(home.resolve("file"), "x");
     assertThatThrownBy(() -> DataFolder.claim(file))
         .isInstanceOf(Refusal.class)
-        .hasMessageContaining("cannot be written");
+        .hasMessageContaining("is a file");
   }
 
   @Test
-  void eachCommitWaitsForTheDisk() throws IOException {
-    DataFolder folder = DataFolder.claim(home);
-    assertThat(folder.databaseUrl()).contains("WRITE_DELAY=0").contains(home.toString());
-    folder.release();
+  void aSecondCopyDoesNotStartWhereTheFolderOfTheFirstWasTakenAway() throws IOException {
+    Path folder = home.resolve("on a stick");
+    DataFolder first = DataFolder.claim(folder);
+    Files.delete(folder.resolve("fernwort.lock"));
+    Files.delete(folder);
+    assertThatThrownBy(() -> DataFolder.claim(folder))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("already runs");
+    first.release();
+    DataFolder.claim(folder).release();
+  }
+
+  @Test
+  void everythingInItBelongsToItsOwnerAlone() throws IOException {
+    Path folder = Files.createDirectories(home.resolve("old").resolve("deep")).getParent();
+    Files.writeString(folder.resolve("deep").resolve("left open"), "x");
+    DataFolder claimed = DataFolder.claim(folder);
+    assertThat(permissions(folder)).isEqualTo("rwx------");
+    assertThat(permissions(folder.resolve("deep"))).isEqualTo("rwx------");
+    assertThat(permissions(folder.resolve("deep").resolve("left open"))).isEqualTo("rw-------");
+    claimed.release();
+  }
+
+  private static String permissions(Path file) throws IOException {
+    return PosixFilePermissions.toString(Files.getPosixFilePermissions(file));
+  }
+
+  @Test
+  void aNameThatTheDatabaseCannotTakeIsRefused() {
+    assertThatThrownBy(() -> DataFolder.claim(home.resolve("a;b")))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("semicolon");
   }
 }

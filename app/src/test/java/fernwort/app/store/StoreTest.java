@@ -8,10 +8,12 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import org.flywaydb.core.Flyway;
 import org.jooq.DSLContext;
 import org.jooq.SQLDialect;
@@ -75,24 +77,56 @@ class StoreTest {
     rigs.change("tern", 2, "Arctic Tern", "{three}", "bo", "Renamed");
     assertThat(rigs.get("tern").description()).isEqualTo("{three}");
     assertThat(rigs.all()).extracting(RigStore.Summary::name).containsExactly("Arctic Tern");
-    assertThat(rigs.step("tern", -1, text -> "Tern")).isTrue();
+    assertThat(step(-1)).contains("Renamed");
     assertThat(rigs.get("tern").description()).isEqualTo("{two}");
-    assertThat(rigs.step("tern", -1, text -> "Tern")).isTrue();
-    assertThat(rigs.step("tern", -1, text -> "Tern")).as("nothing before the first").isFalse();
-    assertThat(rigs.step("tern", 1, text -> "Tern")).isTrue();
-    assertThat(rigs.get("tern").version()).isEqualTo(2);
+    assertThat(step(-1)).contains("Added a pump");
+    assertThat(rigs.get("tern").description()).isEqualTo("{one}");
+    assertThat(step(-1)).as("nothing before the first").isEmpty();
+    assertThat(step(1)).contains("Added a pump");
+    assertThat(rigs.get("tern").description()).isEqualTo("{two}");
+    assertThat(rigs.canStep("tern")).containsExactly(true, true);
+    assertThat(step(1)).contains("Renamed");
+    assertThat(step(1)).as("nothing after the last").isEmpty();
     assertThat(rigs.versions("tern"))
         .extracting(RigStore.Version::what)
-        .containsExactly("Renamed", "Added a pump", "Taken in");
+        .containsExactly(
+            "Put back: Renamed",
+            "Put back: Added a pump",
+            "Took back: Added a pump",
+            "Took back: Renamed",
+            "Renamed",
+            "Added a pump",
+            "Taken in");
+  }
+
+  private Optional<String> step(int by) {
+    return rigs.step("tern", by, "cy", text -> "Tern");
   }
 
   @Test
-  void aChangeAfterAStepBackGivesUpWhatWasTakenBack() {
-    rigs.change("tern", 1, "Tern", "{two}", "ada", "Added a pump");
-    rigs.step("tern", -1, text -> "Tern");
-    rigs.change("tern", 1, "Tern", "{other}", "bo", "Added a tap");
-    assertThat(rigs.step("tern", 1, text -> "Tern")).isFalse();
-    assertThat(rigs.description("tern", 2)).contains("{other}");
+  void aVersionsNumberIsNeverUsedAgain() {
+    rigs.change("tern", 1, "Alpha", "{alpha}", "ada", "Renamed to Alpha");
+    step(-1);
+    int undone = rigs.get("tern").version();
+    assertThat(undone).as("undo appends").isEqualTo(3);
+    rigs.change("tern", undone, "Beta", "{beta}", "ada", "Renamed to Beta");
+    assertThat(rigs.get("tern").version()).isEqualTo(4);
+    assertThat(rigs.description("tern", 2)).contains("{alpha}");
+    assertThat(rigs.description("tern", 4)).contains("{beta}");
+  }
+
+  @Test
+  void whatWasTakenBackStaysSoWhenOtherStepsFollow() {
+    rigs.change("tern", 1, "Tern", "{two}", "ada", "Two");
+    rigs.change("tern", 2, "Tern", "{three}", "ada", "Three");
+    step(-1);
+    step(-1);
+    rigs.change("tern", rigs.get("tern").version(), "Tern", "{other}", "bo", "Other");
+    assertThat(step(1)).as("nothing was taken back since").isEmpty();
+    assertThat(step(-1)).contains("Other");
+    assertThat(rigs.get("tern").description()).isEqualTo("{one}");
+    assertThat(step(1)).as("the newest step from here").contains("Other");
+    assertThat(rigs.get("tern").description()).isEqualTo("{other}");
   }
 
   @Test
@@ -124,6 +158,23 @@ class StoreTest {
   }
 
   // --- handles, readings, journal --------------------------------------------------------------
+
+  @Test
+  void aReadingThatCannotBeShownIsSetAsideAndTheOthersStand() throws SQLException {
+    logbook.read("tern", "fore", level(0.03), "ada");
+    try (Statement statement = connection.createStatement()) {
+      statement.execute(
+          "insert into level values ('tern', 'arch', 0.02, timestamp with time zone '-9999-01-01 00:00:00+00:00', '20 L')");
+      statement.execute(
+          "insert into level values ('tern', 'aft', 'NaN', timestamp with time zone '2026-01-01 00:00:00+00:00', '? L')");
+    }
+    assertThat(logbook.levels("tern")).containsOnlyKeys("fore");
+    assertThat(logbook.setAside("tern")).containsExactly("aft", "arch");
+    logbook.read("tern", "arch", level(0.01), "bo");
+    assertThat(logbook.levels("tern")).containsOnlyKeys("arch", "fore");
+    assertThat(logbook.undo("tern", "bo")).as("what was before is no reading").isPresent();
+    assertThat(logbook.levels("tern")).containsOnlyKeys("fore");
+  }
 
   @Test
   void turningAHandleWhereItStandsIsNoChange() {

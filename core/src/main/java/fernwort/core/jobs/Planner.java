@@ -89,7 +89,6 @@ public final class Planner {
     Targets targets = new Targets(scout, Turns.of(plumbing, scout.levels()), from.setting());
     List<Setting> found = targets.find(looks);
     if (found.isEmpty()) {
-      if (System.getProperty("dbg") != null) System.out.println("LAST " + targets.lastFault());
       return new Blocked(hazard(targets.lastFault()));
     }
     Sequence sequence = new Sequence(scout, from.setting());

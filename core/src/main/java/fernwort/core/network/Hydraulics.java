@@ -150,7 +150,7 @@ public final class Hydraulics {
     try {
       return model.solve();
     } catch (UnsettledException e) {
-      throw new IllegalStateException(
+      throw new UnsettledFlowException(
           "The flow through %s does not settle; check its figures and those of its neighbours"
               .formatted(model.nameOf(e.link())),
           e);

@@ -1,0 +1,63 @@
+package fernwort.app.backup;
+
+import fernwort.app.Refusal;
+import fernwort.app.store.backup.Backups;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.zip.GZIPOutputStream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Everything that is kept, out as a file and in again. */
+@Controller
+class BackupController {
+
+  private final Backups backups;
+  private final Clock clock;
+
+  BackupController(Backups backups, Clock clock) {
+    this.backups = backups;
+    this.clock = clock;
+  }
+
+  @GetMapping("/backup")
+  void backUp(HttpServletResponse response) throws IOException {
+    String name = "fernwort-" + LocalDate.now(clock) + ".json.gz";
+    response.setContentType("application/gzip");
+    response.setHeader(
+        HttpHeaders.CONTENT_DISPOSITION,
+        ContentDisposition.attachment().filename(name).build().toString());
+    try (GZIPOutputStream packed = new GZIPOutputStream(response.getOutputStream())) {
+      backups.write(packed);
+    }
+  }
+
+  @PostMapping("/restore")
+  String restore(
+      @RequestParam MultipartFile file,
+      @RequestParam(defaultValue = "false") boolean sure,
+      Model model)
+      throws IOException {
+    if (!sure) {
+      throw new IllegalArgumentException(
+          "Restoring puts the backup in the place of everything here: tick that it is meant");
+    }
+    if (file.isEmpty()) {
+      throw new IllegalArgumentException("No file was chosen; choose a backup");
+    }
+    try {
+      backups.restore(file.getInputStream(), StoredRigs.look());
+    } catch (Refusal wrong) {
+      throw new IllegalArgumentException(wrong.getMessage(), wrong);
+    }
+    return "redirect:/rigs?restored";
+  }
+}

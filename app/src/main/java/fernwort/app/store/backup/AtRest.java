@@ -1,0 +1,81 @@
+package fernwort.app.store.backup;
+
+import fernwort.app.Refusal;
+import fernwort.app.store.DataFolder;
+import fernwort.app.store.disk.Opening;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.function.Consumer;
+import java.util.zip.GZIPOutputStream;
+
+/** Backs up and restores a data folder on which no copy runs. */
+public final class AtRest {
+
+  private AtRest() {}
+
+  /** Writes some bytes to a file that is not there yet; a name that ends with .gz is packed. */
+  public static void toNewFile(Path file, Writing content) {
+    try (OutputStream plain = Files.newOutputStream(file, StandardOpenOption.CREATE_NEW)) {
+      OutputStream out = new BufferedOutputStream(plain);
+      try (OutputStream last = file.toString().endsWith(".gz") ? new GZIPOutputStream(out) : out) {
+        content.to(last);
+      }
+    } catch (FileAlreadyExistsException e) {
+      throw new Refusal(
+          "%s is there already and stays as it is. Choose another name for the backup."
+              .formatted(file));
+    } catch (IOException e) {
+      throw new Refusal(
+          "The backup %s could not be written (%s). Choose a place with room."
+              .formatted(file, e.getMessage()));
+    }
+  }
+
+  /** Something that is written to a stream. */
+  public interface Writing {
+    void to(OutputStream out) throws IOException;
+  }
+
+  /** Backs a folder up into a new file. */
+  public static void backUp(DataFolder folder, Path file, Clock clock) {
+    Opening.prepare(folder, clock);
+    toNewFile(
+        file,
+        out -> {
+          try (Connection connection = Opening.reading(folder)) {
+            BackupFile.write(connection, clock.instant(), out);
+          } catch (SQLException e) {
+            throw new IOException("the database cannot be read", e);
+          }
+        });
+  }
+
+  /**
+   * Puts a backup in the place of what a folder holds, whatever that is; it is kept as a copy.
+   *
+   * @return what was done, in a sentence
+   * @throws Refusal when it is no whole and sound backup; nothing is changed
+   */
+  public static String restore(DataFolder folder, Path file, Clock clock, Consumer<String> rigs) {
+    try (InputStream in = Files.newInputStream(file);
+        Staging staging = Staging.read(in, rigs)) {
+      return Opening.exchange(folder, clock, staging::replace)
+          .map(copy ->
+              "Restored from %s. What was there before is kept as %s.".formatted(file, copy))
+          .orElse("Restored from %s.".formatted(file));
+    } catch (IOException e) {
+      throw new Refusal(
+          "The backup %s cannot be read (%s). Nothing was changed."
+              .formatted(file, e.getClass().getSimpleName().replace("Exception", "")));
+    }
+  }
+}

@@ -1,0 +1,121 @@
+package fernwort.app.store.backup;
+
+import fernwort.app.store.disk.Schema;
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.Reader;
+import java.io.StringWriter;
+import java.sql.Clob;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.zip.GZIPInputStream;
+import org.h2.engine.Constants;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Writes everything that is kept as one JSON file: {@code {format, made, step, tables}}. */
+public final class BackupFile {
+
+  static final String FORMAT = "fernwort-backup-1";
+
+  /** Longest file that is read back, unpacked (bytes). */
+  static final long MOST_BYTES = 1L << 30;
+
+  static final JsonMapper JSON =
+      new JsonMapper(
+          JsonFactory.builder()
+              .streamReadConstraints(
+                  StreamReadConstraints.builder()
+                      .maxDocumentLength(MOST_BYTES)
+                      .maxNestingDepth(8)
+                      .build())
+              .build());
+
+  private BackupFile() {}
+
+  /** Writes all tables as they stand at one moment. */
+  public static void write(Connection connection, Instant made, OutputStream out)
+      throws SQLException, IOException {
+    connection.setAutoCommit(false);
+    connection.setTransactionIsolation(Constants.TRANSACTION_SNAPSHOT);
+    try (JsonGenerator json = JSON.createGenerator(out)) {
+      json.writeStartObject();
+      json.writeStringProperty("format", FORMAT);
+      json.writeStringProperty("made", made.toString());
+      json.writeNumberProperty("step", Schema.NEWEST);
+      json.writeObjectPropertyStart("tables");
+      for (String table : Tables.ALL) {
+        json.writeRaw("\n");
+        json.writeArrayPropertyStart(table);
+        rows(connection, table, json);
+        json.writeEndArray();
+      }
+      json.writeEndObject();
+      json.writeRaw("\n");
+      json.writeEndObject();
+    } finally {
+      connection.rollback();
+      connection.setAutoCommit(true);
+      connection.setTransactionIsolation(Connection.TRANSACTION_READ_COMMITTED);
+    }
+  }
+
+  private static void rows(Connection connection, String table, JsonGenerator json)
+      throws SQLException, IOException {
+    try (Statement statement = connection.createStatement();
+        ResultSet rows = statement.executeQuery("select * from \"" + table + "\" order by 1, 2")) {
+      int columns = rows.getMetaData().getColumnCount();
+      while (rows.next()) {
+        json.writeRaw("\n");
+        json.writeStartObject();
+        for (int i = 1; i <= columns; i++) {
+          json.writeName(rows.getMetaData().getColumnName(i));
+          value(rows.getObject(i), json);
+        }
+        json.writeEndObject();
+      }
+    }
+  }
+
+  private static void value(@Nullable Object value, JsonGenerator json)
+      throws SQLException, IOException {
+    switch (value) {
+      case null -> json.writeNull();
+      case Integer number -> json.writeNumber(number);
+      case Long number -> json.writeNumber(number);
+      case Double number -> json.writeNumber(number);
+      case Boolean truth -> json.writeBoolean(truth);
+      case OffsetDateTime time ->
+          json.writeString(time.withOffsetSameInstant(ZoneOffset.UTC).toString());
+      case Clob text -> json.writeString(whole(text));
+      default -> json.writeString(value.toString());
+    }
+  }
+
+  private static String whole(Clob text) throws SQLException, IOException {
+    try (Reader reader = text.getCharacterStream()) {
+      StringWriter whole = new StringWriter();
+      reader.transferTo(whole);
+      return whole.toString();
+    }
+  }
+
+  /** Unpacks a file that is packed, and returns any other as it is. */
+  static InputStream unpacked(InputStream file) throws IOException {
+    BufferedInputStream in = new BufferedInputStream(file);
+    in.mark(2);
+    boolean packed = in.read() == 0x1f && in.read() == 0x8b;
+    in.reset();
+    return packed ? new GZIPInputStream(in) : in;
+  }
+}

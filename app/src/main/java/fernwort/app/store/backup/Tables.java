@@ -1,0 +1,26 @@
+package fernwort.app.store.backup;
+
+import java.util.List;
+
+/**
+ * The tables of a backup, each after those it refers to. The passphrase is not among them: a backup
+ * may be handed on, and what it is restored into keeps its own.
+ */
+final class Tables {
+
+  static final List<String> ALL =
+      List.of(
+          "setting",
+          "rig",
+          "rig_version",
+          "handle",
+          "level",
+          "journal",
+          "sizing_entry",
+          "job_run",
+          "run_step",
+          "card",
+          "automation");
+
+  private Tables() {}
+}

@@ -1,0 +1,111 @@
+package fernwort.app.store.disk;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import org.h2.store.fs.FileBaseDefault;
+
+/**
+ * A file whose long writes become visible last page first.
+ *
+ * <p>The database appends chunks, each with a footer in its last page that says it is whole. A disk
+ * may keep any of the pages written since the last sync and lose the others; a footer kept and a
+ * page before it lost is a damaged database. So all of a chunk but its last page is written and
+ * synced, and only then the footer. What was written earlier is synced first: a chunk may lie where
+ * an older one was given up, and the newer state that no longer needs it must not be lost; and the
+ * file's header points to the newest chunk, which must then be whole.
+ */
+final class OrderedChannel extends FileBaseDefault {
+
+  /** What a disk writes whole or not at all (bytes). */
+  private static final int PAGE = 4096;
+
+  private final FileChannel file;
+  private final Reserve reserve;
+  private boolean unsynced;
+
+  OrderedChannel(FileChannel file, Reserve reserve) {
+    this.file = file;
+    this.reserve = reserve;
+  }
+
+  @Override
+  public synchronized int write(ByteBuffer source, long position) throws IOException {
+    int length = source.remaining();
+    sync();
+    // The header at the start is two copies of one page; either serves.
+    if (length > PAGE && position > 0) {
+      int last = length % PAGE == 0 ? PAGE : length % PAGE;
+      ByteBuffer body = source.slice(source.position(), length - last);
+      writeWhole(body, position);
+      file.force(false);
+      source.position(source.position() + length - last);
+      writeWhole(source, position + length - last);
+    } else {
+      writeWhole(source, position);
+    }
+    unsynced = true;
+    return length;
+  }
+
+  private void writeWhole(ByteBuffer source, long position) throws IOException {
+    int start = source.position();
+    try {
+      writeAll(source, position);
+    } catch (IOException full) {
+      if (!Reserve.isNoRoom(full) || !reserve.release()) {
+        throw full;
+      }
+      source.position(start);
+      writeAll(source, position);
+    }
+  }
+
+  private void writeAll(ByteBuffer source, long position) throws IOException {
+    long at = position;
+    while (source.hasRemaining()) {
+      at += file.write(source, at);
+    }
+  }
+
+  private void sync() throws IOException {
+    if (unsynced) {
+      file.force(false);
+      unsynced = false;
+    }
+  }
+
+  @Override
+  public synchronized void force(boolean metaData) throws IOException {
+    file.force(metaData);
+    unsynced = false;
+  }
+
+  @Override
+  protected synchronized void implTruncate(long size) throws IOException {
+    sync();
+    file.truncate(size);
+    unsynced = true;
+  }
+
+  @Override
+  public int read(ByteBuffer target, long position) throws IOException {
+    return file.read(target, position);
+  }
+
+  @Override
+  public long size() throws IOException {
+    return file.size();
+  }
+
+  @Override
+  public FileLock tryLock(long position, long size, boolean shared) throws IOException {
+    return file.tryLock(position, size, shared);
+  }
+
+  @Override
+  protected void implCloseChannel() throws IOException {
+    file.close();
+  }
+}

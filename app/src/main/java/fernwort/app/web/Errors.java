@@ -1,0 +1,63 @@
+package fernwort.app.web;
+
+import jakarta.servlet.RequestDispatcher;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.webmvc.error.ErrorController;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.RequestMapping;
+
+/** What no page answered: programs get JSON, people a page, both the same sentence. */
+@Controller
+class Errors implements ErrorController {
+
+  @RequestMapping("/error")
+  Object error(HttpServletRequest request, Model model) {
+    HttpStatus status = status(request);
+    String sentence = sentence(request, status);
+    String path = String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI));
+    if (path.startsWith("/api/")) {
+      return ResponseEntity.status(status)
+          .contentType(MediaType.APPLICATION_JSON)
+          .body(Map.of("sentence", sentence, "problems", List.of()));
+    }
+    model.addAttribute("sentence", sentence);
+    return "error";
+  }
+
+  private static HttpStatus status(HttpServletRequest request) {
+    Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
+    HttpStatus status = code instanceof Integer number ? HttpStatus.resolve(number) : null;
+    return status == null ? HttpStatus.NOT_FOUND : status;
+  }
+
+  private static String sentence(HttpServletRequest request, HttpStatus status) {
+    return switch (status) {
+      case NOT_FOUND -> "There is nothing at this address.";
+      case METHOD_NOT_ALLOWED -> "This address does not take that kind of request.";
+      case FORBIDDEN ->
+          "This change came without its token, or the page is older than its session: load the page again and repeat it.";
+      case CONTENT_TOO_LARGE -> Sentence.TOO_LARGE;
+      case MISDIRECTED_REQUEST ->
+          "Fernwort answers here only to the names of this machine, such as 127.0.0.1.";
+      case BAD_REQUEST -> "The request is not readable.";
+      default ->
+          status.is5xxServerError()
+              ? Sentence.fault(request, cause(request))
+              : "The request cannot be answered (" + status.value() + ").";
+    };
+  }
+
+  private static Throwable cause(HttpServletRequest request) {
+    @Nullable Object fault = request.getAttribute(RequestDispatcher.ERROR_EXCEPTION);
+    return fault instanceof Throwable thrown
+        ? thrown
+        : new IllegalStateException("an error without an exception");
+  }
+}

@@ -1,0 +1,11 @@
+package fernwort.app.web;
+
+/** Something takes longer to compute than anybody should wait, or too much is asked at once. */
+public final class TooBusy extends RuntimeException {
+
+  private static final long serialVersionUID = 1;
+
+  public TooBusy(String sentence) {
+    super(sentence);
+  }
+}

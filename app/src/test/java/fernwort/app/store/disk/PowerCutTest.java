@@ -1,0 +1,170 @@
+package fernwort.app.store.disk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What was confirmed is on the disk, also on one that loses what it was not told to sync. */
+class PowerCutTest {
+
+  private static final int IMAGES = 60;
+
+  @TempDir Path folder;
+  private Path file;
+
+  @BeforeEach
+  void make() throws SQLException, IOException {
+    UncertainFiles.register();
+    file = folder.resolve("kept.mv.db");
+    try (Connection connection =
+            DriverManager.getConnection(url("fernwort:uncertain:nio:", file), "sa", "");
+        Statement statement = connection.createStatement()) {
+      statement.execute("create table change (writer int, number int, text clob)");
+      GroupSync.sync(connection);
+    }
+    UncertainFiles.disk(file).settle(file);
+  }
+
+  private static String url(String layer, Path file) {
+    OrderedFiles.register();
+    return "jdbc:h2:"
+        + layer
+        + file.toString().replace(".mv.db", "")
+        + ";DATABASE_TO_LOWER=TRUE;DB_CLOSE_ON_EXIT=FALSE;RETENTION_TIME=1000";
+  }
+
+  /** Writers that note what was confirmed to them. */
+  private final class Writers implements AutoCloseable {
+
+    final Map<Integer, Integer> confirmed = new ConcurrentHashMap<>();
+    final AtomicInteger all = new AtomicInteger();
+    private final AtomicBoolean stop = new AtomicBoolean();
+    private final GroupSync sync = new GroupSync();
+    private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
+    private final List<Future<?>> running = new ArrayList<>();
+
+    Writers(int count) {
+      for (int writer = 0; writer < count; writer++) {
+        int number = writer;
+        running.add(threads.submit(() -> write(number)));
+      }
+    }
+
+    private Void write(int writer) throws SQLException {
+      Random random = new Random(writer);
+      try (Connection connection =
+              DriverManager.getConnection(url("fernwort:uncertain:nio:", file), "sa", "");
+          PreparedStatement insert =
+              connection.prepareStatement("insert into change values (?, ?, ?)");
+          PreparedStatement delete =
+              connection.prepareStatement("delete from change where writer = ? and number < ?")) {
+        connection.setAutoCommit(false);
+        for (int number = 1; !stop.get(); number++) {
+          insert.setInt(1, writer);
+          insert.setInt(2, number);
+          insert.setString(3, "x".repeat(random.nextInt(12_000)));
+          insert.executeUpdate();
+          delete.setInt(1, writer);
+          delete.setInt(2, number - 5);
+          delete.executeUpdate();
+          connection.commit();
+          sync.await(connection);
+          confirmed.put(writer, number);
+          all.incrementAndGet();
+        }
+      }
+      return null;
+    }
+
+    /** Stops them all; one that failed fails the test. */
+    @Override
+    public void close() {
+      stop.set(true);
+      threads.close();
+      running.forEach(Future::resultNow);
+    }
+  }
+
+  @Test
+  void afterAPowerCutAtAnyMomentTheDatabaseOpensAndLacksNothingThatWasConfirmed() throws Exception {
+    Random random = new Random(17);
+    try (Writers writers = new Writers(3)) {
+      for (int image = 0; image < IMAGES; image++) {
+        Thread.sleep(5 + random.nextInt(60));
+        Map<Integer, Integer> confirmed = new TreeMap<>(writers.confirmed);
+        byte[] found = UncertainFiles.disk(file).afterPowerCut(random);
+        Path after = folder.resolve("after-" + image + ".mv.db");
+        Files.write(after, found);
+        assertHolds(after, confirmed);
+        Files.delete(after);
+      }
+      assertThat(writers.all.get()).as("changes confirmed meanwhile").isGreaterThan(2 * IMAGES);
+    }
+  }
+
+  private static void assertHolds(Path image, Map<Integer, Integer> confirmed) throws SQLException {
+    try (Connection connection =
+            DriverManager.getConnection(url("fernwort:nio:", image), "sa", "");
+        Statement statement = connection.createStatement();
+        ResultSet rows =
+            statement.executeQuery(
+                "select writer, max(number), sum(length(text)) from change group by writer")) {
+      Map<Integer, Integer> found = new TreeMap<>();
+      while (rows.next()) {
+        found.put(rows.getInt(1), rows.getInt(2));
+      }
+      confirmed.forEach((writer, number) ->
+          assertThat(found.getOrDefault(writer, 0))
+              .as("changes of writer %d in %s", writer, image.getFileName())
+              .isGreaterThanOrEqualTo(number));
+    }
+  }
+
+  @Test
+  void nothingIsConfirmedWithoutASyncAndManyShareOne() throws Exception {
+    int before = UncertainFiles.SYNCS.get();
+    int alone;
+    try (Writers one = new Writers(1)) {
+      Thread.sleep(300);
+      one.stop.set(true);
+      alone = one.all.get();
+    }
+    int syncs = UncertainFiles.SYNCS.get() - before;
+    assertThat(syncs)
+        .as("syncs for %d changes one after another", alone)
+        .isGreaterThanOrEqualTo(alone);
+
+    before = UncertainFiles.SYNCS.get();
+    int together;
+    try (Writers twenty = new Writers(20)) {
+      Thread.sleep(500);
+      twenty.stop.set(true);
+      together = twenty.all.get();
+    }
+    assertThat(UncertainFiles.SYNCS.get() - before)
+        .as("syncs for %d changes of twenty at once", together)
+        .isLessThan(together);
+  }
+}

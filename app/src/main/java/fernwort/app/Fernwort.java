@@ -10,14 +10,19 @@ import fernwort.app.store.backup.AtRest;
 import fernwort.app.store.disk.Opening;
 import java.io.PrintStream;
 import java.net.BindException;
+import java.net.URI;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.web.server.context.WebServerInitializedEvent;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.logging.LoggingSystem;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
 
@@ -33,6 +38,8 @@ public class Fernwort {
 
   /** Does what the command line asks for, or says in one sentence why not. */
   public static void main(String[] args) {
+    // Until the application has its log, nothing that a library says is for the terminal.
+    LoggingSystem.get(Fernwort.class.getClassLoader()).beforeInitialize();
     try {
       run(Launch.from(args));
     } catch (Refusal refusal) {
@@ -47,7 +54,7 @@ public class Fernwort {
   private static void run(Launch launch) {
     Clock clock = Clock.systemDefaultZone();
     switch (launch.task()) {
-      case SERVE -> serve(launch, clock);
+      case SERVE, TRAIN -> serve(launch, clock);
       case SET_PASSPHRASE -> OUT.println(PassphraseRule.ask(claim(launch, clock)));
       case BACK_UP -> OUT.println(backUp(launch, clock));
       case RESTORE -> OUT.println(restore(launch, clock));
@@ -69,9 +76,14 @@ public class Fernwort {
     ApplicationContextInitializer<ConfigurableApplicationContext> given =
         context -> context.getBeanFactory().registerSingleton("dataFolder", folder);
     application.addInitializers(given);
-    application.addListeners((WebServerInitializedEvent event) ->
-        announce(launch, listen, event.getWebServer().getPort()));
-    application.run(settings(launch, listen, folder).toArray(String[]::new));
+    application.addListeners(
+        (ApplicationReadyEvent event) -> announce(launch, listen, port(event.getApplicationContext())));
+    ConfigurableApplicationContext running =
+        application.run(settings(launch, listen, folder).toArray(String[]::new));
+    if (launch.task() == Launch.Task.TRAIN) {
+      Training.visit(URI.create("http://%s:%d".formatted(listen.shown(), port(running))));
+      System.exit(SpringApplication.exit(running));
+    }
   }
 
   /** Settings as the command line of the framework: nothing stands above them. */
@@ -82,7 +94,7 @@ public class Fernwort {
     settings.add("--server.address=" + listen.address());
     settings.add("--fernwort.open=" + listen.loopback());
     settings.add("--fernwort.demo=" + launch.demo());
-    settings.add("--logging.file.name=" + folder.path().resolve("fernwort.log"));
+    settings.add("--logging.file.name=" + folder.path().resolve(Opening.LOG));
     if (launch.https()) {
       settings.addAll(
           HouseCertificate.settings(
@@ -91,6 +103,11 @@ public class Fernwort {
               launch.certificate().map(Launch.Certificate::key)));
     }
     return settings;
+  }
+
+  private static int port(ApplicationContext running) {
+    return Objects.requireNonNull(((WebServerApplicationContext) running).getWebServer())
+        .getPort();
   }
 
   private static void announce(Launch launch, ListenRule.Listen listen, int port) {

@@ -26,6 +26,8 @@ record Launch(
   /** What to do. */
   enum Task {
     SERVE,
+    /** Start, look at some pages and stop, so that the JDK can note what a start needs. */
+    TRAIN,
     SET_PASSPHRASE,
     BACK_UP,
     RESTORE
@@ -58,6 +60,7 @@ record Launch(
         case "--https" -> https = true;
         case "--certificate" -> chain = Optional.of(readable(args, ++i, "--certificate"));
         case "--key" -> key = Optional.of(readable(args, ++i, "--key"));
+        case "--train" -> task = Task.TRAIN;
         case "--set-passphrase" -> task = Task.SET_PASSPHRASE;
         case "--backup" -> {
           task = Task.BACK_UP;

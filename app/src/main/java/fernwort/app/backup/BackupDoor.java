@@ -38,11 +38,13 @@ public final class BackupDoor implements SmartLifecycle {
   private static final String OK = "ok";
 
   private final Backups backups;
+  private final DataFolder folder;
   private final Path path;
   private volatile Optional<ServerSocketChannel> door = Optional.empty();
 
   BackupDoor(Backups backups, DataFolder folder) {
     this.backups = backups;
+    this.folder = folder;
     this.path = folder.path().resolve(NAME);
   }
 
@@ -52,6 +54,7 @@ public final class BackupDoor implements SmartLifecycle {
       Files.deleteIfExists(path);
       ServerSocketChannel server = ServerSocketChannel.open(StandardProtocolFamily.UNIX);
       server.bind(UnixDomainSocketAddress.of(path));
+      folder.tighten();
       door = Optional.of(server);
       Thread.ofVirtual().name("backup door").start(() -> serve(server));
     } catch (IOException | UnsupportedOperationException e) {

@@ -34,6 +34,9 @@ public final class Opening {
   /** Copies from before a migration are kept here. */
   public static final String COPIES = "copies";
 
+  /** What went wrong stands here. */
+  public static final String LOG = "fernwort.log";
+
   /** Backups of each day are kept here. */
   public static final String BACKUPS = "backups";
 
@@ -83,6 +86,10 @@ public final class Opening {
       bringUpToDate(step);
     }
     Reserve.in(folder.path()).make();
+    Path log = folder.path().resolve(LOG);
+    if (!Files.exists(log)) {
+      Files.createFile(log);
+    }
     folder.tighten();
   }
 

@@ -76,8 +76,8 @@ public class Fernwort {
     ApplicationContextInitializer<ConfigurableApplicationContext> given =
         context -> context.getBeanFactory().registerSingleton("dataFolder", folder);
     application.addInitializers(given);
-    application.addListeners(
-        (ApplicationReadyEvent event) -> announce(launch, listen, port(event.getApplicationContext())));
+    application.addListeners((ApplicationReadyEvent event) ->
+        announce(launch, listen, port(event.getApplicationContext())));
     ConfigurableApplicationContext running =
         application.run(settings(launch, listen, folder).toArray(String[]::new));
     if (launch.task() == Launch.Task.TRAIN) {
@@ -106,8 +106,7 @@ public class Fernwort {
   }
 
   private static int port(ApplicationContext running) {
-    return Objects.requireNonNull(((WebServerApplicationContext) running).getWebServer())
-        .getPort();
+    return Objects.requireNonNull(((WebServerApplicationContext) running).getWebServer()).getPort();
   }
 
   private static void announce(Launch launch, ListenRule.Listen listen, int port) {

@@ -164,3 +164,5 @@ if (rehearsal) {
   stream = new EventSource(rehearsal.dataset.base + "/stream");
   stream.onmessage = (event) => draw(JSON.parse(event.data));
 }
+// A page that is left ends its stream at once.
+addEventListener("pagehide", () => stream?.close());

@@ -1,12 +1,13 @@
 package fernwort.app.api;
 
 import fernwort.app.Refusal;
+import fernwort.app.compute.TooBusy;
 import fernwort.app.store.StaleVersion;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.web.Faults;
 import fernwort.app.web.Sentence;
-import fernwort.app.web.TooBusy;
+import fernwort.core.effort.EffortExceededException;
 import fernwort.core.network.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
@@ -69,6 +70,11 @@ class ApiProblems {
   @ExceptionHandler
   ResponseEntity<Failure> unsettled(UnsettledFlowException e) {
     return answer(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Failure> tooLong(EffortExceededException e) {
+    return answer(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.TOO_LONG);
   }
 
   @ExceptionHandler({StoreTrouble.class, TooBusy.class})

@@ -3,11 +3,13 @@ package fernwort.app.jobs;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.rigs.OpenRig;
+import fernwort.app.store.backup.Backups;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
 import java.util.List;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Hands out the book of jobs of each rig. */
@@ -15,6 +17,17 @@ import org.springframework.stereotype.Component;
 public class JobDesk {
 
   private final Cache<String, JobBook> books = Caffeine.newBuilder().maximumSize(10).build();
+  private final Cache<Asked, List<Slip>> slips = Caffeine.newBuilder().maximumSize(50).build();
+
+  /** What slips were asked of. */
+  private record Asked(String rig, int version, String job, State from) {}
+
+  /** After a restore nothing is as it was at hand. */
+  @EventListener
+  void restored(Backups.Restored restored) {
+    books.invalidateAll();
+    slips.invalidateAll();
+  }
 
   /** Returns the jobs that a rig can do. */
   public List<Job> offered(OpenRig rig) {
@@ -36,7 +49,9 @@ public class JobDesk {
    * @throws fernwort.app.Refusal when the rig has no such job
    */
   public List<Slip> slips(OpenRig rig, String job, State from) {
-    return book(rig).slips().of(book(rig).job(job), from);
+    return slips.get(
+        new Asked(rig.id(), rig.version(), job, from),
+        asked -> book(rig).slips().of(book(rig).job(job), from));
   }
 
   /** Returns the jobs of a rig, found once for each version of it. */

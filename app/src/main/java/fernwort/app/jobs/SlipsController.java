@@ -40,9 +40,13 @@ class SlipsController {
   String slips(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
     State now = rigs.standing(rig).state();
-    SlipRound round =
-        rounds.get(
-            new From(id, rig.version(), now), from -> SlipRound.begin(rig, desk.book(rig), now));
+    From from = new From(id, rig.version(), now);
+    SlipRound kept = rounds.getIfPresent(from);
+    if (kept != null && kept.isEnded()) {
+      rounds.invalidate(from);
+    }
+    SlipRound round = rounds.get(from, f -> SlipRound.begin(rig, desk.book(rig), now));
+    round.look();
     List<SlipRound.Found> found = round.found();
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());

@@ -3,7 +3,6 @@ package fernwort.app.rehearse;
 import fernwort.app.Refusal;
 import fernwort.app.rigs.OpenRig;
 import fernwort.core.network.run.Simulation;
-import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
@@ -12,38 +11,38 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import java.util.function.Consumer;
+import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
  * All rehearsals that somebody watches. One clock moves them all, each for its share of time; one
- * that nobody has watched for a while is given up.
+ * that nobody has watched for a while is given up. Each page that watches has a thread of its own,
+ * so the clock waits for none.
  */
 @Component
-class RehearsalRoom {
+class RehearsalRoom implements SmartLifecycle {
 
+  private static final Logger LOG = LoggerFactory.getLogger(RehearsalRoom.class);
   private static final Duration BEAT = Duration.ofMillis(200);
   private static final long GIVEN_UP = Duration.ofSeconds(90).toNanos();
   private static final int MOST = 40;
 
   private final Map<String, Seat> seats = new ConcurrentHashMap<>();
-  private final ScheduledExecutorService clock =
-      Executors.newSingleThreadScheduledExecutor(
-          work -> Thread.ofPlatform().daemon().name("rehearsals").unstarted(work));
+  private volatile Optional<ScheduledExecutorService> clock = Optional.empty();
 
-  /** A rehearsal with whoever watches it. */
+  /** A rehearsal with the page that watches it. */
   private static final class Seat {
     final Rehearsal rehearsal;
-    volatile Optional<Consumer<Rehearsal>> watcher = Optional.empty();
+    volatile Optional<Watching> watching = Optional.empty();
     volatile long seen = System.nanoTime();
 
     Seat(Rehearsal rehearsal) {
       this.rehearsal = rehearsal;
     }
-  }
-
-  RehearsalRoom() {
-    clock.scheduleAtFixedRate(this::beat, 0, BEAT.toMillis(), TimeUnit.MILLISECONDS);
   }
 
   /**
@@ -79,22 +78,45 @@ class RehearsalRoom {
     return seat;
   }
 
-  /** Tells a rehearsal's watcher of every beat; a new watcher takes the place of the last. */
-  void watch(String id, Consumer<Rehearsal> watcher) {
-    seat(id).watcher = Optional.of(watcher);
+  /**
+   * Lets a page watch a rehearsal; it takes the place of the one that watched before.
+   *
+   * @throws Refusal when the rehearsal was given up
+   */
+  void watch(String id, SseEmitter page, Function<Rehearsal, Snapshot> look) {
+    Seat seat = seat(id);
+    Watching watching =
+        new Watching(page, () -> look.apply(seat.rehearsal), () -> seat.seen = System.nanoTime());
+    synchronized (seat) {
+      seat.watching.ifPresent(Watching::end);
+      seat.watching = Optional.of(watching);
+    }
+    Thread.ofVirtual()
+        .name("watching " + id)
+        .start(() -> {
+          watching.run();
+          leave(seat, watching);
+        });
   }
 
-  /** The watcher has gone: the run ends unless it comes back soon. */
-  void leave(String id, Consumer<Rehearsal> watcher) {
-    Seat seat = seats.get(id);
-    if (seat != null && seat.watcher.filter(w -> w == watcher).isPresent()) {
-      seat.watcher = Optional.empty();
-      seat.rehearsal.pause();
+  /** The page has gone: the run stands still until it comes back, or is given up. */
+  private static void leave(Seat seat, Watching watching) {
+    synchronized (seat) {
+      if (seat.watching.filter(w -> w == watching).isPresent()) {
+        seat.watching = Optional.empty();
+        seat.rehearsal.pause();
+      }
     }
   }
 
+  /** Returns how many rehearsals are kept. */
   int size() {
     return seats.size();
+  }
+
+  /** Returns how many pages watch. */
+  long watched() {
+    return seats.values().stream().filter(s -> s.watching.isPresent()).count();
   }
 
   private void beat() {
@@ -102,22 +124,37 @@ class RehearsalRoom {
       Seat seat = entry.getValue();
       try {
         seat.rehearsal.tick(BEAT.toMillis() / 1000.0);
-        seat.watcher.ifPresent(w -> {
-          w.accept(seat.rehearsal);
-          seat.seen = System.nanoTime();
-        });
       } catch (RuntimeException e) {
-        seat.watcher = Optional.empty();
+        LOG.warn("a rehearsal broke off", e);
         seat.rehearsal.pause();
       }
+      seat.watching.ifPresent(Watching::tell);
       if (System.nanoTime() - seat.seen > GIVEN_UP) {
         seats.remove(entry.getKey());
+        seat.watching.ifPresent(Watching::end);
       }
     }
   }
 
-  @PreDestroy
-  void close() {
-    clock.shutdownNow();
+  @Override
+  public void start() {
+    ScheduledExecutorService started =
+        Executors.newSingleThreadScheduledExecutor(
+            work -> Thread.ofPlatform().daemon().name("rehearsals").unstarted(work));
+    started.scheduleAtFixedRate(this::beat, 0, BEAT.toMillis(), TimeUnit.MILLISECONDS);
+    clock = Optional.of(started);
+  }
+
+  /** Before the web server stops, so that it has no open stream to wait for. */
+  @Override
+  public void stop() {
+    clock.ifPresent(ScheduledExecutorService::shutdownNow);
+    clock = Optional.empty();
+    seats.values().forEach(seat -> seat.watching.ifPresent(Watching::end));
+  }
+
+  @Override
+  public boolean isRunning() {
+    return clock.isPresent();
   }
 }

@@ -10,10 +10,7 @@ import fernwort.core.network.run.Moment;
 import fernwort.core.network.run.Simulation;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
-import java.io.IOException;
-import java.time.Clock;
 import java.util.List;
-import java.util.function.Consumer;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -36,12 +33,10 @@ class RehearseController {
 
   private final Rigs rigs;
   private final RehearsalRoom room;
-  private final Clock clock;
 
-  RehearseController(Rigs rigs, RehearsalRoom room, Clock clock) {
+  RehearseController(Rigs rigs, RehearsalRoom room) {
     this.rigs = rigs;
     this.room = room;
-    this.clock = clock;
   }
 
   @PostMapping
@@ -103,17 +98,7 @@ class RehearseController {
   @ResponseBody
   SseEmitter stream(@PathVariable String run, @ModelAttribute("units") Units units) {
     SseEmitter emitter = new SseEmitter(HOURS);
-    Consumer<Rehearsal> watcher =
-        rehearsal -> {
-          try {
-            emitter.send(Snapshot.of(rehearsal, units), MediaType.APPLICATION_JSON);
-          } catch (IOException | IllegalStateException gone) {
-            throw new IllegalStateException("the page has gone", gone);
-          }
-        };
-    emitter.onCompletion(() -> room.leave(run, watcher));
-    emitter.onError(e -> room.leave(run, watcher));
-    room.watch(run, watcher);
+    room.watch(run, emitter, rehearsal -> Snapshot.of(rehearsal, units));
     return emitter;
   }
 

@@ -7,6 +7,7 @@ import fernwort.core.network.Streams;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A rig with everything that follows from its description alone, made once and kept at hand.
@@ -17,8 +18,7 @@ import java.util.Map;
  * @param plumbing prepared for searching
  * @param hazards prepared checks
  * @param streams what each line carries
- * @param layout its drawing
- * @param narrow the drawing of each place for a narrow screen, in the order of the places
+ * @param pictures its drawings
  */
 public record OpenRig(
     String id,
@@ -27,27 +27,53 @@ public record OpenRig(
     Plumbing plumbing,
     Hazards hazards,
     Map<String, Streams.Stream> streams,
-    BoardLayout layout,
-    List<BoardLayout> narrow) {
+    Pictures pictures) {
 
-  private static final int PHONE = 366;
+  /** Drawings, each made when somebody first looks at it. */
+  public static final class Pictures {
+
+    private static final int PHONE = 366;
+
+    private final Rig rig;
+    private Optional<BoardLayout> whole = Optional.empty();
+    private Optional<List<BoardLayout>> places = Optional.empty();
+
+    private Pictures(Rig rig) {
+      this.rig = rig;
+    }
+
+    private synchronized BoardLayout whole() {
+      whole = Optional.of(whole.orElseGet(() -> BoardLayout.of(rig)));
+      return whole.get();
+    }
+
+    private synchronized List<BoardLayout> places() {
+      places = Optional.of(places.orElseGet(this::drawn));
+      return places.get();
+    }
+
+    private List<BoardLayout> drawn() {
+      return rig.places().stream()
+          .filter(place -> rig.parts().stream().anyMatch(p -> p.place().equals(place.id())))
+          .map(place -> BoardLayout.of(rig, place, PHONE))
+          .toList();
+    }
+  }
+
+  /** Returns the drawing of the whole rig. */
+  public BoardLayout layout() {
+    return pictures.whole();
+  }
+
+  /** Returns the drawing of each place for a narrow screen, in the order of the places. */
+  public List<BoardLayout> narrow() {
+    return pictures.places();
+  }
 
   /** Prepares a rig. */
   public static OpenRig of(String id, int version, Rig rig) {
     Plumbing plumbing = Plumbing.of(rig);
-    List<BoardLayout> narrow =
-        rig.places().stream()
-            .filter(place -> rig.parts().stream().anyMatch(p -> p.place().equals(place.id())))
-            .map(place -> BoardLayout.of(rig, place, PHONE))
-            .toList();
     return new OpenRig(
-        id,
-        version,
-        rig,
-        plumbing,
-        Hazards.of(plumbing),
-        Streams.of(rig),
-        BoardLayout.of(rig),
-        narrow);
+        id, version, rig, plumbing, Hazards.of(plumbing), Streams.of(rig), new Pictures(rig));
   }
 }

@@ -1,10 +1,12 @@
 package fernwort.app.web;
 
 import fernwort.app.Refusal;
+import fernwort.app.compute.TooBusy;
 import fernwort.app.rig.Doubt;
 import fernwort.app.store.StaleVersion;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.disk.FolderWatch;
+import fernwort.core.effort.EffortExceededException;
 import fernwort.core.network.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
@@ -81,6 +83,11 @@ class Problems {
   @ExceptionHandler(TooBusy.class)
   String busy(TooBusy e, Model model, HttpServletResponse response) {
     return say(HttpStatus.SERVICE_UNAVAILABLE, e.getMessage(), model, response);
+  }
+
+  @ExceptionHandler(EffortExceededException.class)
+  String tooLong(EffortExceededException e, Model model, HttpServletResponse response) {
+    return say(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.TOO_LONG, model, response);
   }
 
   @ExceptionHandler(StoreTrouble.class)

@@ -14,6 +14,10 @@ public final class Sentence {
   public static final String TOO_LARGE =
       "The file is larger than Fernwort takes: 2 MB for a rig, 64 MB for a backup. Check that it is the right file; larger backups go in with ./fernwort restore.";
 
+  /** Said when a computation was ended. */
+  public static final String TOO_LONG =
+      "This takes longer than anybody should wait, for the rig has very many parts or handles. Nothing was changed; ask for less at once, or leave out parts that hang on nothing.";
+
   private Sentence() {}
 
   /** Returns a sentence with its full stop. */

@@ -11,11 +11,17 @@ import fernwort.core.network.run.Simulation;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
+import java.io.IOException;
 import java.util.List;
 import java.util.Random;
-import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
+import org.springframework.http.MediaType;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Rehearsals without a browser. */
 class RehearsalTest {
@@ -103,21 +109,80 @@ class RehearsalTest {
   }
 
   @Test
-  void theRoomMovesWhatIsWatchedAndPausesWhatIsLeft() throws InterruptedException {
+  void theRoomMovesWhatIsWatchedAndPausesWhatIsLeft() throws Exception {
     RehearsalRoom room = new RehearsalRoom();
+    room.start();
     try {
       String id = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
-      CountDownLatch beats = new CountDownLatch(3);
-      java.util.function.Consumer<Rehearsal> watcher = r -> beats.countDown();
-      room.watch(id, watcher);
+      Page page = new Page();
+      room.watch(id, page, r -> Snapshot.of(r, Units.METRIC));
       room.get(id).play(10, true);
-      assertThat(beats.await(10, TimeUnit.SECONDS)).isTrue();
-      assertThat(room.get(id).moment().time()).isPositive();
-      room.leave(id, watcher);
-      assertThat(room.get(id).isPlaying()).isFalse();
+      assertThat(page.looks.poll(5, TimeUnit.SECONDS)).isNotNull();
+      await(() -> room.get(id).moment().time() > 0);
+      page.gone = true;
+      await(() -> !room.get(id).isPlaying());
+      assertThat(room.watched()).isZero();
       assertThatThrownBy(() -> room.get("gone")).isInstanceOf(Refusal.class);
     } finally {
-      room.close();
+      room.stop();
+    }
+  }
+
+  @Test
+  void aPageThatReadsNothingHoldsUpNobody() throws Exception {
+    RehearsalRoom room = new RehearsalRoom();
+    room.start();
+    try {
+      String stuck = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+      Page slow = new Page();
+      slow.reads.drainPermits();
+      room.watch(stuck, slow, r -> Snapshot.of(r, Units.METRIC));
+      String quick = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+      Page page = new Page();
+      room.watch(quick, page, r -> Snapshot.of(r, Units.METRIC));
+      room.get(quick).play(1, false);
+      for (int look = 0; look < 5; look++) {
+        assertThat(page.looks.poll(2, TimeUnit.SECONDS)).as("look %d", look).isNotNull();
+      }
+      Page reloaded = new Page();
+      room.watch(stuck, reloaded, r -> Snapshot.of(r, Units.METRIC));
+      assertThat(reloaded.looks.poll(2, TimeUnit.SECONDS)).isNotNull();
+      assertThat(room.watched()).as("one page a rehearsal").isEqualTo(2);
+      slow.reads.release(1000);
+      await(() -> slow.ended);
+    } finally {
+      room.stop();
+    }
+  }
+
+  private static void await(BooleanSupplier holds) throws InterruptedException {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
+    while (!holds.getAsBoolean()) {
+      assertThat(System.nanoTime()).as("waiting in vain").isLessThan(end);
+      TimeUnit.MILLISECONDS.sleep(20);
+    }
+  }
+
+  /** A page as the room sees it: it takes looks as long as it may, or has gone. */
+  private static final class Page extends SseEmitter {
+
+    final BlockingQueue<Object> looks = new LinkedBlockingQueue<>();
+    final Semaphore reads = new Semaphore(100_000);
+    volatile boolean gone;
+    volatile boolean ended;
+
+    @Override
+    public void send(Object look, MediaType type) throws IOException {
+      if (gone) {
+        throw new IOException("the page has gone");
+      }
+      reads.acquireUninterruptibly();
+      looks.add(look);
+    }
+
+    @Override
+    public void complete() {
+      ended = true;
     }
   }
 }

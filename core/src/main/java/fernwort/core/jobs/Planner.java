@@ -1,5 +1,6 @@
 package fernwort.core.jobs;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Plumbing;
@@ -134,6 +135,7 @@ public final class Planner {
     queue.add(new Node(start, List.of(), targets.bound(start), 0));
     Optional<Warning> hazard = Optional.empty();
     for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {
+      Effort.look();
       Node node = queue.remove();
       if (!node.turns().isEmpty()) {
         Optional<Warning> here = scout.newHazard(node.setting());

@@ -1,5 +1,6 @@
 package fernwort.core.jobs;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.network.Turns.Turn;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
@@ -108,6 +109,7 @@ final class Sequence {
     Map<State, Cost> best = new HashMap<>();
     queue.add(new Node(new State(0, -1), start, Cost.NONE, Cost.NONE, Optional.empty()));
     for (int looks = 0; !queue.isEmpty() && looks < MOST_STATES; looks++) {
+      Effort.look();
       Node node = queue.remove();
       Cost known = best.get(node.state());
       if (known != null && known.compareTo(node.cost()) < 0) {

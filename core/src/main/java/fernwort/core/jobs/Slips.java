@@ -1,5 +1,6 @@
 package fernwort.core.jobs;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Trial.Act;
 import fernwort.core.jobs.Trial.Pause;
@@ -88,7 +89,7 @@ public final class Slips {
   /** Tries them all, side by side; the worst comes first. */
   private List<Slip> judged(List<Try> tries, Trial.Outcome meant, State from) {
     return tries.parallelStream()
-        .map(t -> judge(t, meant, trial.run(from, t.acts()), from))
+        .map(Effort.carried((Try t) -> judge(t, meant, trial.run(from, t.acts()), from)))
         .sorted(
             Comparator.comparing(Slip::grade)
                 .thenComparing(Comparator.comparingDouble(Slip::lost).reversed())

@@ -1,5 +1,6 @@
 package fernwort.core.jobs;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Turns;
@@ -63,6 +64,7 @@ final class Targets {
     queue.add(new Node(start, 0, bound(start)));
     seen.add(start);
     while (!queue.isEmpty() && looks < most && found.size() < MOST_TARGETS) {
+      Effort.look();
       Node node = queue.remove();
       if (node.least() > nearest) {
         break;

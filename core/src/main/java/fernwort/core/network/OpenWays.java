@@ -1,5 +1,6 @@
 package fernwort.core.network;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -181,6 +182,7 @@ public final class OpenWays {
     boolean[] delivered = new boolean[none.length];
     Set<String> loop = new LinkedHashSet<>();
     for (Origin origin : origins) {
+      Effort.look();
       if (!isJoined(origin, in)) {
         continue;
       }

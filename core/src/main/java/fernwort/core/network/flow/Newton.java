@@ -1,5 +1,6 @@
 package fernwort.core.network.flow;
 
+import fernwort.core.effort.Effort;
 import java.util.Arrays;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
@@ -147,6 +148,7 @@ final class Newton {
   private void settle() {
     evaluate(flow, law);
     for (int step = 0; step < MOST_STEPS; step++) {
+      Effort.look();
       steps++;
       solveHeads();
       double moved = aim();

@@ -1,5 +1,6 @@
 package fernwort.core.network.run;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.network.Conditions;
 import fernwort.core.network.End;
 import fernwort.core.network.Flows;
@@ -277,6 +278,7 @@ public final class Simulation {
     Slope end = start;
     double error = 0;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+      Effort.look();
       Flows ahead = solve(after(start, start, h, h));
       end = new Slope(ahead, rates(ahead));
       error = difference(start.rates(), end.rates()) * h / 2;

@@ -1,4 +1,4 @@
-package fernwort.app.web;
+package fernwort.app.compute;
 
 /** Something takes longer to compute than anybody should wait, or too much is asked at once. */
 public final class TooBusy extends RuntimeException {

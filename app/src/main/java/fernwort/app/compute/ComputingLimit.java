@@ -1,0 +1,64 @@
+package fernwort.app.compute;
+
+import fernwort.core.effort.Effort;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.springframework.web.servlet.HandlerExceptionResolver;
+
+/** A time limit around every request, and a queue before those that compute much. */
+@Component
+class ComputingLimit extends OncePerRequestFilter {
+
+  static final Duration LIMIT = Duration.ofMillis(4500);
+
+  /** What can take long; ticks, turns and readings never wait for these. */
+  private static final Pattern HEAVY =
+      Pattern.compile(
+          "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|empty|compare|rehearse/answers|flows)");
+
+  private final Turnstile turnstile;
+  private final HandlerExceptionResolver handlerExceptionResolver;
+
+  ComputingLimit(Turnstile turnstile, HandlerExceptionResolver handlerExceptionResolver) {
+    this.turnstile = turnstile;
+    this.handlerExceptionResolver = handlerExceptionResolver;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    Matcher heavy = HEAVY.matcher(request.getRequestURI());
+    try {
+      if (heavy.find()) {
+        turnstile.let(heavy.group(1), () -> within(request, response, chain));
+      } else {
+        within(request, response, chain);
+      }
+    } catch (TooBusy busy) {
+      handlerExceptionResolver.resolveException(request, response, null, busy);
+    } catch (ServletException | IOException | RuntimeException e) {
+      throw e;
+    } catch (Exception e) {
+      throw new ServletException(e);
+    }
+  }
+
+  private static Void within(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws Exception {
+    return Effort.of(LIMIT)
+        .spend(() -> {
+          chain.doFilter(request, response);
+          return null;
+        });
+  }
+}

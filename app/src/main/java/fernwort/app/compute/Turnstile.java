@@ -1,0 +1,84 @@
+package fernwort.app.compute;
+
+import java.time.Duration;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import org.springframework.stereotype.Component;
+
+/**
+ * Lets heavy computations in: one at a time for each rig, and as many in all as there are
+ * processors. Whoever waits too long is told so instead.
+ */
+@Component
+public class Turnstile {
+
+  static final Duration PATIENCE = Duration.ofSeconds(4);
+
+  private final Semaphore all = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
+  private final ConcurrentHashMap<String, Place> places = new ConcurrentHashMap<>();
+
+  /** A rig's place in the queue, kept while somebody is at it. */
+  private static final class Place {
+    final Semaphore free = new Semaphore(1, true);
+    int users;
+  }
+
+  /**
+   * Computes something for a rig when it is its turn.
+   *
+   * @throws TooBusy when its turn does not come in time
+   */
+  public <T> T let(String rig, Callable<T> work) throws Exception {
+    long end = System.nanoTime() + PATIENCE.toNanos();
+    Place place = enter(rig);
+    try {
+      if (!place.free.tryAcquire(end - System.nanoTime(), TimeUnit.NANOSECONDS)) {
+        throw busy();
+      }
+      try {
+        return inAll(end, work);
+      } finally {
+        place.free.release();
+      }
+    } finally {
+      leave(rig, place);
+    }
+  }
+
+  private <T> T inAll(long end, Callable<T> work) throws Exception {
+    if (!all.tryAcquire(Math.max(0, end - System.nanoTime()), TimeUnit.NANOSECONDS)) {
+      throw busy();
+    }
+    try {
+      return work.call();
+    } finally {
+      all.release();
+    }
+  }
+
+  private static TooBusy busy() {
+    return new TooBusy(
+        "Fernwort is still computing what was asked before. Nothing is lost; ask again in a moment.");
+  }
+
+  private Place enter(String rig) {
+    return places.compute(
+        rig,
+        (id, known) -> {
+          Place place = known == null ? new Place() : known;
+          place.users++;
+          return place;
+        });
+  }
+
+  private void leave(String rig, Place place) {
+    places.computeIfPresent(rig, (id, known) -> --place.users == 0 ? null : known);
+  }
+
+  /** Returns how many rigs somebody computes or waits for. */
+  int size() {
+    return places.size();
+  }
+}

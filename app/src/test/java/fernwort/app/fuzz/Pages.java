@@ -1,0 +1,114 @@
+package fernwort.app.fuzz;
+
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
+/** Every page and call of a rig that only looks. */
+final class Pages {
+
+  private static final List<String> OF_A_RIG =
+      List.of(
+          "/rigs/%s/board",
+          "/rigs/%s/jobs",
+          "/rigs/%s/jobs/bumps",
+          "/rigs/%s/slips",
+          "/rigs/%s/log",
+          "/rigs/%s/sizing",
+          "/rigs/%s/sizing/space",
+          "/rigs/%s/sizing/weight",
+          "/rigs/%s/sizing/pump",
+          "/rigs/%s/sizing/supply",
+          "/rigs/%s/workbench",
+          "/rigs/%s/workbench/slope",
+          "/rigs/%s/rig",
+          "/rigs/%s/compare",
+          "/rigs/%s/labels",
+          "/rigs/%s/labels.svg",
+          "/rigs/%s/cards",
+          "/rigs/%s/automations",
+          "/rigs/%s/export",
+          "/rigs/%s/empty?go=true&lines=true",
+          "/rigs/%s/rehearse/answers",
+          "/api/v1/rigs/%s/state",
+          "/api/v1/rigs/%s/ways",
+          "/api/v1/rigs/%s/warnings",
+          "/api/v1/rigs/%s/flows",
+          "/api/v1/rigs/%s/lasts",
+          "/api/v1/rigs/%s/empty?lines=true",
+          "/api/v1/rigs/%s/jobs",
+          "/api/v1/rigs/%s/journal",
+          "/api/v1/rigs/%s/habits",
+          "/api/v1/rigs/%s");
+
+  private static final int JOBS = 3;
+  private static final int HANDLES = 3;
+
+  private final RunningCopy copy;
+
+  Pages(RunningCopy copy) {
+    this.copy = copy;
+  }
+
+  /** Visits all of them and returns what is wrong, in words. */
+  List<String> look(String rig) throws IOException {
+    List<String> paths = new ArrayList<>(OF_A_RIG.stream().map(p -> p.formatted(rig)).toList());
+    JsonNode jobs = copy.json("/api/v1/rigs/" + rig + "/jobs");
+    for (int i = 0; i < Math.min(JOBS, jobs.size()) && jobs.isArray(); i++) {
+      String job = jobs.get(i).get("id").asString();
+      paths.add("/rigs/" + rig + "/jobs/" + job);
+      paths.add("/rigs/" + rig + "/jobs/" + job + "/sheet");
+      paths.add("/api/v1/rigs/" + rig + "/jobs/" + job + "/plan");
+      paths.add("/api/v1/rigs/" + rig + "/jobs/" + job + "/slips");
+    }
+    int handles = 0;
+    for (String part :
+        copy.json("/api/v1/rigs/" + rig + "/state").at("/positions").propertyNames()) {
+      if (handles++ < HANDLES) {
+        paths.add("/rigs/" + rig + "/handles/" + part + "/preview");
+      }
+    }
+    List<String> wrong = new ArrayList<>();
+    for (String path : paths) {
+      look(path, wrong);
+    }
+    return wrong;
+  }
+
+  private void look(String path, List<String> wrong) throws IOException {
+    long start = System.nanoTime();
+    HttpResponse<String> answer = copy.get(path);
+    double seconds = (System.nanoTime() - start) / 1e9;
+    String body = answer.body();
+    if (answer.statusCode() >= 500) {
+      wrong.add(path + " answers " + answer.statusCode() + ": " + brief(body));
+    }
+    if (seconds > 5) {
+      wrong.add("%s takes %.1f s".formatted(path, seconds));
+    }
+    if (body.matches("(?s).*(\\bNaN\\b|Infinity|∞|fernwort\\.core\\.|java\\.lang\\.).*")) {
+      wrong.add(path + " shows " + around(body));
+    }
+    if (answer.statusCode() == 422 && !path.contains("/jobs/")) {
+      wrong.add(path + " is refused: " + brief(body));
+    }
+  }
+
+  private static String around(String body) {
+    java.util.regex.Matcher m =
+        java.util.regex.Pattern.compile("NaN|Infinity|∞|fernwort\\.core\\.|java\\.lang\\.")
+            .matcher(body);
+    return m.find()
+        ? body.substring(Math.max(0, m.start() - 80), Math.min(body.length(), m.end() + 40))
+        : "";
+  }
+
+  private static String brief(String body) {
+    String text =
+        body.replaceAll("(?s)<head.*?</head>|<nav.*?</nav>|<[^>]*>", " ").replaceAll("\\s+", " ");
+    return text.length() > 300 ? text.substring(0, 300) : text;
+  }
+}

@@ -172,7 +172,7 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    rigs.setHabits(rig, rigs.habits(rig).of((int) ReadingText.number(people)));
+    rigs.setHabits(rig, rigs.habits(rig).of(Form.whole("People", people)));
     return answer(rig, screen, model);
   }
 

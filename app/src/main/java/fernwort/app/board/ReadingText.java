@@ -3,10 +3,14 @@ package fernwort.app.board;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.tank.Reading;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.Locale;
 
 /** A tank reading as people type it. */
 public final class ReadingText {
+
+  private static final int SAID = 4;
 
   private ReadingText() {}
 
@@ -48,13 +52,17 @@ public final class ReadingText {
     };
   }
 
+  /** A number as somebody would say it, to four digits behind the point. */
   private static String plain(double value) {
-    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+    return BigDecimal.valueOf(value)
+        .setScale(SAID, RoundingMode.HALF_EVEN)
+        .stripTrailingZeros()
+        .toPlainString();
   }
 
   static double number(String text) {
     String plain = text.strip().replace(',', '.');
-    if (!plain.matches("[0-9]{1,7}(\\.[0-9]{1,6})?")) {
+    if (!plain.matches("[0-9]{1,9}(\\.[0-9]{1,20})?")) {
       throw new IllegalArgumentException(
           "\"%s\" is not a number; type digits, such as 62 or 7,5"
               .formatted(text.length() > 20 ? text.substring(0, 20) + "…" : text)

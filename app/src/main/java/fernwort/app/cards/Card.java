@@ -1,6 +1,10 @@
 package fernwort.app.cards;
 
 import fernwort.app.web.Field;
+import fernwort.core.effort.Effort;
+import fernwort.core.effort.EffortExceededException;
+import fernwort.core.network.UnsettledFlowException;
+import java.time.Duration;
 import java.util.List;
 
 /**
@@ -24,6 +28,12 @@ public record Card(
     List<Table> tables,
     List<Chart> charts,
     String note) {
+
+  /** One card of a page that takes long leaves time for the others. */
+  private static final Duration LIMIT = Duration.ofMillis(1500);
+
+  private static final String TOO_LONG =
+      "This takes longer to reckon than anybody should wait, for the rig has very many parts or its water never comes to rest; ask it of a smaller part of the rig";
 
   /**
    * A figure.
@@ -71,8 +81,11 @@ public record Card(
       return of(id, title, form.fields(), form.problem(), none, note);
     }
     try {
-      return of(id, title, form.fields(), "", reckoning.answer(), note);
-    } catch (IllegalArgumentException e) {
+      Answer answer = Effort.of(LIMIT).on(reckoning::answer);
+      return of(id, title, form.fields(), "", answer, note);
+    } catch (EffortExceededException e) {
+      return of(id, title, form.fields(), TOO_LONG, none, note);
+    } catch (IllegalArgumentException | UnsettledFlowException e) {
       return of(id, title, form.fields(), String.valueOf(e.getMessage()), none, note);
     }
   }

@@ -132,6 +132,20 @@ public final class Form {
     return Units.METRIC.parse(label, Measure.LENGTH, text + " m");
   }
 
+  /**
+   * Understands a whole number.
+   *
+   * @throws IllegalArgumentException in one sentence, naming the field
+   */
+  public static int whole(String label, String text) {
+    double value = plain(label, text);
+    if (value != Math.rint(value) || Math.abs(value) > 1_000_000) {
+      throw new IllegalArgumentException(
+          "%s: “%s” is no whole number; type one, such as 2".formatted(label, text.strip()));
+    }
+    return (int) value;
+  }
+
   /** Returns a number as people write it. */
   public static String shown(double value) {
     return Units.METRIC.number(Measure.MASS, value);

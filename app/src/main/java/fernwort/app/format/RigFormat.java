@@ -9,6 +9,7 @@ import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigLimits;
 import fernwort.core.rig.Shape;
 import java.io.IOException;
 import java.io.InputStream;
@@ -113,13 +114,22 @@ public final class RigFormat {
       throw new InvalidRigException(
           errors.stream().map(e -> problem(tree, e)).distinct().limit(MOST_PROBLEMS).toList());
     }
+    Rig rig = rig(tree);
+    List<Problem> problems = RigLimits.problems(rig);
+    if (!problems.isEmpty()) {
+      throw new InvalidRigException(problems.stream().limit(MOST_PROBLEMS).toList());
+    }
+    return rig;
+  }
+
+  private Rig rig(JsonNode tree) {
     try {
       return mapper.treeToValue(tree, RigFile.class).rig();
     } catch (JacksonException e) {
       if (e.getCause() instanceof InvalidRigException invalid) {
         throw invalid;
       }
-      throw broken(e.getOriginalMessage(), "Compare it with the schema");
+      throw broken(firstSentence(e.getOriginalMessage()), "Compare it with the schema");
     }
   }
 

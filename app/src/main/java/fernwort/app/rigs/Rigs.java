@@ -13,9 +13,12 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
 import fernwort.core.network.Ways;
+import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigLimits;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -147,6 +150,12 @@ public class Rigs {
    */
   public void change(OpenRig rig, int seen, String who, String what, UnaryOperator<Rig> step) {
     Rig changed = step.apply(rig.rig());
+    List<Problem> before = RigLimits.problems(rig.rig());
+    List<Problem> gained =
+        RigLimits.problems(changed).stream().filter(p -> !before.contains(p)).toList();
+    if (!gained.isEmpty()) {
+      throw new InvalidRigException(gained);
+    }
     store.change(rig.id(), seen, changed.name(), kept(changed), who, what);
   }
 

@@ -100,8 +100,8 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
       habits.add(added(name, habits.size(), form, units));
     }
     return new Habits(
-        (int) Form.plain("People", form.getOrDefault("people", "")),
-        (int) Form.plain("Pets", form.getOrDefault("pets", "0")),
+        Form.whole("People", form.getOrDefault("people", "")),
+        Form.whole("Pets", form.getOrDefault("pets", "0")),
         form.getOrDefault("season", "").equals("hot") ? Habits.Season.HOT : Habits.Season.MILD,
         habits);
   }

@@ -20,7 +20,7 @@ record TypedAmount(double number, String unit) {
   private static final Pattern AMOUNT =
       Pattern.compile(
           "\\s*(?<sign>[-−]?)(?:(?<whole>\\d{1,7})\\s+)?(?:(?<top>\\d{1,4})/(?<bottom>\\d{1,4})"
-              + "|(?<decimal>\\d{1,7}(?:[.,]\\d{1,8})?))\\s*(?<unit>[\\p{L}\"′″'/²³°. ]*)\\s*");
+              + "|(?<decimal>\\d{1,9}(?:[.,]\\d{1,20})?))\\s*(?<unit>[\\p{L}\"′″'/²³°. ]*)\\s*");
 
   static TypedAmount of(String what, String text) {
     Matcher m = AMOUNT.matcher(text);

@@ -6,6 +6,9 @@ import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.effort.Effort;
+import fernwort.core.effort.EffortExceededException;
+import fernwort.core.jobs.Times;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.run.Drive;
 import fernwort.core.network.run.Happening;
@@ -20,6 +23,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
 import fernwort.core.tank.Parked;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +34,9 @@ import java.util.stream.IntStream;
 
 /** Slopes, drains and drives: where the water goes when the ground is not level. */
 final class SlopePage {
+
+  /** How long the computing may watch one tank gurgle. */
+  private static final Duration GURGLING = Duration.ofMillis(250);
 
   private static final double HOURS = 6 * 3600;
 
@@ -235,21 +242,45 @@ final class SlopePage {
             double capacity = trip.plumbing().room(tank.id()).capacity();
             State full =
                 Drive.shutDown(trip.rig(), trip.now()).withVolume(tank.id(), capacity - 2e-4);
-            Simulation run = Simulation.start(trip.plumbing(), full);
-            List<Happening> seen = run.runTo(HOURS);
-            double lost = run.moment().totals().allOut();
-            boolean siphons =
-                lost > 1e-4 && seen.stream().anyMatch(h -> h.kind() == Happening.Kind.SIPHONS);
-            rows.add(
-                new Card.Row(
-                    tank.label(),
-                    lost < 1e-5 ? "loses nothing" : "loses " + volume(lost),
-                    siphons
-                        ? "△ it siphons: admit air at the crest, or shut its travel valve"
-                        : lost < 1e-5 ? "nothing runs out" : "it runs over, and stops by itself"));
+            rows.add(siphons(tank, Simulation.start(trip.plumbing(), full)));
           }
           return Card.Answer.rows(rows);
         });
+  }
+
+  /** Watches a brim-full tank; one that gurgles on for hours is left after a while, and said so. */
+  private Card.Row siphons(Part tank, Simulation run) {
+    Effort effort = Effort.of(GURGLING);
+    List<Happening> seen = new ArrayList<>();
+    boolean toTheEnd = true;
+    try {
+      effort.on(() -> {
+        while (run.time() < HOURS) {
+          seen.addAll(run.runToNext(HOURS));
+        }
+        return seen;
+      });
+    } catch (EffortExceededException e) {
+      toTheEnd = false;
+    }
+    double lost = run.moment().totals().allOut();
+    String loses = lost < 1e-5 ? "loses nothing" : "loses " + volume(lost);
+    boolean siphons =
+        lost > 1e-4 && seen.stream().anyMatch(h -> h.kind() == Happening.Kind.SIPHONS);
+    if (siphons) {
+      return new Card.Row(
+          tank.label(), loses, "△ it siphons: admit air at the crest, or shut its travel valve");
+    }
+    if (!toTheEnd) {
+      return new Card.Row(
+          tank.label(),
+          loses + " in the first " + Times.of(run.time()),
+          "it runs over in gulps, and was not watched to its end");
+    }
+    return new Card.Row(
+        tank.label(),
+        loses,
+        lost < 1e-5 ? "nothing runs out" : "it runs over, and stops by itself");
   }
 
   // --- drives ------------------------------------------------------------------------------------

@@ -449,9 +449,31 @@ final class RigRules {
     }
     add(
         where,
-        "its %s of %s is not possible".formatted(what, trim(value)),
-        "Give a number from %s to %s in SI units".formatted(trim(lowest), trim(highest)));
+        "its %s of %s is not possible".formatted(what, with(what, value)),
+        "Give a number from %s to %s".formatted(trim(lowest), with(what, highest)));
     return false;
+  }
+
+  private static String with(String what, double value) {
+    String unit = unit(what);
+    return trim(value) + (unit.isEmpty() ? "" : " " + unit);
+  }
+
+  /** The unit of a figure by its name, as the file has it. */
+  private static String unit(String what) {
+    return switch (what) {
+      case "limit", "empty load", "lowest", "highest" -> "kg";
+      case "volume", "capacity", "litres until its loss doubles" -> "m³";
+      case "travel time" -> "s";
+      case "power" -> "W";
+      case "thermostat" -> "K";
+      case "angle" -> "°";
+      case "minor loss", "outlets", "gauge steps" -> "";
+      default ->
+          what.contains("pressure") || what.endsWith("loss") || what.equals("precharge")
+              ? "Pa"
+              : what.contains("flow") ? "m³/s" : "m";
+    };
   }
 
   private static String trim(double value) {

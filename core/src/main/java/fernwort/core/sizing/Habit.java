@@ -47,9 +47,9 @@ public record Habit(
   }
 
   public Habit {
-    if (per == null || running == null || source == null || label == null) {
+    if (id == null || per == null || running == null || source == null || label == null) {
       throw new IllegalArgumentException(
-          "A habit needs a label, a source, and whom it counts for: PERSON, PET or RIG");
+          "A habit needs an id, a label, a source, and whom it counts for: PERSON, PET or RIG");
     }
     within(label, "litres each time", litres, 500);
     within(label, "times a day", times, 100);

@@ -1,6 +1,7 @@
 package fernwort.core.sizing;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 
@@ -19,6 +20,8 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
     MILD,
     HOT
   }
+
+  private static final int MOST = 60;
 
   private static final String OURS = "Our own estimate; count a day of yours";
 
@@ -97,6 +100,14 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
     if (season == null || habits == null) {
       throw new IllegalArgumentException(
           "Habits need a season, MILD or HOT, and a list of habits, which may be empty");
+    }
+    if (habits.stream().anyMatch(Objects::isNull)
+        || habits.stream().map(Habit::id).distinct().count() < habits.size()) {
+      throw new IllegalArgumentException("Each habit needs an id of its own");
+    }
+    if (habits.size() > MOST) {
+      throw new IllegalArgumentException(
+          "There is room for %d habits; leave some out".formatted(MOST));
     }
     habits = List.copyOf(habits);
   }

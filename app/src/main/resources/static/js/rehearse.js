@@ -4,12 +4,16 @@ let course = [];
 let strokes = [];
 const streamNames = {};
 
-const post = (path, values) =>
-  fetch(document.getElementById("rehearse").dataset.base + path, {
+async function post(path, values) {
+  const answer = await fetch(document.getElementById("rehearse").dataset.base + path, {
     method: "POST",
-    headers: { "X-XSRF-TOKEN": document.querySelector("meta[name=csrf]").content },
+    headers: { ...byScript, "X-XSRF-TOKEN": document.querySelector("meta[name=csrf]").content },
     body: new URLSearchParams(values),
   });
+  const problem = decodeURIComponent((answer.headers.get("X-Problem") ?? "").replaceAll("+", " "));
+  if (answer.status === 401) askPassphrase(problem, () => post(path, values));
+  else if (!answer.ok) notice(problem || "That did not work. Nothing was changed.");
+}
 
 function text(element, words) {
   if (element && element.textContent !== words) element.textContent = words;

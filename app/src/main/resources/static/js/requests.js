@@ -60,9 +60,88 @@ document.addEventListener(
   true,
 );
 
+// A session that has ended: the passphrase is asked for here, over the page, and what was pressed or
+// typed goes on afterwards.
+const byScript = { "X-Script": "true" };
+
+async function renewToken() {
+  const answer = await fetch("/api/v1/token", { headers: byScript });
+  const { token } = await answer.json();
+  document.querySelector("meta[name=csrf]").content = token;
+  document.querySelectorAll("input[name=_csrf]").forEach((input) => (input.value = token));
+  return token;
+}
+
+async function logIn(passphrase) {
+  const answer = await fetch("/login", {
+    method: "POST",
+    headers: { ...byScript, "X-XSRF-TOKEN": await renewToken() },
+    body: new URLSearchParams({ who: "owner", passphrase }),
+  });
+  if (answer.ok) await renewToken();
+  return answer.status;
+}
+
+function askPassphrase(sentence, goOn) {
+  const dialog = document.getElementById("ask");
+  if (!dialog) {
+    notice(sentence);
+    return;
+  }
+  const field = document.getElementById("ask-passphrase");
+  const wrong = document.getElementById("ask-wrong");
+  document.getElementById("ask-words").textContent = sentence;
+  wrong.textContent = "";
+  field.value = "";
+  dialog.querySelector("form").onsubmit = async (event) => {
+    if (event.submitter?.value === "not") return;
+    event.preventDefault();
+    const status = await logIn(field.value);
+    if (status < 300) {
+      dialog.close();
+      goOn();
+    } else {
+      wrong.textContent =
+        status === 429
+          ? "Too many wrong tries. Wait five minutes."
+          : "That is not the passphrase. Try again.";
+    }
+  };
+  dialog.showModal();
+}
+
+// Forms that load a page anew look first whether the session still holds, lest they lose their text.
+document.addEventListener("submit", async (event) => {
+  const form = event.target;
+  const plain = form.method === "post" && !form.hasAttribute("hx-post");
+  if (!plain || !document.getElementById("ask") || form.dataset.looked) return;
+  event.preventDefault();
+  const submit = () => {
+    form.dataset.looked = "true";
+    form.requestSubmit(event.submitter ?? undefined);
+  };
+  const answer = await fetch("/api/v1/rigs", { headers: byScript });
+  if (answer.status === 401) {
+    askPassphrase("Nobody has used this page for a while. What you typed is still here.", submit);
+  } else {
+    submit();
+  }
+});
+
+function again(element) {
+  const form = element.closest("form");
+  if (form) form.requestSubmit();
+  else element.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
+}
+
 document.addEventListener("htmx:responseError", (event) => {
   waiting.length = 0;
   busy = false;
+  if (event.detail.xhr.status === 401) {
+    const sentence = event.detail.xhr.getResponseHeader("X-Problem") ?? "";
+    askPassphrase(decodeURIComponent(sentence.replaceAll("+", " ")), () => again(event.detail.elt));
+    return;
+  }
   const said = (name) => event.detail.xhr.getResponseHeader(name);
   const problem = said("X-Problem");
   notice(

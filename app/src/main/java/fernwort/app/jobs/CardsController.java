@@ -12,8 +12,15 @@ import fernwort.core.jobs.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,32 +28,41 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Cards for people who borrow a rig: made and withdrawn by its owner, read by whoever has one. */
 @Controller
 class CardsController {
 
   private static final String LEVELS = "levels";
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
   private final Rigs rigs;
   private final JobDesk desk;
   private final CardStore store;
+  private final CardAddresses addresses;
+  private final Clock clock;
 
-  CardsController(Rigs rigs, JobDesk desk, CardStore store) {
+  CardsController(Rigs rigs, JobDesk desk, CardStore store, CardAddresses addresses, Clock clock) {
     this.rigs = rigs;
     this.desk = desk;
     this.store = store;
+    this.addresses = addresses;
+    this.clock = clock;
   }
 
-  /** A card in the owner's list. */
-  record Row(String token, String name, String link, QrCode code, boolean withdrawn) {}
+  /**
+   * A card in the owner's list.
+   *
+   * @param until until when it holds, in words; empty for until it is withdrawn
+   * @param over whether its link shows nothing any more
+   */
+  record Row(String token, String name, String link, QrCode code, String until, boolean over) {}
 
   @GetMapping("/rigs/{id}/cards")
   String cards(@PathVariable String id, HttpServletRequest request, Model model) {
     OpenRig rig = rigs.open(id);
-    String base =
-        ServletUriComponentsBuilder.fromContextPath(request).path("/c/").build().toUriString();
+    String base = addresses.chosen(request) + "/c/";
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("jobs", desk.book(rig).offered());
@@ -59,8 +75,12 @@ class CardsController {
                     c.name(),
                     base + c.token(),
                     QrCode.of(base + c.token()),
-                    c.withdrawn()))
+                    c.expires().map(e -> e.atZone(clock.getZone()).format(DAY)).orElse(""),
+                    c.withdrawn() || c.expires().filter(clock.instant()::isAfter).isPresent()))
             .toList());
+    model.addAttribute("address", addresses.chosen(request));
+    model.addAttribute("addresses", addresses.offered(request));
+    model.addAttribute("alone", addresses.isOfThisMachineOnly(request));
     return "jobs/cards";
   }
 
@@ -68,8 +88,28 @@ class CardsController {
   String make(
       @PathVariable String id,
       @RequestParam String name,
-      @RequestParam(defaultValue = "") List<String> shows) {
-    store.make(rigs.open(id).id(), name, shows);
+      @RequestParam(defaultValue = "") List<String> shows,
+      @RequestParam(defaultValue = "") String until) {
+    store.make(rigs.open(id).id(), name, shows, end(until));
+    return "redirect:/rigs/" + id + "/cards";
+  }
+
+  /** The end of a day, as a date field sends it. */
+  private Optional<Instant> end(String until) {
+    if (until.isBlank()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(
+          LocalDate.parse(until.strip()).plusDays(1).atStartOfDay(clock.getZone()).toInstant());
+    } catch (DateTimeException e) {
+      throw new IllegalArgumentException("The day is not readable; give it as 2026-12-24");
+    }
+  }
+
+  @PostMapping("/rigs/{id}/cards/address")
+  String address(@PathVariable String id, @RequestParam String address) {
+    addresses.choose(address);
     return "redirect:/rigs/" + id + "/cards";
   }
 
@@ -86,7 +126,7 @@ class CardsController {
             .holding(token)
             .orElseThrow(() ->
                 new Refusal(
-                    "This card was withdrawn or never made. Ask whoever lent you the rig."));
+                    "This card was withdrawn, is over, or was never made. Ask whoever lent you the rig."));
     OpenRig rig = rigs.open(card.rig());
     JobBook book = desk.book(rig);
     State now = rigs.standing(rig).state();

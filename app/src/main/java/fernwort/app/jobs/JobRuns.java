@@ -14,6 +14,7 @@ import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -57,7 +58,11 @@ class JobRuns {
   void done(OpenRig rig, String run, int seq, boolean record, String who) {
     RunStore.Row row = row(rig, run, seq);
     switch (text.read(row.step())) {
-      case Step.Move move -> rigs.turn(rig, move.part(), move.to(), who);
+      case Step.Move move -> {
+        if (Gone.has(rig.rig(), move.part(), move.to())) {
+          rigs.turn(rig, move.part(), move.to(), who);
+        }
+      }
       case Step.Wait wait -> {
         if (record) {
           record(rig, wait, who);
@@ -70,13 +75,14 @@ class JobRuns {
 
   /** Keeps the levels that a wait has led to, as they were reckoned. */
   private void record(OpenRig rig, Step.Wait wait, String who) {
-    wait.levels()
-        .forEach((tank, volume) ->
+    wait.levels().entrySet().stream()
+        .filter(level -> rig.rig().partsById().containsKey(level.getKey()))
+        .forEach(level ->
             rigs.record(
                 rig,
-                tank,
-                new Reading.Volume(volume),
-                "%.0f L, as reckoned".formatted(volume * 1000),
+                level.getKey(),
+                new Reading.Volume(level.getValue()),
+                String.format(Locale.ROOT, "%.0f L, as reckoned", level.getValue() * 1000),
                 clock.instant(),
                 who));
   }

@@ -23,12 +23,14 @@ class RunController {
   private final JobRuns runs;
   private final RunStore store;
   private final StepText text;
+  private final Gone gone;
 
-  RunController(Rigs rigs, JobRuns runs, RunStore store, StepText text) {
+  RunController(Rigs rigs, JobRuns runs, RunStore store, StepText text, Gone gone) {
     this.rigs = rigs;
     this.runs = runs;
     this.store = store;
     this.text = text;
+    this.gone = gone;
   }
 
   @GetMapping
@@ -45,7 +47,7 @@ class RunController {
     model.addAttribute(
         "run",
         RunView.of(
-            rig, going, store.steps(run), text, rigs.standing(rig).state().setting(), units));
+            rig, going, store.steps(run), text, gone, rigs.standing(rig).state().setting(), units));
     return "jobs/run";
   }
 

@@ -52,6 +52,7 @@ record RunView(
       RunStore.Run run,
       List<RunStore.Row> rows,
       StepText text,
+      PartSearch gone,
       Setting now,
       Units units) {
     List<Line> lines = new ArrayList<>();
@@ -70,7 +71,7 @@ record RunView(
               next,
               row.note(),
               row.begun().map(Instant::toEpochMilli).orElse(0L),
-              StepView.of(rig.rig(), text.read(row.step()), units)));
+              view(rig, text.read(row.step()), gone, units)));
     }
     boolean running = run.outcome() == RunStore.Outcome.RUNNING;
     return new RunView(
@@ -81,6 +82,12 @@ record RunView(
         lines.stream().filter(l -> l.mark().equals("skipped")).toList(),
         running ? drift(rig, rows, text, now) : List.of(),
         (int) lines.stream().filter(l -> l.mark().equals("done")).count());
+  }
+
+  private static StepView view(OpenRig rig, Step step, PartSearch gone, Units units) {
+    return step instanceof Step.Move move && !Gone.has(rig.rig(), move.part(), move.to())
+        ? StepView.gone(gone.lastWith(rig, move.part(), move.to()), move, units)
+        : StepView.of(rig.rig(), step, units);
   }
 
   /** Handles that stand elsewhere than the ticks, or the steps to come, have them. */
@@ -100,7 +107,7 @@ record RunView(
     List<String> drift = new ArrayList<>();
     expected.forEach((part, position) ->
         Optional.ofNullable(now.positions().get(part))
-            .filter(at -> !at.equals(position))
+            .filter(at -> !at.equals(position) && Gone.has(rig.rig(), part, position))
             .ifPresent(at ->
                 drift.add(
                     "%s is “%s”, not “%s”"

@@ -48,6 +48,32 @@ record StepView(
     };
   }
 
+  /** A move of a part that was taken out since, as it was; or by its id, if no version has it. */
+  static StepView gone(Optional<Rig> before, Step.Move move, Units units) {
+    String since = "The rig has no such part any more; tick it or leave it, nothing is turned.";
+    return before
+        .map(rig -> {
+          StepView as = of(rig, move, units);
+          return new StepView(
+              as.what, as.place, as.reach, as.symbol, as.looks, since, "", "", 0, "", List.of(),
+              "");
+        })
+        .orElseGet(() ->
+            new StepView(
+                move.part() + ": " + move.to(),
+                "",
+                "",
+                Optional.empty(),
+                move.to(),
+                since,
+                "",
+                "",
+                0,
+                "",
+                List.of(),
+                ""));
+  }
+
   private static StepView move(Rig rig, Step.Move move) {
     Part part = rig.part(move.part());
     Place place = rig.place(part.place());
@@ -86,6 +112,7 @@ record StepView(
         String.join(
             ", ",
             wait.levels().keySet().stream()
+                .filter(tank -> rig.partsById().containsKey(tank))
                 .sorted()
                 .map(tank ->
                     rig.part(tank).label()

@@ -5,6 +5,7 @@ import static fernwort.app.store.db.Tables.CARD;
 import fernwort.app.store.db.tables.records.CardRecord;
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Base64;
@@ -37,17 +38,27 @@ public class CardStore {
    * @param name who it is for
    * @param shows ids of the jobs it shows, and "levels" for today's state
    * @param withdrawn whether it was withdrawn
+   * @param expires until when it holds; empty for until it is withdrawn
    */
   public record Card(
-      String token, String rig, String name, List<String> shows, boolean withdrawn) {}
+      String token,
+      String rig,
+      String name,
+      List<String> shows,
+      boolean withdrawn,
+      Optional<Instant> expires) {}
 
   /**
    * Makes a card and returns its token.
    *
-   * @throws IllegalArgumentException when it has no name or shows nothing
+   * @param expires until when it holds; empty for until it is withdrawn
+   * @throws IllegalArgumentException when it has no name, shows nothing, or would be over already
    */
   @Transactional
-  public String make(String rig, String name, List<String> shows) {
+  public String make(String rig, String name, List<String> shows, Optional<Instant> expires) {
+    if (expires.filter(e -> e.isBefore(clock.instant())).isPresent()) {
+      throw new IllegalArgumentException("The card would be over already; choose a later day");
+    }
     if (name.isBlank() || name.length() > LONGEST_NAME) {
       throw new IllegalArgumentException(
           "Say who the card is for, in up to %d characters".formatted(LONGEST_NAME));
@@ -65,6 +76,7 @@ public class CardStore {
         .set(CARD.NAME, name.strip())
         .set(CARD.SHOWS, joined)
         .set(CARD.MADE_AT, clock.instant().atOffset(ZoneOffset.UTC))
+        .set(CARD.EXPIRES_AT, expires.map(e -> e.atOffset(ZoneOffset.UTC)).orElse(null))
         .execute();
     return token;
   }
@@ -81,6 +93,10 @@ public class CardStore {
   public Optional<Card> holding(String token) {
     return db.selectFrom(CARD)
         .where(CARD.TOKEN.eq(token).and(CARD.WITHDRAWN_AT.isNull()))
+        .and(
+            CARD.EXPIRES_AT
+                .isNull()
+                .or(CARD.EXPIRES_AT.gt(clock.instant().atOffset(ZoneOffset.UTC))))
         .fetchOptional(CardStore::card);
   }
 
@@ -99,6 +115,7 @@ public class CardStore {
         r.getRig(),
         r.getName(),
         Arrays.asList(r.getShows().split(" ")),
-        r.getWithdrawnAt() != null);
+        r.getWithdrawnAt() != null,
+        Optional.ofNullable(r.getExpiresAt()).map(e -> e.toInstant()));
   }
 }

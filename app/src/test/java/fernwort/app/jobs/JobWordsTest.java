@@ -137,7 +137,8 @@ class JobWordsTest {
   }
 
   private static RunView view(Setting now, Mark... marks) {
-    return RunView.of(RIG, RUN, rows(marks), TEXT, now, Units.METRIC);
+    return RunView.of(
+        RIG, RUN, rows(marks), TEXT, (rig, part, position) -> Optional.empty(), now, Units.METRIC);
   }
 
   @Test

@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import org.flywaydb.core.Flyway;
 import org.jooq.DSLContext;
 import org.jooq.SQLDialect;
@@ -136,8 +137,8 @@ class JobStoresTest {
 
   @Test
   void aCardHoldsUntilItIsWithdrawnAndTokensDiffer() {
-    String one = cards.make("tern", "Ada", List.of("levels", "fill"));
-    String other = cards.make("tern", "Bo", List.of("levels"));
+    String one = cards.make("tern", "Ada", List.of("levels", "fill"), Optional.empty());
+    String other = cards.make("tern", "Bo", List.of("levels"), Optional.empty());
     assertThat(one).hasSizeGreaterThan(30).isNotEqualTo(other);
     assertThat(cards.holding(one))
         .hasValueSatisfying(c -> assertThat(c.shows()).containsExactly("levels", "fill"));
@@ -149,16 +150,26 @@ class JobStoresTest {
 
   @Test
   void aCardOfAnotherRigCannotBeWithdrawn() {
-    String token = cards.make("tern", "Ada", List.of("levels"));
+    String token = cards.make("tern", "Ada", List.of("levels"), Optional.empty());
     cards.withdraw("heron", token);
     assertThat(cards.holding(token)).isPresent();
   }
 
   @Test
+  void aCardEndsWithItsDay() {
+    Instant now = Instant.now();
+    String holds = cards.make("tern", "Ada", List.of("levels"), Optional.of(now.plusSeconds(3600)));
+    assertThat(cards.holding(holds)).isPresent();
+    assertThatThrownBy(
+            () -> cards.make("tern", "Bo", List.of("levels"), Optional.of(Instant.EPOCH)))
+        .hasMessageContaining("over already");
+  }
+
+  @Test
   void aCardNeedsANameAndSomethingToShow() {
-    assertThatThrownBy(() -> cards.make("tern", " ", List.of("levels")))
+    assertThatThrownBy(() -> cards.make("tern", " ", List.of("levels"), Optional.empty()))
         .hasMessageContaining("who the card is for");
-    assertThatThrownBy(() -> cards.make("tern", "Ada", List.of()))
+    assertThatThrownBy(() -> cards.make("tern", "Ada", List.of(), Optional.empty()))
         .hasMessageContaining("what the card shows");
     assertThat(cards.holding("made-up")).isEmpty();
   }

@@ -1,0 +1,42 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.app.store.RigStore;
+import fernwort.core.rig.Rig;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/**
+ * Finds the newest version of a rig that still had a part, for sheets that were begun before it was
+ * taken out.
+ */
+@Component
+class Gone implements PartSearch {
+
+  private final Rigs rigs;
+
+  Gone(Rigs rigs) {
+    this.rigs = rigs;
+  }
+
+  /** Tells whether a rig has a part that can stand so. */
+  static boolean has(Rig rig, String part, String position) {
+    return rig.parts().stream()
+        .filter(p -> p.id().equals(part))
+        .anyMatch(p -> p.kind().positions().stream().anyMatch(q -> q.id().equals(position)));
+  }
+
+  /** Returns the newest description in which the part could stand so, today's first. */
+  @Override
+  public Optional<Rig> lastWith(OpenRig open, String part, String position) {
+    if (has(open.rig(), part, position)) {
+      return Optional.of(open.rig());
+    }
+    return rigs.versions(open.id()).stream()
+        .map(RigStore.Version::version)
+        .map(version -> rigs.version(open.id(), version))
+        .filter(rig -> has(rig, part, position))
+        .findFirst();
+  }
+}

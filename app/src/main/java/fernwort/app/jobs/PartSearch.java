@@ -1,0 +1,12 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.core.rig.Rig;
+import java.util.Optional;
+
+/** Looks for a part in the versions of a rig. */
+interface PartSearch {
+
+  /** Returns the newest description in which the part could stand so. */
+  Optional<Rig> lastWith(OpenRig open, String part, String position);
+}

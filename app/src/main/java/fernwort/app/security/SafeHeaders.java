@@ -1,0 +1,25 @@
+package fernwort.app.security;
+
+import java.util.Map;
+import java.util.function.BiConsumer;
+
+/** The headers that every answer carries, also those that no page makes. */
+final class SafeHeaders {
+
+  private static final Map<String, String> ALL =
+      Map.of(
+          "Content-Security-Policy",
+          SecurityConfig.POLICY,
+          "X-Content-Type-Options",
+          "nosniff",
+          "X-Frame-Options",
+          "DENY",
+          "Referrer-Policy",
+          "same-origin");
+
+  private SafeHeaders() {}
+
+  static void put(BiConsumer<String, String> header) {
+    ALL.forEach(header);
+  }
+}

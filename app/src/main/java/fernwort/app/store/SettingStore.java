@@ -1,0 +1,46 @@
+package fernwort.app.store;
+
+import static fernwort.app.store.db.Tables.SETTING;
+
+import java.util.Optional;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What holds for this whole copy. */
+@Repository
+public class SettingStore {
+
+  private static final int LONGEST = 400;
+
+  private final DSLContext db;
+
+  SettingStore(DSLContext db) {
+    this.db = db;
+  }
+
+  /** Returns an entry, if there is one. */
+  public Optional<String> get(String name) {
+    return db.select(SETTING.ENTRY)
+        .from(SETTING)
+        .where(SETTING.NAME.eq(name))
+        .fetchOptional(SETTING.ENTRY);
+  }
+
+  /**
+   * Keeps an entry; an empty one takes it away.
+   *
+   * @throws IllegalArgumentException when it is too long
+   */
+  @Transactional
+  public void set(String name, String entry) {
+    if (entry.length() > LONGEST) {
+      throw new IllegalArgumentException(
+          "There is room for %d letters; shorten it".formatted(LONGEST));
+    }
+    db.deleteFrom(SETTING).where(SETTING.NAME.eq(name)).execute();
+    if (!entry.isEmpty()) {
+      db.insertInto(SETTING).set(SETTING.NAME, name).set(SETTING.ENTRY, entry).execute();
+    }
+  }
+}

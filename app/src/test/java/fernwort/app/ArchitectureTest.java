@@ -40,4 +40,18 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAPackage("fernwort.app..");
+
+  @ArchTest
+  static final ArchRule theLauncherAloneSpeaksToTheTerminal =
+      noClasses()
+          .that()
+          .resideInAPackage("fernwort..")
+          .and()
+          .doNotHaveFullyQualifiedName("fernwort.app.Fernwort")
+          .and()
+          .resideOutsideOfPackage("fernwort.bench..")
+          .should()
+          .accessField(System.class, "out")
+          .orShould()
+          .accessField(System.class, "err");
 }

@@ -61,10 +61,26 @@ class ApiController {
   record Standing(Map<String, String> positions, Map<String, Logbook.Level> levels) {}
 
   /** The position to turn a handle to. */
-  record Turn(String position) {}
+  record Turn(String position) {
+    Turn {
+      if (position == null) {
+        throw new IllegalArgumentException("The field “position” is missing; name one of the part");
+      }
+    }
+  }
 
   /** A reading: an amount in percent, litres, stick (mm) or steps; time as ISO 8601, or now. */
-  record TankReading(double amount, String unit, Optional<Instant> at) {}
+  record TankReading(double amount, String unit, Optional<Instant> at) {
+    TankReading {
+      if (unit == null) {
+        throw new IllegalArgumentException(
+            "The field “unit” is missing; give percent, litres, stick or steps");
+      }
+      if (!Double.isFinite(amount)) {
+        throw new IllegalArgumentException("The field “amount” is no number that a tank can hold");
+      }
+    }
+  }
 
   /** What one turn of a handle would change. */
   record Change(

@@ -89,6 +89,11 @@ class ApiProblems {
 
   @ExceptionHandler
   ResponseEntity<Failure> unreadable(HttpMessageNotReadableException e) {
+    for (Throwable at = e; at != null; at = at.getCause()) {
+      if (at instanceof IllegalArgumentException wrong && Faults.isMeant(wrong)) {
+        return answer(HttpStatus.UNPROCESSABLE_CONTENT, wrong.getMessage());
+      }
+    }
     return answer(HttpStatus.BAD_REQUEST, body(e.getCause()));
   }
 

@@ -5,6 +5,7 @@ import fernwort.app.store.DataFolder;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.backup.Backups;
 import java.io.BufferedReader;
+import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -95,10 +96,26 @@ public final class BackupDoor implements SmartLifecycle {
 
   private String restored(InputStream in) {
     try {
-      backups.restore(in, StoredRigs.look());
+      backups.restore(new LeftOpen(in), StoredRigs.look());
       return OK;
     } catch (Refusal | StoreTrouble e) {
       return String.valueOf(e.getMessage());
+    } catch (RuntimeException e) {
+      LOG.warn("a restore broke off", e);
+      return "The backup was not restored and nothing was changed; the log says more.";
+    }
+  }
+
+  /** What reads a backup closes it, and with it would go the way back to the launcher. */
+  private static final class LeftOpen extends FilterInputStream {
+
+    LeftOpen(InputStream in) {
+      super(in);
+    }
+
+    @Override
+    public void close() {
+      // Left to whoever opened it.
     }
   }
 

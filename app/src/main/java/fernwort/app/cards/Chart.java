@@ -52,8 +52,9 @@ public record Chart(
 
   /** Returns the height at which a value stands (px from the top). */
   public static double y(double value, double lowest, double highest) {
-    return HEIGHT
-        - EDGE
-        - (HEIGHT - 2 * EDGE) * Math.clamp((value - lowest) / (highest - lowest), 0, 1);
+    double share = (value - lowest) / (highest - lowest);
+    // A course without any extent lies at its lowest.
+    double within = Double.isNaN(share) ? 0 : Math.clamp(share, 0, 1);
+    return HEIGHT - EDGE - (HEIGHT - 2 * EDGE) * within;
   }
 }

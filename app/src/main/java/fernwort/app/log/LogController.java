@@ -1,15 +1,25 @@
 package fernwort.app.log;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Part;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,6 +33,9 @@ class LogController {
   private static final DateTimeFormatter WHEN =
       DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
   private static final int MOST = 500;
+  private static final String[] COLUMNS = {
+    "number", "time", "who", "kind", "subject", "label", "before", "after", "standing"
+  };
 
   private final Rigs rigs;
 
@@ -42,6 +55,37 @@ class LogController {
     model.addAttribute(
         "lines", rigs.journal(rig, MOST).stream().map(e -> line(parts, e, units)).toList());
     return "log";
+  }
+
+  /** The whole journal as a table for other programs. */
+  @GetMapping("/rigs/{id}/journal.csv")
+  ResponseEntity<String> csv(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    Map<String, Part> parts = rig.rig().partsById();
+    StringWriter out = new StringWriter();
+    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+      csv.writeRecord(COLUMNS);
+      for (Logbook.Entry e : rigs.journal(rig, Integer.MAX_VALUE).reversed()) {
+        csv.writeRecord(
+            Long.toString(e.seq()),
+            e.at().toString(),
+            e.who(),
+            e.kind().name(),
+            e.subject(),
+            parts.containsKey(e.subject()) ? parts.get(e.subject()).label() : "",
+            e.before(),
+            e.after(),
+            e.standing());
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return ResponseEntity.ok()
+        .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(id + "-journal.csv").build().toString())
+        .body(out.toString());
   }
 
   private static Line line(Map<String, Part> parts, Logbook.Entry entry, Units units) {

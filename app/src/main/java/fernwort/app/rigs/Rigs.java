@@ -36,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
 import org.springframework.context.event.EventListener;
@@ -57,6 +58,7 @@ public class Rigs {
   private final RigFormat format;
   private final JsonMapper mapper;
   private final Clock clock;
+  private final ReentrantLock adding = new ReentrantLock();
   private final Cache<String, OpenRig> open = Caffeine.newBuilder().maximumSize(20).build();
 
   Rigs(RigStore store, Logbook logbook, RigFormat format, JsonMapper mapper, Clock clock) {
@@ -119,13 +121,20 @@ public class Rigs {
 
   /** Keeps a new rig and returns its address. */
   public String add(Rig rig, String who, String what) {
-    return store.add(
-        rig.name(),
-        kept(rig),
-        Habits.DEFAULT.people(),
-        mapper.writeValueAsString(Habits.DEFAULT),
-        who,
-        what);
+    String description = kept(rig);
+    // Two of one name at once would both find its address free.
+    adding.lock();
+    try {
+      return store.add(
+          rig.name(),
+          description,
+          Habits.DEFAULT.people(),
+          mapper.writeValueAsString(Habits.DEFAULT),
+          who,
+          what);
+    } finally {
+      adding.unlock();
+    }
   }
 
   /** Returns a rig as it is kept, where it is not larger than can be read again. */

@@ -54,7 +54,9 @@ final class DaysPage {
         new Card.Row("From full, gray empty", days(full.days()), working(full)),
         new Card.Row(
             "One %s more of %s".formatted(unit.sign(), ends),
-            "%.2f days".formatted(more * Measure.VOLUME.toSi(1, unit) * 1000),
+            Double.isFinite(more)
+                ? "%.2f days".formatted(more * Measure.VOLUME.toSi(1, unit) * 1000)
+                : "no end",
             "from full; more of the other gives nothing"));
   }
 
@@ -240,6 +242,10 @@ final class DaysPage {
         "A curve that lies flat has met the other limit: more of this tank alone gives nothing.",
         () -> {
           Habits habits = trip.habits();
+          if (!(habits.freshPerDay() > 0)) {
+            throw new IllegalArgumentException(
+                "Nobody uses any water with these habits, so that no tank ever ends; enter some above");
+          }
           double fresh = full.freshLeft();
           double room = full.gray().isEmpty() ? Double.POSITIVE_INFINITY : full.grayRoom();
           double most = 2 * Math.max(fresh, full.gray().isEmpty() ? 0 : room);

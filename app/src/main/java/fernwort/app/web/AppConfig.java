@@ -4,6 +4,11 @@ import fernwort.app.format.RigFormat;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.databind.JacksonModule;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.module.SimpleModule;
 
 /** The clock and the rig format, shared by all. */
 @Configuration
@@ -12,6 +17,25 @@ class AppConfig {
   @Bean
   Clock clock() {
     return Clock.systemDefaultZone();
+  }
+
+  /** JSON has no word for "without end"; such a number is left out. */
+  @Bean
+  JacksonModule finiteNumbers() {
+    return new SimpleModule("finite numbers")
+        .addSerializer(Double.class, new FiniteNumber())
+        .addSerializer(double.class, new FiniteNumber());
+  }
+
+  private static final class FiniteNumber extends ValueSerializer<Double> {
+    @Override
+    public void serialize(Double value, JsonGenerator json, SerializationContext context) {
+      if (Double.isFinite(value)) {
+        json.writeNumber(value);
+      } else {
+        json.writeNull();
+      }
+    }
   }
 
   @Bean

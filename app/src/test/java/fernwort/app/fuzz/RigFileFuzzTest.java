@@ -15,8 +15,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** Rig files at random: refused in words, or taken in and then shown by every page and call. */
 class RigFileFuzzTest {
 
-  private static final long SEED = Long.getLong("fuzz.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("fuzz.seconds", 25);
+  private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 15);
 
   @Test
   void everyFileIsRefusedInWordsOrShownByEveryPage(@TempDir Path data) throws IOException {

@@ -4,13 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.RunningCopy;
 import java.io.IOException;
+import java.net.InetAddress;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -114,22 +121,146 @@ class SecurityTest {
   }
 
   @Test
+  void everyAnswerCarriesItsHeadersAlsoOneToARequestThatCannotBeRead() throws IOException {
+    for (String request :
+        List.of(
+            "GET /ri<gs HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n",
+            "NONSENSE\r\n\r\n",
+            "GET / HTTP/1.1\r\n\r\n",
+            "GET /rigs//x;y HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n\r\n",
+            "GET /api/v1/rigs/%ff%00 HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n")) {
+      String answer = raw(request);
+      assertThat(answer).as(request).startsWith("HTTP/1.1 400");
+      assertThat(answer)
+          .contains("Content-Security-Policy: default-src 'none'")
+          .contains("X-Content-Type-Options: nosniff")
+          .doesNotContain("Tomcat")
+          .doesNotContain("Exception");
+    }
+  }
+
+  private static String raw(String request) throws IOException {
+    URI address = URI.create(copy.address());
+    try (Socket socket = new Socket(address.getHost(), address.getPort())) {
+      socket.getOutputStream().write(request.getBytes(StandardCharsets.US_ASCII));
+      socket.setSoTimeout(5000);
+      return new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    }
+  }
+
+  @Test
+  void aBodyIsRefusedByItsLengthBeforeItIsRead() throws IOException {
+    String head = "POST %s HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\n";
+    for (String path : List.of("/api/v1/rigs", "/rigs/import", "/restore", "/rigs/tern/people")) {
+      String answer =
+          raw(head.formatted(path) + "Content-Length: 400000000\r\n\r\n" + "x".repeat(2_200_000));
+      assertThat(answer).as(path).startsWith("HTTP/1.1 413").contains("larger than");
+    }
+    assertThat(
+            raw(
+                head.formatted("/api/v1/rigs")
+                    + "Transfer-Encoding: chunked\r\n\r\n1\r\n{\r\n0\r\n\r\n"))
+        .startsWith("HTTP/1.1 411");
+  }
+
+  @Test
+  void scriptsAndStylesCarryTheirVersionInTheirName() throws IOException {
+    String page = copy.get("/rigs").body();
+    Matcher named = Pattern.compile("(?:src|href)=\"(/[^\"]+\\.(?:js|css))\"").matcher(page);
+    int seen = 0;
+    while (named.find()) {
+      seen++;
+      assertThat(named.group(1)).matches(".*-[0-9a-f]{32}\\.(js|css)");
+      HttpResponse<String> file = copy.get(named.group(1));
+      assertThat(file.statusCode()).isEqualTo(200);
+      if (named.group(1).endsWith(".css")) {
+        assertThat(file.body()).containsPattern("url\\(\"?/vendor/[^)]*-[0-9a-f]{32}\\.woff2");
+      }
+    }
+    assertThat(seen).isGreaterThan(4);
+  }
+
+  @Test
+  void onlyTheLaunchersOwnWordsSayWhereItListens(@TempDir Path own) throws Exception {
+    ProcessBuilder builder = RunningCopy.builder(own);
+    builder.environment().put("SERVER_ADDRESS", "0.0.0.0");
+    builder.environment().put("SERVER_PORT", "9");
+    builder.environment().put("SPRING_APPLICATION_JSON", "{\"server.address\":\"0.0.0.0\"}");
+    builder.environment().put("SPRING_DATASOURCE_URL", "jdbc:h2:mem:elsewhere");
+    try (RunningCopy alone = RunningCopy.await(builder.start())) {
+      assertThat(bound(alone)).isNotEmpty().allMatch(a -> a.equals("127.0.0.1"));
+      assertThat(own.resolve("fernwort.mv.db")).exists();
+    }
+    for (String listen :
+        List.of("", " ", "0.0.0.0", "::", "192.168.7.7", "some-host", "127.0.0.1.evil.example")) {
+      assertThat(RunningCopy.say(own, "--listen", listen))
+          .as("--listen \"%s\"", listen)
+          .containsPattern("needs a value|set a passphrase first|needs an address of this machine")
+          .doesNotContain("\tat ");
+    }
+    assertThat(RunningCopy.start(own, "--listen", "localhost"))
+        .satisfies(local -> {
+          assertThat(bound(local)).allMatch(a -> a.equals("127.0.0.1"));
+          local.close();
+        });
+  }
+
+  /** The addresses on which a copy really listens, as the system has them. */
+  private static Set<String> bound(RunningCopy running) throws IOException {
+    Set<String> inodes = new HashSet<>();
+    try (Stream<Path> open = Files.list(Path.of("/proc/" + running.pid() + "/fd"))) {
+      for (Path file : open.toList()) {
+        try {
+          inodes.add(Files.readSymbolicLink(file).toString().replaceAll("socket:\\[(.*)]", "$1"));
+        } catch (IOException closed) {
+          // Between listing and looking.
+        }
+      }
+    }
+    Set<String> addresses = new HashSet<>();
+    for (String table : List.of("tcp", "tcp6")) {
+      for (String line : Files.readAllLines(Path.of("/proc/net/" + table))) {
+        String[] columns = line.strip().split("\\s+");
+        if (columns.length > 9 && columns[3].equals("0A") && inodes.contains(columns[9])) {
+          addresses.add(readable(columns[1].split(":")[0]));
+        }
+      }
+    }
+    return addresses;
+  }
+
+  private static String readable(String hex) throws IOException {
+    String last = hex.substring(hex.length() - 8);
+    byte[] four = new byte[4];
+    for (int i = 0; i < 4; i++) {
+      four[3 - i] = (byte) Integer.parseInt(last.substring(2 * i, 2 * i + 2), 16);
+    }
+    boolean mapped = hex.length() == 8 || hex.startsWith("0000000000000000FFFF0000");
+    return mapped ? InetAddress.getByAddress(four).getHostAddress() : hex;
+  }
+
+  private static String setPassphrase(Path data, String passphrase) throws IOException {
+    Process setting = RunningCopy.launch(data, "--set-passphrase");
+    setting.getOutputStream().write((passphrase + "\n").getBytes(StandardCharsets.UTF_8));
+    setting.getOutputStream().close();
+    return new String(setting.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+  }
+
+  @Test
   void listeningWiderNeedsAPassphraseAndThenAsksForIt(@TempDir Path own)
       throws IOException, InterruptedException {
-    Process refused = RunningCopy.launch(own, "--listen", "0.0.0.0");
-    String said = new String(refused.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    assertThat(refused.waitFor(60, TimeUnit.SECONDS)).isTrue();
-    assertThat(said).contains("set a passphrase first").doesNotContain("\tat ");
+    assertThat(RunningCopy.say(own, "--listen", "0.0.0.0"))
+        .contains("set a passphrase first")
+        .doesNotContain("\tat ");
+    assertThat(setPassphrase(own, "          ")).contains("at least 10 letters");
+    assertThat(setPassphrase(own, "short")).contains("at least 10 letters");
+    assertThat(setPassphrase(own, "aaaaaaaaaaaa")).contains("different letters");
+    assertThat(setPassphrase(own, "long wet fern")).contains("The passphrase is set");
 
-    Process setting = RunningCopy.launch(own, "--set-passphrase");
-    setting.getOutputStream().write("long wet fern\n".getBytes(StandardCharsets.UTF_8));
-    setting.getOutputStream().close();
-    assertThat(new String(setting.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
-        .contains("The passphrase is set");
-
-    try (RunningCopy wide = RunningCopy.start(own, "--listen", "0.0.0.0")) {
+    try (RunningCopy wide = RunningCopy.start(own, "--listen", "0.0.0.0", "--demo")) {
+      assertThat(bound(wide)).as("on all addresses").allMatch(a -> a.matches("[0.]+")).isNotEmpty();
       assertThat(wide.get("/rigs").headers().firstValue("Location").orElse("")).endsWith("/login");
-      assertThat(wide.get("/api/v1/rigs").statusCode()).isIn(302, 401, 403);
+      assertThat(wide.get("/api/v1/rigs").statusCode()).isEqualTo(401);
       for (int i = 0; i < 6; i++) {
         login(wide, "guess " + i);
       }
@@ -137,7 +268,46 @@ class SecurityTest {
     }
     try (RunningCopy again = RunningCopy.start(own, "--listen", "0.0.0.0")) {
       assertThat(login(again, "long wet fern")).doesNotContain("login");
-      assertThat(again.get("/rigs").statusCode()).isEqualTo(200);
+      assertThat(again.get("/rigs").body()).contains("Log out");
+      HttpRequest.Builder forged =
+          HttpRequest.newBuilder(URI.create(again.address() + "/rigs/tern/handles/pump"))
+              .header("Content-Type", "application/x-www-form-urlencoded")
+              .header("Cookie", "XSRF-TOKEN=mine")
+              .header("X-XSRF-TOKEN", "mine")
+              .POST(HttpRequest.BodyPublishers.ofString("position=on"));
+      assertThat(again.send(forged).statusCode())
+          .as("a cookie of somebody else's is no token")
+          .isIn(302, 401, 403);
+      assertThat(
+              again
+                  .send(
+                      HttpRequest.newBuilder(URI.create(again.address() + "/logout"))
+                          .header("X-XSRF-TOKEN", again.token())
+                          .POST(HttpRequest.BodyPublishers.noBody()))
+                  .headers()
+                  .firstValue("Location")
+                  .orElse(""))
+          .endsWith("/login?out");
+      assertThat(again.get("/rigs").statusCode()).as("logged out").isEqualTo(302);
+      HttpRequest.Builder byScript =
+          HttpRequest.newBuilder(URI.create(again.address() + "/rigs/tern/board"))
+              .header("HX-Request", "true");
+      HttpResponse<String> told = again.send(byScript);
+      assertThat(told.statusCode()).as("no login form inside the Board").isEqualTo(401);
+      assertThat(told.headers().firstValue("X-Problem").orElse("")).contains("passphrase");
+    }
+  }
+
+  @Test
+  void withACertificateOfTheHouseItSpeaksHttps(@TempDir Path own) throws Exception {
+    try (RunningCopy house = RunningCopy.start(own, "--https")) {
+      assertThat(house.address()).startsWith("https://127.0.0.1");
+      HttpResponse<String> page = house.trusting().get("/rigs");
+      assertThat(page.statusCode()).isEqualTo(200);
+      assertThat(page.headers().firstValue("Strict-Transport-Security").orElse(""))
+          .contains("max-age");
+      assertThat(page.headers().allValues("Set-Cookie")).allMatch(c -> c.contains("Secure"));
+      assertThat(Files.getPosixFilePermissions(own.resolve("fernwort.p12"))).hasSize(2);
     }
   }
 

@@ -51,14 +51,19 @@ public record Lasts(
     List<Share> gray =
         plumbing.rig().tanks(Contents.GRAY).map(t -> gray(plumbing, t, state)).toList();
     Optional<Double> grayDays =
-        gray.isEmpty() ? Optional.empty() : Optional.of(sum(gray) / habits.grayPerDay());
+        gray.isEmpty() ? Optional.empty() : Optional.of(days(sum(gray), habits.grayPerDay()));
     return new Lasts(
         fresh,
         habits.freshPerDay(),
-        sum(fresh) / habits.freshPerDay(),
+        days(sum(fresh), habits.freshPerDay()),
         gray,
         habits.grayPerDay(),
         grayDays);
+  }
+
+  /** Days until an amount (m³) is used up; without end where nothing is used. */
+  private static double days(double amount, double perDay) {
+    return perDay > 0 ? amount / perDay : Double.POSITIVE_INFINITY;
   }
 
   private static Share fresh(Plumbing plumbing, Part part, State state) {

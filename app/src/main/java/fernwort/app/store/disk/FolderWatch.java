@@ -94,6 +94,7 @@ public final class FolderWatch {
       return false;
     }
     reserve.make();
+    folder.tighten();
     return true;
   }
 

@@ -29,7 +29,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What was confirmed is on the disk, also on one that loses what it was not told to sync. */
 class PowerCutTest {
 
-  private static final int IMAGES = 60;
+  private static final int IMAGES = Integer.getInteger("sweep.images", 60);
 
   @TempDir Path folder;
   private Path file;
@@ -109,7 +109,7 @@ class PowerCutTest {
 
   @Test
   void afterAPowerCutAtAnyMomentTheDatabaseOpensAndLacksNothingThatWasConfirmed() throws Exception {
-    Random random = new Random(17);
+    Random random = new Random(Long.getLong("sweep.seed", 17));
     try (Writers writers = new Writers(3)) {
       for (int image = 0; image < IMAGES; image++) {
         Thread.sleep(5 + random.nextInt(60));

@@ -1,6 +1,8 @@
 package fernwort.app.store.disk;
 
+import java.io.FilterOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -30,15 +32,50 @@ public final class UncertainFiles extends FilePathWrapper {
   static final AtomicInteger SYNCS = new AtomicInteger();
 
   private static final Map<String, Disk> DISKS = new ConcurrentHashMap<>();
-  private static volatile boolean full;
+  private static volatile long room = Long.MAX_VALUE;
+  private static volatile String broken = "";
 
   /** Makes it the layer under the database of this process. */
   public static void register() {
     FilePath.register(new UncertainFiles());
   }
 
-  static void fill(boolean isFull) {
-    full = isFull;
+  /** Leaves so much room for what is appended from now on (bytes). */
+  static void leaveRoom(long bytes) {
+    room = bytes;
+  }
+
+  /** Lets every write fail with these words; none for writing again. */
+  static void breakWith(String words) {
+    broken = words;
+  }
+
+  @Override
+  public void delete() {
+    long given = exists() ? size() : 0;
+    super.delete();
+    room = Math.max(room, room + given);
+  }
+
+  @Override
+  public OutputStream newOutputStream(boolean append) throws IOException {
+    return new FilterOutputStream(super.newOutputStream(append)) {
+      @Override
+      public void write(byte[] bytes, int from, int length) throws IOException {
+        take(length);
+        out.write(bytes, from, length);
+      }
+    };
+  }
+
+  private static void take(long bytes) throws IOException {
+    if (!broken.isEmpty()) {
+      throw new IOException(broken);
+    }
+    if (bytes > room) {
+      throw new IOException("No space left on device");
+    }
+    room -= Math.max(0, bytes);
   }
 
   /** Returns the disk of a database's file. */
@@ -138,9 +175,7 @@ public final class UncertainFiles extends FilePathWrapper {
 
     @Override
     public synchronized int write(ByteBuffer source, long position) throws IOException {
-      if (full && position + source.remaining() > file.size()) {
-        throw new IOException("No space left on device");
-      }
+      take(Math.max(0, position + source.remaining() - file.size()));
       byte[] bytes = new byte[source.remaining()];
       source.duplicate().get(bytes);
       disk.write(position, bytes);

@@ -1,0 +1,221 @@
+package fernwort.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** Each change is made whole or not at all, and what is kept can be shown. */
+class OneChangeTest {
+
+  @TempDir static Path data;
+  private static RunningCopy copy;
+
+  @BeforeAll
+  static void start() throws IOException {
+    copy = RunningCopy.start(data, "--demo");
+  }
+
+  @AfterAll
+  static void stop() {
+    copy.close();
+  }
+
+  private static HttpResponse<String> post(String path, String form) throws IOException {
+    return copy.send(
+        HttpRequest.newBuilder(URI.create(copy.address() + path))
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .header("X-XSRF-TOKEN", copy.token())
+            .POST(HttpRequest.BodyPublishers.ofString(form)));
+  }
+
+  private static String where(HttpResponse<String> answer) {
+    return URI.create(answer.headers().firstValue("Location").orElseThrow()).getPath();
+  }
+
+  /** A rig of one's own, copied from a demo. */
+  private static String rig(String from) throws IOException {
+    return where(post("/rigs/" + from + "/copy", "")).split("/")[2];
+  }
+
+  private static int version(String rig) throws IOException {
+    String page = copy.get("/rigs/" + rig + "/rig").body();
+    return Integer.parseInt(page.replaceAll("(?s).*name=\"version\" value=\"(\\d+)\".*", "$1"));
+  }
+
+  @Test
+  void aReadingThatIsRefusedIsNotStoredAndTheRigIsShown() throws IOException {
+    String rig = rig("tern");
+    for (String at :
+        List.of("-9999-01-01T00:00:00Z", "1969-12-31T00:00:00Z", "2999-01-01T00:00:00Z")) {
+      HttpResponse<String> refused =
+          copy.change(
+              "PUT",
+              "/api/v1/rigs/" + rig + "/tanks/fore/reading",
+              "{\"amount\":20,\"unit\":\"litres\",\"at\":\"" + at + "\"}");
+      assertThat(refused.statusCode()).isEqualTo(422);
+    }
+    assertThat(copy.json("/api/v1/rigs/" + rig + "/state").get("levels").size()).isZero();
+    assertThat(copy.get("/rigs/" + rig + "/board").statusCode()).isEqualTo(200);
+    assertThat(copy.get("/rigs/" + rig + "/sizing").statusCode()).isEqualTo(200);
+  }
+
+  @Test
+  void aRehearsalWhosePartIsGoneKeepsNothing() throws IOException {
+    String rig = rig("marginalia");
+    String run = where(post("/rigs/" + rig + "/rehearse", ""));
+    post(run + "/set", "part=bypass&position=open");
+    post(run + "/set", "part=rinse&position=cold");
+    assertThat(
+            post("/rigs/" + rig + "/rig/parts/rinse/remove", "version=" + version(rig))
+                .statusCode())
+        .isEqualTo(302);
+    HttpResponse<String> refused = post(run + "/keep", "");
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("The rig was changed since").contains("Nothing was kept");
+    assertThat(copy.json("/api/v1/rigs/" + rig + "/state").at("/positions/bypass").asString())
+        .isEqualTo("shut");
+  }
+
+  @Test
+  void aRehearsalRecordsNoTankThatNobodyRead() throws IOException {
+    String rig = rig("marginalia");
+    copy.change(
+        "PUT",
+        "/api/v1/rigs/" + rig + "/tanks/main/reading",
+        "{\"amount\":50,\"unit\":\"litres\"}");
+    String run = where(post("/rigs/" + rig + "/rehearse", ""));
+    assertThat(post(run + "/keep", "").statusCode()).isEqualTo(302);
+    JsonNode levels = copy.json("/api/v1/rigs/" + rig + "/state").get("levels");
+    assertThat(levels.propertyNames()).containsExactly("main");
+    assertThat(levels.at("/main/shown").asString()).isEqualTo("50 L rehearsed");
+  }
+
+  @Test
+  void whatWasTakenBackDoesNotComeBackUnderItsNumber() throws IOException {
+    String rig = rig("tern");
+    post("/rigs/" + rig + "/rig/rename", "name=Alpha&version=" + version(rig));
+    assertThat(copy.get("/rigs/" + rig + "/board").body()).contains("Alpha");
+    post("/rigs/" + rig + "/rig/undo", "");
+    post("/rigs/" + rig + "/rig/rename", "name=Beta&version=" + version(rig));
+    assertThat(copy.get("/rigs/" + rig + "/board").body()).contains("Beta").doesNotContain("Alpha");
+    post("/rigs/" + rig + "/rig/undo", "");
+    post("/rigs/" + rig + "/rig/rename", "name=Gamma&version=" + version(rig));
+    assertThat(copy.get("/rigs/" + rig + "/board").body()).contains("Gamma").doesNotContain("Beta");
+  }
+
+  @Test
+  void aRunSheetWhosePartIsGoneShowsWhatItWasAndGoesOn() throws IOException {
+    String rig = rig("marginalia");
+    String job = "";
+    for (JsonNode offered : copy.json("/api/v1/rigs/" + rig + "/jobs")) {
+      String id = offered.get("id").asString();
+      JsonNode plan = copy.json("/api/v1/rigs/" + rig + "/jobs/" + id + "/plan");
+      if (plan.get("trouble").asString().isEmpty() && plan.toString().contains("\"rinse\"")) {
+        job = id;
+      }
+    }
+    assertThat(job).as("a job that turns the rinse").isNotEmpty();
+    String run = where(post("/rigs/" + rig + "/jobs/" + job + "/begin", ""));
+    post("/rigs/" + rig + "/rig/parts/rinse/remove", "version=" + version(rig));
+    HttpResponse<String> sheet = copy.get(run);
+    assertThat(sheet.statusCode()).isEqualTo(200);
+    assertThat(sheet.body()).contains("no such part any more").contains("Outside rinse");
+    List<Integer> steps = new ArrayList<>();
+    java.util.regex.Matcher step =
+        java.util.regex.Pattern.compile("id=\"step-(\\d+)\"").matcher(sheet.body());
+    while (step.find()) {
+      steps.add(Integer.parseInt(step.group(1)));
+    }
+    for (int number : steps) {
+      assertThat(post(run + "/steps/" + number + "/done", "").statusCode()).isEqualTo(302);
+    }
+    assertThat(copy.get(run).body()).contains("done, and in the log");
+  }
+
+  @Test
+  void twoOfOneNameAtOnceBothGetAnAddress() throws Exception {
+    String file = copy.get("/api/v1/rigs/samphire").body().replace("\"Samphire\"", "\"Twins\"");
+    List<Future<HttpResponse<String>>> answers = new ArrayList<>();
+    copy.token();
+    try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      for (int i = 0; i < 8; i++) {
+        answers.add(threads.submit(() -> copy.change("POST", "/api/v1/rigs", file)));
+      }
+    }
+    HashSet<String> addresses = new HashSet<>();
+    for (Future<HttpResponse<String>> answer : answers) {
+      assertThat(answer.get().statusCode()).as(answer.get().body()).isEqualTo(201);
+      addresses.add(answer.get().headers().firstValue("Location").orElseThrow());
+    }
+    assertThat(addresses).hasSize(8);
+  }
+
+  @Test
+  void aFileThatIsAcceptedIsReadableForEverHoweverItIsWritten() throws IOException {
+    String compact =
+        copy.get("/api/v1/rigs/tern")
+            .body()
+            .replaceAll("\\n\\s*", "")
+            .replace("\"Tern\"", "\"Compact\"");
+    HttpResponse<String> taken = copy.change("POST", "/api/v1/rigs", compact);
+    assertThat(taken.statusCode()).isEqualTo(201);
+    String address = taken.headers().firstValue("Location").orElseThrow();
+    assertThat(copy.get(address).body().length()).isGreaterThan(compact.length());
+    assertThat(copy.change("POST", "/api/v1/rigs", copy.get(address).body()).statusCode())
+        .isEqualTo(201);
+  }
+
+  @Test
+  void aDemoStartThatWasKilledBeginsAgain(@TempDir Path own) throws Exception {
+    for (int moment = 1; moment <= 3; moment++) {
+      Process process = RunningCopy.launch(own, "--demo");
+      TimeUnit.MILLISECONDS.sleep(1500L + 1300L * moment);
+      process.toHandle().destroyForcibly();
+      process.waitFor();
+    }
+    try (RunningCopy again = RunningCopy.start(own, "--demo")) {
+      assertThat(again.json("/api/v1/rigs").size()).isEqualTo(DemoRig.all().size());
+      for (DemoRig demo : DemoRig.all()) {
+        JsonNode state = again.json("/api/v1/rigs/" + demo.id() + "/state");
+        assertThat(state.get("levels").size()).as(demo.id()).isEqualTo(demo.litres().size());
+      }
+    }
+  }
+
+  @Test
+  void itStopsWithinThreeSecondsWithAStreamOpen(@TempDir Path own) throws Exception {
+    RunningCopy stopping = RunningCopy.start(own, "--demo");
+    HttpResponse<String> begun =
+        stopping.send(
+            HttpRequest.newBuilder(URI.create(stopping.address() + "/rigs/tern/rehearse"))
+                .header("X-XSRF-TOKEN", stopping.token())
+                .POST(HttpRequest.BodyPublishers.noBody()));
+    try (java.net.Socket reader =
+        new java.net.Socket("127.0.0.1", URI.create(stopping.address()).getPort())) {
+      reader
+          .getOutputStream()
+          .write(
+              ("GET " + where(begun) + "/stream HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n").getBytes());
+      byte[] first = new byte[200];
+      assertThat(reader.getInputStream().read(first)).isPositive();
+      assertThat(stopping.stop()).as("seconds to stop").isLessThan(3);
+    }
+  }
+}

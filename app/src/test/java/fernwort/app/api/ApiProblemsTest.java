@@ -1,0 +1,122 @@
+package fernwort.app.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What programs are told when they ask for something that cannot be. */
+class ApiProblemsTest {
+
+  private static final JsonMapper JSON = new JsonMapper();
+
+  @TempDir static Path data;
+  private static RunningCopy copy;
+
+  @BeforeAll
+  static void start() throws IOException {
+    copy = RunningCopy.start(data, "--demo");
+  }
+
+  @AfterAll
+  static void stop() {
+    copy.close();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '`',
+      value = {
+        "PUT|tanks/main/reading|{\"amount\":62}|unit",
+        "PUT|tanks/main/reading|{\"amount\":\"much\",\"unit\":\"litres\"}|amount",
+        "PUT|tanks/main/reading|{\"amount\":null,\"unit\":\"litres\"}|amount",
+        "PUT|tanks/main/reading|{\"amount\":1e400,\"unit\":\"litres\"}|amount",
+        "PUT|tanks/main/reading|{\"amount\":-3,\"unit\":\"litres\"}|must be from 0",
+        "PUT|tanks/main/reading|{\"amount\":20,\"unit\":\"buckets\"}|buckets",
+        "PUT|tanks/main/reading|{\"amount\":20,\"unit\":\"litres\",\"at\":\"-9999-01-01T00:00:00Z\"}|before 1970",
+        "PUT|tanks/main/reading|{\"amount\":20,\"unit\":\"litres\",\"at\":\"2199-01-01T00:00:00Z\"}|a day ahead",
+        "PUT|tanks/main/reading|{\"amount\":20,\"unit\":\"litres\",\"at\":\"yesterday\"}|at",
+        "PUT|tanks/heron/reading|{\"amount\":20,\"unit\":\"litres\"}|heron",
+        "PUT|tanks/pump/reading|{\"amount\":20,\"unit\":\"litres\"}|is no tank",
+        "PUT|handles/bypass|{\"position\":\"ajar\"}|Bypass",
+        "PUT|handles/bypass|{}|position",
+        "PUT|handles/bypass|{|line 1",
+        "PUT|handles/bypass||body",
+        "PUT|habits|{\"people\":7.5,\"pets\":0,\"season\":\"MILD\",\"habits\":[]}|people",
+        "PUT|habits|{\"people\":0,\"pets\":0,\"season\":\"MILD\",\"habits\":[]}|People",
+        "PUT|habits|{\"people\":2,\"pets\":0,\"season\":\"MILD\",\"habits\":[null]}|habit",
+        "PUT|habits|{\"people\":2,\"pets\":0,\"season\":\"DAMP\",\"habits\":[]}|season",
+        "GET|handles/bypass/preview||position",
+        "GET|handles/bypass/preview?position=ajar||ajar",
+        "GET|jobs/no-such-job/plan||no such job",
+        "GET|empty?lines=perhaps||lines",
+        "DELETE|habits||kind of request"
+      })
+  void anErrorIsJsonThatNamesTheFieldOrThingAndNothingIsChanged(
+      String verb, String path, String body, String named) throws IOException {
+    String before = copy.get("/api/v1/rigs/marginalia/state").body();
+    HttpResponse<String> answer =
+        copy.change(verb, "/api/v1/rigs/marginalia/" + path, body == null ? "" : body);
+    assertThat(answer.statusCode()).as(answer.body()).isBetween(400, 422);
+    assertThat(answer.headers().firstValue("Content-Type").orElse(""))
+        .startsWith("application/json");
+    JsonNode said = JSON.readTree(answer.body());
+    assertThat(said.get("sentence").asString())
+        .contains(named)
+        .endsWith(".")
+        .doesNotContain("Exception")
+        .doesNotContain("java.");
+    assertThat(copy.get("/api/v1/rigs/marginalia/state").body()).isEqualTo(before);
+  }
+
+  @Test
+  void anAddressThatIsNoneIsJsonToo() throws IOException {
+    for (String path : new String[] {"/api/v1/nothing", "/api/v1/rigs/heron/state", "/api/x"}) {
+      HttpResponse<String> answer = copy.get(path);
+      assertThat(answer.statusCode()).as(path).isEqualTo(404);
+      assertThat(JSON.readTree(answer.body()).get("sentence").asString()).isNotEmpty();
+    }
+  }
+
+  @Test
+  void aNumberOfManyDigitsIsANumber() throws IOException {
+    HttpResponse<String> kept =
+        copy.change(
+            "PUT",
+            "/api/v1/rigs/marginalia/tanks/main/reading",
+            "{\"amount\":33.333333333333336,\"unit\":\"litres\"}");
+    assertThat(kept.statusCode()).as(kept.body()).isEqualTo(200);
+    JsonNode level = JSON.readTree(kept.body()).at("/levels/main");
+    assertThat(level.get("volume").asDouble())
+        .isCloseTo(0.0333333333, org.assertj.core.api.Assertions.within(1e-9));
+    assertThat(level.get("shown").asString()).isEqualTo("33.3 L");
+  }
+
+  @Test
+  void habitsThatAreEmptyLastForEverAndEveryPageSaysSo() throws IOException {
+    String habits = copy.get("/api/v1/rigs/samphire/habits").body();
+    String none = "{\"people\":2,\"pets\":0,\"season\":\"MILD\",\"habits\":[]}";
+    assertThat(copy.change("PUT", "/api/v1/rigs/samphire/habits", none).statusCode())
+        .isEqualTo(200);
+    for (String page : new String[] {"board", "sizing", "sizing/supply", "sizing/weight"}) {
+      HttpResponse<String> shown = copy.get("/rigs/samphire/" + page);
+      assertThat(shown.statusCode()).as(page).isEqualTo(200);
+      assertThat(shown.body()).doesNotContain("NaN").doesNotContain("Infinity");
+    }
+    assertThat(copy.get("/api/v1/rigs/samphire/lasts").body())
+        .doesNotContain("NaN")
+        .doesNotContain("Infinity");
+    copy.change("PUT", "/api/v1/rigs/samphire/habits", habits);
+  }
+}

@@ -1,0 +1,112 @@
+package fernwort.app.backup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Backing up and restoring while people use it. */
+class BackupWhileRunningTest {
+
+  @TempDir static Path home;
+  private static RunningCopy copy;
+
+  @BeforeAll
+  static void start() throws IOException {
+    copy = RunningCopy.start(home.resolve("data"), "--demo");
+  }
+
+  @AfterAll
+  static void stop() {
+    copy.close();
+  }
+
+  private static String bypass() throws IOException {
+    return copy.json("/api/v1/rigs/marginalia/state").at("/positions/bypass").asString();
+  }
+
+  private static void turn(String to) throws IOException {
+    assertThat(
+            copy.change(
+                    "PUT",
+                    "/api/v1/rigs/marginalia/handles/bypass",
+                    "{\"position\":\"" + to + "\"}")
+                .statusCode())
+        .isEqualTo(200);
+  }
+
+  @Test
+  void theLauncherBacksUpAndRestoresACopyThatRuns() throws Exception {
+    Path file = home.resolve("one.json");
+    turn("open");
+    assertThat(RunningCopy.say(home.resolve("data"), "--backup", file.toString()))
+        .contains("Backed up to");
+    turn("shut");
+    assertThat(RunningCopy.say(home.resolve("data"), "--restore", file.toString()))
+        .contains("Restored from");
+    assertThat(bypass()).as("as it was backed up, without a start").isEqualTo("open");
+    try (var kept = Files.list(home.resolve("data").resolve("backups"))) {
+      assertThat(kept).anyMatch(f -> f.toString().contains("before-restore"));
+    }
+    Files.writeString(home.resolve("bad.json"), "{\"format\":\"fernwort-backup-1\",");
+    assertThat(
+            RunningCopy.say(home.resolve("data"), "--restore", home.resolve("bad.json").toString()))
+        .contains("no backup of Fernwort")
+        .doesNotContain("\tat ");
+    assertThat(bypass()).isEqualTo("open");
+  }
+
+  @Test
+  void theRigsPageBacksUpAndRestores() throws Exception {
+    turn("open");
+    HttpResponse<byte[]> file = copy.bytes("/backup");
+    assertThat(file.headers().firstValue("Content-Disposition").orElse(""))
+        .contains("fernwort-")
+        .contains(".json.gz");
+    turn("shut");
+    assertThat(upload(file.body(), false).statusCode()).as("not meant").isEqualTo(422);
+    assertThat(bypass()).isEqualTo("shut");
+    assertThat(upload(file.body(), true).headers().firstValue("Location").orElse(""))
+        .endsWith("/rigs?restored");
+    assertThat(bypass()).isEqualTo("open");
+    byte[] half = java.util.Arrays.copyOf(file.body(), file.body().length / 2);
+    HttpResponse<String> refused = upload(half, true);
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("no backup of Fernwort");
+    assertThat(copy.get("/rigs/marginalia/journal.csv").body())
+        .startsWith("number,time,who,kind,subject,label,before,after,standing")
+        .contains("TURN,bypass,Bypass,");
+  }
+
+  private static HttpResponse<String> upload(byte[] file, boolean sure) throws IOException {
+    String edge = "----edge";
+    java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
+    if (sure) {
+      body.write(
+          ("--" + edge + "\r\nContent-Disposition: form-data; name=\"sure\"\r\n\r\ntrue\r\n")
+              .getBytes());
+    }
+    body.write(
+        ("--"
+                + edge
+                + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"b.json.gz\"\r\n"
+                + "Content-Type: application/gzip\r\n\r\n")
+            .getBytes());
+    body.write(file);
+    body.write(("\r\n--" + edge + "--\r\n").getBytes());
+    return copy.send(
+        HttpRequest.newBuilder(URI.create(copy.address() + "/restore"))
+            .header("Content-Type", "multipart/form-data; boundary=" + edge)
+            .header("X-XSRF-TOKEN", copy.token())
+            .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())));
+  }
+}

@@ -1,0 +1,63 @@
+package fernwort.app.compute;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+
+class TurnstileTest {
+
+  @Test
+  void oneAtATimeForARigAndWhoeverWaitsTooLongIsTold() throws Exception {
+    Turnstile turnstile = new Turnstile();
+    CountDownLatch inside = new CountDownLatch(1);
+    CountDownLatch leave = new CountDownLatch(1);
+    try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      Future<Integer> first =
+          threads.submit(() ->
+              turnstile.let(
+                  "tern",
+                  () -> {
+                    inside.countDown();
+                    leave.await();
+                    return 1;
+                  }));
+      inside.await();
+      assertThatThrownBy(() -> turnstile.let("tern", () -> 2))
+          .isInstanceOf(TooBusy.class)
+          .hasMessageContaining("still computing");
+      leave.countDown();
+      assertThat(first.get()).isEqualTo(1);
+      assertThat(turnstile.let("tern", () -> 3)).isEqualTo(3);
+      assertThat(turnstile.size()).as("nothing is kept of who has left").isZero();
+    }
+  }
+
+  @Test
+  void neverMoreInAllThanThereAreProcessors() throws Exception {
+    Turnstile turnstile = new Turnstile();
+    AtomicInteger now = new AtomicInteger();
+    AtomicInteger most = new AtomicInteger();
+    try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      for (int i = 0; i < 40; i++) {
+        String rig = "rig " + i;
+        threads.submit(() ->
+            turnstile.let(
+                rig,
+                () -> {
+                  most.accumulateAndGet(now.incrementAndGet(), Math::max);
+                  Thread.sleep(20);
+                  return now.decrementAndGet();
+                }));
+      }
+    }
+    assertThat(most.get())
+        .isPositive()
+        .isLessThanOrEqualTo(Runtime.getRuntime().availableProcessors());
+  }
+}

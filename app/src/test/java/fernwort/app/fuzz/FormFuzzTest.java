@@ -1,0 +1,161 @@
+package fernwort.app.fuzz;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Every form of every page filled in at random: kept or refused in words, and then shown. */
+class FormFuzzTest {
+
+  private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 20);
+
+  private static final List<String> PAGES =
+      List.of(
+          "board",
+          "rig",
+          "rig?part=main",
+          "rig?part=pump",
+          "rig?part=bypass",
+          "rig?line=p5",
+          "sizing",
+          "sizing/space",
+          "sizing/weight",
+          "sizing/pump",
+          "sizing/supply",
+          "workbench",
+          "workbench/slope",
+          "cards",
+          "automations",
+          "tanks/main/reading");
+
+  private static final Pattern FORM =
+      Pattern.compile("(?s)<form[^>]*action=\"([^\"]+)\"[^>]*>(.*?)</form>");
+  private static final Pattern FIELD =
+      Pattern.compile("<(?:input|select|textarea)[^>]*name=\"([^\"]+)\"[^>]*");
+  private static final Pattern VALUE = Pattern.compile("value=\"([^\"]*)\"");
+
+  private static final String[] WORDS = {
+    "",
+    " ",
+    "0",
+    "-1",
+    "7.5",
+    "33.333333333333336",
+    "1e9",
+    "NaN",
+    "Infinity",
+    "1/0",
+    "1/2 in",
+    "99999999",
+    "0,001",
+    "20 gal",
+    "12 furlongs",
+    "x".repeat(500),
+    "<script>",
+    "\u0000",
+    "ÄÖ水",
+    "2026-11-25",
+    "9999-99-99T99:99",
+    "-9999-01-01T00:00",
+    "; ; ;",
+    "300 s; climb 8 %",
+    "true",
+    "%"
+  };
+
+  @Test
+  void everyFormIsKeptOrRefusedInWordsAndEveryPageIsShownAfterwards(@TempDir Path data)
+      throws IOException {
+    Random random = new Random(SEED);
+    List<String> wrong = new ArrayList<>();
+    int sent = 0;
+    try (RunningCopy copy = RunningCopy.start(data, "--demo")) {
+      Pages pages = new Pages(copy);
+      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+      while (System.nanoTime() < end) {
+        String page = "/rigs/marginalia/" + PAGES.get(random.nextInt(PAGES.size()));
+        Matcher form = FORM.matcher(copy.get(page).body());
+        List<String> actions = new ArrayList<>();
+        List<Map<String, String>> fields = new ArrayList<>();
+        while (form.find()) {
+          if (!form.group(1).matches("/(theme|units|name|restore|logout).*|.*archive.*")) {
+            actions.add(form.group(1));
+            fields.add(fields(form.group(2)));
+          }
+        }
+        if (actions.isEmpty()) {
+          continue;
+        }
+        int chosen = random.nextInt(actions.size());
+        Map<String, String> filled = fields.get(chosen);
+        filled.replaceAll((name, value) ->
+            name.startsWith("_csrf") || random.nextInt(3) > 0 ? value : word(random));
+        HttpResponse<String> answer = post(copy, actions.get(chosen), filled);
+        sent++;
+        if (answer.statusCode() >= 500 || answer.body().contains("java.lang")) {
+          wrong.add(actions.get(chosen) + " " + filled + " answers " + answer.statusCode());
+        }
+        String said = answer.headers().firstValue("X-Problem").orElse("");
+        if (said.contains("cannot+be+worked+with") || said.contains("Exception")) {
+          wrong.add(actions.get(chosen) + " " + filled + " is answered with " + said);
+        }
+      }
+      wrong.addAll(pages.look("marginalia"));
+    }
+    wrong.forEach(w -> System.out.println("FUZZ " + w));
+    assertThat(sent).isGreaterThan(10);
+    assertThat(wrong).as("of %d forms, seed %d", sent, SEED).isEmpty();
+  }
+
+  private static String word(Random random) {
+    return random.nextInt(4) == 0
+        ? Double.toString(Math.exp(random.nextDouble() * 30 - 12))
+        : WORDS[random.nextInt(WORDS.length)];
+  }
+
+  private static Map<String, String> fields(String form) {
+    Map<String, String> fields = new LinkedHashMap<>();
+    Matcher field = FIELD.matcher(form);
+    while (field.find()) {
+      Matcher value = VALUE.matcher(field.group());
+      fields.put(field.group(1), value.find() ? value.group(1) : "");
+    }
+    return fields;
+  }
+
+  private static HttpResponse<String> post(
+      RunningCopy copy, String action, Map<String, String> fields) throws IOException {
+    String body =
+        fields.entrySet().stream()
+            .map(e ->
+                URLEncoder.encode(e.getKey(), StandardCharsets.UTF_8)
+                    + "="
+                    + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+            .collect(Collectors.joining("&"));
+    return copy.send(
+        HttpRequest.newBuilder(URI.create(copy.address() + action.replace(" ", "%20")))
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .header("X-XSRF-TOKEN", copy.token())
+            .header("X-Screen", "wide")
+            .POST(HttpRequest.BodyPublishers.ofString(body)));
+  }
+}

@@ -1,0 +1,95 @@
+package fernwort.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Two processes that only store, killed at any moment; two hundred times in a sweep. */
+class KillTest {
+
+  private static final int KILLS = Integer.getInteger("sweep.kills", 24);
+  private static final int SIDE_BY_SIDE = 2;
+  private static final long LARGEST = 12L << 20;
+
+  @Test
+  void everyTurnThatWasKeptSurvivesKillingTheProcess(@TempDir Path home) throws Exception {
+    try (ExecutorService pool = Executors.newFixedThreadPool(SIDE_BY_SIDE)) {
+      List<Future<Integer>> rounds = new ArrayList<>();
+      for (int side = 0; side < SIDE_BY_SIDE; side++) {
+        Path data = home.resolve("side " + side);
+        Random random = new Random(side);
+        rounds.add(pool.submit((Callable<Integer>) () -> killed(data, random)));
+      }
+      int turns = 0;
+      for (Future<Integer> round : rounds) {
+        turns += round.get();
+      }
+      assertThat(turns).as("turns kept before the kills").isGreaterThan(KILLS);
+    }
+  }
+
+  private static int killed(Path data, Random random) throws IOException, InterruptedException {
+    int last = 0;
+    for (int kill = 0; kill < KILLS / SIDE_BY_SIDE; kill++) {
+      Process process = start(data);
+      try (BufferedReader out = process.inputReader(StandardCharsets.UTF_8)) {
+        String has = String.valueOf(out.readLine());
+        assertThat(has).as("kill %d", kill).startsWith("has ");
+        assertThat(Integer.parseInt(has.substring(4)))
+            .as("kill %d", kill)
+            .isGreaterThanOrEqualTo(last);
+        Thread killer = Thread.ofVirtual().start(() -> killSoon(process, random.nextInt(120)));
+        for (String line = out.readLine(); line != null; line = out.readLine()) {
+          if (line.startsWith("kept ")) {
+            last = Integer.parseInt(line.substring(5));
+          }
+        }
+        killer.join();
+        process.waitFor();
+      }
+    }
+    assertThat(Files.size(data.resolve(DataFolder.DATABASE)))
+        .as("the file gives room back, after %d turns", last)
+        .isLessThan(LARGEST);
+    return last;
+  }
+
+  private static void killSoon(Process process, int milliseconds) {
+    try {
+      TimeUnit.MILLISECONDS.sleep(milliseconds);
+      process.toHandle().destroyForcibly();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static Process start(Path data) throws IOException {
+    List<String> command =
+        Stream.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "--enable-native-access=ALL-UNNAMED",
+                "-cp",
+                System.getProperty("java.class.path"),
+                StoreProcess.class.getName(),
+                data.toString())
+            .toList();
+    return new ProcessBuilder(command).redirectErrorStream(true).start();
+  }
+}

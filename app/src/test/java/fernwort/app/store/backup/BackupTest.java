@@ -1,0 +1,201 @@
+package fernwort.app.store.backup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.app.Refusal;
+import fernwort.app.backup.StoredRigs;
+import fernwort.app.store.DataFolder;
+import fernwort.app.store.disk.Opening;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.Statement;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.zip.GZIPInputStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Everything out as one file, and in again. */
+class BackupTest {
+
+  private static final Clock NOON =
+      Clock.fixed(Instant.parse("2026-06-01T12:00:00Z"), ZoneOffset.UTC);
+
+  @TempDir Path home;
+  private Path backup;
+  private String text;
+
+  /** A folder as an earlier Fernwort left it, backed up. */
+  @BeforeEach
+  void backUp() throws IOException {
+    DataFolder folder = DataFolder.claim(home.resolve("first"));
+    try (InputStream packed = getClass().getResourceAsStream("/kept/v5.mv.db.gz");
+        InputStream in = new GZIPInputStream(packed)) {
+      Files.write(folder.database(), in.readAllBytes());
+    }
+    backup = home.resolve("backup.json");
+    AtRest.backUp(folder, backup, NOON);
+    folder.release();
+    text = Files.readString(backup);
+  }
+
+  private String restored(String file) throws IOException {
+    Path from = Files.writeString(home.resolve("from.json"), file);
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    try {
+      String said = AtRest.restore(folder, from, NOON, StoredRigs.look());
+      assertThat(said).startsWith("Restored from");
+      Path again = home.resolve("again.json");
+      Files.deleteIfExists(again);
+      AtRest.backUp(folder, again, NOON);
+      return Files.readString(again);
+    } finally {
+      folder.release();
+    }
+  }
+
+  @Test
+  void whatGoesOutAndInAgainIsTheSameToTheByte() throws IOException {
+    assertThat(restored(text)).isEqualTo(text);
+  }
+
+  @Test
+  void aPackedBackupIsReadAsWell() throws IOException {
+    DataFolder first = DataFolder.claim(home.resolve("first"));
+    Path packed = home.resolve("backup.json.gz");
+    AtRest.backUp(first, packed, NOON);
+    first.release();
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    AtRest.restore(folder, packed, NOON, StoredRigs.look());
+    folder.release();
+    assertThat(packed.toFile().length()).isLessThan(text.length() / 3);
+  }
+
+  @Test
+  void aBackupNeverTakesThePlaceOfAnotherFile() throws IOException {
+    DataFolder folder = DataFolder.claim(home.resolve("first"));
+    assertThatThrownBy(() -> AtRest.backUp(folder, backup, NOON))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("is there already");
+    folder.release();
+    assertThat(backup).hasContent(text);
+  }
+
+  @Test
+  void everyTableIsInItButThePassphrase() throws Exception {
+    DataFolder folder = DataFolder.claim(home.resolve("first"));
+    List<String> tables = new ArrayList<>();
+    try (Connection connection = Opening.reading(folder);
+        Statement statement = connection.createStatement();
+        ResultSet found =
+            statement.executeQuery(
+                "select table_name from information_schema.tables where table_schema = 'public'")) {
+      while (found.next()) {
+        tables.add(found.getString(1));
+      }
+    }
+    folder.release();
+    tables.remove("flyway_schema_history");
+    tables.remove("passphrase");
+    assertThat(Tables.ALL).containsExactlyInAnyOrderElementsOf(tables);
+    Tables.ALL.forEach(table -> assertThat(text).contains("\"" + table + "\":["));
+  }
+
+  @Test
+  void aRestoreKeepsWhatWasThereAndThePassphrase() throws IOException {
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    Opening.prepare(folder, NOON);
+    Opening.setPassphrase(folder, "{hash}");
+    byte[] before = Files.readAllBytes(folder.database());
+    String said = AtRest.restore(folder, backup, NOON, StoredRigs.look());
+    assertThat(said).contains("is kept as");
+    assertThat(Files.readAllBytes(Path.of(said.replaceAll(".*kept as (.*)\\.$", "$1"))))
+        .isEqualTo(before);
+    assertThat(Opening.passphrase(folder)).contains("{hash}");
+    folder.release();
+  }
+
+  @Test
+  void aDamagedFolderIsRestoredToo() throws IOException {
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    Files.write(folder.database(), new byte[5000]);
+    AtRest.restore(folder, backup, NOON, StoredRigs.look());
+    Opening.prepare(folder, NOON);
+    folder.release();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "fernwort-backup-1|another-format-9|its format is another",
+        "\"step\":6|\"step\":99|from a newer Fernwort",
+        "\"step\":6|\"step\":\"six\"|its step is no number",
+        "\"rig\":[|\"rocket\":[|that is not known",
+        "\"id\":\"tern\"|\"id\":null|row 2 of rig",
+        "\"position_id\":\"open\"|\"position_id\":[1]|is a list",
+        "\"read_at\":\"2026|\"read_at\":\"some 2026|row 1 of level",
+        "\"rig\":\"tern\"|\"rig\":\"heron\"|row",
+        "fernwort-rig-1|fernwort-rig-0|NOT REFUSED"
+      })
+  void aBackupThatIsNotWholeOrSoundIsRefusedAndNothingIsChanged(
+      String sound, String wrong, String words) throws IOException {
+    String file = text.replace(sound, wrong);
+    assertThat(file).isNotEqualTo(text);
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    Opening.prepare(folder, NOON);
+    byte[] before = Files.readAllBytes(folder.database());
+    Path from = Files.writeString(home.resolve("from.json"), file);
+    if (words.equals("NOT REFUSED")) {
+      assertThat(AtRest.restore(folder, from, NOON, StoredRigs.look())).startsWith("Restored");
+    } else {
+      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining(words)
+          .hasMessageContaining("Nothing was changed");
+      assertThat(Files.readAllBytes(folder.database())).isEqualTo(before);
+    }
+    folder.release();
+  }
+
+  @Test
+  void aBackupCutOffAnywhereIsRefused() throws IOException {
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    Opening.prepare(folder, NOON);
+    byte[] whole = text.getBytes(StandardCharsets.UTF_8);
+    Random random = new Random(3);
+    for (int round = 0; round < 20; round++) {
+      Path from = home.resolve("cut.json");
+      Files.write(from, java.util.Arrays.copyOf(whole, random.nextInt(whole.length - 3)));
+      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining("Nothing was changed");
+    }
+    folder.release();
+  }
+
+  @Test
+  void aRigThatCannotBeReadIsNamed() throws IOException {
+    String file = text.replaceFirst("vehicle", "bicycle");
+    assertThat(file).isNotEqualTo(text);
+    DataFolder folder = DataFolder.claim(home.resolve("second"));
+    Path from = Files.writeString(home.resolve("from.json"), file);
+    assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("rig marginalia");
+    folder.release();
+  }
+}

@@ -20,6 +20,7 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -70,6 +71,13 @@ class SecurityConfig {
             .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
     http.authorizeHttpRequests(
         requests -> requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated());
+    // After the passphrase people come to the page they wanted, never to a piece of one.
+    HttpSessionRequestCache wanted = new HttpSessionRequestCache();
+    wanted.setRequestMatcher(request ->
+        request.getMethod().equals("GET")
+            && !AskForPassphrase.isByScript(request)
+            && !request.getRequestURI().startsWith("/api/"));
+    http.requestCache(cache -> cache.requestCache(wanted));
     http.exceptionHandling(e ->
         e.authenticationEntryPoint(new AskForPassphrase()).accessDeniedHandler(new TokenTooOld()));
     http.formLogin(form ->

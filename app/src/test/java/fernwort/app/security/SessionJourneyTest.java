@@ -1,0 +1,102 @@
+package fernwort.app.security;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import fernwort.app.Chromium;
+import fernwort.app.RunningCopy;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A session that ends while somebody works: it says so, keeps what was typed, and goes on. */
+class SessionJourneyTest {
+
+  private static final String WORDS = "long wet fern";
+
+  @TempDir static Path data;
+  private static RunningCopy copy;
+  private static Playwright playwright;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() throws IOException {
+    Process setting = RunningCopy.launch(data, "--set-passphrase");
+    setting.getOutputStream().write((WORDS + "\n").getBytes(StandardCharsets.UTF_8));
+    setting.getOutputStream().close();
+    setting.getInputStream().readAllBytes();
+    copy = RunningCopy.start(data, "--demo", "--listen", "0.0.0.0");
+    playwright = Playwright.create();
+    browser = playwright.chromium().launch(Chromium.options());
+  }
+
+  @AfterAll
+  static void stop() {
+    playwright.close();
+    copy.close();
+  }
+
+  private static Page known(BrowserContext context, String path) {
+    Page page = context.newPage();
+    page.navigate(copy.address().replace("0.0.0.0", "127.0.0.1") + path);
+    page.getByLabel("Passphrase of this copy").fill(WORDS);
+    page.keyboard().press("Enter");
+    page.waitForURL(java.util.regex.Pattern.compile(".*" + path + "([?].*)?"));
+    return page;
+  }
+
+  private static void giveAgain(Page page) {
+    assertThat(page.locator("#ask")).isVisible();
+    assertThat(page.locator("#ask-words")).containsText("Nobody has used this page");
+    page.locator("#ask-passphrase").fill("not this one");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("#ask-wrong")).containsText("not the passphrase");
+    page.locator("#ask-passphrase").fill(WORDS);
+    page.keyboard().press("Enter");
+    assertThat(page.locator("#ask")).isHidden();
+  }
+
+  @Test
+  void aTurnIsMadeOnceThePassphraseIsGivenAgain() {
+    try (BrowserContext context = browser.newContext()) {
+      Page page = known(context, "/rigs/marginalia/board");
+      page.locator("#board").waitFor();
+      context.clearCookies();
+      page.locator("[hx-post*=\"handles/bypass\"]").first().click();
+      giveAgain(page);
+      assertThat(page.locator("#board")).containsText("Bypass");
+      assertThat(page.locator("body")).not().containsText("Passphrase of this copy");
+      page.reload();
+      assertThat(page.locator("#board .board-head")).containsText("as left");
+    }
+  }
+
+  @Test
+  void whatWasTypedIntoAFormIsSentAfterwards() {
+    try (BrowserContext context = browser.newContext()) {
+      Page page = known(context, "/rigs/tern/cards");
+      page.getByLabel("Who is it for?").fill("Ada with the long name");
+      context.clearCookies();
+      page.getByText("Make the card").click();
+      giveAgain(page);
+      assertThat(page.locator("h2").first()).containsText("Ada with the long name");
+    }
+  }
+
+  @Test
+  void oneCanLogOutByKeyboard() {
+    try (BrowserContext context = browser.newContext()) {
+      Page page = known(context, "/rigs");
+      page.getByText("Log out").last().focus();
+      page.keyboard().press("Enter");
+      assertThat(page.locator("main")).containsText("You have logged out");
+    }
+  }
+}

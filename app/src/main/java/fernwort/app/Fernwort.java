@@ -7,6 +7,7 @@ import fernwort.app.security.ListenRule;
 import fernwort.app.security.PassphraseRule;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.backup.AtRest;
+import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.Opening;
 import java.io.PrintStream;
 import java.net.BindException;
@@ -70,7 +71,7 @@ public class Fernwort {
   private static void serve(Launch launch, Clock clock) {
     DataFolder folder = claim(launch, clock);
     ListenRule.Listen listen =
-        ListenRule.check(launch.listen(), Opening.passphrase(folder).isPresent());
+        ListenRule.check(launch.listen(), DatabaseFile.passphrase(folder).isPresent());
     SpringApplication application = new SpringApplication(Fernwort.class);
     application.setEnvironment(new OwnWords());
     ApplicationContextInitializer<ConfigurableApplicationContext> given =

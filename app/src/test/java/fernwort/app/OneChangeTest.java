@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +20,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -182,6 +188,30 @@ class OneChangeTest {
     assertThat(copy.get(address).body().length()).isGreaterThan(compact.length());
     assertThat(copy.change("POST", "/api/v1/rigs", copy.get(address).body()).statusCode())
         .isEqualTo(201);
+  }
+
+  @Test
+  void aRowThatCannotBeShownIsSetAsideWithAWordAndNoDeadRig(@TempDir Path own) throws Exception {
+    Path database = own.resolve("fernwort.mv.db");
+    try (InputStream packed = getClass().getResourceAsStream("/kept/v5.mv.db.gz");
+        InputStream in = new GZIPInputStream(packed)) {
+      Files.write(database, in.readAllBytes());
+    }
+    try (Connection connection =
+            DriverManager.getConnection(
+                "jdbc:h2:file:" + own.resolve("fernwort") + ";DATABASE_TO_LOWER=TRUE", "sa", "");
+        Statement statement = connection.createStatement()) {
+      statement.execute(
+          "update level set read_at = timestamp with time zone '-9999-01-01 00:00:00+00:00'");
+    }
+    try (RunningCopy old = RunningCopy.start(own)) {
+      for (String page : List.of("board", "sizing", "log", "jobs")) {
+        assertThat(old.get("/rigs/marginalia/" + page).statusCode()).as(page).isEqualTo(200);
+      }
+      assertThat(old.get("/rigs/marginalia/board").body())
+          .contains("The last reading of Main fresh cannot be shown and is set aside");
+      assertThat(old.json("/api/v1/rigs/marginalia/state").get("levels").size()).isZero();
+    }
   }
 
   @Test

@@ -47,7 +47,10 @@ public final class Bench {
     for (Goal goal : Goal.ALL) {
       figures.add(goal.figure(results));
     }
-    BoardInBrowser board = BoardInBrowser.of(DemoCopy.start());
+    figures.add(
+        new Figure("From the launcher to the first page, median", Start.median(), 0, 6, "s"));
+    DemoCopy copy = DemoCopy.start();
+    BoardInBrowser board = BoardInBrowser.of(copy);
     figures.add(
         new Figure(
             "A turn answered over HTTP with the Board of 60 parts and its SVG, median",
@@ -58,6 +61,13 @@ public final class Bench {
     figures.add(
         new Figure(
             "A handle turned in the browser to repainted, median", board.turn(), 0, 100, "ms"));
+    Changes changes = new Changes(copy);
+    figures.add(
+        new Figure(
+            "Changes on the disk, one client", changes.perSecond(1), 0, 0, "a second"));
+    figures.add(
+        new Figure(
+            "Changes on the disk, twenty clients", changes.perSecond(20), 0, 0, "a second"));
     Files.writeString(report, text(figures));
     figures.forEach(f -> System.out.println(f.row()));
     System.exit(0);

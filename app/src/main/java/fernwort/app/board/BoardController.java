@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -229,12 +230,24 @@ class BoardController {
         left(rig),
         screen.whole(drafter),
         screen.places(drafter, rig.narrow()),
-        new Sentences(rig.rig(), standing.state(), outlook).now(),
+        Stream.concat(
+                setAside(rig, standing),
+                new Sentences(rig.rig(), standing.state(), outlook).now().stream())
+            .toList(),
         outlook.warnings(),
         LastsView.of(rig.rig(), rigs.lasts(rig, standing.state()), rigs.habits(rig)),
         ParkedView.of(standing.state().slope()),
         can[0],
         can[1]);
+  }
+
+  /** A word on readings that cannot be shown, so that none is missed in silence. */
+  private static Stream<String> setAside(OpenRig rig, Rigs.Standing standing) {
+    return standing.setAside().stream()
+        .filter(tank -> rig.rig().partsById().containsKey(tank))
+        .map(tank ->
+            "The last reading of %s cannot be shown and is set aside; read it again."
+                .formatted(rig.rig().part(tank).label()));
   }
 
   private String left(OpenRig rig) {

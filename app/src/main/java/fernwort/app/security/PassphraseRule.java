@@ -2,7 +2,7 @@ package fernwort.app.security;
 
 import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
-import fernwort.app.store.disk.Opening;
+import fernwort.app.store.disk.DatabaseFile;
 import java.io.BufferedReader;
 import java.io.Console;
 import java.io.IOException;
@@ -50,7 +50,7 @@ public final class PassphraseRule {
   public static String ask(DataFolder folder) {
     String hash =
         PasswordEncoderFactories.createDelegatingPasswordEncoder().encode(checked(read()));
-    Opening.setPassphrase(folder, hash);
+    DatabaseFile.setPassphrase(folder, hash);
     return "The passphrase is set. Start with --listen ADDRESS to use it.";
   }
 

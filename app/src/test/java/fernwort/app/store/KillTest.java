@@ -53,13 +53,23 @@ class KillTest {
         assertThat(Integer.parseInt(has.substring(4)))
             .as("kill %d", kill)
             .isGreaterThanOrEqualTo(last);
-        Thread killer = Thread.ofVirtual().start(() -> killSoon(process, random.nextInt(120)));
+        // Now and then already while it gets going, else once it is in the middle of its turns.
+        boolean early = random.nextInt(4) == 0;
+        Thread killer = killer(process, random.nextInt(early ? 300 : 120));
+        if (early) {
+          killer.start();
+        }
         for (String line = out.readLine(); line != null; line = out.readLine()) {
           if (line.startsWith("kept ")) {
             last = Integer.parseInt(line.substring(5));
+            if (killer.getState() == Thread.State.NEW) {
+              killer.start();
+            }
           }
         }
         killer.join();
+      } finally {
+        process.destroyForcibly();
         process.waitFor();
       }
     }
@@ -69,13 +79,16 @@ class KillTest {
     return last;
   }
 
-  private static void killSoon(Process process, int milliseconds) {
-    try {
-      TimeUnit.MILLISECONDS.sleep(milliseconds);
-      process.toHandle().destroyForcibly();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
+  private static Thread killer(Process process, int milliseconds) {
+    return Thread.ofVirtual()
+        .unstarted(() -> {
+          try {
+            TimeUnit.MILLISECONDS.sleep(milliseconds);
+            process.toHandle().destroyForcibly();
+          } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+          }
+        });
   }
 
   private static Process start(Path data) throws IOException {

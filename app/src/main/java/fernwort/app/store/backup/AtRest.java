@@ -2,6 +2,7 @@ package fernwort.app.store.backup;
 
 import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
+import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.Opening;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -51,7 +52,7 @@ public final class AtRest {
     toNewFile(
         file,
         out -> {
-          try (Connection connection = Opening.reading(folder)) {
+          try (Connection connection = DatabaseFile.reading(folder)) {
             BackupFile.write(connection, clock.instant(), out);
           } catch (SQLException e) {
             throw new IOException("the database cannot be read", e);
@@ -68,7 +69,7 @@ public final class AtRest {
   public static String restore(DataFolder folder, Path file, Clock clock, Consumer<String> rigs) {
     try (InputStream in = Files.newInputStream(file);
         Staging staging = Staging.read(in, rigs)) {
-      return Opening.exchange(folder, clock, staging::replace)
+      return DatabaseFile.exchange(folder, clock, staging::replace)
           .map(copy ->
               "Restored from %s. What was there before is kept as %s.".formatted(file, copy))
           .orElse("Restored from %s.".formatted(file));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.app.Refusal;
 import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
+import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.Opening;
 import java.io.IOException;
 import java.io.InputStream;
@@ -98,7 +99,7 @@ class BackupTest {
   void everyTableIsInItButThePassphrase() throws Exception {
     DataFolder folder = DataFolder.claim(home.resolve("first"));
     List<String> tables = new ArrayList<>();
-    try (Connection connection = Opening.reading(folder);
+    try (Connection connection = DatabaseFile.reading(folder);
         Statement statement = connection.createStatement();
         ResultSet found =
             statement.executeQuery(
@@ -118,13 +119,13 @@ class BackupTest {
   void aRestoreKeepsWhatWasThereAndThePassphrase() throws IOException {
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     Opening.prepare(folder, NOON);
-    Opening.setPassphrase(folder, "{hash}");
+    DatabaseFile.setPassphrase(folder, "{hash}");
     byte[] before = Files.readAllBytes(folder.database());
     String said = AtRest.restore(folder, backup, NOON, StoredRigs.look());
     assertThat(said).contains("is kept as");
     assertThat(Files.readAllBytes(Path.of(said.replaceAll(".*kept as (.*)\\.$", "$1"))))
         .isEqualTo(before);
-    assertThat(Opening.passphrase(folder)).contains("{hash}");
+    assertThat(DatabaseFile.passphrase(folder)).contains("{hash}");
     folder.release();
   }
 

@@ -64,7 +64,7 @@ class OpeningTest {
   }
 
   private String ask(String query) throws SQLException {
-    try (Connection connection = Opening.reading(folder);
+    try (Connection connection = DatabaseFile.reading(folder);
         Statement statement = connection.createStatement();
         ResultSet found = statement.executeQuery(query)) {
       found.next();
@@ -98,7 +98,7 @@ class OpeningTest {
     assertThat(ask("select position_id from handle where part = 'bypass'")).isEqualTo("open");
     StoredRigs.look().accept(ask("select description from rig where id = 'tern'"));
     assertThat(ask("select count(*) from rig_version where shows <> version")).isEqualTo("0");
-    try (Stream<Path> copies = Files.list(folder.path().resolve(Opening.COPIES))) {
+    try (Stream<Path> copies = Files.list(folder.path().resolve(DatabaseFile.COPIES))) {
       assertThat(Files.readAllBytes(copies.findFirst().orElseThrow())).isEqualTo(before);
     }
   }
@@ -109,7 +109,7 @@ class OpeningTest {
       keep("v4");
       Opening.prepare(folder, Clock.fixed(NOON.plus(Duration.ofDays(day)), ZoneOffset.UTC));
     }
-    try (Stream<Path> copies = Files.list(folder.path().resolve(Opening.COPIES))) {
+    try (Stream<Path> copies = Files.list(folder.path().resolve(DatabaseFile.COPIES))) {
       assertThat(copies.map(f -> f.getFileName().toString()).sorted())
           .containsExactly(
               "before-step-05-20260603-120000.mv.db",

@@ -63,11 +63,9 @@ public final class Bench {
             "A handle turned in the browser to repainted, median", board.turn(), 0, 100, "ms"));
     Changes changes = new Changes(copy);
     figures.add(
-        new Figure(
-            "Changes on the disk, one client", changes.perSecond(1), 0, 0, "a second"));
+        new Figure("Changes on the disk, one client", changes.perSecond(1), 0, 0, "a second"));
     figures.add(
-        new Figure(
-            "Changes on the disk, twenty clients", changes.perSecond(20), 0, 0, "a second"));
+        new Figure("Changes on the disk, twenty clients", changes.perSecond(20), 0, 0, "a second"));
     Files.writeString(report, text(figures));
     figures.forEach(f -> System.out.println(f.row()));
     System.exit(0);

@@ -74,8 +74,7 @@ final class Changes {
               HttpRequest.newBuilder(URI.create(address + "/api/v1/rigs/marginalia/handles/bypass"))
                   .header("Content-Type", "application/json")
                   .header(token.get("header").asString(), token.get("token").asString())
-                  .PUT(
-                      HttpRequest.BodyPublishers.ofString("{\"position\":\"" + position + "\"}"))
+                  .PUT(HttpRequest.BodyPublishers.ofString("{\"position\":\"" + position + "\"}"))
                   .build(),
               HttpResponse.BodyHandlers.ofString());
       if (answer.statusCode() != 200) {

@@ -56,7 +56,8 @@ final class Start {
     long start = System.nanoTime();
     try (HttpClient client = HttpClient.newHttpClient()) {
       HttpRequest page =
-          HttpRequest.newBuilder(URI.create("http://127.0.0.1:%d/rigs/marginalia/board".formatted(PORT)))
+          HttpRequest.newBuilder(
+                  URI.create("http://127.0.0.1:%d/rigs/marginalia/board".formatted(PORT)))
               .build();
       while (!answers(client, page)) {
         TimeUnit.MILLISECONDS.sleep(LOOK_MILLIS);

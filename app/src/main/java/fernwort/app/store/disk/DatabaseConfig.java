@@ -46,11 +46,6 @@ class DatabaseConfig {
   PlatformTransactionManager transactionManager(
       HikariDataSource pool, HouseDatabase house, FolderWatch watch) {
     return new DurableTransactions(
-        pool,
-        watch,
-        () -> {
-          house.reopen();
-          pool.getHikariPoolMXBean().softEvictConnections();
-        });
+        pool, watch, house, () -> pool.getHikariPoolMXBean().softEvictConnections());
   }
 }

@@ -3,11 +3,13 @@ package fernwort.app.store.disk;
 import fernwort.app.store.StoreTrouble;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.Objects;
 import javax.sql.DataSource;
-import org.springframework.jdbc.datasource.DataSourceUtils;
+import org.springframework.jdbc.datasource.ConnectionHolder;
 import org.springframework.jdbc.support.JdbcTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.DefaultTransactionStatus;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Transactions that are on the disk when they return. One begins only while the folder can be
@@ -19,19 +21,32 @@ final class DurableTransactions extends JdbcTransactionManager {
   private static final long serialVersionUID = 1;
 
   private final transient FolderWatch watch;
-  private final transient Runnable reopen;
+  private final transient HouseDatabase house;
+  private final transient Runnable letConnectionsGo;
   private final transient GroupSync sync = new GroupSync();
 
-  DurableTransactions(DataSource source, FolderWatch watch, Runnable reopen) {
+  /**
+   * Makes them.
+   *
+   * @param source connections, from a pool
+   * @param house the database behind the pool
+   * @param letConnectionsGo makes the pool open its connections anew
+   */
+  DurableTransactions(
+      DataSource source, FolderWatch watch, HouseDatabase house, Runnable letConnectionsGo) {
     super(source);
     this.watch = watch;
-    this.reopen = reopen;
+    this.house = house;
+    this.letConnectionsGo = letConnectionsGo;
   }
 
   @Override
   protected void doBegin(Object transaction, TransactionDefinition definition) {
     if (!definition.isReadOnly()) {
       watch.requireWritable();
+      if (house.isReadingOnly()) {
+        reopen();
+      }
     }
     super.doBegin(transaction, definition);
   }
@@ -44,7 +59,7 @@ final class DurableTransactions extends JdbcTransactionManager {
         sync.await(connection());
       }
     } catch (SQLException | RuntimeException e) {
-      reopen.run();
+      reopen();
       throw new StoreTrouble(
           watch
               .trouble()
@@ -53,8 +68,15 @@ final class DurableTransactions extends JdbcTransactionManager {
     }
   }
 
+  private void reopen() {
+    house.reopen();
+    letConnectionsGo.run();
+  }
+
+  /** The connection of the transaction that is under way. */
   private Connection connection() {
-    DataSource source = obtainDataSource();
-    return DataSourceUtils.getConnection(source);
+    return Objects.requireNonNull(
+            (ConnectionHolder) TransactionSynchronizationManager.getResource(obtainDataSource()))
+        .getConnection();
   }
 }

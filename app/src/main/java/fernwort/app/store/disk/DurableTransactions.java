@@ -63,7 +63,8 @@ final class DurableTransactions extends JdbcTransactionManager {
       throw new StoreTrouble(
           watch
               .trouble()
-              .orElse("The disk did not take this change; nothing was changed. Try it again."),
+              .orElse(
+                  "The disk did not confirm this change. Look whether it is there, and make it again if it is not."),
           e);
     }
   }

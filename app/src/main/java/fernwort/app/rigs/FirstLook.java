@@ -1,0 +1,45 @@
+package fernwort.app.rigs;
+
+import fernwort.app.store.RigStore;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.stereotype.Component;
+
+/**
+ * Prepares the rig that people will look at first while the rest is still starting, for which the
+ * other processor has nothing to do.
+ */
+@Component
+class FirstLook implements SmartInitializingSingleton {
+
+  private static final Logger LOG = LoggerFactory.getLogger(FirstLook.class);
+
+  private final Rigs rigs;
+
+  FirstLook(Rigs rigs) {
+    this.rigs = rigs;
+  }
+
+  @Override
+  public void afterSingletonsInstantiated() {
+    Thread.ofPlatform().daemon().name("first look").start(this::prepare);
+  }
+
+  private void prepare() {
+    try {
+      rigs.all().stream()
+          .filter(r -> !r.archived())
+          .findFirst()
+          .map(RigStore.Summary::id)
+          .map(rigs::open)
+          .ifPresent(rig -> {
+            rig.layout();
+            rig.narrow();
+          });
+    } catch (RuntimeException e) {
+      // The page itself will say what is wrong with it.
+      LOG.warn("the first rig could not be prepared", e);
+    }
+  }
+}

@@ -30,7 +30,7 @@ public record Card(
     String note) {
 
   /** One card of a page that takes long leaves time for the others. */
-  private static final Duration LIMIT = Duration.ofMillis(1500);
+  private static final Duration LIMIT = Duration.ofSeconds(4);
 
   private static final String TOO_LONG =
       "This takes longer to reckon than anybody should wait, for the rig has very many parts or its water never comes to rest; ask it of a smaller part of the rig";

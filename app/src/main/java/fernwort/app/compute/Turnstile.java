@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
@@ -14,10 +15,21 @@ import org.springframework.stereotype.Component;
 @Component
 public class Turnstile {
 
-  static final Duration PATIENCE = Duration.ofSeconds(4);
+  private static final Duration PATIENCE = Duration.ofSeconds(12);
+
+  private final Duration patience;
 
   private final Semaphore all = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
   private final ConcurrentHashMap<String, Place> places = new ConcurrentHashMap<>();
+
+  @Autowired
+  public Turnstile() {
+    this(PATIENCE);
+  }
+
+  Turnstile(Duration patience) {
+    this.patience = patience;
+  }
 
   /** A rig's place in the queue, kept while somebody is at it. */
   private static final class Place {
@@ -31,7 +43,7 @@ public class Turnstile {
    * @throws TooBusy when its turn does not come in time
    */
   public <T> T let(String rig, Callable<T> work) throws Exception {
-    long end = System.nanoTime() + PATIENCE.toNanos();
+    long end = System.nanoTime() + patience.toNanos();
     Place place = enter(rig);
     try {
       if (!place.free.tryAcquire(end - System.nanoTime(), TimeUnit.NANOSECONDS)) {

@@ -3,6 +3,7 @@ package fernwort.app.compute;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -14,7 +15,7 @@ class TurnstileTest {
 
   @Test
   void oneAtATimeForARigAndWhoeverWaitsTooLongIsTold() throws Exception {
-    Turnstile turnstile = new Turnstile();
+    Turnstile turnstile = new Turnstile(Duration.ofMillis(300));
     CountDownLatch inside = new CountDownLatch(1);
     CountDownLatch leave = new CountDownLatch(1);
     try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {

@@ -5,8 +5,8 @@ import java.nio.file.Path;
 /** Addresses of a database in a file. */
 final class DatabaseUrl {
 
-  /** How the layer under the files is reached. Tests put layers of their own there. */
-  private static final String LAYERS = System.getProperty("fernwort.layers", "nio:");
+  /** The database's own files, under the layer that keeps their order. */
+  private static final String FILES = "nio:";
 
   private static final String NAMES = ";DATABASE_TO_LOWER=TRUE;DB_CLOSE_ON_EXIT=FALSE";
 
@@ -33,6 +33,6 @@ final class DatabaseUrl {
   private static String base(Path database) {
     OrderedFiles.register();
     String name = database.toString().replaceFirst("\\.mv\\.db$", "");
-    return "jdbc:h2:" + OrderedFiles.SCHEME + ":" + LAYERS + name + NAMES;
+    return "jdbc:h2:" + OrderedFiles.SCHEME + ":" + FILES + name + NAMES;
   }
 }

@@ -88,6 +88,16 @@ public class JobsBenchmark {
     return plan;
   }
 
+  /** Every slip of one job of Marginalia. */
+  @Benchmark
+  @Warmup(iterations = 2, time = 1)
+  @Measurement(iterations = 3, time = 1)
+  public List<Slip> slipsOfOneJob() {
+    Job job =
+        truckJobs.stream().filter(j -> j.id().equals("fill-low-inlet")).findFirst().orElseThrow();
+    return truck.of(job, truckState);
+  }
+
   /** Every slip of every job of Marginalia. */
   @Benchmark
   @Warmup(iterations = 2, time = 1)

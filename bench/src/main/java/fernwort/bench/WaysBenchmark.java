@@ -7,7 +7,9 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
+import fernwort.core.network.Ways;
 import fernwort.core.rig.State;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -47,9 +49,19 @@ public class WaysBenchmark {
     state = coach.state();
   }
 
-  /** What a turned handle asks of the core. */
+  /** What every look of a plan asks of the core: what is open tells what is wrong. */
   @Benchmark
   public List<Warning> waysAndWarnings() {
+    Levels levels = Levels.of(plumbing, state);
+    Ways ways = OpenWays.find(plumbing, state.setting(), levels);
+    List<Warning> found = new ArrayList<>(hazards.withPower(state.setting(), levels, ways));
+    found.addAll(hazards.withoutPower(state.setting(), levels, ways));
+    return found;
+  }
+
+  /** What a turned handle asks of the core: what the solved flow and the loads tell, too. */
+  @Benchmark
+  public List<Warning> allWarnings() {
     Levels levels = Levels.of(plumbing, state);
     return hazards.warnings(
         state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));

@@ -1,15 +1,18 @@
 package fernwort.app.api;
 
 import fernwort.app.board.ReadingText;
+import fernwort.app.jobs.JobDesk;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.app.units.Units;
-import fernwort.core.cold.EmptyPlan;
+import fernwort.core.cold.Leftover;
+import fernwort.core.cold.Remains;
 import fernwort.core.hazard.Warning;
-import fernwort.core.network.Flows;
-import fernwort.core.network.Hydraulics;
+import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
 import fernwort.core.network.Way;
 import fernwort.core.network.Ways;
 import fernwort.core.sizing.Habits;
@@ -44,10 +47,12 @@ class ApiController {
   private static final int MOST_LINES = 1000;
 
   private final Rigs rigs;
+  private final JobDesk desk;
   private final Clock clock;
 
-  ApiController(Rigs rigs, Clock clock) {
+  ApiController(Rigs rigs, JobDesk desk, Clock clock) {
     this.rigs = rigs;
+    this.desk = desk;
     this.clock = clock;
   }
 
@@ -227,48 +232,38 @@ class ApiController {
     return rigs.lasts(rig, rigs.standing(rig).state());
   }
 
-  /**
-   * Steady flow as a program wants it.
-   *
-   * @param lines flow in each line from its first end to its second (m³/s)
-   * @param fixtures what each open fixture passes (m³/s)
-   * @param ends what leaves at each open end (m³/s)
-   * @param tanks what each tank gains (m³/s)
-   * @param supplies what each inlet or jug gives (m³/s)
-   * @param pumps what each running pump does
-   * @param airAt parts at which air is drawn into the moving water
-   */
-  record FlowAnswer(
-      Map<String, Double> lines,
-      Map<String, Double> fixtures,
-      Map<String, Double> ends,
-      Map<String, Double> tanks,
-      Map<String, Double> supplies,
-      Map<String, Flows.Running> pumps,
-      List<String> airAt) {}
-
   @GetMapping("/rigs/{id}/flows")
   @Operation(summary = "The steady flow with the handles as they stand")
   FlowAnswer flows(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    Flows flows = Hydraulics.of(rig.plumbing()).solve(rigs.standing(rig).state());
-    return new FlowAnswer(
-        flows.lines(),
-        flows.fixtures(),
-        flows.ends(),
-        flows.tanks(),
-        flows.supplies(),
-        flows.pumps(),
-        flows.airAt());
+    return FlowAnswer.of(rig.plumbing(), rigs.standing(rig).state());
   }
+
+  @GetMapping("/rigs/{id}/tanks")
+  @Operation(summary = "Each tank as parked: litres, usable, stranded, what its gauge shows")
+  Map<String, TankAnswer> tanks(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    return TankAnswer.of(rig.plumbing(), rigs.standing(rig).state());
+  }
+
+  /**
+   * How to empty what was chosen.
+   *
+   * @param plan the steps
+   * @param leftovers the water that stays, the most first (m³)
+   */
+  record EmptyAnswer(JobsApiController.Planned plan, List<Leftover> leftovers) {}
 
   @GetMapping("/rigs/{id}/empty")
   @Operation(summary = "In which order to empty tanks and lines, and what stays")
-  EmptyPlan empty(
+  EmptyAnswer empty(
       @PathVariable String id,
       @RequestParam(defaultValue = "") Set<String> tanks,
       @RequestParam(defaultValue = "false") boolean lines) {
     OpenRig rig = rigs.open(id);
-    return rigs.empty(rig, rigs.standing(rig).state(), tanks, lines);
+    Job job = EmptyingJob.of(rig.plumbing(), tanks, lines);
+    Plan plan = desk.plan(rig, job.id(), rigs.standing(rig).state());
+    return new EmptyAnswer(
+        JobsApiController.Planned.of(plan), Remains.of(rig.plumbing(), plan.after(), tanks, lines));
   }
 }

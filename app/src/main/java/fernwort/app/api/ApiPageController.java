@@ -38,7 +38,11 @@ class ApiPageController {
   }
 
   private static List<Call> calls() {
-    return Stream.of(ApiController.class, JobsApiController.class)
+    return Stream.of(
+            ApiController.class,
+            JobsApiController.class,
+            WhatIfController.class,
+            SizingApiController.class)
         .flatMap(c -> Arrays.stream(c.getDeclaredMethods()))
         .filter(m -> m.isAnnotationPresent(Operation.class))
         .map(m -> {

@@ -4,7 +4,9 @@ import fernwort.app.jobs.JobDesk;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.core.jobs.Caution;
+import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Slip;
 import fernwort.core.jobs.Step;
 import io.swagger.v3.oas.annotations.Operation;
@@ -28,8 +30,22 @@ class JobsApiController {
     this.desk = desk;
   }
 
-  /** A job in the list. */
-  record Listed(String id, String group, String title, String by) {}
+  /**
+   * A job in the list.
+   *
+   * @param trouble what stands in its way whatever the handles, with its mend; empty for nothing
+   */
+  record Listed(String id, String group, String title, String by, String trouble) {
+    static Listed of(Plans.Offer offer) {
+      Job job = offer.job();
+      return new Listed(
+          job.id(),
+          job.kind().group(),
+          job.title(),
+          job.by(),
+          offer.trouble().map(Plan.Trouble::words).orElse(""));
+    }
+  }
 
   /** A plan: its steps in order, and why it cannot be done, empty when it can. */
   record Planned(
@@ -46,11 +62,11 @@ class JobsApiController {
   }
 
   @GetMapping
-  @Operation(summary = "The jobs that some setting of the handles can do")
+  @Operation(
+      summary =
+          "The jobs that the layout allows, and what stands in the way of those that are not safe")
   List<Listed> jobs(@PathVariable String id) {
-    return desk.offered(rigs.open(id)).stream()
-        .map(j -> new Listed(j.id(), j.kind().group(), j.title(), j.by()))
-        .toList();
+    return desk.offers(rigs.open(id)).stream().map(Listed::of).toList();
   }
 
   @GetMapping("/{job}/plan")

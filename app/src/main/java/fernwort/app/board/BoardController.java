@@ -6,7 +6,8 @@ import fernwort.app.rigs.Rigs;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.cold.EmptyPlan;
+import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
@@ -197,16 +198,16 @@ class BoardController {
       @RequestParam(defaultValue = "false") boolean go,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Rigs.Standing standing = rigs.standing(rig);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("tanks", rig.rig().tanks().toList());
     model.addAttribute("chosen", tanks);
     model.addAttribute("lines", lines);
-    if (go) {
-      EmptyPlan plan = rigs.empty(rig, standing.state(), tanks, lines);
-      model.addAttribute("plan", EmptyView.of(rig.rig(), plan));
+    if (go && (lines || !tanks.isEmpty())) {
+      Job job = EmptyingJob.of(rig.plumbing(), tanks, lines);
+      return "redirect:/rigs/" + id + "/jobs/" + job.id();
     }
+    model.addAttribute("nothing", go);
     return "empty";
   }
 

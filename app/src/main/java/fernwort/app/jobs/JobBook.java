@@ -2,6 +2,7 @@ package fernwort.app.jobs;
 
 import fernwort.app.Refusal;
 import fernwort.app.rigs.OpenRig;
+import fernwort.core.jobs.EmptyingJob;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
@@ -13,22 +14,28 @@ import java.util.List;
  * The jobs of a rig with what plans them, made once per version of a rig.
  *
  * @param jobs all jobs, and what the rig cannot do
- * @param offered the jobs that some setting of the handles can do
+ * @param offers every job that the layout allows, with what stands in its way if something does
  * @param plans makes run sheets
  * @param slips tries slips
  * @param remedies changes of plumbing to try against them
  */
-record JobBook(Jobs jobs, List<Job> offered, Plans plans, Slips slips, List<Remedy> remedies) {
+record JobBook(
+    Jobs jobs, List<Plans.Offer> offers, Plans plans, Slips slips, List<Remedy> remedies) {
 
   static JobBook of(OpenRig rig) {
     Jobs jobs = Jobs.of(rig.plumbing());
     Plans plans = Plans.of(rig.plumbing());
     return new JobBook(
         jobs,
-        plans.offered(jobs),
+        plans.offers(jobs),
         plans,
         Slips.of(rig.plumbing(), plans),
         Remedy.of(rig.plumbing()));
+  }
+
+  /** Returns the jobs that some setting of the handles can do. */
+  List<Job> offered() {
+    return offers.stream().filter(o -> o.trouble().isEmpty()).map(Plans.Offer::job).toList();
   }
 
   /**
@@ -38,12 +45,13 @@ record JobBook(Jobs jobs, List<Job> offered, Plans plans, Slips slips, List<Reme
    */
   Job job(String id) {
     return jobs.byId(id)
+        .or(() -> EmptyingJob.named(plans.plumbing(), id))
         .orElseThrow(
             () -> new Refusal("This rig has no such job any more; pick one from the list"));
   }
 
   /** Returns the other means to the same end, as far as the rig can do them. */
   List<Job> alternatives(Job job) {
-    return jobs.alternatives(job).stream().filter(offered::contains).toList();
+    return jobs.alternatives(job).stream().filter(offered()::contains).toList();
   }
 }

@@ -4,8 +4,8 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.store.backup.Backups;
-import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
 import java.util.List;
@@ -29,9 +29,9 @@ public class JobDesk {
     slips.invalidateAll();
   }
 
-  /** Returns the jobs that a rig can do. */
-  public List<Job> offered(OpenRig rig) {
-    return book(rig).offered();
+  /** Returns every job that a rig's layout allows, with what stands in its way. */
+  public List<Plans.Offer> offers(OpenRig rig) {
+    return book(rig).offers();
   }
 
   /**

@@ -11,6 +11,8 @@ import fernwort.core.jobs.Step;
 import fernwort.core.jobs.Times;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -27,6 +29,7 @@ import java.util.TreeMap;
  * @param steps what to do
  * @param sum how much there is to do
  * @param others other means to the same end
+ * @param stays the water that stays, where something is emptied
  */
 record JobView(
     String id,
@@ -36,7 +39,8 @@ record JobView(
     String trouble,
     List<StepView> steps,
     String sum,
-    List<Other> others) {
+    List<Other> others,
+    Stays stays) {
 
   /** Another means to the same end, with what it costs. */
   record Other(String id, String name, String sum) {}
@@ -51,12 +55,31 @@ record JobView(
    */
   record SlipRow(String sign, String words, String leads, String undone) {
 
-    static SlipRow of(Slip slip, Units units) {
-      return new SlipRow(
-          slip.grade().name().toLowerCase(Locale.ROOT),
-          (slip.step() < 0 ? "" : "Step %d: ".formatted(slip.step() + 1)) + slip.words(),
-          units.in(slip.leads()),
-          slip.undone());
+    /** What is the same to people is told once, with every slip that leads to it. */
+    private record Outcome(Slip.Grade grade, String leads, String undone) {}
+
+    /** Returns each outcome once, in the order of the slips, the worst first. */
+    static List<SlipRow> of(List<Slip> slips, Units units) {
+      Map<Outcome, List<String>> outcomes = new LinkedHashMap<>();
+      for (Slip slip : slips) {
+        outcomes
+            .computeIfAbsent(
+                new Outcome(slip.grade(), slip.leads(), slip.undone()), o -> new ArrayList<>())
+            .add(said(slip));
+      }
+      List<SlipRow> rows = new ArrayList<>();
+      outcomes.forEach((o, words) ->
+          rows.add(
+              new SlipRow(
+                  o.grade().name().toLowerCase(Locale.ROOT),
+                  String.join(" Or: ", words),
+                  units.in(o.leads()),
+                  o.undone())));
+      return rows;
+    }
+
+    private static String said(Slip slip) {
+      return (slip.step() < 0 ? "" : "Step %d: ".formatted(slip.step() + 1)) + slip.words();
     }
   }
 
@@ -70,7 +93,8 @@ record JobView(
         plan.trouble().map(Plan.Trouble::words).orElse(""),
         plan.steps().stream().map(s -> StepView.of(rig.rig(), s, units)).toList(),
         sum(rig, plan, units),
-        others);
+        others,
+        Stays.of(rig, plan, units));
   }
 
   /** A job as it hangs on the door: from the rig at rest with its tanks half full. */

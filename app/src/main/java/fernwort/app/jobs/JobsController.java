@@ -5,7 +5,9 @@ import fernwort.app.rigs.Rigs;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
@@ -42,6 +44,17 @@ class JobsController {
     this.store = store;
   }
 
+  /** A job in the list; with what stands in its way, where something does. */
+  record Row(String id, String title, String by, String trouble) {
+    static Row of(Plans.Offer offer) {
+      return new Row(
+          offer.job().id(),
+          offer.job().title(),
+          offer.job().by(),
+          offer.trouble().map(Plan.Trouble::words).orElse(""));
+    }
+  }
+
   /** A run in the list. */
   record RunRow(String id, String title, String who, boolean running) {}
 
@@ -49,13 +62,20 @@ class JobsController {
   String jobs(@PathVariable String id, Model model) {
     OpenRig rig = rigs.open(id);
     JobBook book = desk.book(rig);
-    Map<String, List<Job>> groups = new LinkedHashMap<>();
-    book.offered()
-        .forEach(j -> groups.computeIfAbsent(j.kind().group(), g -> new ArrayList<>()).add(j));
+    Map<String, List<Row>> groups = new LinkedHashMap<>();
+    List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
+    for (Plans.Offer offer : book.offers()) {
+      Row row = Row.of(offer);
+      if (offer.wanting()) {
+        cannot.add(new Jobs.Cannot(offer.job().name(), row.trouble()));
+      } else {
+        groups.computeIfAbsent(offer.job().kind().group(), g -> new ArrayList<>()).add(row);
+      }
+    }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("groups", groups);
-    model.addAttribute("cannot", book.jobs().cannot());
+    model.addAttribute("cannot", cannot);
     model.addAttribute(
         "runs",
         store.newest(id, NEWEST).stream()
@@ -122,8 +142,7 @@ class JobsController {
     List<Slip> shown = remedy.map(r -> r.slips(job, now)).orElse(slips);
     model.addAttribute("rig", id);
     model.addAttribute("job", job);
-    model.addAttribute(
-        "slips", harmful(shown).stream().map(s -> JobView.SlipRow.of(s, units)).toList());
+    model.addAttribute("slips", JobView.SlipRow.of(harmful(shown), units));
     model.addAttribute("harmless", shown.size() - harmful(shown).size());
     model.addAttribute("before", harmful(slips).size());
     model.addAttribute(
@@ -144,8 +163,7 @@ class JobsController {
     List<Slip> bumps = desk.book(rig).slips().bumps(rigs.standing(rig).state());
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    model.addAttribute(
-        "slips", harmful(bumps).stream().map(s -> JobView.SlipRow.of(s, units)).toList());
+    model.addAttribute("slips", JobView.SlipRow.of(harmful(bumps), units));
     model.addAttribute("harmless", bumps.size() - harmful(bumps).size());
     return "jobs/bumps";
   }

@@ -59,7 +59,11 @@ class SlipsController {
         "slips",
         found.stream()
             .limit(MOST)
-            .map(f -> new Row(f.job().id(), f.job().name(), JobView.SlipRow.of(f.slip(), units)))
+            .map(f ->
+                new Row(
+                    f.job().id(),
+                    f.job().name(),
+                    JobView.SlipRow.of(List.of(f.slip()), units).getFirst()))
             .toList());
     return "jobs/all-slips";
   }

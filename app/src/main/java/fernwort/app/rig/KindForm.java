@@ -44,7 +44,12 @@ final class KindForm {
                   "Tap and hose give into a bucket",
                   k.tapFlow().map(most -> units.number(Measure.FLOW, most)).orElse(""),
                   units.unit(Measure.FLOW).sign(),
-                  "Time a bucket at the end of your hose; default 18 L/min, an estimate."));
+                  "Time a bucket at the end of your hose; default 18 L/min, an estimate."),
+              Field.tick(
+                  "fit",
+                  "Outside water is fit to drink",
+                  k.drinksOutside(),
+                  "A bladder or barrel filled at a drinking tap is; a stream is not."));
       case Kind.Tank k -> new TankForm(units).fields(k);
       case Kind.Valve k -> valve(k);
       case Kind.CheckValve k ->
@@ -205,7 +210,8 @@ final class KindForm {
           new Kind.HoseInlet(
               v.amount("mains", "Mains pressure", Measure.PRESSURE, 0, 8e5),
               v.amount("outside", "Surface of outside water", Measure.LENGTH),
-              v.optional("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3));
+              v.optional("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3),
+              v.tick("fit") ? Optional.of(true) : Optional.empty());
       case Kind.Tank k -> new TankForm(units).read(k, v);
       case Kind.TwoWayValve k -> new Kind.TwoWayValve(stops(k, v), motor(k, v));
       case Kind.ThreeWayValve k -> new Kind.ThreeWayValve(stops(k, v), motor(k, v));

@@ -13,6 +13,7 @@ import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** A tank as people measure it: outside shape, wall, each port from two edges and the bottom. */
@@ -56,11 +57,11 @@ final class TankForm {
     fields.add(
         Field.rows(
             "ports",
-            "Ports: name, use, from the rear, from the right, from the bottom ("
+            "Ports: name, use, from the rear, from the right, from the bottom, bore ("
                 + units.unit(Measure.LENGTH).sign()
                 + ")",
             tank.tankPorts().stream().map(this::row).collect(Collectors.joining("\n")),
-            "Inside, to the middle of the hole. Uses: fill, feed, vent, drain, gauge, link,"
+            "Inside, to the middle of the hole; its bore may be left out. Uses: fill, feed, vent, drain, gauge, link,"
                 + " float (a fill whose float valve shuts when the water comes up to it)."));
     fields.add(
         Field.tick(
@@ -90,8 +91,10 @@ final class TankForm {
   }
 
   private String row(TankPort p) {
+    String bore = p.bore().map(b -> ", " + n(b)).orElse("");
     return String.join(
-        ", ", p.id(), Values.key(p.use()), n(p.at().x()), n(p.at().y()), n(p.at().z()));
+            ", ", p.id(), Values.key(p.use()), n(p.at().x()), n(p.at().y()), n(p.at().z()))
+        + bore;
   }
 
   private static String shape(Shape shape) {
@@ -168,7 +171,10 @@ final class TankForm {
     return ports.stream()
         .map(p ->
             new TankPort(
-                p.id(), p.use(), new Point(p.at().x(), width - p.at().y(), height - p.at().z())))
+                p.id(),
+                p.use(),
+                new Point(p.at().x(), width - p.at().y(), height - p.at().z()),
+                p.bore()))
         .toList();
   }
 
@@ -265,6 +271,9 @@ final class TankForm {
         new Point(
             units.parse(what, Measure.LENGTH, cell(cells, 2)),
             units.parse(what, Measure.LENGTH, cell(cells, 3)),
-            units.parse(what, Measure.LENGTH, cell(cells, 4))));
+            units.parse(what, Measure.LENGTH, cell(cells, 4))),
+        cells.size() > 5
+            ? Optional.of(units.parse(what, Measure.LENGTH, cells.get(5)))
+            : Optional.empty());
   }
 }

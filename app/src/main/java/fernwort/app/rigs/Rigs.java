@@ -7,8 +7,6 @@ import fernwort.app.format.RigFormat;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.app.store.backup.Backups;
-import fernwort.core.cold.EmptyPlan;
-import fernwort.core.cold.Emptying;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
@@ -34,7 +32,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.DoubleFunction;
@@ -391,10 +388,5 @@ public class Rigs {
   /** Works out how long the water lasts. */
   public Lasts lasts(OpenRig rig, State state) {
     return Lasts.of(rig.plumbing(), state, habits(rig));
-  }
-
-  /** Plans how to empty tanks and lines. */
-  public EmptyPlan empty(OpenRig rig, State state, Set<String> tanks, boolean lines) {
-    return Emptying.plan(rig.plumbing(), state, tanks, lines);
   }
 }

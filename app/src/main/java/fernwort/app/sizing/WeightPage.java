@@ -5,6 +5,8 @@ import fernwort.app.cards.Chart;
 import fernwort.app.cards.Form;
 import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
+import fernwort.core.hazard.LoadCheck;
+import fernwort.core.hazard.Warning;
 import fernwort.core.load.DrawOrders;
 import fernwort.core.load.LightFill;
 import fernwort.core.load.Loads;
@@ -69,13 +71,21 @@ final class WeightPage {
                   "",
                   ""));
           return Card.Answer.tables(
-              payload(full),
+              withWarnings(payload(full), LoadCheck.of(trip.plumbing(), trip.now().volumes())),
               List.of(
                   new Card.Table(
                       "Loads",
                       List.of("on", "as read", "tried", "full", "limit", "margin full"),
                       rows)));
         });
+  }
+
+  /** What is wrong with the loads as the tanks are read comes first. */
+  private static List<Card.Row> withWarnings(List<Card.Row> rows, List<Warning> warnings) {
+    List<Card.Row> all = new ArrayList<>();
+    warnings.forEach(w -> all.add(new Card.Row("△ " + w.title(), w.what(), w.mend())));
+    all.addAll(rows);
+    return all;
   }
 
   private List<Card.Row> payload(Loads full) {
@@ -100,7 +110,15 @@ final class WeightPage {
         mass(tried),
         mass(full),
         mass(support.highest()),
-        margin < 0 ? "△ over by " + mass(-margin) : mass(margin));
+        margin(support, full, margin));
+  }
+
+  private String margin(Support support, double full, double margin) {
+    if (margin < 0) {
+      return "△ over by " + mass(-margin);
+    }
+    boolean light = support.lowest() > 0 && support.empty() > 0 && full < support.lowest();
+    return light ? "△ too light by " + mass(support.lowest() - full) : mass(margin);
   }
 
   private static String called(Support support) {

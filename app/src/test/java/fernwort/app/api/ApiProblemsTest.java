@@ -61,6 +61,18 @@ class ApiProblemsTest {
         "GET|handles/bypass/preview?position=ajar||ajar",
         "GET|jobs/no-such-job/plan||no such job",
         "GET|empty?lines=perhaps||lines",
+        "GET|empty||Nothing is chosen",
+        "GET|sizing/depth||no page",
+        "POST|flows|{\"positions\":{\"heron\":\"open\"}}|heron",
+        "POST|flows|{\"positions\":{\"bypass\":\"ajar\"}}|ajar",
+        "POST|tanks|{\"volumes_l\":{\"main\":4000}}|holds from 0",
+        "POST|tanks|{\"volumes_l\":{\"pump\":1}}|is no tank",
+        "POST|ways|{\"slope\":{\"pitch\":80,\"roll\":0}}|pitch and roll",
+        "POST|plan?job=no-such-job|{}|no such job",
+        "POST|run|{}|seconds",
+        "POST|run|{\"seconds\":60,\"acts\":[{\"at\":90,\"part\":\"pump\",\"position\":\"on\"}]}|outside the run",
+        "POST|run|{\"seconds\":60,\"acts\":[{\"at\":9,\"part\":\"pump\"}]}|position",
+        "POST|run|{\"seconds\":1e9}|out of range",
         "DELETE|habits||kind of request"
       })
   void anErrorIsJsonThatNamesTheFieldOrThingAndNothingIsChanged(

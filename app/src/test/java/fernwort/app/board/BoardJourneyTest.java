@@ -139,7 +139,8 @@ class BoardJourneyTest {
     page.locator("input[value=low]").check();
     page.locator("input[name=lines]").check();
     page.locator("button[name=go]").click();
-    assertThat(page.locator(".steps li").first()).containsText("Pump: off");
+    assertThat(page.locator("h1")).containsText("Empty Low fresh, all lines");
+    assertThat(page.locator(".run-step").first()).containsText("off");
     assertThat(page.locator("main")).containsText("Sink trap (its body)");
   }
 

@@ -162,7 +162,7 @@ class JobWordsTest {
   @Test
   void whatANewerPlanReplacedIsNotShown() {
     RunView run = view(TRUCK.state().setting(), Mark.REPLACED, Mark.SKIPPED);
-    assertThat(run.lines()).hasSize(4);
+    assertThat(run.lines()).hasSize(5);
     assertThat(run.skipped())
         .extracting(l -> l.step().what())
         .containsExactly("Hose inlet: hose from a tap");

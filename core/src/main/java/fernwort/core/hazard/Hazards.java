@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import fernwort.core.network.Hydraulics;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Ways;
@@ -14,9 +15,11 @@ public final class Hazards {
   private final Plumbing plumbing;
   private final List<Check> checks;
   private final Check power = new PowerCheck();
+  private final FlowCheck flowing;
 
   private Hazards(Plumbing plumbing) {
     this.plumbing = plumbing;
+    flowing = new FlowCheck(Hydraulics.of(plumbing));
     checks =
         List.of(
             new TankCheck(),
@@ -40,6 +43,8 @@ public final class Hazards {
   public List<Warning> warnings(Setting setting, Levels levels, Ways ways) {
     List<Warning> found = new ArrayList<>(withPower(setting, levels, ways));
     found.addAll(withoutPower(setting, levels, ways));
+    flowing.look(new Scene(plumbing, setting, levels, ways), found);
+    found.addAll(LoadCheck.of(plumbing, levels.state(setting).volumes()));
     found.sort(Comparator.comparing(Warning::severity));
     return found;
   }

@@ -1,6 +1,7 @@
 package fernwort.core.hazard;
 
 import fernwort.core.network.PumpWork;
+import fernwort.core.network.Way;
 import fernwort.core.rig.Kind;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -42,18 +43,60 @@ final class PumpCheck implements Check {
               "Shut the way to " + scene.label(by) + ".",
               List.of(work.pump(), by)));
     }
-    if (!work.loop().isEmpty() && !isCirculation(scene, work.pump())) {
-      stirs(scene, work, label, found);
+    List<String> loop = loop(scene, work);
+    if (!loop.isEmpty() && !isCirculation(scene, work.pump())) {
+      stirs(scene, work, loop, label, found);
+    }
+    if (!work.sources().isEmpty() && loop.isEmpty() && !delivers(scene, work)) {
+      shutIn(scene, work, label, found);
     }
   }
 
-  private static void stirs(Scene scene, PumpWork work, String label, List<Warning> found) {
-    boolean delivers =
-        scene.ways().ways().stream()
-            .anyMatch(w -> w.drive().pump().filter(work.pump()::equals).isPresent());
+  /** How a pump's water comes straight back to its inlet, if need be by the tank it draws from. */
+  private static List<String> loop(Scene scene, PumpWork work) {
+    if (!work.loop().isEmpty()) {
+      return work.loop();
+    }
+    return scene.ways().ways().stream()
+        .filter(w -> w.drive().pump().filter(work.pump()::equals).isPresent())
+        .filter(w -> w.end().part().equals(w.source().part()))
+        .findFirst()
+        .map(Way::parts)
+        .orElse(List.of());
+  }
+
+  private static boolean delivers(Scene scene, PumpWork work) {
+    return scene.ways().ways().stream()
+        .filter(w -> w.drive().pump().filter(work.pump()::equals).isPresent())
+        .anyMatch(w -> !w.end().part().equals(w.source().part()));
+  }
+
+  /** A pump without a switch that presses against shut valves. */
+  private static void shutIn(Scene scene, PumpWork work, String label, List<Warning> found) {
+    if (scene.part(work.pump()).kind() instanceof Kind.Pump pump
+        && !pump.works().byHand()
+        && pump.duty() != Kind.Pump.Duty.CIRCULATION
+        && pump.cutOut() >= pump.shutOffPressure()) {
+      found.add(
+          new Warning(
+              Warning.Code.PUMP_SHUT_IN,
+              Severity.WARNING,
+              label + " presses against shut valves",
+              "It stands at its shut-off pressure, %.1f bar, and heats the water in it until a seal gives."
+                  .formatted(pump.shutOffPressure() / 1e5),
+              "It has no switch that stops it, and no way from its outlet is open.",
+              "Open what it should deliver to, or switch it off.",
+              List.of(work.pump())));
+    }
+  }
+
+  private static void stirs(
+      Scene scene, PumpWork work, List<String> loop, String label, List<Warning> found) {
+    boolean delivers = delivers(scene, work);
     String through =
-        work.loop().stream()
-            .filter(p -> !p.equals(work.pump()) && scene.part(p).hasHandle())
+        loop.stream()
+            .distinct()
+            .filter(p -> scene.part(p).kind() instanceof Kind.Valve)
             .map(scene::label)
             .collect(Collectors.joining(", "));
     found.add(

@@ -34,7 +34,9 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
   /** Tells whether this is water that people must not drink. */
   boolean isUnsafe(Source source) {
     return switch (source.kind()) {
-      case OUTSIDE, WASTE -> true;
+      case WASTE -> true;
+      case OUTSIDE ->
+          !(part(source.part()).kind() instanceof Kind.HoseInlet inlet && inlet.drinksOutside());
       case MAINS -> false;
       case TANK -> isTank(source.part(), Contents.GRAY);
       case JUG ->

@@ -9,6 +9,7 @@ import fernwort.core.network.Way;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +22,9 @@ import java.util.stream.Collectors;
  * Drinking water that can be spoilt, tap water that can be fouled, water that runs to the ground.
  */
 final class SupplyCheck implements Check {
+
+  /** Least height of an air gap (m); a cautious default, local codes have their own. */
+  private static final double AIR_GAP = 0.02;
 
   /** Sources that some setting of the handles lets reach where people drink. */
   private final Set<String> mayReachDrinking;
@@ -40,7 +44,8 @@ final class SupplyCheck implements Check {
   public void look(Scene scene, List<Warning> found) {
     List<Part> mains =
         scene.plumbing().sources().stream()
-            .filter(p -> p.kind() instanceof Kind.HoseInlet && scene.is(p.id(), "mains"))
+            .filter(p ->
+                p.kind() instanceof Kind.HoseInlet && scene.is(p.id(), Kind.HoseInlet.MAINS.id()))
             .toList();
     List<Source> unsafe =
         unsafeSources(scene).stream().filter(s -> mayReachDrinking.contains(s.part())).toList();
@@ -61,7 +66,9 @@ final class SupplyCheck implements Check {
         .tanks()
         .filter(tank -> scene.levels().volume(tank.id()) > 0)
         .filter(tank ->
-            connections.route(tank.id(), p -> false, p -> p.id().equals(inlet.id())).isPresent())
+            connections
+                .leaving(tank, port -> goesBack(scene, tank, port), p -> p.equals(inlet))
+                .isPresent())
         .findFirst()
         .ifPresent(tank ->
             found.add(
@@ -74,6 +81,21 @@ final class SupplyCheck implements Check {
                     "Shut the way, or fit a check valve or the backflow preventer that your"
                         + " local code asks for.",
                     List.of(tank.id(), inlet.id()))));
+  }
+
+  /**
+   * Tells whether water can go back by a port: not by a float valve, nor across an air gap, which
+   * is a port so far above the lowest vent that water never comes up to it.
+   */
+  private static boolean goesBack(Scene scene, Part tank, String port) {
+    Kind.Tank kind = (Kind.Tank) tank.kind();
+    double lowest =
+        kind.tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .mapToDouble(p -> scene.levels().height(tank.port(p.id())))
+            .min()
+            .orElse(Double.POSITIVE_INFINITY);
+    return kind.port(port).letsOut() && scene.levels().height(tank.port(port)) < lowest + AIR_GAP;
   }
 
   private static void unsafe(
@@ -89,10 +111,12 @@ final class SupplyCheck implements Check {
     for (Part part : scene.plumbing().sources()) {
       Optional<Source.Kind> kind =
           switch (part.kind()) {
-            case Kind.HoseInlet k when scene.is(part.id(), "outside") ->
+            case Kind.HoseInlet k
+                when scene.is(part.id(), Kind.HoseInlet.OUTSIDE.id()) && !k.drinksOutside() ->
                 Optional.of(Source.Kind.OUTSIDE);
             case Kind.Tank k when k.contents() == Contents.GRAY -> Optional.of(Source.Kind.TANK);
-            case Kind.PortableContainer k when scene.is(part.id(), "pouring") ->
+            case Kind.PortableContainer k
+                when scene.is(part.id(), Kind.PortableContainer.POURING.id()) ->
                 Optional.of(Source.Kind.JUG);
             default -> Optional.empty();
           };
@@ -153,6 +177,9 @@ final class SupplyCheck implements Check {
           case WASTE -> "Waste of " + scene.label(way.source().part());
           case TANK, JUG -> scene.label(way.source().part());
         };
+    if (scene.part(way.end().part()).kind() instanceof Kind.HoseInlet && isInWater(scene, way)) {
+      return runsOut(scene, way, who);
+    }
     String driven = way.drive().kind() == Drive.Kind.FALL ? "by its own fall" : "under pressure";
     return new Warning(
         overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
@@ -166,10 +193,26 @@ final class SupplyCheck implements Check {
         List.of(way.end().part(), way.source().part()));
   }
 
+  private static boolean isInWater(Scene scene, Way way) {
+    return scene.is(way.end().part(), Kind.HoseInlet.OUTSIDE.id());
+  }
+
+  private static Warning runsOut(Scene scene, Way way, String who) {
+    String at = scene.label(way.end().part());
+    return new Warning(
+        Warning.Code.TANK_RUNS_OUT,
+        Severity.WARNING,
+        who + " runs out through the hose at " + at,
+        "It runs into the outside water until it is stopped or stands no higher.",
+        "The way there is open, and nothing holds the water back.",
+        "Shut a valve in the way before the pump stops, or fit a check valve.",
+        List.of(way.end().part(), way.source().part()));
+  }
+
   private static void heaters(Scene scene, List<Warning> found) {
     for (Part part : scene.plumbing().rig().parts()) {
       if (part.kind() instanceof Kind.Heater
-          && scene.is(part.id(), "on")
+          && scene.is(part.id(), Kind.ON)
           && !scene.ways().wetted().contains(part.id())) {
         found.add(
             new Warning(

@@ -1,14 +1,18 @@
 package fernwort.core.hazard;
 
+import fernwort.core.network.Connections;
 import fernwort.core.network.Drive;
 import fernwort.core.network.End;
+import fernwort.core.network.Relief;
 import fernwort.core.network.TankAir;
 import fernwort.core.network.Way;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge.GaugeKind;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Tanks that fill or empty without air, or without anybody watching; gray with no room left. */
@@ -27,6 +31,8 @@ final class TankCheck implements Check {
         noAirIn(scene, air.tank(), found);
       }
     }
+    pressedIn(scene, found);
+    brimFull(scene, found);
     fillingFromMains(scene, found);
     gray(scene, found);
   }
@@ -50,6 +56,99 @@ final class TankCheck implements Check {
             "Every way from its air space to the open is shut or stands under water.",
             "Open its vent or overflow first, then go on filling.",
             List.of(tank)));
+  }
+
+  /** What goes wrong later with a tank into which mains or a pump press, if it goes on so. */
+  private static void pressedIn(Scene scene, List<Warning> found) {
+    Map<String, Way> pressing = new LinkedHashMap<>();
+    scene.ways().ways().stream()
+        .filter(w -> w.end().kind() == End.Kind.TANK && w.drive().kind() != Drive.Kind.FALL)
+        .filter(w -> !w.source().part().equals(w.end().part()))
+        .forEach(w -> pressing.putIfAbsent(w.end().part(), w));
+    if (pressing.isEmpty()) {
+      return;
+    }
+    Relief relief = Relief.of(scene.plumbing(), scene.setting());
+    Connections open = Connections.of(scene.plumbing(), scene.setting());
+    pressing.forEach((tank, way) -> {
+      boolean said =
+          found.stream()
+              .anyMatch(
+                  w -> w.code() == Warning.Code.NO_AIR_OUT && w.parts().getFirst().equals(tank));
+      if (!said && !relief.has(tank, Optional.of(way.source().part()))) {
+        noWayOut(scene, tank, found);
+      }
+      leaking(scene, open, scene.part(tank), found);
+    });
+  }
+
+  private static void noWayOut(Scene scene, String tank, List<Warning> found) {
+    found.add(
+        new Warning(
+            Warning.Code.NO_AIR_OUT,
+            Severity.DANGER,
+            scene.label(tank) + " has no way out once it is full",
+            "When the water comes up to its vent, pressure builds up: it bulges, and can burst.",
+            "Its overflow is shut, or lets out air only.",
+            "Open its overflow or travel valve first, then go on filling.",
+            List.of(tank)));
+  }
+
+  /** An end that stands open below what the tank will hold. */
+  private static void leaking(Scene scene, Connections open, Part tank, List<Warning> found) {
+    double full =
+        scene.levels().height(tank)
+            + scene.plumbing().room(tank.id()).highest(scene.levels().slope());
+    open.leaving(
+            tank,
+            port -> ((Kind.Tank) tank.kind()).port(port).letsOut(),
+            p -> isOpenDrain(scene, p) && scene.levels().height(p) < full)
+        .map(List::getLast)
+        .filter(end ->
+            found.stream().noneMatch(w -> w.parts().getFirst().equals(end))
+                && scene.ways().to(end).findAny().isEmpty())
+        .ifPresent(end ->
+            found.add(
+                new Warning(
+                    Warning.Code.OPEN_TO_GROUND,
+                    Severity.WARNING,
+                    "What goes into %s runs out at %s".formatted(tank.label(), scene.label(end)),
+                    "It never fills: the water runs onto the ground as soon as it stands high enough.",
+                    "The way from the tank to " + scene.label(end) + " is open.",
+                    "Shut it before the tank fills.",
+                    List.of(end, tank.id()))));
+  }
+
+  private static boolean isOpenDrain(Scene scene, Part part) {
+    return switch (part.kind()) {
+      case Kind.Plug k -> k.removable() && scene.is(part.id(), Kind.Plug.OUT.id());
+      case Kind.OpenEnd k ->
+          switch (k.role()) {
+            case DRAIN -> true;
+            case DUMP -> scene.is(part.id(), Kind.OpenEnd.OPEN.id());
+            case VENT, OVERFLOW -> false;
+          };
+      case Kind.HoseInlet k -> scene.is(part.id(), Kind.HoseInlet.OPEN.id());
+      default -> false;
+    };
+  }
+
+  private static void brimFull(Scene scene, List<Warning> found) {
+    for (Part tank : scene.plumbing().tanks()) {
+      boolean full =
+          scene.levels().volume(tank.id()) >= scene.plumbing().room(tank.id()).capacity() - 1e-6;
+      if (full && !Relief.of(scene.plumbing(), scene.setting()).has(tank.id(), Optional.empty())) {
+        found.add(
+            new Warning(
+                Warning.Code.NO_ROOM,
+                Severity.WARNING,
+                tank.label() + " is full to the brim and shut",
+                "As its water warms it has nowhere to go: the tank bulges.",
+                "No air is left in it, and every vent is shut.",
+                "Open its vent, or draw a few litres off.",
+                List.of(tank.id())));
+      }
+    }
   }
 
   private static void noAirIn(Scene scene, String tank, List<Warning> found) {

@@ -39,7 +39,15 @@ public record Warning(
     UNSAFE_WATER,
     HEATER_DRY,
     CHECK_VALVE_REVERSED,
-    POWER_LOSS
+    POWER_LOSS,
+    TANK_RUNS_OUT,
+    PUMP_SHUT_IN,
+    TAP_STARVES,
+    NO_ROOM,
+    HITCH_LIGHT,
+    HITCH_HEAVY,
+    AXLE_OVER,
+    SIDE
   }
 
   public Warning {

@@ -7,19 +7,25 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Turns.Turn;
+import fernwort.core.network.run.Happening;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
  * Looks for hazards in every setting that an automation can bring about from how things stand: its
  * rules in any order, each broken off after any of its turns, and the power lost at any moment.
+ * Then it is run on the simulated rig for an hour, its motors taking their time, and what goes
+ * wrong is told, too.
  */
 public final class AutomationCheck {
 
@@ -30,6 +36,9 @@ public final class AutomationCheck {
           Warning.Code.GRAY_NEARLY_FULL,
           Warning.Code.CHECK_VALVE_REVERSED,
           Warning.Code.POWER_LOSS);
+
+  /** How long it is run on the simulated rig (s). */
+  private static final double RUN = 3600;
 
   /**
    * A hazard it can bring about.
@@ -69,7 +78,79 @@ public final class AutomationCheck {
           before,
           found);
     }
+    ran(automation, now, found);
     return List.copyOf(found.values());
+  }
+
+  /**
+   * Lets it act on the simulated rig, with no tap open and with one, and takes note of the harm
+   * that does not come about without it.
+   */
+  private void ran(Automation automation, State now, Map<Warning.Key, Finding> found) {
+    List<State> starts = new ArrayList<>();
+    starts.add(now);
+    plumbing.rig().parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .findFirst()
+        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Kind.Fixture) tap.kind()).cold().id())));
+    for (State start : starts) {
+      Set<Trial.Thing> without = things(List.of(), start);
+      for (AutomationRun.Event event : course(List.of(automation), start).events()) {
+        event
+            .happening()
+            .filter(h -> h.begins() && !without.contains(new Trial.Thing(h.kind(), h.subject())))
+            .flatMap(this::harm)
+            .ifPresent(w ->
+                found.putIfAbsent(
+                    w.key(), new Finding(w, "when it is run, after " + Times.of(event.at()))));
+      }
+    }
+  }
+
+  private Set<Trial.Thing> things(List<Automation> automations, State start) {
+    Set<Trial.Thing> things = new LinkedHashSet<>();
+    course(automations, start)
+        .events()
+        .forEach(
+            e -> e.happening().ifPresent(h -> things.add(new Trial.Thing(h.kind(), h.subject()))));
+    return things;
+  }
+
+  private AutomationRun.Course course(List<Automation> automations, State start) {
+    return AutomationRun.run(plumbing, automations, start, RUN, Double.POSITIVE_INFINITY);
+  }
+
+  private Optional<Warning> harm(Happening h) {
+    return switch (h.kind()) {
+      case BULGES ->
+          harm(Warning.Code.NO_AIR_OUT, h, " bulges", "Open its vent, or let it stop sooner.");
+      case SUCKED_IN ->
+          harm(Warning.Code.NO_AIR_IN, h, " is sucked in", "Open its vent, or let it stop sooner.");
+      case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, " draws air", "Let it change over sooner.");
+      case BACKS_UP ->
+          harm(Warning.Code.GRAY_FULL, h, " backs up", "Let it stop before gray is full.");
+      case RUNS_OUT ->
+          harm(
+              Warning.Code.OPEN_TO_GROUND,
+              h,
+              " lets water out",
+              "Let it stop sooner, or shut the way there.");
+      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+          Optional.empty();
+    };
+  }
+
+  private Optional<Warning> harm(Warning.Code code, Happening h, String what, String mend) {
+    String title = plumbing.rig().part(h.subject()).label() + what;
+    return Optional.of(
+        new Warning(
+            code,
+            Severity.WARNING,
+            title,
+            title + " when it does what it is told.",
+            "It was run on the simulated rig.",
+            mend,
+            List.of(h.subject())));
   }
 
   private void note(

@@ -83,9 +83,7 @@ public final class AutomationRun {
       look(now, run.time() >= leakAt);
       turnWhatIsDue();
       double until = Math.min(seconds, run.time() + LOOK);
-      for (Happening h : run.runTo(until)) {
-        note(new Event(h.at(), Optional.of(h), Optional.empty()));
-      }
+      run.runTo(until).forEach(this::noteWater);
     }
     remember(run.moment().state());
     return new Course(events, lowest, highest, run.moment().totals().allOut());
@@ -147,11 +145,18 @@ public final class AutomationRun {
     for (Turn turn : due) {
       Double at = turning.remove(turn);
       if (at != null) {
-        run.runTo(Math.max(run.time(), at));
-        run.set(turn.part(), turn.position());
+        // What happens while the motor still turns counts as well.
+        run.runTo(Math.max(run.time(), at)).forEach(this::noteWater);
+        run.set(turn.part(), turn.position()).stream()
+            .filter(h -> h.kind() != Happening.Kind.HAND)
+            .forEach(this::noteWater);
         note(new Event(run.time(), Optional.empty(), Optional.of(turn)));
       }
     }
+  }
+
+  private void noteWater(Happening h) {
+    note(new Event(h.at(), Optional.of(h), Optional.empty()));
   }
 
   private void note(Event event) {

@@ -11,7 +11,9 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,45 +37,72 @@ final class EmptyFinder extends Finder {
   }
 
   private void empty() {
-    List<Part> dumps =
-        parts(p -> p.kind() instanceof Kind.OpenEnd e && e.role() == Kind.OpenEnd.Role.DUMP);
-    rig.tanks(Contents.GRAY)
-        .forEach(gray -> {
-          int before = found();
-          dumps.forEach(d -> emptyGray(gray, d));
-          if (found() == before) {
-            missing(
-                "Empty " + gray.label(),
-                "It needs a drain valve and a dump outlet with a cap below " + gray.label() + ".");
-          }
-        });
-    fresh.forEach(this::shed);
-  }
-
-  private void emptyGray(Part gray, Part dump) {
-    for (Set<Drive.Kind> drives : List.of(FALLING, PUMPED)) {
-      Need need = Need.of(tank(gray), new End(End.Kind.DUMP, dump.id()), drives);
-      if (joins(gray.id(), dump.id(), need.pumped())) {
-        Map<String, String> shut = new LinkedHashMap<>();
-        shut.put(dump.id(), "hose");
-        if (drives == PUMPED) {
-          shut.putAll(allTo("off", p -> p.kind() instanceof Kind.Macerator));
-        }
-        add(
-            Job.Kind.EMPTY_GRAY,
-            "empty-" + gray.id() + "-" + dump.id() + (drives == PUMPED ? "-pump" : ""),
+    List<Part> dumps = Dumps.of(plumbing).ends();
+    List<Part> grays = rig.tanks(Contents.GRAY).toList();
+    for (Part gray : grays) {
+      int before = found();
+      dumps.forEach(d -> emptyGray(List.of(gray), d, "empty-" + gray.id() + "-" + d.id()));
+      if (found() == before) {
+        missing(
             "Empty " + gray.label(),
-            drives == PUMPED ? "by pump out of " + dump.label() : "by fall out of " + dump.label(),
-            List.of(
-                Stage.of(
-                    Goal.of(Map.of(dump.id(), "hose"), List.of(need)).breathing(gray.id()),
-                    new Until(Until.What.DRY, gray.id())),
-                Stage.ifPossible(Goal.of(shut).quiet(gray.id())),
-                Stage.of(Goal.of(Map.of(dump.id(), "capped")).quiet(gray.id()))),
-            Caution.SEWAGE,
-            Caution.LOCAL_RULES);
+            "It needs a drain valve and a dump outlet with a cap below " + gray.label() + ".");
       }
     }
+    if (grays.size() > 1) {
+      dumps.forEach(d -> {
+        List<Part> all = grays.stream().filter(g -> joins(g.id(), d.id(), Pumped.EITHER)).toList();
+        if (all.size() > 1) {
+          emptyGray(all, d, "empty-all-" + d.id());
+        }
+      });
+    }
+    filled.forEach(this::shed);
+  }
+
+  /**
+   * Empties gray tanks by one outlet, one after another: hose on, valve open, valve shut, cap on.
+   */
+  private void emptyGray(List<Part> grays, Part dump, String id) {
+    for (Set<Drive.Kind> drives : List.of(FALLING, PUMPED)) {
+      Pumped pumped = drives == PUMPED ? Pumped.YES : Pumped.NO;
+      if (!grays.stream().allMatch(g -> joins(g.id(), dump.id(), pumped))) {
+        continue;
+      }
+      List<Stage> stages = new ArrayList<>();
+      for (Part gray : grays) {
+        stages.add(
+            Stage.of(
+                Goal.of(
+                        Map.of(dump.id(), Kind.OpenEnd.HOSE.id()),
+                        List.of(Need.of(tank(gray), new End(End.Kind.DUMP, dump.id()), drives)))
+                    .and(new Condition.Breathes(gray.id())),
+                new Until(Until.What.DRY, gray.id())));
+        stages.add(Stage.ifPossible(held(gray, dump, drives)));
+      }
+      Goal capped = Goal.of(Map.of(dump.id(), Kind.OpenEnd.CAPPED.id()));
+      for (Part gray : grays) {
+        capped = capped.and(new Condition.Quiet(gray.id()));
+      }
+      stages.add(Stage.of(capped));
+      add(
+          Job.Kind.EMPTY_GRAY,
+          id + (drives == PUMPED ? "-pump" : ""),
+          grays.size() > 1 ? "Empty all gray tanks" : "Empty " + grays.getFirst().label(),
+          drives == PUMPED ? "by pump out of " + dump.label() : "by fall out of " + dump.label(),
+          stages,
+          Caution.SEWAGE,
+          Caution.LOCAL_RULES);
+    }
+  }
+
+  private Goal held(Part gray, Part dump, Set<Drive.Kind> drives) {
+    Map<String, String> shut = new LinkedHashMap<>();
+    shut.put(dump.id(), Kind.OpenEnd.HOSE.id());
+    if (drives == PUMPED) {
+      shut.putAll(allTo(Position.OFF.id(), p -> p.kind() instanceof Kind.Macerator));
+    }
+    return Goal.of(shut)
+        .and(new Condition.Quiet(gray.id()), new Condition.Parted(gray.id(), dump.id()));
   }
 
   private void shed(Part tank) {
@@ -105,12 +134,12 @@ final class EmptyFinder extends Finder {
     Need need = Need.of(tank(tank), new End(End.Kind.GROUND, drain.id()), FALLING);
     boolean capped = drain.hasHandle();
     Goal goal =
-        Goal.of(capped ? Map.of(drain.id(), "off") : Map.of(), List.of(need))
-            .breathing(tank.id())
+        Goal.of(capped ? Map.of(drain.id(), open(drain).id()) : Map.of(), List.of(need))
+            .and(new Condition.Breathes(tank.id()))
             .accepting(Warning.Code.OPEN_TO_GROUND);
     Map<String, String> shut = new LinkedHashMap<>(tailShut(drain));
     if (capped) {
-      shut.put(drain.id(), "on");
+      shut.put(drain.id(), drain.rest().id());
     }
     add(
         Job.Kind.SHED,
@@ -119,9 +148,13 @@ final class EmptyFinder extends Finder {
         "at " + drain.label(),
         List.of(
             Stage.of(goal, new Until(Until.What.DRY, tank.id())),
-            Stage.of(Goal.of(shut).quiet(tank.id()))),
+            Stage.of(Goal.of(shut).and(new Condition.Quiet(tank.id())))),
         Caution.LOCAL_RULES,
         Caution.UNDER_VEHICLE);
+  }
+
+  private static Position open(Part drain) {
+    return drain.kind() instanceof Kind.HoseInlet ? Kind.HoseInlet.OPEN : Kind.Plug.OUT;
   }
 
   /** The valve that stands next to a drain's tail, shut; nothing where none does. */

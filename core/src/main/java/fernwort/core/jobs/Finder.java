@@ -10,6 +10,7 @@ import fernwort.core.network.Turns.Pumped;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import java.util.LinkedHashMap;
@@ -34,6 +35,11 @@ abstract class Finder {
   final Turns turns;
   final Setting rest;
   final List<Part> fresh;
+
+  /** Tanks that are filled: fresh ones, and those for other water. */
+  final List<Part> filled;
+
+  final List<Part> jugs;
   final List<Part> inlets;
   private final List<Job> jobs;
   private final List<Jobs.Cannot> cannot;
@@ -46,6 +52,8 @@ abstract class Finder {
     turns = Turns.full(plumbing);
     rest = rig.atRest();
     fresh = rig.tanks(Contents.FRESH).toList();
+    filled = rig.tanks().filter(t -> ((Kind.Tank) t.kind()).contents() != Contents.GRAY).toList();
+    jugs = parts(p -> p.kind() instanceof Kind.PortableContainer);
     inlets = parts(p -> p.kind() instanceof Kind.HoseInlet);
   }
 
@@ -74,8 +82,29 @@ abstract class Finder {
 
   static Map<String, String> opened(List<Part> taps) {
     Map<String, String> opened = new TreeMap<>();
-    taps.forEach(t -> opened.put(t.id(), t.kind().positions().get(1).id()));
+    taps.forEach(t -> opened.put(t.id(), ((Kind.Fixture) t.kind()).cold().id()));
     return opened;
+  }
+
+  /** Ways to taps: by pump where the layout has one between, by fall to the others. */
+  final List<Need> drawn(Source source, List<Part> taps) {
+    return taps.stream()
+        .map(t ->
+            Need.of(
+                source,
+                new End(End.Kind.FIXTURE, t.id()),
+                joins(source.part(), t.id(), Pumped.YES) ? PUMPED : FALLING))
+        .toList();
+  }
+
+  /** What a tank needs that is filled under pressure: air, no leak, and a way out once full. */
+  static Condition[] fillable(String tank, String source) {
+    return new Condition[] {
+      new Condition.Breathes(tank),
+      new Condition.Tight(tank),
+      new Condition.Relieved(tank, source),
+      new Condition.PumpsOff(source)
+    };
   }
 
   static List<Need> needs(Source source, List<Part> taps, Set<Drive.Kind> drives) {
@@ -104,7 +133,7 @@ abstract class Finder {
   /** Switches that a job of pumping turns off at its end. */
   final Map<String, String> pumpsOff() {
     return allTo(
-        "off",
+        Position.OFF.id(),
         p -> p.kind() instanceof Kind.Pump pump && pump.duty() != Kind.Pump.Duty.CIRCULATION);
   }
 

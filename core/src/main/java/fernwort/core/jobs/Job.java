@@ -1,13 +1,17 @@
 package fernwort.core.jobs;
 
+import fernwort.core.network.End;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Source;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Something people do with a rig.
@@ -41,6 +45,7 @@ public record Job(
     HEAT("Hot water"),
     RECIRCULATE("Hot water"),
     EMPTY_GRAY("Empty"),
+    EMPTY_OUT("Empty"),
     SHED("Empty"),
     DRIVE("On the road"),
     ARRIVE("On the road"),
@@ -95,6 +100,7 @@ public record Job(
       HOT,
       POURED_OUT,
       PRESSURE,
+      SLACK,
       RUNS
     }
   }
@@ -109,12 +115,59 @@ public record Job(
     return by.isEmpty() ? title : title + ", " + by;
   }
 
+  /** Returns the tanks that the job has to do with. */
+  Set<String> tanks(Rig rig) {
+    Set<String> tanks = new HashSet<>();
+    for (Stage stage : stages) {
+      for (Need need : stage.goal().needs()) {
+        tanks.add(need.source().part());
+        tanks.add(need.end().part());
+      }
+      stage.until().ifPresent(u -> tanks.add(u.part()));
+      stage.goal().of(Condition.Joined.class).forEach(j -> tanks.add(j.to()));
+    }
+    if (kind == Kind.FILL_ALL) {
+      rig.tanks().forEach(t -> tanks.add(t.id()));
+    }
+    tanks.retainAll(rig.tanks().map(Part::id).toList());
+    return tanks;
+  }
+
+  /** Returns the taps that the job is for, each with the position to try it in. */
+  Map<String, String> taps() {
+    Map<String, String> taps = new TreeMap<>();
+    for (Stage stage : stages) {
+      for (Need need : stage.goal().needs()) {
+        String position = stage.goal().probe().get(need.end().part());
+        if (position != null) {
+          taps.put(need.end().part(), position);
+        }
+      }
+    }
+    return taps;
+  }
+
+  /** Returns the ends at which a stage means to lose water. */
+  Set<String> losing(Rig rig, Stage stage) {
+    Set<String> ends = new HashSet<>();
+    if (kind == Kind.EMPTY_OUT) {
+      rig.parts().forEach(p -> ends.add(p.id()));
+    }
+    for (Need need : stage.goal().needs()) {
+      if (need.end().kind() == End.Kind.GROUND || need.end().kind() == End.Kind.DUMP) {
+        ends.add(need.end().part());
+      }
+    }
+    return ends;
+  }
+
   /**
    * Returns a state with enough in the tanks that a stage draws from and room in all, to plan the
    * handles with whatever the levels.
    */
   static State assumed(Plumbing plumbing, State state, Goal goal) {
-    Set<String> drawn = new HashSet<>(goal.quiet());
+    Set<String> drawn = new HashSet<>();
+    goal.of(Condition.Quiet.class).forEach(q -> drawn.add(q.source()));
     for (Need need : goal.needs()) {
       if (need.source().kind() == Source.Kind.TANK) {
         drawn.add(need.source().part());

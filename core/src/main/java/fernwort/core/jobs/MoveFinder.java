@@ -1,5 +1,6 @@
 package fernwort.core.jobs;
 
+import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
 import fernwort.core.network.Drive;
@@ -26,14 +27,15 @@ final class MoveFinder extends Finder {
   }
 
   private void moves() {
-    for (Part from : fresh) {
-      for (Part to : fresh) {
-        if (!from.equals(to)) {
+    for (Part from : filled) {
+      for (Part to : filled) {
+        if (!from.equals(to) && holdTheSame(from, to)) {
           move(from, to, PUMPED, "by pump");
           move(from, to, FALLING, "by fall");
         }
       }
-      parts(p -> p.kind() instanceof Kind.Filter).forEach(f -> filterAgain(from, f));
+      FilterRow.of(plumbing).forEach(row -> filterAgain(from, row));
+      sendRound(from);
     }
   }
 
@@ -43,8 +45,17 @@ final class MoveFinder extends Finder {
         || drives == FALLING && from.height() <= to.height()) {
       return;
     }
-    Goal goal = Goal.of(Map.of(), List.of(need)).breathing(from.id(), to.id());
-    Goal end = Goal.of(drives == PUMPED ? pumpsOff() : Map.of()).quiet(from.id());
+    Goal goal =
+        Goal.of(Map.of(), List.of(need))
+            .and(
+                new Condition.Breathes(from.id()),
+                new Condition.Breathes(to.id()),
+                new Condition.Tight(to.id()));
+    if (drives == PUMPED) {
+      goal = goal.and(new Condition.Relieved(to.id(), from.id()));
+    }
+    Goal end =
+        Goal.of(drives == PUMPED ? pumpsOff() : Map.of()).and(new Condition.Quiet(from.id()));
     add(
         Job.Kind.MOVE,
         "move-" + from.id() + "-" + to.id() + (drives == PUMPED ? "-pump" : "-fall"),
@@ -54,17 +65,44 @@ final class MoveFinder extends Finder {
         Caution.STAY);
   }
 
-  private void filterAgain(Part tank, Part filter) {
-    if (joins(tank.id(), filter.id(), Pumped.YES)
+  private static boolean holdTheSame(Part a, Part b) {
+    return ((Kind.Tank) a.kind()).contents() == ((Kind.Tank) b.kind()).contents();
+  }
+
+  private void filterAgain(Part tank, FilterRow row) {
+    String first = row.first().id();
+    if (joins(tank.id(), first, Pumped.YES)
         && joins(tank.id(), tank.id(), Pumped.YES)
-        && turns.behind(filter.id(), "out", rest).to(tank.id(), Pumped.EITHER) < Turns.NEVER) {
-      Need need = new Need(tank(tank), into(tank), PUMPED, Optional.of(filter.id()));
-      Goal goal = Goal.of(Map.of(), List.of(need)).breathing(tank.id());
+        && turns.behind(row.last().id(), "out", rest).to(tank.id(), Pumped.EITHER) < Turns.NEVER) {
+      Need need = new Need(tank(tank), into(tank), PUMPED, Optional.of(first));
+      Goal goal =
+          Goal.of(Map.of(), List.of(need))
+              .and(new Condition.Breathes(tank.id()), new Condition.Filtered(tank.id(), row.ids()))
+              .accepting(Warning.Code.PUMP_STIRS);
       add(
           Job.Kind.FILTER_AGAIN,
-          "filter-" + tank.id() + "-" + filter.id(),
+          "filter-" + tank.id() + "-" + first,
           "Filter the water of %s again".formatted(tank.label()),
-          "through " + filter.label(),
+          "through " + row.label(),
+          List.of(
+              Stage.of(goal, new Until(Until.What.RUNS, tank.id())),
+              Stage.of(Goal.of(pumpsOff()))));
+    }
+  }
+
+  /** Round by a pump and back into the tank, to mix what was put in. */
+  private void sendRound(Part tank) {
+    if (joins(tank.id(), tank.id(), Pumped.YES)) {
+      Need need = Need.of(tank(tank), into(tank), PUMPED);
+      Goal goal =
+          Goal.of(Map.of(), List.of(need))
+              .and(new Condition.Breathes(tank.id()))
+              .accepting(Warning.Code.PUMP_STIRS);
+      add(
+          Job.Kind.FILTER_AGAIN,
+          "stir-" + tank.id(),
+          "Send the water of %s round and back".formatted(tank.label()),
+          "by pump",
           List.of(
               Stage.of(goal, new Until(Until.What.RUNS, tank.id())),
               Stage.of(Goal.of(pumpsOff()))));

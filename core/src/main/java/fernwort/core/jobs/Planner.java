@@ -2,10 +2,10 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.hazard.Warning;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Turns;
 import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
@@ -66,9 +66,10 @@ public final class Planner {
   /**
    * There is none.
    *
-   * @param hazard what stands in the way, when a hazard does
+   * @param fault what stands in the way, as far as it is known
+   * @param proven whether everything was looked at, or the search was given up
    */
-  public record Blocked(Optional<Warning> hazard) implements Result {}
+  public record Blocked(Optional<Fault> fault, boolean proven) implements Result {}
 
   /**
    * Finds the turns.
@@ -80,19 +81,24 @@ public final class Planner {
     return plan(from, goal, MOST_LOOKS);
   }
 
-  /** Tells whether a goal can be reached, looking less hard. */
-  boolean isWithinReach(State from, Goal goal) {
-    return plan(from, goal, FEW_LOOKS) instanceof Found;
+  /** Finds the turns, looking less hard. */
+  Result within(State from, Goal goal) {
+    return plan(from, goal, FEW_LOOKS);
   }
 
   private Result plan(State from, Goal goal, int looks) {
     Scout scout = new Scout(plumbing, hazards, from, goal);
     Targets targets = new Targets(scout, Turns.of(plumbing, scout.levels()), from.setting());
     List<Setting> found = targets.find(looks);
-    if (found.isEmpty()) {
-      return new Blocked(hazard(targets.lastFault()));
-    }
     Sequence sequence = new Sequence(scout, from.setting());
+    if (found.isEmpty()) {
+      Optional<Found> fromRest =
+          targets.isThrough() ? Optional.empty() : fromRest(from, scout, sequence, looks);
+      if (fromRest.isPresent()) {
+        return fromRest.get();
+      }
+      return new Blocked(targets.lastFault(), targets.isThrough());
+    }
     Optional<Sequence.Order> best =
         found.stream()
             .map(sequence::turnsTo)
@@ -102,7 +108,41 @@ public final class Planner {
     if (best.isPresent()) {
       return new Found(best.get().turns(), after(from.setting(), best.get().turns()));
     }
-    return withDetours(scout, targets, from.setting(), looks);
+    Result near = withDetours(scout, targets, from.setting(), near(from, found), looks);
+    return near instanceof Found
+        ? near
+        : withDetours(scout, targets, from.setting(), plumbing.rig().handles().toList(), looks);
+  }
+
+  /** The handles that have to change, and pumps and heaters, which may have to rest meanwhile. */
+  private List<Part> near(State from, List<Setting> targets) {
+    return plumbing
+        .rig()
+        .handles()
+        .filter(p ->
+            p.kind() instanceof Kind.Pump
+                || p.kind() instanceof Kind.Macerator
+                || p.kind() instanceof Kind.Heater
+                || targets.stream().anyMatch(t -> !t.of(p.id()).equals(from.setting().of(p.id()))))
+        .toList();
+  }
+
+  /**
+   * Where handles stand so far from the goal that the search is given up: the setting that it finds
+   * from rest, gone to from where they stand. Safe, but perhaps with more turns than there need be.
+   */
+  private Optional<Found> fromRest(State from, Scout scout, Sequence sequence, int looks) {
+    State rest = from.with(plumbing.rig().atRest());
+    if (rest.setting().equals(from.setting())) {
+      return Optional.empty();
+    }
+    Scout resting = new Scout(plumbing, hazards, rest, scout.goal());
+    Targets targets = new Targets(resting, Turns.of(plumbing, resting.levels()), rest.setting());
+    return targets.find(looks).stream()
+        .filter(t -> scout.fault(t).filter(f -> !Targets.isBearable(f)).isEmpty())
+        .flatMap(t -> sequence.order(sequence.turnsTo(t)).stream())
+        .min(Comparator.comparing(Sequence.Order::cost))
+        .map(o -> new Found(o.turns(), after(from.setting(), o.turns())));
   }
 
   private static Setting after(Setting setting, List<Turn> turns) {
@@ -113,11 +153,6 @@ public final class Planner {
     return after;
   }
 
-  private static Optional<Warning> hazard(Optional<Fault> fault) {
-    return fault.flatMap(
-        f -> f instanceof Fault.Danger danger ? Optional.of(danger.warning()) : Optional.empty());
-  }
-
   // --- when no order of the fewest turns is safe ------------------------------------------------
 
   private record Node(Setting setting, List<Turn> turns, int bound, double metres) {
@@ -126,35 +161,43 @@ public final class Planner {
     }
   }
 
-  /** A* over all settings, whatever handle is turned how often. */
-  private Result withDetours(Scout scout, Targets targets, Setting start, int most) {
+  /** A* over all settings of some handles, whichever is turned how often. */
+  private Result withDetours(
+      Scout scout, Targets targets, Setting start, List<Part> handles, int most) {
     Sequence sequence = new Sequence(scout, start);
     PriorityQueue<Node> queue =
         new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
     Map<Setting, Integer> seen = new HashMap<>();
+    Map<String, String> musts = scout.goal().musts();
     queue.add(new Node(start, List.of(), targets.bound(start), 0));
-    Optional<Warning> hazard = Optional.empty();
+    Optional<Fault> hazard = Optional.empty();
     for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {
       Effort.look();
       Node node = queue.remove();
       if (!node.turns().isEmpty()) {
-        Optional<Warning> here = scout.newHazard(node.setting());
+        Optional<Fault> here = scout.newHazard(node.setting());
         if (here.isPresent()) {
           hazard = here;
           continue;
         }
       }
-      if (scout.fault(node.setting()).isEmpty()) {
+      if (scout.fault(node.setting()).filter(f -> !Targets.isBearable(f)).isEmpty()) {
         return new Found(node.turns(), node.setting());
       }
-      for (Part part : plumbing.rig().handles().toList()) {
+      for (Part part : handles) {
         for (Position position : part.kind().positions()) {
           boolean offered =
               Targets.isOffered(part, position.id())
-                  || position.id().equals(scout.goal().musts().get(part.id()));
-          if (offered && !node.setting().of(part.id()).equals(position.id())) {
+                  || position.id().equals(musts.get(part.id()))
+                  || position.equals(Kind.HoseInlet.HOSE);
+          Turn turn = new Turn(part.id(), position.id());
+          String at = node.setting().of(part.id());
+          if (offered
+              && !at.equals(position.id())
+              && Hands.canTurn(part, at, position.id())
+              && scout.forbids(node.setting(), turn).isEmpty()) {
             List<Turn> more = new ArrayList<>(node.turns());
-            more.add(new Turn(part.id(), position.id()));
+            more.add(turn);
             Setting next = node.setting().with(part.id(), position.id());
             int bound = targets.bound(next);
             if (bound < Turns.NEVER && more.size() < seen.getOrDefault(next, Integer.MAX_VALUE)) {
@@ -165,6 +208,6 @@ public final class Planner {
         }
       }
     }
-    return new Blocked(hazard);
+    return new Blocked(hazard, queue.isEmpty());
   }
 }

@@ -1,11 +1,16 @@
 package fernwort.core.jobs;
 
 import fernwort.core.hazard.Hazards;
-import fernwort.core.hazard.Warning;
 import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Source;
 import fernwort.core.network.Turns.Turn;
+import fernwort.core.network.Way;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -16,24 +21,35 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Makes run sheets: for each stage of a job the turns, each with its reason, and what to wait for,
- * run through the simulation. Made once per rig; safe to share.
+ * Makes run sheets: for each stage of a job the turns, each with its reason, and what to wait for.
+ * Every stage is run in the simulation from how things really stand before it is shown; what goes
+ * wrong becomes a condition, and it is planned again. Made once per rig; safe to share.
  */
 public final class Plans {
 
   /** A tank with less than this share in it is said to be empty before a job that draws from it. */
   private static final double LITTLE = 0.1;
 
+  /** A stage that went wrong so often is given up. */
+  private static final int MOST_ATTEMPTS = 12;
+
+  /** So often it is looked for as hard as can be. */
+  private static final int HARD = 4;
+
   private final Plumbing plumbing;
   private final Planner planner;
   private final Hazards hazards;
+  private final Hydraulics hydraulics;
   private final Waits waits;
+  private final Troubles troubles;
 
   private Plans(Plumbing plumbing) {
     this.plumbing = plumbing;
     planner = Planner.of(plumbing);
     hazards = Hazards.of(plumbing);
-    waits = new Waits(plumbing, Hydraulics.of(plumbing));
+    hydraulics = Hydraulics.of(plumbing);
+    waits = new Waits(plumbing, hydraulics);
+    troubles = new Troubles(plumbing);
   }
 
   /** Prepares a rig. */
@@ -41,17 +57,47 @@ public final class Plans {
     return new Plans(plumbing);
   }
 
+  /** Returns the prepared rig. */
+  public Plumbing plumbing() {
+    return plumbing;
+  }
+
   /**
-   * Returns the jobs that some setting of the handles can do, whatever they are now, with half-full
-   * tanks; a danger that stands in every way counts as not.
+   * A job that the layout allows.
+   *
+   * @param job the job
+   * @param trouble why no safe way leads there from rest with half-full tanks, if none does
+   * @param wanting whether no position of the handles does it at all, safe or not
    */
-  public List<Job> offered(Jobs jobs) {
+  public record Offer(Job job, Optional<Plan.Trouble> trouble, boolean wanting) {}
+
+  /** Returns every job that the layout allows, with what stands in its way whatever the handles. */
+  public List<Offer> offers(Jobs jobs) {
     Map<String, Double> half = new HashMap<>();
     plumbing.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
     State rest = new State(plumbing.rig().atRest(), half, Slope.LEVEL);
-    return jobs.all().stream()
-        .filter(j -> planner.isWithinReach(full(j, rest), j.stages().getFirst().goal()))
-        .toList();
+    return jobs.all().stream().map(j -> offer(j, full(j, rest))).toList();
+  }
+
+  private Offer offer(Job job, State rest) {
+    Goal goal = job.stages().getFirst().goal();
+    if (planner.within(rest, goal) instanceof Planner.Blocked blocked && blocked.proven()) {
+      boolean wanting =
+          blocked
+              .fault()
+              .filter(f ->
+                  f instanceof Fault.Missing
+                      || f instanceof Fault.Apart
+                      || f instanceof Fault.NotRound)
+              .isPresent();
+      return new Offer(job, Optional.of(troubles.blocked(goal, blocked.fault())), wanting);
+    }
+    return new Offer(job, Optional.empty(), false);
+  }
+
+  /** Returns the jobs that some setting of the handles can do, whatever they are now. */
+  public List<Job> offered(Jobs jobs) {
+    return offers(jobs).stream().filter(o -> o.trouble().isEmpty()).map(Offer::job).toList();
   }
 
   /**
@@ -82,41 +128,7 @@ public final class Plans {
    * @param stuck ids of parts that have to stay as they are
    */
   public Plan plan(Job job, State from, int stage, Set<String> stuck) {
-    List<Step> steps = new ArrayList<>();
-    List<Integer> stages = new ArrayList<>();
-    List<String> notes = new ArrayList<>();
-    State state = from;
-    for (int i = stage; i < job.stages().size(); i++) {
-      Job.Stage next = job.stages().get(i);
-      Optional<Turn> held = next.goal().stuck(state.setting(), stuck);
-      if (held.isPresent()) {
-        return new Plan(job, steps, stages, notes, state, held.map(this::needed));
-      }
-      Goal goal = next.goal().keeping(state.setting(), stuck);
-      note(goal, state, notes);
-      State assumed = Job.assumed(plumbing, state, goal);
-      switch (planner.plan(assumed, goal)) {
-        case Planner.Blocked blocked -> {
-          if (!next.optional()) {
-            Plan.Trouble trouble = trouble(goal, blocked);
-            return new Plan(job, steps, stages, notes, state, Optional.of(trouble));
-          }
-          notes.add("No valve shuts the water off before the hose: shut it at the tap outside.");
-        }
-        case Planner.Found found -> {
-          state = move(goal, state, assumed, found, steps);
-          if (next.until().isPresent()) {
-            Waits.Waited waited = waits.wait(next.until().get(), state);
-            steps.add(waited.step());
-            state = waited.after();
-          }
-          while (stages.size() < steps.size()) {
-            stages.add(i);
-          }
-        }
-      }
-    }
-    return new Plan(job, steps, stages, notes, state, Optional.empty());
+    return new Draft(job, from, stuck).from(stage);
   }
 
   /** Returns how many turns a job takes from how things stand, its waits not run through. */
@@ -133,65 +145,266 @@ public final class Plans {
     return turns;
   }
 
-  private State move(Goal goal, State state, State assumed, Planner.Found found, List<Step> steps) {
-    Reasons reasons = new Reasons(new Scout(plumbing, hazards, assumed, goal));
-    State at = state;
-    for (Turn turn : found.turns()) {
-      String before = at.setting().of(turn.part());
-      steps.add(
-          new Step.Move(
-              turn.part(),
-              before,
-              turn.position(),
-              reasons.why(turn, before, found.after()),
-              Reasons.notice(plumbing.rig().part(turn.part()), turn.position())));
-      at = at.with(turn.part(), turn.position());
-    }
-    return at;
-  }
+  /** One plan in the making. */
+  private final class Draft {
 
-  private void note(Goal goal, State state, List<String> notes) {
-    for (Need need : goal.needs()) {
-      String tank = need.source().part();
-      if (need.source().kind() == Source.Kind.TANK
-          && state.volume(tank) < LITTLE * plumbing.room(tank).capacity()) {
-        String words =
-            plumbing.rig().part(tank).label() + " is nearly empty: little or nothing will come.";
-        if (!notes.contains(words)) {
-          notes.add(words);
+    private final Job job;
+    private final Set<String> stuck;
+    private final Set<String> concerned;
+    private final List<Step> steps = new ArrayList<>();
+    private final List<Integer> stages = new ArrayList<>();
+    private final List<String> notes = new ArrayList<>();
+    private final List<String> full = new ArrayList<>();
+    private Simulation run;
+
+    private Draft(Job job, State from, Set<String> stuck) {
+      this.job = job;
+      this.stuck = stuck;
+      concerned = job.tanks(plumbing.rig());
+      run = StageRun.start(plumbing, hydraulics, from);
+    }
+
+    private State state() {
+      return run.moment().state();
+    }
+
+    private Plan from(int first) {
+      for (int i = first; i < job.stages().size(); i++) {
+        Job.Stage stage = job.stages().get(i);
+        if (isDone(stage)) {
+          continue;
+        }
+        Optional<Plan.Trouble> trouble = stage(i, stage);
+        if (trouble.isPresent()) {
+          return plan(trouble);
+        }
+      }
+      return plan(nothingToDo(first));
+    }
+
+    private Plan plan(Optional<Plan.Trouble> trouble) {
+      return new Plan(job, steps, stages, notes, state(), trouble);
+    }
+
+    /** A tank that is full already is not filled. */
+    private boolean isDone(Job.Stage stage) {
+      boolean done =
+          stage.until().isPresent()
+              && stage.until().get().what() == Job.Until.What.FULL
+              && job.kind() != Job.Kind.MOVE
+              && Marks.isFull(plumbing, state(), stage.until().get().part());
+      if (done) {
+        notes.add("%s is full already.".formatted(label(stage.until().orElseThrow().part())));
+      }
+      return done;
+    }
+
+    private Optional<Plan.Trouble> nothingToDo(int first) {
+      long waits =
+          job.stages().stream()
+              .skip(first)
+              .filter(s -> s.until().filter(u -> u.what() == Job.Until.What.FULL).isPresent())
+              .count();
+      boolean all = first == 0 && waits > 0 && full.size() >= waits;
+      boolean fills = steps.stream().anyMatch(s -> s instanceof Step.Wait w && w.moved() > 0);
+      return all && !fills
+          ? Optional.of(
+              new Plan.Trouble(full.getLast() + " There is nothing to fill.", Optional.empty()))
+          : Optional.empty();
+    }
+
+    private Optional<Plan.Trouble> stage(int number, Job.Stage stage) {
+      State state = state();
+      Optional<Turn> held = stage.goal().stuck(state.setting(), stuck);
+      if (held.isPresent()) {
+        return held.map(troubles::needed);
+      }
+      Goal goal = stage.goal().keeping(state.setting(), stuck);
+      note(goal, state);
+      List<Condition> lessons = new ArrayList<>();
+      Optional<Harm> last = Optional.empty();
+      for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+        Goal wiser = goal.and(lessons);
+        State assumed = Job.assumed(plumbing, state, wiser);
+        // What took several lessons is looked for less hard, so that nobody waits for long.
+        Planner.Result result =
+            attempt < HARD ? planner.plan(assumed, wiser) : planner.within(assumed, wiser);
+        switch (result) {
+          case Planner.Blocked blocked -> {
+            if (stage.optional() && last.isEmpty()) {
+              notes.add(troubles.without(stage.goal()));
+              return Optional.empty();
+            }
+            return last.isPresent()
+                ? unless(stage, last.get())
+                : Optional.of(troubles.blocked(goal, blocked.fault()));
+          }
+          case Planner.Found found -> {
+            Scout scout = new Scout(plumbing, hazards, assumed, wiser);
+            Attempt tried = attempt(stage, scout, found);
+            if (tried.run().harm().isEmpty()) {
+              scout.fault(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);
+              take(number, tried);
+              return Optional.empty();
+            }
+            last = tried.run().harm();
+            Harm harm = last.orElseThrow();
+            lessons.addAll(lessons(found.after(), harm, tried.run(), scout, lessons));
+          }
+        }
+      }
+      return last.flatMap(harm -> unless(stage, harm));
+    }
+
+    /** What went wrong with a stage that may be left out is noted only. */
+    private Optional<Plan.Trouble> unless(Job.Stage stage, Harm harm) {
+      Plan.Trouble trouble = troubles.disproved(harm);
+      if (stage.optional()) {
+        notes.add(
+            stage.goal().of(Condition.RunsOut.class).isEmpty()
+                ? trouble.words()
+                : troubles.without(stage.goal()));
+        return Optional.empty();
+      }
+      return Optional.of(trouble);
+    }
+
+    private void noteBorne(Fault fault) {
+      if (fault instanceof Fault.Danger danger) {
+        notes.add("%s. %s".formatted(danger.warning().title(), danger.warning().mend()));
+      }
+    }
+
+    private void note(Goal goal, State state) {
+      for (Need need : goal.needs()) {
+        String tank = need.source().part();
+        if (need.source().kind() == Source.Kind.TANK
+            && state.volume(tank) < LITTLE * plumbing.room(tank).capacity()) {
+          String words = label(tank) + " is nearly empty: little or nothing will come.";
+          if (!notes.contains(words)) {
+            notes.add(words);
+          }
         }
       }
     }
-  }
 
-  private Plan.Trouble needed(Turn turn) {
-    return new Plan.Trouble(
-        "%s has to be “%s” for it. Leave the job here, and have it mended first."
-            .formatted(
-                plumbing.rig().part(turn.part()).label(),
-                plumbing.rig().position(turn.part(), turn.position()).words()),
-        Optional.empty());
-  }
+    /** A stage as it was tried. */
+    private record Attempt(List<Step> steps, StageRun run) {}
 
-  private Plan.Trouble trouble(Goal goal, Planner.Blocked blocked) {
-    Optional<Warning> hazard = blocked.hazard();
-    String words =
-        hazard
-            .map(h -> "Every way there leads through a danger: " + h.title() + ". " + h.mend())
-            .orElseGet(() -> noWay(goal));
-    return new Plan.Trouble(words, hazard);
-  }
+    private Attempt attempt(Job.Stage stage, Scout scout, Planner.Found found) {
+      List<Step> tried = new ArrayList<>();
+      StageRun stageRun =
+          new StageRun(plumbing, run.copy(), job.losing(plumbing.rig(), stage), concerned);
+      Reasons reasons = new Reasons(scout);
+      Setting at = state().setting();
+      for (Turn turn : found.turns()) {
+        String before = at.of(turn.part());
+        Part part = plumbing.rig().part(turn.part());
+        tried.add(
+            new Step.Move(
+                turn.part(),
+                before,
+                turn.position(),
+                reasons.why(turn, before, found.after()),
+                Reasons.notice(part, turn.position())));
+        stageRun.turn(turn.part(), turn.position());
+        at = at.with(turn.part(), turn.position());
+        if (before.equals(Kind.HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {
+          tried.add(waits.wait(job, new Job.Until(Job.Until.What.SLACK, turn.part()), stageRun));
+        }
+      }
+      if (stageRun.harm().isEmpty()) {
+        stage.until().ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
+      }
+      stageRun.tryTaps(stage.goal());
+      stageRun.look(scout);
+      return new Attempt(tried, stageRun);
+    }
 
-  private String noWay(Goal goal) {
-    return goal.needs().stream()
-        .findFirst()
-        .map(n ->
-            "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
-                .formatted(
-                    n.source().kind() == Source.Kind.MAINS
-                        ? "the mains"
-                        : plumbing.rig().part(n.source().part()).label(),
-                    plumbing.rig().part(n.end().part()).label()))
-        .orElse("No position of the handles does it.");
+    private boolean isSlackAwaited(Job.Stage stage, Part part) {
+      return !(part.kind() instanceof Kind.HoseInlet)
+          || stage.until().filter(u -> u.what() == Job.Until.What.SLACK).isPresent();
+    }
+
+    private void take(int number, Attempt tried) {
+      run = tried.run().run();
+      steps.addAll(tried.steps());
+      while (stages.size() < steps.size()) {
+        stages.add(number);
+      }
+    }
+
+    /** What is learnt from a stage that went wrong; the setting itself where nothing else is. */
+    private List<Condition> lessons(
+        Setting after, Harm harm, StageRun tried, Scout scout, List<Condition> known) {
+      Setting at = tried.run().moment().state().setting();
+      List<Condition> taps = tapsShut(at, scout.goal());
+      boolean drawn =
+          switch (harm.kind()) {
+            case DREW_AIR, BACKED_UP, LOST, GAINED, DRAINED, NOT_REACHED -> true;
+            case STRAINED, SPOILT, NO_WATER -> false;
+          };
+      return drawn && !taps.isEmpty() && !known.containsAll(taps)
+          ? taps
+          : List.of(lesson(after, harm, tried, scout));
+    }
+
+    /** The way that was not there before, by which a tank was drained or gained in passing. */
+    private Optional<Way> harmful(Setting at, Harm harm, Levels met, Scout scout) {
+      return scout.ways(at, met).ways().stream()
+          .filter(scout::isNew)
+          .filter(w ->
+              switch (harm.kind()) {
+                case DRAINED -> w.source().part().equals(harm.part());
+                case GAINED, LOST -> w.end().part().equals(harm.part());
+                case STRAINED, DREW_AIR, BACKED_UP, SPOILT, NO_WATER, NOT_REACHED -> false;
+              })
+          .filter(w -> scout.goal().needs().stream().noneMatch(n -> n.isMetBy(w)))
+          .findFirst();
+    }
+
+    /** Taps that stand open, and that the job has not opened, are the first to be shut. */
+    private List<Condition> tapsShut(Setting at, Goal goal) {
+      Map<String, String> musts = goal.musts();
+      List<Condition> shut = new ArrayList<>();
+      plumbing
+          .rig()
+          .handles()
+          .filter(p -> p.kind() instanceof Kind.Fixture && !musts.containsKey(p.id()))
+          .filter(p -> !at.of(p.id()).equals(p.rest().id()))
+          .forEach(p -> shut.add(new Condition.Placed(p.id(), p.rest().id())));
+      return shut;
+    }
+
+    private Condition lesson(Setting after, Harm harm, StageRun tried, Scout scout) {
+      Setting at = tried.run().moment().state().setting();
+      return at.equals(after)
+          ? lesson(at, harm, tried.levels(), scout)
+          : new Condition.Passing(
+              harmful(at, harm, tried.levels(), scout)
+                  .map(w ->
+                      (Condition)
+                          new Condition.Then(tried.levels(), new Condition.Without(w.key())))
+                  .orElseGet(() -> new Condition.Other(at, harm)));
+    }
+
+    private Condition lesson(Setting after, Harm harm, Levels met, Scout scout) {
+      Optional<Condition> condition =
+          switch (harm.kind()) {
+            case STRAINED -> Optional.of(new Condition.Breathes(harm.part()));
+            case DREW_AIR -> Optional.of(new Condition.Fed(harm.part()));
+            case LOST, GAINED -> Optional.of(new Condition.NothingTo(harm.part()));
+            case DRAINED -> Optional.of(new Condition.Quiet(harm.part()));
+            case SPOILT, BACKED_UP, NO_WATER, NOT_REACHED -> Optional.empty();
+          };
+      return condition
+          .map(c -> (Condition) new Condition.Then(met, c))
+          .filter(c -> c.fault(scout, after, met).isPresent())
+          .orElseGet(() -> new Condition.Other(after, harm));
+    }
+
+    private String label(String part) {
+      return plumbing.rig().part(part).label();
+    }
   }
 }

@@ -46,7 +46,8 @@ final class Reasons {
           "Without it no water comes from %s to %s."
               .formatted(name(f.need().source()), label(f.need().end().part()));
       case Fault.Stray f ->
-          scout.goal().quiet().contains(f.way().source().part())
+          scout.goal().of(Condition.Quiet.class).stream()
+                  .anyMatch(q -> q.source().equals(f.way().source().part()))
               ? "Otherwise water still runs from " + way(f.way()) + "."
               : "Otherwise water runs from " + way(f.way()) + " as well.";
       case Fault.Danger f -> "Otherwise: " + f.warning().title() + ".";
@@ -54,11 +55,24 @@ final class Reasons {
       case Fault.Apart f ->
           "Without it nothing runs from %s to %s.".formatted(label(f.from()), label(f.to()));
       case Fault.NotRound f -> "Without it " + label(f.pump()) + " turns nothing round.";
+      case Fault.Joined f -> "It parts %s from %s.".formatted(label(f.from()), label(f.to()));
+      case Fault.Leaking f ->
+          "Otherwise what goes into %s runs out at %s."
+              .formatted(label(f.tank()), label(f.way().end().part()));
+      case Fault.ShutIn f ->
+          "Once %s is full, what still comes has to get out.".formatted(label(f.tank()));
+      case Fault.PumpOn f -> label(f.pump()) + " must not push while the hose gives.";
+      case Fault.Unfed f -> "Otherwise " + label(f.pump()) + " draws air.";
+      case Fault.Bypassed f -> "Otherwise water goes round " + label(f.filter()) + ".";
+      case Fault.Keeping f ->
+          "Otherwise water stays in %s."
+              .formatted(f.tank().isEmpty() ? "the lines" : label(f.tank()));
+      case Fault.Disproved f -> "Otherwise " + f.harm().words() + ".";
     };
   }
 
   private static String purpose(Part part, String to) {
-    boolean rests = part.kind().positions().getFirst().id().equals(to);
+    boolean rests = part.rest().id().equals(to);
     return switch (part.kind()) {
       case Kind.Heater k ->
           rests ? "Nothing may heat while its water is touched." : "There is water in it now.";
@@ -66,7 +80,11 @@ final class Reasons {
           rests ? "Nothing may push while you turn or leave." : "Now its way is open.";
       case Kind.Macerator k -> rests ? "It must not run dry." : "Now its way is open.";
       case Kind.HoseInlet k ->
-          rests ? "The job is done with the hose." : "The way behind it is ready for the water.";
+          rests
+              ? "The job is done with the hose."
+              : to.equals(Kind.HoseInlet.HOSE.id())
+                  ? "A hose comes off only when its tap is shut."
+                  : "The way behind it is ready for the water.";
       case Kind.OpenEnd k -> rests ? "So that nothing drips on the way." : "The hose comes first.";
       case Kind.PortableContainer k -> rests ? "It is done with." : "Now the water can go in.";
       case Kind.GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
@@ -93,21 +111,31 @@ final class Reasons {
     return rig.part(part).label();
   }
 
+  private static String hose(String to) {
+    if (to.equals(Kind.HoseInlet.MAINS.id())) {
+      return "A hiss in the hose, no drip at the fitting.";
+    }
+    if (to.equals(Kind.HoseInlet.OUTSIDE.id())) {
+      return "The hose end is under water, off the ground.";
+    }
+    if (to.equals(Kind.HoseInlet.HOSE.id())) {
+      return "The tap outside is shut; nothing hisses any more.";
+    }
+    return to.equals(Kind.HoseInlet.OPEN.id())
+        ? "Air or water comes as the cap loosens."
+        : "Hose drained, its ends joined; cap hand-tight.";
+  }
+
   /** Returns what one sees, hears or feels when a part is put in a position. */
   static String notice(Part part, String to) {
-    boolean rests = part.kind().positions().getFirst().id().equals(to);
+    boolean rests = part.rest().id().equals(to);
     return switch (part.kind()) {
       case Kind.Heater k -> rests ? "Its lamp is out." : "Its lamp is on; it ticks as it warms.";
       case Kind.Pump k when k.works().byHand() ->
           rests ? "It stays still." : "A few strokes until water comes.";
       case Kind.Pump k -> rests ? "It falls silent." : "It hums, and slows as pressure builds up.";
       case Kind.Macerator k -> rests ? "It falls silent." : "It growls evenly.";
-      case Kind.HoseInlet k ->
-          switch (to) {
-            case "mains" -> "A hiss in the hose, no drip at the fitting.";
-            case "outside" -> "The hose end is under water, off the ground.";
-            default -> "Hose drained, its ends joined; cap hand-tight.";
-          };
+      case Kind.HoseInlet k -> hose(to);
       case Kind.Valve k ->
           k.motor()
               .map(Motor::travelTime)

@@ -2,8 +2,6 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.network.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Part;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,41 +19,21 @@ final class RoadFinder extends Finder {
   }
 
   private void road() {
-    Map<String, String> shut = new LinkedHashMap<>();
-    for (Part part : rig.parts()) {
-      boolean closes =
-          switch (part.kind()) {
-            case Kind.Pump k -> true;
-            case Kind.Macerator k -> true;
-            case Kind.Heater k -> true;
-            case Kind.HoseInlet k -> true;
-            case Kind.GravityFiller k -> true;
-            case Kind.PortableContainer k -> true;
-            case Kind.Fixture k -> true;
-            case Kind.OpenEnd k -> part.hasHandle();
-            case Kind.Plug k -> part.hasHandle();
-            default -> false;
-          };
-      if (closes) {
-        shut.put(part.id(), part.kind().positions().getFirst().id());
-      }
-    }
+    Map<String, String> shut = new LinkedHashMap<>(rig.shutDown());
     shut.putAll(fernwort.core.network.run.Drive.travelValves(rig));
     add(
         Job.Kind.DRIVE,
         "drive",
         "Make ready to drive",
         "",
-        List.of(Stage.of(Goal.of(shut).allStill())),
+        List.of(Stage.of(Goal.of(shut).and(new Condition.Still()).and(Dumps.of(plumbing).held()))),
         Caution.HEATER);
     add(
         Job.Kind.ARRIVE,
         "arrive",
         "Arrive: let the tanks breathe",
         "",
-        List.of(
-            Stage.of(
-                Goal.of(Map.of()).breathing(rig.tanks().map(Part::id).toArray(String[]::new)))));
+        List.of(Stage.of(Goal.of(Map.of()).and(Condition.breathing(rig.tanks().toList())))));
     add(
         Job.Kind.REST,
         "rest",

@@ -8,6 +8,7 @@ import fernwort.core.network.Source;
 import fernwort.core.network.Turns.Pumped;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -34,17 +35,13 @@ final class RunFinder extends Finder {
             "No line leads from " + tank.label() + " to a tap.");
         continue;
       }
-      Goal goal = Goal.of(Map.of(), needs(tank(tank), taps, PUMPED_OR_FALLING), opened(taps));
-      Stage stage =
-          pressurePump(tank.id(), taps)
-              .map(p -> Stage.of(goal, new Until(Until.What.PRESSURE, p)))
-              .orElseGet(() -> Stage.of(goal));
-      add(
-          Job.Kind.RUN_FROM_TANK,
-          "run-" + tank.id(),
-          "Run the taps from " + tank.label(),
-          "",
-          List.of(stage));
+      boolean pumped = taps.stream().anyMatch(t -> joins(tank.id(), t.id(), Pumped.YES));
+      run(tank, taps, drawn(tank(tank), taps), pumped ? "by pump" : "by fall", "");
+      List<Part> falling = taps.stream().filter(t -> joins(tank.id(), t.id(), Pumped.NO)).toList();
+      if (pumped && !falling.isEmpty()) {
+        run(tank, falling, needs(tank(tank), falling, FALLING), "by fall", "-fall");
+      }
+      inlets.forEach(inlet -> runWhileFilling(tank, taps, inlet));
     }
     runTogether();
     boolean mains = false;
@@ -61,17 +58,69 @@ final class RunFinder extends Finder {
             List.of(
                 Stage.of(
                     Goal.of(
-                        Map.of(inlet.id(), "mains"), needs(source, taps, MAINS), opened(taps)))),
+                            Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()),
+                            needs(source, taps, MAINS),
+                            opened(taps))
+                        .and(new Condition.PumpsOff(inlet.id())))),
             Caution.DRINKING_HOSE,
             Caution.BACKFLOW);
       }
       outside(inlet);
     }
+    jugs.forEach(this::jug);
     if (!mains) {
       missing(
           "Run the taps from the mains",
           "It needs a hose inlet with a line to the taps, best with a regulator and a check valve.");
     }
+  }
+
+  private void run(Part tank, List<Part> taps, List<Need> needs, String by, String suffix) {
+    Goal goal = Goal.of(Map.of(), needs, opened(taps)).and(new Condition.Breathes(tank.id()));
+    Stage stage =
+        suffix.isEmpty()
+            ? pressurePump(tank.id(), taps)
+                .map(p -> Stage.of(goal, new Until(Until.What.PRESSURE, p)))
+                .orElseGet(() -> Stage.of(goal))
+            : Stage.of(goal);
+    boolean other = suffix.isEmpty() && joinsBothWays(tank, taps);
+    add(
+        Job.Kind.RUN_FROM_TANK,
+        "run-" + tank.id() + suffix,
+        "Run the taps from " + tank.label(),
+        suffix.isEmpty() && !other ? "" : by,
+        List.of(stage));
+  }
+
+  private boolean joinsBothWays(Part tank, List<Part> taps) {
+    return taps.stream().anyMatch(t -> joins(tank.id(), t.id(), Pumped.YES))
+        && taps.stream().anyMatch(t -> joins(tank.id(), t.id(), Pumped.NO));
+  }
+
+  /** The pump serves the taps while the mains keep the tank full. */
+  private void runWhileFilling(Part tank, List<Part> taps, Part inlet) {
+    boolean pumped = taps.stream().allMatch(t -> joins(tank.id(), t.id(), Pumped.YES));
+    if (!pumped || !hasMains(inlet) || !joins(inlet.id(), tank.id(), Pumped.NO)) {
+      return;
+    }
+    List<Need> needs = new ArrayList<>(needs(tank(tank), taps, PUMPED));
+    needs.add(Need.of(new Source(Source.Kind.MAINS, inlet.id()), into(tank), MAINS));
+    Goal goal =
+        Goal.of(Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()), needs, opened(taps))
+            .and(
+                new Condition.Breathes(tank.id()),
+                new Condition.Tight(tank.id()),
+                new Condition.Relieved(tank.id(), inlet.id()))
+            .accepting(Warning.Code.FILLING_UNWATCHED);
+    add(
+        Job.Kind.RUN_FROM_TANK,
+        "refill-" + tank.id() + "-" + inlet.id(),
+        "Run the taps from %s while the mains fill it".formatted(tank.label()),
+        inlets.size() > 1 ? "at " + inlet.label() : "",
+        List.of(Stage.of(goal)),
+        Caution.DRINKING_HOSE,
+        Caution.STAY,
+        Caution.BACKFLOW);
   }
 
   private void runTogether() {
@@ -80,7 +129,7 @@ final class RunFinder extends Finder {
     for (Part tank : fresh) {
       List<Part> own = taps(tank.id(), Pumped.EITHER);
       own.stream().findFirst().ifPresent(taps::add);
-      needs.addAll(needs(tank(tank), own.stream().limit(1).toList(), PUMPED_OR_FALLING));
+      needs.addAll(drawn(tank(tank), own.stream().limit(1).toList()));
     }
     if (needs.size() > 1) {
       add(
@@ -96,17 +145,32 @@ final class RunFinder extends Finder {
     List<Part> taps = taps(inlet.id(), Pumped.YES);
     if (!taps.isEmpty()) {
       Source source = new Source(Source.Kind.OUTSIDE, inlet.id());
-      Goal goal =
-          Goal.of(Map.of(inlet.id(), "outside"), needs(source, taps, PUMPED), opened(taps))
-              .accepting(Warning.Code.UNSAFE_WATER);
-      add(
-          Job.Kind.DRAW_OUTSIDE,
-          "draw-" + inlet.id(),
-          "Run the taps from a bladder, stream or low supply",
-          "by " + inlet.label(),
-          List.of(Stage.of(goal)),
-          Caution.UNSAFE_SOURCE);
+      boolean fit = ((Kind.HoseInlet) inlet.kind()).drinksOutside();
+      draw(inlet, source, Kind.HoseInlet.OUTSIDE, taps, fit, "by " + inlet.label());
     }
+  }
+
+  /** A jug, bladder or barrel that a pump draws from. */
+  private void jug(Part jug) {
+    List<Part> taps = taps(jug.id(), Pumped.YES);
+    if (!taps.isEmpty()) {
+      Source source = new Source(Source.Kind.JUG, jug.id());
+      boolean fit = ((Kind.PortableContainer) jug.kind()).drinkable();
+      draw(jug, source, Kind.PortableContainer.POURING, taps, fit, "from " + jug.label());
+    }
+  }
+
+  private void draw(
+      Part from, Source source, Position giving, List<Part> taps, boolean fit, String by) {
+    Goal goal = Goal.of(Map.of(from.id(), giving.id()), needs(source, taps, PUMPED), opened(taps));
+    List<Caution> cautions = fit ? List.of() : List.of(Caution.UNSAFE_SOURCE);
+    add(
+        Job.Kind.DRAW_OUTSIDE,
+        "draw-" + from.id(),
+        "Run the taps from a bladder, stream or low supply",
+        by,
+        List.of(Stage.of(fit ? goal : goal.accepting(Warning.Code.UNSAFE_WATER))),
+        cautions.toArray(Caution[]::new));
   }
 
   private Optional<String> pressurePump(String source, List<Part> taps) {

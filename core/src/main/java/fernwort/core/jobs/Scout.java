@@ -4,24 +4,29 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Connections;
-import fernwort.core.network.End;
+import fernwort.core.network.Drive;
 import fernwort.core.network.Levels;
 import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.TankAir;
+import fernwort.core.network.Turns.Turn;
 import fernwort.core.network.Way;
 import fernwort.core.network.Ways;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Looks at settings on the same levels and remembers what it saw. */
+/**
+ * Looks at settings, on the levels that are and on those that will be, and remembers what it saw.
+ */
 final class Scout {
 
   /** Hazards that no handle makes or takes away, or that are only worth a word. */
@@ -30,39 +35,45 @@ final class Scout {
           Warning.Code.CHECK_VALVE_REVERSED,
           Warning.Code.GRAY_FULL,
           Warning.Code.GRAY_NEARLY_FULL,
-          Warning.Code.FILLING);
+          Warning.Code.FILLING,
+          Warning.Code.PUMP_SHUT_IN,
+          Warning.Code.NO_ROOM,
+          Warning.Code.HITCH_LIGHT,
+          Warning.Code.HITCH_HEAVY,
+          Warning.Code.AXLE_OVER,
+          Warning.Code.SIDE);
 
-  /** What a setting leads to; its warnings are worked out when they are asked for. */
-  static final class View {
-    private final Ways ways;
-    private Optional<List<Warning>> warnings = Optional.empty();
-
-    private View(Ways ways) {
-      this.ways = ways;
-    }
-
-    Ways ways() {
-      return ways;
-    }
-  }
+  /** A tank with this share in it is as good as full. */
+  private static final double FULL = 0.9999;
 
   private final Plumbing plumbing;
+  private final State start;
   private final Levels levels;
   private final Hazards hazards;
   private final Goal goal;
   private final Set<Warning.Key> before = new HashSet<>();
   private final Set<Way.Key> waysBefore = new HashSet<>();
-  private final Map<Setting, View> views = new HashMap<>();
+  private final Map<Levels, Map<Setting, Ways>> seen = new IdentityHashMap<>();
+  private final Map<Setting, List<Warning>> warnings = new HashMap<>();
+  private final Map<String, Levels> full = new HashMap<>();
+  private final Map<Setting, Connections> connections = new HashMap<>();
+  private final Set<String> parting;
+  private final List<Condition.Passing> passing;
+  private final boolean draws;
 
   Scout(Plumbing plumbing, Hazards hazards, State start, Goal goal) {
     this.plumbing = plumbing;
+    this.start = start;
     this.hazards = hazards;
     this.goal = goal;
     levels = Levels.of(plumbing, start);
-    View view = view(start.setting());
+    Ways ways = ways(start.setting(), levels);
     warnings(start.setting()).forEach(w -> before.add(w.key()));
-    hazards.withoutPower(start.setting(), levels, view.ways()).forEach(w -> before.add(w.key()));
-    view.ways().ways().forEach(w -> waysBefore.add(w.key()));
+    hazards.withoutPower(start.setting(), levels, ways).forEach(w -> before.add(w.key()));
+    ways.ways().forEach(w -> waysBefore.add(w.key()));
+    passing = goal.of(Condition.Passing.class);
+    parting = Dumps.of(plumbing).parted();
+    draws = draws(start.setting());
   }
 
   Plumbing plumbing() {
@@ -77,45 +88,117 @@ final class Scout {
     return goal;
   }
 
-  View view(Setting setting) {
-    return views.computeIfAbsent(setting, s -> new View(OpenWays.find(plumbing, s, levels)));
+  /** Returns what is open on some levels. */
+  Ways ways(Setting setting, Levels on) {
+    return seen.computeIfAbsent(on, l -> new HashMap<>())
+        .computeIfAbsent(setting, s -> OpenWays.find(plumbing, s, on));
+  }
+
+  /** Returns what is open now. */
+  Ways ways(Setting setting) {
+    return ways(setting, levels);
+  }
+
+  /** Returns levels with one tank full, otherwise as others. */
+  Levels full(Levels on, String tank) {
+    return full.computeIfAbsent(
+        tank,
+        t -> {
+          double brim = FULL * plumbing.room(t).capacity();
+          return Levels.of(plumbing, start.withVolume(t, Math.max(brim, on.volume(t))));
+        });
+  }
+
+  /** Returns the open route between two parts, if there is one. */
+  Optional<List<String>> route(Setting setting, String from, String to) {
+    return connections
+        .computeIfAbsent(setting, s -> Connections.of(plumbing, s))
+        .route(from, p -> false, p -> p.id().equals(to));
+  }
+
+  /** Tells whether a way was not there before. */
+  boolean isNew(Way way) {
+    return !waysBefore.contains(way.key());
   }
 
   private List<Warning> warnings(Setting setting) {
-    View view = view(setting);
-    if (view.warnings.isEmpty()) {
-      view.warnings = Optional.of(hazards.withPower(setting, levels, view.ways()));
-    }
-    return view.warnings.get();
+    return warnings.computeIfAbsent(setting, s -> hazards.withPower(s, levels, ways(s, levels)));
   }
 
-  /** Returns the first hazard on the way that was not there before; empty for none. */
-  Optional<Warning> newHazard(Setting setting) {
-    return warnings(setting).stream().filter(this::counts).findFirst();
+  /**
+   * Returns why a setting must not be gone through; empty when it may: a hazard that was not there
+   * before, or water that moves before all else is as it has to be.
+   */
+  Optional<Fault> newHazard(Setting setting) {
+    Optional<Fault> hazard =
+        warnings(setting).stream().filter(this::counts).findFirst().map(Fault.Danger::new);
+    for (Condition.Passing passing : passing) {
+      hazard = hazard.isPresent() ? hazard : passing.onTheWay(this, setting, levels);
+    }
+    return hazard.isPresent() || draws || !draws(setting) ? hazard : guarded(setting);
+  }
+
+  /** Tells whether the job's water moves in a setting, as its taps stand. */
+  private boolean draws(Setting setting) {
+    return goal.needs().stream()
+        .anyMatch(n -> ways(setting, levels).ways().stream().anyMatch(n::isMetBy));
+  }
+
+  private Optional<Fault> guarded(Setting setting) {
+    return goal.conditions().stream()
+        .filter(Condition::isGuard)
+        .flatMap(c -> c.fault(this, setting, levels).stream())
+        .findFirst();
+  }
+
+  /**
+   * Returns why a handle must not be turned at this moment: the cap or hose of a dump comes off
+   * only while a valve holds the gray water back, where there is one.
+   */
+  Optional<Fault> forbids(Setting from, Turn turn) {
+    if (!parting.contains(turn.part())) {
+      return Optional.empty();
+    }
+    for (Part gray : plumbing.rig().tanks(Contents.GRAY).toList()) {
+      Optional<List<String>> route = route(from, gray.id(), turn.part());
+      if (route.isPresent()) {
+        return Optional.of(new Fault.Joined(gray.id(), turn.part(), route.get()));
+      }
+    }
+    return Optional.empty();
   }
 
   private boolean counts(Warning warning) {
-    return warning.severity() != Severity.NOTE
+    return !before.contains(warning.key()) && matters(warning);
+  }
+
+  private boolean matters(Warning warning) {
+    boolean stirs =
+        warning.code() == Warning.Code.PUMP_STIRS
+            && goal.needs().stream().anyMatch(n -> n.drives().contains(Drive.Kind.PUMP));
+    return (warning.severity() != Severity.NOTE || stirs)
         && !STANDING.contains(warning.code())
         && !goal.inherent().contains(warning.code())
-        && !before.contains(warning.key());
+        && !isWaste(warning);
+  }
+
+  /** Waste that runs to the ground does so whatever the handles; the layout's review says it. */
+  private boolean isWaste(Warning warning) {
+    return warning.code() == Warning.Code.OPEN_TO_GROUND
+        && plumbing.rig().part(warning.parts().getLast()).kind() instanceof Kind.Fixture;
   }
 
   /** Returns what keeps a setting from the goal; empty when it is reached. */
   Optional<Fault> fault(Setting setting) {
-    for (Map.Entry<String, String> must : goal.musts().entrySet()) {
-      if (!setting.of(must.getKey()).equals(must.getValue())) {
-        return Optional.of(new Fault.Misplaced(must.getKey(), must.getValue()));
+    for (Condition condition : goal.conditions()) {
+      Optional<Fault> fault = condition.fault(this, setting, levels);
+      if (fault.isPresent()) {
+        return fault;
       }
     }
-    View view = view(probed(setting));
-    return missing(view.ways())
-        .or(() -> apart(setting))
-        .or(() -> stray(view.ways()))
-        .or(() -> airless(view.ways()))
-        .or(() -> danger(warnings(probed(setting))))
+    return danger(warnings(probed(setting)))
         .or(() -> danger(warnings(setting)))
-        .or(() -> danger(hazards.withoutPower(setting, levels, view(setting).ways())));
+        .or(() -> danger(hazards.withoutPower(setting, levels, ways(setting, levels))));
   }
 
   /** Returns a setting with the taps as they are for the look. */
@@ -129,69 +212,23 @@ final class Scout {
     return probed;
   }
 
-  private Optional<Fault> missing(Ways ways) {
-    for (Need need : goal.needs()) {
-      if (ways.ways().stream().noneMatch(need::isMetBy)) {
-        return Optional.of(new Fault.Missing(need));
-      }
-    }
-    return goal.circulating()
-        .filter(pump ->
-            ways.pumps().stream().noneMatch(w -> w.pump().equals(pump) && !w.loop().isEmpty()))
-        .map(Fault.NotRound::new);
-  }
-
-  private Optional<Fault> apart(Setting setting) {
-    for (Map.Entry<String, String> pair : goal.joined().entrySet()) {
-      if (Connections.of(plumbing, setting)
-          .route(pair.getKey(), p -> false, p -> p.id().equals(pair.getValue()))
-          .isEmpty()) {
-        return Optional.of(new Fault.Apart(pair.getKey(), pair.getValue()));
-      }
-    }
-    return Optional.empty();
-  }
-
-  private Optional<Fault> stray(Ways ways) {
-    return ways.ways().stream()
-        .filter(w -> goal.isStray(w) || isNewFill(w))
-        .findFirst()
-        .map(Fault.Stray::new);
-  }
-
-  /** Tells whether a way begins to fill a tank that the job has nothing to do with. */
-  private boolean isNewFill(Way way) {
-    return way.end().kind() == End.Kind.TANK
-        && way.source().kind() != Source.Kind.WASTE
-        && !waysBefore.contains(way.key())
-        && goal.needs().stream().noneMatch(n -> n.isMetBy(way));
-  }
-
-  private Optional<Fault> airless(Ways ways) {
-    return ways.air().stream()
-        .filter(a -> goal.breathing().contains(a.tank()))
-        .filter(a -> a.in().isEmpty() || a.out().isEmpty())
-        .findFirst()
-        .map(TankAir::tank)
-        .map(Fault.Airless::new);
-  }
-
   /** Nothing new may go wrong, and what went wrong badly before must be over. */
   private Optional<Fault> danger(List<Warning> warnings) {
     return warnings.stream()
-        .filter(w -> counts(w) || isGrave(w))
+        .filter(w -> counts(w) || w.severity() == Severity.DANGER && matters(w))
         .findFirst()
         .map(Fault.Danger::new);
   }
 
-  private boolean isGrave(Warning warning) {
-    return warning.severity() == Severity.DANGER
-        && !STANDING.contains(warning.code())
-        && !goal.inherent().contains(warning.code());
+  /** Returns a danger of what water it is, which no run shows, on some levels. */
+  Optional<Warning> unseen(Setting setting, Levels on) {
+    return hazards.withPower(setting, on, ways(setting, on)).stream()
+        .filter(w -> Trial.UNSEEN.contains(w.code()) && counts(w))
+        .findFirst();
   }
 
   /** Returns how a way is still driven from a source in a setting, if it is. */
   Optional<Way> drawing(Setting setting, String source) {
-    return view(setting).ways().from(source).findFirst();
+    return ways(setting, levels).from(source).findFirst();
   }
 }

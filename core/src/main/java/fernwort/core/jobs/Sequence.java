@@ -90,7 +90,12 @@ final class Sequence {
     List<Turn> turns = new ArrayList<>();
     rig.handles()
         .filter(p -> !start.of(p.id()).equals(target.of(p.id())))
-        .forEach(p -> turns.add(new Turn(p.id(), target.of(p.id()))));
+        .forEach(p -> {
+          if (!Hands.canTurn(p, start.of(p.id()), target.of(p.id()))) {
+            turns.add(new Turn(p.id(), Kind.HoseInlet.HOSE.id()));
+          }
+          turns.add(new Turn(p.id(), target.of(p.id())));
+        });
     return turns;
   }
 
@@ -123,7 +128,7 @@ final class Sequence {
         return Optional.of(new Order(path(node, turns), node.cost()));
       }
       for (int i = 0; i < turns.size(); i++) {
-        if ((node.state().done() & 1L << i) == 0) {
+        if ((node.state().done() & 1L << i) == 0 && mayCome(node, turns, i)) {
           Node next = step(node, turns, i);
           Cost before = best.get(next.state());
           if (before == null || next.cost().compareTo(before) < 0) {
@@ -134,6 +139,17 @@ final class Sequence {
       }
     }
     return Optional.empty();
+  }
+
+  /** Tells whether a turn may come next: a hose's tap is shut before the hose comes off. */
+  private boolean mayCome(Node node, List<Turn> turns, int i) {
+    for (int j = 0; j < i; j++) {
+      boolean first = turns.get(j).part().equals(turns.get(i).part());
+      if (first && (node.state().done() & 1L << j) == 0) {
+        return false;
+      }
+    }
+    return scout.forbids(node.setting(), turns.get(i)).isEmpty();
   }
 
   private Node step(Node node, List<Turn> turns, int i) {
@@ -198,8 +214,8 @@ final class Sequence {
   private int spill(Setting before, Setting after, Turn turn) {
     boolean off =
         switch (rig.part(turn.part()).kind()) {
-          case Kind.HoseInlet k -> !before.of(turn.part()).equals("capped");
-          case Kind.PortableContainer k -> turn.position().equals("stowed");
+          case Kind.HoseInlet k -> !turn.position().equals(Kind.HoseInlet.HOSE.id());
+          case Kind.PortableContainer k -> isRest(turn);
           default -> false;
         };
     if (off) {
@@ -215,23 +231,28 @@ final class Sequence {
   }
 
   private boolean runs(Setting setting, Turn turn) {
-    return scout.view(setting).ways().to(turn.part()).findAny().isPresent();
+    return scout.ways(setting).to(turn.part()).findAny().isPresent();
+  }
+
+  private boolean isRest(Turn turn) {
+    return rig.part(turn.part()).rest().id().equals(turn.position());
   }
 
   /** What should come before what: power off, taps, valves shut, hoses off, open, hoses, power. */
   private int rank(Turn turn) {
     Part part = rig.part(turn.part());
+    boolean rests = isRest(turn);
     return switch (part.kind()) {
-      case Kind.Heater k -> turn.position().equals("off") ? 0 : 9;
-      case Kind.Pump k -> turn.position().equals("off") ? 0 : 8;
-      case Kind.Macerator k -> turn.position().equals("off") ? 0 : 8;
-      case Kind.Fixture k -> turn.position().equals("shut") ? 1 : 7;
+      case Kind.Heater k -> rests ? 0 : 9;
+      case Kind.Pump k -> rests ? 0 : 8;
+      case Kind.Macerator k -> rests ? 0 : 8;
+      case Kind.Fixture k -> rests ? 1 : 7;
       case Kind.Valve k -> k.stop(turn.position()).joins().isEmpty() ? 2 : 5;
-      case Kind.HoseInlet k -> turn.position().equals("capped") ? 3 : 6;
-      case Kind.PortableContainer k -> turn.position().equals("stowed") ? 3 : 6;
-      case Kind.GravityFiller k -> turn.position().equals("shut") ? 3 : 4;
-      case Kind.OpenEnd k -> turn.position().equals("capped") ? 3 : 4;
-      case Kind.Plug k -> turn.position().equals("on") ? 3 : 4;
+      case Kind.HoseInlet k -> rests || turn.position().equals(Kind.HoseInlet.HOSE.id()) ? 3 : 6;
+      case Kind.PortableContainer k -> rests ? 3 : 6;
+      case Kind.GravityFiller k -> rests ? 3 : 4;
+      case Kind.OpenEnd k -> rests ? 3 : 4;
+      case Kind.Plug k -> rests ? 3 : 4;
       case Kind.Tank k -> 5;
       case Kind.CheckValve k -> 5;
       case Kind.AirAdmittanceValve k -> 5;

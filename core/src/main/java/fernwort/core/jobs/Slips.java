@@ -6,6 +6,7 @@ import fernwort.core.jobs.Trial.Act;
 import fernwort.core.jobs.Trial.Pause;
 import fernwort.core.jobs.Trial.Thing;
 import fernwort.core.jobs.Trial.Turned;
+import fernwort.core.network.Flows;
 import fernwort.core.network.Hydraulics;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.run.Happening;
@@ -21,7 +22,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 
 /**
  * What every single slip in a job leads to: each is done in the simulation as it would be done by
@@ -31,9 +31,6 @@ public final class Slips {
 
   /** How long the rig is left alone at the end (s). */
   private static final double ALONE = 1200;
-
-  /** Water that nobody would miss (m³). */
-  private static final double SPLASH = 3e-4;
 
   private static final double BUCKET = 1e-2;
   private static final double HALF = 0.5;
@@ -73,23 +70,29 @@ public final class Slips {
     State from = stands;
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Kind.Fixture) {
-        from = from.with(part.id(), "shut");
+        from = from.with(part.id(), part.rest().id());
       }
     }
     Plan plan = plans.plan(job, from);
+    if (plan.trouble().isPresent()) {
+      // What cannot be done right cannot be done wrong either: there is nothing to hold it against.
+      return List.of();
+    }
     List<Act> right = Trial.acts(plan);
     List<Act> ended = ended(right);
-    Trial.Outcome meant = trial.run(from, ended);
+    Map<String, String> taps = job.taps();
+    Trial.Outcome meant = trial.run(from, ended, taps);
     Set<List<Act>> tried = new HashSet<>();
     tried.add(ended);
-    List<Try> tries = tries(plan, right).stream().filter(t -> tried.add(t.acts())).toList();
-    return judged(tries, meant, from);
+    List<Try> tries = tries(plan, from, right).stream().filter(t -> tried.add(t.acts())).toList();
+    return judged(tries, meant, from, taps);
   }
 
   /** Tries them all, side by side; the worst comes first. */
-  private List<Slip> judged(List<Try> tries, Trial.Outcome meant, State from) {
+  private List<Slip> judged(
+      List<Try> tries, Trial.Outcome meant, State from, Map<String, String> taps) {
     return tries.parallelStream()
-        .map(Effort.carried((Try t) -> judge(t, meant, trial.run(from, t.acts()), from)))
+        .map(Effort.carried((Try t) -> judge(t, meant, trial.run(from, t.acts(), taps), from)))
         .sorted(
             Comparator.comparing(Slip::grade)
                 .thenComparing(Comparator.comparingDouble(Slip::lost).reversed())
@@ -99,7 +102,7 @@ public final class Slips {
 
   /** Returns what each handle, bumped while the rig is at rest as it stands, leads to. */
   public List<Slip> bumps(State rest) {
-    Trial.Outcome meant = trial.run(rest, List.of(new Pause(ALONE)));
+    Trial.Outcome meant = trial.run(rest, List.of(new Pause(ALONE)), Map.of());
     List<Try> bumps = new ArrayList<>();
     for (Part part : rig.handles().filter(Slips::canBeBumped).toList()) {
       for (Position position : part.kind().positions()) {
@@ -113,7 +116,7 @@ public final class Slips {
         }
       }
     }
-    return judged(bumps, meant, rest);
+    return judged(bumps, meant, rest, Map.of());
   }
 
   private static boolean canBeBumped(Part part) {
@@ -123,16 +126,16 @@ public final class Slips {
 
   // --- what can be done wrong ------------------------------------------------------------------
 
-  private List<Try> tries(Plan plan, List<Act> right) {
+  private List<Try> tries(Plan plan, State from, List<Act> right) {
     List<Try> tries = new ArrayList<>();
     for (int i = 0; i < right.size(); i++) {
       switch (plan.steps().get(i)) {
         case Step.Move move -> atMove(plan, right, i, move, tries);
-        case Step.Wait wait -> atWait(right, i, wait, tries);
+        case Step.Wait wait -> atWait(from, right, i, wait, tries);
       }
     }
     if (right.stream().noneMatch(Pause.class::isInstance)) {
-      powerLost(right, right.size(), tries);
+      powerLost(from, right, right.size(), tries);
     }
     tapsOpen(right, tries);
     return tries;
@@ -206,7 +209,7 @@ public final class Slips {
     return positions.get((index + 1) % positions.size());
   }
 
-  private void atWait(List<Act> right, int i, Step.Wait wait, List<Try> tries) {
+  private void atWait(State from, List<Act> right, int i, Step.Wait wait, List<Try> tries) {
     if (wait.seconds().isKnown()) {
       List<Act> overrun = new ArrayList<>(right.subList(0, i + 1));
       tries.add(
@@ -216,15 +219,19 @@ public final class Slips {
               "Nobody comes back: “%s” is never ended.".formatted(wait.words()),
               left(overrun)));
     }
-    powerLost(right, i, tries);
+    powerLost(from, right, i, tries);
   }
 
   /** The power fails after so many acts: heaters go out, pumps stop, motors fall back. */
-  private void powerLost(List<Act> right, int after, List<Try> tries) {
+  private void powerLost(State from, List<Act> right, int after, List<Try> tries) {
     List<Act> dark = new ArrayList<>(right.subList(0, after));
     rig.parts().stream()
         .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Heater)))
-        .forEach(p -> p.kind().unpowered().ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
+        .forEach(p ->
+            p.kind()
+                .unpowered()
+                .filter(rest -> !rest.equals(stands(from, p, right, after)))
+                .ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
     if (dark.size() > after) {
       String when = after == 0 ? "before it begins." : "at this point.";
       tries.add(
@@ -236,6 +243,17 @@ public final class Slips {
     }
   }
 
+  /** Where a part stands after so many acts. */
+  private static String stands(State from, Part part, List<Act> acts, int after) {
+    String at = from.setting().of(part.id());
+    for (Act act : acts.subList(0, after)) {
+      if (act instanceof Turned turned && turned.part().equals(part.id())) {
+        at = turned.position();
+      }
+    }
+    return at;
+  }
+
   /** A tap left open that drains into a tank, and one that drains onto the ground. */
   private void tapsOpen(List<Act> right, List<Try> tries) {
     for (boolean drained : new boolean[] {true, false}) {
@@ -245,7 +263,7 @@ public final class Slips {
           .findFirst()
           .ifPresent(tap -> {
             List<Act> open = new ArrayList<>();
-            open.add(new Turned(tap.id(), tap.kind().positions().get(1).id()));
+            open.add(new Turned(tap.id(), ((Kind.Fixture) tap.kind()).cold().id()));
             open.addAll(right);
             tries.add(
                 new Try(
@@ -272,6 +290,7 @@ public final class Slips {
   /** Done, looked over if that is the habit, and left alone. */
   private List<Act> ended(List<Act> acts) {
     List<Act> ended = new ArrayList<>(acts);
+    ended.add(new Trial.Serve());
     if (lastLook) {
       lookedOver().forEach((part, position) -> ended.add(new Turned(part, position)));
     }
@@ -282,28 +301,14 @@ public final class Slips {
   /** Left alone as it is, with nobody there to look. */
   private static List<Act> left(List<Act> acts) {
     List<Act> left = new ArrayList<>(acts);
+    left.add(new Trial.Serve());
     left.add(new Pause(ALONE));
     return left;
   }
 
-  /** What a last look around sets right: pumps off, taps shut, hoses off. */
+  /** What a last look around sets right: pumps off, taps shut, hoses off, caps on. */
   private Map<String, String> lookedOver() {
-    Map<String, String> set = new TreeMap<>();
-    for (Part part : rig.parts()) {
-      boolean looked =
-          switch (part.kind()) {
-            case Kind.Pump k -> true;
-            case Kind.Macerator k -> true;
-            case Kind.Heater k -> true;
-            case Kind.Fixture k -> true;
-            case Kind.HoseInlet k -> true;
-            default -> false;
-          };
-      if (looked) {
-        set.put(part.id(), part.kind().positions().getFirst().id());
-      }
-    }
-    return set;
+    return rig.shutDown();
   }
 
   // --- what it leads to ------------------------------------------------------------------------
@@ -333,7 +338,7 @@ public final class Slips {
     double lost = 0;
     for (Map.Entry<String, Double> out : came.out().entrySet()) {
       double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
-      if (more > SPLASH) {
+      if (more > StageRun.SPLASH) {
         lost += more;
         leads.add("%.1f L run out at %s".formatted(more * 1000, label(out.getKey())));
         grade = worse(grade, Slip.Grade.BAD);
@@ -345,6 +350,8 @@ public final class Slips {
       leads.add("the job does not get done");
       grade = Slip.Grade.NUISANCE;
     }
+    boolean boils =
+        came.dangers().keySet().stream().anyMatch(d -> d.code() == Warning.Code.HEATER_DRY);
     return new Slip(
         t.kind(),
         t.step(),
@@ -353,7 +360,7 @@ public final class Slips {
         Double.isFinite(after) ? after : 0,
         lost,
         leads.isEmpty() ? "Nothing comes of it." : sentence(leads),
-        undone(grade, broken, lost));
+        undone(grade, broken || boils, lost));
   }
 
   private static Slip.Grade worse(Slip.Grade a, Slip.Grade b) {
@@ -400,15 +407,25 @@ public final class Slips {
     };
   }
 
-  /** Tells whether a tank's water moved less than half as far as it should have. */
+  /**
+   * Tells whether the job is not done: a tap gives less than half of what it should, or a tank's
+   * water moved less than half as far as it should have.
+   */
   private boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
-    return plumbing.tanks().stream()
-        .map(Part::id)
-        .anyMatch(t -> {
-          double should = meant.end().volume(t) - from.volume(t);
-          double did = came.end().volume(t) - from.volume(t);
-          return Math.abs(should) > SPLASH && Math.abs(did - should) > HALF * Math.abs(should);
-        });
+    boolean dry =
+        meant.served().entrySet().stream()
+            .anyMatch(t ->
+                came.served().getOrDefault(t.getKey(), 0.0) < HALF * t.getValue()
+                    && t.getValue() > Flows.TRICKLE);
+    return dry
+        || plumbing.tanks().stream()
+            .map(Part::id)
+            .anyMatch(t -> {
+              double should = meant.end().volume(t) - from.volume(t);
+              double did = came.end().volume(t) - from.volume(t);
+              return Math.abs(should) > StageRun.SPLASH
+                  && Math.abs(did - should) > HALF * Math.abs(should);
+            });
   }
 
   private static String undone(Slip.Grade grade, boolean broken, double lost) {
@@ -419,7 +436,7 @@ public final class Slips {
           lost > BUCKET ? "No: the water is gone." : "Yes, but for the water that was spilt.";
       case GRAVE ->
           broken
-              ? "Only if it is caught at once: a tank that gave way or a pump that ran hot stays so."
+              ? "Only if it is caught at once: what gave way or ran hot stays so."
               : "No: do not drink; flush and sanitize, and tell whoever shares the tap.";
     };
   }

@@ -2,6 +2,7 @@ package fernwort.core.jobs;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** One line of a run sheet. */
 public sealed interface Step {
@@ -48,8 +49,9 @@ public sealed interface Step {
    *
    * @param seconds when, from the start of the wait (s)
    * @param words what
+   * @param shows id of the part at which water shows then, if it does
    */
-  record Then(double seconds, String words) {}
+  record Then(double seconds, String words, Optional<String> shows) {}
 
   /**
    * A time, as a range because the losses of fittings are guesses; all 0 when it is not known.

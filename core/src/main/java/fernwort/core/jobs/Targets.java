@@ -31,18 +31,28 @@ final class Targets {
 
   private static final int MOST_TARGETS = 24;
 
+  /** How many settings more are looked at for one that needs no power to be safe. */
+  private static final int MOST_FOR_BETTER = 120;
+
   /** How many settings more are looked at for others that are as near as the first. */
   private static final int MOST_FOR_TIES = 40;
 
   private final Scout scout;
   private final Turns turns;
   private final Setting start;
+  private final Map<String, String> musts;
+  private final List<Need> needs;
+  private final List<Condition.Joined> joins;
   private Optional<Fault> last = Optional.empty();
+  private boolean through;
 
   Targets(Scout scout, Turns turns, Setting start) {
     this.scout = scout;
     this.turns = turns;
     this.start = start;
+    musts = scout.goal().musts();
+    needs = scout.goal().needs();
+    joins = scout.goal().of(Condition.Joined.class);
   }
 
   private record Node(Setting setting, int changed, int bound) {
@@ -58,6 +68,7 @@ final class Targets {
             Comparator.comparingInt(Node::least).thenComparingInt(n -> -n.changed()));
     Set<Setting> seen = new HashSet<>();
     List<Setting> found = new ArrayList<>();
+    List<Setting> bearable = new ArrayList<>();
     int nearest = Integer.MAX_VALUE;
     int looks = 0;
     int most = mostLooks;
@@ -78,11 +89,27 @@ final class Targets {
         continue;
       }
       last = fault;
+      if (isBearable(fault.get())) {
+        bearable.add(node.setting());
+        most = Math.min(most, looks + MOST_FOR_BETTER);
+      }
       for (Turn turn : mends(node.setting(), fault.get())) {
         follow(node, turn, nearest, seen).ifPresent(queue::add);
       }
     }
-    return found;
+    through = queue.isEmpty();
+    return found.isEmpty() ? bearable.stream().limit(MOST_TARGETS).toList() : found;
+  }
+
+  /** What only happens if the power fails is borne where nothing better is found, and said. */
+  static boolean isBearable(Fault fault) {
+    return fault instanceof Fault.Danger danger
+        && danger.warning().code() == Warning.Code.POWER_LOSS;
+  }
+
+  /** Tells whether every setting was looked at that could do. */
+  boolean isThrough() {
+    return through;
   }
 
   /** Returns what was wrong with the last setting that was looked at in vain. */
@@ -92,7 +119,7 @@ final class Targets {
 
   private Optional<Node> follow(Node node, Turn turn, int nearest, Set<Setting> seen) {
     boolean turned = !node.setting().of(turn.part()).equals(start.of(turn.part()));
-    boolean kept = node.setting().of(turn.part()).equals(scout.goal().musts().get(turn.part()));
+    boolean kept = node.setting().of(turn.part()).equals(musts.get(turn.part()));
     if (turned || kept) {
       return Optional.empty();
     }
@@ -108,7 +135,7 @@ final class Targets {
 
   /** The parts that have been turned or have to stay, which a nearest setting has as they are. */
   private Set<String> turned(Setting setting) {
-    Set<String> turned = new HashSet<>(scout.goal().musts().keySet());
+    Set<String> turned = new HashSet<>(musts.keySet());
     setting
         .positions()
         .forEach((part, position) -> {
@@ -127,7 +154,7 @@ final class Targets {
   private int bound(Setting setting, Set<String> kept) {
     int misplaced = 0;
     Setting placed = setting;
-    for (Map.Entry<String, String> must : scout.goal().musts().entrySet()) {
+    for (Map.Entry<String, String> must : musts.entrySet()) {
       if (!setting.of(must.getKey()).equals(must.getValue())) {
         misplaced++;
         placed = placed.with(must.getKey(), must.getValue());
@@ -135,17 +162,15 @@ final class Targets {
     }
     int farthest = 0;
     Map<String, Turns.From> searches = new HashMap<>();
-    for (Need need : scout.goal().needs()) {
+    for (Need need : needs) {
       Setting at = placed;
       Turns.From from =
           searches.computeIfAbsent(need.source().part(), source -> turns.from(source, at, kept));
       farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
     }
-    for (Map.Entry<String, String> pair : scout.goal().joined().entrySet()) {
+    for (Condition.Joined pair : joins) {
       farthest =
-          Math.max(
-              farthest,
-              turns.from(pair.getKey(), placed, kept).to(pair.getValue(), Turns.Pumped.NO));
+          Math.max(farthest, turns.from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
     }
     return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
   }
@@ -159,8 +184,20 @@ final class Targets {
       case Fault.Stray f -> turnsOf(setting, f.way().parts());
       case Fault.Danger f -> against(setting, f.warning());
       case Fault.Apart f -> turns.from(f.from(), setting).barriers();
+      case Fault.Joined f -> turnsOf(setting, f.route());
+      case Fault.Leaking f -> turnsOf(setting, f.way().parts());
+      case Fault.PumpOn f -> stopping(setting, f.pump());
+      case Fault.Bypassed f -> {
+        Set<Turn> mends = turnsOf(setting, f.route());
+        mends.addAll(pumpsOff(setting));
+        yield mends;
+      }
       case Fault.Airless f -> all(setting);
+      case Fault.ShutIn f -> all(setting);
       case Fault.NotRound f -> all(setting);
+      case Fault.Unfed f -> all(setting);
+      case Fault.Keeping f -> letting(setting, f.needs());
+      case Fault.Disproved f -> all(setting);
     };
   }
 
@@ -174,7 +211,7 @@ final class Targets {
       case OPEN_TO_GROUND, OVERFLOWING -> {
         String end = warning.parts().getFirst();
         String source = warning.parts().getLast();
-        yield scout.view(scout.probed(setting)).ways().ways().stream()
+        yield scout.ways(scout.probed(setting)).ways().stream()
             .filter(w -> w.end().part().equals(end) && w.source().part().equals(source))
             .findFirst()
             .map(Way::parts)
@@ -184,17 +221,50 @@ final class Targets {
       case BACKFLOW, UNSAFE_WATER ->
           between(setting, warning.parts().getFirst(), warning.parts().getLast());
       case PUMP_SUCKS_AIR -> {
-        Set<Turn> mends = switching(warning.parts().getFirst(), "off");
+        Set<Turn> mends = switching(warning.parts().getFirst(), Position.OFF.id());
         mends.addAll(between(setting, warning.parts().getLast(), warning.parts().getFirst()));
         yield mends;
       }
       case PUMP_DRY, HEATER_DRY -> {
-        Set<Turn> mends = switching(warning.parts().getFirst(), "off");
+        Set<Turn> mends = switching(warning.parts().getFirst(), Position.OFF.id());
         mends.addAll(letting(setting));
         yield mends;
       }
       default -> all(setting);
     };
+  }
+
+  private static Set<Turn> letting(Setting setting, Map<String, String> needs) {
+    Set<Turn> turns = new LinkedHashSet<>();
+    needs.forEach((part, position) -> {
+      if (!setting.of(part).equals(position)) {
+        turns.add(new Turn(part, position));
+      }
+    });
+    return turns;
+  }
+
+  /** Every turn that stops a pump, or parts it from what it is joined to. */
+  private Set<Turn> stopping(Setting setting, String pump) {
+    Set<Turn> mends = switching(pump, Position.OFF.id());
+    scout
+        .plumbing()
+        .rig()
+        .handles()
+        .filter(p -> p.kind() instanceof Kind.Valve)
+        .forEach(p -> add(setting, p, mends));
+    return mends;
+  }
+
+  private Set<Turn> pumpsOff(Setting setting) {
+    Set<Turn> off = new LinkedHashSet<>();
+    scout
+        .plumbing()
+        .rig()
+        .handles()
+        .filter(p -> p.kind() instanceof Kind.Pump && setting.of(p.id()).equals(Kind.ON))
+        .forEach(p -> off.add(new Turn(p.id(), Position.OFF.id())));
+    return off;
   }
 
   private static Set<Turn> switching(String part, String position) {
@@ -253,7 +323,7 @@ final class Targets {
 
   /** What brings in water or heat or lets it out is opened only where the job says so. */
   static boolean isOffered(Part part, String position) {
-    boolean atRest = part.kind().positions().getFirst().id().equals(position);
+    boolean atRest = part.rest().id().equals(position);
     return switch (part.kind()) {
       case Kind.Fixture k -> atRest;
       case Kind.HoseInlet k -> atRest;

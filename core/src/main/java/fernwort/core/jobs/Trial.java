@@ -29,6 +29,9 @@ final class Trial {
 
   record Pause(double seconds) implements Act {}
 
+  /** Each tap that the job is for is opened for a moment, to see what comes. */
+  record Serve() implements Act {}
+
   /** A run is looked at so often (s). */
   private static final double SLICE = 45;
 
@@ -39,7 +42,7 @@ final class Trial {
   private static final double TURN = 5;
 
   /** Dangers that no run shows, since they are of what water it is. */
-  private static final Set<Warning.Code> UNSEEN =
+  static final Set<Warning.Code> UNSEEN =
       Set.of(Warning.Code.UNSAFE_WATER, Warning.Code.BACKFLOW, Warning.Code.HEATER_DRY);
 
   private final Plumbing plumbing;
@@ -59,17 +62,27 @@ final class Trial {
    * @param dangers dangers of what water it is, with when they began (s)
    * @param end how things stand at the end
    * @param out water that left at each end (m³)
+   * @param served what each tap gave that the job is for, by id (m³/s)
    */
   record Outcome(
       Map<Thing, Double> happenings,
       Map<Warning.Key, Double> dangers,
       State end,
-      Map<String, Double> out) {}
+      Map<String, Double> out,
+      Map<String, Double> served) {}
 
   /** Something that began, and to what. */
   record Thing(Happening.Kind kind, String subject) {}
 
-  Outcome run(State from, List<Act> acts) {
+  /**
+   * Runs some acts.
+   *
+   * @param from how things stand
+   * @param acts what is done
+   * @param taps taps that the job is for, with the position to try each in
+   */
+  Outcome run(State from, List<Act> acts, Map<String, String> taps) {
+    Map<String, Double> served = new TreeMap<>();
     Simulation run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
     Map<Thing, Double> found = new LinkedHashMap<>();
     Map<Warning.Key, Double> dangers = new LinkedHashMap<>();
@@ -83,11 +96,22 @@ final class Trial {
           pass(run, TURN, found, goneOn);
         }
         case Pause p -> pass(run, p.seconds(), found, goneOn);
+        case Serve s -> served.putAll(served(run, taps));
       }
     }
     Moment end = run.moment();
     end.totals().out().forEach((id, volume) -> goneOn.merge(id, volume, Double::sum));
-    return new Outcome(found, dangers, end.state(), goneOn);
+    return new Outcome(found, dangers, end.state(), goneOn, served);
+  }
+
+  private static Map<String, Double> served(Simulation run, Map<String, String> taps) {
+    Map<String, Double> served = new TreeMap<>();
+    taps.forEach((tap, position) -> {
+      Simulation tried = run.copy();
+      tried.set(tap, position);
+      served.put(tap, tried.moment().flows().fixture(tap));
+    });
+    return served;
   }
 
   /**

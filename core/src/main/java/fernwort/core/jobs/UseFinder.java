@@ -2,17 +2,20 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.network.Drive;
 import fernwort.core.network.End;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Source;
 import fernwort.core.network.Turns.Pumped;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Finds rinsing outside, heating and sending round. */
 final class UseFinder extends Finder {
@@ -41,26 +44,40 @@ final class UseFinder extends Finder {
           rinse(
               point,
               inlet,
+              "",
               "from the mains",
-              Goal.of(Map.of(inlet.id(), "mains"), needs(source, tap, MAINS), opened(tap)));
+              Goal.of(
+                      Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()),
+                      needs(source, tap, MAINS),
+                      opened(tap))
+                  .and(new Condition.PumpsOff(inlet.id())));
         }
       }
-      for (Part tank : fresh) {
-        if (joins(tank.id(), point.id(), Pumped.EITHER)) {
-          rinse(
-              point,
-              tank,
-              "from " + tank.label(),
-              Goal.of(Map.of(), needs(tank(tank), tap, PUMPED_OR_FALLING), opened(tap)));
+      for (Part tank : filled) {
+        boolean pumped = joins(tank.id(), point.id(), Pumped.YES);
+        boolean falls = joins(tank.id(), point.id(), Pumped.NO);
+        String from = "from " + tank.label();
+        if (pumped) {
+          rinse(point, tank, "", from, rinsing(tank, tap, PUMPED));
+        }
+        if (falls) {
+          String suffix = pumped ? "-fall" : "";
+          String by = from + (pumped ? " by fall" : "");
+          rinse(point, tank, suffix, by, rinsing(tank, tap, FALLING));
         }
       }
     }
   }
 
-  private void rinse(Part point, Part source, String by, Goal goal) {
+  private static Goal rinsing(Part tank, List<Part> tap, Set<Drive.Kind> drives) {
+    return Goal.of(Map.of(), needs(tank(tank), tap, drives), opened(tap))
+        .and(new Condition.Breathes(tank.id()));
+  }
+
+  private void rinse(Part point, Part source, String suffix, String by, Goal goal) {
     add(
         Job.Kind.RINSE,
-        "rinse-" + point.id() + "-" + source.id(),
+        "rinse-" + point.id() + "-" + source.id() + suffix,
         "Rinse outside at " + point.label(),
         by,
         List.of(Stage.of(goal, new Until(Until.What.RUNS, point.id()))),
@@ -100,17 +117,20 @@ final class UseFinder extends Finder {
           new Need(
               source,
               new End(End.Kind.FIXTURE, t.id()),
-              mains ? MAINS : PUMPED_OR_FALLING,
+              mains ? MAINS : joins(source.part(), t.id(), Pumped.YES) ? PUMPED : FALLING,
               Optional.of(heater.id()));
       Map<String, String> first = new LinkedHashMap<>();
-      first.put(heater.id(), "off");
+      first.put(heater.id(), Position.OFF.id());
       Map<String, String> then = new LinkedHashMap<>();
-      then.put(heater.id(), "on");
+      // A tap that runs meanwhile cools it, and empties its tank.
+      then.putAll(shutTaps());
+
+      then.put(heater.id(), Kind.ON);
       if (mains) {
-        first.put(source.part(), "mains");
-        then.put(source.part(), "mains");
+        first.put(source.part(), Kind.HoseInlet.MAINS.id());
+        then.put(source.part(), Kind.HoseInlet.MAINS.id());
       }
-      Map<String, String> probe = Map.of(t.id(), "hot");
+      Map<String, String> probe = Map.of(t.id(), Kind.Fixture.HOT.id());
       add(
           Job.Kind.HEAT,
           "heat-" + heater.id() + "-" + source.part(),
@@ -125,13 +145,18 @@ final class UseFinder extends Finder {
     });
   }
 
+  private Map<String, String> shutTaps() {
+    return allTo(Kind.Fixture.SHUT.id(), p -> p.kind() instanceof Kind.Fixture);
+  }
+
   private void recirculate(Part pump) {
     add(
         Job.Kind.RECIRCULATE,
         "round-" + pump.id(),
         "Send hot water round with " + pump.label(),
         "",
-        List.of(Stage.of(Goal.of(Map.of(pump.id(), "on")).circulating(pump.id()))),
+        List.of(
+            Stage.of(Goal.of(Map.of(pump.id(), Kind.ON)).and(new Condition.GoesRound(pump.id())))),
         Caution.SCALDING);
   }
 }

@@ -1,11 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Conditions;
 import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Levels;
-import fernwort.core.network.OpenWays;
 import fernwort.core.network.Plumbing;
-import fernwort.core.network.TankAir;
 import fernwort.core.network.run.Happening;
 import fernwort.core.network.run.Moment;
 import fernwort.core.network.run.Simulation;
@@ -35,129 +31,235 @@ final class Waits {
   /** How long is looked on after what was waited for (s). */
   private static final double OVERRUN = 900;
 
+  /** After that it is looked so often whether anything still changes (s). */
+  private static final double LOOK = 45;
+
   private static final int MOST_THEN = 3;
-  private static final int MOST_EVENTS = 12;
 
-  private static final String DRAWS_AIR =
-      "It rattles and spits: there is no more to be had before the tank is where it should be.";
+  /** A run with more events than this gurgles without an end. */
+  private static final int MOST_EVENTS = 5000;
 
-  /** How far an estimate may be out. */
-  private static final double ROUGHLY = 0.25;
+  private static final int MOST_EVENTS_AFTER = 200;
+
+  /** First water is a sign when it comes so soon (s). */
+  private static final double SOON = 180;
 
   private static final double STEP = 5;
 
   /** A tank that changes less than this has not changed (m³). */
   private static final double NOTICEABLE = 1e-4;
 
+  /** A job that moves less than this has moved nothing (m³). */
+  private static final double WORTHWHILE = 5e-4;
+
+  /** A float that lets less than this through has shut (m³/s). */
+  private static final double SHUT = 1e-8;
+
   private final Plumbing plumbing;
-  private final Hydraulics expected;
+  private final WaitWords say;
   private final Hydraulics smoother;
   private final Hydraulics rougher;
 
   Waits(Plumbing plumbing, Hydraulics hydraulics) {
     this.plumbing = plumbing;
-    expected = hydraulics;
+    say = new WaitWords(plumbing);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
   }
 
-  /** A wait, with how things stand after it. */
-  record Waited(Step.Wait step, State after) {}
-
-  Waited wait(Job.Until until, State state) {
+  /** Waits in a run for what a stage of a job waits for. */
+  Step.Wait wait(Job job, Job.Until until, StageRun stage) {
     return switch (until.what()) {
-      case PRESSURE -> pressure(until, state);
-      case RUNS -> runs(until, state);
-      case FULL -> run(until, Happening.Kind.FULL, state);
-      case DRY -> run(until, Happening.Kind.DRY, state);
-      case HOT -> run(until, Happening.Kind.HOT, state);
-      case POURED_OUT -> run(until, Happening.Kind.POURED_OUT, state);
+      case PRESSURE -> pressure(until, stage.run().moment().state());
+      case SLACK, RUNS -> check(until);
+      case FULL -> run(job, until, Happening.Kind.FULL, stage);
+      case DRY -> run(job, until, Happening.Kind.DRY, stage);
+      case HOT -> run(job, until, Happening.Kind.HOT, stage);
+      case POURED_OUT -> run(job, until, Happening.Kind.POURED_OUT, stage);
     };
   }
 
   // --- what is run through the simulation --------------------------------------------------------
 
-  private Waited run(Job.Until until, Happening.Kind kind, State state) {
-    Optional<Reached> reached = reach(expected, kind, until.part(), state);
-    if (reached.isEmpty()) {
-      return new Waited(
-          new Step.Wait(
-              until, words(until), notice(until, state), Step.Span.UNKNOWN, 0, Map.of(), List.of()),
-          state);
+  /** How a wait ended, and the pump that got no more water where one did. */
+  private record Ended(End end, Optional<String> pump) {
+    static Ended of(End end) {
+      return new Ended(end, Optional.empty());
     }
-    Step.Span span = span(until, kind, state, reached.get());
-    Step.Wait step =
-        new Step.Wait(
-            until,
-            reached.get().dry().map(this::untilDry).orElseGet(() -> words(until)),
-            reached.get().dry().isPresent() ? DRAWS_AIR : notice(until, state),
-            span,
-            moved(until, state, reached.get()),
-            changed(state, after(until.part(), reached.get())),
-            reached.get().estimated() ? List.of() : after(until, reached.get()));
-    return new Waited(step, after(until.part(), reached.get()));
   }
 
-  private Step.Span span(Job.Until until, Happening.Kind kind, State state, Reached reached) {
-    double middle = reached.at();
-    if (reached.estimated()) {
-      return new Step.Span((1 - ROUGHLY) * middle, middle, (1 + ROUGHLY) * middle);
-    }
-    double low = reach(smoother, kind, until.part(), state).map(Reached::at).orElse(middle);
-    double high = reach(rougher, kind, until.part(), state).map(Reached::at).orElse(middle);
-    return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
+  /** How a wait ended. */
+  private enum End {
+    /** What was waited for happened. */
+    REACHED,
+    /** A pump got no more water. */
+    DRY_PUMP,
+    /** Nothing moves any more. */
+    SETTLED,
+    /** It goes on without an end. */
+    ENDLESS,
+    /** Something went wrong first. */
+    HARMED
   }
 
-  /**
-   * Where a run was broken off.
-   *
-   * @param at when it happened (s)
-   * @param estimated whether that is an estimate
-   * @param dry the pump that got no more water before it could happen, if one did
-   */
-  private record Reached(double at, Simulation run, boolean estimated, Optional<String> dry) {}
+  private Step.Wait run(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
+    Simulation start = stage.run().copy();
+    State from = start.moment().state();
+    double began = start.time();
+    Ended ended =
+        standsAlready(until, kind, from) ? Ended.of(End.REACHED) : reach(stage, kind, until.part());
+    End end = ended.end();
+    double seconds = stage.run().time() - began;
+    // What runs while the last handles are turned counts, too: the gauge shows all of it.
+    double moved = moved(until, stage.before(), stage.run().moment());
+    judge(job, until, end, moved, stage);
+    boolean known = end != End.ENDLESS && seconds > 0 && stage.harm().isEmpty();
+    boolean warms = kind == Happening.Kind.HOT && end == End.SETTLED;
+    List<Step.Then> then = stage.harm().isEmpty() ? after(until, stage.run()) : List.of();
+    return new Step.Wait(
+        until,
+        say.words(until, ended.pump(), end == End.SETTLED && !warms),
+        say.notice(
+            until, sign(until, stage.run(), then), end == End.DRY_PUMP, stage.run().moment()),
+        known && !warms ? span(until, kind, start, seconds) : Step.Span.UNKNOWN,
+        moved,
+        changed(stage.before().state(), stage.run().moment().state()),
+        then);
+  }
 
-  /** Runs until it happens, or until a pump gets no more water. */
-  private Optional<Reached> reach(
-      Hydraulics hydraulics, Happening.Kind kind, String part, State state) {
-    try {
-      Simulation run = Simulation.start(plumbing, hydraulics, state, Conditions.ORDINARY);
-      int events = 0;
-      while (run.time() < LONGEST) {
-        Moment before = run.moment();
-        List<Happening> found = run.runToNext(Math.min(LONGEST, run.time() + SLICE));
-        Optional<Reached> reached = ended(run, found, kind, part);
-        if (reached.isPresent()) {
-          return reached;
-        }
-        if (found.isEmpty() && isSteady(before, run.moment())) {
-          return Optional.empty();
-        }
-        events += found.isEmpty() ? 0 : 1;
-        if (events > MOST_EVENTS) {
-          return estimate(run, part);
+  private boolean standsAlready(Job.Until until, Happening.Kind kind, State state) {
+    if (!(plumbing.rig().part(until.part()).kind() instanceof Kind.Tank)) {
+      return false;
+    }
+    return kind == Happening.Kind.FULL && Marks.isFull(plumbing, state, until.part());
+  }
+
+  /** Says what went wrong when it is not how the job should end. */
+  private void judge(Job job, Job.Until until, End end, double moved, StageRun stage) {
+    String label = plumbing.rig().part(until.part()).label();
+    boolean little = moved < WORTHWHILE;
+    String never =
+        switch (until.what()) {
+          case FULL -> label + " does not fill";
+          case DRY -> label + " does not empty";
+          case POURED_OUT -> label + " does not pour out";
+          case HOT, PRESSURE, SLACK, RUNS -> "";
+        };
+    boolean filling =
+        switch (job.kind()) {
+          case FILL_FROM_MAINS, FILL_ALL -> until.what() == Job.Until.What.FULL;
+          default -> false;
+        };
+    switch (end) {
+      case REACHED, HARMED -> {}
+      case DRY_PUMP -> {
+        if (little) {
+          stage.fail(
+              Harm.Kind.DREW_AIR,
+              until.part(),
+              "the pump draws air at once",
+              "Fill the tank that it draws from first.");
         }
       }
-    } catch (IllegalStateException e) {
-      // The flow does not settle: the time stays unknown and the sheet says so.
-      return Optional.empty();
+      case SETTLED -> {
+        if (until.what() != Job.Until.What.HOT && (little || filling)) {
+          stage.fail(Harm.Kind.NOT_REACHED, until.part(), never, reason(until, stage));
+        }
+      }
+      case ENDLESS -> {
+        if (until.what() != Job.Until.What.HOT) {
+          stage.fail(
+              Harm.Kind.NOT_REACHED,
+              until.part(),
+              never + " within %s".formatted(Times.of(LONGEST)),
+              "Too little comes, or it runs out as fast elsewhere: look for what holds it back.");
+        }
+      }
     }
-    return Optional.empty();
   }
 
-  private static Optional<Reached> ended(
+  private String reason(Job.Until until, StageRun stage) {
+    State now = stage.run().moment().state();
+    if (until.what() == Job.Until.What.DRY) {
+      double held = now.volume(until.part());
+      if (held < WORTHWHILE) {
+        return "It is empty already.";
+      }
+      if (Marks.isDry(plumbing, now, until.part())) {
+        return "As it is parked, the %.1f L in it do not come to its outlet: lean it that way."
+            .formatted(held * 1000);
+      }
+    }
+    return "Nothing moves as the levels stand: look at what lies higher, and at the pressure.";
+  }
+
+  private Ended reach(StageRun stage, Happening.Kind kind, String part) {
+    Simulation run = stage.run();
+    double until = run.time() + LONGEST;
+    int events = 0;
+    Set<Happening.Kind> meant = Set.of(Happening.Kind.DRAWS_AIR);
+    while (run.time() < until - 1) {
+      Moment before = run.moment();
+      List<Happening> found = run.runToNext(Math.min(until, run.time() + SLICE));
+      Optional<Ended> end = ended(run, found, kind, part);
+      stage.note(found, kind == Happening.Kind.HOT ? Set.of() : meant);
+      if (stage.harm().isPresent()) {
+        return Ended.of(End.HARMED);
+      }
+      if (end.isPresent()) {
+        return end.get();
+      }
+      if (found.isEmpty() && isSteady(before, run.moment())) {
+        return Ended.of(End.SETTLED);
+      }
+      events += found.isEmpty() ? 0 : 1;
+      if (events > MOST_EVENTS) {
+        return Ended.of(End.ENDLESS);
+      }
+    }
+    return Ended.of(End.ENDLESS);
+  }
+
+  private static Optional<Ended> ended(
       Simulation run, List<Happening> found, Happening.Kind kind, String part) {
     for (Happening h : found) {
-      boolean floats = kind == Happening.Kind.FULL && h.kind() == Happening.Kind.FLOAT_SHUTS;
+      boolean floats =
+          kind == Happening.Kind.FULL
+              && h.kind() == Happening.Kind.FLOAT_SHUTS
+              && run.moment().gains().getOrDefault(part, 0.0) < SHUT;
       if (h.begins() && h.subject().equals(part) && (h.kind() == kind || floats)) {
-        return Optional.of(new Reached(h.at(), run, false, Optional.empty()));
+        return Optional.of(Ended.of(End.REACHED));
       }
     }
     return found.stream()
         .filter(h -> h.begins() && h.kind() == Happening.Kind.DRAWS_AIR)
         .filter(h -> kind != Happening.Kind.HOT)
         .findFirst()
-        .map(h -> new Reached(h.at(), run, false, Optional.of(h.subject())));
+        .map(h -> new Ended(End.DRY_PUMP, Optional.of(h.subject())));
+  }
+
+  private Step.Span span(Job.Until until, Happening.Kind kind, Simulation start, double middle) {
+    double low = seconds(start.with(smoother), kind, until.part(), middle);
+    double high = seconds(start.with(rougher), kind, until.part(), middle);
+    return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
+  }
+
+  private static double seconds(
+      Simulation run, Happening.Kind kind, String part, double otherwise) {
+    double began = run.time();
+    int events = 0;
+    while (run.time() < began + LONGEST && events < MOST_EVENTS) {
+      Moment before = run.moment();
+      List<Happening> found = run.runToNext(run.time() + SLICE);
+      if (ended(run, found, kind, part).isPresent()) {
+        return run.time() - began;
+      }
+      if (found.isEmpty() && isSteady(before, run.moment())) {
+        return otherwise;
+      }
+      events += found.isEmpty() ? 0 : 1;
+    }
+    return otherwise;
   }
 
   /** Tells whether nothing has changed that is waited for, so that it never comes. */
@@ -167,22 +269,6 @@ final class Waits {
         && after.warmth().entrySet().stream()
             .allMatch(t ->
                 Math.abs(t.getValue() - before.warmth().getOrDefault(t.getKey(), 0.0)) < WARMER);
-  }
-
-  /** A run that gurgles from event to event is broken off: the rest is room over inflow. */
-  private Optional<Reached> estimate(Simulation run, String part) {
-    Moment now = run.moment();
-    double inflow = now.flows().supplies().values().stream().mapToDouble(Double::doubleValue).sum();
-    if (!(plumbing.rig().part(part).kind() instanceof Kind.Tank) || inflow <= 0) {
-      return Optional.empty();
-    }
-    double room = plumbing.room(part).capacity() - now.state().volume(part);
-    return Optional.of(new Reached(now.time() + room / inflow, run, true, Optional.empty()));
-  }
-
-  private State after(String part, Reached reached) {
-    State after = reached.run().moment().state();
-    return reached.estimated() ? after.withVolume(part, plumbing.room(part).capacity()) : after;
   }
 
   private Map<String, Double> changed(State before, State after) {
@@ -196,99 +282,60 @@ final class Waits {
     return changed;
   }
 
-  private double moved(Job.Until until, State before, Reached reached) {
-    Map<String, Double> after = after(until.part(), reached).volumes();
-    return before.volumes().containsKey(until.part()) || after.containsKey(until.part())
-        ? Math.abs(after.getOrDefault(until.part(), 0.0) - before.volume(until.part()))
-        : reached.run().moment().totals().supplied().values().stream()
-            .mapToDouble(Double::doubleValue)
-            .sum();
+  private double moved(Job.Until until, Moment before, Moment after) {
+    if (plumbing.rig().part(until.part()).kind() instanceof Kind.Tank) {
+      double change = after.state().volume(until.part()) - before.state().volume(until.part());
+      return Math.abs(change);
+    }
+    return supplied(after) - supplied(before);
   }
 
-  private List<Step.Then> after(Job.Until until, Reached reached) {
-    Simulation on = reached.run().copy();
+  private static double supplied(Moment moment) {
+    return moment.totals().supplied().values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+
+  /** Where the first water shows soon after a tank is full, unless it gives way before. */
+  private Optional<Part> sign(Job.Until until, Simulation reached, List<Step.Then> then) {
+    if (until.what() != Job.Until.What.FULL || then.isEmpty()) {
+      return Optional.empty();
+    }
+    Step.Then first = then.getFirst();
+    return first
+        .shows()
+        .filter(p -> first.seconds() < reached.time() + SOON)
+        .map(plumbing.rig()::part);
+  }
+
+  private List<Step.Then> after(Job.Until until, Simulation reached) {
+    Simulation on = reached.copy();
     List<Step.Then> then = new ArrayList<>();
     Set<String> said = new HashSet<>();
     double end = on.time() + OVERRUN;
-    try {
-      for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS && then.size() < MOST_THEN; i++) {
-        for (Happening h : on.runToNext(end)) {
-          if (h.begins() && !h.subject().equals(until.part())) {
-            overrun(h).filter(said::add).ifPresent(words -> then.add(new Step.Then(h.at(), words)));
-          }
+    for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
+      Moment before = on.moment();
+      List<Happening> found = on.runToNext(Math.min(end, on.time() + LOOK));
+      for (Happening h : found) {
+        if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Happening.Kind.FULL)) {
+          say.overrun(h)
+              .filter(said::add)
+              .ifPresent(words -> then.add(new Step.Then(h.at(), words, shows(h))));
         }
       }
-    } catch (IllegalStateException e) {
-      // The flow does not settle: what is known until then is told.
-      return then;
+      if (found.isEmpty() && on.moment().isSettledSince(before, NOTICEABLE)) {
+        break;
+      }
     }
     return then;
   }
 
-  private Optional<String> overrun(Happening h) {
-    return switch (h.kind()) {
-      case FULL -> Optional.of(label(h.subject()) + " is full too");
-      case RUNS_OUT -> Optional.of("water runs out at " + spot(plumbing.rig().part(h.subject())));
-      case BULGES -> Optional.of(label(h.subject()) + " bulges");
-      case SUCKED_IN -> Optional.of(label(h.subject()) + " is sucked in");
-      case DRAWS_AIR -> Optional.of(label(h.subject()) + " draws air");
-      case BACKS_UP -> Optional.of(label(h.subject()) + " backs up");
-      case DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND -> Optional.empty();
-    };
-  }
-
-  private String untilDry(String pump) {
-    return "Let it run until %s draws air, then switch it off at once.".formatted(label(pump));
-  }
-
-  private String words(Job.Until until) {
-    String label = label(until.part());
-    return switch (until.what()) {
-      case FULL -> "Fill slowly and stay with it until " + label + " is full.";
-      case DRY -> "Let it run until " + label + " is empty.";
-      case HOT -> "Wait until " + label + " is hot.";
-      case POURED_OUT -> "Pour slowly until " + label + " is empty.";
-      case PRESSURE -> "Listen to " + label + ".";
-      case RUNS -> "Check that water runs at " + label + ".";
-    };
-  }
-
-  private String notice(Job.Until until, State state) {
-    String label = label(until.part());
-    return switch (until.what()) {
-      case FULL ->
-          vent(until.part(), state)
-              .map(v -> "The first water shows at " + v + ".")
-              .orElse("Watch its gauge.");
-      case DRY -> "The flow gurgles, then stops.";
-      case HOT -> "It falls silent, or its lamp goes out.";
-      case POURED_OUT -> label + " is light.";
-      case PRESSURE, RUNS -> "";
-    };
-  }
-
-  /** Where a tank's air leaves, and so its first water. */
-  private Optional<String> vent(String tank, State state) {
-    return OpenWays.find(plumbing, state.setting(), Levels.of(plumbing, state))
-        .airOf(tank)
-        .flatMap(TankAir::out)
-        .map(route -> plumbing.rig().part(route.opening()))
-        .filter(opening -> opening.kind() instanceof Kind.OpenEnd)
-        .map(this::spot);
-  }
-
-  private String spot(Part part) {
-    return "%s (%s)".formatted(part.label(), plumbing.rig().place(part.place()).label());
-  }
-
-  private String label(String part) {
-    return plumbing.rig().part(part).label();
+  private static Optional<String> shows(Happening h) {
+    return h.kind() == Happening.Kind.RUNS_OUT ? Optional.of(h.subject()) : Optional.empty();
   }
 
   // --- checks ----------------------------------------------------------------------------------
 
   /** A pump falls silent when it has filled the lines behind it and its accumulators. */
-  private Waited pressure(Job.Until until, State state) {
+  private Step.Wait pressure(Job.Until until, State state) {
     Kind.Pump pump = (Kind.Pump) plumbing.rig().part(until.part()).kind();
     double lines = plumbing.rig().lines().stream().mapToDouble(Line::volume).sum();
     double vessels =
@@ -296,37 +343,20 @@ final class Waits {
             .filter(p -> p.kind() instanceof Kind.Accumulator)
             .mapToDouble(Part::volume)
             .sum();
-    double seconds = STEP * Math.ceil((lines / 2 + vessels) / pump.freeFlow() / STEP);
-    String on =
-        state.setting().of(until.part()).equals("on")
-            ? ""
-            : "Switch " + label(until.part()) + " on when you want water. ";
-    return new Waited(
-        new Step.Wait(
-            until,
-            on + "Open a cold tap until it runs without spitting, then shut it and listen.",
-            "The pump stops within %.0f s. If it runs on, a tap is open or a line leaks."
-                .formatted(Math.max(STEP, seconds)),
-            new Step.Span(0, Math.max(STEP, seconds), 0),
-            0,
-            Map.of(),
-            List.of()),
-        state);
+    double seconds =
+        Math.max(STEP, STEP * Math.ceil((lines / 2 + vessels) / pump.freeFlow() / STEP));
+    return new Step.Wait(
+        until,
+        say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON)),
+        say.silence(seconds),
+        new Step.Span(0, seconds, 0),
+        0,
+        Map.of(),
+        List.of());
   }
 
-  private Waited runs(Job.Until until, State state) {
-    boolean fixture = plumbing.rig().part(until.part()).kind() instanceof Kind.Fixture;
-    return new Waited(
-        new Step.Wait(
-            until,
-            fixture
-                ? "Open " + label(until.part()) + "."
-                : "Let it run as long as you need; watch the gauge of " + label(until.part()) + ".",
-            fixture ? "Water runs without spitting." : "The level moves as you expect.",
-            Step.Span.UNKNOWN,
-            0,
-            Map.of(),
-            List.of()),
-        state);
+  private Step.Wait check(Job.Until until) {
+    return new Step.Wait(
+        until, say.check(until), say.checked(until), Step.Span.UNKNOWN, 0, Map.of(), List.of());
   }
 }

@@ -34,10 +34,12 @@ public final class DrawOrders {
    *
    * @param tanks ids of the tanks in the order in which they are drawn
    * @param worst smallest margin to a limit met on the trip (kg)
+   * @param own the same without the start and the end, which all orders share (kg)
    * @param side largest difference between left and right met on the trip (kg)
    * @param course loads at the start and after each stretch
    */
-  public record Order(List<String> tanks, double worst, double side, List<Loads> course) {}
+  public record Order(
+      List<String> tanks, double worst, double own, double side, List<Loads> course) {}
 
   /**
    * Returns all orders, the one with the largest margin first, ties to the one that stays most even
@@ -64,7 +66,10 @@ public final class DrawOrders {
     List<Order> orders = new ArrayList<>();
     DrawOrders.<Integer>permute(new ArrayList<>(), fresh, order -> orders.add(trip.run(order)));
     orders.sort(
-        Comparator.comparingDouble(Order::worst).reversed().thenComparingDouble(Order::side));
+        Comparator.comparingDouble(Order::worst)
+            .thenComparingDouble(Order::own)
+            .reversed()
+            .thenComparingDouble(Order::side));
     return orders;
   }
 
@@ -102,9 +107,14 @@ public final class DrawOrders {
       }
       return new Order(
           order.stream().map(t -> plumbing.tanks().get(t).id()).toList(),
-          course.stream().mapToDouble(Loads::margin).min().orElse(0),
+          worst(course),
+          worst(course.subList(1, Math.max(1, course.size() - 1))),
           course.stream().mapToDouble(l -> Math.abs(l.left())).max().orElse(0),
           course);
+    }
+
+    private static double worst(List<Loads> course) {
+      return course.stream().mapToDouble(Loads::margin).min().orElse(0);
     }
 
     /** Fills the gray tanks in their order; what no longer fits has been dumped on the way. */

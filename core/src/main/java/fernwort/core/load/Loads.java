@@ -43,10 +43,17 @@ public record Loads(List<Support> supports, double rear, double front, double le
   }
 
   /**
-   * Returns the smaller of the two margins to the highest loads (kg); negative when one is
-   * exceeded. Of a drawbar that nobody weighed it is the water's alone.
+   * Returns the smallest margin to a limit (kg), negative when one is broken: to the highest loads,
+   * and to the least load of a coupling that somebody weighed. Of a drawbar that nobody weighed it
+   * is the water's alone.
    */
   public double margin() {
-    return Math.min(supports.get(0).highest() - onRear(), supports.get(1).highest() - onFront());
+    return Math.min(margin(supports.get(0), onRear()), margin(supports.get(1), onFront()));
+  }
+
+  private static double margin(Support support, double load) {
+    boolean weighed = support.empty() > 0 && support.lowest() > 0;
+    double above = support.highest() - load;
+    return weighed ? Math.min(above, load - support.lowest()) : above;
   }
 }

@@ -1,5 +1,6 @@
 package fernwort.core.network;
 
+import fernwort.core.rig.Line;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -76,10 +77,33 @@ final class AirSearch {
       }
     }
     spread(sweep);
-    return Arrays.stream(openings)
-        .filter(v -> !blocked[v] && sweep.reached(v))
-        .mapToObj(v -> route(sweep, hop, v, false))
-        .findFirst();
+    int best = -1;
+    double least = Double.POSITIVE_INFINITY;
+    for (int v : openings) {
+      if (!blocked[v] && sweep.reached(v)) {
+        double narrow = narrowness(sweep, v);
+        if (narrow < least) {
+          best = v;
+          least = narrow;
+        }
+      }
+    }
+    return best < 0 ? Optional.empty() : Optional.of(route(sweep, hop, best, false));
+  }
+
+  /** How hard air has it on the way to a port: the sum of length over bore⁵ of its lines (m⁻⁴). */
+  private double narrowness(Sweep sweep, int end) {
+    double sum = 0;
+    int v = end;
+    while (v >= 0) {
+      int e = sweep.arrival[v];
+      if (e >= 0 && graph.line[e] >= 0) {
+        Line line = plumbing.rig().lines().get(graph.line[e]);
+        sum += line.length() / Math.pow(line.bore(), 5);
+      }
+      v = e >= 0 ? graph.from[e] : hop[v];
+    }
+    return sum;
   }
 
   /** Runs a sweep, going on from port to port of each tank whose air space it reaches. */

@@ -1,7 +1,9 @@
 package fernwort.core.network;
 
 import fernwort.core.network.flow.Fluid;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -17,6 +19,9 @@ import java.util.TreeMap;
  * @param emptyJugs ids of portable containers that have been poured out
  * @param airlocked ids of tanks whose air is shut in and so stiff that they take no more water than
  *     they give
+ * @param spilling tanks that stand level with where a port lets their water over, by tank id: the
+ *     port, which passes on what comes in and no more
+ * @param vents lines that the air of each tank passes, by tank id; worked out when not given
  */
 public record Conditions(
     Fluid water,
@@ -24,11 +29,21 @@ public record Conditions(
     Map<String, Double> airPressure,
     Set<String> runningFull,
     Set<String> emptyJugs,
-    Set<String> airlocked) {
+    Set<String> airlocked,
+    Map<String, String> spilling,
+    Optional<Map<String, List<String>>> vents) {
 
   /** Water at 15 °C, clean filters, every vent open. */
   public static final Conditions ORDINARY =
-      new Conditions(Fluid.WATER, Map.of(), Map.of(), Set.of(), Set.of(), Set.of());
+      new Conditions(
+          Fluid.WATER,
+          Map.of(),
+          Map.of(),
+          Set.of(),
+          Set.of(),
+          Set.of(),
+          Map.of(),
+          Optional.empty());
 
   public Conditions {
     clogging = Map.copyOf(clogging);
@@ -36,28 +51,52 @@ public record Conditions(
     runningFull = Set.copyOf(runningFull);
     emptyJugs = Set.copyOf(emptyJugs);
     airlocked = Set.copyOf(airlocked);
+    spilling = Map.copyOf(spilling);
+    vents = vents.map(Map::copyOf);
   }
 
   /** Returns these with other air pressures (Pa) above the tanks. */
   public Conditions withAir(Map<String, Double> pressures) {
-    return new Conditions(water, clogging, pressures, runningFull, emptyJugs, airlocked);
+    return new Conditions(
+        water, clogging, pressures, runningFull, emptyJugs, airlocked, spilling, vents);
   }
 
   /** Returns these with one filter clogged to so many times its clean loss. */
   public Conditions withClogged(String filter, double factor) {
     Map<String, Double> changed = new TreeMap<>(clogging);
     changed.put(filter, factor);
-    return new Conditions(water, changed, airPressure, runningFull, emptyJugs, airlocked);
+    return new Conditions(
+        water, changed, airPressure, runningFull, emptyJugs, airlocked, spilling, vents);
   }
 
   /** Returns these with lines that ran full until now, containers poured out and stiff tanks. */
   public Conditions after(Set<String> full, Set<String> pouredOut, Set<String> stiff) {
-    return new Conditions(water, clogging, airPressure, full, pouredOut, stiff);
+    return new Conditions(water, clogging, airPressure, full, pouredOut, stiff, spilling, vents);
   }
 
   /** Returns these with other water. */
   public Conditions with(Fluid other) {
-    return new Conditions(other, clogging, airPressure, runningFull, emptyJugs, airlocked);
+    return new Conditions(
+        other, clogging, airPressure, runningFull, emptyJugs, airlocked, spilling, vents);
+  }
+
+  /** Returns these with the lines that the air of each tank passes, by tank id. */
+  public Conditions withVents(Map<String, List<String>> lines) {
+    return new Conditions(
+        water,
+        clogging,
+        airPressure,
+        runningFull,
+        emptyJugs,
+        airlocked,
+        spilling,
+        Optional.of(lines));
+  }
+
+  /** Returns these with tanks that stand level with where a port lets their water over. */
+  public Conditions withSpilling(Map<String, String> ports) {
+    return new Conditions(
+        water, clogging, airPressure, runningFull, emptyJugs, airlocked, ports, vents);
   }
 
   double clogging(String filter) {

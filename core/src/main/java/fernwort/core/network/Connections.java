@@ -2,6 +2,7 @@ package fernwort.core.network;
 
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -45,13 +46,49 @@ public final class Connections {
    * @param goal the parts looked for; a tank or fixture is reached, never passed
    */
   public Optional<List<String>> route(String start, Predicate<Part> avoid, Predicate<Part> goal) {
+    int first = plumbing.first(plumbing.index(start));
+    return route(first, plumbing.first(plumbing.index(start) + 1), avoid, goal);
+  }
+
+  /**
+   * Returns the shortest open route from one port of a part to another part, as part ids.
+   *
+   * @param start id of the part to start from
+   * @param port its port
+   * @param avoid parts that the route must not pass
+   * @param goal the parts looked for
+   */
+  public Optional<List<String>> behind(
+      String start, String port, Predicate<Part> avoid, Predicate<Part> goal) {
+    int v = plumbing.vertex(new PortRef(start, port));
+    return route(v, v + 1, avoid, goal);
+  }
+
+  /**
+   * Returns the shortest open route from some ports of a tank to another part, as part ids.
+   *
+   * @param tank the tank
+   * @param ports which of its ports let water out
+   * @param goal the parts looked for
+   */
+  public Optional<List<String>> leaving(Part tank, Predicate<String> ports, Predicate<Part> goal) {
+    for (String port : tank.kind().ports()) {
+      Optional<List<String>> route =
+          ports.test(port) ? behind(tank.id(), port, p -> false, goal) : Optional.empty();
+      if (route.isPresent()) {
+        return route;
+      }
+    }
+    return Optional.empty();
+  }
+
+  private Optional<List<String>> route(
+      int first, int last, Predicate<Part> avoid, Predicate<Part> goal) {
     int n = plumbing.size();
     int[] from = new int[n];
     Arrays.fill(from, -2);
     int[] queue = new int[n];
     int write = 0;
-    int first = plumbing.first(plumbing.index(start));
-    int last = plumbing.first(plumbing.index(start) + 1);
     for (int v = first; v < last; v++) {
       from[v] = -1;
       queue[write++] = v;

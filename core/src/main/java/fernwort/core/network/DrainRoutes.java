@@ -25,6 +25,9 @@ public final class DrainRoutes {
   private static final double MILLIMETRE = 1e-3;
   private static final int MOST_STEPS = 20_000;
 
+  /** Draining one tank by another counts as so many handles. */
+  private static final int BY_A_TANK = 3;
+
   private final Plumbing plumbing;
   private final Setting setting;
   private final Levels levels;
@@ -83,12 +86,22 @@ public final class DrainRoutes {
     return switch (part.kind()) {
       case Kind.OpenEnd end ->
           end.role() == Kind.OpenEnd.Role.DUMP
-              ? need(step, part, "hose")
+              ? need(step, part, Kind.OpenEnd.HOSE.id())
               : Optional.of(step.needs());
-      case Kind.Plug plug when plug.removable() -> need(step, part, "off");
-      case Kind.Fixture f when f.use() == Kind.Fixture.Type.HOSE_POINT -> need(step, part, "open");
+      case Kind.Plug plug when plug.removable() -> need(step, part, Kind.Plug.OUT.id());
+      case Kind.Fixture f when !plumbing.port(step.vertex()).equals("waste") ->
+          need(
+              step,
+              part,
+              plumbing.port(step.vertex()).equals("hot") ? Kind.Fixture.WARM.id() : open(f).id());
+      case Kind.HoseInlet k -> need(step, part, Kind.HoseInlet.OPEN.id());
       default -> Optional.empty();
     };
+  }
+
+  /** A mixer opens both ways, so that air can follow by the other. */
+  private static Position open(Kind.Fixture fixture) {
+    return fixture.use().mixes() ? Kind.Fixture.WARM : fixture.cold();
   }
 
   private void onward(Step step, int tank, PriorityQueue<Step> queue) {
@@ -99,7 +112,17 @@ public final class DrainRoutes {
       double crest = levels.crest(plumbing.lineAt(part.port(plumbing.port(step.vertex()))));
       queue.add(new Step(across, Math.max(step.crest(), crest), step.moves(), step.needs()));
     }
-    if (step.vertex() < tank || step.vertex() >= tank + part.kind().ports().size()) {
+    boolean own =
+        step.vertex() >= tank
+            && part.kind() instanceof Kind.Tank
+            && plumbing.first(plumbing.index(part.id())) == tank;
+    if (part.kind() instanceof Kind.Tank && !own) {
+      // By another tank, where there is no way past it.
+      for (int u : plumbing.tankVertices(plumbing.tanks().indexOf(part))) {
+        double crest = Math.max(step.crest(), levels.height(u));
+        queue.add(new Step(u, crest, step.moves() + BY_A_TANK, step.needs()));
+      }
+    } else if (!own) {
       through(step, part, queue);
     }
   }

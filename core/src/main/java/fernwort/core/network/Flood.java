@@ -128,10 +128,11 @@ public final class Flood {
   public double stays(Line line) {
     int a = plumbing.vertex(line.from());
     int b = plumbing.vertex(line.to());
+    double[] height = levels.profile(plumbing.lineNumber(line.id()));
     List<ProfilePoint> run = new ArrayList<>();
-    run.add(new ProfilePoint(0, levels.height(a)));
-    run.addAll(line.profile());
-    run.add(new ProfilePoint(line.length(), levels.height(b)));
+    for (int i = 0; i < height.length; i++) {
+      run.add(new ProfilePoint(along(line, i), height[i]));
+    }
     double[] level = standing(run, spill[a], spill[b]);
     double wet = 0;
     for (int i = 1; i < run.size(); i++) {
@@ -141,6 +142,13 @@ public final class Flood {
       wet += (q.along() - p.along()) * shareBelow(water, p.height(), q.height());
     }
     return line.volume() * Math.clamp(wet / line.length(), 0, 1);
+  }
+
+  private static double along(Line line, int point) {
+    if (point == 0) {
+      return 0;
+    }
+    return point <= line.profile().size() ? line.profile().get(point - 1).along() : line.length();
   }
 
   /** Floods one line from both ends: each point keeps water up to the lower of its two crests. */

@@ -3,12 +3,14 @@ package fernwort.core.network;
 import fernwort.core.network.flow.Filtering;
 import fernwort.core.network.flow.FlowNetwork;
 import fernwort.core.network.flow.Fluid;
+import fernwort.core.network.flow.Given;
 import fernwort.core.network.flow.Hold;
 import fernwort.core.network.flow.Lift;
 import fernwort.core.network.flow.Loss;
 import fernwort.core.network.flow.OneWay;
 import fernwort.core.network.flow.Orifice;
 import fernwort.core.network.flow.SteadyFlow;
+import fernwort.core.network.flow.Venting;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
@@ -31,6 +33,14 @@ import java.util.Set;
 final class FlowModel {
 
   private static final double STILL = 1e-10;
+
+  /**
+   * Froude number Q/(A·√(gD)) from which a line runs full by itself, and below which water and air
+   * pass side by side (L. L. Simpson, Sizing piping for process plants, Chemical Engineering 1968).
+   */
+  private static final double PRIMES = 1;
+
+  private static final double STAYS_PRIMED = 0.31;
 
   /** What a link stands for: a line or a part. */
   private record Stands(Optional<String> line, Part part) {}
@@ -55,6 +65,17 @@ final class FlowModel {
   private final Outlets outlets;
   private final int[] root;
   private final int[] node;
+
+  /** The node of each tank's water, by its place in the rig; −1 where the air has no friction. */
+  private final int[] breathing;
+
+  private final Map<Integer, Integer> ventLinks = new HashMap<>();
+  private final Map<Integer, Integer> spillLinks = new HashMap<>();
+
+  /** What falls into tanks that spill, by their place in the rig (m³/s). */
+  private final Map<Integer, Double> fallingIn = new HashMap<>();
+
+  private final Map<String, Venting> vents;
   private FlowNetwork network = FlowNetwork.builder().build();
   private FlowNetwork.Builder building = FlowNetwork.builder();
   private final List<Stands> stands = new ArrayList<>();
@@ -73,12 +94,22 @@ final class FlowModel {
     reach = new Reach(graph, levels, conditions.airlocked());
     root = new int[plumbing.size()];
     node = new int[plumbing.size()];
+    breathing = new int[plumbing.tanks().size()];
     flood();
     join();
+    vents = new Vents(plumbing, pipes).of(conditions.vents().orElseGet(this::ventLines));
+  }
+
+  private Map<String, List<String>> ventLines() {
+    boolean[] wet = new boolean[node.length];
+    for (int v = 0; v < wet.length; v++) {
+      wet[v] = !reach.dry[v];
+    }
+    return Vents.lines(new AirSearch(graph, levels, outlets.openings(), wet).find());
   }
 
   boolean isOn(Part pump) {
-    return graph.is(pump, "on");
+    return graph.is(pump, Kind.ON);
   }
 
   // --- what is under water -------------------------------------------------------------------
@@ -95,7 +126,7 @@ final class FlowModel {
           }
         }
         case Kind.HoseInlet inlet -> {
-          if (!graph.is(part, "capped")) {
+          if (gives(part)) {
             reach.from(v, supplyHead(part, inlet, v));
           }
         }
@@ -113,8 +144,14 @@ final class FlowModel {
     reach.run();
   }
 
+  private boolean gives(Part inlet) {
+    return graph.is(inlet, Kind.HoseInlet.MAINS.id())
+        || graph.is(inlet, Kind.HoseInlet.OUTSIDE.id());
+  }
+
   private boolean pours(Part jug) {
-    return graph.is(jug, "pouring") && !conditions.emptyJugs().contains(jug.id());
+    return graph.is(jug, Kind.PortableContainer.POURING.id())
+        && !conditions.emptyJugs().contains(jug.id());
   }
 
   private double surface(Part tank) {
@@ -122,7 +159,7 @@ final class FlowModel {
   }
 
   private double supplyHead(Part part, Kind.HoseInlet inlet, int v) {
-    return graph.is(part, "mains")
+    return graph.is(part, Kind.HoseInlet.MAINS.id())
         ? levels.height(v) + water.head(inlet.mainsPressure())
         : inlet.outsideHeight();
   }
@@ -140,12 +177,43 @@ final class FlowModel {
     for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
       int first = -1;
       for (int v : plumbing.tankVertices(tank)) {
-        if (levels.wet(v)) {
+        if (levels.wet(v) && v != spill(tank)) {
           first = first < 0 ? v : first;
           union(first, v);
         }
       }
     }
+  }
+
+  /** The port at which a tank spills, as a vertex; −1 for none. */
+  private int spill(int tank) {
+    Part part = plumbing.tanks().get(tank);
+    String port = conditions.spilling().get(part.id());
+    return port == null ? -1 : plumbing.vertex(part, port);
+  }
+
+  /** Returns the ports at which tanks spill, where air passes beside the water. */
+  Set<Integer> spills() {
+    Set<Integer> spills = new HashSet<>();
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      if (spill(tank) >= 0 && node[spill(tank)] >= 0) {
+        spills.add(spill(tank));
+      }
+    }
+    return spills;
+  }
+
+  /** Returns the ports above a tank's water at which water falls in, and no air goes up. */
+  Set<Integer> falling() {
+    Set<Integer> falling = new HashSet<>();
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      for (int v : plumbing.tankVertices(i)) {
+        if (breathing[i] >= 0 && spill(i) < 0 && node[v] >= 0 && !levels.wet(v)) {
+          falling.add(v);
+        }
+      }
+    }
+    return falling;
   }
 
   private boolean isFree(int e) {
@@ -182,24 +250,35 @@ final class FlowModel {
     gates.clear();
     airLinks.clear();
     pumpLinks.clear();
+    ventLinks.clear();
     addNodes();
     addPassages(cycling);
     addTanks();
+    addSpills();
     addSupplies();
     addOutlets();
     for (int v : airy) {
-      int free = building.reservoir(levels.height(v));
+      int free = building.reservoir(spillHeight(v));
       airLinks.put(v, link(node[v], free, new Filtering(0), Optional.empty(), plumbing.part(v)));
     }
     network = building.build();
   }
 
+  /** Where air meets the water at a port; at one that spills, over the crest behind it. */
+  private double spillHeight(int v) {
+    Part part = plumbing.part(v);
+    return plumbing.port(v).equals(conditions.spilling().get(part.id()))
+        ? levels.surface(part.id())
+        : levels.height(v);
+  }
+
   private void addNodes() {
     Arrays.fill(node, -1);
     for (int i = 0; i < plumbing.tanks().size(); i++) {
+      breathing[i] = breathingWater(i);
       for (int v : plumbing.tankVertices(i)) {
-        if (levels.wet(v) && node[find(v)] < 0) {
-          node[find(v)] = waterOf(plumbing.tanks().get(i));
+        if (levels.wet(v) && v != spill(i) && node[find(v)] < 0) {
+          node[find(v)] = breathing[i] >= 0 ? breathing[i] : waterOf(plumbing.tanks().get(i));
         }
       }
     }
@@ -212,6 +291,28 @@ final class FlowModel {
         node[v] = node[r];
       }
     }
+  }
+
+  /**
+   * The water of a tank whose air takes pressure to move, or that passes on what it gets: a
+   * junction that it stands on; or −1.
+   */
+  private int breathingWater(int place) {
+    Part tank = plumbing.tanks().get(place);
+    if (spill(place) >= 0) {
+      return building.junction(surface(tank));
+    }
+    Venting vent = vents.get(tank.id());
+    if (vent == null
+        || levels.isBrimFull(tank.id())
+        || conditions.airlocked().contains(tank.id())) {
+      return -1;
+    }
+    int water = building.junction(surface(tank));
+    int open = building.reservoir(surface(tank));
+    int link = link(water, open, vent, Optional.empty(), tank);
+    ventLinks.put(place, link);
+    return water;
   }
 
   /**
@@ -308,7 +409,13 @@ final class FlowModel {
       Part tank = plumbing.tanks().get(i);
       for (int v : plumbing.tankVertices(i)) {
         boolean takes = !conditions.airlocked().contains(tank.id());
-        if (node[v] >= 0 && !levels.wet(v) && !levels.floatShut(v) && takes) {
+        if (node[v] < 0 || levels.wet(v) || levels.floatShut(v) || !takes) {
+          continue;
+        }
+        if (breathing[i] >= 0 && spill(i) < 0) {
+          double drop = levels.height(v) - levels.surface(tank.id());
+          link(node[v], breathing[i], new OneWay(Math.max(0, drop)), Optional.empty(), tank);
+        } else {
           int over = building.reservoir(levels.height(v) + conditions.airHead(tank.id()));
           int link = link(node[v], over, OneWay.FREE_END, Optional.empty(), tank);
           gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, 1));
@@ -317,16 +424,28 @@ final class FlowModel {
     }
   }
 
+  private void addSpills() {
+    spillLinks.clear();
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      int v = spill(i);
+      if (v >= 0 && node[v] >= 0) {
+        Part tank = plumbing.tanks().get(i);
+        Optional<String> none = Optional.empty();
+        spillLinks.put(i, link(breathing[i], node[v], OneWay.FREE_END, none, tank));
+        int fallen = building.reservoir(surface(tank));
+        Given falls = new Given(fallingIn.getOrDefault(i, 0.0));
+        int link = link(fallen, breathing[i], falls, none, tank);
+        gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, -1));
+      }
+    }
+  }
+
   private void addSupplies() {
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
       Optional<String> none = Optional.empty();
-      if (part.kind() instanceof Kind.HoseInlet inlet && !graph.is(part, "capped")) {
-        double head =
-            inlet.tapFlow().isPresent() && graph.is(part, "mains")
-                ? levels.height(v)
-                : supplyHead(part, inlet, v);
-        int supply = building.reservoir(head);
+      if (part.kind() instanceof Kind.HoseInlet inlet && gives(part)) {
+        int supply = building.reservoir(supplyHead(part, inlet, v));
         int link = link(supply, node[v], tap(part, inlet), none, part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }
@@ -338,11 +457,14 @@ final class FlowModel {
     }
   }
 
-  /** Tap and hose: straight from their pressure at no flow to what they give into a bucket. */
+  /** Tap and hose: p = p₀·(1 − (Q/Q_t)²), from their pressure at no flow to what a bucket gets. */
   private Loss tap(Part part, Kind.HoseInlet inlet) {
-    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, "mains");
+    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, Kind.HoseInlet.MAINS.id());
     return timed
-        ? new Lift(water.head(inlet.mainsPressure()), inlet.tapFlow().orElseThrow(), false)
+        ? new Orifice(
+            inlet.tapFlow().orElseThrow(),
+            water.head(inlet.mainsPressure()),
+            Double.POSITIVE_INFINITY)
         : new Filtering(0);
   }
 
@@ -350,7 +472,8 @@ final class FlowModel {
     for (Outlets.Outlet outlet : outlets.ends) {
       int v = outlet.vertex();
       Part part = plumbing.part(v);
-      if (node[v] < 0 || part.kind() instanceof Kind.Tank || isPouredInto(part, v)) {
+      boolean supplies = part.kind() instanceof Kind.HoseInlet && gives(part);
+      if (node[v] < 0 || part.kind() instanceof Kind.Tank || supplies || isPouredInto(part, v)) {
         continue;
       }
       int open = building.reservoir(levels.height(v));
@@ -382,7 +505,7 @@ final class FlowModel {
 
   /** A mixer that is open half way passes half its flow on each side. */
   private Loss orifice(Part part, Kind.Fixture fixture) {
-    double share = graph.setting.of(part.id()).equals("warm") ? 0.5 : 1;
+    double share = graph.setting.of(part.id()).equals(Kind.Fixture.WARM.id()) ? 0.5 : 1;
     double most = fixture.restrictor().orElse(Double.POSITIVE_INFINITY);
     return new Orifice(
         share * fixture.ratedFlow(), water.head(fixture.ratedPressure()), share * most);
@@ -460,8 +583,11 @@ final class FlowModel {
       still[n] = network.isReservoir(n);
     }
     for (int i = 0; i < plumbing.tanks().size(); i++) {
+      if (breathing[i] >= 0) {
+        still[breathing[i]] = true;
+      }
       for (int v : plumbing.tankVertices(i)) {
-        if (levels.wet(v)) {
+        if (levels.wet(v) && v != spill(i)) {
           still[node[v]] = true;
         }
       }
@@ -488,7 +614,7 @@ final class FlowModel {
           .line()
           .ifPresent(id -> {
             lines.put(id, of);
-            if (Math.abs(of) > STILL && of == whole) {
+            if (Math.abs(of) > STILL && of == whole && runsFull(id, of)) {
               full.add(id);
             }
           });
@@ -512,24 +638,104 @@ final class FlowModel {
         through.getOrDefault(Gate.Kind.SUPPLY, Map.of()),
         pumps(flow, q, share, cycling),
         airy.stream().map(v -> plumbing.part(v).id()).distinct().sorted().toList(),
-        full);
+        full,
+        howSpilling(flow, airy),
+        air(flow));
+  }
+
+  /**
+   * Takes over what falls into tanks that pass on what they get; tells whether it is not what it
+   * was taken to be.
+   */
+  boolean findFalling(SteadyFlow flow, Set<Integer> airy) {
+    if (spillLinks.isEmpty()) {
+      return false;
+    }
+    double[] share = shares(flow, airy);
+    Map<Integer, Double> falls = new HashMap<>();
+    for (Gate gate : gates) {
+      int tank = gate.kind() == Gate.Kind.TANK && gate.sign() > 0 ? place(gate.part()) : -1;
+      if (tank >= 0 && spillLinks.containsKey(tank)) {
+        double whole = flow.flows()[gate.link()];
+        falls.merge(tank, Math.max(0, whole) * share[network.from(gate.link())], Double::sum);
+      }
+    }
+    boolean changed =
+        spillLinks.keySet().stream()
+            .anyMatch(
+                t -> Math.abs(falls.getOrDefault(t, 0.0) - fallingIn.getOrDefault(t, 0.0)) > STILL);
+    fallingIn.clear();
+    fallingIn.putAll(falls);
+    return changed;
+  }
+
+  private int place(String tank) {
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      if (plumbing.tanks().get(i).id().equals(tank)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private Map<String, Flows.Spill> howSpilling(SteadyFlow flow, Set<Integer> airy) {
+    Map<String, Flows.Spill> fares = new HashMap<>();
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      if (spill(i) < 0) {
+        continue;
+      }
+      Integer link = spillLinks.get(i);
+      Flows.Spill fare =
+          link == null || flow.flows()[link] <= STILL
+              ? Flows.Spill.FALLS
+              : airy.contains(spill(i)) ? Flows.Spill.HOLDS : Flows.Spill.RISES;
+      fares.put(plumbing.tanks().get(i).id(), fare);
+    }
+    return fares;
+  }
+
+  /** A line fills when its water carries the air out, and stays full until the air gets past it. */
+  private boolean runsFull(String line, double flow) {
+    double froude = pipes.froude(plumbing.lineNumber(line), flow);
+    return froude >= PRIMES || conditions.runningFull().contains(line) && froude >= STAYS_PRIMED;
+  }
+
+  private Map<String, Double> air(SteadyFlow flow) {
+    Map<String, Double> air = new HashMap<>(conditions.airPressure());
+    ventLinks.forEach((place, link) -> {
+      double rise = flow.heads()[network.from(link)] - flow.heads()[network.to(link)];
+      air.merge(plumbing.tanks().get(place).id(), water.pressure(rise), Double::sum);
+    });
+    return air;
   }
 
   private void addUnderWater(double[] q, Map<String, Double> tanks) {
     double[] gain = new double[network.size()];
     for (int l = 0; l < q.length; l++) {
-      gain[network.from(l)] -= q[l];
-      gain[network.to(l)] += q[l];
-    }
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      String id = plumbing.tanks().get(i).id();
-      for (int v : plumbing.tankVertices(i)) {
-        if (levels.wet(v)) {
-          tanks.merge(id, gain[node[v]], Double::sum);
-          break;
-        }
+      if (!ventLinks.containsValue(l)) {
+        gain[network.from(l)] -= q[l];
+        gain[network.to(l)] += q[l];
       }
     }
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      int water = waterNode(i);
+      if (water >= 0) {
+        tanks.merge(plumbing.tanks().get(i).id(), gain[water], Double::sum);
+      }
+    }
+  }
+
+  /** The node of a tank's water; −1 when none stands over a port. */
+  private int waterNode(int tank) {
+    if (breathing[tank] >= 0) {
+      return breathing[tank];
+    }
+    for (int v : plumbing.tankVertices(tank)) {
+      if (levels.wet(v)) {
+        return node[v];
+      }
+    }
+    return -1;
   }
 
   private Pressures pressures(SteadyFlow flow) {

@@ -17,7 +17,10 @@ import java.util.Set;
  * @param supplies what each hose inlet or jug gives, by id (m³/s)
  * @param pumps what each running pump does, by id
  * @param airAt ids of parts at which air is drawn into the moving water
- * @param runningFull ids of lines in which nothing but water moves
+ * @param runningFull ids of lines that water alone fills, fast enough to carry air away with it
+ * @param spills how tanks fare that were taken to stand level with a port that lets water over, by
+ *     id
+ * @param air gauge pressure of the air above each tank's water where there is any, by id (Pa)
  */
 public record Flows(
     Map<String, Double> lines,
@@ -28,7 +31,12 @@ public record Flows(
     Map<String, Double> supplies,
     Map<String, Running> pumps,
     List<String> airAt,
-    Set<String> runningFull) {
+    Set<String> runningFull,
+    Map<String, Spill> spills,
+    Map<String, Double> air) {
+
+  /** Less than this from an open tap is no water (m³/s): a cup in a minute. */
+  public static final double TRICKLE = 3e-6;
 
   /** Nothing flows. */
   public static final Flows NONE =
@@ -41,7 +49,9 @@ public record Flows(
           Map.of(),
           Map.of(),
           List.of(),
-          Set.of());
+          Set.of(),
+          Map.of(),
+          Map.of());
 
   /**
    * A pump at work.
@@ -52,6 +62,16 @@ public record Flows(
    * @param running share of the time that it runs, 0 to 1
    */
   public record Running(Does does, double flow, double rise, double running) {}
+
+  /** How a tank fares that was taken to stand level with a port that lets its water over. */
+  public enum Spill {
+    /** As much runs over as comes in. */
+    HOLDS,
+    /** More comes in than runs over. */
+    RISES,
+    /** Nothing runs over: as much leaves elsewhere. */
+    FALLS
+  }
 
   /** How a pump fares that is switched on. */
   public enum Does {

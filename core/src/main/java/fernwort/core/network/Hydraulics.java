@@ -110,10 +110,19 @@ public final class Hydraulics {
     FlowModel model = new FlowModel(graph, levels, pipes, conditions);
     for (int round = 0; ; round++) {
       model.build(cycling, airy);
+      if (round == 0) {
+        full.addAll(model.falling());
+        if (airy.addAll(model.spills())) {
+          model.build(cycling, airy);
+        }
+      }
       SteadyFlow flow = settle(model);
       boolean again = findCycling(model, flow, cycling);
       if (!again) {
-        again = model.dropFull(flow, airy, full) || airy.addAll(model.airEntries(flow, airy, full));
+        again =
+            model.dropFull(flow, airy, full)
+                || airy.addAll(model.airEntries(flow, airy, full))
+                || model.findFalling(flow, airy);
       }
       if (!again || round == MOST_ROUNDS) {
         return model.answer(flow, cycling, airy);
@@ -163,7 +172,10 @@ public final class Hydraulics {
     for (Part part : plumbing.pumps()) {
       if (part.kind() instanceof Kind.Pump pump && !pump.works().byHand()) {
         int index = plumbing.index(part.id());
-        double delivery = model.pressureAt(plumbing.first(index) + 1, flow);
+        int in = plumbing.first(index);
+        // A circulation pump knows only what it adds itself.
+        double under = pump.duty() == Kind.Pump.Duty.CIRCULATION ? model.pressureAt(in, flow) : 0;
+        double delivery = model.pressureAt(in + 1, flow) - under;
         if (delivery > pump.cutOut() + TOLERANCE && model.isOn(part)) {
           found |= cycling.add(index);
         }

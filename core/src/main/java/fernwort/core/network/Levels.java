@@ -3,9 +3,12 @@ package fernwort.core.network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.tank.TankRoom;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.Map;
 
 /**
@@ -18,20 +21,31 @@ public final class Levels {
   private static final double BRIM = 1e-9;
 
   private final Plumbing plumbing;
+
+  /** Of each port's lower edge. */
   private final double[] height;
+
+  /** Of each port's upper edge. */
+  private final double[] top;
+
   private final double[] crest;
+  private final Slope slope;
   private final double[] surface;
   private final double[] volume;
 
   private Levels(Plumbing plumbing, Map<String, Double> volumes, Slope slope) {
     this.plumbing = plumbing;
+    this.slope = slope;
     height = new double[plumbing.size()];
+    top = new double[plumbing.size()];
     for (int v = 0; v < height.length; v++) {
-      height[v] = slope.heightOf(plumbing.point(v));
+      double middle = slope.heightOf(plumbing.point(v));
+      height[v] = middle - plumbing.half(v);
+      top[v] = middle + plumbing.half(v);
     }
     crest = new double[plumbing.rig().lines().size()];
     for (int i = 0; i < crest.length; i++) {
-      crest[i] = slope.heightOf(plumbing.crest(i));
+      crest[i] = Arrays.stream(profile(i)).max().orElse(0);
     }
     int parts = plumbing.rig().parts().size();
     surface = new double[parts];
@@ -50,6 +64,18 @@ public final class Levels {
     volume[index] = volumes.getOrDefault(tank.id(), 0.0);
     double corner = slope.heightOf(new Point(tank.x(), tank.y(), tank.height()));
     surface[index] = corner + room.level(volume[index], slope);
+  }
+
+  /** Returns the state that these are the levels of, with some setting. */
+  public State state(Setting setting) {
+    Map<String, Double> volumes = new HashMap<>();
+    plumbing.tanks().forEach(t -> volumes.put(t.id(), volume(t.id())));
+    return new State(setting, volumes, slope);
+  }
+
+  /** Returns the slope. */
+  public Slope slope() {
+    return slope;
   }
 
   /** Returns the height of the water surface in a tank (m). */
@@ -72,7 +98,12 @@ public final class Levels {
     return volume(tank) >= plumbing.room(tank).capacity() - BRIM;
   }
 
-  /** Returns the height of a port (m). */
+  /** Returns the height of a port's upper edge, where it closes to air (m). */
+  public double top(PortRef port) {
+    return top[plumbing.vertex(port)];
+  }
+
+  /** Returns the height of a port, of its lower edge where it is wide (m). */
   public double height(PortRef port) {
     return height[plumbing.vertex(port)];
   }
@@ -80,6 +111,31 @@ public final class Levels {
   /** Returns the height of the highest point of a line (m). */
   public double crest(String line) {
     return crest[plumbing.lineNumber(line)];
+  }
+
+  /** Returns the heights along a line on the slope, from its first end to its second (m). */
+  double[] profile(int line) {
+    double[] run = Arrays.stream(plumbing.run(line)).mapToDouble(slope::heightOf).toArray();
+    run[0] = height[plumbing.lineFrom(line)];
+    run[run.length - 1] = height[plumbing.lineTo(line)];
+    return run;
+  }
+
+  /** Returns how far a line sags below the lower of the heights to both sides of the sag (m). */
+  public double sag(String line) {
+    double[] run = profile(plumbing.lineNumber(line));
+    double deepest = 0;
+    for (int i = 1; i < run.length - 1; i++) {
+      double before = Arrays.stream(run, 0, i).max().orElse(run[i]);
+      double after = Arrays.stream(run, i + 1, run.length).max().orElse(run[i]);
+      deepest = Math.max(deepest, Math.min(before, after) - run[i]);
+    }
+    return deepest;
+  }
+
+  /** Returns the height of a part on the slope (m). */
+  public double height(Part part) {
+    return slope.heightOf(new Point(part.x(), part.y(), part.height()));
   }
 
   double height(int vertex) {
@@ -102,11 +158,15 @@ public final class Levels {
 
   /** Tells whether the air of a tank passes one of its ports. */
   boolean breathes(int tankPort) {
-    return !covered(tankPort) && !plumbing.onlyIn(tankPort);
+    return !stands(tankPort, top[tankPort]) && !plumbing.onlyIn(tankPort);
   }
 
   private boolean covered(int tankPort) {
+    return stands(tankPort, height[tankPort]);
+  }
+
+  private boolean stands(int tankPort, double over) {
     int index = plumbing.index(plumbing.part(tankPort).id());
-    return volume[index] > 1e-9 && surface[index] > height[tankPort] + 1e-6;
+    return volume[index] > 1e-9 && surface[index] > over + 1e-6;
   }
 }

@@ -93,6 +93,12 @@ final class LinePipes {
         of.bore(), of.length(), roughness(of.material()), forward[line], backward[line], fluid);
   }
 
+  /** Returns the Froude number Q/(A·√(gD)) of a flow (m³/s) in a line. */
+  double froude(int line, double flow) {
+    double bore = lines.get(line).bore();
+    return Math.abs(flow) / (Math.PI / 4 * bore * bore * Math.sqrt(Fluid.GRAVITY * bore));
+  }
+
   /**
    * Returns the roughness of new drawn or extruded wall (m), Moody's (1944) for drawn tubing; for
    * stainless tube and silicone hose that of commercial finish.

@@ -84,7 +84,9 @@ final class OpenGraph {
 
   /** A stowed jug is joined to nothing, whatever line it pours through. */
   private boolean isStowed(Part part) {
-    return !free && part.kind() instanceof Kind.PortableContainer && is(part, "stowed");
+    return !free
+        && part.kind() instanceof Kind.PortableContainer
+        && is(part, Kind.PortableContainer.STOWED.id());
   }
 
   private void addPart(int index, Part part, int v) {
@@ -97,7 +99,7 @@ final class OpenGraph {
         }
       }
       case Kind.GravityFiller k -> {
-        if (free || setting.of(part.id()).equals("open")) {
+        if (free || setting.of(part.id()).equals(Kind.GravityFiller.OPEN.id())) {
           both(v, v + 1);
         }
       }
@@ -105,7 +107,7 @@ final class OpenGraph {
       case Kind.Regulator k -> add(v, v + 1, -1, REGULATOR, Water.head(k.setPressure()));
       case Kind.Pump k -> addPump(part, k, v);
       case Kind.Macerator k -> {
-        if (free || is(part, "on")) {
+        if (free || is(part, Kind.ON)) {
           add(v, v + 1, -1, PUMP, 0);
         }
       }
@@ -136,10 +138,10 @@ final class OpenGraph {
   }
 
   private void addPump(Part part, Kind.Pump pump, int v) {
-    if (free || is(part, "on")) {
+    if (free || is(part, Kind.ON)) {
       add(v, v + 1, -1, PUMP, 0);
     }
-    if (!free && is(part, "on")) {
+    if (!free && is(part, Kind.ON)) {
       return;
     }
     switch (pump.works()) {

@@ -34,6 +34,7 @@ public final class OpenWays {
   private static final int MOST_SUCTION_PATHS = 64;
 
   private final Plumbing plumbing;
+  private final Set<String> running;
   private final Levels levels;
   private final OpenGraph graph;
   private final Outlets outlets;
@@ -49,8 +50,9 @@ public final class OpenWays {
   private final boolean[] wet;
   private final double[] mainsHead;
 
-  private OpenWays(Plumbing plumbing, Setting setting, Levels levels) {
+  private OpenWays(Plumbing plumbing, Setting setting, Levels levels, Set<String> running) {
     this.plumbing = plumbing;
+    this.running = running;
     this.levels = levels;
     graph = new OpenGraph(plumbing, setting);
     outlets = new Outlets(graph);
@@ -78,12 +80,23 @@ public final class OpenWays {
    * @param levels heights and levels for the state of its tanks
    */
   public static Ways find(Plumbing plumbing, Setting setting, Levels levels) {
-    return new OpenWays(plumbing, setting, levels).search();
+    return find(plumbing, setting, levels, Set.of());
+  }
+
+  /**
+   * The same where it is known that some pumps run, since the pressure behind them is less with
+   * what flows than the mains' own.
+   *
+   * @param running ids of those pumps
+   */
+  public static Ways find(Plumbing plumbing, Setting setting, Levels levels, Set<String> running) {
+    return new OpenWays(plumbing, setting, levels, running).search();
   }
 
   private Ways search() {
     for (Part part : plumbing.sources()) {
-      if (part.kind() instanceof Kind.HoseInlet inlet && graph.is(part, "mains")) {
+      if (part.kind() instanceof Kind.HoseInlet inlet
+          && graph.is(part, Kind.HoseInlet.MAINS.id())) {
         mains(part, inlet, plumbing.first(plumbing.index(part.id())));
       }
     }
@@ -133,7 +146,7 @@ public final class OpenWays {
           }
         }
         case Kind.HoseInlet inlet -> {
-          if (graph.is(part, "outside")) {
+          if (graph.is(part, Kind.HoseInlet.OUTSIDE.id())) {
             origins.add(
                 new Origin(
                     new Source(Source.Kind.OUTSIDE, part.id()),
@@ -142,7 +155,7 @@ public final class OpenWays {
           }
         }
         case Kind.PortableContainer jug -> {
-          if (graph.is(part, "pouring")) {
+          if (graph.is(part, Kind.PortableContainer.POURING.id())) {
             origins.add(jug(part, v));
           }
         }
@@ -162,18 +175,29 @@ public final class OpenWays {
 
   private void pump(Part part, int in, List<Origin> origins) {
     switch (part.kind()) {
-      case Kind.Pump p when graph.is(part, "on") -> {
-        boolean held = !p.works().byHand() && mainsHead[in + 1] >= Water.head(p.cutOut());
+      case Kind.Pump p when graph.is(part, Kind.ON) -> {
+        boolean held = isHeldOff(part, p, in + 1);
         if (held) {
           pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
         } else {
           run(part, in, Water.head(p.shutOffPressure()), p.selfPriming(), origins);
         }
       }
-      case Kind.Macerator m when graph.is(part, "on") ->
+      case Kind.Macerator m when graph.is(part, Kind.ON) ->
           run(part, in, Water.head(m.shutOffPressure()), 0, origins);
       default -> {}
     }
+  }
+
+  /**
+   * Tells whether the mains, at their full pressure, keep a pump's switch open, unless it is known
+   * to run all the same. A circulation pump knows only its own pressure.
+   */
+  private boolean isHeldOff(Part part, Kind.Pump pump, int out) {
+    return !pump.works().byHand()
+        && pump.duty() != Kind.Pump.Duty.CIRCULATION
+        && !running.contains(part.id())
+        && mainsHead[out] >= Water.head(pump.cutOut());
   }
 
   private void run(Part part, int in, double lift, double priming, List<Origin> origins) {
@@ -226,7 +250,9 @@ public final class OpenWays {
     List<Source> pressers = new ArrayList<>();
     for (Part part : plumbing.sources()) {
       boolean joined = islands[plumbing.first(plumbing.index(part.id()))] == islands[vertex];
-      if (joined && part.kind() instanceof Kind.HoseInlet && graph.is(part, "mains")) {
+      if (joined
+          && part.kind() instanceof Kind.HoseInlet
+          && graph.is(part, Kind.HoseInlet.MAINS.id())) {
         pressers.add(new Source(Source.Kind.MAINS, part.id()));
       }
     }
@@ -369,9 +395,23 @@ public final class OpenWays {
         double against = levels.wet(v) ? levels.surface(tank) : levels.height(v);
         yield !same && !levels.floatShut(v) && sweep.head[v] > against + LEAST_FALL / 2;
       }
-      case GROUND -> !(source.kind() == Source.Kind.JUG && sweep.arrival[v] >= 0 && isMouth(v));
+      case GROUND ->
+          isOutside(v)
+              ? !outlet.end().part().equals(source.part())
+                  && sweep.head[v] > outside(v) + LEAST_FALL
+              : !(source.kind() == Source.Kind.JUG && sweep.arrival[v] >= 0 && isMouth(v));
       case FIXTURE, DUMP -> true;
     };
+  }
+
+  /** A hose that hangs in outside water lets water out into it, too. */
+  private boolean isOutside(int v) {
+    Part part = plumbing.part(v);
+    return part.kind() instanceof Kind.HoseInlet && graph.is(part, Kind.HoseInlet.OUTSIDE.id());
+  }
+
+  private double outside(int v) {
+    return plumbing.part(v).kind() instanceof Kind.HoseInlet inlet ? inlet.outsideHeight() : 0;
   }
 
   /** Water poured into a neck passes its mouth without being lost there. */

@@ -54,17 +54,24 @@ final class Outlets {
       case Kind.OpenEnd k ->
           endKind(k, graph.setting.positions().get(part.id())).ifPresent(e -> open(part, v, e));
       case Kind.Plug k -> {
-        if (k.removable() && graph.is(part, "off")) {
+        if (k.removable() && graph.is(part, Kind.Plug.OUT.id())) {
           open(part, v, End.Kind.GROUND);
         }
       }
       case Kind.GravityFiller k -> {
-        if (graph.is(part, "open")) {
+        if (graph.is(part, Kind.GravityFiller.OPEN.id())) {
           open(part, v, End.Kind.GROUND);
         }
       }
       case Kind.AirAdmittanceValve k -> open.add(v);
-      case Kind.HoseInlet k -> {}
+      case Kind.HoseInlet k -> {
+        if (graph.is(part, Kind.HoseInlet.OPEN.id())) {
+          open(part, v, End.Kind.GROUND);
+        }
+        if (graph.is(part, Kind.HoseInlet.OUTSIDE.id())) {
+          ends.add(new Outlet(v, new End(End.Kind.GROUND, part.id())));
+        }
+      }
       case Kind.TwoWayValve k -> {}
       case Kind.ThreeWayValve k -> {}
       case Kind.CheckValve k -> {}
@@ -87,11 +94,12 @@ final class Outlets {
     if (end.role() != Kind.OpenEnd.Role.DUMP) {
       return Optional.of(End.Kind.GROUND);
     }
-    return switch (position) {
-      case "hose" -> Optional.of(End.Kind.DUMP);
-      case "open" -> Optional.of(End.Kind.GROUND);
-      case null, default -> Optional.empty();
-    };
+    if (Kind.OpenEnd.HOSE.id().equals(position)) {
+      return Optional.of(End.Kind.DUMP);
+    }
+    return Kind.OpenEnd.OPEN.id().equals(position)
+        ? Optional.of(End.Kind.GROUND)
+        : Optional.empty();
   }
 
   private void open(Part part, int v, End.Kind kind) {
@@ -101,14 +109,12 @@ final class Outlets {
 
   private void addFixture(OpenGraph graph, Part part, Kind.Fixture fixture, int v) {
     String position = graph.setting.of(part.id());
-    boolean cold = !position.equals("shut") && !position.equals("hot");
-    boolean hot = position.equals("hot") || position.equals("warm");
     End end = new End(End.Kind.FIXTURE, part.id());
-    if (cold) {
+    if (fixture.opensCold(position)) {
       ends.add(new Outlet(v, end));
       open.add(v);
     }
-    if (hot && fixture.use().mixes()) {
+    if (fixture.opensHot(position)) {
       ends.add(new Outlet(v + 1, end));
       open.add(v + 1);
     }

@@ -39,8 +39,14 @@ public final class Plumbing {
   /** Tank ports that only let in: float valves. */
   private final boolean[] onlyIn;
 
+  /** How far each port reaches above and below its middle (m). */
+  private final double[] half;
+
   private final Point[] points;
-  private final Point[] crests;
+
+  /** The points of each line's run, ends included. */
+  private final Point[][] runs;
+
   private final int[] lineFrom;
   private final int[] lineTo;
   private final Map<PortRef, Integer> lineIndex = new HashMap<>();
@@ -85,8 +91,14 @@ public final class Plumbing {
             .forEach(p -> onlyIn[vertex(part, p.id())] = true);
       }
     }
+    half = new double[owner.length];
+    for (Part part : parts) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        tank.tankPorts().forEach(p -> half[vertex(part, p.id())] = p.half());
+      }
+    }
     points = places.toArray(Point[]::new);
-    crests = rig.lines().stream().map(this::crest).toArray(Point[]::new);
+    runs = rig.lines().stream().map(this::run).toArray(Point[][]::new);
     lineFrom = rig.lines().stream().mapToInt(l -> vertex(l.from())).toArray();
     lineTo = rig.lines().stream().mapToInt(l -> vertex(l.to())).toArray();
     for (int i = 0; i < rig.lines().size(); i++) {
@@ -155,18 +167,18 @@ public final class Plumbing {
         || kind instanceof Kind.ThreeWayValve;
   }
 
-  /** The highest point of a line; between its ends the vehicle's x and y change evenly. */
-  private Point crest(Line line) {
+  /** The points of a line's run; between its ends the vehicle's x and y change evenly. */
+  private Point[] run(Line line) {
     Point a = points[vertex(line.from())];
     Point b = points[vertex(line.to())];
-    Point highest = a.z() >= b.z() ? a : b;
+    List<Point> run = new ArrayList<>();
+    run.add(a);
     for (ProfilePoint p : line.profile()) {
-      if (p.height() > highest.z()) {
-        double t = p.along() / line.length();
-        highest = new Point(a.x() + t * (b.x() - a.x()), a.y() + t * (b.y() - a.y()), p.height());
-      }
+      double t = p.along() / line.length();
+      run.add(new Point(a.x() + t * (b.x() - a.x()), a.y() + t * (b.y() - a.y()), p.height()));
     }
-    return highest;
+    run.add(b);
+    return run.toArray(Point[]::new);
   }
 
   int size() {
@@ -213,12 +225,18 @@ public final class Plumbing {
     return onlyIn[vertex];
   }
 
+  /** Returns how far a port reaches above and below its middle (m). */
+  double half(int vertex) {
+    return half[vertex];
+  }
+
   Point point(int vertex) {
     return points[vertex];
   }
 
-  Point crest(int line) {
-    return crests[line];
+  /** Returns the points of a line's run, its first end first. */
+  Point[] run(int line) {
+    return runs[line];
   }
 
   boolean hasLine(PortRef port) {

@@ -87,7 +87,7 @@ final class Reach {
   /** Finds all ports under water. */
   void run() {
     for (Part part : graph.plumbing.pumps()) {
-      if (graph.is(part, "on")) {
+      if (graph.is(part, Kind.ON)) {
         ceiling += Water.head(shutOff(part));
         allow(graph.plumbing.first(graph.plumbing.index(part.id())), suctionLift(part));
       }

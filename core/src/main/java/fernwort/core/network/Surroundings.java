@@ -11,8 +11,10 @@ import java.util.Optional;
  *
  * @param wastes where waste ends, by the fixture's id
  * @param air each tank's way for air
+ * @param vents lines that each tank's air passes, by tank id
  */
-public record Surroundings(Map<String, End> wastes, List<TankAir> air) {
+public record Surroundings(
+    Map<String, End> wastes, List<TankAir> air, Map<String, List<String>> vents) {
 
   static Surroundings of(Ways ways) {
     Map<String, End> wastes = new HashMap<>();
@@ -21,7 +23,7 @@ public record Surroundings(Map<String, End> wastes, List<TankAir> air) {
         wastes.putIfAbsent(way.source().part(), way.end());
       }
     }
-    return new Surroundings(wastes, ways.air());
+    return new Surroundings(wastes, ways.air(), Vents.lines(ways.air()));
   }
 
   /** Returns how air gets in and out of a tank. */

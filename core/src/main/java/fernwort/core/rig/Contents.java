@@ -2,6 +2,10 @@ package fernwort.core.rig;
 
 /** The water a tank is meant for. */
 public enum Contents {
+  /** Water that people drink, cook and wash with. */
   FRESH,
-  GRAY
+  /** Water that has been used. */
+  GRAY,
+  /** Water for something else, such as haulage, washing down or a fire; nobody drinks it. */
+  OTHER
 }

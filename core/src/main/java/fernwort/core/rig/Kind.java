@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -26,6 +27,17 @@ public sealed interface Kind {
     return Optional.empty();
   }
 
+  /**
+   * Returns how a hand leaves it when nothing is to run: shut, off, stowed, its cap on; empty when
+   * there is nothing to set.
+   */
+  default Optional<Position> rest() {
+    return positions().stream().findFirst();
+  }
+
+  /** The position of everything with a switch in which it runs. */
+  String ON = "on";
+
   /** Ports of everything that water passes straight through. */
   List<String> IN_OUT = List.of("in", "out");
 
@@ -48,13 +60,22 @@ public sealed interface Kind {
 
     /** Returns the stop that joins nothing, if there is one. */
     default Optional<Stop> shut() {
-      return stops().stream().filter(s -> s.joins().isEmpty()).findFirst();
+      return stops().stream().filter(s -> s.joins().isEmpty()).min(BY_HANDLE);
     }
 
     @Override
     default Optional<String> unpowered() {
       return motor().flatMap(Motor::unpowered);
     }
+
+    /** The stop that joins nothing, or the one that a diverter's handle lies lowest in. */
+    @Override
+    default Optional<Position> rest() {
+      return shut().or(() -> stops().stream().min(BY_HANDLE)).map(Stop::position);
+    }
+
+    /** Stops in an order that does not depend on how a file lists them. */
+    Comparator<Stop> BY_HANDLE = Comparator.comparingDouble(Stop::angle).thenComparing(Stop::id);
 
     @Override
     default List<Position> positions() {
@@ -69,13 +90,44 @@ public sealed interface Kind {
    * @param outsideHeight height of the surface of water to be drawn, above the ground (m)
    * @param tapFlow what tap and hose give into a bucket, if somebody timed it (m³/s); without it
    *     they hold their pressure whatever is drawn
+   * @param outsideDrinkable whether the outside water is fit to drink; it is not unless somebody
+   *     says so
    */
-  record HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow)
+  record HoseInlet(
+      double mainsPressure,
+      double outsideHeight,
+      Optional<Double> tapFlow,
+      Optional<Boolean> outsideDrinkable)
       implements Kind {
+
+    /** Nothing comes in or out. */
+    public static final Position CAPPED = new Position("capped", "cap on");
+
+    /** A hose is on, and the tap outside is shut. */
+    public static final Position HOSE = new Position("hose", "hose on, tap shut");
+
+    /** The tap outside gives its pressure. */
+    public static final Position MAINS = new Position("mains", "hose from a tap");
+
+    /** Something has to draw. */
+    public static final Position OUTSIDE = new Position("outside", "hose in outside water");
+
+    /** Open to the air. */
+    public static final Position OPEN = new Position("open", "cap off, no hose");
 
     /** Makes an inlet whose tap nobody timed. */
     public HoseInlet(double mainsPressure, double outsideHeight) {
       this(mainsPressure, outsideHeight, Optional.empty());
+    }
+
+    /** Makes an inlet whose outside water nobody drinks. */
+    public HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow) {
+      this(mainsPressure, outsideHeight, tapFlow, Optional.empty());
+    }
+
+    /** Tells whether outside water may be drunk. */
+    public boolean drinksOutside() {
+      return outsideDrinkable.orElse(false);
     }
 
     @Override
@@ -85,15 +137,16 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return List.of(
-          new Position("capped", "cap on"),
-          new Position("mains", "hose from a tap"),
-          new Position("outside", "hose in outside water"));
+      return List.of(CAPPED, HOSE, MAINS, OUTSIDE, OPEN);
     }
   }
 
   /** A neck with a cap, into which water is poured. */
   record GravityFiller() implements Kind {
+
+    public static final Position SHUT = new Position("shut", "cap on");
+    public static final Position OPEN = new Position("open", "cap off");
+
     @Override
     public List<String> ports() {
       return List.of("mouth", "out");
@@ -101,12 +154,16 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return List.of(new Position("shut", "cap on"), new Position("open", "cap off"));
+      return List.of(SHUT, OPEN);
     }
   }
 
   /** The free end of a line. */
   record OpenEnd(Role role) implements Kind {
+
+    public static final Position CAPPED = new Position("capped", "cap on");
+    public static final Position HOSE = new Position("hose", "dump hose to the drain");
+    public static final Position OPEN = new Position("open", "cap off, no hose");
 
     /** What the end is for; a dump end has a cap and takes a dump hose. */
     public enum Role {
@@ -123,12 +180,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return role == Role.DUMP
-          ? List.of(
-              new Position("capped", "cap on"),
-              new Position("hose", "dump hose to the drain"),
-              new Position("open", "cap off, no hose"))
-          : List.of();
+      return role == Role.DUMP ? List.of(CAPPED, HOSE, OPEN) : List.of();
     }
   }
 
@@ -318,8 +370,8 @@ public sealed interface Kind {
     @Override
     public List<Position> positions() {
       return works.byHand()
-          ? List.of(new Position("off", "still"), new Position("on", "being worked"))
-          : List.of(Position.OFF, new Position("on", "switched on"));
+          ? List.of(new Position(Position.OFF.id(), "still"), new Position(ON, "being worked"))
+          : List.of(Position.OFF, new Position(ON, "switched on"));
     }
 
     @Override
@@ -382,7 +434,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return List.of(Position.OFF, new Position("on", "heating"));
+      return List.of(Position.OFF, new Position(ON, "heating"));
     }
 
     @Override
@@ -452,7 +504,25 @@ public sealed interface Kind {
       }
     }
 
-    private static final Position SHUT = new Position("shut", "shut");
+    public static final Position SHUT = new Position("shut", "shut");
+    public static final Position COLD = new Position("cold", "open, cold");
+    public static final Position WARM = new Position("warm", "open, mixed");
+    public static final Position HOT = new Position("hot", "open, hot");
+
+    /** Tells whether a position lets cold water out. */
+    public boolean opensCold(String position) {
+      return !position.equals(SHUT.id()) && !position.equals(HOT.id());
+    }
+
+    /** Tells whether a position lets hot water out. */
+    public boolean opensHot(String position) {
+      return use.mixes() && (position.equals(HOT.id()) || position.equals(WARM.id()));
+    }
+
+    /** Returns the position that lets cold water out, and no hot. */
+    public Position cold() {
+      return positions().get(1);
+    }
 
     @Override
     public List<String> ports() {
@@ -468,12 +538,7 @@ public sealed interface Kind {
       return switch (use) {
         case TAP, HOSE_POINT -> List.of(SHUT, new Position("open", "open"));
         case TOILET -> List.of(SHUT, new Position("open", "filling"));
-        case MIXER, SHOWER ->
-            List.of(
-                SHUT,
-                new Position("cold", "open, cold"),
-                new Position("warm", "open, mixed"),
-                new Position("hot", "open, hot"));
+        case MIXER, SHOWER -> List.of(SHUT, COLD, WARM, HOT);
       };
     }
   }
@@ -493,6 +558,10 @@ public sealed interface Kind {
    * @param drinkable whether its water is fit to drink
    */
   record PortableContainer(double capacity, boolean drinkable) implements Kind {
+
+    public static final Position STOWED = new Position("stowed", "stowed");
+    public static final Position POURING = new Position("pouring", "held and pouring");
+
     @Override
     public List<String> ports() {
       return List.of("spout");
@@ -500,7 +569,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return List.of(new Position("stowed", "stowed"), new Position("pouring", "held and pouring"));
+      return List.of(STOWED, POURING);
     }
   }
 
@@ -513,7 +582,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return List.of(Position.OFF, new Position("on", "running"));
+      return List.of(Position.OFF, new Position(ON, "running"));
     }
 
     @Override
@@ -528,6 +597,10 @@ public sealed interface Kind {
    * @param removable true for a cap that a hand takes off, false for a plug that needs a tool
    */
   record Plug(boolean removable) implements Kind {
+
+    public static final Position IN = new Position("on", "cap on");
+    public static final Position OUT = new Position("off", "cap off");
+
     @Override
     public List<String> ports() {
       return List.of("in");
@@ -535,9 +608,7 @@ public sealed interface Kind {
 
     @Override
     public List<Position> positions() {
-      return removable
-          ? List.of(new Position("on", "cap on"), new Position("off", "cap off"))
-          : List.of();
+      return removable ? List.of(IN, OUT) : List.of();
     }
   }
 }

@@ -48,6 +48,16 @@ public record Part(
     return !kind.positions().isEmpty();
   }
 
+  /**
+   * Returns how a hand leaves it when nothing is to run.
+   *
+   * @throws IllegalArgumentException when there is nothing to set
+   */
+  public Position rest() {
+    return kind.rest()
+        .orElseThrow(() -> new IllegalArgumentException(label + " has nothing that can be set"));
+  }
+
   /** Returns a port of this part. */
   public PortRef port(String port) {
     return new PortRef(id, port);

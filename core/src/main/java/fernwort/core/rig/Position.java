@@ -8,5 +8,6 @@ package fernwort.core.rig;
  */
 public record Position(String id, String words) {
 
-  static final Position OFF = new Position("off", "off");
+  /** The position of everything with a switch in which it rests. */
+  public static final Position OFF = new Position("off", "off");
 }

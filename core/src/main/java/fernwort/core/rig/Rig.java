@@ -94,8 +94,20 @@ public record Rig(
   /** Returns the setting with everything as it is left at rest. */
   public Setting atRest() {
     Map<String, String> positions = new TreeMap<>();
-    handles().forEach(p -> positions.put(p.id(), p.kind().positions().getFirst().id()));
+    handles().forEach(p -> positions.put(p.id(), p.rest().id()));
     return new Setting(positions);
+  }
+
+  /**
+   * Returns where everything belongs that runs, gives water, heats or stands open, once nobody uses
+   * it: pumps and heaters off, taps shut, hoses off and caps on. Valves are not among it.
+   */
+  public Map<String, String> shutDown() {
+    Map<String, String> shut = new TreeMap<>();
+    handles()
+        .filter(p -> !(p.kind() instanceof Kind.Valve))
+        .forEach(p -> shut.put(p.id(), p.rest().id()));
+    return shut;
   }
 
   /** Returns what a setting becomes when the power fails. */

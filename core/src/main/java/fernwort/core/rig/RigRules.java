@@ -243,6 +243,7 @@ final class RigRules {
       size(which, "x", port.at().x(), -LONGEST, LONGEST);
       size(which, "y", port.at().y(), -LONGEST, LONGEST);
       size(which, "z", port.at().z(), -LONGEST, LONGEST);
+      port.bore().ifPresent(bore -> size(which, "bore", bore, 1e-3, 0.5));
       if (!room.get().holds(port.at())) {
         add(
             which,

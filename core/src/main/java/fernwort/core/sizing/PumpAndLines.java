@@ -208,12 +208,12 @@ public record PumpAndLines(
     for (Part part : plumbing.rig().parts()) {
       switch (part.kind()) {
         case Kind.Fixture k -> {
-          state = state.with(part.id(), "shut");
+          state = state.with(part.id(), part.rest().id());
           fixtures.add(part);
         }
-        case Kind.HoseInlet k -> state = state.with(part.id(), "capped");
+        case Kind.HoseInlet k -> state = state.with(part.id(), part.rest().id());
         case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
-            state = state.with(part.id(), "on");
+            state = state.with(part.id(), Kind.ON);
         case Kind.Tank k when k.contents() == Contents.FRESH -> {
           double stranded = TankFigures.of(k, plumbing.room(part.id()), now.slope()).stranded();
           if (now.volume(part.id()) < stranded + LEAST_WATER) {

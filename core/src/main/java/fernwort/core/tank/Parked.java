@@ -41,7 +41,7 @@ public record Parked(
   private static double undrained(Kind.Tank tank, TankRoom room, Slope slope) {
     return tank.tankPorts().stream()
         .filter(p -> p.use() == TankPort.Use.DRAIN)
-        .mapToDouble(p -> room.volumeBelow(p.at(), slope))
+        .mapToDouble(p -> room.volumeBelow(slope.heightOf(p.at()) - p.half(), slope))
         .min()
         .orElse(room.capacity());
   }

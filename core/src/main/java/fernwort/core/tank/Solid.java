@@ -14,6 +14,9 @@ final class Solid {
   /** Each face as x, y, z of its corners in one row (m). */
   private final double[][] faces;
 
+  /** Faces this near to each other touch (m). */
+  private static final double TOUCHING = 1e-6;
+
   private Solid(double[][] faces) {
     this.faces = faces;
   }
@@ -78,6 +81,44 @@ final class Solid {
       }
     }
     return new double[] {low, high};
+  }
+
+  /** Tells whether a point is in the box around this solid, or as near as this (m). */
+  boolean holds(Point p, double near) {
+    double[][] box = box();
+    double[] at = {p.x(), p.y(), p.z()};
+    for (int axis = 0; axis < 3; axis++) {
+      if (at[axis] < box[axis][0] - near || at[axis] > box[axis][1] + near) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /**
+   * Returns the lowest coordinate along a direction of what the boxes around two solids share (m);
+   * infinite when they do not touch.
+   */
+  double lowestShared(Solid other, Point up) {
+    double[][] mine = box();
+    double[][] its = other.box();
+    double[] normal = {up.x(), up.y(), up.z()};
+    double lowest = 0;
+    for (int axis = 0; axis < 3; axis++) {
+      double low = Math.max(mine[axis][0], its[axis][0]);
+      double high = Math.min(mine[axis][1], its[axis][1]);
+      if (low > high + TOUCHING) {
+        return Double.POSITIVE_INFINITY;
+      }
+      lowest += Math.min(normal[axis] * low, normal[axis] * high);
+    }
+    return lowest;
+  }
+
+  private double[][] box() {
+    return new double[][] {
+      extent(new Point(1, 0, 0)), extent(new Point(0, 1, 0)), extent(new Point(0, 0, 1))
+    };
   }
 
   /** Returns the coordinates of the corners along a direction, with repeats. */

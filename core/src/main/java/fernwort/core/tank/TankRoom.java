@@ -3,6 +3,8 @@ package fernwort.core.tank;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
+import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 
@@ -18,6 +20,7 @@ public final class TankRoom {
   private static final double LEVEL_ACCURACY = 1e-9;
 
   private final List<Solid> solids;
+  private final Lobes lobes;
   private final double capacity;
 
   /** Volume against level on level ground, where most questions are asked. */
@@ -25,6 +28,7 @@ public final class TankRoom {
 
   private TankRoom(List<Solid> solids) {
     this.solids = solids;
+    lobes = new Lobes(solids);
     this.capacity = below(highest(Slope.LEVEL) + 1, Slope.LEVEL)[0];
     this.onLevelGround =
         LevelCurve.of(solids, Slope.LEVEL.up(), level -> below(level, Slope.LEVEL)[0]);
@@ -91,6 +95,36 @@ public final class TankRoom {
     }
     return new BracketingNthOrderBrentSolver(LEVEL_ACCURACY, LEVEL_ACCURACY, 1e-15, 5)
         .solve(200, level -> below(level, slope)[0] - volume, low, high);
+  }
+
+  /**
+   * Returns the volume (m³) that stays when the tank has run out by some openings: what lies lower
+   * than the lowest of them, and in pieces that meet the rest only higher up.
+   */
+  double strandedBy(List<TankPort> openings, Slope slope) {
+    double[] levels = new double[solids.size()];
+    Arrays.fill(levels, Double.POSITIVE_INFINITY);
+    for (TankPort port : openings) {
+      double edge = slope.heightOf(port.at()) - port.half();
+      double[] by = lobes.drained(port.at(), edge, slope);
+      Arrays.setAll(levels, i -> Math.min(levels[i], by[i]));
+    }
+    return Math.clamp(lobes.volume(levels, slope), 0, capacity);
+  }
+
+  /**
+   * Returns the volume (m³) at which the tank is full by some vents: water stands at the lowest of
+   * them, and pieces that meet the rest only lower down keep their air.
+   */
+  double filledBy(List<TankPort> vents, Slope slope) {
+    double[] levels = new double[solids.size()];
+    Arrays.fill(levels, Double.POSITIVE_INFINITY);
+    for (TankPort port : vents) {
+      double edge = slope.heightOf(port.at()) - port.half();
+      double[] by = lobes.filled(port.at(), edge, slope);
+      Arrays.setAll(levels, i -> Math.min(levels[i], Math.max(by[i], -1e6)));
+    }
+    return Math.clamp(lobes.volume(levels, slope), 0, capacity);
   }
 
   /**

@@ -185,11 +185,11 @@ class PlannerTest {
   }
 
   @Test
-  void aFillOpensItsWayBeforeTheHoseGoesOnAndShutsAValveBeforeItComesOff() {
+  void aFillOpensItsWayBeforeTheHoseGivesAndItsTapIsShutBeforeItComesOff() {
     assertThat(plan("fill-main-inlet", TRUCK.state()))
         .containsExactly(
             List.of(new Turn("fill-selector", "main"), new Turn("inlet", "mains")),
-            List.of(new Turn("fill-selector", "shut")),
+            List.of(new Turn("inlet", "hose")),
             List.of(new Turn("inlet", "capped")));
   }
 

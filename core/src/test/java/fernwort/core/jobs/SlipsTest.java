@@ -58,7 +58,11 @@ class SlipsTest {
 
   @Test
   void aForgottenHoseMeansTheJobIsNotDoneAndCanBeSetRight() {
-    Slip missed = only(slips("fill-main-inlet"), Slip.Kind.MISSED, "Hose inlet");
+    Slip missed =
+        slips("fill-main-inlet").stream()
+            .filter(s -> s.kind() == Slip.Kind.MISSED && s.step() == 1)
+            .findFirst()
+            .orElseThrow();
     assertThat(missed.grade()).isEqualTo(Slip.Grade.NUISANCE);
     assertThat(missed.undone()).startsWith("Yes");
   }

@@ -121,14 +121,14 @@ final class SmallHouses {
                           new Source(Source.Kind.MAINS, "inlet"),
                           new End(End.Kind.TANK, one.id()),
                           Set.of(Drive.Kind.MAINS))))
-              .breathing(one.id());
-      case 1 -> Goal.of(Map.of()).allStill();
+              .and(new Condition.Breathes(one.id()));
+      case 1 -> Goal.of(Map.of()).and(new Condition.Still());
       case 2 ->
           Goal.of(
                   Map.of(),
                   List.of(
                       Need.of(tank, new End(End.Kind.TANK, other.id()), Set.of(Drive.Kind.PUMP))))
-              .breathing(one.id(), other.id());
+              .and(new Condition.Breathes(one.id()), new Condition.Breathes(other.id()));
       default ->
           Goal.of(
               Map.of(),

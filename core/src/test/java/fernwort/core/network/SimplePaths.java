@@ -156,6 +156,14 @@ final class SimplePaths {
     switch (part.kind()) {
       case Kind.OpenEnd k ->
           found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+      case Kind.HoseInlet k when at(part, "outside") -> {
+        boolean own = part.id().equals(source.part());
+        if (!own && path.head() > k.outsideHeight() + 1e-4) {
+          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+        }
+      }
+      case Kind.HoseInlet k when at(part, "open") ->
+          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
       case Kind.Fixture k when at(part, "open") ->
           found.add(new Way.Key(source, new End(End.Kind.FIXTURE, part.id()), drive));
       case Kind.Tank k -> {

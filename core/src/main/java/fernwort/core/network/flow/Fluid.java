@@ -1,7 +1,7 @@
 package fernwort.core.network.flow;
 
 /**
- * Water at one temperature.
+ * Water at one temperature, or air.
  *
  * @param density (kg/m³)
  * @param viscosity dynamic viscosity (Pa·s)
@@ -13,6 +13,9 @@ public record Fluid(double density, double viscosity) {
 
   /** Water at 15 °C. */
   public static final Fluid WATER = new Fluid(999.1, 1.138e-3);
+
+  /** Air at 15 °C, which the pressures in vents hardly compress. */
+  public static final Fluid AIR = new Fluid(1.225, 1.81e-5);
 
   /**
    * Returns water at a temperature.

@@ -1,11 +1,8 @@
 package fernwort.core.network.run;
 
-import fernwort.core.network.Plumbing;
+import fernwort.core.network.Levels;
 import fernwort.core.network.TankAir;
 import fernwort.core.network.flow.Fluid;
-import fernwort.core.rig.Line;
-import fernwort.core.rig.Part;
-import fernwort.core.rig.ProfilePoint;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -49,50 +46,35 @@ final class Air {
   }
 
   /** Sets the ways that the air has. */
-  void ways(Plumbing plumbing, TankAir air, Set<String> wetVents) {
-    out = hold(plumbing, air.out(), wetVents);
-    in = hold(plumbing, air.in(), wetVents);
+  void ways(Levels levels, TankAir air, Set<String> wetVents) {
+    out = hold(levels, air.out(), wetVents);
+    in = hold(levels, air.in(), wetVents);
   }
 
-  private static double hold(
-      Plumbing plumbing, Optional<TankAir.Route> route, Set<String> wetVents) {
-    return route.map(r -> sag(plumbing, r.lines(), wetVents)).orElse(Double.POSITIVE_INFINITY);
+  /** Tells whether no air can come in. */
+  boolean hasNoWayIn() {
+    return Double.isInfinite(in);
+  }
+
+  /**
+   * Lets air come in by a vent whose port is under water, but whose line is open: it pushes the
+   * water that stands in the line down before it.
+   *
+   * @param depth of the port under the surface (m)
+   */
+  void drawsUnder(double depth) {
+    in = Fluid.WATER.pressure(Math.max(0, depth));
+  }
+
+  private static double hold(Levels levels, Optional<TankAir.Route> route, Set<String> wetVents) {
+    return route.map(r -> sag(levels, r.lines(), wetVents)).orElse(Double.POSITIVE_INFINITY);
   }
 
   /** The depth of the deepest sag on a vent that water has run through, as a pressure (Pa). */
-  private static double sag(Plumbing plumbing, List<String> lines, Set<String> wetVents) {
-    double deepest = 0;
-    for (Line line : plumbing.rig().lines()) {
-      if (lines.contains(line.id()) && wetVents.contains(line.id())) {
-        deepest = Math.max(deepest, sag(plumbing, line));
-      }
-    }
+  private static double sag(Levels levels, List<String> lines, Set<String> wetVents) {
+    double deepest =
+        lines.stream().filter(wetVents::contains).mapToDouble(levels::sag).max().orElse(0);
     return Fluid.WATER.pressure(deepest);
-  }
-
-  /** Returns how far a line sags below the lower of the heights to both sides of the sag (m). */
-  static double sag(Plumbing plumbing, Line line) {
-    double deepest = 0;
-    List<ProfilePoint> profile = line.profile();
-    for (int i = 0; i < profile.size(); i++) {
-      double before = end(plumbing, line, true);
-      double after = end(plumbing, line, false);
-      for (int j = 0; j < profile.size(); j++) {
-        if (j < i) {
-          before = Math.max(before, profile.get(j).height());
-        } else if (j > i) {
-          after = Math.max(after, profile.get(j).height());
-        }
-      }
-      deepest = Math.max(deepest, Math.min(before, after) - profile.get(i).height());
-    }
-    return deepest;
-  }
-
-  private static double end(Plumbing plumbing, Line line, boolean first) {
-    var port = first ? line.from() : line.to();
-    Part part = plumbing.rig().part(port.part());
-    return part.at(port.port()).z();
   }
 
   /** Tells whether it has no way out or none in. */

@@ -121,17 +121,11 @@ public record Drive(String words, List<Stretch> stretches) {
     return losses;
   }
 
-  /** Returns a state with taps shut, pumps off and inlets capped. */
+  /** Returns a state with everything shut down that runs, gives water or stands open. */
   public static State shutDown(Rig rig, State start) {
     State state = start;
-    for (Part part : rig.parts()) {
-      state =
-          switch (part.kind()) {
-            case Kind.Fixture k -> state.with(part.id(), "shut");
-            case Kind.Pump k -> state.with(part.id(), "off");
-            case Kind.HoseInlet k -> state.with(part.id(), "capped");
-            default -> state;
-          };
+    for (Map.Entry<String, String> shut : rig.shutDown().entrySet()) {
+      state = state.with(shut.getKey(), shut.getValue());
     }
     return state;
   }

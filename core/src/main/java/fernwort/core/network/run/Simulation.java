@@ -5,13 +5,18 @@ import fernwort.core.network.Conditions;
 import fernwort.core.network.End;
 import fernwort.core.network.Flows;
 import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
+import fernwort.core.network.Relief;
 import fernwort.core.network.Surroundings;
 import fernwort.core.network.flow.Fluid;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -68,6 +73,16 @@ public final class Simulation {
   private Thresholds[] crests;
 
   private Map<String, End> wastes = Map.of();
+
+  /** Lines that the air of each tank passes. */
+  private Map<String, List<String>> vents = Map.of();
+
+  /** How much more a tank would hold at the very height of the port it spills at, by id (m³). */
+  private final Map<String, Double> raised;
+
+  /** Tanks that stand level with where a port lets their water over, with that port. */
+  private Map<String, String> spilling = Map.of();
+
   private Set<Watch.Standing> standing = Set.of();
 
   private Simulation(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions) {
@@ -85,6 +100,7 @@ public final class Simulation {
     jugs = new Jugs(plumbing.rig());
     pace = new Pace();
     wetVents = new HashSet<>();
+    raised = new HashMap<>();
     runningFull = conditions.runningFull();
     totals = Totals.none();
     warmth = new Warmth(plumbing);
@@ -123,6 +139,9 @@ public final class Simulation {
     thresholds = other.thresholds;
     crests = other.crests;
     wastes = other.wastes;
+    vents = other.vents;
+    spilling = other.spilling;
+    raised = new HashMap<>(other.raised);
     standing = other.standing;
   }
 
@@ -168,7 +187,7 @@ public final class Simulation {
       gains.put(tanks.get(i).id(), rates[i]);
     }
     return new Moment(
-        time, now(volume), flows, gains, pressures(volume), warmth.temperatures(), totals.copy());
+        time, now(volume), flows, gains, flows.air(), warmth.temperatures(), totals.copy());
   }
 
   /** Returns the time since the run began (s). */
@@ -206,9 +225,10 @@ public final class Simulation {
   public List<Happening> set(String part, String position) {
     plumbing.rig().position(part, position);
     state = state.with(part, position);
-    if (position.equals("pouring")) {
+    if (position.equals(Kind.PortableContainer.POURING.id())) {
       jugs.fill(plumbing.rig().part(part));
     }
+    spilling = Map.of();
     lookAround();
     pace.restart(time);
     List<Happening> happenings = new ArrayList<>();
@@ -299,12 +319,109 @@ public final class Simulation {
     move(start, end, taken, h);
     pace.learn(h, taken, error);
     if (turns || crossed()) {
-      pace.flip(time);
-      lookAround();
+      turn(end.rates(), end.flows());
     } else {
       flows = solve(volume);
+      letGo();
     }
     return changes();
+  }
+
+  /** Works out anew what is open after a port or crest was met, with what moved until then. */
+  private void turn(double[] ratesBefore, Flows before) {
+    Air[] airBefore = Arrays.stream(air).map(Air::new).toArray(Air[]::new);
+    lookAround();
+    letGo();
+    boolean held = false;
+    for (int i = 0; i < volume.length; i++) {
+      double now = rates(flows)[i];
+      if (ratesBefore[i] > STILL && now < -STILL && spill(i, before, flows)
+          || ratesBefore[i] < -STILL && now > STILL && spillAgain(i, before, flows)) {
+        air[i] = airBefore[i];
+        air[i].settle(volume[i]);
+        flows = solve(volume);
+        held = flows.spills().get(tanks.get(i).id()) == Flows.Spill.HOLDS;
+        if (!held) {
+          raised.remove(part(i));
+          spilling = without(spilling, tanks.get(i).id());
+          lookAround();
+        }
+      }
+    }
+    if (!held) {
+      pace.flip(time);
+    }
+  }
+
+  /** Takes a tank to stand level with the port by which its water has begun to leave. */
+  private boolean spill(int tank, Flows before, Flows after) {
+    Part part = tanks.get(tank);
+    double most = STILL;
+    String port = "";
+    for (String p : part.kind().ports()) {
+      double more = leaving(part, p, after) - leaving(part, p, before);
+      if (more > most) {
+        most = more;
+        port = p;
+      }
+    }
+    if (port.isEmpty() || air[tank].isShutIn()) {
+      return false;
+    }
+    raised.remove(part.id());
+    Map<String, String> more = new TreeMap<>(spilling);
+    more.put(part.id(), port);
+    spilling = more;
+    return true;
+  }
+
+  /** The same for a tank that has just fallen to such a port while water comes in. */
+  private boolean spillAgain(int tank, Flows before, Flows after) {
+    double over = Math.min(thresholds[tank].above(volume[tank]), crests[tank].above(volume[tank]));
+    if (!spill(tank, after, before)) {
+      return false;
+    }
+    raised.put(part(tank), over - volume[tank]);
+    return true;
+  }
+
+  private String part(int tank) {
+    return tanks.get(tank).id();
+  }
+
+  /** Returns what leaves a tank by the line at one of its ports (m³/s). */
+  private double leaving(Part tank, String port, Flows of) {
+    return plumbing
+        .lineId(tank.port(port))
+        .map(id -> {
+          boolean first =
+              plumbing.rig().lines().get(plumbing.lineNumber(id)).from().equals(tank.port(port));
+          return first ? of.line(id) : -of.line(id);
+        })
+        .orElse(0.0);
+  }
+
+  /** Lets tanks go that no longer stand level with a port: more comes than runs over, or less. */
+  private void letGo() {
+    while (flows.spills().containsValue(Flows.Spill.RISES)
+        || flows.spills().containsValue(Flows.Spill.FALLS)) {
+      Map<String, String> left = new TreeMap<>(spilling);
+      flows
+          .spills()
+          .forEach((tank, fares) -> {
+            if (fares != Flows.Spill.HOLDS) {
+              left.remove(tank);
+            }
+          });
+      spilling = left;
+      lookAround();
+    }
+  }
+
+  private static Map<String, String> without(Map<String, String> map, String key) {
+    Map<String, String> fewer = new TreeMap<>(map);
+    fewer.remove(key);
+    return fewer;
   }
 
   /**
@@ -358,8 +475,7 @@ public final class Simulation {
     }
     move(start, start, high, high);
     pace.slowDown();
-    pace.flip(time);
-    lookAround();
+    turn(start.rates(), start.flows());
     return changes();
   }
 
@@ -549,14 +665,21 @@ public final class Simulation {
     }
     Surroundings around = hydraulics.around(now, reached);
     wastes = around.wastes();
+    vents = around.vents();
+    Levels levels = Levels.of(plumbing, now);
     for (int i = 0; i < tanks.size(); i++) {
       int tank = i;
       // At a port where the level hovers, air passes beside the water: it stays open till it ends.
-      boolean beside = pace.isHovering() && !air[tank].isShutIn();
+      boolean beside =
+          (pace.isHovering() || spilling.containsKey(tanks.get(tank).id()))
+              && !air[tank].isShutIn();
       around
           .airOf(tanks.get(i).id())
           .filter(a -> !beside)
-          .ifPresent(a -> air[tank].ways(plumbing, a, wetVents));
+          .ifPresent(a -> air[tank].ways(levels, a, wetVents));
+      if (air[i].hasNoWayIn()) {
+        vented(tanks.get(i), levels).ifPresent(air[tank]::drawsUnder);
+      }
       air[i].settle(volume[i]);
       if (air[i].isAirless(volume[i])) {
         airless.add(tanks.get(i).id());
@@ -567,10 +690,37 @@ public final class Simulation {
     flows = solve(volume);
   }
 
+  /** How deep a tank's highest vent is under water, where its line stands open (m). */
+  private Optional<Double> vented(Part tank, Levels levels) {
+    if (!Relief.of(plumbing, state.setting()).hasByVents(tank.id())) {
+      return Optional.empty();
+    }
+    return ((Kind.Tank) tank.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .map(p -> levels.surface(tank.id()) - levels.top(tank.port(p.id())))
+            .min(Double::compare);
+  }
+
+  /** How things stand, with tanks that spill at the very height of their port. */
+  private State level(double[] volumes) {
+    State level = now(volumes);
+    for (Map.Entry<String, Double> r : raised.entrySet()) {
+      if (spilling.containsKey(r.getKey())) {
+        level = level.withVolume(r.getKey(), level.volume(r.getKey()) + r.getValue());
+      }
+    }
+    return level;
+  }
+
   private Flows solve(double[] volumes) {
     return hydraulics.solve(
-        now(volumes),
-        wear.on(conditions).withAir(pressures(volumes)).after(runningFull, jugs.empty(), locked));
+        level(volumes),
+        wear.on(conditions)
+            .withAir(pressures(volumes))
+            .withVents(vents)
+            .withSpilling(spilling)
+            .after(runningFull, jugs.empty(), locked));
   }
 
   private Thresholds[] thresholds(BiFunction<Part, State, double[]> heights) {
@@ -583,7 +733,7 @@ public final class Simulation {
   }
 
   private Set<Watch.Standing> look() {
-    Set<Watch.Standing> standing = watch.look(now(volume), flows, pressures(volume), jugs.empty());
+    Set<Watch.Standing> standing = watch.look(now(volume), flows, flows.air(), jugs.empty());
     warmth
         .hot(state.setting())
         .forEach(h -> standing.add(new Watch.Standing(Happening.Kind.HOT, h)));
@@ -600,9 +750,13 @@ public final class Simulation {
 
   /** Returns what has begun and ended since it was last asked. */
   private List<Happening> changes() {
-    for (String line : flows.runningFull()) {
-      wetVents.add(line);
-    }
+    flows
+        .lines()
+        .forEach((line, q) -> {
+          if (Math.abs(q) > STILL) {
+            wetVents.add(line);
+          }
+        });
     runningFull = flows.runningFull();
     Set<Watch.Standing> now = look();
     List<Happening> changes = new ArrayList<>();

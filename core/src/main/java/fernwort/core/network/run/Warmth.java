@@ -80,7 +80,7 @@ final class Warmth {
   }
 
   private static boolean isOn(Part heater, Setting setting) {
-    return setting.of(heater.id()).equals("on");
+    return setting.of(heater.id()).equals(Kind.ON);
   }
 
   /** Returns when the first thermostat turns, if everything stays as it is (s). */
@@ -161,10 +161,9 @@ final class Warmth {
   }
 
   private static double hotShare(String position) {
-    return switch (position) {
-      case "hot" -> 1;
-      case "warm" -> 0.5;
-      default -> 0;
-    };
+    if (position.equals(Kind.Fixture.HOT.id())) {
+      return 1;
+    }
+    return position.equals(Kind.Fixture.WARM.id()) ? 0.5 : 0;
   }
 }

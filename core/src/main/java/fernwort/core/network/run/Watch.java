@@ -3,6 +3,7 @@ package fernwort.core.network.run;
 import fernwort.core.network.Flows;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
+import fernwort.core.network.Relief;
 import fernwort.core.network.flow.Fluid;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -20,6 +21,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.DoubleStream;
 
 /** Sees what is the case at a moment of a run, so that what begins and ends can be told. */
@@ -43,6 +45,9 @@ final class Watch {
   private final Set<String> overflows = new HashSet<>();
 
   private final Map<String, Double> wasteHeights = new HashMap<>();
+
+  /** Where water has to rise to leave each tank by its vents (m). */
+  private final Map<String, Double> ventTops = new ConcurrentHashMap<>();
 
   Watch(Plumbing plumbing, Slope slope) {
     this.plumbing = plumbing;
@@ -117,7 +122,9 @@ final class Watch {
   double[] heights(Part tank, State state) {
     Levels levels = Levels.of(plumbing, state);
     return tank.kind().ports().stream()
-        .mapToDouble(port -> levels.height(tank.port(port)))
+        .flatMapToDouble(
+            port -> DoubleStream.of(levels.height(tank.port(port)), levels.top(tank.port(port))))
+        .distinct()
         .toArray();
   }
 
@@ -184,12 +191,25 @@ final class Watch {
       standing.add(new Standing(Happening.Kind.DRY, part.id()));
     }
     double pressure = air.getOrDefault(part.id(), 0.0);
-    if (pressure > tank.highestPressure()) {
+    if (pressure > bears(part, tank, levels)) {
       standing.add(new Standing(Happening.Kind.BULGES, part.id()));
     }
     if (pressure < tank.lowestPressure()) {
       standing.add(new Standing(Happening.Kind.SUCKED_IN, part.id()));
     }
+  }
+
+  /**
+   * The pressure that a tank is taken to bear: its limit, beyond the water that stands in its own
+   * vent up to the open end.
+   */
+  private double bears(Part part, Kind.Tank tank, Levels levels) {
+    double rise =
+        ventTops.computeIfAbsent(part.id(), id -> Relief.height(plumbing, levels, part))
+            - levels.surface(part.id());
+    return Double.isInfinite(rise)
+        ? tank.highestPressure()
+        : tank.highestPressure() + Fluid.WATER.pressure(Math.max(0, rise));
   }
 
   private static void pump(String pump, Flows.Running runs, Set<Standing> standing) {
@@ -213,7 +233,11 @@ final class Watch {
     }
   }
 
-  private static double head(PortRef port, Levels levels, Flows flows) {
+  private double head(PortRef port, Levels levels, Flows flows) {
+    Part part = parts.get(port.part());
+    if (part != null && part.kind() instanceof Kind.Tank) {
+      return levels.surface(port.part());
+    }
     return flows
         .pressure(port.part(), port.port())
         .map(p -> levels.height(port) + Fluid.WATER.head(p))

@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.Reference;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.network.TankAir;
@@ -144,7 +145,9 @@ public class SimulationTest {
     double water = 0.1 - number(c, "air_l") / 1000;
     Air air = new Air(0.1, water);
     air.ways(
-        Plumbing.of(DemoRig.all().getFirst().rig()),
+        Levels.of(
+            Plumbing.of(DemoRig.all().getFirst().rig()),
+            new State(DemoRig.all().getFirst().rig().atRest(), Map.of(), Slope.LEVEL)),
         new TankAir("tank", Optional.empty(), Optional.empty()),
         Set.of());
     return new double[] {

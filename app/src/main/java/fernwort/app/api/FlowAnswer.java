@@ -1,0 +1,44 @@
+package fernwort.app.api;
+
+import fernwort.core.network.Flows;
+import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Steady flow as a program wants it.
+ *
+ * @param lines flow in each line from its first end to its second (m³/s)
+ * @param fixtures what each open fixture passes (m³/s)
+ * @param ends what leaves at each open end (m³/s)
+ * @param tanks what each tank gains (m³/s)
+ * @param supplies what each inlet or jug gives (m³/s)
+ * @param pumps what each running pump does
+ * @param airAt parts at which air is drawn into the moving water
+ * @param air gauge pressure of the air above each tank's water, where there is any (Pa)
+ */
+record FlowAnswer(
+    Map<String, Double> lines,
+    Map<String, Double> fixtures,
+    Map<String, Double> ends,
+    Map<String, Double> tanks,
+    Map<String, Double> supplies,
+    Map<String, Flows.Running> pumps,
+    List<String> airAt,
+    Map<String, Double> air) {
+
+  static FlowAnswer of(Plumbing plumbing, State state) {
+    Flows flows = Hydraulics.of(plumbing).solve(state);
+    return new FlowAnswer(
+        flows.lines(),
+        flows.fixtures(),
+        flows.ends(),
+        flows.tanks(),
+        flows.supplies(),
+        flows.pumps(),
+        flows.airAt(),
+        flows.air());
+  }
+}

@@ -1,0 +1,71 @@
+package fernwort.app.api;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import fernwort.app.rigs.OpenRig;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a question takes to be otherwise than recorded; nothing of it is kept.
+ *
+ * @param positions positions of handles, by part id
+ * @param litres water in tanks, by id (L)
+ * @param slope how the vehicle stands (degrees)
+ */
+record Overlay(
+    Optional<Map<String, String>> positions,
+    @JsonProperty("volumes_l") Optional<Map<String, Double>> litres,
+    Optional<Lean> slope) {
+
+  /** Nothing is otherwise. */
+  static final Overlay NONE = new Overlay(Optional.empty(), Optional.empty(), Optional.empty());
+
+  private static final double STEEPEST = 45;
+  private static final double LITRE = 1e-3;
+
+  /** Pitch, nose up, and roll, left side up (degrees). */
+  record Lean(double pitch, double roll) {}
+
+  /**
+   * Returns a state with these things otherwise.
+   *
+   * @throws IllegalArgumentException naming the part, position or amount that cannot be so
+   */
+  State on(OpenRig rig, State recorded) {
+    State state = recorded;
+    for (Map.Entry<String, String> p : positions.orElse(Map.of()).entrySet()) {
+      rig.rig().position(p.getKey(), p.getValue());
+      state = state.with(p.getKey(), p.getValue());
+    }
+    for (Map.Entry<String, Double> v : litres.orElse(Map.of()).entrySet()) {
+      state = state.withVolume(v.getKey(), volume(rig, v.getKey(), v.getValue()));
+    }
+    return slope.isEmpty() ? state : new State(state.setting(), state.volumes(), leaning());
+  }
+
+  private static double volume(OpenRig rig, String tank, double litres) {
+    if (!(rig.rig().part(tank).kind() instanceof Kind.Tank)) {
+      throw new IllegalArgumentException(
+          rig.rig().part(tank).label() + " is no tank; give litres of tanks only");
+    }
+    double capacity = rig.plumbing().room(tank).capacity();
+    if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {
+      throw new IllegalArgumentException(
+          "%s holds from 0 to %.1f L; give its litres"
+              .formatted(rig.rig().part(tank).label(), capacity / LITRE));
+    }
+    return Math.min(litres * LITRE, capacity);
+  }
+
+  private Slope leaning() {
+    Lean lean = slope.orElseThrow();
+    if (!(Math.abs(lean.pitch()) <= STEEPEST && Math.abs(lean.roll()) <= STEEPEST)) {
+      throw new IllegalArgumentException(
+          "No vehicle stands at more than %.0f°; check pitch and roll".formatted(STEEPEST));
+    }
+    return new Slope(lean.pitch(), lean.roll());
+  }
+}

@@ -1,0 +1,58 @@
+package fernwort.app.api;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A run in time that a program asks for: an overlay, with how long and what hands do meanwhile.
+ *
+ * @param seconds how long (s)
+ * @param acts what hands do
+ * @param every how long from sample to sample (s); without it there is one at the end
+ */
+record RunAsked(
+    Optional<Map<String, String>> positions,
+    @JsonProperty("volumes_l") Optional<Map<String, Double>> litres,
+    Optional<Overlay.Lean> slope,
+    double seconds,
+    Optional<List<Act>> acts,
+    Optional<Double> every) {
+
+  private static final double LONGEST = 14 * 86_400.0;
+  private static final int MOST_SAMPLES = 5000;
+  private static final int MOST_ACTS = 1000;
+
+  /** A hand sets something at a time (s). */
+  record Act(double at, String part, String position) {
+    Act {
+      if (part == null || position == null) {
+        throw new IllegalArgumentException("An act lacks its “part” or its “position”; give both");
+      }
+    }
+  }
+
+  RunAsked {
+    if (!(seconds > 0 && seconds <= LONGEST)) {
+      throw new IllegalArgumentException(
+          "The field “seconds” is missing or out of range; give up to %.0f".formatted(LONGEST));
+    }
+    double last = seconds;
+    if (acts.orElse(List.of()).size() > MOST_ACTS) {
+      throw new IllegalArgumentException("Too many acts; give up to " + MOST_ACTS);
+    }
+    if (acts.orElse(List.of()).stream().anyMatch(a -> !(a.at() >= 0 && a.at() <= last))) {
+      throw new IllegalArgumentException(
+          "An act is outside the run; give “at” from 0 to “seconds”");
+    }
+    if (every.isPresent() && !(seconds / every.get() <= MOST_SAMPLES && every.get() > 0)) {
+      throw new IllegalArgumentException(
+          "“every” makes more than %d samples; give a longer time".formatted(MOST_SAMPLES));
+    }
+  }
+
+  Overlay overlay() {
+    return new Overlay(positions, litres, slope);
+  }
+}

@@ -1,0 +1,61 @@
+package fernwort.app.api;
+
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.tank.Parked;
+import fernwort.core.tank.TankFigures;
+import fernwort.core.tank.TankRoom;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * A tank on the slope it stands on, in litres.
+ *
+ * @param litres what it holds now
+ * @param capacity filled to the last corner
+ * @param usable what can be filled in and drawn again
+ * @param stranded what stays below its outlets
+ * @param unreachable what cannot be filled above its vent
+ * @param gauge what the gauge makes of what it holds, on this slope
+ */
+record TankAnswer(
+    double litres,
+    double capacity,
+    double usable,
+    double stranded,
+    double unreachable,
+    GaugeAnswer gauge) {
+
+  private static final double LITRE = 1e-3;
+
+  /**
+   * What a gauge shows.
+   *
+   * @param steps steps or lamps of a sender; 0 for other gauges
+   * @param says litres that one takes it for who reads it as on level ground
+   */
+  record GaugeAnswer(int steps, double says) {}
+
+  static Map<String, TankAnswer> of(Plumbing plumbing, State state) {
+    Map<String, TankAnswer> answers = new TreeMap<>();
+    for (Part part : plumbing.tanks()) {
+      Kind.Tank tank = (Kind.Tank) part.kind();
+      TankRoom room = plumbing.room(part.id());
+      double volume = state.volume(part.id());
+      Parked parked = Parked.of(tank, room, volume, state.slope());
+      TankFigures figures = parked.figures();
+      answers.put(
+          part.id(),
+          new TankAnswer(
+              volume / LITRE,
+              figures.capacity() / LITRE,
+              figures.usable() / LITRE,
+              figures.stranded() / LITRE,
+              figures.unreachable() / LITRE,
+              new GaugeAnswer(parked.senderSteps(), parked.senderSays() / LITRE)));
+    }
+    return answers;
+  }
+}

@@ -1,0 +1,85 @@
+package fernwort.app.api;
+
+import fernwort.app.jobs.JobDesk;
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.rigs.Rigs;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.State;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Every computation for a state that is not the recorded one; nothing of it is kept. */
+@RestController
+@RequestMapping(value = "/api/v1/rigs/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
+class WhatIfController {
+
+  private final Rigs rigs;
+  private final JobDesk desk;
+
+  WhatIfController(Rigs rigs, JobDesk desk) {
+    this.rigs = rigs;
+    this.desk = desk;
+  }
+
+  @PostMapping("/flows")
+  @Operation(summary = "The steady flow with handles, litres or slope otherwise than recorded")
+  FlowAnswer flows(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
+    OpenRig rig = rigs.open(id);
+    return FlowAnswer.of(rig.plumbing(), state(rig, body));
+  }
+
+  @PostMapping("/warnings")
+  @Operation(summary = "What would go wrong with handles, litres or slope otherwise than recorded")
+  List<Warning> warnings(
+      @PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
+    OpenRig rig = rigs.open(id);
+    return rigs.outlook(rig, state(rig, body)).warnings();
+  }
+
+  @PostMapping("/ways")
+  @Operation(summary = "What is open with handles, litres or slope otherwise than recorded")
+  Ways ways(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
+    OpenRig rig = rigs.open(id);
+    return rigs.outlook(rig, state(rig, body)).ways();
+  }
+
+  @PostMapping("/plan")
+  @Operation(summary = "The steps of a job with handles, litres or slope otherwise than recorded")
+  JobsApiController.Planned plan(
+      @PathVariable String id,
+      @RequestParam String job,
+      @RequestBody(required = false) Optional<Overlay> body) {
+    OpenRig rig = rigs.open(id);
+    return JobsApiController.Planned.of(desk.plan(rig, job, state(rig, body)));
+  }
+
+  @PostMapping("/run")
+  @Operation(summary = "The rig in time: what happens, and how things stand at the end")
+  RunAnswer run(@PathVariable String id, @RequestBody RunAsked body) {
+    OpenRig rig = rigs.open(id);
+    body.acts().orElse(List.of()).forEach(act -> rig.rig().position(act.part(), act.position()));
+    return RunAnswer.of(rig.plumbing(), state(rig, Optional.of(body.overlay())), body);
+  }
+
+  @PostMapping("/tanks")
+  @Operation(summary = "Each tank on its slope: litres, usable, stranded, what its gauge shows")
+  Map<String, TankAnswer> tanks(
+      @PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
+    OpenRig rig = rigs.open(id);
+    return TankAnswer.of(rig.plumbing(), state(rig, body));
+  }
+
+  private State state(OpenRig rig, Optional<Overlay> body) {
+    return body.orElse(Overlay.NONE).on(rig, rigs.standing(rig).state());
+  }
+}

@@ -1,0 +1,62 @@
+package fernwort.app.jobs;
+
+import fernwort.app.rigs.OpenRig;
+import fernwort.app.units.Units;
+import fernwort.core.cold.Leftover;
+import fernwort.core.cold.Remains;
+import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Rig;
+import java.util.List;
+
+/**
+ * The water that stays after something was emptied, in words.
+ *
+ * @param rows where, and how much
+ * @param total all of it
+ */
+record Stays(List<Row> rows, String total) {
+
+  private static final double LITRE = 1e-3;
+
+  /** Water that stays. */
+  record Row(String where, String amount) {}
+
+  /** Returns what stays after a plan; nothing for a job of another sort. */
+  static Stays of(OpenRig rig, Plan plan, Units units) {
+    if (plan.job().kind() != Job.Kind.EMPTY_OUT) {
+      return new Stays(List.of(), "");
+    }
+    List<Leftover> left =
+        Remains.of(
+            rig.plumbing(),
+            plan.after(),
+            EmptyingJob.tanksOf(plan.job()),
+            EmptyingJob.emptiesLines(plan.job()));
+    double total = left.stream().mapToDouble(Leftover::volume).sum();
+    return new Stays(
+        left.stream().map(l -> new Row(where(rig.rig(), l), amount(l.volume(), units))).toList(),
+        amount(total, units));
+  }
+
+  private static String where(Rig rig, Leftover left) {
+    return switch (left.kind()) {
+      case TANK -> rig.part(left.id()).label();
+      case BODY -> rig.part(left.id()).label() + " (its body)";
+      case LINE ->
+          "line "
+              + rig.lines().stream()
+                  .filter(l -> l.id().equals(left.id()))
+                  .findFirst()
+                  .map(Line::label)
+                  .orElse(left.id());
+    };
+  }
+
+  private static String amount(double volume, Units units) {
+    return units.in(
+        volume >= LITRE ? "%.1f L".formatted(volume / LITRE) : "%.0f mL".formatted(volume * 1e6));
+  }
+}

@@ -1,0 +1,219 @@
+package fernwort.app.jobs;
+
+import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Step;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.run.Happening;
+import fernwort.core.network.run.Moment;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Does what a run sheet says, step by step, and judges by its own rules what comes of it: it knows
+ * the steps and the kind of job, and nothing of how the plan was found.
+ */
+final class PlanJudge {
+
+  private static final double TURN = 5;
+  private static final double SPLASH = 5e-4;
+  private static final double MOVED = 1e-3;
+  private static final double TRICKLE = 2.5e-6;
+
+  private final Plumbing plumbing;
+  private final Job job;
+  private final Simulation run;
+  private final Moment before;
+  private final Set<String> leaking = new HashSet<>();
+  private final Set<String> moving = new HashSet<>();
+  private final List<Happening> seen = new ArrayList<>();
+
+  PlanJudge(Plumbing plumbing, Job job, State from) {
+    this.plumbing = plumbing;
+    this.job = job;
+    run = Simulation.start(plumbing, from);
+    before = run.moment();
+    before
+        .flows()
+        .ends()
+        .forEach((end, q) -> {
+          if (q > 1e-7) {
+            leaking.add(end);
+          }
+        });
+    before
+        .gains()
+        .forEach((tank, q) -> {
+          if (Math.abs(q) > 1e-7) {
+            moving.add(tank);
+          }
+        });
+  }
+
+  /** Returns what is wrong with a plan, if anything is. */
+  Optional<String> judge(Plan plan) {
+    for (Step step : plan.steps()) {
+      Optional<String> wrong =
+          switch (step) {
+            case Step.Move m -> turn(m);
+            case Step.Wait w -> wait(w);
+          };
+      if (wrong.isPresent()) {
+        return wrong;
+      }
+    }
+    return lost().or(this::disturbed).or(this::dry);
+  }
+
+  private Optional<String> turn(Step.Move move) {
+    if (!run.moment().state().setting().of(move.part()).equals(move.from())) {
+      return Optional.of(move.part() + " is not where the sheet says it is");
+    }
+    seen.clear();
+    seen.addAll(run.set(move.part(), move.to()));
+    seen.addAll(run.runTo(run.time() + TURN));
+    return broken(false);
+  }
+
+  private Optional<String> wait(Step.Wait wait) {
+    seen.clear();
+    String part = wait.until().part();
+    boolean untilDry = wait.words().contains("draws air");
+    switch (wait.until().what()) {
+      case FULL, DRY, POURED_OUT, HOT -> {
+        if (wait.seconds().isKnown()) {
+          seen.addAll(run.runTo(run.time() + wait.seconds().expected() + 1e-6));
+        }
+      }
+      case PRESSURE, SLACK, RUNS -> {}
+    }
+    Optional<String> reached =
+        switch (wait.until().what()) {
+          case FULL -> untilDry || settles(wait) || isFull(part) ? none() : wrong(part, "not full");
+          case DRY -> untilDry || settles(wait) || isDry(part) ? none() : wrong(part, "not empty");
+          case POURED_OUT, HOT, PRESSURE, SLACK, RUNS -> none();
+        };
+    return broken(untilDry).or(() -> reached);
+  }
+
+  private static Optional<String> none() {
+    return Optional.empty();
+  }
+
+  private static Optional<String> wrong(String part, String what) {
+    return Optional.of(part + " is " + what);
+  }
+
+  private static boolean settles(Step.Wait wait) {
+    return wait.words().contains("nothing moves any more");
+  }
+
+  private Optional<String> broken(boolean airIsMeant) {
+    return seen.stream()
+        .filter(Happening::begins)
+        .filter(h ->
+            switch (h.kind()) {
+              case BULGES, SUCKED_IN, BACKS_UP -> true;
+              case DRAWS_AIR -> !airIsMeant;
+              default -> false;
+            })
+        .findFirst()
+        .map(h -> h.kind() + " " + h.subject() + " at " + h.at());
+  }
+
+  private boolean isFull(String tank) {
+    Part part = plumbing.rig().part(tank);
+    State now = run.moment().state();
+    Levels levels = Levels.of(plumbing, now);
+    Kind.Tank kind = (Kind.Tank) part.kind();
+    boolean vent =
+        kind.tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .anyMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) - 1e-4);
+    boolean floats =
+        kind.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.FLOAT)
+            && run.moment().gains().getOrDefault(tank, 0.0) < 1e-7;
+    return vent || floats || now.volume(tank) > 0.999 * plumbing.room(tank).capacity();
+  }
+
+  private boolean isDry(String tank) {
+    Part part = plumbing.rig().part(tank);
+    Levels levels = Levels.of(plumbing, run.moment().state());
+    return ((Kind.Tank) part.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
+            .noneMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) + 1e-4);
+  }
+
+  /** Only emptying and shedding lose water, and taps by their waste. */
+  private Optional<String> lost() {
+    boolean meant =
+        switch (job.kind()) {
+          case EMPTY_OUT, SHED, EMPTY_GRAY -> true;
+          default -> false;
+        };
+    for (Map.Entry<String, Double> out : run.moment().totals().out().entrySet()) {
+      boolean own =
+          leaking.contains(out.getKey())
+              || plumbing.rig().part(out.getKey()).kind() instanceof Kind.Fixture;
+      if (!meant && !own && out.getValue() > SPLASH) {
+        return Optional.of("%.2f L lost at %s".formatted(1000 * out.getValue(), out.getKey()));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Tanks that neither the title nor the waits speak of keep what they hold. */
+  private Optional<String> disturbed() {
+    if (job.kind() == Job.Kind.FILL_ALL) {
+      return Optional.empty();
+    }
+    Set<String> emptied = EmptyingJob.tanksOf(job);
+    for (Part tank : plumbing.tanks()) {
+      boolean concerned =
+          emptied.contains(tank.id())
+              || moving.contains(tank.id())
+              || job.id().contains(tank.id())
+              || (job.title() + job.by()).contains(tank.label());
+      double change = run.moment().state().volume(tank.id()) - before.state().volume(tank.id());
+      boolean waste = ((Kind.Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
+      boolean together = job.id().equals("run-together") || job.id().startsWith("empty-all");
+      if (!concerned && !waste && !together && Math.abs(change) > MOVED) {
+        return Optional.of("%s changes by %.2f L".formatted(tank.id(), 1000 * change));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Taps that are run from somewhere give water at the end. */
+  private Optional<String> dry() {
+    switch (job.kind()) {
+      case RUN_FROM_TANK, RUN_FROM_MAINS, DRAW_OUTSIDE, RINSE -> {}
+      default -> {
+        return Optional.empty();
+      }
+    }
+    Set<String> taps = new HashSet<>();
+    job.stages().forEach(s -> taps.addAll(s.goal().probe().keySet()));
+    for (String tap : taps) {
+      Simulation tried = run.copy();
+      tried.set(tap, ((Kind.Fixture) plumbing.rig().part(tap).kind()).cold().id());
+      if (tried.moment().flows().fixture(tap) < TRICKLE) {
+        return Optional.of("no water at " + tap);
+      }
+    }
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,160 @@
+package fernwort.app.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.format.RigFormat;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.Step;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.InvalidRigException;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Every plan that is shown, from whatever state of whatever rig, reaches its goal without harm when
+ * somebody else runs it.
+ */
+class PlansHoldTest {
+
+  private static final int PLANS = Integer.getInteger("sweep.plans", 300);
+
+  private static List<Rig> rigs() throws IOException {
+    List<Rig> rigs = new ArrayList<>();
+    DemoRig.all().forEach(d -> rigs.add(d.rig()));
+    ReadyRig.all().forEach(r -> rigs.add(r.rig()));
+    RigFormat format = new RigFormat();
+    try (InputStream in = PlansHoldTest.class.getResourceAsStream("/reference/facts.json")) {
+      new JsonMapper()
+          .readTree(in)
+          .get("rigs")
+          .forEach(r -> rigs.add(format.read(r.toString().getBytes(StandardCharsets.UTF_8))));
+    }
+    return rigs;
+  }
+
+  /** A rig with its parts a little higher or lower and its lines wider or narrower than drawn. */
+  private static Rig bent(Rig rig, Random random) {
+    List<Part> parts =
+        rig.parts().stream()
+            .map(p -> p.atHeight(p.height() + 0.3 * (random.nextDouble() - 0.5)))
+            .toList();
+    List<Line> lines =
+        rig.lines().stream()
+            .map(l -> l.ofBore(l.bore() * (0.7 + 0.8 * random.nextDouble())))
+            .toList();
+    try {
+      return new Rig(rig.name() + ", bent", rig.note(), rig.vehicle(), rig.places(), parts, lines);
+    } catch (InvalidRigException e) {
+      return rig;
+    }
+  }
+
+  /** Handles, levels and slope anyhow, as somebody may find a rig. */
+  private static State state(Plumbing plumbing, Random random) {
+    Map<String, String> positions = new HashMap<>();
+    for (Part part : plumbing.rig().handles().toList()) {
+      List<Position> all = part.kind().positions();
+      positions.put(
+          part.id(),
+          random.nextInt(3) == 0 ? all.get(random.nextInt(all.size())).id() : part.rest().id());
+    }
+    Map<String, Double> volumes = new HashMap<>();
+    for (Part tank : plumbing.tanks()) {
+      double share = random.nextInt(6) == 0 ? random.nextInt(2) : random.nextDouble();
+      volumes.put(tank.id(), share * plumbing.room(tank.id()).capacity());
+    }
+    Slope slope =
+        random.nextBoolean()
+            ? Slope.LEVEL
+            : new Slope(6 * random.nextDouble() - 3, 6 * random.nextDouble() - 3);
+    return new State(new Setting(positions), volumes, slope);
+  }
+
+  @Test
+  void everyPlanThatIsShownReachesItsGoalWithoutHarm() throws IOException {
+    long seed = Long.getLong("sweep.seed", System.nanoTime());
+    Random random = new Random(seed);
+    List<Rig> rigs = rigs();
+    List<String> wrong = new ArrayList<>();
+    Map<String, Integer> seen = new TreeMap<>();
+    int shown = 0;
+    int asked = 0;
+    while (shown < PLANS) {
+      Rig drawn = rigs.get(random.nextInt(rigs.size()));
+      Plumbing plumbing = Plumbing.of(random.nextInt(3) == 0 ? bent(drawn, random) : drawn);
+      Plans plans = Plans.of(plumbing);
+      State from = state(plumbing, random);
+      for (Job job : some(plumbing, random)) {
+        asked++;
+        Plan plan = plans.plan(job, from);
+        if (plan.trouble().isPresent()) {
+          assertThat(plan.trouble().get().words()).as(job.id()).isNotBlank();
+          continue;
+        }
+        shown++;
+        seen.merge(job.kind().name(), 1, Integer::sum);
+        new PlanJudge(plumbing, job, from)
+            .judge(plan)
+            .ifPresent(
+                w -> wrong.add("%s, %s: %s from %s".formatted(drawn.name(), job.id(), w, from)));
+      }
+    }
+    System.out.printf("PLANS seed %d: %d asked for, %d shown: %s%n", seed, asked, shown, seen);
+    wrong.forEach(w -> System.out.println("PLANS " + w));
+    assertThat(wrong).as("of %d plans, seed %d", shown, seed).isEmpty();
+    assertThat(shown).as("of %d asked for", asked).isGreaterThan(asked / 3);
+  }
+
+  @Test
+  void theJudgeSeesAForgottenHandle() {
+    DemoRig truck = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(truck.rig());
+    State from = truck.state().with("low-overflow-valve", "shut");
+    Job job = Jobs.of(plumbing).byId("fill-low-inlet").orElseThrow();
+    Plan right = Plans.of(plumbing).plan(job, from);
+    assertThat(new PlanJudge(plumbing, job, from).judge(right)).isEmpty();
+    for (String handle : List.of("fill-selector", "inlet")) {
+      List<Step> fewer =
+          right.steps().stream()
+              .filter(s -> !(s instanceof Step.Move m && m.part().equals(handle)))
+              .toList();
+      Plan wrong = new Plan(job, fewer, List.of(), right.notes(), right.after(), right.trouble());
+      assertThat(new PlanJudge(plumbing, job, from).judge(wrong)).as(handle).isPresent();
+    }
+  }
+
+  private static List<Job> some(Plumbing plumbing, Random random) {
+    List<Job> all = new ArrayList<>(Jobs.of(plumbing).all());
+    for (Part tank : plumbing.tanks()) {
+      all.add(EmptyingJob.of(plumbing, Set.of(tank.id()), random.nextInt(4) == 0));
+    }
+    List<Job> some = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      some.add(all.get(random.nextInt(all.size())));
+    }
+    return some;
+  }
+}

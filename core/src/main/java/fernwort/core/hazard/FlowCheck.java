@@ -1,0 +1,113 @@
+package fernwort.core.hazard;
+
+import fernwort.core.network.End;
+import fernwort.core.network.Flows;
+import fernwort.core.network.Hydraulics;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.PumpWork;
+import fernwort.core.network.UnsettledFlowException;
+import fernwort.core.network.Way;
+import fernwort.core.network.Ways;
+import fernwort.core.rig.Kind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What only the solved flow tells: whether the pressure behind a pump keeps its switch open, how
+ * much of its water a pump only stirs, and which open tap gets none. Solved when a pump is on, or
+ * two things draw at once.
+ */
+final class FlowCheck implements Check {
+
+  private final Hydraulics hydraulics;
+
+  FlowCheck(Hydraulics hydraulics) {
+    this.hydraulics = hydraulics;
+  }
+
+  @Override
+  public void look(Scene scene, List<Warning> found) {
+    boolean pumps =
+        scene.ways().pumps().stream().anyMatch(PumpWork::heldOff)
+            || found.stream().anyMatch(w -> w.code() == Warning.Code.PUMP_STIRS);
+    boolean draws = scene.ways().ways().stream().anyMatch(w -> w.end().kind() == End.Kind.FIXTURE);
+    if (!pumps && !draws) {
+      return;
+    }
+    Flows flows;
+    try {
+      flows = hydraulics.solve(scene.levels().state(scene.setting()));
+    } catch (UnsettledFlowException e) {
+      // What is open has been told; the page of flows names the part whose figures do not settle.
+      return;
+    }
+    runningAllTheSame(scene, flows, found);
+    found.replaceAll(w -> w.code() == Warning.Code.PUMP_STIRS ? withShare(scene, w, flows) : w);
+    scene.ways().ways().stream()
+        .filter(w -> w.end().kind() == End.Kind.FIXTURE)
+        .map(w -> w.end().part())
+        .distinct()
+        .filter(tap -> flows.fixture(tap) < Flows.TRICKLE)
+        .forEach(tap -> found.add(starves(scene, tap)));
+  }
+
+  /** Pumps that the mains hold off only as long as nothing flows, looked at as they really run. */
+  private static void runningAllTheSame(Scene scene, Flows flows, List<Warning> found) {
+    Set<String> running =
+        scene.ways().pumps().stream()
+            .filter(PumpWork::heldOff)
+            .map(PumpWork::pump)
+            .filter(pump -> !isHeld(scene, pump, flows))
+            .collect(Collectors.toSet());
+    if (running.isEmpty()) {
+      return;
+    }
+    Ways ways = OpenWays.find(scene.plumbing(), scene.setting(), scene.levels(), running);
+    List<Warning> more = new ArrayList<>();
+    new PumpCheck().look(new Scene(scene.plumbing(), scene.setting(), scene.levels(), ways), more);
+    more.stream().filter(w -> running.contains(w.parts().getFirst())).forEach(found::add);
+  }
+
+  /** Tells whether the pressure, as it is with what flows, stands above where the switch opens. */
+  private static boolean isHeld(Scene scene, String pump, Flows flows) {
+    return scene.part(pump).kind() instanceof Kind.Pump kind
+        && flows.pressure(pump, "out").filter(p -> p >= kind.cutOut() - 1).isPresent();
+  }
+
+  private static Warning withShare(Scene scene, Warning warning, Flows flows) {
+    String pump = warning.parts().getFirst();
+    Flows.Running runs = flows.pumps().get(pump);
+    double used = 0;
+    for (Way way : scene.ways().ways()) {
+      if (way.end().kind() == End.Kind.FIXTURE
+          && way.drive().pump().filter(pump::equals).isPresent()) {
+        used += flows.fixture(way.end().part());
+      }
+    }
+    if (runs == null || runs.flow() <= 0 || used <= 0 || warning.severity() != Severity.NOTE) {
+      return warning;
+    }
+    double share = Math.clamp(1 - used / runs.flow(), 0, 1);
+    return new Warning(
+        warning.code(),
+        warning.severity(),
+        "%s, %.0f %% of it".formatted(warning.title(), 100 * share),
+        warning.what(),
+        warning.why(),
+        warning.mend(),
+        warning.parts());
+  }
+
+  private static Warning starves(Scene scene, String tap) {
+    return new Warning(
+        Warning.Code.TAP_STARVES,
+        Severity.NOTE,
+        "No water comes at " + scene.label(tap),
+        "It is open, and others take all there is.",
+        "What drives its water is too weak for all that is open at once.",
+        "Shut another tap, or whatever else runs.",
+        List.of(tap));
+  }
+}

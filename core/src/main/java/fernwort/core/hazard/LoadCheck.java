@@ -1,0 +1,95 @@
+package fernwort.core.hazard;
+
+import fernwort.core.load.Loads;
+import fernwort.core.load.Support;
+import fernwort.core.network.Plumbing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Loads beyond their limits, on level ground; what the vehicle carries beside its water is in its
+ * measured empty loads. No handle changes them, so that they are looked at once for a state.
+ */
+public final class LoadCheck {
+
+  /** One side may be heavier by this share of all; a default, makers seldom say. */
+  private static final double SIDE = 0.04;
+
+  private LoadCheck() {}
+
+  /**
+   * Returns the warnings of some water.
+   *
+   * @param plumbing the prepared rig
+   * @param volumes water by tank id (m³)
+   */
+  public static List<Warning> of(Plumbing plumbing, Map<String, Double> volumes) {
+    if (plumbing.rig().vehicle().axles().isEmpty()) {
+      return List.of();
+    }
+    Loads loads;
+    try {
+      loads = Loads.of(plumbing, volumes);
+    } catch (IllegalArgumentException e) {
+      // The vehicle is not described well enough to stand; its page says so.
+      return List.of();
+    }
+    List<Warning> found = new ArrayList<>();
+    look(loads.supports().get(0), loads.onRear(), found);
+    look(loads.supports().get(1), loads.onFront(), found);
+    side(loads, found);
+    return found;
+  }
+
+  private static void look(Support support, double load, List<Warning> found) {
+    boolean hitch = support.lowest() > 0 || support.label().equals("drawbar");
+    boolean weighed = support.empty() > 0;
+    if (load > support.highest()) {
+      found.add(
+          new Warning(
+              hitch ? Warning.Code.HITCH_HEAVY : Warning.Code.AXLE_OVER,
+              Severity.DANGER,
+              "%s carries %.0f kg, %.0f kg too much"
+                  .formatted(called(support, hitch), load, load - support.highest()),
+              hitch
+                  ? "The coupling or what pulls it gives way."
+                  : "Tyres, springs or axle give way.",
+              "The water stands too near it.",
+              "Carry less, or draw the tanks nearest to it first.",
+              List.of()));
+    }
+    if (hitch && weighed && load < support.lowest()) {
+      found.add(
+          new Warning(
+              Warning.Code.HITCH_LIGHT,
+              Severity.DANGER,
+              "%s carries %.0f kg, %.0f kg too little"
+                  .formatted(called(support, true), load, support.lowest() - load),
+              "The trailer sways, and can throw what pulls it off the road.",
+              "Too much water stands behind the axle, or too little before it.",
+              "Fill the tanks before the axle, or draw those behind it first.",
+              List.of()));
+    }
+  }
+
+  private static String called(Support support, boolean hitch) {
+    return hitch ? "The coupling" : "Axle " + support.label();
+  }
+
+  private static void side(Loads loads, List<Warning> found) {
+    double all = loads.onRear() + loads.onFront();
+    if (Math.abs(loads.left()) > SIDE * all) {
+      found.add(
+          new Warning(
+              Warning.Code.SIDE,
+              Severity.NOTE,
+              "The water lies %.0f kg heavier on the %s"
+                  .formatted(Math.abs(loads.left()), loads.left() > 0 ? "left" : "right"),
+              "It leans, and pulls to that side when braking.",
+              "The tanks on that side hold more.",
+              "Fill or draw the sides evenly.",
+              List.of()));
+    }
+  }
+}

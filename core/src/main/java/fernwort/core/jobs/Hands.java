@@ -1,0 +1,20 @@
+package fernwort.core.jobs;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+
+/** What hands can do in one movement. */
+final class Hands {
+
+  private Hands() {}
+
+  /**
+   * Tells whether a part goes from one position to another in one movement. A hose does not come
+   * off while its tap gives: the tap is shut first.
+   */
+  static boolean canTurn(Part part, String from, String to) {
+    return !(part.kind() instanceof Kind.HoseInlet
+        && from.equals(Kind.HoseInlet.MAINS.id())
+        && !to.equals(Kind.HoseInlet.HOSE.id()));
+  }
+}

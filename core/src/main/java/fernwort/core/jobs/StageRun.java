@@ -1,0 +1,266 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Severity;
+import fernwort.core.network.Conditions;
+import fernwort.core.network.Flows;
+import fernwort.core.network.Hydraulics;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.run.Happening;
+import fernwort.core.network.run.Moment;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A stage of a plan, done in the simulation as it is written: its turns one after another, then
+ * what is waited for. Whatever goes wrong ends it.
+ */
+final class StageRun {
+
+  /** A turn takes so long (s). */
+  private static final double TURN = 5;
+
+  /** Water that nobody would miss (m³). */
+  static final double SPLASH = 3e-4;
+
+  /** What a tank may gain or lose that has nothing to do with a job (m³). */
+  private static final double HARDLY = 5e-4;
+
+  /** Flows that were there before are not a plan's doing (m³/s). */
+  private static final double MOVES = 1e-7;
+
+  private final Plumbing plumbing;
+  private final Simulation run;
+  private final Set<String> losing;
+  private final Set<String> concerned;
+  private final Moment before;
+  private final Set<String> leaking = new HashSet<>();
+  private final Set<String> moving = new HashSet<>();
+  private Optional<Harm> harm = Optional.empty();
+
+  /**
+   * Begins a stage.
+   *
+   * @param run how things stand; runs on with the stage
+   * @param losing ends at which the job means to lose water
+   * @param concerned tanks that the job has to do with
+   */
+  StageRun(Plumbing plumbing, Simulation run, Set<String> losing, Set<String> concerned) {
+    this.plumbing = plumbing;
+    this.run = run;
+    this.losing = losing;
+    this.concerned = concerned;
+    before = run.moment();
+    before
+        .flows()
+        .ends()
+        .forEach((end, q) -> {
+          if (q > MOVES) {
+            leaking.add(end);
+          }
+        });
+    before
+        .gains()
+        .forEach((tank, q) -> {
+          if (Math.abs(q) > MOVES) {
+            moving.add(tank);
+          }
+        });
+  }
+
+  /** Prepares the run of a whole plan. */
+  static Simulation start(Plumbing plumbing, Hydraulics hydraulics, State from) {
+    return Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
+  }
+
+  /** Returns the run so far. */
+  Simulation run() {
+    return run;
+  }
+
+  /** Returns how things stood when the stage began. */
+  Moment before() {
+    return before;
+  }
+
+  /** Returns what went wrong, if anything did. */
+  Optional<Harm> harm() {
+    return harm;
+  }
+
+  /** Returns the levels as they are. */
+  Levels levels() {
+    return Levels.of(plumbing, run.moment().state());
+  }
+
+  /** Makes one turn. */
+  void turn(String part, String position) {
+    if (harm.isEmpty()) {
+      note(run.set(part, position), Set.of());
+      pass(TURN);
+    }
+  }
+
+  private void pass(double seconds) {
+    double until = run.time() + seconds;
+    while (run.time() < until - 1e-6 && harm.isEmpty()) {
+      note(run.runToNext(until), Set.of());
+    }
+  }
+
+  /**
+   * Takes note of what began.
+   *
+   * @param meant kinds of happening that the stage waits for
+   */
+  void note(List<Happening> happenings, Set<Happening.Kind> meant) {
+    for (Happening h : happenings) {
+      if (h.begins() && !meant.contains(h.kind()) && harm.isEmpty()) {
+        harm = harmOf(h);
+      }
+    }
+    if (harm.isEmpty()) {
+      harm = lost().or(this::moved);
+    }
+  }
+
+  private Optional<Harm> harmOf(Happening h) {
+    String label =
+        plumbing.rig().parts().stream().anyMatch(p -> p.id().equals(h.subject()))
+            ? label(h.subject())
+            : h.subject();
+    return switch (h.kind()) {
+      case BULGES ->
+          Optional.of(
+              new Harm(
+                  Harm.Kind.STRAINED,
+                  h.subject(),
+                  h.at(),
+                  label + " bulges",
+                  "Open its vent or overflow, or fit one that is wide and low enough."));
+      case SUCKED_IN ->
+          Optional.of(
+              new Harm(
+                  Harm.Kind.STRAINED,
+                  h.subject(),
+                  h.at(),
+                  label + " is sucked in",
+                  "Open its vent, or fit one that is wide enough."));
+      case DRAWS_AIR ->
+          Optional.of(
+              new Harm(
+                  Harm.Kind.DREW_AIR,
+                  h.subject(),
+                  h.at(),
+                  label + " draws air",
+                  "Fill the tank that it draws from first."));
+      case BACKS_UP ->
+          Optional.of(
+              new Harm(
+                  Harm.Kind.BACKED_UP,
+                  h.subject(),
+                  h.at(),
+                  "waste comes back up at " + label,
+                  "Empty gray first."));
+      case FULL, DRY, RUNS_OUT, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+          Optional.empty();
+    };
+  }
+
+  private Optional<Harm> lost() {
+    Moment now = run.moment();
+    for (Map.Entry<String, Double> out : now.totals().out().entrySet()) {
+      Part part = plumbing.rig().part(out.getKey());
+      double more = out.getValue() - before.totals().out().getOrDefault(out.getKey(), 0.0);
+      boolean meant =
+          losing.contains(part.id())
+              || leaking.contains(part.id())
+              || part.kind() instanceof Kind.Fixture;
+      if (more > SPLASH && !meant) {
+        return Optional.of(
+            new Harm(
+                Harm.Kind.LOST,
+                part.id(),
+                now.time(),
+                "water runs out at " + part.label(),
+                "Shut the way there, or catch it."));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private Optional<Harm> moved() {
+    Moment now = run.moment();
+    for (Part tank : plumbing.tanks()) {
+      double change = now.state().volume(tank.id()) - before.state().volume(tank.id());
+      boolean waste = ((Kind.Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
+      boolean meant = concerned.contains(tank.id()) || moving.contains(tank.id()) || waste;
+      if (Math.abs(change) > HARDLY && !meant) {
+        return Optional.of(
+            new Harm(
+                change > 0 ? Harm.Kind.GAINED : Harm.Kind.DRAINED,
+                tank.id(),
+                now.time(),
+                tank.label() + (change > 0 ? " fills as well" : " runs out as well"),
+                "Fit a valve that parts it from the rest."));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Says that something else went wrong. */
+  void fail(Harm.Kind kind, String part, String words, String mend) {
+    if (harm.isEmpty()) {
+      harm = Optional.of(new Harm(kind, part, run.time(), words, mend));
+    }
+  }
+
+  /** Opens each tap of a goal for a moment, by itself, to see whether water comes. */
+  void tryTaps(Goal goal) {
+    for (Need need : goal.needs()) {
+      String tap = need.end().part();
+      if (goal.probe().containsKey(tap) && harm.isEmpty()) {
+        Simulation tried = run.copy();
+        tried.set(tap, goal.probe().getOrDefault(tap, ""));
+        Flows flows = tried.moment().flows();
+        if (flows.fixture(tap) < Flows.TRICKLE) {
+          fail(Harm.Kind.NO_WATER, tap, "no water comes at " + label(tap), why(need, flows));
+        }
+      }
+    }
+  }
+
+  private String why(Need need, Flows flows) {
+    String source = need.source().part();
+    boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
+    boolean tank = plumbing.rig().part(source).kind() instanceof Kind.Tank;
+    return tank && (air || Marks.isDry(plumbing, run.moment().state(), source))
+        ? "Fill %s first: as it is parked, its water does not come to an outlet."
+            .formatted(label(source))
+        : "See what holds it back: height, pressure, or another way that takes it.";
+  }
+
+  /** Says so when something would go on that no run shows, since it is of what water it is. */
+  void look(Scout scout) {
+    if (harm.isPresent()) {
+      return;
+    }
+    State now = run.moment().state();
+    scout
+        .unseen(now.setting(), Levels.of(plumbing, now))
+        .filter(w -> w.severity() == Severity.DANGER)
+        .ifPresent(w -> fail(Harm.Kind.SPOILT, w.parts().getFirst(), w.title(), w.mend()));
+  }
+
+  private String label(String part) {
+    return plumbing.rig().part(part).label();
+  }
+}

@@ -1,0 +1,129 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Source;
+import fernwort.core.network.Turns.Turn;
+import java.util.Optional;
+
+/** Why a job cannot be done, in words, with its mend. */
+final class Troubles {
+
+  private final Plumbing plumbing;
+
+  Troubles(Plumbing plumbing) {
+    this.plumbing = plumbing;
+  }
+
+  /** A part would have to be elsewhere, and cannot. */
+  Plan.Trouble needed(Turn turn) {
+    return new Plan.Trouble(
+        "%s has to be “%s” for it. Leave the job here, and have it mended first."
+            .formatted(
+                label(turn.part()), plumbing.rig().position(turn.part(), turn.position()).words()),
+        Optional.empty());
+  }
+
+  /** A stage that is left out for want of a valve. */
+  String without(Goal goal) {
+    Optional<Condition.RunsOut> out = goal.of(Condition.RunsOut.class).stream().findFirst();
+    if (out.isPresent()) {
+      return "Nothing lets %s out by itself: pump it out, or fit a drain."
+          .formatted(label(out.get().tank()));
+    }
+    return goal.of(Condition.Parted.class).stream()
+        .findFirst()
+        .map(p ->
+            "No valve parts %s from %s: mind what still runs, and fit one."
+                .formatted(label(p.from()), label(p.to())))
+        .orElse("No valve shuts the water off here: mind what still runs.");
+  }
+
+  /** Every way that was found went wrong when it was run. */
+  Plan.Trouble disproved(Harm harm) {
+    String words = Character.toUpperCase(harm.words().charAt(0)) + harm.words().substring(1);
+    return new Plan.Trouble(
+        "It was run through, and does not work as things stand: %s. %s"
+            .formatted(words, harm.mend()),
+        Optional.empty());
+  }
+
+  /** No safe setting was found. */
+  Plan.Trouble blocked(Goal goal, Optional<Fault> fault) {
+    return fault
+        .map(f -> trouble(goal, f))
+        .orElseGet(() -> new Plan.Trouble(noWay(goal), Optional.empty()));
+  }
+
+  private Plan.Trouble trouble(Goal goal, Fault fault) {
+    return switch (fault) {
+      case Fault.Danger f -> danger(f.warning());
+      case Fault.Airless f ->
+          words(
+              "No position of the handles lets %s breathe. Fit a vent, or open the one it has.",
+              f.tank());
+      case Fault.ShutIn f ->
+          words(
+              "Once %s is full, nothing lets out what still comes in, and it bulges. Fit an"
+                  + " overflow that no handle shuts.",
+              f.tank());
+      case Fault.Leaking f ->
+          words(
+              "What goes into %s runs out again at "
+                  + label(f.way().end().part())
+                  + ". Fit a valve or cap there.",
+              f.tank());
+      case Fault.Stray f ->
+          words(
+              "Water would run from %s to "
+                  + label(f.way().end().part())
+                  + " as well, and nothing stops it there. Fit a valve between them.",
+              f.way().source().part());
+      case Fault.Joined f ->
+          words("Nothing parts %s from " + label(f.to()) + ". Fit a valve between them.", f.from());
+      case Fault.PumpOn f ->
+          words("%s cannot be kept off the water that the hose gives.", f.pump());
+      case Fault.Unfed f -> words("%s has nothing to draw. Fill its tank first.", f.pump());
+      case Fault.Bypassed f ->
+          words("Water comes back without passing %s. Fit a valve in the bypass.", f.filter());
+      case Fault.NotRound f -> words("%s has no loop to turn its water round in.", f.pump());
+      case Fault.Keeping f when f.tank().isEmpty() ->
+          new Plan.Trouble("Water stays in the lines that no handle lets out.", Optional.empty());
+      case Fault.Keeping f ->
+          words("Nothing lets %s out by itself. Pump it out, or fit a drain.", f.tank());
+      case Fault.Disproved f -> disproved(f.harm());
+      case Fault.Misplaced f -> new Plan.Trouble(noWay(goal), Optional.empty());
+      case Fault.Missing f -> new Plan.Trouble(missing(f.need()), Optional.empty());
+      case Fault.Apart f ->
+          words("No position of the handles joins %s with " + label(f.to()) + ".", f.from());
+    };
+  }
+
+  private static Plan.Trouble danger(Warning hazard) {
+    return new Plan.Trouble(
+        "Every way there leads through a danger: " + hazard.title() + ". " + hazard.mend(),
+        Optional.of(hazard));
+  }
+
+  private Plan.Trouble words(String sentence, String part) {
+    return new Plan.Trouble(sentence.formatted(label(part)), Optional.empty());
+  }
+
+  private String noWay(Goal goal) {
+    return goal.needs().stream()
+        .findFirst()
+        .map(this::missing)
+        .orElse("No position of the handles does it.");
+  }
+
+  private String missing(Need need) {
+    return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
+        .formatted(
+            need.source().kind() == Source.Kind.MAINS ? "the mains" : label(need.source().part()),
+            label(need.end().part()));
+  }
+
+  private String label(String part) {
+    return plumbing.rig().part(part).label();
+  }
+}

@@ -1,0 +1,132 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.cold.Leftover;
+import fernwort.core.cold.Remains;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+class EmptyingJobTest {
+
+  private static DemoRig demo(String id) {
+    return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static Plan plan(DemoRig rig, State from, boolean lines, String... tanks) {
+    Plumbing plumbing = Plumbing.of(rig.rig());
+    return Plans.of(plumbing).plan(EmptyingJob.of(plumbing, Set.of(tanks), lines), from);
+  }
+
+  private static Plan plan(DemoRig rig, boolean lines, String... tanks) {
+    return plan(rig, rig.state(), lines, tanks);
+  }
+
+  private static int at(Plan plan, String part, String position) {
+    for (int i = 0; i < plan.steps().size(); i++) {
+      if (plan.steps().get(i) instanceof Step.Move m
+          && m.part().equals(part)
+          && m.to().equals(position)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  @Test
+  void pumpAndHeaterGoOffBeforeAnythingIsOpened() {
+    Plan plan = plan(demo("marginalia"), false, "low");
+    assertThat(plan.trouble()).isEmpty();
+    int open = at(plan, "low-drain", "off");
+    assertThat(at(plan, "pump", "off")).isNotNegative().isLessThan(open);
+    assertThat(at(plan, "heater", "off")).isNotNegative().isLessThan(open);
+  }
+
+  @Test
+  void eachTankReallyRunsOutInTheRunOrTheSheetSaysWhyNot() {
+    for (DemoRig rig : DemoRig.all()) {
+      for (Part tank : rig.rig().tanks().toList()) {
+        Plan plan = plan(rig, false, tank.id());
+        boolean less = plan.after().volume(tank.id()) < 0.3 * rig.state().volume(tank.id()) + 1e-3;
+        assertThat(less || !plan.notes().isEmpty() || plan.trouble().isPresent())
+            .as(rig.id() + " " + tank.id() + " " + plan.after().volumes())
+            .isTrue();
+      }
+    }
+  }
+
+  @Test
+  void grayHasItsHoseOnBeforeItsValveOpensAndItsValveShutBeforeTheCapGoesOn() {
+    Plan plan = plan(demo("marginalia"), false, "gray");
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(at(plan, "dump-outlet", "hose"))
+        .isNotNegative()
+        .isLessThan(at(plan, "gray-dump", "open"));
+    assertThat(at(plan, "gray-dump", "shut"))
+        .isNotNegative()
+        .isLessThan(at(plan, "dump-outlet", "capped"));
+  }
+
+  @Test
+  void aTankThatWouldDrawAVacuumGetsAirFirst() {
+    DemoRig rig = demo("marginalia");
+    Plan plan = plan(rig, rig.state().with("low-overflow-valve", "shut"), false, "low");
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().setting().of("low-overflow-valve")).isEqualTo("open");
+  }
+
+  @Test
+  void theLinesAreLeftWithEveryTapOpenColdAndHot() {
+    DemoRig rig = demo("marginalia");
+    Set<String> tanks = rig.rig().tanks().map(Part::id).collect(Collectors.toSet());
+    Plan plan = plan(rig, true, tanks.toArray(String[]::new));
+    assertThat(plan.trouble()).isEmpty();
+    rig.rig().parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .forEach(tap -> {
+          Kind.Fixture fixture = (Kind.Fixture) tap.kind();
+          String stands = plan.after().setting().of(tap.id());
+          assertThat(fixture.opensCold(stands)).as(tap.id()).isTrue();
+          assertThat(fixture.opensHot(stands)).as(tap.id()).isEqualTo(fixture.use().mixes());
+        });
+    List<Leftover> left = Remains.of(Plumbing.of(rig.rig()), plan.after(), tanks, true);
+    assertThat(left).extracting(Leftover::id).contains("sink-trap", "sediment", "pump");
+    double before = rig.rig().lines().stream().mapToDouble(l -> l.volume()).sum();
+    double after =
+        left.stream()
+            .filter(l -> l.kind() == Leftover.Kind.LINE)
+            .mapToDouble(Leftover::volume)
+            .sum();
+    assertThat(after).isLessThan(0.6 * before);
+  }
+
+  @Test
+  void aTankThatWasNotChosenKeepsItsWater() {
+    DemoRig rig = demo("marginalia");
+    Plan plan = plan(rig, true, "low");
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("main")).isGreaterThan(rig.state().volume("main") - 1e-3);
+    assertThat(plan.after().setting().of("gray-dump")).isEqualTo("shut");
+  }
+
+  @Test
+  void itsNameHoldsTheChoice() {
+    Plumbing plumbing = Plumbing.of(demo("tern").rig());
+    Job job = EmptyingJob.of(plumbing, Set.of("fore", "gray"), true);
+    assertThat(EmptyingJob.named(plumbing, job.id())).contains(job);
+    assertThat(EmptyingJob.named(plumbing, "empty-out~heron")).isEmpty();
+    assertThat(EmptyingJob.named(plumbing, "rest")).isEmpty();
+    assertThatThrownBy(() -> EmptyingJob.of(plumbing, Set.of(), false))
+        .hasMessageContaining("Nothing is chosen");
+    assertThatThrownBy(() -> EmptyingJob.of(plumbing, Set.of("pump"), false))
+        .hasMessageContaining("is no tank");
+  }
+}

@@ -11,15 +11,17 @@ import fernwort.core.network.Ways;
 import fernwort.core.rig.Kind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What only the solved flow tells: whether the pressure behind a pump keeps its switch open, how
- * much of its water a pump only stirs, and which open tap gets none. Solved when a pump is on, or
- * two things draw at once.
+ * much of its water a pump only stirs, and which open tap gets none.
  */
-final class FlowCheck implements Check {
+final class FlowCheck {
 
   private final Hydraulics hydraulics;
 
@@ -27,23 +29,45 @@ final class FlowCheck implements Check {
     this.hydraulics = hydraulics;
   }
 
-  @Override
-  public void look(Scene scene, List<Warning> found) {
-    boolean pumps =
-        scene.ways().pumps().stream().anyMatch(PumpWork::heldOff)
-            || found.stream().anyMatch(w -> w.code() == Warning.Code.PUMP_STIRS);
+  /** The flow of one scene, solved once it is asked for; empty where it does not settle. */
+  static final class Solving {
+
+    private final Supplier<Optional<Flows>> solve;
+    private @Nullable Optional<Flows> solved;
+
+    private Solving(Supplier<Optional<Flows>> solve) {
+      this.solve = solve;
+    }
+
+    Optional<Flows> flows() {
+      if (solved == null) {
+        solved = solve.get();
+      }
+      return solved;
+    }
+  }
+
+  Solving solving(Scene scene) {
+    return new Solving(() -> {
+      try {
+        return Optional.of(hydraulics.solve(scene.levels().state(scene.setting())));
+      } catch (UnsettledFlowException e) {
+        // What is open has been told; the page of flows names the part whose figures do not settle.
+        return Optional.empty();
+      }
+    });
+  }
+
+  /** Adds shares and shortages; solved when a pump stirs or a tap draws. */
+  void look(Scene scene, Solving solving, List<Warning> found) {
+    boolean stirs = found.stream().anyMatch(w -> w.code() == Warning.Code.PUMP_STIRS);
     boolean draws = scene.ways().ways().stream().anyMatch(w -> w.end().kind() == End.Kind.FIXTURE);
-    if (!pumps && !draws) {
-      return;
+    if (stirs || draws) {
+      solving.flows().ifPresent(flows -> look(scene, flows, found));
     }
-    Flows flows;
-    try {
-      flows = hydraulics.solve(scene.levels().state(scene.setting()));
-    } catch (UnsettledFlowException e) {
-      // What is open has been told; the page of flows names the part whose figures do not settle.
-      return;
-    }
-    runningAllTheSame(scene, flows, found);
+  }
+
+  private static void look(Scene scene, Flows flows, List<Warning> found) {
     found.replaceAll(w -> w.code() == Warning.Code.PUMP_STIRS ? withShare(scene, w, flows) : w);
     scene.ways().ways().stream()
         .filter(w -> w.end().kind() == End.Kind.FIXTURE)
@@ -54,13 +78,20 @@ final class FlowCheck implements Check {
   }
 
   /** Pumps that the mains hold off only as long as nothing flows, looked at as they really run. */
-  private static void runningAllTheSame(Scene scene, Flows flows, List<Warning> found) {
+  static void runningAllTheSame(Scene scene, Solving solving, List<Warning> found) {
+    List<String> held =
+        scene.ways().pumps().stream().filter(PumpWork::heldOff).map(PumpWork::pump).toList();
+    if (held.isEmpty()) {
+      return;
+    }
     Set<String> running =
-        scene.ways().pumps().stream()
-            .filter(PumpWork::heldOff)
-            .map(PumpWork::pump)
-            .filter(pump -> !isHeld(scene, pump, flows))
-            .collect(Collectors.toSet());
+        solving
+            .flows()
+            .map(flows ->
+                held.stream()
+                    .filter(pump -> !isHeld(scene, pump, flows))
+                    .collect(Collectors.toSet()))
+            .orElse(Set.of());
     if (running.isEmpty()) {
       return;
     }

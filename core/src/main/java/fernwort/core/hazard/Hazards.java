@@ -41,20 +41,31 @@ public final class Hazards {
    * @param ways what is open in that state
    */
   public List<Warning> warnings(Setting setting, Levels levels, Ways ways) {
-    List<Warning> found = new ArrayList<>(withPower(setting, levels, ways));
+    Scene scene = new Scene(plumbing, setting, levels, ways);
+    FlowCheck.Solving flows = flowing.solving(scene);
+    List<Warning> found = withPower(scene, flows);
     found.addAll(withoutPower(setting, levels, ways));
-    flowing.look(new Scene(plumbing, setting, levels, ways), found);
+    flowing.look(scene, flows, found);
     found.addAll(LoadCheck.of(plumbing, levels.state(setting).volumes()));
     found.sort(Comparator.comparing(Warning::severity));
     return found;
   }
 
-  /** Returns the warnings of a state while there is power, as {@link #warnings} does. */
+  /**
+   * Returns the warnings of a state while there is power, without those that only tell a share or a
+   * shortage. The flow is solved where mains may hold a pump off, and nowhere else.
+   */
   public List<Warning> withPower(Setting setting, Levels levels, Ways ways) {
     Scene scene = new Scene(plumbing, setting, levels, ways);
+    List<Warning> found = withPower(scene, flowing.solving(scene));
+    found.sort(Comparator.comparing(Warning::severity));
+    return found;
+  }
+
+  private List<Warning> withPower(Scene scene, FlowCheck.Solving flows) {
     List<Warning> found = new ArrayList<>();
     checks.forEach(check -> check.look(scene, found));
-    found.sort(Comparator.comparing(Warning::severity));
+    FlowCheck.runningAllTheSame(scene, flows, found);
     return found;
   }
 

@@ -108,10 +108,16 @@ public final class Planner {
     if (best.isPresent()) {
       return new Found(best.get().turns(), after(from.setting(), best.get().turns()));
     }
-    Result near = withDetours(scout, targets, from.setting(), near(from, found), looks);
-    return near instanceof Found
-        ? near
-        : withDetours(scout, targets, from.setting(), plumbing.rig().handles().toList(), looks);
+    Result near =
+        withDetours(scout, targets, from.setting(), near(from, found), looks, Integer.MAX_VALUE);
+    int known = near instanceof Found f ? f.turns().size() : Integer.MAX_VALUE;
+    int least = sequence.turnsTo(found.getFirst()).size() + 1;
+    if (known <= least) {
+      return near;
+    }
+    List<Part> all = plumbing.rig().handles().toList();
+    Result far = withDetours(scout, targets, from.setting(), all, looks, known);
+    return far instanceof Found || known == Integer.MAX_VALUE ? far : near;
   }
 
   /** The handles that have to change, and pumps and heaters, which may have to rest meanwhile. */
@@ -161,9 +167,14 @@ public final class Planner {
     }
   }
 
-  /** A* over all settings of some handles, whichever is turned how often. */
+  /**
+   * A* over all settings of some handles, whichever is turned how often.
+   *
+   * @param most how many settings are looked at
+   * @param fewer only plans with fewer turns than this are looked for
+   */
   private Result withDetours(
-      Scout scout, Targets targets, Setting start, List<Part> handles, int most) {
+      Scout scout, Targets targets, Setting start, List<Part> handles, int most, int fewer) {
     Sequence sequence = new Sequence(scout, start);
     PriorityQueue<Node> queue =
         new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
@@ -200,7 +211,8 @@ public final class Planner {
             more.add(turn);
             Setting next = node.setting().with(part.id(), position.id());
             int bound = targets.bound(next);
-            if (bound < Turns.NEVER && more.size() < seen.getOrDefault(next, Integer.MAX_VALUE)) {
+            boolean near = bound < Turns.NEVER && more.size() + bound < fewer;
+            if (near && more.size() < seen.getOrDefault(next, Integer.MAX_VALUE)) {
               seen.put(next, more.size());
               queue.add(new Node(next, more, bound, sequence.walking(more).metres()));
             }

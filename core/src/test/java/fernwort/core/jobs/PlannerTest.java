@@ -28,9 +28,13 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
 import net.jqwik.api.statistics.Statistics;
+import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** The planner against brute force, and the laws that every plan keeps. */
 class PlannerTest {
@@ -87,25 +91,57 @@ class PlannerTest {
 
   @Property(tries = 300)
   void aPlanTakesAsFewTurnsAsAnySafeOne(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
-    Rig rig = SmallHouses.rig(seed);
-    State start = SmallHouses.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
-    Goal goal = SmallHouses.goal(rig, seed);
-    OptionalInt fewest = fewestTurns(plumbing, start, goal);
+    OptionalInt fewest = assertFewest(seed);
     Statistics.collect(fewest.isEmpty() ? "none" : fewest.getAsInt() < 2 ? "at once" : "several");
     Statistics.coverage(c -> {
       c.check("none").percentage(p -> p > 5);
       c.check("several").percentage(p -> p > 5);
     });
+  }
+
+  private static OptionalInt assertFewest(long seed) {
+    Rig rig = SmallHouses.rig(seed);
+    State start = SmallHouses.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Goal goal = SmallHouses.goal(rig, seed);
+    OptionalInt fewest = fewestTurns(plumbing, start, goal);
     switch (Planner.of(plumbing).plan(start, goal)) {
       case Planner.Found found ->
           assertThat(OptionalInt.of(found.turns().size())).as(found.toString()).isEqualTo(fewest);
       case Planner.Blocked blocked -> assertThat(fewest).as(blocked.toString()).isEmpty();
     }
+    return fewest;
   }
 
   @Property(tries = 100)
   void noPlanPassesAHazardThatWasNotThere(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    assertSafe(seed);
+  }
+
+  /** Every house that the properties draw from; for {@code ./fernwort sweep}. */
+  @Test
+  @EnabledIfSystemProperty(named = "sweep.houses", matches = "[0-9]+")
+  void bothHoldForEverySmallHouse() {
+    SoftAssertions all = new SoftAssertions();
+    for (long seed = 0; seed < Long.getLong("sweep.houses"); seed++) {
+      long house = seed;
+      all.assertThatCode(() -> assertFewest(house))
+          .as("house %d", house)
+          .doesNotThrowAnyException();
+      all.assertThatCode(() -> assertSafe(house)).as("house %d", house).doesNotThrowAnyException();
+    }
+    all.assertAll();
+  }
+
+  /** A pump that runs though mains feed it; a far handle that saves the pump two turns. */
+  @ParameterizedTest
+  @ValueSource(longs = {574, 701, 398, 851, 3062})
+  void bothHoldWhereTheyOnceDidNot(long seed) {
+    assertFewest(seed);
+    assertSafe(seed);
+  }
+
+  private static void assertSafe(long seed) {
     Rig rig = SmallHouses.rig(seed);
     State start = SmallHouses.state(rig, seed);
     Plumbing plumbing = Plumbing.of(rig);

@@ -92,7 +92,7 @@ final class PlanJudge {
     String part = wait.until().part();
     boolean untilDry = wait.words().contains("draws air");
     switch (wait.until().what()) {
-      case FULL, DRY, POURED_OUT, HOT -> {
+      case FULL, FIRST_FULL, MARK, LEVEL, DRY, POURED_OUT, HOT -> {
         if (wait.seconds().isKnown()) {
           seen.addAll(run.runTo(run.time() + wait.seconds().expected() + 1e-6));
         }
@@ -103,10 +103,21 @@ final class PlanJudge {
         switch (wait.until().what()) {
           case FULL -> untilDry || settles(wait) || isFull(part) ? none() : wrong(part, "not full");
           case DRY -> untilDry || settles(wait) || isDry(part) ? none() : wrong(part, "not empty");
-          case POURED_OUT, HOT, PRESSURE, SLACK, RUNS -> none();
+          case FIRST_FULL ->
+              plumbing.tanks().stream().anyMatch(t -> isFull(t.id()))
+                  ? none()
+                  : wrong(part, "not full, nor any other");
+          case MARK ->
+              Math.abs(run.moment().state().volume(part) - wait.until().mark()) < AT_MARK
+                  ? none()
+                  : wrong(part, "not at its mark");
+          case LEVEL, POURED_OUT, HOT, PRESSURE, SLACK, RUNS -> none();
         };
     return broken(untilDry).or(() -> reached);
   }
+
+  /** As near as a gauge shows (m³). */
+  private static final double AT_MARK = 5e-4;
 
   private static Optional<String> none() {
     return Optional.empty();

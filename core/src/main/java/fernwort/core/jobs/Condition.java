@@ -212,6 +212,27 @@ public sealed interface Condition {
     }
   }
 
+  /** Water still comes into a tank when it stands just below one of its floats. */
+  record GoesOn(Need need, String floatPort) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      double volume = scout.near(need.end().part(), floatPort, -Floats.CLEAR);
+      Levels then = scout.holding(need.end().part(), volume);
+      return scout.ways(setting, then).ways().stream().anyMatch(need::isMetBy)
+          ? Optional.empty()
+          : Optional.of(new Fault.StopsShort(need.end().part(), volume));
+    }
+  }
+
+  /** Nothing comes into a tank any more when it stands just above one of its floats. */
+  record Stops(String tank, String floatPort) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Levels then = scout.holding(tank, scout.near(tank, floatPort, Floats.CLEAR));
+      return stray(scout.ways(setting, then), w -> w.end().part().equals(tank));
+    }
+  }
+
   /** No pump is on in the water that a hose presses. */
   record PumpsOff(String inlet) implements Condition {
     @Override

@@ -39,6 +39,9 @@ public sealed interface Fault {
   /** Once a tank is full, nothing lets out what still comes in. */
   record ShutIn(String tank) implements Fault {}
 
+  /** What fills a tank stops before the tank holds what it should (m³). */
+  record StopsShort(String tank, double volume) implements Fault {}
+
   /** A pump does not turn its water round. */
   record NotRound(String pump) implements Fault {}
 

@@ -4,15 +4,21 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
 import fernwort.core.network.Connections;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Source;
+import fernwort.core.network.Turns;
 import fernwort.core.network.Turns.Pumped;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,12 +47,12 @@ final class FillFinder extends Finder {
       parts(p -> p.kind() instanceof Kind.GravityFiller).forEach(f -> fillByHand(tank, f));
       jugs.forEach(j -> fillFromJug(tank, j));
       jugs.forEach(j -> fillFromBladder(tank, j));
-      if (found() == before) {
+      if (found() == before && !isFilledThroughAnother(tank)) {
         missing(
             "Fill " + tank.label(),
             "It needs a hose inlet or a filler with a line to "
                 + tank.label()
-                + ", unless another tank overflows into it.");
+                + ", or another tank that overflows into it.");
       }
     }
     inlets.forEach(inlet -> fillAll(inlet));
@@ -54,29 +60,34 @@ final class FillFinder extends Finder {
     parts(p -> p.kind() instanceof Kind.GravityFiller).forEach(this::fillTogether);
   }
 
-  /** Tanks that fill one from the next: the first by the hose, each other by what runs over. */
+  private boolean isFilledThroughAnother(Part tank) {
+    return inlets.stream()
+        .filter(Finder::hasMains)
+        .anyMatch(inlet ->
+            filled.stream()
+                .filter(first -> joins(inlet.id(), first.id(), Pumped.NO))
+                .anyMatch(first -> chain(first, inlet).contains(tank)));
+  }
+
+  /** Tanks that fill one from the next: by what runs over, or through the link that joins them. */
   private void fillThrough(Part inlet) {
     for (Part first : filled) {
       if (!hasMains(inlet) || !joins(inlet.id(), first.id(), Pumped.NO)) {
         continue;
       }
-      List<Part> chain = new ArrayList<>(List.of(first));
-      Optional<Part> next = overflowsInto(first, chain, inlet);
-      while (next.isPresent()) {
-        chain.add(next.get());
-        next = overflowsInto(next.get(), chain, inlet);
-      }
+      List<Part> chain = chain(first, inlet);
       if (chain.size() > 1) {
-        Stage filling = filling(first, inlet);
-        List<Stage> stages = new ArrayList<>();
-        stages.add(Stage.of(filling.goal(), new Until(Until.What.FULL, chain.getLast().id())));
-        stages.addAll(hoseOff(inlet));
+        boolean linked = linked(chain);
         add(
             Job.Kind.FILL_ALL,
             "fill-through-" + first.id() + "-" + inlet.id(),
-            "Fill all fresh tanks, one after another",
-            chain.stream().map(Part::label).collect(Collectors.joining(", then ")),
-            stages,
+            linked
+                ? "Fill tanks together through their link"
+                : "Fill all fresh tanks, one after another",
+            chain.stream()
+                .map(Part::label)
+                .collect(Collectors.joining(linked ? " and " : ", then ")),
+            linked ? throughLink(chain, inlet) : overflowing(chain, inlet),
             Caution.DRINKING_HOSE,
             Caution.STAY,
             Caution.BACKFLOW);
@@ -84,16 +95,84 @@ final class FillFinder extends Finder {
     }
   }
 
-  /** The tank that water from a full one runs on into, with no other way to fill it. */
-  private Optional<Part> overflowsInto(Part full, List<Part> but, Part inlet) {
+  private List<Stage> overflowing(List<Part> chain, Part inlet) {
+    List<Stage> stages = new ArrayList<>();
+    Goal goal = filling(chain.getFirst(), inlet).goal();
+    stages.add(Stage.of(goal, new Until(Until.What.FULL, chain.getLast().id())));
+    stages.addAll(hoseOff(inlet));
+    return stages;
+  }
+
+  /**
+   * Fills tanks through the link between them. One lags behind in a narrow link, so they are let
+   * come to one level and filled up once more.
+   */
+  private List<Stage> throughLink(List<Part> chain, Part inlet) {
+    Part first = chain.getFirst();
+    List<Need> between = new ArrayList<>();
+    List<Condition> joined = new ArrayList<>();
+    for (int i = 1; i < chain.size(); i++) {
+      Part near = chain.get(i - 1);
+      Part far = chain.get(i);
+      between.add(Need.of(tank(near), into(far), FALLING));
+      between.add(Need.of(tank(far), into(near), FALLING));
+      joined.add(new Condition.Joined(near.id(), far.id()));
+      joined.add(new Condition.Breathes(far.id()));
+      joined.add(new Condition.Tight(far.id()));
+    }
+    Stage filling =
+        Stage.of(
+            filling(first, inlet).goal().letting(between).and(joined),
+            new Until(Until.What.FIRST_FULL, first.id()));
+    Stage levelling =
+        Stage.of(
+            Goal.of(Map.of(inlet.id(), Kind.HoseInlet.HOSE.id())).letting(between).and(joined),
+            new Until(Until.What.LEVEL, first.id()));
+    List<Stage> stages = new ArrayList<>(List.of(filling, levelling, filling));
+    stages.addAll(hoseOff(inlet));
+    return stages;
+  }
+
+  /** The tanks that water from a first one comes to, one after another, and by no other way. */
+  private List<Part> chain(Part first, Part inlet) {
+    List<Part> chain = new ArrayList<>(List.of(first));
+    Optional<Part> next = next(first, chain, inlet);
+    while (next.isPresent()) {
+      chain.add(next.get());
+      next = next(next.get(), chain, inlet);
+    }
+    return chain;
+  }
+
+  private Optional<Part> next(Part full, List<Part> but, Part inlet) {
     return filled.stream()
         .filter(t -> !but.contains(t) && holdsTheSame(t, full))
         .filter(t -> !joins(inlet.id(), t.id(), Pumped.NO))
-        .filter(t ->
-            Connections.of(plumbing, rest)
-                .route(full.id(), p -> false, p -> p.id().equals(t.id()))
-                .isPresent())
+        .filter(t -> joins(full.id(), t.id(), Pumped.NO))
         .findFirst();
+  }
+
+  /**
+   * Tells whether water passes between tanks of a chain long before they are full: of itself, or
+   * through a valve where none runs over into the next.
+   */
+  private boolean linked(List<Part> chain) {
+    Map<String, Double> half = new HashMap<>();
+    plumbing.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    Turns low = Turns.of(plumbing, Levels.of(plumbing, new State(rest, half, Slope.LEVEL)));
+    for (int i = 1; i < chain.size(); i++) {
+      String far = chain.get(i).id();
+      String near = chain.get(i - 1).id();
+      boolean overflows =
+          Connections.of(plumbing, rest)
+              .route(near, p -> false, p -> p.id().equals(far))
+              .isPresent();
+      int least = low.from(near, rest).to(far, Pumped.NO);
+      if (least == 0 || least < Turns.NEVER && !overflows) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static boolean holdsTheSame(Part a, Part b) {
@@ -105,11 +184,36 @@ final class FillFinder extends Finder {
       List<Stage> stages = new ArrayList<>();
       stages.add(filling(tank, inlet));
       stages.addAll(hoseOff(inlet));
+      String by = "from the mains" + (many ? " at " + inlet.label() : "");
       add(
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id(),
           "Fill " + tank.label(),
-          "from the mains" + (many ? " at " + inlet.label() : ""),
+          by,
+          stages,
+          Caution.DRINKING_HOSE,
+          Caution.STAY,
+          Caution.BACKFLOW);
+      fillToFloats(tank, inlet, by);
+    }
+  }
+
+  /**
+   * A tank with several floats can be filled to each below the highest, which then shuts it off.
+   */
+  private void fillToFloats(Part tank, Part inlet, String by) {
+    List<TankPort> floats = Floats.of(tank);
+    for (TankPort low : floats.subList(0, Math.max(0, floats.size() - 1))) {
+      Goal goal = plainly(tank, inlet).and(new Condition.Stops(tank.id(), low.id()));
+      List<Stage> stages = new ArrayList<>();
+      stages.add(Stage.of(goal, new Until(Until.What.FULL, tank.id())));
+      stages.addAll(hoseOff(inlet));
+      add(
+          Job.Kind.FILL_FROM_MAINS,
+          "fill-" + tank.id() + "-" + inlet.id() + "-" + low.id(),
+          "Fill %s to its lower stop, %.0f L"
+              .formatted(tank.label(), 1000 * Floats.shutsAt(plumbing, tank, low)),
+          by,
           stages,
           Caution.DRINKING_HOSE,
           Caution.STAY,
@@ -117,13 +221,23 @@ final class FillFinder extends Finder {
     }
   }
 
-  private static Stage filling(Part tank, Part inlet) {
-    Need need = Need.of(new Source(Source.Kind.MAINS, inlet.id()), into(tank), MAINS);
-    return Stage.of(
-        Goal.of(Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()), List.of(need))
-            .and(fillable(tank.id(), inlet.id()))
-            .accepting(Warning.Code.FILLING_UNWATCHED),
-        new Until(Until.What.FULL, tank.id()));
+  private Stage filling(Part tank, Part inlet) {
+    Goal goal = plainly(tank, inlet);
+    List<TankPort> floats = Floats.of(tank);
+    if (floats.size() > 1) {
+      goal = goal.and(new Condition.GoesOn(fromMains(tank, inlet), floats.getLast().id()));
+    }
+    return Stage.of(goal, new Until(Until.What.FULL, tank.id()));
+  }
+
+  private static Goal plainly(Part tank, Part inlet) {
+    return Goal.of(Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()), List.of(fromMains(tank, inlet)))
+        .and(fillable(tank.id(), inlet.id()))
+        .accepting(Warning.Code.FILLING_UNWATCHED);
+  }
+
+  private static Need fromMains(Part tank, Part inlet) {
+    return Need.of(new Source(Source.Kind.MAINS, inlet.id()), into(tank), MAINS);
   }
 
   /** The tap outside is shut, the pressure let off, and only then the hose taken off. */

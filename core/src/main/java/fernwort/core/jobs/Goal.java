@@ -58,6 +58,21 @@ public record Goal(
     return new Goal(all, probe, inherent);
   }
 
+  /** Returns this goal with more ways that may run along with those that have to. */
+  Goal letting(List<Need> more) {
+    List<Condition> all = new ArrayList<>();
+    for (Condition condition : conditions) {
+      if (condition instanceof Condition.Alone alone) {
+        List<Need> needs = new ArrayList<>(alone.needs());
+        needs.addAll(more);
+        all.add(new Condition.Alone(needs));
+      } else {
+        all.add(condition);
+      }
+    }
+    return new Goal(all, probe, inherent);
+  }
+
   Goal accepting(Warning.Code... hazards) {
     return new Goal(conditions, probe, Set.of(hazards));
   }

@@ -90,12 +90,28 @@ public record Job(
    *
    * @param what what sort of thing
    * @param part id of the part it happens to
+   * @param mark the volume that is filled to (m³); with {@link What#MARK} only, else 0
    */
-  public record Until(What what, String part) {
+  public record Until(What what, String part, double mark) {
+
+    Until(What what, String part) {
+      this(what, part, 0);
+    }
+
+    /** Tells whether a tank is being filled. */
+    boolean fills() {
+      return what == What.FULL || what == What.FIRST_FULL || what == What.MARK;
+    }
 
     /** The sorts of thing. */
     public enum What {
       FULL,
+      /** Any tank of the job is full. */
+      FIRST_FULL,
+      /** A tank holds what was asked for. */
+      MARK,
+      /** Tanks that are joined have come to one level. */
+      LEVEL,
       DRY,
       HOT,
       POURED_OUT,

@@ -22,8 +22,10 @@ public final class Jobs {
 
   private final List<Job> jobs = new ArrayList<>();
   private final List<Cannot> cannot = new ArrayList<>();
+  private final Plumbing plumbing;
 
   private Jobs(Plumbing plumbing) {
+    this.plumbing = plumbing;
     List.of(
             new RunFinder(plumbing, jobs, cannot),
             new FillFinder(plumbing, jobs, cannot),
@@ -44,9 +46,16 @@ public final class Jobs {
     return jobs.stream().sorted(Comparator.comparing(Job::kind)).toList();
   }
 
-  /** Returns the job with this id, if the rig has it. */
+  /**
+   * Returns the job with this id, if the rig has it; also one of filling to a mark.
+   *
+   * @throws IllegalArgumentException when a tank does not take what is to be filled in
+   */
   public Optional<Job> byId(String id) {
-    return jobs.stream().filter(j -> j.id().equals(id)).findFirst();
+    return jobs.stream()
+        .filter(j -> j.id().equals(id))
+        .findFirst()
+        .or(() -> FillToMark.named(plumbing, this, id));
   }
 
   /** Returns the other means to the same end. */

@@ -24,6 +24,20 @@ final class Marks {
                     && levels.surface(tank) > levels.height(part.port(p.id())) + 1e-6);
   }
 
+  /** A volume this near to a mark is at it (m³). */
+  static final double AT = 1e-5;
+
+  /** Tells whether what is filled has come to its mark. */
+  static boolean isReached(Plumbing plumbing, State state, Job job, Job.Until until) {
+    return switch (until.what()) {
+      case FULL -> isFull(plumbing, state, until.part());
+      case FIRST_FULL ->
+          job.tanks(plumbing.rig()).stream().anyMatch(t -> isFull(plumbing, state, t));
+      case MARK -> state.volume(until.part()) > until.mark() - AT;
+      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS -> false;
+    };
+  }
+
   /** Tells whether a tank's lowest vent is under water, or not a drop more fits. */
   static boolean isFull(Plumbing plumbing, State state, String tank) {
     Part part = plumbing.rig().part(tank);

@@ -189,21 +189,29 @@ public final class Plans {
     /** A tank that is full already is not filled. */
     private boolean isDone(Job.Stage stage) {
       boolean done =
-          stage.until().isPresent()
-              && stage.until().get().what() == Job.Until.What.FULL
-              && job.kind() != Job.Kind.MOVE
-              && Marks.isFull(plumbing, state(), stage.until().get().part());
+          job.kind() != Job.Kind.MOVE
+              && stage.until().filter(u -> Marks.isReached(plumbing, state(), job, u)).isPresent();
       if (done) {
-        notes.add("%s is full already.".formatted(label(stage.until().orElseThrow().part())));
+        notes.add(already(stage.until().orElseThrow()));
       }
       return done;
+    }
+
+    private String already(Job.Until until) {
+      String words =
+          until.what() == Job.Until.What.MARK
+              ? "%s holds %.1f L already."
+                  .formatted(label(until.part()), 1000 * state().volume(until.part()))
+              : "%s is full already.".formatted(label(until.part()));
+      full.add(words);
+      return words;
     }
 
     private Optional<Plan.Trouble> nothingToDo(int first) {
       long waits =
           job.stages().stream()
               .skip(first)
-              .filter(s -> s.until().filter(u -> u.what() == Job.Until.What.FULL).isPresent())
+              .filter(s -> s.until().filter(Job.Until::fills).isPresent())
               .count();
       boolean all = first == 0 && waits > 0 && full.size() >= waits;
       boolean fills = steps.stream().anyMatch(s -> s instanceof Step.Wait w && w.moved() > 0);

@@ -59,6 +59,8 @@ final class Reasons {
       case Fault.Leaking f ->
           "Otherwise what goes into %s runs out at %s."
               .formatted(label(f.tank()), label(f.way().end().part()));
+      case Fault.StopsShort f ->
+          "Without it the lower float of %s shuts too soon.".formatted(label(f.tank()));
       case Fault.ShutIn f ->
           "Once %s is full, what still comes has to get out.".formatted(label(f.tank()));
       case Fault.PumpOn f -> label(f.pump()) + " must not push while the hose gives.";

@@ -14,6 +14,7 @@ import fernwort.core.network.Ways;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import java.util.HashMap;
@@ -55,7 +56,7 @@ final class Scout {
   private final Set<Way.Key> waysBefore = new HashSet<>();
   private final Map<Levels, Map<Setting, Ways>> seen = new IdentityHashMap<>();
   private final Map<Setting, List<Warning>> warnings = new HashMap<>();
-  private final Map<String, Levels> full = new HashMap<>();
+  private final Map<Held, Levels> later = new HashMap<>();
   private final Map<Setting, Connections> connections = new HashMap<>();
   private final Set<String> parting;
   private final List<Condition.Passing> passing;
@@ -101,13 +102,25 @@ final class Scout {
 
   /** Returns levels with one tank full, otherwise as others. */
   Levels full(Levels on, String tank) {
-    return full.computeIfAbsent(
-        tank,
-        t -> {
-          double brim = FULL * plumbing.room(t).capacity();
-          return Levels.of(plumbing, start.withVolume(t, Math.max(brim, on.volume(t))));
-        });
+    double brim = FULL * plumbing.room(tank).capacity();
+    return holding(tank, Math.max(brim, on.volume(tank)));
   }
+
+  /** Returns levels with one tank holding so much (m³), otherwise as they are at the start. */
+  Levels holding(String tank, double volume) {
+    return later.computeIfAbsent(
+        new Held(tank, volume), h -> Levels.of(plumbing, start.withVolume(tank, volume)));
+  }
+
+  /** Returns what a tank holds, as it is parked, when it stands so far above a port (m³). */
+  double near(String tank, String port, double above) {
+    Part part = plumbing.rig().part(tank);
+    double height = levels.height(part.port(port)) + above;
+    Point corner = new Point(part.x(), part.y(), part.height());
+    return plumbing.room(tank).volumeBelow(height - start.slope().heightOf(corner), start.slope());
+  }
+
+  private record Held(String tank, double volume) {}
 
   /** Returns the open route between two parts, if there is one. */
   Optional<List<String>> route(Setting setting, String from, String to) {

@@ -194,6 +194,7 @@ final class Targets {
       }
       case Fault.Airless f -> all(setting);
       case Fault.ShutIn f -> all(setting);
+      case Fault.StopsShort f -> all(setting);
       case Fault.NotRound f -> all(setting);
       case Fault.Unfed f -> all(setting);
       case Fault.Keeping f -> letting(setting, f.needs());

@@ -67,6 +67,11 @@ final class Troubles {
               "Once %s is full, nothing lets out what still comes in, and it bulges. Fit an"
                   + " overflow that no handle shuts.",
               f.tank());
+      case Fault.StopsShort f ->
+          new Plan.Trouble(
+              "The float that is open shuts before %s holds %.0f L, and no position of the handles leads on. Open the way to its higher float."
+                  .formatted(label(f.tank()), 1000 * f.volume()),
+              Optional.empty());
       case Fault.Leaking f ->
           words(
               "What goes into %s runs out again at "

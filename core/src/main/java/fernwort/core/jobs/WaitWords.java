@@ -30,6 +30,10 @@ final class WaitWords {
     }
     return switch (until.what()) {
       case FULL -> "Fill slowly and stay with it until " + label + " is full.";
+      case FIRST_FULL -> "Fill slowly and stay with it until the first tank is full.";
+      case MARK ->
+          "Fill and stay with it until %s holds %.1f L.".formatted(label, 1000 * until.mark());
+      case LEVEL -> "Let the tanks come to one level.";
       case DRY -> "Let it run until " + label + " is empty.";
       case HOT -> "Wait until " + label + " is hot.";
       case POURED_OUT -> "Pour slowly until " + label + " is empty.";
@@ -50,9 +54,12 @@ final class WaitWords {
       return DRAWS_AIR;
     }
     return switch (until.what()) {
-      case FULL ->
+      case FULL, FIRST_FULL ->
           sign.map(p -> "The first water shows at " + spot(p) + ".")
               .orElseGet(() -> gauge(until.part(), end));
+      case MARK ->
+          "Watch its gauge: it is to show %.0f %%.".formatted(100 * share(until.part(), end));
+      case LEVEL -> "Nothing is heard in the line between them.";
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
       case POURED_OUT -> label + " is light.";
@@ -68,6 +75,10 @@ final class WaitWords {
     return floats && shut
         ? "The flow stops by itself: the float has shut."
         : "Watch its gauge: no water shows in time.";
+  }
+
+  private double share(String tank, Moment at) {
+    return at.state().volume(tank) / plumbing.room(tank).capacity();
   }
 
   Optional<String> overrun(Happening h) {

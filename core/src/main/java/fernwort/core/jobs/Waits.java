@@ -46,6 +46,9 @@ final class Waits {
 
   private static final double STEP = 5;
 
+  /** A mark is looked for in steps no shorter than this (s). */
+  private static final double SHORTEST = 0.2;
+
   /** A tank that changes less than this has not changed (m³). */
   private static final double NOTICEABLE = 1e-4;
 
@@ -72,7 +75,7 @@ final class Waits {
     return switch (until.what()) {
       case PRESSURE -> pressure(until, stage.run().moment().state());
       case SLACK, RUNS -> check(until);
-      case FULL -> run(job, until, Happening.Kind.FULL, stage);
+      case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Happening.Kind.FULL, stage);
       case DRY -> run(job, until, Happening.Kind.DRY, stage);
       case HOT -> run(job, until, Happening.Kind.HOT, stage);
       case POURED_OUT -> run(job, until, Happening.Kind.POURED_OUT, stage);
@@ -107,7 +110,9 @@ final class Waits {
     State from = start.moment().state();
     double began = start.time();
     Ended ended =
-        standsAlready(until, kind, from) ? Ended.of(End.REACHED) : reach(stage, kind, until.part());
+        Marks.isReached(plumbing, from, job, until)
+            ? Ended.of(End.REACHED)
+            : reach(stage, kind, new Aim(until, job.tanks(plumbing.rig())));
     End end = ended.end();
     double seconds = stage.run().time() - began;
     // What runs while the last handles are turned counts, too: the gauge shows all of it.
@@ -115,23 +120,47 @@ final class Waits {
     judge(job, until, end, moved, stage);
     boolean known = end != End.ENDLESS && seconds > 0 && stage.harm().isEmpty();
     boolean warms = kind == Happening.Kind.HOT && end == End.SETTLED;
+    boolean levels = until.what() == Job.Until.What.LEVEL;
     List<Step.Then> then = stage.harm().isEmpty() ? after(until, stage.run()) : List.of();
     return new Step.Wait(
         until,
-        say.words(until, ended.pump(), end == End.SETTLED && !warms),
+        say.words(until, ended.pump(), end == End.SETTLED && !warms && !levels),
         say.notice(
             until, sign(until, stage.run(), then), end == End.DRY_PUMP, stage.run().moment()),
-        known && !warms ? span(until, kind, start, seconds) : Step.Span.UNKNOWN,
+        known && !warms
+            ? span(new Aim(until, job.tanks(plumbing.rig())), kind, start, seconds)
+            : Step.Span.UNKNOWN,
         moved,
         changed(stage.before().state(), stage.run().moment().state()),
         then);
   }
 
-  private boolean standsAlready(Job.Until until, Happening.Kind kind, State state) {
-    if (!(plumbing.rig().part(until.part()).kind() instanceof Kind.Tank)) {
-      return false;
+  /** What a run is waited for. */
+  private record Aim(Job.Until until, Set<String> tanks) {
+
+    /** Tells whether something that happens to a part is what is waited for. */
+    boolean concerns(String subject) {
+      return switch (until.what()) {
+        case FIRST_FULL -> tanks.contains(subject);
+        case LEVEL -> false;
+        case FULL, MARK, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS ->
+            until.part().equals(subject);
+      };
     }
-    return kind == Happening.Kind.FULL && Marks.isFull(plumbing, state, until.part());
+
+    /** How long to run on until it is looked again, for a mark that is crossed without an event. */
+    double slice(Moment now) {
+      double rate = now.gains().getOrDefault(until.part(), 0.0);
+      double left = until.mark() - now.state().volume(until.part());
+      return until.what() == Job.Until.What.MARK && rate > SHUT
+          ? Math.clamp(left / rate, SHORTEST, SLICE)
+          : SLICE;
+    }
+
+    boolean isMet(Moment now) {
+      return until.what() == Job.Until.What.MARK
+          && now.state().volume(until.part()) > until.mark() - Marks.AT;
+    }
   }
 
   /** Says what went wrong when it is not how the job should end. */
@@ -140,14 +169,15 @@ final class Waits {
     boolean little = moved < WORTHWHILE;
     String never =
         switch (until.what()) {
-          case FULL -> label + " does not fill";
+          case FULL, FIRST_FULL -> label + " does not fill";
+          case MARK -> label + " does not come to %.1f L".formatted(1000 * until.mark());
           case DRY -> label + " does not empty";
           case POURED_OUT -> label + " does not pour out";
-          case HOT, PRESSURE, SLACK, RUNS -> "";
+          case LEVEL, HOT, PRESSURE, SLACK, RUNS -> "";
         };
     boolean filling =
         switch (job.kind()) {
-          case FILL_FROM_MAINS, FILL_ALL -> until.what() == Job.Until.What.FULL;
+          case FILL_FROM_MAINS, FILL_ALL -> until.fills();
           default -> false;
         };
     switch (end) {
@@ -162,12 +192,12 @@ final class Waits {
         }
       }
       case SETTLED -> {
-        if (until.what() != Job.Until.What.HOT && (little || filling)) {
+        if (!isPatient(until) && (little || filling)) {
           stage.fail(Harm.Kind.NOT_REACHED, until.part(), never, reason(until, stage));
         }
       }
       case ENDLESS -> {
-        if (until.what() != Job.Until.What.HOT) {
+        if (!isPatient(until)) {
           stage.fail(
               Harm.Kind.NOT_REACHED,
               until.part(),
@@ -176,6 +206,11 @@ final class Waits {
         }
       }
     }
+  }
+
+  /** What comes in its own time, or is so already. */
+  private static boolean isPatient(Job.Until until) {
+    return until.what() == Job.Until.What.HOT || until.what() == Job.Until.What.LEVEL;
   }
 
   private String reason(Job.Until until, StageRun stage) {
@@ -190,18 +225,22 @@ final class Waits {
             .formatted(held * 1000);
       }
     }
+    if (until.what() == Job.Until.What.MARK && now.volume(until.part()) > WORTHWHILE) {
+      return "It stops at %.1f L by itself.".formatted(1000 * now.volume(until.part()));
+    }
     return "Nothing moves as the levels stand: look at what lies higher, and at the pressure.";
   }
 
-  private Ended reach(StageRun stage, Happening.Kind kind, String part) {
+  private Ended reach(StageRun stage, Happening.Kind kind, Aim aim) {
     Simulation run = stage.run();
     double until = run.time() + LONGEST;
     int events = 0;
     Set<Happening.Kind> meant = Set.of(Happening.Kind.DRAWS_AIR);
     while (run.time() < until - 1) {
       Moment before = run.moment();
-      List<Happening> found = run.runToNext(Math.min(until, run.time() + SLICE));
-      Optional<Ended> end = ended(run, found, kind, part);
+      double slice = aim.slice(before);
+      List<Happening> found = run.runToNext(Math.min(until, run.time() + slice));
+      Optional<Ended> end = ended(run, found, kind, aim);
       stage.note(found, kind == Happening.Kind.HOT ? Set.of() : meant);
       if (stage.harm().isPresent()) {
         return Ended.of(End.HARMED);
@@ -221,13 +260,18 @@ final class Waits {
   }
 
   private static Optional<Ended> ended(
-      Simulation run, List<Happening> found, Happening.Kind kind, String part) {
+      Simulation run, List<Happening> found, Happening.Kind kind, Aim aim) {
+    if (aim.isMet(run.moment())) {
+      return Optional.of(Ended.of(End.REACHED));
+    }
     for (Happening h : found) {
       boolean floats =
           kind == Happening.Kind.FULL
+              && aim.until().what() != Job.Until.What.MARK
               && h.kind() == Happening.Kind.FLOAT_SHUTS
-              && run.moment().gains().getOrDefault(part, 0.0) < SHUT;
-      if (h.begins() && h.subject().equals(part) && (h.kind() == kind || floats)) {
+              && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
+      boolean so = h.kind() == kind && aim.until().what() != Job.Until.What.MARK;
+      if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
         return Optional.of(Ended.of(End.REACHED));
       }
     }
@@ -238,20 +282,19 @@ final class Waits {
         .map(h -> new Ended(End.DRY_PUMP, Optional.of(h.subject())));
   }
 
-  private Step.Span span(Job.Until until, Happening.Kind kind, Simulation start, double middle) {
-    double low = seconds(start.with(smoother), kind, until.part(), middle);
-    double high = seconds(start.with(rougher), kind, until.part(), middle);
+  private Step.Span span(Aim aim, Happening.Kind kind, Simulation start, double middle) {
+    double low = seconds(start.with(smoother), kind, aim, middle);
+    double high = seconds(start.with(rougher), kind, aim, middle);
     return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
   }
 
-  private static double seconds(
-      Simulation run, Happening.Kind kind, String part, double otherwise) {
+  private static double seconds(Simulation run, Happening.Kind kind, Aim aim, double otherwise) {
     double began = run.time();
     int events = 0;
     while (run.time() < began + LONGEST && events < MOST_EVENTS) {
       Moment before = run.moment();
-      List<Happening> found = run.runToNext(run.time() + SLICE);
-      if (ended(run, found, kind, part).isPresent()) {
+      List<Happening> found = run.runToNext(run.time() + aim.slice(before));
+      if (ended(run, found, kind, aim).isPresent()) {
         return run.time() - began;
       }
       if (found.isEmpty() && isSteady(before, run.moment())) {
@@ -296,7 +339,8 @@ final class Waits {
 
   /** Where the first water shows soon after a tank is full, unless it gives way before. */
   private Optional<Part> sign(Job.Until until, Simulation reached, List<Step.Then> then) {
-    if (until.what() != Job.Until.What.FULL || then.isEmpty()) {
+    boolean full = until.what() == Job.Until.What.FULL || until.what() == Job.Until.What.FIRST_FULL;
+    if (!full || then.isEmpty()) {
       return Optional.empty();
     }
     Step.Then first = then.getFirst();

@@ -33,8 +33,12 @@ final class Watch {
   /** A line's crest must be this far above its heads for a siphon (m). */
   private static final double SIPHON = 5e-3;
 
-  /** Something that is the case. */
-  record Standing(Happening.Kind kind, String subject) {}
+  /** Something that is the case, at one port where several can do it. */
+  record Standing(Happening.Kind kind, String subject, String port) {
+    Standing(Happening.Kind kind, String subject) {
+      this(kind, subject, "");
+    }
+  }
 
   private final Plumbing plumbing;
   private final Rig rig;
@@ -181,7 +185,7 @@ final class Watch {
       }
       full |= port.use() == TankPort.Use.VENT && covered;
       if (covered && !port.letsOut()) {
-        standing.add(new Standing(Happening.Kind.FLOAT_SHUTS, part.id()));
+        standing.add(new Standing(Happening.Kind.FLOAT_SHUTS, part.id(), port.id()));
       }
     }
     if (full) {

@@ -264,6 +264,9 @@ public class SimulationTest {
 
   // --- laws --------------------------------------------------------------------------------------
 
+  /** A brim-full tank cannot take what the solver leaves open of the flows that pass it (m³/s). */
+  private static final double SETTLED = 1e-11;
+
   @Property(tries = 60)
   void waterIsConserved(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
     Rig rig = RandomRigs.rig(seed);
@@ -275,13 +278,16 @@ public class SimulationTest {
     double supplied = sum(end.totals().supplied());
     double moved = Math.max(1e-3, supplied + end.totals().allOut() + before);
     assertThat(before + supplied)
-        .isCloseTo(sum(end.state().volumes()) + end.totals().allOut(), within(1e-9 * moved));
+        .isCloseTo(
+            sum(end.state().volumes()) + end.totals().allOut(),
+            within(1e-9 * moved + end.time() * SETTLED));
   }
 
   @Test
   void waterIsConservedWhereBrimFullTanksPassItOn() {
     waterIsConserved(51);
     waterIsConserved(2194);
+    waterIsConserved(159_616);
   }
 
   private static double sum(Map<String, Double> of) {

@@ -1,0 +1,93 @@
+package fernwort.core.jobs;
+
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Filling a tank no further than to a mark that somebody chooses, for the axle's sake or the
+ * hill's: a job like the one that fills it, whose name holds the litres.
+ */
+public final class FillToMark {
+
+  private static final String TO = "~to~";
+
+  private FillToMark() {}
+
+  /** Returns the name of a job of filling to some litres. */
+  public static String name(Job filling, BigDecimal litres) {
+    return filling.id() + TO + litres.stripTrailingZeros().toPlainString();
+  }
+
+  /** Returns the tank that a job fills, if it is one whose filling can be stopped before. */
+  public static Optional<String> tank(Job job) {
+    boolean one =
+        switch (job.kind()) {
+          case FILL_FROM_MAINS, FILL_FROM_OUTSIDE -> true;
+          default -> false;
+        };
+    return one
+        ? job.stages().getFirst().until().filter(Job.Until::fills).map(Job.Until::part)
+        : Optional.empty();
+  }
+
+  /**
+   * Returns the job of this name, if it is one of filling to a mark.
+   *
+   * @throws IllegalArgumentException when the tank does not take so much
+   */
+  static Optional<Job> named(Plumbing plumbing, Jobs jobs, String id) {
+    int at = id.indexOf(TO);
+    Optional<Job> filling = at < 0 ? Optional.empty() : jobs.byId(id.substring(0, at));
+    Optional<BigDecimal> litres =
+        at < 0 ? Optional.empty() : litres(id.substring(at + TO.length()));
+    return filling
+        .filter(f -> tank(f).isPresent())
+        .flatMap(f -> litres.map(l -> to(plumbing, f, l)));
+  }
+
+  private static Optional<BigDecimal> litres(String words) {
+    try {
+      return Optional.of(new BigDecimal(words)).filter(l -> l.signum() > 0);
+    } catch (NumberFormatException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static Job to(Plumbing plumbing, Job filling, BigDecimal litres) {
+    Part tank = plumbing.rig().part(tank(filling).orElseThrow());
+    double most = most(plumbing, tank);
+    double mark = litres.doubleValue() / 1000;
+    if (mark > most) {
+      throw new IllegalArgumentException(
+          "%s takes no more than %.1f L; choose a lower mark".formatted(tank.label(), 1000 * most));
+    }
+    List<Job.Stage> stages = new ArrayList<>(filling.stages());
+    Job.Stage first = stages.getFirst();
+    stages.set(0, Job.Stage.of(first.goal(), new Job.Until(Job.Until.What.MARK, tank.id(), mark)));
+    return new Job(
+        name(filling, litres),
+        filling.kind(),
+        "%s to %s L".formatted(filling.title(), litres.stripTrailingZeros().toPlainString()),
+        filling.by(),
+        stages,
+        filling.cautions());
+  }
+
+  /** What a tank holds on level ground when its lowest vent is reached (m³). */
+  private static double most(Plumbing plumbing, Part tank) {
+    double capacity = plumbing.room(tank.id()).capacity();
+    return ((Kind.Tank) tank.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .mapToDouble(p -> plumbing.room(tank.id()).volumeBelow(p.at().z(), Slope.LEVEL))
+            .min()
+            .orElse(capacity);
+  }
+}

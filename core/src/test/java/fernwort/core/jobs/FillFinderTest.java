@@ -1,0 +1,187 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.network.CaseRigs;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Ways to fill that are more than one tank to its brim. */
+class FillFinderTest {
+
+  /** Half a metre square and tall, 120 L to its vent. */
+  private static Kind tank() {
+    return Fittings.tank(
+        Contents.FRESH,
+        new Shape.Box(0.5, 0.5, 0.5),
+        0,
+        Fittings.stick(0.1, 0.1),
+        Fittings.port("low", TankPort.Use.LINK, 0.1, 0.1, 0),
+        Fittings.port("fill", TankPort.Use.FILL, 0.1, 0.1, 0.45),
+        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+  }
+
+  /** Two tanks side by side, the second higher by some metres, a valve in the link below them. */
+  private static Rig linked(double higher, double bore) {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
+            .part("check", "Check valve", -0.4, 0, 0.9, Fittings.check())
+            .part("left", "Left", 0, 0, 0.5, tank())
+            .part("right", "Right", 1, 0, 0.5 + higher, tank())
+            .part("link", "Link valve", 0.5, 0, 0.45, Fittings.twoWay(0))
+            .line("i1", "Inlet 1", "inlet.out > check.in", 12, 0.2, Material.PEX, 0)
+            .line("i2", "Inlet 2", "check.out > left.fill", 12, 0.5, Material.PEX, 0)
+            .line("k1", "Link 1", "left.low > link.a", bore, 0.5, Material.PEX, 0)
+            .line("k2", "Link 2", "link.b > right.low", bore, 0.5, Material.PEX, 0);
+    CaseRigs.vented(rig, "left", 0.5);
+    CaseRigs.vented(rig, "right", 0.5 + higher);
+    return rig.build();
+  }
+
+  private static Plan plan(Plumbing plumbing, String job, Map<String, Double> litres) {
+    State from =
+        new State(
+            plumbing.rig().atRest(),
+            Map.of("left", litres.get("left") / 1000, "right", litres.get("right") / 1000),
+            Slope.LEVEL);
+    return Plans.of(plumbing).plan(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+  }
+
+  /** In a narrow link the far tank lags behind what the hose gives. */
+  @ParameterizedTest
+  @CsvSource({"25, 0.06", "12, 0.15"})
+  void twoTanksFillThroughTheirLink(double bore, double lag) {
+    Plumbing plumbing = Plumbing.of(linked(0, bore));
+    Plan plan = plan(plumbing, "fill-through-left-inlet", Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.moves())
+        .extracting(m -> new Turn(m.part(), m.to()))
+        .startsWith(new Turn("link", "open"), new Turn("inlet", "mains"))
+        .endsWith(new Turn("inlet", "capped"));
+    double full = plan.after().volume("left");
+    assertThat(full).isGreaterThan(0.118);
+    assertThat(plan.after().volume("right")).isCloseTo(full, within(lag * full));
+    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+  }
+
+  // --- to a mark ---------------------------------------------------------------------------------
+
+  @Test
+  void aTankIsFilledToAMark() {
+    Plumbing plumbing = Plumbing.of(linked(0, 25));
+    Plan plan = plan(plumbing, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.job().title()).isEqualTo("Fill Left to 75.5 L");
+    assertThat(plan.after().volume("left")).isCloseTo(0.0755, within(1e-4));
+    assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
+    Step.Wait wait =
+        (Step.Wait)
+            plan.steps().stream().filter(Step.Wait.class::isInstance).findFirst().orElseThrow();
+    assertThat(wait.seconds().expected()).isBetween(120.0, 240.0);
+    assertThat(wait.words()).contains("75.5 L");
+    assertThat(wait.then()).as("what comes when nobody shuts the tap").isNotNull();
+  }
+
+  @Test
+  void aMarkThatIsPassedAlreadyIsSaid() {
+    Plan plan =
+        plan(
+            Plumbing.of(linked(0, 25)),
+            "fill-left-inlet~to~15",
+            Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble().orElseThrow().words()).contains("Left holds 20.0 L already");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "fill-left-inlet~to~",
+        "fill-left-inlet~to~many",
+        "fill-left-inlet~to~-3",
+        "fill-left-inlet~to~NaN",
+        "rest~to~5",
+        "fill-nothing~to~5"
+      })
+  void aMarkThatIsNoneNamesNoJob(String id) {
+    assertThat(Jobs.of(Plumbing.of(linked(0, 25))).byId(id)).isEmpty();
+  }
+
+  @Test
+  void aMarkAboveWhatTheTankTakesIsRefusedWithTheMost() {
+    Jobs jobs = Jobs.of(Plumbing.of(linked(0, 25)));
+    assertThatThrownBy(() -> jobs.byId("fill-left-inlet~to~130"))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("Left")
+        .hasMessageContaining("120.0 L");
+  }
+
+  // --- a second stop -----------------------------------------------------------------------------
+
+  /** A tank with a low and a high float, and a valve that chooses between them. */
+  private static Rig twoFloats() {
+    Kind tank =
+        Fittings.tank(
+            Contents.FRESH,
+            new Shape.Box(0.5, 0.5, 0.5),
+            0,
+            Fittings.stick(0.1, 0.1),
+            Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0),
+            Fittings.port("low-float", TankPort.Use.FLOAT, 0.1, 0.1, 0.2),
+            Fittings.port("high-float", TankPort.Use.FLOAT, 0.1, 0.1, 0.4),
+            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
+            .part("check", "Check valve", -0.4, 0, 0.9, Fittings.check())
+            .part("tee", "Tee", -0.3, 0, 0.9, new Kind.Tee())
+            .part("low", "Low valve", -0.2, 0, 0.9, Fittings.twoWay(0))
+            .part("high", "High valve", -0.2, 0.2, 0.9, Fittings.twoWay(0))
+            .part("left", "Left", 0, 0, 0.5, tank)
+            .line("i1", "Inlet 1", "inlet.out > check.in", 12, 0.2, Material.PEX, 0)
+            .line("i2", "Inlet 2", "check.out > tee.a", 12, 0.5, Material.PEX, 0)
+            .line("i3", "To low", "tee.b > low.a", 12, 0.2, Material.PEX, 0)
+            .line("i4", "To high", "tee.c > high.a", 12, 0.2, Material.PEX, 0)
+            .line("i5", "Low in", "low.b > left.low-float", 12, 0.2, Material.PEX, 0)
+            .line("i6", "High in", "high.b > left.high-float", 12, 0.2, Material.PEX, 0);
+    return CaseRigs.vented(rig, "left", 0.5).build();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"fill-left-inlet, 100", "fill-left-inlet-low-float, 50"})
+  void aTankFillsToTheFloatThatIsMeant(String job, double litres) {
+    Plumbing plumbing = Plumbing.of(twoFloats());
+    for (String low : List.of("open", "shut")) {
+      for (String high : List.of("open", "shut")) {
+        State from =
+            new State(
+                plumbing.rig().atRest().with("low", low).with("high", high),
+                Map.of("left", 0.01),
+                Slope.LEVEL);
+        Plan plan = Plans.of(plumbing).plan(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+        assertThat(plan.trouble()).isEmpty();
+        assertThat(plan.after().volume("left"))
+            .as("low %s, high %s", low, high)
+            .isCloseTo(litres / 1000, within(2e-3));
+      }
+    }
+  }
+}

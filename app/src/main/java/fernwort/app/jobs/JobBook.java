@@ -42,6 +42,7 @@ record JobBook(
    * Returns a job.
    *
    * @throws Refusal when the rig has none with this id
+   * @throws IllegalArgumentException when a tank does not take what is to be filled in
    */
   Job job(String id) {
     return jobs.byId(id)

@@ -4,6 +4,7 @@ import fernwort.app.rigs.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Caution;
+import fernwort.core.jobs.FillToMark;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Slip;
@@ -23,6 +24,7 @@ import java.util.TreeMap;
  *
  * @param id of the job
  * @param name what it is, and by which means
+ * @param fills the tank that may be filled to a mark only; empty for none
  * @param cautions what to mind
  * @param notes what to know before
  * @param trouble why it cannot be done now; empty when it can
@@ -34,6 +36,7 @@ import java.util.TreeMap;
 record JobView(
     String id,
     String name,
+    String fills,
     List<String> cautions,
     List<String> notes,
     String trouble,
@@ -87,10 +90,11 @@ record JobView(
     Job job = plan.job();
     return new JobView(
         job.id(),
-        job.name(),
+        units.in(job.name()),
+        FillToMark.tank(job).map(t -> rig.rig().part(t).label()).orElse(""),
         job.cautions().stream().map(Caution::words).toList(),
-        plan.notes(),
-        plan.trouble().map(Plan.Trouble::words).orElse(""),
+        plan.notes().stream().map(units::in).toList(),
+        plan.trouble().map(Plan.Trouble::words).map(units::in).orElse(""),
         plan.steps().stream().map(s -> StepView.of(rig.rig(), s, units)).toList(),
         sum(rig, plan, units),
         others,

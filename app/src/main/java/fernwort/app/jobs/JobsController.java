@@ -1,9 +1,12 @@
 package fernwort.app.jobs;
 
+import fernwort.app.Refusal;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.RunStore;
+import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.jobs.FillToMark;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
@@ -11,6 +14,8 @@ import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +29,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The jobs of a rig, and the plan of one from how the handles stand. */
 @Controller
@@ -96,6 +102,25 @@ class JobsController {
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("job", view(rig, job, units));
     return "jobs/job";
+  }
+
+  /** The same job, filling no further than to a mark. */
+  @GetMapping("/{job}/to")
+  String toMark(
+      @PathVariable String id,
+      @PathVariable String job,
+      @RequestParam String amount,
+      @ModelAttribute("units") Units units,
+      RedirectAttributes to) {
+    Job filling = desk.book(rigs.open(id)).job(job);
+    BigDecimal litres =
+        BigDecimal.valueOf(1000 * units.parse("The mark", Measure.VOLUME, amount))
+            .setScale(1, RoundingMode.HALF_UP);
+    if (litres.signum() <= 0) {
+      throw new Refusal("The mark has to be above nothing; type how much the tank is to hold");
+    }
+    to.addAttribute("id", id).addAttribute("job", FillToMark.name(filling, litres));
+    return "redirect:/rigs/{id}/jobs/{job}";
   }
 
   private JobView view(OpenRig rig, String job, Units units) {

@@ -69,6 +69,20 @@ class JobJourneyTest {
   }
 
   @Test
+  void aTankIsFilledToAMarkInGallonsFromTheKeyboard() {
+    onPhone();
+    COPY.visit("/rigs/marginalia/jobs/fill-main-inlet");
+    page.locator("#to-mark input").fill("24 gal");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("h1")).containsText("Fill Main fresh to 90.8 L");
+    assertThat(page.locator(".run-steps")).containsText("until Main fresh holds 90.8 L");
+    page.locator("#to-mark input").fill("900");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("main")).containsText("Main fresh takes no more than");
+    COPY.expectComplaint("422");
+  }
+
+  @Test
   void handlesOnTheBoardFollowTheTicks() {
     begin("marginalia", "empty-gray-dump-outlet");
     tick(1);

@@ -22,7 +22,7 @@ public final class FillToMark {
 
   /** Returns the name of a job of filling to some litres. */
   public static String name(Job filling, BigDecimal litres) {
-    return filling.id() + TO + litres.stripTrailingZeros().toPlainString();
+    return filling.id().split(TO, 2)[0] + TO + litres.stripTrailingZeros().toPlainString();
   }
 
   /** Returns the tank that a job fills, if it is one whose filling can be stopped before. */

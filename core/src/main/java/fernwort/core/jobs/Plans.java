@@ -155,11 +155,13 @@ public final class Plans {
     private final List<Integer> stages = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
     private final List<String> full = new ArrayList<>();
+    private final State from;
     private Simulation run;
 
     private Draft(Job job, State from, Set<String> stuck) {
       this.job = job;
       this.stuck = stuck;
+      this.from = from;
       concerned = job.tanks(plumbing.rig());
       run = StageRun.start(plumbing, hydraulics, from);
     }
@@ -179,7 +181,10 @@ public final class Plans {
           return plan(trouble);
         }
       }
-      return plan(nothingToDo(first));
+      Optional<Plan.Trouble> nothing = nothingToDo(first);
+      return nothing.isPresent()
+          ? new Plan(job, List.of(), List.of(), notes, from, nothing)
+          : plan(Optional.empty());
     }
 
     private Plan plan(Optional<Plan.Trouble> trouble) {

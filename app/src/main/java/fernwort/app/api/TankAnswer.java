@@ -41,7 +41,7 @@ record TankAnswer(
   static Map<String, TankAnswer> of(Plumbing plumbing, State state) {
     Map<String, TankAnswer> answers = new TreeMap<>();
     for (Part part : plumbing.tanks()) {
-      Kind.Tank tank = (Kind.Tank) part.kind();
+      Kind.Tank tank = plumbing.joined(part);
       TankRoom room = plumbing.room(part.id());
       double volume = state.volume(part.id());
       Parked parked = Parked.of(tank, room, volume, state.slope());

@@ -6,7 +6,6 @@ import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.load.Restraint;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Demand;
@@ -161,7 +160,7 @@ final class SupplyPage {
   /** What a tank takes from empty to its lowest vent (m³). */
   private double fills(Part part) {
     TankFigures figures =
-        TankFigures.of((Kind.Tank) part.kind(), trip.plumbing().room(part.id()), Slope.LEVEL);
+        TankFigures.of(trip.plumbing().joined(part), trip.plumbing().room(part.id()), Slope.LEVEL);
     return figures.capacity() - figures.unreachable();
   }
 

@@ -86,7 +86,7 @@ final class SlopePage {
   }
 
   private List<String> parkedRow(Part part, Slope slope) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Kind.Tank tank = trip.plumbing().joined(part);
     var room = trip.plumbing().room(part.id());
     double holds = trip.now().volume(part.id());
     Parked there = Parked.of(tank, room, holds, slope);

@@ -2,7 +2,6 @@ package fernwort.core.load;
 
 import fernwort.core.network.Plumbing;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
@@ -47,7 +46,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
     Map<String, TankFigures> figures = new HashMap<>();
     for (Part tank : fresh) {
       TankRoom room = plumbing.room(tank.id());
-      figures.put(tank.id(), TankFigures.of((Kind.Tank) tank.kind(), room, Slope.LEVEL));
+      figures.put(tank.id(), TankFigures.of(plumbing.joined(tank), room, Slope.LEVEL));
     }
     List<LightFill> tried = new ArrayList<>();
     DrawOrders.permute(

@@ -8,6 +8,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Stop;
+import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -114,6 +115,26 @@ public final class Plumbing {
         parts.stream()
             .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Macerator)
             .toList();
+  }
+
+  /**
+   * Returns a tank as it is joined up: without outlets and vents that a plug or cap closes, which
+   * let nothing out.
+   */
+  public Kind.Tank joined(Part tank) {
+    Kind.Tank kind = (Kind.Tank) tank.kind();
+    return kind.withPorts(
+        kind.tankPorts().stream()
+            .filter(p ->
+                p.use() != TankPort.Use.FEED && p.use() != TankPort.Use.VENT
+                    || !isPlugged(tank.port(p.id())))
+            .toList());
+  }
+
+  private boolean isPlugged(PortRef port) {
+    Integer line = lineIndex.get(port);
+    return line != null
+        && rig.part(rig.lines().get(line).other(port).part()).kind() instanceof Kind.Plug;
   }
 
   private int[] portVertices(Part part) {

@@ -2,7 +2,6 @@ package fernwort.core.sizing;
 
 import fernwort.core.network.Plumbing;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -80,7 +79,7 @@ public record Lasts(
   }
 
   private static TankFigures figures(Plumbing plumbing, Part part, Slope slope) {
-    return TankFigures.of((Kind.Tank) part.kind(), plumbing.room(part.id()), slope);
+    return TankFigures.of(plumbing.joined(part), plumbing.room(part.id()), slope);
   }
 
   private static double sum(List<Share> shares) {

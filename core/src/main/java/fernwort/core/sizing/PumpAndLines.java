@@ -215,7 +215,9 @@ public record PumpAndLines(
         case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
             state = state.with(part.id(), Kind.ON);
         case Kind.Tank k when k.contents() == Contents.FRESH -> {
-          double stranded = TankFigures.of(k, plumbing.room(part.id()), now.slope()).stranded();
+          double stranded =
+              TankFigures.of(plumbing.joined(part), plumbing.room(part.id()), now.slope())
+                  .stranded();
           if (now.volume(part.id()) < stranded + LEAST_WATER) {
             state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
           }

@@ -44,7 +44,10 @@ final class AirLook implements Look {
   // --- none ------------------------------------------------------------------------------------
 
   private static void air(Plan plan, Part part, Kind.Tank tank, List<Finding> found) {
-    boolean breathes = plan.free().route(part.id(), p -> false, AirLook::isOpening).isPresent();
+    boolean breathes =
+        plan.free()
+            .leaving(part, port -> takesAir(tank.port(port)), AirLook::isOpening)
+            .isPresent();
     if (!breathes) {
       found.add(
           new Finding(
@@ -59,8 +62,15 @@ final class AirLook implements Look {
     }
   }
 
+  /** A drain opens below, and what it lets in bubbles through what it should let out. */
+  private static boolean takesAir(TankPort port) {
+    return port.use() != TankPort.Use.DRAIN;
+  }
+
   private static boolean isOpening(Part part) {
-    return part.kind() instanceof Kind.OpenEnd end && end.role() != Kind.OpenEnd.Role.DUMP
+    return part.kind() instanceof Kind.OpenEnd end
+            && end.role() != Kind.OpenEnd.Role.DUMP
+            && end.role() != Kind.OpenEnd.Role.DRAIN
         || part.kind() instanceof Kind.AirAdmittanceValve
         || part.kind() instanceof Kind.GravityFiller;
   }
@@ -103,7 +113,7 @@ final class AirLook implements Look {
     TankRoom room = plan.plumbing().room(part.id());
     double top = room.highest(Slope.LEVEL);
     tank.tankPorts().stream()
-        .filter(p -> p.use() == TankPort.Use.VENT)
+        .filter(p -> p.use() == TankPort.Use.VENT && plan.isUsed(part, p.id()))
         .max((a, b) -> Double.compare(a.at().z(), b.at().z()))
         .filter(p ->
             room.capacity() - room.volumeBelow(p.at(), Slope.LEVEL)

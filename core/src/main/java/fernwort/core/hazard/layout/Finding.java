@@ -30,6 +30,7 @@ public record Finding(
   /** The sorts of finding. */
   public enum Code {
     PORT_OPEN,
+    LEADS_NOWHERE,
     NO_AIR,
     VENT_LOW,
     VENT_SAG,
@@ -37,6 +38,7 @@ public record Finding(
     OUTLET_LOW,
     OUTLET_HIGH,
     NO_BACKFLOW,
+    NO_REGULATOR,
     FRESH_MEETS_GRAY,
     HEATER_RELIEF,
     HEATER_BYPASS,

@@ -11,6 +11,7 @@ public final class LayoutReview {
   private static final List<Look> LOOKS =
       List.of(
           new PortLook(),
+          new DeadEndLook(),
           new AirLook(),
           new OutletLook(),
           new SupplyLook(),

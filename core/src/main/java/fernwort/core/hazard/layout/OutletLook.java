@@ -29,7 +29,7 @@ final class OutletLook implements Look {
     for (Part part : plan.plumbing().tanks()) {
       if (part.kind() instanceof Kind.Tank tank && tank.contents() == Contents.FRESH) {
         for (TankPort port : tank.tankPorts()) {
-          if (port.use() == TankPort.Use.FEED) {
+          if (port.use() == TankPort.Use.FEED && plan.isUsed(part, port.id())) {
             look(plan, part, port, found);
           }
         }

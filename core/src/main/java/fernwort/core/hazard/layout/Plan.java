@@ -20,17 +20,21 @@ import java.util.Optional;
  *
  * @param plumbing the prepared rig
  * @param free what the layout joins
+ * @param level the heights on level ground
  * @param flood to which level water stays when every drain is open
  * @param lines the line at each port
  */
-record Plan(Plumbing plumbing, Connections free, Flood flood, Map<PortRef, Line> lines) {
+record Plan(
+    Plumbing plumbing, Connections free, Levels level, Flood flood, Map<PortRef, Line> lines) {
 
   static Plan of(Plumbing plumbing) {
     State empty = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    Levels level = Levels.of(plumbing, empty);
     return new Plan(
         plumbing,
         Connections.withHandlesFree(plumbing),
-        Flood.withHandlesFree(plumbing, Levels.of(plumbing, empty)),
+        level,
+        Flood.withHandlesFree(plumbing, level),
         plumbing.rig().linesByPort());
   }
 
@@ -44,6 +48,13 @@ record Plan(Plumbing plumbing, Connections free, Flood flood, Map<PortRef, Line>
 
   Optional<Line> lineAt(Part part, String port) {
     return Optional.ofNullable(lines.get(part.port(port)));
+  }
+
+  /** Tells whether a port is joined to something, not closed by a plug or cap of its own. */
+  boolean isUsed(Part part, String port) {
+    return lineAt(part, port)
+        .filter(l -> !(part(l.other(part.port(port)).part()).kind() instanceof Kind.Plug))
+        .isPresent();
   }
 
   static boolean isTank(Part part, Contents contents) {

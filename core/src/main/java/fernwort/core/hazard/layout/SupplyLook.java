@@ -1,11 +1,15 @@
 package fernwort.core.hazard.layout;
 
+import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
+import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -13,11 +17,25 @@ import java.util.function.UnaryOperator;
 /** Backflow into the mains, fresh water that gray can reach, pumps without a strainer, one leak. */
 final class SupplyLook implements Look {
 
+  /** A link that lies lower than what is above this share of a tank brings it to one level. */
+  private static final double MUCH = 0.8;
+
+  private static final double BAR = 1e5;
+
+  /** Parts for vehicles are often made for no more; a cautious estimate (Pa). */
+  private static final double STRONG = 3.5 * BAR;
+
+  /** Where a regulator is usually set (bar). */
+  private static final double USUAL = 2.8;
+
   @Override
   public void over(Plan plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
       switch (part.kind()) {
-        case Kind.HoseInlet inlet when inlet.mainsPressure() > 0 -> backflow(plan, part, found);
+        case Kind.HoseInlet inlet when inlet.mainsPressure() > 0 -> {
+          backflow(plan, part, found);
+          tooStrong(plan, part, inlet, found);
+        }
         case Kind.Pump pump -> strainer(plan, part, found);
         case Kind.Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
         default -> {}
@@ -51,6 +69,46 @@ final class SupplyLook implements Look {
                           inlet.label() + " check valve",
                           new Kind.CheckValve(2_000)))));
     }
+  }
+
+  /** Mains that press harder than what hangs on them is made for, with nothing to tame them. */
+  private static void tooStrong(Plan plan, Part inlet, Kind.HoseInlet kind, List<Finding> found) {
+    if (kind.mainsPressure() <= STRONG) {
+      return;
+    }
+    plan.free()
+        .route(inlet.id(), p -> p.kind() instanceof Kind.Regulator, SupplyLook::bursts)
+        .ifPresent(route ->
+            found.add(
+                new Finding(
+                    Finding.Code.NO_REGULATOR,
+                    Finding.Risk.LOSS,
+                    "%s gives %.1f bar, and no regulator is behind it"
+                        .formatted(inlet.label(), kind.mainsPressure() / BAR),
+                    "Fittings, filters and heaters on board are often made for less, and a tap at night gives more than by day.",
+                    "%s first, or the joint next to it, while nobody is there."
+                        .formatted(plan.part(route.getLast()).label()),
+                    "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says.",
+                    List.of(inlet.id(), route.getLast()),
+                    plan.lineAt(inlet, "out")
+                        .map(line ->
+                            putIn(
+                                line,
+                                inlet,
+                                "out",
+                                "regulator",
+                                inlet.label() + " regulator",
+                                Fittings.regulator(USUAL))))));
+  }
+
+  private static boolean bursts(Part part) {
+    return switch (part.kind()) {
+      case Kind.Heater k -> true;
+      case Kind.Filter k -> true;
+      case Kind.Accumulator k -> true;
+      case Kind.Fixture k -> true;
+      default -> false;
+    };
   }
 
   private static void strainer(Plan plan, Part pump, List<Finding> found) {
@@ -159,7 +217,7 @@ final class SupplyLook implements Look {
   private static Optional<Finding> joined(Plan plan, Part one, Part other) {
     return plan.free()
         .route(one.id(), SupplyLook::parts, p -> p.id().equals(other.id()))
-        .filter(route -> isWater(plan, one, route))
+        .filter(route -> isWater(plan, one, route) && isLow(plan, one, other, route))
         .map(route ->
             new Finding(
                 Finding.Code.ONE_LEAK,
@@ -184,8 +242,30 @@ final class SupplyLook implements Look {
         .filter(l -> joins(l, route.get(0), route.get(1)))
         .map(l -> l.from().part().equals(one.id()) ? l.from().port() : l.to().port())
         .anyMatch(port ->
-            one.kind() instanceof Kind.Tank tank
-                && tank.port(port).use() != fernwort.core.rig.TankPort.Use.VENT);
+            one.kind() instanceof Kind.Tank tank && tank.port(port).use() != TankPort.Use.VENT);
+  }
+
+  /** What only runs over from one into the other does not bring them to one level. */
+  private static boolean isLow(Plan plan, Part one, Part other, List<String> route) {
+    double crest = Double.NEGATIVE_INFINITY;
+    for (int i = 1; i < route.size(); i++) {
+      String a = route.get(i - 1);
+      String b = route.get(i);
+      crest =
+          Math.max(
+              crest,
+              plan.rig().lines().stream()
+                  .filter(l -> joins(l, a, b))
+                  .mapToDouble(l -> plan.level().crest(l.id()))
+                  .min()
+                  .orElse(Double.POSITIVE_INFINITY));
+    }
+    return isMuchAbove(plan, one, crest) && isMuchAbove(plan, other, crest);
+  }
+
+  private static boolean isMuchAbove(Plan plan, Part tank, double height) {
+    TankRoom room = plan.plumbing().room(tank.id());
+    return room.volumeBelow(height - tank.height(), Slope.LEVEL) < MUCH * room.capacity();
   }
 
   private static Rig partThem(Rig rig, List<String> route) {
@@ -205,7 +285,7 @@ final class SupplyLook implements Look {
             near.y(),
             near.height(),
             2e-5,
-            fernwort.core.describe.Fittings.twoWay(0));
+            Fittings.twoWay(0));
     return RigEdit.of(rig).insert(line.id(), valve, "a", "b");
   }
 

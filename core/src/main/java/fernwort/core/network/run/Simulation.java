@@ -597,10 +597,14 @@ public final class Simulation {
     return meets(target - volume[tank], slope, bend);
   }
 
+  /** A volume and a rounding error of it cannot be told apart by less than this (m³). */
+  private static final double SPECK = 1e-15;
+
   /** The first time, after the start, at which slope·t + bend·t² comes to a change. */
   private static double meets(double change, double slope, double bend) {
-    if (Math.abs(change) < 1e-15) {
-      return slope * bend < 0 ? -slope / bend : Double.POSITIVE_INFINITY;
+    if (Math.abs(change) < SPECK) {
+      boolean returns = slope * bend < 0 && slope * slope > 4 * SPECK * Math.abs(bend);
+      return returns ? -slope / bend : Double.POSITIVE_INFINITY;
     }
     if (!Double.isFinite(change)) {
       return Double.POSITIVE_INFINITY;

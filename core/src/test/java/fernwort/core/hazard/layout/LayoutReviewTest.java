@@ -8,7 +8,9 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hazard.layout.Finding.Code;
+import fernwort.core.network.CaseRigs;
 import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -16,6 +18,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Optional;
@@ -96,10 +99,61 @@ class LayoutReviewTest {
         .changeLine("vent-tee-1-b-vent-tee-2", l -> l.along(List.of(new ProfilePoint(0.15, 1.4))));
   }
 
+  private static Rig deadEnd() {
+    Rig open = RigEdit.of(GOOD).remove("outlet");
+    Part tee = new Part("tee", "Tee", "belly", 0, 0, 0.4, 0, new Kind.Tee());
+    return RigEdit.of(open).addAt(tee, "a", new PortRef("gray-valve", "b"), 0.038, 0.3);
+  }
+
+  /** Two tanks side by side, the first running over into the second through an open line. */
+  private static Rig runsOver(double height) {
+    return CaseRigs.rig()
+        .part("one", "One", 0, 0, 1, tank(height))
+        .part("two", "Two", 1, 0, 1, tank(height))
+        .line("over", "Over", "one.side > two.side", 20, 1, Line.Material.PEX, 0)
+        .build();
+  }
+
+  private static Kind tank(double side) {
+    return Fittings.tank(
+        Contents.FRESH,
+        new Shape.Box(0.5, 0.5, 0.5),
+        0,
+        Fittings.stick(0.1, 0.1),
+        Fittings.port("side", TankPort.Use.LINK, 0.1, 0.1, side),
+        Fittings.port("low", TankPort.Use.FEED, 0.2, 0.1, 0.02),
+        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+  }
+
+  @Test
+  void onlyWhatComesToOneLevelCannotBeParted() {
+    assertThat(find(runsOver(0.1), Code.ONE_LEAK, "one")).isPresent();
+    assertThat(find(runsOver(0.46), Code.ONE_LEAK, "one")).isEmpty();
+  }
+
+  @Test
+  void aPluggedOrDrainPortIsNoOutletAndNoVent() {
+    Rig drained =
+        CaseRigs.rig()
+            .part("one", "One", 0, 0, 1, tank(0.1))
+            .part("plug", "Plug", 0, 0, 1.1, new Kind.Plug(false))
+            .part("stop", "Stop", 0, 0, 1.5, new Kind.Plug(false))
+            .line("p", "P", "one.low > plug.in", 20, 0.1, Line.Material.PEX, 0)
+            .line("v", "V", "one.vent > stop.in", 20, 0.1, Line.Material.PEX, 0)
+            .build();
+    assertThat(find(drained, Code.NO_AIR, "one")).isPresent();
+    assertThat(find(drained, Code.OUTLET_LOW, "one")).isEmpty();
+    assertThat(Plumbing.of(drained).joined(drained.part("one")).tankPorts())
+        .extracting(TankPort::id)
+        .containsExactly("side");
+  }
+
   /** A rig with one weakness, the finding it must give, the part it is about. */
   static Stream<Arguments> weaknesses() {
     return Stream.of(
         Arguments.of(Code.PORT_OPEN, "fresh", RigEdit.of(GOOD).remove("drain-cap")),
+        Arguments.of(Code.LEADS_NOWHERE, "gray-valve", deadEnd()),
+        Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(PANEL).remove("regulator")),
         Arguments.of(Code.NO_AIR, "fresh", withoutVent()),
         Arguments.of(Code.VENT_LOW, "fresh", port(GOOD, "fresh", "vent", 0.15)),
         Arguments.of(Code.VENT_SAG, "vent-tee-1", saggingSharedVent()),

@@ -8,6 +8,7 @@ import static fernwort.core.network.CaseRigs.vented;
 import static fernwort.core.network.CaseRigs.withPipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import fernwort.core.Reference;
 import fernwort.core.demo.DemoRig;
@@ -25,6 +26,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -288,6 +290,11 @@ public class SimulationTest {
     waterIsConserved(51);
     waterIsConserved(2194);
     waterIsConserved(159_616);
+  }
+
+  @Test
+  void aTankThatStandsARoundingErrorBelowItsBrimDoesNotHoldUpTime() {
+    assertTimeoutPreemptively(Duration.ofSeconds(20), () -> waterIsConserved(3826));
   }
 
   private static double sum(Map<String, Double> of) {

@@ -2,13 +2,20 @@ package fernwort.app.jobs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import fernwort.app.compute.TooBusy;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.store.backup.Backups;
+import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -16,17 +23,39 @@ import org.springframework.stereotype.Component;
 @Component
 public class JobDesk {
 
+  /** Who asks for slips and nothing else waits as long as this. */
+  private static final Duration PATIENCE = Duration.ofSeconds(11);
+
+  private static final Duration LONGEST = Duration.ofMinutes(2);
+
   private final Cache<String, JobBook> books = Caffeine.newBuilder().maximumSize(10).build();
-  private final Cache<Asked, List<Slip>> slips = Caffeine.newBuilder().maximumSize(50).build();
+  private final Cache<Asked, Awaited<List<Slip>>> slips =
+      Caffeine.newBuilder().maximumSize(50).build();
+  private final Cache<Asked, Awaited<List<Mended>>> remedies =
+      Caffeine.newBuilder().maximumSize(20).build();
+  private final SlipBench bench;
+
+  JobDesk(SlipBench bench) {
+    this.bench = bench;
+  }
 
   /** What slips were asked of. */
   private record Asked(String rig, int version, String job, State from) {}
+
+  /**
+   * A change of plumbing that takes the harm out of slips of a job.
+   *
+   * @param remedy the change
+   * @param slips what every slip leads to with it
+   */
+  record Mended(Remedy remedy, List<Slip> slips) {}
 
   /** After a restore nothing is as it was at hand. */
   @EventListener
   void restored(Backups.Restored restored) {
     books.invalidateAll();
     slips.invalidateAll();
+    remedies.invalidateAll();
   }
 
   /** Returns every job that a rig's layout allows, with what stands in its way. */
@@ -44,14 +73,52 @@ public class JobDesk {
   }
 
   /**
-   * Returns what every single slip of a job leads to, the worst first.
+   * Returns what every single slip of a job leads to, the worst first, once it has been tried.
    *
    * @throws fernwort.app.Refusal when the rig has no such job
+   * @throws TooBusy when it takes longer than anybody should wait
    */
   public List<Slip> slips(OpenRig rig, String job, State from) {
-    return slips.get(
-        new Asked(rig.id(), rig.version(), job, from),
-        asked -> book(rig).slips().of(book(rig).job(job), from));
+    return slips(rig, job, from, PATIENCE)
+        .orElseThrow(() ->
+            new TooBusy(
+                "The slips are still being tried. Nothing is lost; ask again in a moment."));
+  }
+
+  /** The same, if it has been tried within some time; otherwise the trying goes on. */
+  Optional<List<Slip>> slips(OpenRig rig, String job, State from, Duration patience) {
+    Job found = book(rig).job(job);
+    return awaited(
+            slips,
+            new Asked(rig.id(), rig.version(), job, from),
+            () -> book(rig).slips().of(found, from))
+        .within(patience);
+  }
+
+  /** Returns the changes of plumbing that mend slips of a job, once all have been tried. */
+  Optional<List<Mended>> remedies(
+      OpenRig rig, String job, State from, List<Slip> without, Duration patience) {
+    return awaited(
+            remedies,
+            new Asked(rig.id(), rig.version(), job, from),
+            () -> mending(book(rig).remedies(), job, from, without))
+        .within(patience);
+  }
+
+  private static List<Mended> mending(
+      List<Remedy> remedies, String job, State from, List<Slip> without) {
+    List<Mended> mended = new ArrayList<>();
+    for (Remedy remedy : remedies) {
+      remedy.mending(job, from, without).ifPresent(s -> mended.add(new Mended(remedy, s)));
+    }
+    return mended;
+  }
+
+  private <T> Awaited<T> awaited(Cache<Asked, Awaited<T>> kept, Asked asked, Callable<T> work) {
+    return kept.asMap()
+        .compute(
+            asked,
+            (key, known) -> known == null || known.isEnded() ? bench.begin(LONGEST, work) : known);
   }
 
   /** Returns the jobs of a rig, found once for each version of it. */

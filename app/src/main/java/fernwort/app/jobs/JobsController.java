@@ -11,11 +11,11 @@ import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
-import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,6 +37,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class JobsController {
 
   private static final int NEWEST = 8;
+
+  /** A page waits so long for slips before it says that they are being tried. */
+  private static final Duration PATIENCE = Duration.ofMillis(900);
 
   private final Rigs rigs;
   private final JobDesk desk;
@@ -148,8 +151,8 @@ class JobsController {
     return "redirect:/rigs/" + id + "/runs/" + runs.begin(rig, job, who);
   }
 
-  /** A change of plumbing to try, and whether it is the one being tried. */
-  record Try(String id, String words, boolean tried) {}
+  /** A change of plumbing to try, how much harm it leaves, and whether it is being tried. */
+  record Try(String id, String words, int harmful, boolean tried) {}
 
   /** The slips of one job, on the rig as it is or with a change of plumbing tried on it. */
   @GetMapping("/{job}/slips")
@@ -160,21 +163,62 @@ class JobsController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    JobBook book = desk.book(rig);
     State now = rigs.standing(rig).state();
-    List<Slip> slips = desk.slips(rig, job, now);
-    Optional<Remedy> remedy = book.remedies().stream().filter(r -> r.id().equals(fix)).findFirst();
-    List<Slip> shown = remedy.map(r -> r.slips(job, now)).orElse(slips);
     model.addAttribute("rig", id);
     model.addAttribute("job", job);
+    model.addAttribute("fix", fix);
+    Optional<List<Slip>> tried = desk.slips(rig, job, now, PATIENCE);
+    if (tried.isEmpty()) {
+      return "jobs/slips-wait";
+    }
+    List<Slip> slips = tried.get();
+    Optional<JobDesk.Mended> mended =
+        fix.isEmpty() ? Optional.empty() : mended(rig, job, now, slips, fix);
+    List<Slip> shown = mended.map(JobDesk.Mended::slips).orElse(slips);
     model.addAttribute("slips", JobView.SlipRow.of(harmful(shown), units));
     model.addAttribute("harmless", shown.size() - harmful(shown).size());
     model.addAttribute("before", harmful(slips).size());
+    model.addAttribute("mendable", !harmful(slips).isEmpty());
+    model.addAttribute("tried", mended.map(m -> m.remedy().words()).orElse(""));
+    return "jobs/slips";
+  }
+
+  private Optional<JobDesk.Mended> mended(
+      OpenRig rig, String job, State now, List<Slip> slips, String fix) {
+    return desk.remedies(rig, job, now, slips, PATIENCE).stream()
+        .flatMap(List::stream)
+        .filter(m -> m.remedy().id().equals(fix))
+        .findFirst();
+  }
+
+  /** The changes of plumbing that take the harm out of some of a job's slips. */
+  @GetMapping("/{job}/slips/fixes")
+  String fixes(
+      @PathVariable String id,
+      @PathVariable String job,
+      @RequestParam(defaultValue = "") String fix,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    State now = rigs.standing(rig).state();
+    Optional<List<JobDesk.Mended>> fixes =
+        desk.slips(rig, job, now, PATIENCE)
+            .flatMap(slips -> desk.remedies(rig, job, now, slips, PATIENCE));
+    model.addAttribute("rig", id);
+    model.addAttribute("job", job);
+    model.addAttribute("fix", fix);
+    model.addAttribute("waiting", fixes.isEmpty());
     model.addAttribute(
         "fixes",
-        book.remedies().stream().map(r -> new Try(r.id(), r.words(), r.id().equals(fix))).toList());
-    model.addAttribute("tried", remedy.map(Remedy::words).orElse(""));
-    return "jobs/slips";
+        fixes.stream()
+            .flatMap(List::stream)
+            .map(m ->
+                new Try(
+                    m.remedy().id(),
+                    m.remedy().words(),
+                    harmful(m.slips()).size(),
+                    m.remedy().id().equals(fix)))
+            .toList());
+    return "jobs/fixes";
   }
 
   private static List<Slip> harmful(List<Slip> slips) {

@@ -1,7 +1,5 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Slip;
@@ -10,7 +8,6 @@ import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -22,74 +19,52 @@ final class SlipRound {
   /** A slip with the job it belongs to. */
   record Found(Job job, Slip slip) {}
 
-  /** As long as this somebody may look away before it ends. */
-  private static final Duration LOOKED_AWAY = Duration.ofSeconds(20);
-
   private static final Duration LONGEST = Duration.ofMinutes(3);
 
-  private final Effort effort = Effort.of(LONGEST);
   private final List<Found> found = new CopyOnWriteArrayList<>();
   private final int jobs;
+  private final Awaited<List<Found>> trying;
   private volatile int done;
   private volatile String trouble = "";
-  private volatile long looked = System.nanoTime();
 
-  private SlipRound(int jobs) {
-    this.jobs = jobs;
+  private SlipRound(SlipBench bench, JobBook book, State from) {
+    jobs = book.offered().size();
+    trying = bench.begin(LONGEST, () -> run(book, from));
   }
 
   /** Begins a round in the background. */
-  static SlipRound begin(OpenRig rig, JobBook book, State from) {
-    SlipRound round = new SlipRound(book.offered().size());
-    Thread.ofPlatform().daemon().name("slips of " + rig.id()).start(() -> round.run(book, from));
-    Thread.ofVirtual().name("who waits for slips of " + rig.id()).start(round::endWhenNobodyLooks);
-    return round;
+  static SlipRound begin(SlipBench bench, JobBook book, State from) {
+    return new SlipRound(bench, book, from);
   }
 
   /** Somebody looks how far it is. */
   void look() {
-    looked = System.nanoTime();
-  }
-
-  private void endWhenNobodyLooks() {
-    try {
-      while (!isOver()) {
-        TimeUnit.MILLISECONDS.sleep(500);
-        if (System.nanoTime() - looked > LOOKED_AWAY.toNanos()) {
-          effort.cancel();
-          return;
-        }
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
+    trying.look();
   }
 
   /** Tells whether it was ended before it was done; another begins anew. */
   boolean isEnded() {
-    return effort.isOver() && done < jobs || !trouble.isEmpty();
+    return trying.isEnded() || !trouble.isEmpty();
   }
 
-  private void run(JobBook book, State from) {
+  private List<Found> run(JobBook book, State from) {
     try {
-      effort.spend(() -> {
-        for (Job job : book.offered()) {
-          book.slips().of(job, from).stream()
-              .filter(s -> s.grade() != Slip.Grade.HARMLESS)
-              .map(s -> new Found(job, s))
-              .forEach(found::add);
-          done++;
-        }
-        return found;
-      });
+      for (Job job : book.offered()) {
+        book.slips().of(job, from).stream()
+            .filter(s -> s.grade() != Slip.Grade.HARMLESS)
+            .map(s -> new Found(job, s))
+            .forEach(found::add);
+        done++;
+      }
     } catch (EffortExceededException e) {
       trouble =
           "It was ended after %d of %d jobs, for it took long or nobody looked. Load the page to begin anew."
               .formatted(done, jobs);
-    } catch (Exception e) {
+    } catch (RuntimeException e) {
       LOG.warn("trying slips broke off", e);
       trouble = "It broke off after %d of %d jobs; the log says more.".formatted(done, jobs);
     }
+    return found;
   }
 
   /** Returns how many jobs have been tried. */

@@ -25,10 +25,12 @@ class SlipsController {
 
   private final Rigs rigs;
   private final JobDesk desk;
+  private final SlipBench bench;
   private final Cache<From, SlipRound> rounds =
       Caffeine.newBuilder().maximumSize(10).expireAfterAccess(Duration.ofMinutes(30)).build();
 
-  SlipsController(Rigs rigs, JobDesk desk) {
+  SlipsController(Rigs rigs, JobDesk desk, SlipBench bench) {
+    this.bench = bench;
     this.rigs = rigs;
     this.desk = desk;
   }
@@ -45,7 +47,7 @@ class SlipsController {
     if (kept != null && kept.isEnded()) {
       rounds.invalidate(from);
     }
-    SlipRound round = rounds.get(from, f -> SlipRound.begin(rig, desk.book(rig), now));
+    SlipRound round = rounds.get(from, f -> SlipRound.begin(bench, desk.book(rig), now));
     round.look();
     List<SlipRound.Found> found = round.found();
     model.addAttribute("rig", id);

@@ -25,6 +25,11 @@ public final class Effort {
     return new Effort(CURRENT.isBound() ? Optional.of(CURRENT.get()) : Optional.empty(), limit);
   }
 
+  /** Returns an effort of its own, whatever is around it, for work that goes on elsewhere. */
+  public static Effort alone(Duration limit) {
+    return new Effort(Optional.empty(), limit);
+  }
+
   /** Ends it: whatever goes on within it stops at its next look. */
   public void cancel() {
     cancelled = true;

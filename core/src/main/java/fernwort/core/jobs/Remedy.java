@@ -13,6 +13,7 @@ import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -113,14 +114,35 @@ public record Remedy(String id, String words, Rig changed) {
     return new State(new Setting(positions), before.volumes(), before.slope());
   }
 
-  /** Returns what every single slip of a job leads to with this done, the worst first. */
-  public List<Slip> slips(String job, State before) {
+  /**
+   * Returns what every single slip of a job leads to with this done, the worst first; empty when it
+   * mends nothing: the job cannot be done any more, or its slips do as much harm as without.
+   *
+   * @param job id of the job
+   * @param before how things stand
+   * @param without the slips of the job without this
+   */
+  public Optional<List<Slip>> mending(String job, State before, List<Slip> without) {
     Plumbing plumbing = Plumbing.of(changed);
-    Slips slips = Slips.of(plumbing, Plans.of(plumbing));
+    Plans plans = Plans.of(plumbing);
+    Slips slips = Slips.of(plumbing, plans);
+    State from = state(before);
     return Jobs.of(plumbing)
         .byId(job)
-        .map(j -> (id.equals(LAST_LOOK) ? slips.withLastLook() : slips).of(j, state(before)))
-        .orElseThrow(() ->
-            new IllegalArgumentException("With this change the rig has no such job any more"));
+        .filter(j -> plans.plan(j, from).trouble().isEmpty())
+        .map(j -> (id.equals(LAST_LOOK) ? slips.withLastLook() : slips).of(j, from))
+        .filter(with -> isLess(with, without));
+  }
+
+  /** Tells whether fewer slips are grave, or as many and fewer bad, and so on. */
+  private static boolean isLess(List<Slip> with, List<Slip> without) {
+    for (Slip.Grade grade : Slip.Grade.values()) {
+      long now = with.stream().filter(s -> s.grade() == grade).count();
+      long then = without.stream().filter(s -> s.grade() == grade).count();
+      if (now != then && grade != Slip.Grade.HARMLESS) {
+        return now < then;
+      }
+    }
+    return false;
   }
 }

@@ -81,18 +81,17 @@ public final class Slips {
     List<Act> right = Trial.acts(plan);
     List<Act> ended = ended(right);
     Map<String, String> taps = job.taps();
-    Trial.Outcome meant = trial.run(from, ended, taps);
+    Trial.Course meant = trial.run(from, ended, taps);
     Set<List<Act>> tried = new HashSet<>();
     tried.add(ended);
     List<Try> tries = tries(plan, from, right).stream().filter(t -> tried.add(t.acts())).toList();
-    return judged(tries, meant, from, taps);
+    return judged(tries, meant, from);
   }
 
   /** Tries them all, side by side; the worst comes first. */
-  private List<Slip> judged(
-      List<Try> tries, Trial.Outcome meant, State from, Map<String, String> taps) {
+  private List<Slip> judged(List<Try> tries, Trial.Course meant, State from) {
     return tries.parallelStream()
-        .map(Effort.carried((Try t) -> judge(t, meant, trial.run(from, t.acts(), taps), from)))
+        .map(Effort.carried((Try t) -> judge(t, meant.outcome(), trial.run(meant, t.acts()), from)))
         .sorted(
             Comparator.comparing(Slip::grade)
                 .thenComparing(Comparator.comparingDouble(Slip::lost).reversed())
@@ -102,7 +101,7 @@ public final class Slips {
 
   /** Returns what each handle, bumped while the rig is at rest as it stands, leads to. */
   public List<Slip> bumps(State rest) {
-    Trial.Outcome meant = trial.run(rest, List.of(new Pause(ALONE)), Map.of());
+    Trial.Course meant = trial.run(rest, List.of(new Pause(ALONE)), Map.of());
     List<Try> bumps = new ArrayList<>();
     for (Part part : rig.handles().filter(Slips::canBeBumped).toList()) {
       for (Position position : part.kind().positions()) {
@@ -116,7 +115,7 @@ public final class Slips {
         }
       }
     }
-    return judged(bumps, meant, rest, Map.of());
+    return judged(bumps, meant, rest);
   }
 
   private static boolean canBeBumped(Part part) {

@@ -75,86 +75,140 @@ final class Trial {
   record Thing(Happening.Kind kind, String subject) {}
 
   /**
+   * Acts that were run, with how things stood before each, so that others which begin alike need
+   * not be run from the start.
+   */
+  record Course(List<Act> acts, List<Going> before, Outcome outcome) {}
+
+  /**
    * Runs some acts.
    *
    * @param from how things stand
    * @param acts what is done
    * @param taps taps that the job is for, with the position to try each in
    */
-  Outcome run(State from, List<Act> acts, Map<String, String> taps) {
-    Map<String, Double> served = new TreeMap<>();
-    Simulation run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
-    Map<Thing, Double> found = new LinkedHashMap<>();
-    Map<Warning.Key, Double> dangers = new LinkedHashMap<>();
-    Map<String, Double> goneOn = new TreeMap<>();
-    look(run, dangers);
+  Course run(State from, List<Act> acts, Map<String, String> taps) {
+    Going going = new Going(from, taps);
+    List<Going> before = new ArrayList<>();
     for (Act act : acts) {
+      before.add(new Going(going));
+      going.act(act);
+    }
+    return new Course(List.copyOf(acts), before, going.outcome());
+  }
+
+  /** Runs other acts from where they part from those of a course. */
+  Outcome run(Course like, List<Act> acts) {
+    int same = 0;
+    while (same < acts.size() - 1
+        && same < like.acts().size() - 1
+        && acts.get(same).equals(like.acts().get(same))) {
+      same++;
+    }
+    Going going = new Going(like.before().get(same));
+    acts.subList(same, acts.size()).forEach(going::act);
+    return going.outcome();
+  }
+
+  /** A run with what was noted of it so far. */
+  final class Going {
+
+    private final Simulation run;
+    private final Map<String, String> taps;
+    private final Map<String, Double> served;
+    private final Map<Thing, Double> found;
+    private final Map<Warning.Key, Double> dangers;
+    private final Map<String, Double> goneOn;
+
+    private Going(State from, Map<String, String> taps) {
+      run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
+      this.taps = taps;
+      served = new TreeMap<>();
+      found = new LinkedHashMap<>();
+      dangers = new LinkedHashMap<>();
+      goneOn = new TreeMap<>();
+      look();
+    }
+
+    private Going(Going other) {
+      run = other.run.copy();
+      taps = other.taps;
+      served = new TreeMap<>(other.served);
+      found = new LinkedHashMap<>(other.found);
+      dangers = new LinkedHashMap<>(other.dangers);
+      goneOn = new TreeMap<>(other.goneOn);
+    }
+
+    private void act(Act act) {
       switch (act) {
         case Turned s -> {
-          note(run.set(s.part(), s.position()), found);
-          look(run, dangers);
-          pass(run, TURN, found, goneOn);
+          note(run.set(s.part(), s.position()));
+          look();
+          pass(TURN);
         }
-        case Pause p -> pass(run, p.seconds(), found, goneOn);
-        case Serve s -> served.putAll(served(run, taps));
+        case Pause p -> pass(p.seconds());
+        case Serve s -> serve();
       }
     }
-    Moment end = run.moment();
-    end.totals().out().forEach((id, volume) -> goneOn.merge(id, volume, Double::sum));
-    return new Outcome(found, dangers, end.state(), goneOn, served);
-  }
 
-  private static Map<String, Double> served(Simulation run, Map<String, String> taps) {
-    Map<String, Double> served = new TreeMap<>();
-    taps.forEach((tap, position) -> {
-      Simulation tried = run.copy();
-      tried.set(tap, position);
-      served.put(tap, tried.moment().flows().fixture(tap));
-    });
-    return served;
-  }
+    private void serve() {
+      taps.forEach((tap, position) -> {
+        Simulation tried = run.copy();
+        tried.set(tap, position);
+        served.put(tap, tried.moment().flows().fixture(tap));
+      });
+    }
 
-  /**
-   * Lets time pass. Once no tank changes any more, what runs out is taken to go on at the same
-   * rate.
-   */
-  private static void pass(
-      Simulation run, double seconds, Map<Thing, Double> found, Map<String, Double> goneOn) {
-    double until = run.time() + seconds;
-    while (run.time() < until - 1e-6) {
-      Moment before = run.moment();
-      note(run.runTo(Math.min(until, run.time() + SLICE)), found);
-      Moment after = run.moment();
-      boolean whole = after.time() - before.time() >= SLICE - 1e-6;
-      if (whole && after.isSettledSince(before, STEADY)) {
-        double left = (until - after.time()) / (after.time() - before.time());
-        after
-            .totals()
-            .out()
-            .forEach((id, volume) ->
-                goneOn.merge(
-                    id,
-                    left * (volume - before.totals().out().getOrDefault(id, 0.0)),
-                    Double::sum));
-        return;
+    /**
+     * Lets time pass. Once no tank changes any more, what runs out is taken to go on at the same
+     * rate.
+     */
+    private void pass(double seconds) {
+      double until = run.time() + seconds;
+      while (run.time() < until - 1e-6) {
+        Moment before = run.moment();
+        note(run.runTo(Math.min(until, run.time() + SLICE)));
+        Moment after = run.moment();
+        boolean whole = after.time() - before.time() >= SLICE - 1e-6;
+        if (whole && after.isSettledSince(before, STEADY)) {
+          double left = (until - after.time()) / (after.time() - before.time());
+          after
+              .totals()
+              .out()
+              .forEach((id, volume) ->
+                  goneOn.merge(
+                      id,
+                      left * (volume - before.totals().out().getOrDefault(id, 0.0)),
+                      Double::sum));
+          return;
+        }
       }
     }
-  }
 
-  private static void note(List<Happening> happenings, Map<Thing, Double> found) {
-    for (Happening h : happenings) {
-      if (h.begins()) {
-        found.putIfAbsent(new Thing(h.kind(), h.subject()), h.at());
+    private void note(List<Happening> happenings) {
+      for (Happening h : happenings) {
+        if (h.begins()) {
+          found.putIfAbsent(new Thing(h.kind(), h.subject()), h.at());
+        }
       }
     }
-  }
 
-  private void look(Simulation run, Map<Warning.Key, Double> dangers) {
-    State now = run.moment().state();
-    Levels levels = Levels.of(plumbing, now);
-    hazards.warnings(now.setting(), levels, OpenWays.find(plumbing, now.setting(), levels)).stream()
-        .filter(w -> w.severity() == Severity.DANGER && UNSEEN.contains(w.code()))
-        .forEach(w -> dangers.putIfAbsent(w.key(), run.time()));
+    private void look() {
+      State now = run.moment().state();
+      Levels levels = Levels.of(plumbing, now);
+      hazards
+          .withPower(now.setting(), levels, OpenWays.find(plumbing, now.setting(), levels))
+          .stream()
+          .filter(w -> w.severity() == Severity.DANGER && UNSEEN.contains(w.code()))
+          .forEach(w -> dangers.putIfAbsent(w.key(), run.time()));
+    }
+
+    private Outcome outcome() {
+      Moment end = run.moment();
+      Map<String, Double> out = new TreeMap<>(goneOn);
+      end.totals().out().forEach((id, volume) -> out.merge(id, volume, Double::sum));
+      return new Outcome(found, dangers, end.state(), out, served);
+    }
   }
 
   /** Returns the acts of a plan. */

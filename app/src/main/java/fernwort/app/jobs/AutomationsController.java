@@ -12,7 +12,6 @@ import fernwort.core.jobs.AutomationRun;
 import fernwort.core.jobs.Times;
 import fernwort.core.network.Turns.Turn;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -72,10 +71,9 @@ class AutomationsController {
       return switch (Automation.Purpose.valueOf(purpose)) {
         case KEEP_BETWEEN -> Automation.keepBetween(rig, tank, valve, lowShare, highShare);
         case STOP_WHEN_FULL -> Automation.stopWhenFull(rig, tank, valve, highShare);
-        case CHANGE_WHEN_DRY -> Automation.changeWhenDry(rig, tank, valve, second, lowShare);
+        case CHANGE_WHEN_DRY -> Automation.changeWhenDry(rig, tank, other, valve, second, lowShare);
         case TOP_UP -> Automation.topUp(rig, tank, other, valve, lowShare, highShare);
-        case SHUT_ON_LEAK ->
-            Automation.shutOnLeak(rig, Automation.motorValves(rig).stream().map(Part::id).toList());
+        case SHUT_ON_LEAK -> Automation.shutOnLeak(rig);
       };
     }
 
@@ -88,12 +86,16 @@ class AutomationsController {
             "Shut %s when %s has come to %.0f %%"
                 .formatted(label(rig, valve), label(rig, tank), high);
         case CHANGE_WHEN_DRY ->
-            "Change from %s to %s when %s has fallen to %.0f %%"
-                .formatted(label(rig, valve), label(rig, second), label(rig, tank), low);
+            valve.equals(second)
+                ? "Turn %s to %s when %s has fallen to %.0f %%"
+                    .formatted(label(rig, valve), label(rig, other), label(rig, tank), low)
+                : "Change from %s to %s when %s has fallen to %.0f %%"
+                    .formatted(label(rig, valve), label(rig, second), label(rig, tank), low);
         case TOP_UP ->
             "Top %s up from %s with %s, from %.0f to %.0f %%"
                 .formatted(label(rig, tank), label(rig, other), label(rig, valve), low, high);
-        case SHUT_ON_LEAK -> "Shut every motor valve when the leak sensor is wet";
+        case SHUT_ON_LEAK ->
+            "Shut every motor valve and stop every pump when the leak sensor is wet";
       };
     }
 
@@ -126,12 +128,7 @@ class AutomationsController {
         sound.add(automation);
         rows.add(
             new Row(
-                kept.id(),
-                entered.words(rig.rig()),
-                check.findings(automation, now).stream()
-                    .map(f -> f.warning().title() + ", " + f.when() + ". " + f.warning().mend())
-                    .toList(),
-                ""));
+                kept.id(), entered.words(rig.rig()), words(check.findings(automation, now)), ""));
       } catch (IllegalArgumentException e) {
         rows.add(
             new Row(
@@ -144,8 +141,9 @@ class AutomationsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("rows", rows);
+    model.addAttribute("together", words(check.together(sound, now)));
     model.addAttribute("tanks", rig.plumbing().tanks());
-    model.addAttribute("valves", Automation.motorValves(rig.rig()));
+    model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(
         "taps", rig.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList());
     model.addAttribute("tap", tap);
@@ -164,6 +162,12 @@ class AutomationsController {
       model.addAttribute("course", course(rig, course, units));
     }
     return "jobs/automations";
+  }
+
+  private static List<String> words(List<AutomationCheck.Finding> findings) {
+    return findings.stream()
+        .map(f -> f.warning().title() + ", " + f.when() + ". " + f.warning().mend())
+        .toList();
   }
 
   /** What came of a run, in words. */

@@ -170,7 +170,7 @@ class JobJourneyTest {
   void anAutomationIsCheckedKeptAndRunOnTheSimulatedRig() {
     COPY.visit("/rigs/tern/automations");
     page.getByLabel("It is to").selectOption("CHANGE_WHEN_DRY");
-    page.getByLabel("Other valve (to change to)").selectOption("arch-motor");
+    page.getByLabel("Valve to change to (the same, for one selector)").selectOption("arch-motor");
     page.locator("button:has-text('Check and keep it')").click();
     assertThat(page.locator("main"))
         .containsText("Change from Fore valve to Arch valve when Fore fresh has fallen to 20 %");

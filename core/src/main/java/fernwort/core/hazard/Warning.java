@@ -47,7 +47,8 @@ public record Warning(
     HITCH_LIGHT,
     HITCH_HEAVY,
     AXLE_OVER,
-    SIDE
+    SIDE,
+    RULES_FIGHT
   }
 
   public Warning {

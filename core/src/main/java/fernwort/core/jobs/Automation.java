@@ -1,12 +1,16 @@
 package fernwort.core.jobs;
 
+import fernwort.core.network.Beyond;
 import fernwort.core.network.Turns.Turn;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Stop;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What motor valves do by themselves: rules that watch tanks or a leak sensor and turn valves.
@@ -53,49 +57,64 @@ public record Automation(Purpose purpose, List<Rule> rules) {
     rules = List.copyOf(rules);
   }
 
-  /** Keeps a tank between two marks: a valve opens at the lower and shuts at the upper. */
+  /**
+   * Keeps a tank between two marks: a valve or pump lets water in at the lower, until the upper.
+   */
   public static Automation keepBetween(
-      Rig rig, String tank, String valve, double low, double high) {
+      Rig rig, String tank, String actor, double low, double high) {
     marks(low, high);
     return new Automation(
         Purpose.KEEP_BETWEEN,
         List.of(
-            new Rule(new High(tank, high), List.of(shut(rig, valve))),
-            new Rule(new Low(tank, low), List.of(open(rig, valve)))));
+            new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
+            new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
   }
 
-  /** Shuts a valve when a tank is full. */
-  public static Automation stopWhenFull(Rig rig, String tank, String valve, double high) {
+  /** Shuts a valve, or stops a pump, when a tank is full. */
+  public static Automation stopWhenFull(Rig rig, String tank, String actor, double high) {
     marks(0, high);
     return new Automation(
-        Purpose.STOP_WHEN_FULL, List.of(new Rule(new High(tank, high), List.of(shut(rig, valve)))));
+        Purpose.STOP_WHEN_FULL,
+        List.of(new Rule(new High(tank, high), List.of(away(rig, actor, tank)))));
   }
 
-  /** Changes from one tank's valve to another's when the first runs dry. */
-  public static Automation changeWhenDry(Rig rig, String tank, String from, String to, double low) {
+  /**
+   * Changes from one tank to another when the first runs dry: from its valve to another's, or with
+   * one selector that stands between them.
+   */
+  public static Automation changeWhenDry(
+      Rig rig, String tank, String other, String from, String to, double low) {
     marks(low, 1);
-    return new Automation(
-        Purpose.CHANGE_WHEN_DRY,
-        List.of(new Rule(new Low(tank, low), List.of(open(rig, to), shut(rig, from)))));
+    List<Turn> turns =
+        from.equals(to)
+            ? List.of(to(rig, to, other))
+            : List.of(to(rig, to, other), away(rig, from, tank));
+    return new Automation(Purpose.CHANGE_WHEN_DRY, List.of(new Rule(new Low(tank, low), turns)));
   }
 
   /** Tops a tank up from another one, and stops when that one is nearly dry. */
   public static Automation topUp(
-      Rig rig, String tank, String other, String valve, double low, double high) {
+      Rig rig, String tank, String other, String actor, double low, double high) {
     marks(low, high);
     return new Automation(
         Purpose.TOP_UP,
         List.of(
-            new Rule(new High(tank, high), List.of(shut(rig, valve))),
-            new Rule(new Low(other, low), List.of(shut(rig, valve))),
-            new Rule(new Low(tank, low), List.of(open(rig, valve)))));
+            new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
+            new Rule(new Low(other, low), List.of(away(rig, actor, tank))),
+            new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
   }
 
-  /** Shuts valves when a leak sensor is wet. */
-  public static Automation shutOnLeak(Rig rig, List<String> valves) {
-    return new Automation(
-        Purpose.SHUT_ON_LEAK,
-        List.of(new Rule(new Leak(), valves.stream().map(v -> shut(rig, v)).toList())));
+  /** Shuts every motor valve that can be shut, and stops every pump, when a leak sensor is wet. */
+  public static Automation shutOnLeak(Rig rig) {
+    List<Turn> turns = new ArrayList<>();
+    for (Part actor : actors(rig)) {
+      switch (actor.kind()) {
+        case Kind.Valve valve ->
+            valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
+        default -> turns.add(new Turn(actor.id(), Position.OFF.id()));
+      }
+    }
+    return new Automation(Purpose.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
   }
 
   private static void marks(double low, double high) {
@@ -105,39 +124,91 @@ public record Automation(Purpose purpose, List<Rule> rules) {
     }
   }
 
-  private static Turn shut(Rig rig, String valve) {
-    Kind.Valve kind = motor(rig, valve);
-    return kind.shut()
-        .map(s -> new Turn(valve, s.id()))
-        .orElseThrow(() ->
-            new IllegalArgumentException(
-                rig.part(valve).label() + " has no shut position; choose another valve"));
-  }
-
-  private static Turn open(Rig rig, String valve) {
-    Kind.Valve kind = motor(rig, valve);
-    return kind.stops().stream()
-        .filter(s -> !s.joins().isEmpty())
-        .findFirst()
-        .map(s -> new Turn(valve, s.id()))
-        .orElseThrow(() ->
-            new IllegalArgumentException(
-                rig.part(valve).label() + " has no open position; choose another valve"));
-  }
-
-  private static Kind.Valve motor(Rig rig, String valve) {
-    if (rig.part(valve).kind() instanceof Kind.Valve kind && kind.motor().isPresent()) {
-      return kind;
+  /** What lets water to or from a tank: a pump that runs, a valve that is open that way. */
+  private static Turn to(Rig rig, String id, String tank) {
+    Part actor = actor(rig, id);
+    if (!(actor.kind() instanceof Kind.Valve valve)) {
+      return new Turn(id, Kind.ON);
     }
-    throw new IllegalArgumentException(
-        rig.part(valve).label() + " has no motor; choose a motor valve");
+    List<Stop> open = open(valve);
+    return open.stream()
+        .filter(s -> serves(rig, actor, open, s, tank))
+        .findFirst()
+        .or(() -> open.stream().findFirst())
+        .map(s -> new Turn(id, s.id()))
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                actor.label() + " has no open position; choose another valve"));
   }
 
-  /** Returns the valves of a rig that have a motor. */
-  public static List<Part> motorValves(Rig rig) {
-    return rig.parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Valve v && v.motor().isPresent())
+  /** What lets none: a pump at rest, a valve that is shut or open another way. */
+  private static Turn away(Rig rig, String id, String tank) {
+    Part actor = actor(rig, id);
+    if (!(actor.kind() instanceof Kind.Valve valve)) {
+      return new Turn(id, Position.OFF.id());
+    }
+    List<Stop> open = open(valve);
+    boolean leadsThere = open.stream().anyMatch(s -> serves(rig, actor, open, s, tank));
+    return valve
+        .shut()
+        .or(() ->
+            open.stream().filter(s -> leadsThere && !serves(rig, actor, open, s, tank)).findFirst())
+        .map(s -> new Turn(id, s.id()))
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "%s has no shut position, nor one that leads away from %s; choose another valve"
+                    .formatted(actor.label(), rig.part(tank).label())));
+  }
+
+  private static List<Stop> open(Kind.Valve valve) {
+    return valve.stops().stream()
+        .filter(s -> !s.joins().isEmpty())
+        .sorted(Kind.Valve.BY_HANDLE)
         .toList();
+  }
+
+  /** Tells whether a stop joins a port that leads to a tank, other than one that all stops join. */
+  private static boolean serves(Rig rig, Part valve, List<Stop> open, Stop stop, String tank) {
+    return ports(stop).stream()
+        .filter(p -> open.size() == 1 || !open.stream().allMatch(s -> ports(s).contains(p)))
+        .anyMatch(p -> Beyond.of(rig, valve, p).contains(tank));
+  }
+
+  private static Set<String> ports(Stop stop) {
+    Set<String> ports = new HashSet<>();
+    stop.joins().forEach(ports::addAll);
+    return ports;
+  }
+
+  private static Part actor(Rig rig, String id) {
+    Part part = rig.part(id);
+    if (!acts(part)) {
+      throw new IllegalArgumentException(
+          part.label() + " has no motor; choose a motor valve or a pump");
+    }
+    return part;
+  }
+
+  private static boolean acts(Part part) {
+    return switch (part.kind()) {
+      case Kind.Valve valve -> valve.motor().isPresent();
+      case Kind.Pump pump -> !pump.works().byHand() && pump.duty() != Kind.Pump.Duty.CIRCULATION;
+      default -> false;
+    };
+  }
+
+  /**
+   * Returns what of a rig can act by itself: valves with a motor, and pumps that can be switched.
+   */
+  public static List<Part> actors(Rig rig) {
+    return rig.parts().stream().filter(Automation::acts).toList();
+  }
+
+  /** Returns the rules of several automations as those of one. */
+  static Automation joined(List<Automation> automations) {
+    return new Automation(
+        automations.getFirst().purpose(),
+        automations.stream().flatMap(a -> a.rules().stream()).toList());
   }
 
   /** Returns every turn that some rule makes, once. */

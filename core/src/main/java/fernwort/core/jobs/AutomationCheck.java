@@ -37,6 +37,9 @@ public final class AutomationCheck {
           Warning.Code.CHECK_VALVE_REVERSED,
           Warning.Code.POWER_LOSS);
 
+  /** Turns of a handle that are no fight (in {@link #RUN}). */
+  private static final int FEW = 3;
+
   /** How long it is run on the simulated rig (s). */
   private static final double RUN = 3600;
 
@@ -80,6 +83,56 @@ public final class AutomationCheck {
     }
     ran(automation, now, found);
     return List.copyOf(found.values());
+  }
+
+  /**
+   * Returns what several automations bring about together that none of them does alone: hazards in
+   * the settings that all their rules can reach, harm when all are run at once, and handles that
+   * they turn against each other.
+   */
+  public List<Finding> together(List<Automation> automations, State now) {
+    if (automations.size() < 2) {
+      return List.of();
+    }
+    Set<Warning.Key> alone = new LinkedHashSet<>();
+    Map<String, Integer> turns = new LinkedHashMap<>();
+    for (Automation automation : automations) {
+      findings(automation, now).forEach(f -> alone.add(f.warning().key()));
+      turned(List.of(automation), now).forEach((part, n) -> turns.merge(part, n, Integer::sum));
+    }
+    List<Finding> found = new ArrayList<>();
+    findings(Automation.joined(automations), now).stream()
+        .filter(f -> !alone.contains(f.warning().key()))
+        .forEach(found::add);
+    turned(automations, now)
+        .forEach((part, n) -> {
+          if (n > turns.getOrDefault(part, 0) + FEW) {
+            found.add(fight(part, n));
+          }
+        });
+    return found;
+  }
+
+  private Map<String, Integer> turned(List<Automation> automations, State now) {
+    Map<String, Integer> turned = new LinkedHashMap<>();
+    course(automations, now)
+        .events()
+        .forEach(e -> e.turn().ifPresent(t -> turned.merge(t.part(), 1, Integer::sum)));
+    return turned;
+  }
+
+  private Finding fight(String part, int times) {
+    String label = plumbing.rig().part(part).label();
+    return new Finding(
+        new Warning(
+            Warning.Code.RULES_FIGHT,
+            Severity.WARNING,
+            label + " is turned to and fro",
+            "One rule undoes what another has done, again and again.",
+            "It was turned %d times in an hour when they were run together.".formatted(times),
+            "Take one of them away, or set their marks further apart.",
+            List.of(part)),
+        "when they are run together");
   }
 
   /**

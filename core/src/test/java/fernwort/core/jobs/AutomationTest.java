@@ -8,14 +8,19 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.network.CaseRigs;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Turns.Turn;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Motor;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.Stop;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 /** Motor valves that act by themselves, on a rig of one tank between mains and a tap. */
@@ -31,7 +36,7 @@ class AutomationTest {
         .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
         .part("drain-motor", "Drain motor", 0, 0, 0.9, Fittings.motorised(0, "", 6))
         .part("drain", "Drain", 0, 0, 0.3, Fittings.end(Role.DRAIN))
-        .part("tee", "Tee", 0, 0, 0.95, new fernwort.core.rig.Kind.Tee())
+        .part("tee", "Tee", 0, 0, 0.95, new Kind.Tee())
         .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
         .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 1)
         .line("b", "B", "check.out > motor.a", 12, 1, Material.PEX, 1)
@@ -77,7 +82,7 @@ class AutomationTest {
   @Test
   void aLeakShutsWhatItIsToldTo() {
     Rig rig = rig("shut");
-    Automation leak = Automation.shutOnLeak(rig, List.of("motor", "drain-motor"));
+    Automation leak = Automation.shutOnLeak(rig);
     AutomationRun.Course course =
         AutomationRun.run(
             Plumbing.of(rig),
@@ -103,6 +108,72 @@ class AutomationTest {
     Rig rig = rig("shut");
     Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
     assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(keep, state(rig, 60))).isEmpty();
+  }
+
+  @Test
+  void twoRulesAgainstEachOtherAreRunTogether() {
+    Rig rig = rig("shut");
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.4);
+    Automation against = Automation.keepBetween(rig, "tank", "motor", 0.38, 0.6);
+    AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
+    State low = state(rig, 20).with("tap", "open");
+    assertThat(check.together(List.of(keep), low)).isEmpty();
+    assertThat(check.together(List.of(keep, keep), low)).isEmpty();
+    assertThat(check.together(List.of(keep, against), low))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.RULES_FIGHT);
+  }
+
+  // --- selectors and pumps -----------------------------------------------------------------------
+
+  /** Two tanks that one motor selector feeds a pump from; the pump also lifts to the first. */
+  private static Rig selector() {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("left", "Left", 0, 0, 1, CaseRigs.tank())
+            .part("right", "Right", 1, 0, 1, CaseRigs.tank())
+            .part("selector", "Selector", 0.5, 0, 0.9, selectorKind())
+            .part("pump", "Pump", 0.5, 0, 0.8, Fittings.pressurePump(10, 3))
+            .part("tap", "Tap", 0.5, 0, 1.5, Fittings.fixture(Type.TAP, true, 6))
+            .line("l", "L", "left.low > selector.a", 12, 1, Material.PEX, 0)
+            .line("r", "R", "right.low > selector.b", 12, 1, Material.PEX, 0)
+            .line("c", "C", "selector.c > pump.in", 12, 1, Material.PEX, 0)
+            .line("p", "P", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
+    return CaseRigs.vented(CaseRigs.vented(rig, "left", 1), "right", 1).build();
+  }
+
+  private static Kind selectorKind() {
+    return new Kind.ThreeWayValve(
+        List.of(
+            new Stop("left", "to the left", 180, List.of(List.of("a", "c"))),
+            new Stop("right", "to the right", 0, List.of(List.of("b", "c")))),
+        Optional.of(new Motor(Optional.empty(), 6)));
+  }
+
+  @Test
+  void oneSelectorChangesTanksAndShutsOneWayByOpeningTheOther() {
+    Rig rig = selector();
+    assertThat(Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1).turns())
+        .containsExactly(new Turn("selector", "right"));
+    assertThat(Automation.stopWhenFull(rig, "left", "selector", 0.9).turns())
+        .containsExactly(new Turn("selector", "right"));
+    assertThat(Automation.keepBetween(rig, "right", "selector", 0.2, 0.9).turns())
+        .containsExactly(new Turn("selector", "left"), new Turn("selector", "right"));
+  }
+
+  @Test
+  void aPumpIsSwitched() {
+    Rig rig = selector();
+    assertThat(Automation.keepBetween(rig, "left", "pump", 0.2, 0.9).turns())
+        .containsExactly(new Turn("pump", "off"), new Turn("pump", "on"));
+    assertThat(Automation.shutOnLeak(rig).turns()).containsExactly(new Turn("pump", "off"));
+    State low =
+        new State(
+            rig.atRest().with("selector", "left").with("pump", "on").with("tap", "open"),
+            Map.of("left", 0.02, "right", 0.05),
+            Slope.LEVEL);
+    Automation change = Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1);
+    assertThat(run(rig, change, low).lowest().get("right")).isLessThan(0.04);
   }
 
   @Test

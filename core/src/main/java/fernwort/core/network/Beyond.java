@@ -1,0 +1,74 @@
+package fernwort.core.network;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.LinkedHashSet;
+import java.util.Set;
+
+/** What hangs on a port, whichever way water runs and however the handles stand. */
+public final class Beyond {
+
+  private Beyond() {}
+
+  /**
+   * Returns the parts that the lines from a port lead to, without going back through its own part,
+   * and no further than to what gives, takes or moves water.
+   *
+   * @param part a part of the rig
+   * @param port one of its ports
+   * @return ids, the nearest first; empty when no line is joined there
+   */
+  public static Set<String> of(Rig rig, Part part, String port) {
+    Set<String> seen = new LinkedHashSet<>();
+    Deque<String> front = new ArrayDeque<>();
+    for (Line line : rig.lines()) {
+      if (line.from().equals(part.port(port)) || line.to().equals(part.port(port))) {
+        front.add(line.other(part.port(port)).part());
+      }
+    }
+    while (!front.isEmpty()) {
+      String at = front.remove();
+      if (at.equals(part.id()) || !seen.add(at) || isEnd(rig.part(at).kind())) {
+        continue;
+      }
+      for (Line line : rig.lines()) {
+        if (line.from().part().equals(at)) {
+          front.add(line.to().part());
+        } else if (line.to().part().equals(at)) {
+          front.add(line.from().part());
+        }
+      }
+    }
+    return seen;
+  }
+
+  /** Tells whether a part gives, takes or moves water, rather than only passing it on. */
+  public static boolean isEnd(Kind kind) {
+    return switch (kind) {
+      case Kind.Tank k -> true;
+      case Kind.Fixture k -> true;
+      case Kind.OpenEnd k -> true;
+      case Kind.HoseInlet k -> true;
+      case Kind.GravityFiller k -> true;
+      case Kind.PortableContainer k -> true;
+      case Kind.Macerator k -> true;
+      case Kind.Pump k -> true;
+      case Kind.AirAdmittanceValve k -> true;
+      case Kind.Heater k -> true;
+      case Kind.Accumulator k -> true;
+      case Kind.Plug k -> k.removable();
+      case Kind.Valve k -> false;
+      case Kind.CheckValve k -> false;
+      case Kind.Regulator k -> false;
+      case Kind.Strainer k -> false;
+      case Kind.Filter k -> false;
+      case Kind.Tee k -> false;
+      case Kind.Manifold k -> false;
+      case Kind.DrainTrap k -> false;
+    };
+  }
+}

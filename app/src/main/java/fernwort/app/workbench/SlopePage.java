@@ -30,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 
 /** Slopes, drains and drives: where the water goes when the ground is not level. */
@@ -304,43 +305,54 @@ final class SlopePage {
         "drive",
         "What a drive loses",
         form,
-        "From full tanks. The range: tips a fifth less and a quarter more than given. Slosh is not"
-            + " modelled and adds to it.",
+        "From full tanks. The range: tips a fifth less and a quarter more than given, and tails that"
+            + " siphon late or as soon as they may. Slosh is not modelled and adds to it.",
         () -> {
           Drive drive =
               chosen.equals("own") ? own(text) : Drive.READY.get(Integer.parseInt(chosen));
-          Map<String, Drive.Lost> open = drive.losses(trip.plumbing(), trip.full());
+          Drive.Losses open = drive.losses(trip.plumbing(), trip.full());
           Optional<State> shutState = Drive.travelValvesShut(trip.rig(), trip.full());
-          Map<String, Drive.Lost> shut =
-              shutState.map(s -> drive.losses(trip.plumbing(), s)).orElse(Map.of());
+          Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(trip.plumbing(), s));
           Rig raised = Drive.withRaisedVents(trip.rig());
-          Map<String, Drive.Lost> aired = drive.losses(Plumbing.of(raised), trip.full());
-          Set<String> ends = new TreeSet<>(open.keySet());
-          ends.addAll(shut.keySet());
-          ends.addAll(aired.keySet());
-          if (ends.isEmpty()) {
-            return Card.Answer.rows(
-                List.of(
-                    new Card.Row(drive.words(), "loses nothing", "at any end, in any variant")));
-          }
-          List<List<String>> rows =
-              ends.stream()
-                  .map(e ->
-                      List.of(
-                          trip.label(e),
-                          lost(open.get(e)),
-                          shutState.isPresent() ? lost(shut.get(e)) : "no valve",
-                          lost(aired.get(e))))
-                  .toList();
-          return Card.Answer.tables(
-              List.of(),
-              List.of(
-                  new Card.Table(
-                      drive.words(),
-                      List.of(
-                          "leaves at", "as it stands", "travel valves shut", "raised, with air"),
-                      rows)));
+          Drive.Losses aired = drive.losses(Plumbing.of(raised), trip.full());
+          List<Card.Table> tables = new ArrayList<>();
+          losses(drive.words(), "leaves at", Drive.Losses::ends, open, shut, aired)
+              .ifPresent(tables::add);
+          losses("The same by tank", "lost from", Drive.Losses::tanks, open, shut, aired)
+              .ifPresent(tables::add);
+          return tables.isEmpty()
+              ? Card.Answer.rows(
+                  List.of(
+                      new Card.Row(drive.words(), "loses nothing", "at any end, in any variant")))
+              : Card.Answer.tables(List.of(), tables);
         });
+  }
+
+  private Optional<Card.Table> losses(
+      String title,
+      String first,
+      Function<Drive.Losses, Map<String, Drive.Lost>> of,
+      Drive.Losses open,
+      Optional<Drive.Losses> shut,
+      Drive.Losses aired) {
+    Set<String> ids = new TreeSet<>(of.apply(open).keySet());
+    shut.ifPresent(s -> ids.addAll(of.apply(s).keySet()));
+    ids.addAll(of.apply(aired).keySet());
+    if (ids.isEmpty()) {
+      return Optional.empty();
+    }
+    List<List<String>> rows =
+        ids.stream()
+            .map(id ->
+                List.of(
+                    trip.label(id),
+                    lost(of.apply(open).get(id)),
+                    shut.map(s -> lost(of.apply(s).get(id))).orElse("no valve"),
+                    lost(of.apply(aired).get(id))))
+            .toList();
+    return Optional.of(
+        new Card.Table(
+            title, List.of(first, "as it stands", "travel valves shut", "raised, with air"), rows));
   }
 
   private String lost(Drive.@org.jspecify.annotations.Nullable Lost lost) {

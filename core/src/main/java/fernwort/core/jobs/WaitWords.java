@@ -93,6 +93,15 @@ final class WaitWords {
     };
   }
 
+  String maySiphon(String part, double more) {
+    return "%s may siphon: up to %.1f L more run out there"
+        .formatted(spot(part(part)), 1000 * more);
+  }
+
+  private Part part(String id) {
+    return plumbing.rig().part(id);
+  }
+
   String pressure(String pump, boolean on) {
     return (on ? "" : "Switch " + label(pump) + " on when you want water. ")
         + "Open a cold tap until it runs without spitting, then shut it and listen.";

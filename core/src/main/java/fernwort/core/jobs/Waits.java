@@ -62,12 +62,14 @@ final class Waits {
   private final WaitWords say;
   private final Hydraulics smoother;
   private final Hydraulics rougher;
+  private final Hydraulics primingEarly;
 
   Waits(Plumbing plumbing, Hydraulics hydraulics) {
     this.plumbing = plumbing;
     say = new WaitWords(plumbing);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
+    primingEarly = hydraulics.primingEarly();
   }
 
   /** Waits in a run for what a stage of a job waits for. */
@@ -369,7 +371,30 @@ final class Waits {
         break;
       }
     }
+    if (then.stream().anyMatch(t -> t.shows().isPresent())) {
+      maySiphon(reached, on.time(), on.moment().totals().out(), then);
+    }
     return then;
+  }
+
+  /**
+   * What a tail that runs over loses more when it siphons at once, which happens as well as not
+   * between the speeds at which it surely does either.
+   */
+  private void maySiphon(
+      Simulation reached, double end, Map<String, Double> out, List<Step.Then> then) {
+    Simulation early = reached.with(primingEarly);
+    early.runTo(end);
+    early
+        .moment()
+        .totals()
+        .out()
+        .forEach((part, volume) -> {
+          double more = volume - out.getOrDefault(part, 0.0);
+          if (more > WORTHWHILE) {
+            then.add(new Step.Then(end, say.maySiphon(part, more), Optional.empty()));
+          }
+        });
   }
 
   private static Optional<String> shows(Happening h) {

@@ -34,14 +34,6 @@ final class FlowModel {
 
   private static final double STILL = 1e-10;
 
-  /**
-   * Froude number Q/(A·√(gD)) from which a line runs full by itself, and below which water and air
-   * pass side by side (L. L. Simpson, Sizing piping for process plants, Chemical Engineering 1968).
-   */
-  private static final double PRIMES = 1;
-
-  private static final double STAYS_PRIMED = 0.31;
-
   /** What a link stands for: a line or a part. */
   private record Stands(Optional<String> line, Part part) {}
 
@@ -697,7 +689,8 @@ final class FlowModel {
   /** A line fills when its water carries the air out, and stays full until the air gets past it. */
   private boolean runsFull(String line, double flow) {
     double froude = pipes.froude(plumbing.lineNumber(line), flow);
-    return froude >= PRIMES || conditions.runningFull().contains(line) && froude >= STAYS_PRIMED;
+    return froude >= pipes.primes()
+        || conditions.runningFull().contains(line) && froude >= LinePipes.STAYS_PRIMED;
   }
 
   private Map<String, Double> air(SteadyFlow flow) {

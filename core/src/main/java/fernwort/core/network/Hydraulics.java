@@ -71,6 +71,14 @@ public final class Hydraulics {
     return with(l -> l.losing(times * l.minorLoss()));
   }
 
+  /**
+   * Returns the same rig with lines that run full, and siphon, as soon as they may: from a Froude
+   * number of 0.31, where they are otherwise taken to do so from 1. Between the two both happen.
+   */
+  public Hydraulics primingEarly() {
+    return new Hydraulics(plumbing, pipes.primingEarly());
+  }
+
   private Hydraulics with(UnaryOperator<Line> change) {
     List<Line> changed = plumbing.rig().lines().stream().map(change).toList();
     return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed));

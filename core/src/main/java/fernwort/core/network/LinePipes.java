@@ -21,7 +21,17 @@ import java.util.Map;
  */
 final class LinePipes {
 
+  /**
+   * Froude number Q/(A·√(gD)) from which a line runs full by itself, and below which water and air
+   * pass side by side (L. L. Simpson, Sizing piping for process plants, Chemical Engineering 1968).
+   * Between them both happen.
+   */
+  private static final double PRIMES = 1;
+
+  static final double STAYS_PRIMED = 0.31;
+
   private final List<Line> lines;
+  private final double primes;
   private final double[] forward;
   private final double[] backward;
 
@@ -33,6 +43,7 @@ final class LinePipes {
    */
   LinePipes(Rig rig, List<Line> lines) {
     this.lines = lines;
+    primes = PRIMES;
     forward = new double[lines.size()];
     backward = new double[lines.size()];
     Map<String, Kind> parts = new HashMap<>();
@@ -50,6 +61,23 @@ final class LinePipes {
       forward[i] = line.minorLoss() + atFrom / 2 + atTo * atTo;
       backward[i] = line.minorLoss() + atTo / 2 + atFrom * atFrom;
     }
+  }
+
+  private LinePipes(LinePipes other, double primes) {
+    lines = other.lines;
+    forward = other.forward;
+    backward = other.backward;
+    this.primes = primes;
+  }
+
+  /** Returns the same lines, each of which runs full as soon as it may. */
+  LinePipes primingEarly() {
+    return new LinePipes(this, STAYS_PRIMED);
+  }
+
+  /** Returns the Froude number from which a line is taken to run full by itself. */
+  double primes() {
+    return primes;
   }
 
   /** Returns 1 − β², 0 where the loss is the line's own. */

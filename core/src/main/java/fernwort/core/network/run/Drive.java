@@ -24,7 +24,8 @@ import java.util.TreeMap;
  *
  * <p>A steady acceleration a tips the water by atan(a/g), a climb by its angle; each stretch is run
  * with the surface so tipped, siphons going on from one stretch to the next. Slosh is not modelled,
- * so the loss is a range: with the tips a fifth less and a quarter more than given.
+ * so the loss is a range: with the tips a fifth less and a quarter more than given, and with tails
+ * that siphon late or early where both happen.
  *
  * @param words what it is
  * @param stretches its stretches, in order
@@ -92,33 +93,57 @@ public record Drive(String words, List<Stretch> stretches) {
   /**
    * What is lost.
    *
-   * @param low with milder tips (m³)
+   * @param low with milder tips, and tails that do not siphon where they need not (m³)
    * @param expected with the tips as given (m³)
-   * @param high with harder ones (m³)
+   * @param high with harder ones, and tails that siphon where they may (m³)
    */
   public record Lost(double low, double expected, double high) {}
 
   /**
-   * Returns what leaves at each open end on this drive, by the part's id; pumps off and taps shut.
+   * What a drive loses.
+   *
+   * @param ends what leaves at each open end, by the part's id
+   * @param tanks what each tank loses, by its id
+   */
+  public record Losses(Map<String, Lost> ends, Map<String, Lost> tanks) {}
+
+  /**
+   * Returns what is lost on this drive, with pumps off and taps shut.
    *
    * @throws IllegalStateException when the flow on a stretch does not settle
    */
-  public Map<String, Lost> losses(Plumbing plumbing, State start) {
+  public Losses losses(Plumbing plumbing, State start) {
     State parked = shutDown(plumbing.rig(), start);
-    Map<String, Double> low = run(plumbing, parked, MILDER);
-    Map<String, Double> expected = run(plumbing, parked, 1);
-    Map<String, Double> high = run(plumbing, parked, HARDER);
-    Set<String> ends = new HashSet<>(low.keySet());
-    ends.addAll(expected.keySet());
-    ends.addAll(high.keySet());
-    Map<String, Lost> losses = new TreeMap<>();
-    for (String end : ends) {
-      double least = low.getOrDefault(end, 0.0);
-      double middle = expected.getOrDefault(end, 0.0);
-      double most = high.getOrDefault(end, 0.0);
-      losses.put(end, new Lost(Math.min(least, middle), middle, Math.max(most, middle)));
+    Hydraulics late = Hydraulics.of(plumbing);
+    Hydraulics early = late.primingEarly();
+    Gone least = run(plumbing, late, parked, MILDER);
+    Gone middle = run(plumbing, late, parked, 1);
+    List<Gone> most =
+        List.of(
+            middle,
+            run(plumbing, early, parked, 1),
+            run(plumbing, late, parked, HARDER),
+            run(plumbing, early, parked, HARDER));
+    return new Losses(
+        ranges(least.ends(), middle.ends(), most.stream().map(Gone::ends).toList()),
+        ranges(least.tanks(), middle.tanks(), most.stream().map(Gone::tanks).toList()));
+  }
+
+  private static Map<String, Lost> ranges(
+      Map<String, Double> least, Map<String, Double> middle, List<Map<String, Double>> most) {
+    Set<String> ids = new HashSet<>(least.keySet());
+    most.forEach(m -> ids.addAll(m.keySet()));
+    Map<String, Lost> ranges = new TreeMap<>();
+    for (String id : ids) {
+      double expected = middle.getOrDefault(id, 0.0);
+      ranges.put(
+          id,
+          new Lost(
+              Math.min(least.getOrDefault(id, 0.0), expected),
+              expected,
+              most.stream().mapToDouble(m -> m.getOrDefault(id, 0.0)).max().orElse(expected)));
     }
-    return losses;
+    return ranges;
   }
 
   /** Returns a state with everything shut down that runs, gives water or stands open. */
@@ -130,9 +155,11 @@ public record Drive(String words, List<Stretch> stretches) {
     return state;
   }
 
-  private Map<String, Double> run(Plumbing plumbing, State start, double share) {
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
-    Map<String, Double> lost = new TreeMap<>();
+  /** What has left at each end and from each tank, by id (m³). */
+  private record Gone(Map<String, Double> ends, Map<String, Double> tanks) {}
+
+  private Gone run(Plumbing plumbing, Hydraulics hydraulics, State start, double share) {
+    Map<String, Double> ends = new TreeMap<>();
     Conditions conditions = Conditions.ORDINARY;
     State state = start;
     for (Stretch stretch : stretches) {
@@ -144,13 +171,20 @@ public record Drive(String words, List<Stretch> stretches) {
           .out()
           .forEach((id, volume) -> {
             if (volume > 1e-9) {
-              lost.merge(id, volume, Double::sum);
+              ends.merge(id, volume, Double::sum);
             }
           });
       state = end.state();
       conditions = conditions.after(end.flows().runningFull(), Set.of(), Set.of());
     }
-    return lost;
+    Map<String, Double> tanks = new TreeMap<>();
+    for (Part tank : plumbing.tanks()) {
+      double lost = start.volume(tank.id()) - state.volume(tank.id());
+      if (lost > 1e-9) {
+        tanks.put(tank.id(), lost);
+      }
+    }
+    return new Gone(ends, tanks);
   }
 
   // --- what would help ---------------------------------------------------------------------------

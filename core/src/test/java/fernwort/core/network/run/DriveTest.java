@@ -1,6 +1,7 @@
 package fernwort.core.network.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.network.Plumbing;
@@ -23,7 +24,7 @@ class DriveTest {
       TRUCK.state().withVolume("low", 0.088).withVolume("main", 0.124);
 
   private static double lost(Rig rig, State state, Drive drive) {
-    return drive.losses(Plumbing.of(rig), state).values().stream()
+    return drive.losses(Plumbing.of(rig), state).ends().values().stream()
         .mapToDouble(Drive.Lost::expected)
         .sum();
   }
@@ -32,12 +33,26 @@ class DriveTest {
   void aPassPushesWaterOutOfAnOpenOverflowAndAShutValveKeepsIt() {
     Drive pass = Drive.READY.getFirst();
     State open = FULL.with("low-overflow-valve", "open");
-    Map<String, Drive.Lost> losses = pass.losses(Plumbing.of(TRUCK.rig()), open);
+    Map<String, Drive.Lost> losses = pass.losses(Plumbing.of(TRUCK.rig()), open).ends();
     assertThat(losses).containsKey("low-tail");
     assertThat(losses.get("low-tail").low()).isLessThanOrEqualTo(losses.get("low-tail").high());
     State shut = Drive.travelValvesShut(TRUCK.rig(), open).orElseThrow();
     assertThat(shut.setting().of("low-overflow-valve")).isEqualTo("shut");
     assertThat(lost(TRUCK.rig(), shut, pass)).isLessThan(lost(TRUCK.rig(), open, pass));
+  }
+
+  @Test
+  void whatEndsLoseTanksLose() {
+    State open = FULL.with("low-overflow-valve", "open");
+    for (Drive drive : Drive.READY) {
+      Drive.Losses losses = drive.losses(Plumbing.of(TRUCK.rig()), open);
+      assertThat(losses.tanks().values().stream().mapToDouble(Drive.Lost::expected).sum())
+          .isCloseTo(
+              losses.ends().values().stream().mapToDouble(Drive.Lost::expected).sum(),
+              within(1e-6));
+      assertThat(losses.tanks().values()).allMatch(l -> l.low() <= l.expected());
+      assertThat(losses.tanks().values()).allMatch(l -> l.expected() <= l.high());
+    }
   }
 
   @Test
@@ -53,7 +68,7 @@ class DriveTest {
   void aTankBelowItsOverflowLosesNothingOnTheFlat() {
     Drive flat = new Drive("Flat", List.of(new Drive.Stretch(3600, 0, 0, 0, 0)));
     State half = FULL.withVolume("low", 0.04).withVolume("main", 0.06);
-    assertThat(flat.losses(Plumbing.of(TRUCK.rig()), half)).isEmpty();
+    assertThat(flat.losses(Plumbing.of(TRUCK.rig()), half).ends()).isEmpty();
   }
 
   @Test

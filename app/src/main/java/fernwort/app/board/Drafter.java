@@ -15,7 +15,6 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Source;
 import fernwort.core.network.Streams;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -148,7 +147,9 @@ final class Drafter {
         part.label(),
         texts(item),
         item.labelBeside() ? "start" : "middle",
-        part.kind() instanceof Kind.Tank ? part.label() + ": " + amount(part) + ". Record" : spoken,
+        part.kind() instanceof Kind.Tank
+            ? "%s: %s. Record".formatted(part.label(), amount(part))
+            : spoken,
         next == null ? "" : next.id(),
         position,
         Symbol.angle(part.kind(), position),
@@ -157,7 +158,17 @@ final class Drafter {
         fill(part, item),
         amount(part),
         age(part),
-        part.kind() instanceof Kind.Tank t && t.contents() == Contents.GRAY ? "gray" : "fresh");
+        water(part));
+  }
+
+  private static String water(Part part) {
+    return part.kind() instanceof Kind.Tank tank
+        ? switch (tank.contents()) {
+          case FRESH -> "fresh";
+          case GRAY -> "gray";
+          case OTHER -> "other";
+        }
+        : "fresh";
   }
 
   private Figure tag(String id, Item item, String prefix) {
@@ -209,7 +220,7 @@ final class Drafter {
       return "not read";
     }
     double volume = standing.state().volume(part.id());
-    return "%.0f L · %.0f %%"
+    return (water(part).equals("other") ? "%.0f L · %.0f %%, not to drink" : "%.0f L · %.0f %%")
         .formatted(volume * 1000, 100 * volume / rig.plumbing().room(part.id()).capacity());
   }
 

@@ -151,7 +151,10 @@ class AutomationsController {
     model.addAttribute("leak", leak);
     if (run && !sound.isEmpty()) {
       State from =
-          tap.isEmpty() ? now : now.with(tap, rig.rig().part(tap).kind().positions().get(1).id());
+          rig.rig().partsById().containsKey(tap)
+                  && rig.rig().part(tap).kind() instanceof Kind.Fixture kind
+              ? now.with(tap, kind.cold().id())
+              : now;
       AutomationRun.Course course =
           AutomationRun.run(
               rig.plumbing(),

@@ -124,8 +124,9 @@ final class Answers {
     Flows as = hydraulics.solve(now);
     List<Row> rows = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture && now.setting().of(part.id()).equals("shut")) {
-        String open = part.kind().positions().get(1).id();
+      if (part.kind() instanceof Kind.Fixture tap
+          && now.setting().of(part.id()).equals(part.rest().id())) {
+        String open = tap.cold().id();
         Flows then = hydraulics.solve(now.with(part.id(), open));
         List<String> others = new ArrayList<>();
         as.fixtures()

@@ -110,7 +110,7 @@ class Describing {
         part.id(),
         part.label(),
         common,
-        new KindForm(units).fields(part.kind()),
+        new KindForm(units).fields(TankForm.withBores(rig, part)),
         measure(part.kind()),
         part.kind() instanceof Kind.Tank t
             ? Optional.of(TankPicture.of(t, units))

@@ -6,13 +6,18 @@ import fernwort.app.web.Field;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -25,6 +30,28 @@ final class TankForm {
 
   TankForm(Units units) {
     this.units = units;
+  }
+
+  /**
+   * Returns what a part is, the openings of a tank whose bore nobody gave as wide as the lines that
+   * leave by them: the start for whoever measures.
+   */
+  static Kind withBores(Rig rig, Part part) {
+    if (!(part.kind() instanceof Kind.Tank tank)) {
+      return part.kind();
+    }
+    Map<PortRef, Line> lines = rig.linesByPort();
+    return tank.withPorts(
+        tank.tankPorts().stream()
+            .map(p ->
+                new TankPort(
+                    p.id(),
+                    p.use(),
+                    p.at(),
+                    p.bore()
+                        .or(() ->
+                            Optional.ofNullable(lines.get(part.port(p.id()))).map(Line::bore))))
+            .toList());
   }
 
   List<Field> fields(Kind.Tank tank) {
@@ -61,7 +88,7 @@ final class TankForm {
                 + units.unit(Measure.LENGTH).sign()
                 + ")",
             tank.tankPorts().stream().map(this::row).collect(Collectors.joining("\n")),
-            "Inside, to the middle of the hole; its bore may be left out. Uses: fill, feed, vent, drain, gauge, link,"
+            "Inside, to the middle of the hole. Its bore starts as that of its line; leave it out for a mere point. Uses: fill, feed, vent, drain, gauge, link,"
                 + " float (a fill whose float valve shuts when the water comes up to it)."));
     fields.add(
         Field.tick(

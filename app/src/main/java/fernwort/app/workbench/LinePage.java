@@ -14,6 +14,7 @@ import fernwort.core.network.flow.Pipe;
 import fernwort.core.network.flow.SteadyFlow;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.TimedJug;
@@ -218,11 +219,11 @@ final class LinePage {
   private State open(String fixture) {
     State state = trip.now();
     for (Part part : trip.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture) {
-        String position = part.id().equals(fixture) ? part.kind().positions().get(1).id() : "shut";
-        state = state.with(part.id(), position);
+      if (part.kind() instanceof Kind.Fixture tap) {
+        Position position = part.id().equals(fixture) ? tap.cold() : part.rest();
+        state = state.with(part.id(), position.id());
       } else if (part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.SUPPLY) {
-        state = state.with(part.id(), "on");
+        state = state.with(part.id(), Kind.ON);
       }
     }
     return state;

@@ -126,8 +126,7 @@ public record PumpAndLines(
     Flows open(Collection<Part> some) {
       State state = shut;
       for (Part fixture : some) {
-        String position = fixture.kind().positions().get(1).id();
-        state = state.with(fixture.id(), position);
+        state = state.with(fixture.id(), ((Kind.Fixture) fixture.kind()).cold().id());
       }
       return hydraulics.solve(state);
     }

@@ -12,6 +12,7 @@ import java.util.Locale;
  *
  * @param headline days until the first end, such as "4.6 days"
  * @param ends what ends it
+ * @param drinks whether there is a tank for drinking water, without which no days are counted
  * @param other the other end in a sentence; empty when the rig has no gray tank
  * @param working the sums, line by line
  * @param people how many travel
@@ -20,6 +21,7 @@ import java.util.Locale;
 public record LastsView(
     String headline,
     String ends,
+    boolean drinks,
     String other,
     List<String> working,
     int people,
@@ -42,6 +44,7 @@ public record LastsView(
     return new LastsView(
         days(lasts.days()),
         (grayEnds ? "until gray is full, " : "until fresh ends, ") + people,
+        !lasts.fresh().isEmpty(),
         other,
         working(rig, lasts, habits),
         habits.people(),

@@ -171,20 +171,75 @@ public final class Plans {
     }
 
     private Plan from(int first) {
+      Map<Integer, List<Condition>> ahead = new HashMap<>();
+      Optional<Done> before = Optional.empty();
       for (int i = first; i < job.stages().size(); i++) {
         Job.Stage stage = job.stages().get(i);
         if (isDone(stage)) {
           continue;
         }
-        Optional<Plan.Trouble> trouble = stage(i, stage);
+        Done here = new Done(i, steps.size(), notes.size(), run.copy());
+        Optional<Plan.Trouble> trouble = stage(i, stage, ahead.getOrDefault(i, List.of()));
+        if (trouble.isPresent() && !ahead.getOrDefault(i, List.of()).isEmpty()) {
+          ahead.put(i, List.of());
+          goBackTo(here);
+          i--;
+          continue;
+        }
         if (trouble.isPresent()) {
           return plan(trouble);
         }
+        List<Condition> late = beforeTheStop(stage, here.steps());
+        if (before.isPresent() && !late.isEmpty() && !ahead.containsKey(before.get().stage())) {
+          ahead.put(before.get().stage(), late);
+          goBackTo(before.get());
+          i = before.get().stage() - 1;
+          before = Optional.empty();
+          continue;
+        }
+        before = Optional.of(here);
       }
       Optional<Plan.Trouble> nothing = nothingToDo(first);
       return nothing.isPresent()
           ? new Plan(job, List.of(), List.of(), notes, from, nothing)
           : plan(Optional.empty());
+    }
+
+    /** How things stood when a stage began. */
+    private record Done(int stage, int steps, int notes, Simulation run) {}
+
+    private void goBackTo(Done done) {
+      run = done.run().copy();
+      steps.subList(done.steps(), steps.size()).clear();
+      stages.subList(Math.min(done.steps(), stages.size()), stages.size()).clear();
+      notes.subList(done.notes(), notes.size()).clear();
+    }
+
+    /**
+     * What a stage turns after a fill before it stops the water, which runs over meanwhile: better
+     * done before the fill.
+     */
+    private List<Condition> beforeTheStop(Job.Stage stage, int firstStep) {
+      boolean filled =
+          firstStep > 0
+              && firstStep < steps.size()
+              && steps.get(firstStep - 1) instanceof Step.Wait wait
+              && wait.until().fills();
+      if (!filled) {
+        return List.of();
+      }
+      Set<String> stops = stage.goal().musts().keySet();
+      List<Condition> late = new ArrayList<>();
+      for (Step step : steps.subList(firstStep, steps.size())) {
+        if (!(step instanceof Step.Move move)) {
+          return List.of();
+        }
+        if (stops.contains(move.part())) {
+          return late;
+        }
+        late.add(new Condition.Placed(move.part(), move.to()));
+      }
+      return List.of();
     }
 
     private Plan plan(Optional<Plan.Trouble> trouble) {
@@ -226,13 +281,13 @@ public final class Plans {
           : Optional.empty();
     }
 
-    private Optional<Plan.Trouble> stage(int number, Job.Stage stage) {
+    private Optional<Plan.Trouble> stage(int number, Job.Stage stage, List<Condition> ahead) {
       State state = state();
       Optional<Turn> held = stage.goal().stuck(state.setting(), stuck);
       if (held.isPresent()) {
         return held.map(troubles::needed);
       }
-      Goal goal = stage.goal().keeping(state.setting(), stuck);
+      Goal goal = stage.goal().keeping(state.setting(), stuck).and(ahead);
       note(goal, state);
       List<Condition> lessons = new ArrayList<>();
       Optional<Harm> last = Optional.empty();

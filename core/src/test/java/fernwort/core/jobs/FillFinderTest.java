@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.network.CaseRigs;
 import fernwort.core.network.Plumbing;
@@ -81,6 +82,29 @@ class FillFinderTest {
     assertThat(full).isGreaterThan(0.118);
     assertThat(plan.after().volume("right")).isCloseTo(full, within(lag * full));
     assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+  }
+
+  @Test
+  void whatHasToRestBeforeTheTapIsShutRestsBeforeTheFill() {
+    DemoRig truck = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(truck.rig());
+    State from =
+        truck
+            .state()
+            .with("mains-valve", "open")
+            .with("heater-out", "shut")
+            .with("tank-selector", "shut");
+    Plan plan =
+        Plans.of(plumbing).plan(Jobs.of(plumbing).byId("fill-low-inlet").orElseThrow(), from);
+    assertThat(plan.trouble()).isEmpty();
+    List<Step> steps = plan.steps();
+    for (int i = 1; i < steps.size(); i++) {
+      if (steps.get(i - 1) instanceof Step.Wait wait && wait.until().fills()) {
+        assertThat(steps.get(i)).isInstanceOf(Step.Move.class);
+        assertThat(((Step.Move) steps.get(i)).part()).as(steps.toString()).isEqualTo("inlet");
+      }
+    }
+    assertThat(plan.after().setting().of("heater")).isEqualTo("off");
   }
 
   // --- to a mark ---------------------------------------------------------------------------------

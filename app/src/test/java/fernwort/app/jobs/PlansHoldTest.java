@@ -6,6 +6,7 @@ import fernwort.app.format.RigFormat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.FillToMark;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
@@ -22,6 +23,8 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.io.IOException;
 import java.io.InputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -153,8 +156,18 @@ class PlansHoldTest {
     }
     List<Job> some = new ArrayList<>();
     for (int i = 0; i < 4; i++) {
-      some.add(all.get(random.nextInt(all.size())));
+      Job job = all.get(random.nextInt(all.size()));
+      some.add(random.nextInt(3) == 0 ? toMark(plumbing, job, random) : job);
     }
     return some;
+  }
+
+  /** The same job to a mark below what its tank takes, where it is one that fills a tank. */
+  private static Job toMark(Plumbing plumbing, Job job, Random random) {
+    return FillToMark.tank(job)
+        .map(tank -> 600 * plumbing.room(tank).capacity() * random.nextDouble())
+        .map(litres -> BigDecimal.valueOf(litres + 0.1).setScale(1, RoundingMode.HALF_UP))
+        .flatMap(litres -> Jobs.of(plumbing).byId(FillToMark.name(job, litres)))
+        .orElse(job);
   }
 }

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.Set;
 
 /**
  * Finds the cheapest safe turns of handles from how they stand to a goal. Made once per rig; safe
@@ -32,10 +33,12 @@ public final class Planner {
 
   private final Plumbing plumbing;
   private final Hazards hazards;
+  private final Set<String> parting;
 
   private Planner(Plumbing plumbing) {
     this.plumbing = plumbing;
     hazards = Hazards.of(plumbing);
+    parting = Dumps.of(plumbing).parted();
   }
 
   /** Prepares a rig. */
@@ -46,6 +49,11 @@ public final class Planner {
   /** Returns the prepared rig. */
   public Plumbing plumbing() {
     return plumbing;
+  }
+
+  /** Looks from a state towards a goal. */
+  Scout scout(State from, Goal goal) {
+    return new Scout(plumbing, hazards, parting, from, goal);
   }
 
   /** What a search came to. */
@@ -87,7 +95,7 @@ public final class Planner {
   }
 
   private Result plan(State from, Goal goal, int looks) {
-    Scout scout = new Scout(plumbing, hazards, from, goal);
+    Scout scout = scout(from, goal);
     Targets targets = new Targets(scout, Turns.of(plumbing, scout.levels()), from.setting());
     List<Setting> found = targets.find(looks);
     Sequence sequence = new Sequence(scout, from.setting());
@@ -142,7 +150,7 @@ public final class Planner {
     if (rest.setting().equals(from.setting())) {
       return Optional.empty();
     }
-    Scout resting = new Scout(plumbing, hazards, rest, scout.goal());
+    Scout resting = scout(rest, scout.goal());
     Targets targets = new Targets(resting, Turns.of(plumbing, resting.levels()), rest.setting());
     return targets.find(looks).stream()
         .filter(t -> scout.fault(t).filter(f -> !Targets.isBearable(f)).isEmpty())

@@ -1,6 +1,5 @@
 package fernwort.core.jobs;
 
-import fernwort.core.hazard.Hazards;
 import fernwort.core.network.Hydraulics;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
@@ -38,7 +37,6 @@ public final class Plans {
 
   private final Plumbing plumbing;
   private final Planner planner;
-  private final Hazards hazards;
   private final Hydraulics hydraulics;
   private final Waits waits;
   private final Troubles troubles;
@@ -46,7 +44,6 @@ public final class Plans {
   private Plans(Plumbing plumbing) {
     this.plumbing = plumbing;
     planner = Planner.of(plumbing);
-    hazards = Hazards.of(plumbing);
     hydraulics = Hydraulics.of(plumbing);
     waits = new Waits(plumbing, hydraulics);
     troubles = new Troubles(plumbing);
@@ -178,7 +175,7 @@ public final class Plans {
         if (isDone(stage)) {
           continue;
         }
-        Done here = new Done(i, steps.size(), notes.size(), run.copy());
+        Done here = new Done(i, steps.size(), notes.size(), full.size(), run.copy());
         Optional<Plan.Trouble> trouble = stage(i, stage, ahead.getOrDefault(i, List.of()));
         if (trouble.isPresent() && !ahead.getOrDefault(i, List.of()).isEmpty()) {
           ahead.put(i, List.of());
@@ -206,13 +203,14 @@ public final class Plans {
     }
 
     /** How things stood when a stage began. */
-    private record Done(int stage, int steps, int notes, Simulation run) {}
+    private record Done(int stage, int steps, int notes, int full, Simulation run) {}
 
     private void goBackTo(Done done) {
       run = done.run().copy();
       steps.subList(done.steps(), steps.size()).clear();
       stages.subList(Math.min(done.steps(), stages.size()), stages.size()).clear();
       notes.subList(done.notes(), notes.size()).clear();
+      full.subList(done.full(), full.size()).clear();
     }
 
     /**
@@ -308,7 +306,7 @@ public final class Plans {
                 : Optional.of(troubles.blocked(goal, blocked.fault()));
           }
           case Planner.Found found -> {
-            Scout scout = new Scout(plumbing, hazards, assumed, wiser);
+            Scout scout = planner.scout(assumed, wiser);
             Attempt tried = attempt(stage, scout, found);
             if (tried.run().harm().isEmpty()) {
               scout.fault(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);

@@ -62,7 +62,12 @@ final class Scout {
   private final List<Condition.Passing> passing;
   private final boolean draws;
 
-  Scout(Plumbing plumbing, Hazards hazards, State start, Goal goal) {
+  /**
+   * Looks from a state towards a goal.
+   *
+   * @param parting parts that are turned only while a valve holds gray water back from them
+   */
+  Scout(Plumbing plumbing, Hazards hazards, Set<String> parting, State start, Goal goal) {
     this.plumbing = plumbing;
     this.start = start;
     this.hazards = hazards;
@@ -73,7 +78,7 @@ final class Scout {
     hazards.withoutPower(start.setting(), levels, ways).forEach(w -> before.add(w.key()));
     ways.ways().forEach(w -> waysBefore.add(w.key()));
     passing = goal.of(Condition.Passing.class);
-    parting = Dumps.of(plumbing).parted();
+    this.parting = parting;
     draws = draws(start.setting());
   }
 

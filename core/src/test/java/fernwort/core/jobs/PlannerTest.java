@@ -50,8 +50,7 @@ class PlannerTest {
 
   /** Breadth first over all settings, through none with a hazard that was not there before. */
   private static OptionalInt fewestTurns(Plumbing plumbing, State start, Goal goal) {
-    Hazards hazards = Hazards.of(plumbing);
-    Scout scout = new Scout(plumbing, hazards, start, goal);
+    Scout scout = Planner.of(plumbing).scout(start, goal);
     Map<Setting, Integer> turns = new HashMap<>();
     Deque<Setting> front = new ArrayDeque<>();
     turns.put(start.setting(), 0);

@@ -2,7 +2,6 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.hazard.Hazards;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.Turns.Turn;
 import fernwort.core.rig.Kind;
@@ -32,7 +31,7 @@ class SequenceTest {
     Rig rig = SmallHouses.rig(seed);
     State start = SmallHouses.state(rig, seed);
     Plumbing plumbing = Plumbing.of(rig);
-    Scout scout = new Scout(plumbing, Hazards.of(plumbing), start, Goal.of(Map.of()));
+    Scout scout = Planner.of(plumbing).scout(start, Goal.of(Map.of()));
     List<Turn> turns = someTurns(rig, start.setting(), seed);
     Sequence sequence = new Sequence(scout, start.setting());
     Optional<Sequence.Order> order = sequence.order(turns);

@@ -37,12 +37,16 @@ final class Targets {
   /** How many settings more are looked at for others that are as near as the first. */
   private static final int MOST_FOR_TIES = 40;
 
+  /** So many searches are kept at hand, for a setting is asked about more than once. */
+  private static final int MOST_SEARCHED = 500;
+
   private final Scout scout;
   private final Turns turns;
   private final Setting start;
   private final Map<String, String> musts;
   private final List<Need> needs;
   private final List<Condition.Joined> joins;
+  private final Map<Searched, Turns.From> searched = new HashMap<>();
   private Optional<Fault> last = Optional.empty();
   private boolean through;
 
@@ -81,7 +85,7 @@ final class Targets {
         break;
       }
       looks++;
-      Optional<Fault> fault = scout.fault(node.setting());
+      Optional<Fault> fault = missing(node.setting()).or(() -> scout.fault(node.setting()));
       if (fault.isEmpty()) {
         found.add(node.setting());
         nearest = node.changed();
@@ -165,7 +169,7 @@ final class Targets {
     for (Need need : needs) {
       Setting at = placed;
       Turns.From from =
-          searches.computeIfAbsent(need.source().part(), source -> turns.from(source, at, kept));
+          searches.computeIfAbsent(need.source().part(), source -> from(source, at, kept));
       farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
     }
     for (Condition.Joined pair : joins) {
@@ -173,6 +177,44 @@ final class Targets {
           Math.max(farthest, turns.from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
     }
     return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
+  }
+
+  /**
+   * Returns a way that surely is not open, since turns stand between its source and its end: the
+   * fault that the scout would name, found without asking what is open. Empty where it may be.
+   */
+  private Optional<Fault> missing(Setting setting) {
+    for (Condition condition : scout.goal().conditions()) {
+      switch (condition) {
+        case Condition.Placed placed -> {
+          if (!setting.of(placed.part()).equals(placed.position())) {
+            return Optional.empty();
+          }
+        }
+        case Condition.Runs runs -> {
+          Need need = runs.need();
+          Turns.From from = from(need.source().part(), setting, turned(setting));
+          return from.to(need.end().part(), need.pumped()) == 0
+              ? Optional.empty()
+              : Optional.of(new Fault.Missing(need));
+        }
+        default -> {
+          return Optional.empty();
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** What a search was made from. */
+  private record Searched(String source, Setting setting, Set<String> kept) {}
+
+  private Turns.From from(String source, Setting setting, Set<String> kept) {
+    if (searched.size() > MOST_SEARCHED) {
+      searched.clear();
+    }
+    return searched.computeIfAbsent(
+        new Searched(source, setting, kept), s -> turns.from(source, setting, kept));
   }
 
   // --- what mends a fault ----------------------------------------------------------------------
@@ -203,7 +245,7 @@ final class Targets {
   }
 
   private Set<Turn> opening(Setting setting, Need need) {
-    Turns.From from = turns.from(need.source().part(), setting, turned(setting));
+    Turns.From from = from(need.source().part(), setting, turned(setting));
     return from.to(need.end().part(), need.pumped()) == 0 ? all(setting) : from.barriers();
   }
 

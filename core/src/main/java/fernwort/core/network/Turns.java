@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How many handles stand between a source and an end.
@@ -21,7 +22,8 @@ import java.util.Set;
  * passage that stands open costs nothing, one that a handle has to open costs one turn. Each port
  * is met three times: by water that runs by itself and gets no higher than where it comes from; on
  * its way to a pump, which draws it up as far as any pump of the rig does; and behind a pump. Never
- * more than what is really needed, so that it serves as the bound of a best-first search. O(E).
+ * more than what is really needed, so that it serves as the bound of a best-first search. O(E). For
+ * one thread.
  */
 public final class Turns {
 
@@ -48,6 +50,8 @@ public final class Turns {
   /** Where a circulation pump is, which is taken to drive nothing but its own loop. */
   private final boolean[] circulates;
 
+  private @Nullable OpenGraph last;
+
   private Turns(Plumbing plumbing, Levels levels) {
     this.plumbing = plumbing;
     this.levels = levels;
@@ -67,6 +71,16 @@ public final class Turns {
           part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.CIRCULATION;
       fixed[e] = through[e] < 0 || !part.hasHandle() || isMiddle(free.from[e]);
     }
+  }
+
+  /**
+   * What stands open in a setting; the last is kept, since several sources are looked at in turn.
+   */
+  private OpenGraph openIn(Setting setting) {
+    if (last == null || !last.setting.equals(setting)) {
+      last = new OpenGraph(plumbing, setting);
+    }
+    return last;
   }
 
   private boolean isMiddle(int v) {
@@ -110,7 +124,7 @@ public final class Turns {
     private final int[] turns;
 
     private From(int first, int last, int avoided, Setting setting, Set<String> kept) {
-      open = new OpenGraph(plumbing, setting);
+      open = openIn(setting);
       this.avoided = avoided;
       frozen = new boolean[plumbing.rig().parts().size()];
       kept.forEach(part -> frozen[plumbing.index(part)] = true);

@@ -11,6 +11,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +70,9 @@ final class SupplyCheck implements Check {
             connections
                 .leaving(tank, port -> goesBack(scene, tank, port), p -> p.equals(inlet))
                 .isPresent())
-        .findFirst()
+        .max(
+            Comparator.comparingDouble((Part tank) -> scene.levels().surface(tank.id()))
+                .thenComparing(Part::id))
         .ifPresent(tank ->
             found.add(
                 new Warning(

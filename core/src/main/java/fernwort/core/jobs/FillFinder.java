@@ -144,12 +144,20 @@ final class FillFinder extends Finder {
     return chain;
   }
 
+  /** The one that it runs over into stands before others that a handle could join with it. */
   private Optional<Part> next(Part full, List<Part> but, Part inlet) {
     return filled.stream()
         .filter(t -> !but.contains(t) && holdsTheSame(t, full))
         .filter(t -> !joins(inlet.id(), t.id(), Pumped.NO))
         .filter(t -> joins(full.id(), t.id(), Pumped.NO))
-        .findFirst();
+        .min(
+            Comparator.comparing((Part t) -> !isJoinedAtRest(full, t))
+                .thenComparingInt(t -> turns.from(full.id(), rest).to(t.id(), Pumped.NO))
+                .thenComparing(Part::id));
+  }
+
+  private boolean isJoinedAtRest(Part near, Part far) {
+    return Connections.of(plumbing, rest).route(near.id(), p -> false, far::equals).isPresent();
   }
 
   /**
@@ -161,14 +169,10 @@ final class FillFinder extends Finder {
     plumbing.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
     Turns low = Turns.of(plumbing, Levels.of(plumbing, new State(rest, half, Slope.LEVEL)));
     for (int i = 1; i < chain.size(); i++) {
-      String far = chain.get(i).id();
-      String near = chain.get(i - 1).id();
-      boolean overflows =
-          Connections.of(plumbing, rest)
-              .route(near, p -> false, p -> p.id().equals(far))
-              .isPresent();
-      int least = low.from(near, rest).to(far, Pumped.NO);
-      if (least == 0 || least < Turns.NEVER && !overflows) {
+      Part near = chain.get(i - 1);
+      Part far = chain.get(i);
+      int least = low.from(near.id(), rest).to(far.id(), Pumped.NO);
+      if (least == 0 || least < Turns.NEVER && !isJoinedAtRest(near, far)) {
         return true;
       }
     }

@@ -74,6 +74,9 @@ public final class TankRoom {
     return volumeBelow(slope.heightOf(point), slope);
   }
 
+  /** More than this share of a tank is all of it: rounding errors bracket no level beyond. */
+  private static final double ALL = 1 - 1e-12;
+
   /**
    * Returns the level of a volume of water.
    *
@@ -90,7 +93,7 @@ public final class TankRoom {
     if (volume <= 0) {
       return low;
     }
-    if (volume >= capacity) {
+    if (volume >= capacity * ALL) {
       return high;
     }
     return new BracketingNthOrderBrentSolver(LEVEL_ACCURACY, LEVEL_ACCURACY, 1e-15, 5)

@@ -16,11 +16,11 @@ final class DeadEndLook implements Look {
       if (!(valve.kind() instanceof Kind.Valve)) {
         continue;
       }
-      for (String port : valve.kind().ports()) {
-        plan.lineAt(valve, port)
-            .filter(line -> leadsNowhere(plan, valve, port))
-            .ifPresent(line -> found.add(deadEnd(valve, line)));
-      }
+      valve.kind().ports().stream()
+          .filter(port -> leadsNowhere(plan, valve, port))
+          .flatMap(port -> plan.lineAt(valve, port).stream())
+          .distinct()
+          .forEach(line -> found.add(deadEnd(valve, line)));
     }
   }
 

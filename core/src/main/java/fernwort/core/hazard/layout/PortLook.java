@@ -14,10 +14,12 @@ final class PortLook implements Look {
   @Override
   public void over(Plan plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
-      for (String port : part.kind().ports()) {
-        if (plan.lineAt(part, port).isEmpty() && matters(part, port)) {
-          found.add(open(part, port));
-        }
+      List<String> open =
+          part.kind().ports().stream()
+              .filter(port -> plan.lineAt(part, port).isEmpty() && matters(part, port))
+              .toList();
+      if (!open.isEmpty()) {
+        found.add(open(part, open));
       }
     }
   }
@@ -29,19 +31,29 @@ final class PortLook implements Look {
         && !(part.kind() instanceof Kind.PortableContainer);
   }
 
-  private static Finding open(Part part, String port) {
+  private static Finding open(Part part, List<String> ports) {
+    boolean one = ports.size() == 1;
     boolean tank = part.kind() instanceof Kind.Tank;
     return new Finding(
         Finding.Code.PORT_OPEN,
         Finding.Risk.LOSS,
-        "%s: port %s is open".formatted(part.label(), port),
-        "Nothing is joined to it and nothing closes it.",
+        (one ? "%s: port %s is open" : "%s: ports %s are open")
+            .formatted(part.label(), String.join(", ", ports)),
+        one
+            ? "Nothing is joined to it and nothing closes it."
+            : "Nothing is joined to them and nothing closes them.",
         tank
             ? "All the water above it, the first time the tank is filled."
             : "Whatever reaches it runs out.",
-        "Plug it, or join a line to it.",
+        one ? "Plug it, or join a line to it." : "Plug them, or join lines to them.",
         List.of(part.id()),
-        Optional.of(plug(part, port)));
+        Optional.of(rig -> {
+          Rig plugged = rig;
+          for (String port : ports) {
+            plugged = plug(part, port).apply(plugged);
+          }
+          return plugged;
+        }));
   }
 
   private static UnaryOperator<Rig> plug(Part part, String port) {

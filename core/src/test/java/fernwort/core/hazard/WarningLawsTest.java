@@ -1,0 +1,98 @@
+package fernwort.core.hazard;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.hazard.layout.Finding;
+import fernwort.core.hazard.layout.LayoutReview;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.RandomRigs;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.LongRange;
+
+/** What holds of all warnings, on rigs that nobody would build and in any setting. */
+class WarningLawsTest {
+
+  private static final int MOST_MENDS = 8;
+
+  private static List<Warning> warnings(Rig rig, State state) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Levels levels = Levels.of(plumbing, state);
+    return Hazards.of(plumbing)
+        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+  }
+
+  @Property(tries = 200)
+  void nothingIsSaidTwiceAndEachNamesItsPartAndItsMend(
+      @ForAll @LongRange(min = 0, max = 1 << 20) long seed,
+      @ForAll @DoubleRange(min = -6, max = 6) double pitch) {
+    Rig rig = RandomRigs.rig(seed);
+    State level = RandomRigs.state(rig, seed);
+    State state = new State(level.setting(), level.volumes(), new Slope(pitch, -pitch / 2));
+    Set<String> ids = rig.parts().stream().map(Part::id).collect(Collectors.toSet());
+    List<Warning> warnings = warnings(rig, state);
+    assertThat(warnings).extracting(Warning::key).doesNotHaveDuplicates();
+    assertThat(warnings).extracting(Warning::severity).isSorted();
+    assertThat(warnings)
+        .allSatisfy(w -> {
+          assertThat(w.title()).isNotBlank().doesNotEndWith(".");
+          assertThat(w.mend()).endsWith(".");
+          assertThat(w.what()).endsWith(".");
+          assertThat(ids).containsAll(w.parts().stream().filter(ids::contains).toList());
+          assertThat(w.parts()).isNotEmpty();
+        });
+  }
+
+  @Property(tries = 100)
+  void theOrderOfTheFileChangesNoWarning(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State state = RandomRigs.state(rig, seed);
+    List<Part> parts = new ArrayList<>(rig.parts());
+    Collections.shuffle(parts, new Random(seed));
+    Rig other = new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines());
+    assertThat(codes(warnings(other, state))).isEqualTo(codes(warnings(rig, state)));
+  }
+
+  /** The sorts of warning, each with the part it is first of all about. */
+  private static Set<String> codes(List<Warning> warnings) {
+    return warnings.stream()
+        .map(w -> w.code() + " " + w.parts().getFirst())
+        .collect(Collectors.toSet());
+  }
+
+  @Property(tries = 40)
+  void theReviewSaysNothingTwiceAndItsMendsCanBeApplied(
+      @ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    List<Finding> findings = LayoutReview.of(Plumbing.of(rig));
+    assertThat(findings).extracting(Finding::key).doesNotHaveDuplicates();
+    assertThat(findings).extracting(Finding::title).doesNotHaveDuplicates();
+    for (Finding finding : findings) {
+      Rig mended = rig;
+      Optional<Finding> left = Optional.of(finding);
+      // A second link or a second low line between the same parts takes its mend once more.
+      for (int i = 0; i < MOST_MENDS && left.flatMap(Finding::change).isPresent(); i++) {
+        mended = left.flatMap(Finding::change).orElseThrow().apply(mended);
+        left =
+            LayoutReview.of(Plumbing.of(mended)).stream()
+                .filter(f -> f.key().equals(finding.key()))
+                .findFirst();
+      }
+      assertThat(left.flatMap(Finding::change)).as(finding.title()).isEmpty();
+    }
+  }
+}

@@ -1,0 +1,185 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.network.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.rig.Stop;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What holds of the jobs of any rig, whoever drew it and however the file lists it. */
+class JobLawsTest {
+
+  static Stream<Rig> rigs() {
+    return Stream.concat(
+        DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+  }
+
+  private static State half(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Map<String, Double> volumes = new HashMap<>();
+    rig.tanks().forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    return new State(rig.atRest(), volumes, Slope.LEVEL);
+  }
+
+  // --- the file ----------------------------------------------------------------------------------
+
+  /** The same rig as another program might have written it: parts, lines and stops in any order. */
+  private static Rig shuffled(Rig rig, long seed) {
+    Random random = new Random(seed);
+    List<Part> parts = new ArrayList<>();
+    rig.parts().forEach(p -> parts.add(p.with(shuffled(p.kind(), random))));
+    Collections.shuffle(parts, random);
+    List<fernwort.core.rig.Line> lines = new ArrayList<>(rig.lines());
+    Collections.shuffle(lines, random);
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines);
+  }
+
+  private static Kind shuffled(Kind kind, Random random) {
+    return switch (kind) {
+      case Kind.TwoWayValve v -> new Kind.TwoWayValve(shuffled(v.stops(), random), v.motor());
+      case Kind.ThreeWayValve v -> new Kind.ThreeWayValve(shuffled(v.stops(), random), v.motor());
+      default -> kind;
+    };
+  }
+
+  private static List<Stop> shuffled(List<Stop> stops, Random random) {
+    List<Stop> shuffled = new ArrayList<>(stops);
+    Collections.shuffle(shuffled, random);
+    return shuffled;
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void theOrderInTheFileChangesNoJob(Rig rig) {
+    List<String> as = ids(rig);
+    for (long seed = 1; seed <= 3; seed++) {
+      Rig other = shuffled(rig, seed);
+      assertThat(other.atRest()).isEqualTo(rig.atRest());
+      assertThat(ids(other)).as("seed %d", seed).containsExactlyInAnyOrderElementsOf(as);
+    }
+  }
+
+  private static List<String> ids(Rig rig) {
+    return Jobs.of(Plumbing.of(rig)).all().stream().map(j -> j.id() + ": " + j.name()).toList();
+  }
+
+  @Property(tries = 40)
+  void theOrderInTheFileChangesNoPlansLength(@ForAll @LongRange(min = 0, max = 5000) long seed) {
+    Rig rig = SmallHouses.rig(seed);
+    Rig other = shuffled(rig, seed);
+    State start = SmallHouses.state(rig, seed);
+    Goal goal = SmallHouses.goal(rig, seed);
+    assertThat(turns(other, start, goal)).isEqualTo(turns(rig, start, goal));
+  }
+
+  private static int turns(Rig rig, State start, Goal goal) {
+    return Planner.of(Plumbing.of(rig)).plan(start, goal) instanceof Planner.Found found
+        ? found.turns().size()
+        : -1;
+  }
+
+  // --- the list ----------------------------------------------------------------------------------
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void everyJobIsListedOnceAndWhatStandsInItsWayIsSaid(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Jobs jobs = Jobs.of(plumbing);
+    List<Plans.Offer> offers = Plans.of(plumbing).offers(jobs);
+    assertThat(offers).extracting(o -> o.job().id()).doesNotHaveDuplicates();
+    assertThat(offers).extracting(o -> o.job().name()).doesNotHaveDuplicates();
+    assertThat(offers).hasSameSizeAs(jobs.all());
+    assertThat(offers)
+        .flatExtracting(o -> o.trouble().stream().map(Plan.Trouble::words).toList())
+        .allSatisfy(words -> assertThat(words.toString()).endsWith(".").hasSizeGreaterThan(20));
+    assertThat(jobs.cannot())
+        .allSatisfy(c -> {
+          assertThat(c.what()).isNotBlank();
+          assertThat(c.why()).endsWith(".");
+        });
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void aJobIsFoundByItsIdAndKnowsWhatItFills(Rig rig) {
+    Jobs jobs = Jobs.of(Plumbing.of(rig));
+    for (Job job : jobs.all()) {
+      assertThat(jobs.byId(job.id())).contains(job);
+      FillToMark.tank(job)
+          .ifPresent(tank -> {
+            assertThat(rig.part(tank).kind()).isInstanceOf(Kind.Tank.class);
+            Job some =
+                jobs.byId(FillToMark.name(job, new java.math.BigDecimal("1.50"))).orElseThrow();
+            assertThat(some.id()).endsWith("~to~1.5");
+            assertThat(some.kind()).isEqualTo(job.kind());
+            assertThat(FillToMark.tank(some)).contains(tank);
+          });
+    }
+  }
+
+  // --- plans -------------------------------------------------------------------------------------
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void aPlanBeginsWhereThingsStandAndEveryStepGoesOnFromTheOneBefore(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Plans plans = Plans.of(plumbing);
+    State from = half(rig);
+    for (Job job : Jobs.of(plumbing).all()) {
+      Plan plan = plans.plan(job, from);
+      State at = from;
+      for (Step.Move move : plan.moves()) {
+        assertThat(at.setting().of(move.part())).as(job.id()).isEqualTo(move.from());
+        assertThat(move.to()).isNotEqualTo(move.from());
+        assertThat(Hands.canTurn(rig.part(move.part()), move.from(), move.to()))
+            .as("%s: %s", job.id(), move)
+            .isTrue();
+        at = at.with(move.part(), move.to());
+      }
+      if (plan.trouble().isEmpty()) {
+        assertThat(plan.after().setting()).as(job.id()).isEqualTo(at.setting());
+      } else {
+        assertThat(plan.trouble().get().words()).endsWith(".");
+      }
+    }
+  }
+
+  /** What is filled does not run over while something else is seen to. */
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void theFirstTurnAfterAFillStopsTheWater(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Plans plans = Plans.of(plumbing);
+    for (Job job : Jobs.of(plumbing).all()) {
+      if (job.kind() != Job.Kind.FILL_FROM_MAINS) {
+        continue;
+      }
+      List<Step> steps = plans.plan(job, half(rig)).steps();
+      for (int i = 1; i < steps.size(); i++) {
+        if (steps.get(i - 1) instanceof Step.Wait wait && wait.until().fills()) {
+          assertThat(steps.get(i)).as(job.id()).isInstanceOf(Step.Move.class);
+          Part first = rig.part(((Step.Move) steps.get(i)).part());
+          assertThat(first.kind()).as(job.id()).isInstanceOf(Kind.HoseInlet.class);
+        }
+      }
+    }
+  }
+}

@@ -68,7 +68,7 @@ class AutomationsController {
     Automation on(Rig rig) {
       double lowShare = low / PERCENT;
       double highShare = high / PERCENT;
-      return switch (Automation.Purpose.valueOf(purpose)) {
+      return switch (Automation.purpose(purpose)) {
         case KEEP_BETWEEN -> Automation.keepBetween(rig, tank, valve, lowShare, highShare);
         case STOP_WHEN_FULL -> Automation.stopWhenFull(rig, tank, valve, highShare);
         case CHANGE_WHEN_DRY -> Automation.changeWhenDry(rig, tank, other, valve, second, lowShare);
@@ -78,7 +78,7 @@ class AutomationsController {
     }
 
     String words(Rig rig) {
-      return switch (Automation.Purpose.valueOf(purpose)) {
+      return switch (Automation.purpose(purpose)) {
         case KEEP_BETWEEN ->
             "Keep %s between %.0f and %.0f %% with %s"
                 .formatted(label(rig, tank), low, high, label(rig, valve));

@@ -101,7 +101,10 @@ final class PlanJudge {
     }
     Optional<String> reached =
         switch (wait.until().what()) {
-          case FULL -> untilDry || settles(wait) || isFull(part) ? none() : wrong(part, "not full");
+          case FULL ->
+              untilDry || settles(wait) || isFull(part)
+                  ? none()
+                  : wrong(part, "not full: %.2f mm short".formatted(1000 * shortBy(part)));
           case DRY -> untilDry || settles(wait) || isDry(part) ? none() : wrong(part, "not empty");
           case FIRST_FULL ->
               plumbing.tanks().stream().anyMatch(t -> isFull(t.id()))
@@ -115,6 +118,9 @@ final class PlanJudge {
         };
     return broken(untilDry).or(() -> reached);
   }
+
+  /** A level this far off is no other level to people (m). */
+  private static final double NOBODY_SEES = 1e-3;
 
   /** As near as a gauge shows (m³). */
   private static final double AT_MARK = 5e-4;
@@ -144,6 +150,18 @@ final class PlanJudge {
         .map(h -> h.kind() + " " + h.subject() + " at " + h.at());
   }
 
+  /** How far a tank's water stands below its lowest vent (m). */
+  private double shortBy(String tank) {
+    Part part = plumbing.rig().part(tank);
+    Levels levels = Levels.of(plumbing, run.moment().state());
+    return ((Kind.Tank) part.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .mapToDouble(p -> levels.height(part.port(p.id())) - levels.surface(tank))
+            .min()
+            .orElse(0);
+  }
+
   private boolean isFull(String tank) {
     Part part = plumbing.rig().part(tank);
     State now = run.moment().state();
@@ -152,10 +170,13 @@ final class PlanJudge {
     boolean vent =
         kind.tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.VENT)
-            .anyMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) - 1e-4);
+            .anyMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) - NOBODY_SEES);
     boolean floats =
-        kind.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.FLOAT)
-            && run.moment().gains().getOrDefault(tank, 0.0) < 1e-7;
+        kind.tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.FLOAT)
+            .anyMatch(p ->
+                run.moment().gains().getOrDefault(tank, 0.0) < 1e-7
+                    || levels.surface(tank) > levels.height(part.port(p.id())) - NOBODY_SEES);
     return vent || floats || now.volume(tank) > 0.999 * plumbing.room(tank).capacity();
   }
 
@@ -165,7 +186,7 @@ final class PlanJudge {
     return ((Kind.Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
-            .noneMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) + 1e-4);
+            .noneMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) + NOBODY_SEES);
   }
 
   /** Only emptying and shedding lose water, and taps by their waste. */

@@ -8,6 +8,8 @@ import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Stop;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -85,6 +87,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static Automation changeWhenDry(
       Rig rig, String tank, String other, String from, String to, double low) {
     marks(low, 1);
+    watches(rig, tank);
     List<Turn> turns =
         from.equals(to)
             ? List.of(to(rig, to, other))
@@ -96,6 +99,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static Automation topUp(
       Rig rig, String tank, String other, String actor, double low, double high) {
     marks(low, high);
+    watches(rig, other);
     return new Automation(
         Purpose.TOP_UP,
         List.of(
@@ -117,6 +121,21 @@ public record Automation(Purpose purpose, List<Rule> rules) {
     return new Automation(Purpose.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
   }
 
+  /**
+   * Returns the purpose of this name.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
+  public static Purpose purpose(String name) {
+    return Arrays.stream(Purpose.values())
+        .filter(p -> p.name().equals(name))
+        .findFirst()
+        .orElseThrow(() ->
+            new IllegalArgumentException(
+                "“%s” is nothing that an automation can be for; choose one from the list"
+                    .formatted(name)));
+  }
+
   private static void marks(double low, double high) {
     if (!(low >= 0 && high <= 1 && low < high)) {
       throw new IllegalArgumentException(
@@ -126,6 +145,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
 
   /** What lets water to or from a tank: a pump that runs, a valve that is open that way. */
   private static Turn to(Rig rig, String id, String tank) {
+    watches(rig, tank);
     Part actor = actor(rig, id);
     if (!(actor.kind() instanceof Kind.Valve valve)) {
       return new Turn(id, Kind.ON);
@@ -143,6 +163,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
 
   /** What lets none: a pump at rest, a valve that is shut or open another way. */
   private static Turn away(Rig rig, String id, String tank) {
+    watches(rig, tank);
     Part actor = actor(rig, id);
     if (!(actor.kind() instanceof Kind.Valve valve)) {
       return new Turn(id, Position.OFF.id());
@@ -180,7 +201,17 @@ public record Automation(Purpose purpose, List<Rule> rules) {
     return ports;
   }
 
+  private static void watches(Rig rig, String tank) {
+    if (!rig.partsById().containsKey(tank) || !(rig.part(tank).kind() instanceof Kind.Tank)) {
+      throw new IllegalArgumentException("“%s” is no tank; choose a tank".formatted(tank));
+    }
+  }
+
   private static Part actor(Rig rig, String id) {
+    if (!rig.partsById().containsKey(id)) {
+      throw new IllegalArgumentException(
+          "“%s” is nothing that can act; choose a motor valve or a pump".formatted(id));
+    }
     Part part = rig.part(id);
     if (!acts(part)) {
       throw new IllegalArgumentException(
@@ -201,7 +232,10 @@ public record Automation(Purpose purpose, List<Rule> rules) {
    * Returns what of a rig can act by itself: valves with a motor, and pumps that can be switched.
    */
   public static List<Part> actors(Rig rig) {
-    return rig.parts().stream().filter(Automation::acts).toList();
+    return rig.parts().stream()
+        .filter(Automation::acts)
+        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Valve)))
+        .toList();
   }
 
   /** Returns the rules of several automations as those of one. */

@@ -183,5 +183,12 @@ class AutomationTest {
         .hasMessageContaining("lower mark");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "check", 0.9))
         .hasMessageContaining("Check valve has no motor");
+    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "nothing", 0.9))
+        .hasMessageContaining("choose a motor valve");
+    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tap", "motor", 0.9))
+        .hasMessageContaining("no tank");
+    assertThatThrownBy(() -> Automation.topUp(rig, "tank", "", "motor", 0.1, 0.9))
+        .hasMessageContaining("no tank");
+    assertThatThrownBy(() -> Automation.purpose("7.5")).hasMessageContaining("from the list");
   }
 }

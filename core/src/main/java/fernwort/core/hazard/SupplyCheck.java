@@ -156,10 +156,10 @@ final class SupplyCheck implements Check {
   }
 
   private static void ground(Scene scene, List<Warning> found) {
-    Map<String, Way> losses = new LinkedHashMap<>();
+    Map<List<String>, Way> losses = new LinkedHashMap<>();
     for (Way way : scene.ways().ways()) {
       if (way.end().kind() == End.Kind.GROUND) {
-        losses.putIfAbsent(way.end().part(), way);
+        losses.putIfAbsent(List.of(way.end().part(), way.source().part()), way);
       }
     }
     losses.values().forEach(way -> found.add(loss(scene, way)));

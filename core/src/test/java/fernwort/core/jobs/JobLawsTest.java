@@ -42,7 +42,7 @@ class JobLawsTest {
   // --- the file ----------------------------------------------------------------------------------
 
   /** The same rig as another program might have written it: parts, lines and stops in any order. */
-  private static Rig shuffled(Rig rig, long seed) {
+  static Rig shuffled(Rig rig, long seed) {
     Random random = new Random(seed);
     List<Part> parts = new ArrayList<>();
     rig.parts().forEach(p -> parts.add(p.with(shuffled(p.kind(), random))));

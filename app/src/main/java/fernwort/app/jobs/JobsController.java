@@ -1,6 +1,5 @@
 package fernwort.app.jobs;
 
-import fernwort.app.Refusal;
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
 import fernwort.app.store.RunStore;
@@ -120,7 +119,8 @@ class JobsController {
         BigDecimal.valueOf(1000 * units.parse("The mark", Measure.VOLUME, amount))
             .setScale(1, RoundingMode.HALF_UP);
     if (litres.signum() <= 0) {
-      throw new Refusal("The mark has to be above nothing; type how much the tank is to hold");
+      throw new IllegalArgumentException(
+          "The mark has to be above nothing; type how much the tank is to hold");
     }
     to.addAttribute("id", id).addAttribute("job", FillToMark.name(filling, litres));
     return "redirect:/rigs/{id}/jobs/{job}";

@@ -3,11 +3,14 @@ package fernwort.core.network;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.LinkedHashSet;
+import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** What hangs on a port, whichever way water runs and however the handles stand. */
 public final class Beyond {
@@ -25,25 +28,26 @@ public final class Beyond {
   public static Set<String> of(Rig rig, Part part, String port) {
     Set<String> seen = new LinkedHashSet<>();
     Deque<String> front = new ArrayDeque<>();
-    for (Line line : rig.lines()) {
-      if (line.from().equals(part.port(port)) || line.to().equals(part.port(port))) {
-        front.add(line.other(part.port(port)).part());
-      }
-    }
+    Map<PortRef, Line> lines = rig.linesByPort();
+    Map<String, Part> parts = rig.partsById();
+    follow(lines.get(part.port(port)), part.port(port), front);
     while (!front.isEmpty()) {
       String at = front.remove();
-      if (at.equals(part.id()) || !seen.add(at) || isEnd(rig.part(at).kind())) {
+      Part here = parts.getOrDefault(at, part);
+      if (at.equals(part.id()) || !seen.add(at) || isEnd(here.kind())) {
         continue;
       }
-      for (Line line : rig.lines()) {
-        if (line.from().part().equals(at)) {
-          front.add(line.to().part());
-        } else if (line.to().part().equals(at)) {
-          front.add(line.from().part());
-        }
+      for (String out : here.kind().ports()) {
+        follow(lines.get(here.port(out)), here.port(out), front);
       }
     }
     return seen;
+  }
+
+  private static void follow(@Nullable Line line, PortRef from, Deque<String> front) {
+    if (line != null) {
+      front.add(line.other(from).part());
+    }
   }
 
   /** Tells whether a part gives, takes or moves water, rather than only passing it on. */

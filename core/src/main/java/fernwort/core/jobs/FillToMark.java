@@ -1,14 +1,14 @@
 package fernwort.core.jobs;
 
 import fernwort.core.network.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
+import fernwort.core.tank.TankFigures;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /**
  * Filling a tank no further than to a mark that somebody chooses, for the axle's sake or the
@@ -17,6 +17,9 @@ import java.util.Optional;
 public final class FillToMark {
 
   private static final String TO = "~to~";
+
+  /** Digits as people write them: an exponent could ask for a name of a thousand million zeros. */
+  private static final Pattern LITRES = Pattern.compile("\\d{1,6}(\\.\\d{1,3})?");
 
   private FillToMark() {}
 
@@ -53,11 +56,9 @@ public final class FillToMark {
   }
 
   private static Optional<BigDecimal> litres(String words) {
-    try {
-      return Optional.of(new BigDecimal(words)).filter(l -> l.signum() > 0);
-    } catch (NumberFormatException e) {
-      return Optional.empty();
-    }
+    return LITRES.matcher(words).matches()
+        ? Optional.of(new BigDecimal(words)).filter(l -> l.signum() > 0)
+        : Optional.empty();
   }
 
   private static Job to(Plumbing plumbing, Job filling, BigDecimal litres) {
@@ -80,14 +81,10 @@ public final class FillToMark {
         filling.cautions());
   }
 
-  /** What a tank holds on level ground when its lowest vent is reached (m³). */
+  /** What a tank holds on level ground when it is full by its vents (m³). */
   private static double most(Plumbing plumbing, Part tank) {
-    double capacity = plumbing.room(tank.id()).capacity();
-    return ((Kind.Tank) tank.kind())
-        .tankPorts().stream()
-            .filter(p -> p.use() == TankPort.Use.VENT)
-            .mapToDouble(p -> plumbing.room(tank.id()).volumeBelow(p.at().z(), Slope.LEVEL))
-            .min()
-            .orElse(capacity);
+    TankFigures figures =
+        TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), Slope.LEVEL);
+    return figures.capacity() - figures.unreachable();
   }
 }

@@ -165,16 +165,12 @@ final class Targets {
       }
     }
     int farthest = 0;
-    Map<String, Turns.From> searches = new HashMap<>();
     for (Need need : needs) {
-      Setting at = placed;
-      Turns.From from =
-          searches.computeIfAbsent(need.source().part(), source -> from(source, at, kept));
+      Turns.From from = from(need.source().part(), placed, kept);
       farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
     }
     for (Condition.Joined pair : joins) {
-      farthest =
-          Math.max(farthest, turns.from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
+      farthest = Math.max(farthest, from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
     }
     return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
   }

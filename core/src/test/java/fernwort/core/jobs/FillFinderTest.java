@@ -140,6 +140,8 @@ class FillFinderTest {
       strings = {
         "fill-left-inlet~to~",
         "fill-left-inlet~to~many",
+        "fill-left-inlet~to~1e-999999999",
+        "fill-left-inlet~to~0.0001",
         "fill-left-inlet~to~-3",
         "fill-left-inlet~to~NaN",
         "rest~to~5",

@@ -34,7 +34,7 @@ final class AirLook implements Look {
     for (Part part : plan.rig().parts()) {
       if (part.kind() instanceof Kind.Tank tank) {
         air(plan, part, tank, found);
-        low(plan, part, tank, found);
+        low(plan, part, found);
         siphon(plan, part, tank, found);
       }
     }
@@ -109,11 +109,11 @@ final class AirLook implements Look {
 
   // --- too low ---------------------------------------------------------------------------------
 
-  private static void low(Plan plan, Part part, Kind.Tank tank, List<Finding> found) {
+  private static void low(Plan plan, Part part, List<Finding> found) {
     TankRoom room = plan.plumbing().room(part.id());
     double top = room.highest(Slope.LEVEL);
-    tank.tankPorts().stream()
-        .filter(p -> p.use() == TankPort.Use.VENT && plan.isUsed(part, p.id()))
+    plan.plumbing().joined(part).tankPorts().stream()
+        .filter(p -> p.use() == TankPort.Use.VENT)
         .max((a, b) -> Double.compare(a.at().z(), b.at().z()))
         .filter(p ->
             room.capacity() - room.volumeBelow(p.at(), Slope.LEVEL)

@@ -28,8 +28,8 @@ final class OutletLook implements Look {
   public void over(Plan plan, List<Finding> found) {
     for (Part part : plan.plumbing().tanks()) {
       if (part.kind() instanceof Kind.Tank tank && tank.contents() == Contents.FRESH) {
-        for (TankPort port : tank.tankPorts()) {
-          if (port.use() == TankPort.Use.FEED && plan.isUsed(part, port.id())) {
+        for (TankPort port : plan.plumbing().joined(part).tankPorts()) {
+          if (port.use() == TankPort.Use.FEED) {
             look(plan, part, port, found);
           }
         }

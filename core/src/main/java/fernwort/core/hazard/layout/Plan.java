@@ -50,13 +50,6 @@ record Plan(
     return Optional.ofNullable(lines.get(part.port(port)));
   }
 
-  /** Tells whether a port is joined to something, not closed by a plug or cap of its own. */
-  boolean isUsed(Part part, String port) {
-    return lineAt(part, port)
-        .filter(l -> !(part(l.other(part.port(port)).part()).kind() instanceof Kind.Plug))
-        .isPresent();
-  }
-
   static boolean isTank(Part part, Contents contents) {
     return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
   }

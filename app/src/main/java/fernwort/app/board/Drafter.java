@@ -15,6 +15,7 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Source;
 import fernwort.core.network.Streams;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -220,7 +221,9 @@ final class Drafter {
       return "not read";
     }
     double volume = standing.state().volume(part.id());
-    return (water(part).equals("other") ? "%.0f L · %.0f %%, not to drink" : "%.0f L · %.0f %%")
+    return (((Kind.Tank) part.kind()).contents() == Contents.OTHER
+            ? "%.0f L · %.0f %%, not to drink"
+            : "%.0f L · %.0f %%")
         .formatted(volume * 1000, 100 * volume / rig.plumbing().room(part.id()).capacity());
   }
 

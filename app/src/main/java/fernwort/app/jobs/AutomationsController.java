@@ -121,14 +121,15 @@ class AutomationsController {
     AutomationCheck check = AutomationCheck.of(rig.plumbing());
     List<Row> rows = new ArrayList<>();
     List<Automation> sound = new ArrayList<>();
+    List<AutomationCheck.Finding> alone = new ArrayList<>();
     for (AutomationStore.Kept kept : store.all(id)) {
       Entered entered = mapper.readValue(kept.rule(), Entered.class);
       try {
         Automation automation = entered.on(rig.rig());
         sound.add(automation);
-        rows.add(
-            new Row(
-                kept.id(), entered.words(rig.rig()), words(check.findings(automation, now)), ""));
+        List<AutomationCheck.Finding> found = check.findings(automation, now);
+        alone.addAll(found);
+        rows.add(new Row(kept.id(), entered.words(rig.rig()), words(found), ""));
       } catch (IllegalArgumentException e) {
         rows.add(
             new Row(
@@ -141,7 +142,7 @@ class AutomationsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("rows", rows);
-    model.addAttribute("together", words(check.together(sound, now)));
+    model.addAttribute("together", words(check.together(sound, alone, now)));
     model.addAttribute("tanks", rig.plumbing().tanks());
     model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(

@@ -54,12 +54,12 @@ class JobsController {
 
   /** A job in the list; with what stands in its way, where something does. */
   record Row(String id, String title, String by, String trouble) {
-    static Row of(Plans.Offer offer) {
+    static Row of(Plans.Offer offer, Units units) {
       return new Row(
           offer.job().id(),
-          offer.job().title(),
+          units.in(offer.job().title()),
           offer.job().by(),
-          offer.trouble().map(Plan.Trouble::words).orElse(""));
+          offer.trouble().map(Plan.Trouble::words).map(units::in).orElse(""));
     }
   }
 
@@ -67,13 +67,13 @@ class JobsController {
   record RunRow(String id, String title, String who, boolean running) {}
 
   @GetMapping
-  String jobs(@PathVariable String id, Model model) {
+  String jobs(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
     JobBook book = desk.book(rig);
     Map<String, List<Row>> groups = new LinkedHashMap<>();
     List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
     for (Plans.Offer offer : book.offers()) {
-      Row row = Row.of(offer);
+      Row row = Row.of(offer, units);
       if (offer.wanting()) {
         cannot.add(new Jobs.Cannot(offer.job().name(), row.trouble()));
       } else {

@@ -89,20 +89,22 @@ public final class AutomationCheck {
    * Returns what several automations bring about together that none of them does alone: hazards in
    * the settings that all their rules can reach, harm when all are run at once, and handles that
    * they turn against each other.
+   *
+   * @param alone what was found of each by itself
    */
-  public List<Finding> together(List<Automation> automations, State now) {
+  public List<Finding> together(List<Automation> automations, List<Finding> alone, State now) {
     if (automations.size() < 2) {
       return List.of();
     }
-    Set<Warning.Key> alone = new LinkedHashSet<>();
+    Set<Warning.Key> known = new LinkedHashSet<>();
+    alone.forEach(f -> known.add(f.warning().key()));
     Map<String, Integer> turns = new LinkedHashMap<>();
     for (Automation automation : automations) {
-      findings(automation, now).forEach(f -> alone.add(f.warning().key()));
       turned(List.of(automation), now).forEach((part, n) -> turns.merge(part, n, Integer::sum));
     }
     List<Finding> found = new ArrayList<>();
     findings(Automation.joined(automations), now).stream()
-        .filter(f -> !alone.contains(f.warning().key()))
+        .filter(f -> !known.contains(f.warning().key()))
         .forEach(found::add);
     turned(automations, now)
         .forEach((part, n) -> {

@@ -78,7 +78,8 @@ final class FillFinder extends Finder {
       List<Part> chain = chain(first, inlet);
       if (chain.size() > 1) {
         boolean linked = linked(chain);
-        add(
+        fromTap(
+            inlet,
             Job.Kind.FILL_ALL,
             "fill-through-" + first.id() + "-" + inlet.id(),
             linked
@@ -87,20 +88,14 @@ final class FillFinder extends Finder {
             chain.stream()
                 .map(Part::label)
                 .collect(Collectors.joining(linked ? " and " : ", then ")),
-            linked ? throughLink(chain, inlet) : overflowing(chain, inlet),
-            Caution.DRINKING_HOSE,
-            Caution.STAY,
-            Caution.BACKFLOW);
+            linked ? throughLink(chain, inlet) : overflowing(chain, inlet));
       }
     }
   }
 
   private List<Stage> overflowing(List<Part> chain, Part inlet) {
-    List<Stage> stages = new ArrayList<>();
     Goal goal = filling(chain.getFirst(), inlet).goal();
-    stages.add(Stage.of(goal, new Until(Until.What.FULL, chain.getLast().id())));
-    stages.addAll(hoseOff(inlet));
-    return stages;
+    return List.of(Stage.of(goal, new Until(Until.What.FULL, chain.getLast().id())));
   }
 
   /**
@@ -128,9 +123,7 @@ final class FillFinder extends Finder {
         Stage.of(
             Goal.of(Map.of(inlet.id(), Kind.HoseInlet.HOSE.id())).letting(between).and(joined),
             new Until(Until.What.LEVEL, first.id()));
-    List<Stage> stages = new ArrayList<>(List.of(filling, levelling, filling));
-    stages.addAll(hoseOff(inlet));
-    return stages;
+    return List.of(filling, levelling, filling);
   }
 
   /** The tanks that water from a first one comes to, one after another, and by no other way. */
@@ -185,19 +178,14 @@ final class FillFinder extends Finder {
 
   private void fillFromMains(Part tank, Part inlet, boolean many) {
     if (hasMains(inlet) && joins(inlet.id(), tank.id(), Pumped.NO)) {
-      List<Stage> stages = new ArrayList<>();
-      stages.add(filling(tank, inlet));
-      stages.addAll(hoseOff(inlet));
       String by = "from the mains" + (many ? " at " + inlet.label() : "");
-      add(
+      fromTap(
+          inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id(),
           "Fill " + tank.label(),
           by,
-          stages,
-          Caution.DRINKING_HOSE,
-          Caution.STAY,
-          Caution.BACKFLOW);
+          List.of(filling(tank, inlet)));
       fillToFloats(tank, inlet, by);
     }
   }
@@ -209,20 +197,23 @@ final class FillFinder extends Finder {
     List<TankPort> floats = Floats.of(tank);
     for (TankPort low : floats.subList(0, Math.max(0, floats.size() - 1))) {
       Goal goal = plainly(tank, inlet).and(new Condition.Stops(tank.id(), low.id()));
-      List<Stage> stages = new ArrayList<>();
-      stages.add(Stage.of(goal, new Until(Until.What.FULL, tank.id())));
-      stages.addAll(hoseOff(inlet));
-      add(
+      fromTap(
+          inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id() + "-" + low.id(),
           "Fill %s to its lower stop, %.0f L"
               .formatted(tank.label(), 1000 * Floats.shutsAt(plumbing, tank, low)),
           by,
-          stages,
-          Caution.DRINKING_HOSE,
-          Caution.STAY,
-          Caution.BACKFLOW);
+          List.of(Stage.of(goal, new Until(Until.What.FULL, tank.id()))));
     }
+  }
+
+  /** Adds a job that fills by a hose from a tap: at its end the hose comes off. */
+  private void fromTap(
+      Part inlet, Job.Kind kind, String id, String title, String by, List<Stage> filling) {
+    List<Stage> stages = new ArrayList<>(filling);
+    stages.addAll(hoseOff(inlet));
+    add(kind, id, title, by, stages, Caution.DRINKING_HOSE, Caution.STAY, Caution.BACKFLOW);
   }
 
   private Stage filling(Part tank, Part inlet) {
@@ -263,18 +254,13 @@ final class FillFinder extends Finder {
             .sorted(Comparator.comparingDouble(Part::height))
             .toList();
     if (tanks.size() > 1) {
-      List<Stage> stages = new ArrayList<>();
-      tanks.forEach(t -> stages.add(filling(t, inlet)));
-      stages.addAll(hoseOff(inlet));
-      add(
+      fromTap(
+          inlet,
           Job.Kind.FILL_ALL,
           "fill-all-" + inlet.id(),
           "Fill all fresh tanks, one after another",
           "from the mains",
-          stages,
-          Caution.DRINKING_HOSE,
-          Caution.STAY,
-          Caution.BACKFLOW);
+          tanks.stream().map(t -> filling(t, inlet)).toList());
     }
   }
 

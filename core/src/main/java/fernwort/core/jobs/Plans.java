@@ -208,7 +208,7 @@ public final class Plans {
     private void goBackTo(Done done) {
       run = done.run().copy();
       steps.subList(done.steps(), steps.size()).clear();
-      stages.subList(Math.min(done.steps(), stages.size()), stages.size()).clear();
+      stages.subList(done.steps(), stages.size()).clear();
       notes.subList(done.notes(), notes.size()).clear();
       full.subList(done.full(), full.size()).clear();
     }

@@ -117,9 +117,10 @@ class AutomationTest {
     Automation against = Automation.keepBetween(rig, "tank", "motor", 0.38, 0.6);
     AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
     State low = state(rig, 20).with("tap", "open");
-    assertThat(check.together(List.of(keep), low)).isEmpty();
-    assertThat(check.together(List.of(keep, keep), low)).isEmpty();
-    assertThat(check.together(List.of(keep, against), low))
+    List<AutomationCheck.Finding> one = check.findings(keep, low);
+    assertThat(check.together(List.of(keep), one, low)).isEmpty();
+    assertThat(check.together(List.of(keep, keep), one, low)).isEmpty();
+    assertThat(check.together(List.of(keep, against), one, low))
         .extracting(f -> f.warning().code())
         .contains(Warning.Code.RULES_FIGHT);
   }

@@ -108,10 +108,13 @@ public record Automation(Purpose purpose, List<Rule> rules) {
             new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
   }
 
-  /** Shuts every motor valve that can be shut, and stops every pump, when a leak sensor is wet. */
+  /**
+   * Stops every pump, then shuts every motor valve that can be shut, when a leak sensor is wet: a
+   * pump that ran on would have nothing to draw.
+   */
   public static Automation shutOnLeak(Rig rig) {
     List<Turn> turns = new ArrayList<>();
-    for (Part actor : actors(rig)) {
+    for (Part actor : actors(rig).reversed()) {
       switch (actor.kind()) {
         case Kind.Valve valve ->
             valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));

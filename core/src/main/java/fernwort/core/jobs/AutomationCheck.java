@@ -98,26 +98,29 @@ public final class AutomationCheck {
     }
     Set<Warning.Key> known = new LinkedHashSet<>();
     alone.forEach(f -> known.add(f.warning().key()));
-    Map<String, Integer> turns = new LinkedHashMap<>();
-    for (Automation automation : automations) {
-      turned(List.of(automation), now).forEach((part, n) -> turns.merge(part, n, Integer::sum));
-    }
     List<Finding> found = new ArrayList<>();
     findings(Automation.joined(automations), now).stream()
         .filter(f -> !known.contains(f.warning().key()))
         .forEach(found::add);
-    turned(automations, now)
-        .forEach((part, n) -> {
-          if (n > turns.getOrDefault(part, 0) + FEW) {
-            found.add(fight(part, n));
-          }
-        });
+    Map<String, Integer> fights = new LinkedHashMap<>();
+    for (State start : starts(now)) {
+      Map<String, Integer> apart = new LinkedHashMap<>();
+      automations.forEach(
+          a -> turned(List.of(a), start).forEach((part, n) -> apart.merge(part, n, Integer::sum)));
+      turned(automations, start)
+          .forEach((part, n) -> {
+            if (n > apart.getOrDefault(part, 0) + FEW) {
+              fights.merge(part, n, Math::max);
+            }
+          });
+    }
+    fights.forEach((part, n) -> found.add(fight(part, n)));
     return found;
   }
 
-  private Map<String, Integer> turned(List<Automation> automations, State now) {
+  private Map<String, Integer> turned(List<Automation> automations, State start) {
     Map<String, Integer> turned = new LinkedHashMap<>();
-    course(automations, now)
+    course(automations, start)
         .events()
         .forEach(e -> e.turn().ifPresent(t -> turned.merge(t.part(), 1, Integer::sum)));
     return turned;
@@ -142,13 +145,7 @@ public final class AutomationCheck {
    * that does not come about without it.
    */
   private void ran(Automation automation, State now, Map<Warning.Key, Finding> found) {
-    List<State> starts = new ArrayList<>();
-    starts.add(now);
-    plumbing.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Fixture)
-        .findFirst()
-        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Kind.Fixture) tap.kind()).cold().id())));
-    for (State start : starts) {
+    for (State start : starts(now)) {
       Set<Trial.Thing> without = things(List.of(), start);
       for (AutomationRun.Event event : course(List.of(automation), start).events()) {
         event
@@ -160,6 +157,17 @@ public final class AutomationCheck {
                     w.key(), new Finding(w, "when it is run, after " + Times.of(event.at()))));
       }
     }
+  }
+
+  /** How things stand, with no more taps open and with one. */
+  private List<State> starts(State now) {
+    List<State> starts = new ArrayList<>();
+    starts.add(now);
+    plumbing.rig().parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .findFirst()
+        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Kind.Fixture) tap.kind()).cold().id())));
+    return starts;
   }
 
   private Set<Trial.Thing> things(List<Automation> automations, State start) {

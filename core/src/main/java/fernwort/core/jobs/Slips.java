@@ -221,7 +221,10 @@ public final class Slips {
     powerLost(from, right, i, tries);
   }
 
-  /** The power fails after so many acts: heaters go out, pumps stop, motors fall back. */
+  /**
+   * The power fails after so many acts: heaters go out, pumps stop, motors fall back. What hands
+   * still can do is done to its end, for somebody is there.
+   */
   private void powerLost(State from, List<Act> right, int after, List<Try> tries) {
     List<Act> dark = new ArrayList<>(right.subList(0, after));
     rig.parts().stream()
@@ -232,6 +235,7 @@ public final class Slips {
                 .filter(rest -> !rest.equals(stands(from, p, right, after)))
                 .ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
     if (dark.size() > after) {
+      right.subList(after, right.size()).stream().filter(this::goesByHand).forEach(dark::add);
       String when = after == 0 ? "before it begins." : "at this point.";
       tries.add(
           new Try(
@@ -240,6 +244,16 @@ public final class Slips {
               "The power fails " + when,
               left(dark)));
     }
+  }
+
+  /** Tells whether an act needs no power: what would only switch something on comes to nothing. */
+  private boolean goesByHand(Act act) {
+    return !(act instanceof Turned turned)
+        || rig.part(turned.part())
+            .kind()
+            .unpowered()
+            .filter(rest -> !rest.equals(turned.position()))
+            .isEmpty();
   }
 
   /** Where a part stands after so many acts. */

@@ -116,7 +116,7 @@ class AutomationTest {
     Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.4);
     Automation against = Automation.keepBetween(rig, "tank", "motor", 0.38, 0.6);
     AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
-    State low = state(rig, 20).with("tap", "open");
+    State low = state(rig, 20);
     List<AutomationCheck.Finding> one = check.findings(keep, low);
     assertThat(check.together(List.of(keep), one, low)).isEmpty();
     assertThat(check.together(List.of(keep, keep), one, low)).isEmpty();
@@ -167,7 +167,9 @@ class AutomationTest {
     Rig rig = selector();
     assertThat(Automation.keepBetween(rig, "left", "pump", 0.2, 0.9).turns())
         .containsExactly(new Turn("pump", "off"), new Turn("pump", "on"));
-    assertThat(Automation.shutOnLeak(rig).turns()).containsExactly(new Turn("pump", "off"));
+    assertThat(Automation.shutOnLeak(rig).turns())
+        .as("the selector has no shut position")
+        .containsExactly(new Turn("pump", "off"));
     State low =
         new State(
             rig.atRest().with("selector", "left").with("pump", "on").with("tap", "open"),

@@ -85,6 +85,14 @@ class SlipsTest {
   }
 
   @Test
+  void powerThatFailsWhileTheMainsFillIsNoHarmForTheTapIsStillShutByHand() {
+    assertThat(slips("fill-main-inlet"))
+        .filteredOn(s -> s.kind() == Slip.Kind.POWER_LOST)
+        .isNotEmpty()
+        .allMatch(s -> s.lost() < 1e-3 && s.grade() != Slip.Grade.GRAVE);
+  }
+
+  @Test
   void aRemedyThatMendsNothingIsNotOffered() {
     List<Slip> slips = slips("run-main");
     assertThat(remedy("float-main").mending("run-main", TRUCK.state(), slips)).isEmpty();

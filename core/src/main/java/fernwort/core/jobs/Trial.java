@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -27,7 +28,17 @@ final class Trial {
 
   record Turned(String part, String position) implements Act {}
 
-  record Pause(double seconds) implements Act {}
+  /**
+   * A wait.
+   *
+   * @param seconds how long (s)
+   * @param full the tank that is watched, if one is: the wait ends when it is full
+   */
+  record Pause(double seconds, Optional<String> full) implements Act {
+    Pause(double seconds) {
+      this(seconds, Optional.empty());
+    }
+  }
 
   /** Each tap that the job is for is opened for a moment, to see what comes. */
   record Serve() implements Act {}
@@ -144,9 +155,9 @@ final class Trial {
         case Turned s -> {
           note(run.set(s.part(), s.position()));
           look();
-          pass(TURN);
+          pass(new Pause(TURN));
         }
-        case Pause p -> pass(p.seconds());
+        case Pause p -> pass(p);
         case Serve s -> serve();
       }
     }
@@ -163,11 +174,13 @@ final class Trial {
      * Lets time pass. Once no tank changes any more, what runs out is taken to go on at the same
      * rate.
      */
-    private void pass(double seconds) {
-      double until = run.time() + seconds;
+    private void pass(Pause pause) {
+      double until = run.time() + pause.seconds();
       while (run.time() < until - 1e-6) {
         Moment before = run.moment();
-        note(run.runTo(Math.min(until, run.time() + SLICE)));
+        if (isFullBefore(Math.min(until, run.time() + SLICE), pause.full())) {
+          return;
+        }
         Moment after = run.moment();
         boolean whole = after.time() - before.time() >= SLICE - 1e-6;
         if (whole && after.isSettledSince(before, STEADY)) {
@@ -183,6 +196,24 @@ final class Trial {
           return;
         }
       }
+    }
+
+    /** Runs on to a time, or until the tank that is watched is full; tells whether it is. */
+    private boolean isFullBefore(double limit, Optional<String> watched) {
+      while (run.time() < limit - 1e-6) {
+        List<Happening> next = run.runToNext(limit);
+        note(next);
+        if (next.stream().anyMatch(h -> isFull(h, watched))) {
+          return true;
+        }
+      }
+      return false;
+    }
+
+    private static boolean isFull(Happening h, Optional<String> watched) {
+      return h.begins()
+          && h.kind() == Happening.Kind.FULL
+          && watched.filter(h.subject()::equals).isPresent();
     }
 
     private void note(List<Happening> happenings) {
@@ -218,7 +249,12 @@ final class Trial {
       acts.add(
           switch (step) {
             case Step.Move m -> new Turned(m.part(), m.to());
-            case Step.Wait w -> new Pause(w.seconds().isKnown() ? w.seconds().expected() : 60);
+            case Step.Wait w ->
+                new Pause(
+                    w.seconds().isKnown() ? w.seconds().expected() : 60,
+                    Optional.of(w.until())
+                        .filter(u -> u.what() == Job.Until.What.FULL)
+                        .map(Job.Until::part));
           });
     }
     return acts;

@@ -105,14 +105,7 @@ public final class TankRoom {
    * than the lowest of them, and in pieces that meet the rest only higher up.
    */
   double strandedBy(List<TankPort> openings, Slope slope) {
-    double[] levels = new double[solids.size()];
-    Arrays.fill(levels, Double.POSITIVE_INFINITY);
-    for (TankPort port : openings) {
-      double edge = slope.heightOf(port.at()) - port.half();
-      double[] by = lobes.drained(port.at(), edge, slope);
-      Arrays.setAll(levels, i -> Math.min(levels[i], by[i]));
-    }
-    return Math.clamp(lobes.volume(levels, slope), 0, capacity);
+    return standingBy(openings, slope, lobes::drained);
   }
 
   /**
@@ -120,12 +113,25 @@ public final class TankRoom {
    * them, and pieces that meet the rest only lower down keep their air.
    */
   double filledBy(List<TankPort> vents, Slope slope) {
+    return standingBy(vents, slope, lobes::filled);
+  }
+
+  /** How high water stands in each piece by an opening with its edge at a height. */
+  private interface Standing {
+    double[] by(Point opening, double edge, Slope slope);
+  }
+
+  /** Lower than any tank (m). */
+  private static final double BELOW_ALL = -1e6;
+
+  /** What is held when each piece stands at the lowest that any opening leaves it. */
+  private double standingBy(List<TankPort> openings, Slope slope, Standing standing) {
     double[] levels = new double[solids.size()];
     Arrays.fill(levels, Double.POSITIVE_INFINITY);
-    for (TankPort port : vents) {
+    for (TankPort port : openings) {
       double edge = slope.heightOf(port.at()) - port.half();
-      double[] by = lobes.filled(port.at(), edge, slope);
-      Arrays.setAll(levels, i -> Math.min(levels[i], Math.max(by[i], -1e6)));
+      double[] by = standing.by(port.at(), edge, slope);
+      Arrays.setAll(levels, i -> Math.min(levels[i], Math.max(by[i], BELOW_ALL)));
     }
     return Math.clamp(lobes.volume(levels, slope), 0, capacity);
   }

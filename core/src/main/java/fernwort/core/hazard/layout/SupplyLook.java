@@ -59,15 +59,7 @@ final class SupplyLook implements Look {
               "Other people's drinking water.",
               "Fit a check valve behind it; your local code may ask for more.",
               List.of(inlet.id()),
-              plan.lineAt(inlet, "out")
-                  .map(line ->
-                      putIn(
-                          line,
-                          inlet,
-                          "out",
-                          "check",
-                          inlet.label() + " check valve",
-                          new Kind.CheckValve(2_000)))));
+              behind(plan, inlet, "check", " check valve", new Kind.CheckValve(2_000))));
     }
   }
 
@@ -90,15 +82,7 @@ final class SupplyLook implements Look {
                         .formatted(plan.part(route.getLast()).label()),
                     "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says.",
                     List.of(inlet.id(), route.getLast()),
-                    plan.lineAt(inlet, "out")
-                        .map(line ->
-                            putIn(
-                                line,
-                                inlet,
-                                "out",
-                                "regulator",
-                                inlet.label() + " regulator",
-                                Fittings.regulator(USUAL))))));
+                    behind(plan, inlet, "regulator", " regulator", Fittings.regulator(USUAL)))));
   }
 
   private static boolean bursts(Part part) {
@@ -154,6 +138,13 @@ final class SupplyLook implements Look {
         .map(line -> line.other(pump.port("in")).part())
         .filter(before -> route.size() > 1 && route.get(route.size() - 2).equals(before))
         .isPresent();
+  }
+
+  /** The step that fits a part right behind an inlet, where a line is there to take it. */
+  private static Optional<UnaryOperator<Rig>> behind(
+      Plan plan, Part inlet, String id, String name, Kind kind) {
+    return plan.lineAt(inlet, "out")
+        .map(line -> putIn(line, inlet, "out", id, inlet.label() + name, kind));
   }
 
   /** Puts a two-ended part into a line, its out port away from one end of the line. */

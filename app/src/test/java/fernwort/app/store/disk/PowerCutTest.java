@@ -73,7 +73,6 @@ class PowerCutTest {
     }
 
     private Void write(int writer) throws SQLException {
-      Random random = new Random(writer);
       try (Connection connection =
               DriverManager.getConnection(url("fernwort:uncertain:nio:", file), "sa", "");
           PreparedStatement insert =
@@ -84,7 +83,7 @@ class PowerCutTest {
         for (int number = 1; !stop.get(); number++) {
           insert.setInt(1, writer);
           insert.setInt(2, number);
-          insert.setString(3, "x".repeat(random.nextInt(12_000)));
+          insert.setString(3, text(writer, number));
           insert.executeUpdate();
           delete.setInt(1, writer);
           delete.setInt(2, number - 5);
@@ -124,21 +123,48 @@ class PowerCutTest {
     }
   }
 
+  /** What a writer writes, from nothing to several pages, so that it lies in the row or beside. */
+  private static String text(int writer, int number) {
+    Random random = new Random(31L * number + writer);
+    return Character.toString('a' + random.nextInt(26)).repeat(random.nextInt(12_000));
+  }
+
+  /** Everything confirmed is found, each text whole, and the database is written and read on. */
   private static void assertHolds(Path image, Map<Integer, Integer> confirmed) throws SQLException {
-    try (Connection connection =
-            DriverManager.getConnection(url("fernwort:nio:", image), "sa", "");
-        Statement statement = connection.createStatement();
-        ResultSet rows =
-            statement.executeQuery(
-                "select writer, max(number), sum(length(text)) from change group by writer")) {
-      Map<Integer, Integer> found = new TreeMap<>();
+    Map<Integer, Integer> found = new TreeMap<>();
+    try (Connection connection = opened(image);
+        Statement statement = connection.createStatement()) {
+      readInto(found, statement);
+      statement.execute("insert into change values (-1, 1, '%s')".formatted(text(-1, 1)));
+    }
+    confirmed.forEach((writer, number) ->
+        assertThat(found.getOrDefault(writer, 0))
+            .as("changes of writer %d in %s", writer, image.getFileName())
+            .isGreaterThanOrEqualTo(number));
+    Map<Integer, Integer> later = new TreeMap<>();
+    try (Connection connection = opened(image);
+        Statement statement = connection.createStatement()) {
+      readInto(later, statement);
+    }
+    found.put(-1, 1);
+    assertThat(later).as("what %s holds when opened again", image.getFileName()).isEqualTo(found);
+  }
+
+  private static Connection opened(Path image) throws SQLException {
+    return DriverManager.getConnection(url("fernwort:nio:", image), "sa", "");
+  }
+
+  private static void readInto(Map<Integer, Integer> newest, Statement statement)
+      throws SQLException {
+    try (ResultSet rows = statement.executeQuery("select writer, number, text from change")) {
       while (rows.next()) {
-        found.put(rows.getInt(1), rows.getInt(2));
+        int writer = rows.getInt(1);
+        int number = rows.getInt(2);
+        newest.merge(writer, number, Math::max);
+        assertThat(rows.getString(3).equals(text(writer, number)))
+            .as("text %d of writer %d is whole", number, writer)
+            .isTrue();
       }
-      confirmed.forEach((writer, number) ->
-          assertThat(found.getOrDefault(writer, 0))
-              .as("changes of writer %d in %s", writer, image.getFileName())
-              .isGreaterThanOrEqualTo(number));
     }
   }
 

@@ -78,9 +78,6 @@ public final class Plumbing {
         owners.add(i);
         places.add(new Point(part.x(), part.y(), part.height()));
       }
-      if (part.kind() instanceof Kind.Tank tank) {
-        rooms.put(part.id(), TankRoom.of(tank));
-      }
     }
     firstVertex[parts.size()] = owners.size();
     owner = owners.stream().mapToInt(Integer::intValue).toArray();
@@ -108,6 +105,7 @@ public final class Plumbing {
       lineIndex.put(rig.lines().get(i).to(), i);
     }
     tanks = rig.tanks().toList();
+    tanks.forEach(t -> rooms.put(t.id(), TankRoom.of(joined(t))));
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
     parts.forEach(p -> passages.add(passages(p)));
     sources = parts.stream().filter(p -> isSource(p.kind())).toList();

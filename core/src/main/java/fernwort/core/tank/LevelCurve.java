@@ -73,7 +73,7 @@ final class LevelCurve {
   double volume(double level) {
     int last = knots.length - 1;
     if (level <= knots[0]) {
-      return 0;
+      return volumes[0];
     }
     if (level >= knots[last]) {
       return volumes[last];
@@ -85,7 +85,7 @@ final class LevelCurve {
   /** Returns the level (m) of a volume (m³). */
   double level(double volume) {
     int last = knots.length - 1;
-    if (volume <= 0) {
+    if (volume <= volumes[0]) {
       return knots[0];
     }
     if (volume >= volumes[last]) {

@@ -12,8 +12,10 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  * The room inside one tank: volume from level and level from volume, on any slope.
  *
  * <p>A level is the height of the water surface over the tank's inside rear right bottom corner,
- * measured against gravity: for a level vehicle simply the depth. Instances are immutable and may
- * be shared.
+ * measured against gravity: for a level vehicle simply the depth. In a tank of lobes it is the
+ * level of those that water can leave; a lobe without an opening of its own keeps what lies below
+ * its sill, which is taken to be there before any other water. Instances are immutable and may be
+ * shared.
  */
 public final class TankRoom {
 
@@ -26,17 +28,20 @@ public final class TankRoom {
   /** Volume against level on level ground, where most questions are asked. */
   private final LevelCurve onLevelGround;
 
-  private TankRoom(List<Solid> solids) {
+  private TankRoom(List<Solid> solids, List<TankPort> ports) {
     this.solids = solids;
-    lobes = new Lobes(solids);
-    this.capacity = below(highest(Slope.LEVEL) + 1, Slope.LEVEL)[0];
+    lobes = new Lobes(solids, ports);
+    double[] whole = new double[4];
+    solids.forEach(s -> s.addBelow(Slope.LEVEL.up(), highest(Slope.LEVEL) + 1, whole));
+    this.capacity = whole[0];
+    Lobes.Bounds bounds = lobes.bounds(Slope.LEVEL);
     this.onLevelGround =
-        LevelCurve.of(solids, Slope.LEVEL.up(), level -> below(level, Slope.LEVEL)[0]);
+        LevelCurve.of(solids, Slope.LEVEL.up(), level -> below(level, bounds, Slope.LEVEL)[0]);
   }
 
   /** Returns the room inside a tank. */
   public static TankRoom of(Kind.Tank tank) {
-    return new TankRoom(Solids.inside(tank));
+    return new TankRoom(Solids.inside(tank), tank.tankPorts());
   }
 
   /** Returns what the room holds, filled to the last corner (m³). */
@@ -57,15 +62,17 @@ public final class TankRoom {
   }
 
   /**
-   * Returns the volume below a level.
+   * Returns the volume that the tank holds with its surface at a level.
    *
    * @param level height of the surface over the inside corner (m)
    * @param slope how the vehicle stands
-   * @return volume (m³), between nothing and the capacity
+   * @return volume (m³), between nothing, or what its lobes keep, and the capacity
    */
   public double volumeBelow(double level, Slope slope) {
     double volume =
-        slope.equals(Slope.LEVEL) ? onLevelGround.volume(level) : below(level, slope)[0];
+        slope.equals(Slope.LEVEL)
+            ? onLevelGround.volume(level)
+            : below(level, lobes.bounds(slope), slope)[0];
     return Math.clamp(volume, 0, Math.max(capacity, 0));
   }
 
@@ -90,14 +97,15 @@ public final class TankRoom {
     }
     double low = lowest(slope);
     double high = highest(slope);
-    if (volume <= 0) {
+    Lobes.Bounds bounds = lobes.bounds(slope);
+    if (volume <= below(low, bounds, slope)[0]) {
       return low;
     }
-    if (volume >= capacity * ALL) {
+    if (volume >= below(high, bounds, slope)[0] * ALL) {
       return high;
     }
     return new BracketingNthOrderBrentSolver(LEVEL_ACCURACY, LEVEL_ACCURACY, 1e-15, 5)
-        .solve(200, level -> below(level, slope)[0] - volume, low, high);
+        .solve(200, level -> below(level, bounds, slope)[0] - volume, low, high);
   }
 
   /**
@@ -137,22 +145,37 @@ public final class TankRoom {
   }
 
   /**
+   * Water that a lobe keeps, since it has no opening of its own.
+   *
+   * @param middle its centre, in the tank's frame (m)
+   * @param volume how much it is (m³)
+   */
+  public record Kept(Point middle, double volume) {}
+
+  /** Returns what lobes keep when the tank has run out. */
+  public List<Kept> kept(Slope slope) {
+    return lobes.kept(slope);
+  }
+
+  /** Tells whether two openings are in lobes that meet only higher up than both. */
+  public boolean parted(TankPort one, TankPort other, Slope slope) {
+    return lobes.parted(one, other, slope);
+  }
+
+  /**
    * Returns the centre of mass of the water below a level, in the tank's frame (m); the tank's
    * lowest corner when there is none.
    */
   public Point centroid(double level, Slope slope) {
-    double[] sum = below(level, slope);
+    double[] sum = below(level, lobes.bounds(slope), slope);
     return sum[0] > 1e-12
         ? new Point(sum[1] / sum[0], sum[2] / sum[0], sum[3] / sum[0])
         : new Point(0, 0, 0);
   }
 
-  private double[] below(double level, Slope slope) {
-    Point up = slope.up();
+  private double[] below(double level, Lobes.Bounds bounds, Slope slope) {
     double[] sum = new double[4];
-    for (Solid solid : solids) {
-      solid.addBelow(up, level, sum);
-    }
+    lobes.addBelow(level, bounds, slope, sum);
     return sum;
   }
 }

@@ -9,7 +9,9 @@
  * inverse, level from volume, is bracketed root finding (Brent, by Hipparchus); on level ground
  * both come from a curve of exact cubics made once per tank.
  *
- * <p>Water in the lobes of a straddling tank is taken to be levelled with each other.
+ * <p>Water in the lobes of a straddling tank is taken to be levelled with each other where each has
+ * an opening for it; a lobe without one strands what lies below the lowest way out of it, and air
+ * stays where no vent lets it out (see {@code Lobes}).
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.tank;

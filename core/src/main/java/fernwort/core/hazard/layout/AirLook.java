@@ -112,14 +112,14 @@ final class AirLook implements Look {
   private static void low(Plan plan, Part part, List<Finding> found) {
     TankRoom room = plan.plumbing().room(part.id());
     double top = room.highest(Slope.LEVEL);
+    double fills = room.volumeBelow(top, Slope.LEVEL);
     plan.plumbing().joined(part).tankPorts().stream()
         .filter(p -> p.use() == TankPort.Use.VENT)
         .max((a, b) -> Double.compare(a.at().z(), b.at().z()))
         .filter(p ->
-            room.capacity() - room.volumeBelow(p.at(), Slope.LEVEL)
-                > SHARE_WORTH_SAYING * room.capacity())
+            fills - room.volumeBelow(p.at(), Slope.LEVEL) > SHARE_WORTH_SAYING * room.capacity())
         .ifPresent(vent -> {
-          double lost = room.capacity() - room.volumeBelow(vent.at(), Slope.LEVEL);
+          double lost = fills - room.volumeBelow(vent.at(), Slope.LEVEL);
           found.add(
               new Finding(
                   Finding.Code.VENT_LOW,

@@ -37,6 +37,8 @@ public record Finding(
     OVERFLOW_SIPHON,
     OUTLET_LOW,
     OUTLET_HIGH,
+    LOBE_KEEPS,
+    LOBES_APART,
     NO_BACKFLOW,
     NO_REGULATOR,
     FRESH_MEETS_GRAY,

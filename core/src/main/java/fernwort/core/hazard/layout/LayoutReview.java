@@ -14,6 +14,7 @@ public final class LayoutReview {
           new DeadEndLook(),
           new AirLook(),
           new OutletLook(),
+          new LobeLook(),
           new SupplyLook(),
           new HeaterLook(),
           new DrainLook(),

@@ -41,7 +41,8 @@ final class OutletLook implements Look {
     TankRoom room = plan.plumbing().room(part.id());
     double floor = room.lowest(Slope.LEVEL);
     double above = port.at().z() - floor;
-    double stranded = room.volumeBelow(port.at(), Slope.LEVEL);
+    double kept = room.kept(Slope.LEVEL).stream().mapToDouble(TankRoom.Kept::volume).sum();
+    double stranded = room.volumeBelow(port.at(), Slope.LEVEL) - kept;
     if (above < SEDIMENT) {
       found.add(
           new Finding(

@@ -95,6 +95,11 @@ final class Air {
     return Math.clamp(amount / room(volume) - ATMOSPHERE, -in, out);
   }
 
+  /** Returns by how much its pressure changes when the water changes by a volume (Pa, from m³). */
+  double swing(double volume, double change) {
+    return (pressure(volume) + ATMOSPHERE) * Math.abs(change) / room(volume);
+  }
+
   /** Lets air out or in as its ways allow, the water having come to a volume (m³). */
   void settle(double volume) {
     amount = (pressure(volume) + ATMOSPHERE) * room(volume);

@@ -64,6 +64,11 @@ final class Pace {
     return shortest;
   }
 
+  /** Tells whether steps are longer than the water asks for, so that time goes on. */
+  boolean isCoarse() {
+    return shortest > SHORTEST;
+  }
+
   /** Tells whether an error in a tank's volume (m³) is too large for a step. */
   boolean isTooCoarse(double error) {
     return error > tolerance;

@@ -42,6 +42,9 @@ public final class Simulation {
   /** How long a lock is trusted (s). */
   private static final double LOCKED = 60;
 
+  /** What an error in volume may do to the pressure of air that is shut in (Pa): 10 cm of water. */
+  private static final double MOST_SWING = 1000;
+
   /** Slower than this nothing moves: a millilitre in a day (m³/s). */
   static final double STILL = 1.2e-11;
 
@@ -302,7 +305,8 @@ public final class Simulation {
       Flows ahead = solve(after(start, start, h, h));
       end = new Slope(ahead, rates(ahead));
       error = difference(start.rates(), end.rates()) * h / 2;
-      if (pace.isTooCoarse(error) && (h < STIFF || h <= shortest) && lock(start, end)) {
+      if (pace.isTooCoarse(error) && (h < STIFF || h <= shortest) && lock(start, end)
+          || pace.isCoarse() && lockSwinging(start, end, h)) {
         return changes();
       }
       if (!pace.isTooCoarse(error) || h <= shortest) {
@@ -335,9 +339,13 @@ public final class Simulation {
     boolean held = false;
     for (int i = 0; i < volume.length; i++) {
       double now = rates(flows)[i];
-      if (ratesBefore[i] > STILL && now < -STILL && spill(i, before, flows)
-          || ratesBefore[i] < -STILL && now > STILL && spillAgain(i, before, flows)) {
-        air[i] = airBefore[i];
+      boolean rose = ratesBefore[i] > STILL && now < -STILL;
+      boolean fell = ratesBefore[i] < -STILL && now > STILL;
+      // Where the level hovers at a port, air passes there as it did while the port was free.
+      Air free = rose ? airBefore[i] : air[i];
+      if (!free.isShutIn()
+          && (rose && spill(i, before, flows) || fell && spillAgain(i, before, flows))) {
+        air[i] = free;
         air[i].settle(volume[i]);
         flows = solve(volume);
         held = flows.spills().get(tanks.get(i).id()) == Flows.Spill.HOLDS;
@@ -365,7 +373,7 @@ public final class Simulation {
         port = p;
       }
     }
-    if (port.isEmpty() || air[tank].isShutIn()) {
+    if (port.isEmpty()) {
       return false;
     }
     raised.remove(part.id());
@@ -438,12 +446,33 @@ public final class Simulation {
     if (!air[stiffest].isShutIn()) {
       return false;
     }
+    lock(stiffest);
+    return true;
+  }
+
+  private void lock(int tank) {
     Set<String> more = new HashSet<>(locked);
-    more.add(tanks.get(stiffest).id());
+    more.add(part(tank));
     locked = more;
     lockTime = time;
     flows = solve(volume);
-    return true;
+  }
+
+  /**
+   * Locks a tank whose shut-in air would swing in pressure by more than a coarse step can follow:
+   * over such a step it passes on what it gets.
+   */
+  private boolean lockSwinging(Slope start, Slope end, double seconds) {
+    for (int i = 0; i < volume.length; i++) {
+      double moved = Math.abs(end.rates()[i] - start.rates()[i]) * seconds / 2;
+      if (air[i].isShutIn()
+          && !locked.contains(part(i))
+          && air[i].swing(volume[i], moved) > MOST_SWING) {
+        lock(i);
+        return true;
+      }
+    }
+    return false;
   }
 
   private static Set<String> moving(Flows of) {

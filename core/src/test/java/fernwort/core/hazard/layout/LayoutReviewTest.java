@@ -18,6 +18,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
 import java.util.List;
@@ -125,6 +126,61 @@ class LayoutReviewTest {
         Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
   }
 
+  /** A tank of two lobes and a bridge over an arch, with an outlet in the front one. */
+  private static RigBuilder saddle(TankPort rear) {
+    return CaseRigs.rig()
+        .part(
+            "saddle",
+            "Saddle",
+            0,
+            0,
+            0.6,
+            Fittings.tank(
+                Contents.FRESH,
+                new Shape.Straddling(
+                    List.of(
+                        new Shape.Block(0, 0, 0, 0.2, 0.3, 0.4),
+                        new Shape.Block(0.2, 0, 0.3, 0.4, 0.3, 0.1),
+                        new Shape.Block(0.6, 0, 0, 0.2, 0.3, 0.4))),
+                0,
+                Fittings.stick(0.1, 0.1),
+                Fittings.port("front", TankPort.Use.FEED, 0.7, 0.1, 0.02),
+                Fittings.port("vent", TankPort.Use.VENT, 0.7, 0.1, 0.39),
+                rear))
+        .part("tee", "Tee", 0.4, 0.1, 0.5, new Kind.Tee())
+        .line("one", "One", "saddle.front > tee.a", 20, 0.5, Line.Material.PEX, 0);
+  }
+
+  private static Rig saddleWith(TankPort.Use use, double height) {
+    return saddle(Fittings.port("rear", use, 0.1, 0.1, height)).build();
+  }
+
+  @Test
+  void lobesThatALineJoinsLowDownAreOneTank() {
+    Rig joined =
+        saddle(Fittings.port("rear", TankPort.Use.FEED, 0.1, 0.1, 0.02))
+            .line("two", "Two", "saddle.rear > tee.b", 20, 0.5, Line.Material.PEX, 0)
+            .build();
+    assertThat(review(joined))
+        .extracting(Finding::code)
+        .doesNotContain(Code.LOBE_KEEPS, Code.LOBES_APART);
+    for (DemoRig demo : DemoRig.all()) {
+      assertThat(review(demo.rig()))
+          .as(demo.rig().name())
+          .extracting(Finding::code)
+          .doesNotContain(Code.LOBE_KEEPS, Code.LOBES_APART);
+    }
+  }
+
+  @Test
+  void aLobeThatKeepsItsWaterIsNamedByItsSideAndNotCalledAHighOutlet() {
+    Rig keeps = saddleWith(TankPort.Use.FILL, 0.38);
+    Finding finding = find(keeps, Code.LOBE_KEEPS, "saddle").orElseThrow();
+    assertThat(finding.title()).isEqualTo("Saddle: its rear lobe has no outlet");
+    assertThat(finding.cost()).startsWith("18 L, 30 % of the tank");
+    assertThat(find(keeps, Code.OUTLET_HIGH, "saddle")).isEmpty();
+  }
+
   @Test
   void onlyWhatComesToOneLevelCannotBeParted() {
     assertThat(find(runsOver(0.1), Code.ONE_LEAK, "one")).isPresent();
@@ -161,6 +217,8 @@ class LayoutReviewTest {
             Code.OVERFLOW_SIPHON, "fresh", RigEdit.of(GOOD).change("vent", p -> p.atHeight(0.4))),
         Arguments.of(Code.OUTLET_LOW, "fresh", port(GOOD, "fresh", "feed", 0.002)),
         Arguments.of(Code.OUTLET_HIGH, "fresh", port(GOOD, "fresh", "feed", 0.1)),
+        Arguments.of(Code.LOBE_KEEPS, "saddle", saddleWith(TankPort.Use.FILL, 0.38)),
+        Arguments.of(Code.LOBES_APART, "saddle", saddleWith(TankPort.Use.DRAIN, 0.02)),
         Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(PANEL).remove("check")),
         Arguments.of(Code.FRESH_MEETS_GRAY, "gray", grayIntoFresh()),
         Arguments.of(Code.HEATER_RELIEF, "heater", heater(STAY, false)),

@@ -86,6 +86,16 @@ final class StageRun {
     return run;
   }
 
+  /** Returns the ends at which water runs out now that did not before and that the job spares. */
+  List<String> runningOut() {
+    return run.moment().flows().ends().entrySet().stream()
+        .filter(e -> e.getValue() > MOVES)
+        .map(Map.Entry::getKey)
+        .filter(end -> !leaking.contains(end) && !losing.contains(end))
+        .sorted()
+        .toList();
+  }
+
   /** Returns how things stood when the stage began. */
   Moment before() {
     return before;

@@ -123,7 +123,7 @@ final class Waits {
     boolean known = end != End.ENDLESS && seconds > 0 && stage.harm().isEmpty();
     boolean warms = kind == Happening.Kind.HOT && end == End.SETTLED;
     boolean levels = until.what() == Job.Until.What.LEVEL;
-    List<Step.Then> then = stage.harm().isEmpty() ? after(until, stage.run()) : List.of();
+    List<Step.Then> then = stage.harm().isEmpty() ? after(until, stage) : List.of();
     return new Step.Wait(
         until,
         say.words(until, ended.pump(), end == End.SETTLED && !warms && !levels),
@@ -352,10 +352,17 @@ final class Waits {
         .map(plumbing.rig()::part);
   }
 
-  private List<Step.Then> after(Job.Until until, Simulation reached) {
+  private List<Step.Then> after(Job.Until until, StageRun stage) {
+    Simulation reached = stage.run();
     Simulation on = reached.copy();
     List<Step.Then> then = new ArrayList<>();
     Set<String> said = new HashSet<>();
+    for (String end : stage.runningOut()) {
+      Happening begun = new Happening(on.time(), Happening.Kind.RUNS_OUT, end, true);
+      say.overrun(begun)
+          .filter(said::add)
+          .ifPresent(words -> then.add(new Step.Then(on.time(), words, shows(begun))));
+    }
     double end = on.time() + OVERRUN;
     for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
       Moment before = on.moment();

@@ -89,6 +89,70 @@ class PlansTest {
     assertThat(wait.then()).anySatisfy(t -> assertThat(t.words()).contains("Main tail"));
   }
 
+  /** On every demo and for every fill that it offers. */
+  @Test
+  void theSignOfAFullTankIsWhereWaterRunsOutFirst() {
+    int signs = 0;
+    for (DemoRig demo : DemoRig.all()) {
+      Plumbing plumbing = Plumbing.of(demo.rig());
+      Plans plans = Plans.of(plumbing);
+      for (Job job : plans.offered(Jobs.of(plumbing))) {
+        if (!job.kind().name().startsWith("FILL")) {
+          continue;
+        }
+        Plan plan = plans.plan(job, demo.state());
+        Simulation run = Simulation.start(plumbing, demo.state());
+        Set<String> before = Set.copyOf(running(run));
+        for (Step step : plan.steps()) {
+          if (step instanceof Step.Move move) {
+            run.set(move.part(), move.to());
+            run.runTo(run.time() + 5);
+          }
+          if (!(step instanceof Step.Wait wait)) {
+            continue;
+          }
+          boolean fills = wait.until().what() == Job.Until.What.FULL && wait.seconds().isKnown();
+          if (!fills) {
+            break;
+          }
+          run.runTo(run.time() + wait.seconds().expected() + 1e-3);
+          List<String> first = running(run).stream().filter(e -> !before.contains(e)).toList();
+          if (!first.isEmpty()) {
+            signs++;
+            String spot = demo.rig().part(first.getFirst()).label();
+            assertThat(wait.notice()).as(job.id()).contains("first water shows at " + spot);
+          }
+          break;
+        }
+      }
+    }
+    assertThat(signs).as("fills that show at once").isPositive();
+  }
+
+  private static List<String> running(Simulation run) {
+    return run.moment().flows().ends().entrySet().stream()
+        .filter(e -> e.getValue() > 1e-6)
+        .map(e -> e.getKey())
+        .sorted()
+        .toList();
+  }
+
+  @Test
+  void anOverflowThatGoesOnIsOneEvent() {
+    Job job = JOBS.byId("fill-low-inlet").orElseThrow();
+    Simulation run = Simulation.start(PLUMBING, TRUCK.state());
+    for (Step step : plan(job.id(), TRUCK.state()).steps()) {
+      if (!(step instanceof Step.Move move)) {
+        break;
+      }
+      run.set(move.part(), move.to());
+    }
+    List<Happening> seen = run.runTo(600);
+    assertThat(seen)
+        .filteredOn(h -> h.kind() == Happening.Kind.RUNS_OUT && h.begins())
+        .hasSizeLessThanOrEqualTo(2);
+  }
+
   @Test
   void everyMoveSaysWhatWouldBeWrongWithoutIt() {
     Plan plan = plan("fill-main-inlet", TRUCK.state());

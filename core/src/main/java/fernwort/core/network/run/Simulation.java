@@ -306,7 +306,8 @@ public final class Simulation {
       end = new Slope(ahead, rates(ahead));
       error = difference(start.rates(), end.rates()) * h / 2;
       if (pace.isTooCoarse(error) && (h < STIFF || h <= shortest) && lock(start, end)
-          || pace.isCoarse() && lockSwinging(start, end, h)) {
+          || pace.isCoarse() && lockSwinging(start, end, h)
+          || lockBalanced(start, end, h)) {
         return changes();
       }
       if (!pace.isTooCoarse(error) || h <= shortest) {
@@ -456,6 +457,25 @@ public final class Simulation {
     locked = more;
     lockTime = time;
     flows = solve(volume);
+  }
+
+  /**
+   * Locks a tank whose shut-in air comes to its balance within a step, hardly moving: a step beyond
+   * would overshoot it, and swing about it without an end.
+   */
+  private boolean lockBalanced(Slope start, Slope end, double seconds) {
+    for (int i = 0; i < volume.length; i++) {
+      double first = start.rates()[i];
+      if (air[i].isShutIn()
+          && !locked.contains(part(i))
+          && Math.abs(first) > STILL
+          && first * end.rates()[i] < 0
+          && !pace.isTooCoarse(Math.abs(first) * seconds)) {
+        lock(i);
+        return true;
+      }
+    }
+    return false;
   }
 
   /**

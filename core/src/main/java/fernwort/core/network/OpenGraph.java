@@ -75,7 +75,7 @@ final class OpenGraph {
     for (int i = 0; i < plumbing.rig().lines().size(); i++) {
       int a = plumbing.lineFrom(i);
       int b = plumbing.lineTo(i);
-      if (!isStowed(plumbing.part(a)) && !isStowed(plumbing.part(b))) {
+      if (!plumbing.pours(i) || !isStowed(plumbing.part(a)) && !isStowed(plumbing.part(b))) {
         add(a, b, i, PLAIN, 0);
         add(b, a, i, PLAIN, 0);
       }

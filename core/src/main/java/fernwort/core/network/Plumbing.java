@@ -40,6 +40,8 @@ public final class Plumbing {
   /** Tank ports that only let in: float valves. */
   private final boolean[] onlyIn;
 
+  private final boolean[] pours;
+
   /** How far each port reaches above and below its middle (m). */
   private final double[] half;
 
@@ -99,7 +101,9 @@ public final class Plumbing {
     runs = rig.lines().stream().map(this::run).toArray(Point[][]::new);
     lineFrom = rig.lines().stream().mapToInt(l -> vertex(l.from())).toArray();
     lineTo = rig.lines().stream().mapToInt(l -> vertex(l.to())).toArray();
+    pours = new boolean[lineFrom.length];
     for (int i = 0; i < rig.lines().size(); i++) {
+      pours[i] = isJug(lineFrom[i]) || isJug(lineTo[i]);
       lineNumbers.put(rig.lines().get(i).id(), i);
       lineIndex.put(rig.lines().get(i).from(), i);
       lineIndex.put(rig.lines().get(i).to(), i);
@@ -133,6 +137,10 @@ public final class Plumbing {
     Integer line = lineIndex.get(port);
     return line != null
         && rig.part(rig.lines().get(line).other(port).part()).kind() instanceof Kind.Plug;
+  }
+
+  private boolean isJug(int vertex) {
+    return part(vertex).kind() instanceof Kind.PortableContainer;
   }
 
   private int[] portVertices(Part part) {
@@ -286,6 +294,11 @@ public final class Plumbing {
 
   int lineTo(int line) {
     return lineTo[line];
+  }
+
+  /** Tells whether a portable container pours into a line, or is drawn from by it. */
+  boolean pours(int line) {
+    return pours[line];
   }
 
   /** Returns the pairs of vertices, flat, that a valve joins in a position. */

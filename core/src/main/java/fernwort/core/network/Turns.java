@@ -50,7 +50,7 @@ public final class Turns {
   /** Where a circulation pump is, which is taken to drive nothing but its own loop. */
   private final boolean[] circulates;
 
-  private @Nullable OpenGraph last;
+  private @Nullable Opened last;
 
   private Turns(Plumbing plumbing, Levels levels) {
     this.plumbing = plumbing;
@@ -73,14 +73,33 @@ public final class Turns {
     }
   }
 
+  /** The passages of a setting, and which of all that the handles allow are among them. */
+  private record Opened(OpenGraph graph, boolean[] passages) {}
+
   /**
    * What stands open in a setting; the last is kept, since several sources are looked at in turn.
    */
-  private OpenGraph openIn(Setting setting) {
-    if (last == null || !last.setting.equals(setting)) {
-      last = new OpenGraph(plumbing, setting);
+  private Opened openIn(Setting setting) {
+    Opened known = last;
+    if (known == null || !known.graph().setting.equals(setting)) {
+      OpenGraph graph = new OpenGraph(plumbing, setting);
+      boolean[] passages = new boolean[free.edges];
+      for (int e = 0; e < passages.length; e++) {
+        passages[e] = fixed[e] || isOpen(graph, e);
+      }
+      known = new Opened(graph, passages);
+      last = known;
     }
-    return last;
+    return known;
+  }
+
+  private boolean isOpen(OpenGraph graph, int e) {
+    for (int o = graph.first[free.from[e]]; o >= 0; o = graph.next[o]) {
+      if (graph.to[o] == free.to[e] && graph.type[o] == free.type[e]) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private boolean isMiddle(int v) {
@@ -118,7 +137,7 @@ public final class Turns {
   /** The search from one source in one setting. */
   public final class From {
 
-    private final OpenGraph open;
+    private final Opened open;
     private final int avoided;
     private final boolean[] frozen;
     private final int[] turns;
@@ -156,7 +175,7 @@ public final class Turns {
             continue;
           }
           int to = LAYERS * free.to[e] + next;
-          int cost = isOpen(e) ? 0 : frozen[through[e]] ? NEVER : 1;
+          int cost = open.passages()[e] ? 0 : frozen[through[e]] ? NEVER : 1;
           if (turns[at] + cost < turns[to]) {
             turns[to] = turns[at] + cost;
             if (cost == 0) {
@@ -178,18 +197,6 @@ public final class Turns {
         return layer;
       }
       return layer == RUNS ? -1 : PUSHED;
-    }
-
-    private boolean isOpen(int e) {
-      if (fixed[e]) {
-        return true;
-      }
-      for (int o = open.first[free.from[e]]; o >= 0; o = open.next[o]) {
-        if (open.to[o] == free.to[e] && open.type[o] == free.type[e]) {
-          return true;
-        }
-      }
-      return false;
     }
 
     /** Returns the fewest turns that let water come to a part; {@link #NEVER} if none do. */
@@ -218,7 +225,7 @@ public final class Turns {
       for (int at = 0; at < turns.length; at++) {
         if (turns[at] == 0) {
           for (int e = free.first[at / LAYERS]; e >= 0; e = free.next[e]) {
-            if (!isOpen(e) && !frozen[through[e]]) {
+            if (!open.passages()[e] && !frozen[through[e]]) {
               addOpening(e, found);
             }
           }
@@ -229,7 +236,7 @@ public final class Turns {
 
     private void addOpening(int e, Set<Turn> found) {
       Part part = plumbing.part(free.from[e]);
-      String now = open.setting.of(part.id());
+      String now = open.graph().setting.of(part.id());
       part.kind().positions().stream()
           .filter(p -> !p.id().equals(now))
           .forEach(p -> found.add(new Turn(part.id(), p.id())));

@@ -1,7 +1,7 @@
 package fernwort.core.rig;
 
+import java.util.HashMap;
 import java.util.Map;
-import java.util.TreeMap;
 
 /**
  * The position of every handle, switch, cap and hose of a rig.
@@ -25,7 +25,7 @@ public record Setting(Map<String, String> positions) {
 
   /** Returns this setting with one thing changed. */
   public Setting with(String part, String position) {
-    Map<String, String> changed = new TreeMap<>(positions);
+    Map<String, String> changed = new HashMap<>(positions);
     changed.put(part, position);
     return new Setting(changed);
   }

@@ -139,7 +139,9 @@ class PlansHoldTest {
     int shown = 0;
     int asked = 0;
     while (shown < PLANS) {
-      Rig drawn = rigs.get(random.nextInt(rigs.size()));
+      // One in three is a rig that nobody drew.
+      Rig drawn =
+          random.nextInt(3) == 0 ? DrawnRigs.draw(random) : rigs.get(random.nextInt(rigs.size()));
       Plumbing plumbing = Plumbing.of(random.nextInt(3) == 0 ? bent(drawn, random) : drawn);
       Plans plans = Plans.of(plumbing);
       State from = state(plumbing, random);

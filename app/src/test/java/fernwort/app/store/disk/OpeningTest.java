@@ -222,6 +222,9 @@ class OpeningTest {
       if (random.nextInt(4) == 0) {
         damaged = java.util.Arrays.copyOf(damaged, 1 + random.nextInt(damaged.length));
       }
+      // A start is a process of its own: what a round leaves open is nothing to the next.
+      folder.release();
+      folder = DataFolder.claim(home.resolve("damaged-" + round));
       Files.write(folder.database(), damaged);
       try {
         prepare();

@@ -75,8 +75,11 @@ final class TankCheck implements Check {
           found.stream()
               .anyMatch(
                   w -> w.code() == Warning.Code.NO_AIR_OUT && w.parts().getFirst().equals(tank));
-      if (!said && !relief.has(tank, Optional.of(way.source().part()))) {
+      String source = way.source().part();
+      if (!said && !relief.has(tank, Optional.of(source))) {
         noWayOut(scene, tank, found);
+      } else if (!said && relief.hasOnlyByOutlets(tank, source)) {
+        onlyOutlets(scene, tank, found);
       }
       leaking(scene, open, scene.part(tank), found);
     });
@@ -91,6 +94,18 @@ final class TankCheck implements Check {
             "When the water comes up to its vent, pressure builds up: it bulges, and can burst.",
             "Its overflow is shut, or lets out air only.",
             "Open its overflow or travel valve first, then go on filling.",
+            List.of(tank)));
+  }
+
+  private static void onlyOutlets(Scene scene, String tank, List<Warning> found) {
+    found.add(
+        new Warning(
+            Warning.Code.NO_AIR_OUT,
+            Severity.DANGER,
+            scene.label(tank) + " has no vent open while it fills",
+            "As water covers its outlets, and more comes than they let out, pressure builds up: it bulges, and can burst.",
+            "Its air gets out only by its outlets, or back by the line that fills it.",
+            "Open its vent or overflow first, then go on filling.",
             List.of(tank)));
   }
 

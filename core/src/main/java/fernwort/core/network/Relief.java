@@ -12,6 +12,9 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Where the water of a full tank goes when more is pressed in: whether an open passage leads from
@@ -21,6 +24,8 @@ import java.util.Set;
  * <p>Breadth first, O(E).
  */
 public final class Relief {
+
+  private static final Set<TankPort.Use> OUTLETS = Set.of(TankPort.Use.FEED, TankPort.Use.DRAIN);
 
   private final Plumbing plumbing;
   private final OpenGraph graph;
@@ -49,7 +54,7 @@ public final class Relief {
    */
   public boolean has(String tank, Optional<String> source) {
     return source.filter(s -> isShutByFloats(tank, s)).isPresent()
-        || opens(tank, source, new HashSet<>(), false);
+        || opens(tank, source, new HashSet<>(), v -> true);
   }
 
   /**
@@ -87,16 +92,35 @@ public final class Relief {
 
   /** Tells whether the line of one of a tank's vents stands open to the air. */
   public boolean hasByVents(String tank) {
-    return opens(tank, Optional.empty(), new HashSet<>(), true);
+    return opens(tank, Optional.empty(), new HashSet<>(), v -> use(v) == TankPort.Use.VENT);
   }
 
-  private boolean opens(String tank, Optional<String> source, Set<String> seen, boolean vents) {
+  /**
+   * Tells whether all that stands open on a tank are its outlets, which water covers as it rises,
+   * and the lines that it is filled by: then its air is shut in as soon as more comes than those
+   * let out.
+   *
+   * @param source id of what presses
+   */
+  public boolean hasOnlyByOutlets(String tank, String source) {
+    Set<Integer> fed = fedBy(source);
+    return has(tank, Optional.of(source))
+        && !isShutByFloats(tank, source)
+        && !opens(
+            tank,
+            Optional.of(source),
+            new HashSet<>(),
+            v -> !OUTLETS.contains(use(v)) && !fed.contains(v));
+  }
+
+  private boolean opens(
+      String tank, Optional<String> source, Set<String> seen, IntPredicate ports) {
     seen.add(tank);
     int from = plumbing.index(tank);
     boolean[] reached = new boolean[plumbing.size()];
     Deque<Integer> front = new ArrayDeque<>();
     for (int v = plumbing.first(from); v < plumbing.first(from + 1); v++) {
-      if (!plumbing.onlyIn(v) && (!vents || isVent(tank, v))) {
+      if (!plumbing.onlyIn(v) && ports.test(v)) {
         reached[v] = true;
         front.add(v);
       }
@@ -112,7 +136,7 @@ public final class Relief {
           part.kind() instanceof Kind.Tank
               && !seen.contains(part.id())
               && !plumbing.onlyIn(v)
-              && opens(part.id(), source, seen, vents);
+              && opens(part.id(), source, seen, ports);
       if (openings.contains(v) || on) {
         return true;
       }
@@ -120,13 +144,26 @@ public final class Relief {
     return false;
   }
 
-  private boolean isVent(String tank, int v) {
-    return ((Kind.Tank) plumbing.rig().part(tank).kind()).port(plumbing.port(v)).use()
-        == TankPort.Use.VENT;
+  private TankPort.Use use(int tankPort) {
+    return ((Kind.Tank) plumbing.part(tankPort).kind()).port(plumbing.port(tankPort)).use();
   }
 
   /** Tells whether all that comes from a source to a tank comes through float valves. */
   private boolean isShutByFloats(String tank, String source) {
+    Set<Integer> fed = fedBy(source);
+    int into = plumbing.index(tank);
+    boolean comes = false;
+    for (int v = plumbing.first(into); v < plumbing.first(into + 1); v++) {
+      if (fed.contains(v) && !plumbing.onlyIn(v)) {
+        return false;
+      }
+      comes |= fed.contains(v);
+    }
+    return comes;
+  }
+
+  /** The ports that what comes from a source reaches, through anything but tanks. */
+  private Set<Integer> fedBy(String source) {
     int from = plumbing.index(source);
     boolean[] reached = new boolean[plumbing.size()];
     Deque<Integer> front = new ArrayDeque<>();
@@ -135,15 +172,10 @@ public final class Relief {
       front.add(v);
     }
     spread(front, reached);
-    int into = plumbing.index(tank);
-    boolean comes = false;
-    for (int v = plumbing.first(into); v < plumbing.first(into + 1); v++) {
-      if (reached[v] && !plumbing.onlyIn(v)) {
-        return false;
-      }
-      comes |= reached[v];
-    }
-    return comes;
+    return IntStream.range(0, reached.length)
+        .filter(v -> reached[v])
+        .boxed()
+        .collect(Collectors.toSet());
   }
 
   private void spread(Deque<Integer> front, boolean[] reached) {

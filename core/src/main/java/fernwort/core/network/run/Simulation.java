@@ -298,6 +298,7 @@ public final class Simulation {
     double shortest = pace.shortest();
     h = Math.min(Math.min(h, turn), Math.max(shortest, untilCrossing(start, start, h)));
     h = Math.min(h, Math.min(jugs.untilPouredOut(flows), untilLimit(start, start, h)));
+    h = untilBackedUp(start, h);
     Slope end = start;
     double error = 0;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
@@ -589,10 +590,39 @@ public final class Simulation {
 
   /** Returns the head of a tank's water, the pressure of its air included (m). */
   private double head(int tank) {
+    return head(tank, volume[tank]);
+  }
+
+  private double head(int tank, double holding) {
     Part part = tanks.get(tank);
-    double level = plumbing.room(part.id()).level(volume[tank], state.slope());
+    double level = plumbing.room(part.id()).level(holding, state.slope());
     double corner = state.slope().heightOf(new Point(part.x(), part.y(), part.height()));
-    return corner + level + Fluid.WATER.head(air[tank].pressure(volume[tank]));
+    return corner + level + Fluid.WATER.head(air[tank].pressure(holding));
+  }
+
+  /**
+   * Returns how much of a step passes before a tank that waste runs into, whatever its pressure,
+   * stands as high as the waste (s); all of it when none does.
+   */
+  private double untilBackedUp(Slope start, double within) {
+    double soonest = within;
+    for (Map.Entry<String, Double> use : start.flows().fixtures().entrySet()) {
+      int tank = use.getValue() > STILL ? wasteTank(use.getKey()) : -1;
+      double high = watch.wasteHeight(use.getKey());
+      if (tank < 0 || head(tank, after(start, start, soonest, soonest)[tank]) < high) {
+        continue;
+      }
+      double low = 0;
+      while (soonest - low > pace.shortest()) {
+        double middle = (low + soonest) / 2;
+        if (head(tank, after(start, start, middle, middle)[tank]) < high) {
+          low = middle;
+        } else {
+          soonest = middle;
+        }
+      }
+    }
+    return soonest;
   }
 
   /** Returns the volumes some time after the start of a step whose slopes are these. */

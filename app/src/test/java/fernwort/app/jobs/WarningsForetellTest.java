@@ -1,0 +1,116 @@
+package fernwort.app.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenWays;
+import fernwort.core.network.Plumbing;
+import fernwort.core.network.run.Happening;
+import fernwort.core.network.run.Simulation;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/**
+ * What breaks a tank if nobody touches anything was warned of from the beginning, on rigs that
+ * nobody drew, with every handle anywhere. The same seed each time but in a sweep.
+ */
+class WarningsForetellTest {
+
+  private static final int RUNS = Integer.getInteger("sweep.runs", 60);
+
+  private static final double LONG = 3 * 3600;
+  private static final int MOST_EVENTS = 300;
+
+  /** The strongest mains that are drawn, and a column of water (Pa). */
+  private static final double STRONGEST = 5.3e5;
+
+  @Test
+  void whatBreaksATankWasWarnedOfBefore() {
+    long seed = Long.getLong("sweep.seed", 19);
+    Random random = new Random(seed);
+    List<String> silent = new ArrayList<>();
+    int broke = 0;
+    for (int i = 0; i < RUNS; i++) {
+      Rig rig = DrawnRigs.draw(random);
+      Plumbing plumbing = Plumbing.of(rig);
+      State from = state(plumbing, random);
+      Optional<Happening> harm = harm(Simulation.start(plumbing, from));
+      if (harm.isPresent()) {
+        broke++;
+        String tank = harm.get().subject();
+        Set<Warning.Code> foretell =
+            harm.get().kind() == Happening.Kind.BULGES
+                ? Set.of(Warning.Code.NO_AIR_OUT, Warning.Code.NO_ROOM)
+                : Set.of(Warning.Code.NO_AIR_IN);
+        List<String> told = told(plumbing, from);
+        if (foretell.stream().noneMatch(code -> told.contains(code + " " + tank))) {
+          silent.add("%s, told %s from %s".formatted(harm.get(), told, from));
+        }
+      }
+    }
+    System.out.printf("FORETOLD seed %d: %d of %d runs break a tank%n", seed, broke, RUNS);
+    silent.forEach(s -> System.out.println("SILENT " + s));
+    assertThat(silent).as("seed %d", seed).isEmpty();
+    assertThat(broke).as("runs that break a tank").isPositive();
+  }
+
+  /** The first thing that breaks a tank, if anything does. */
+  private static Optional<Happening> harm(Simulation run) {
+    for (int events = 0; run.time() < LONG - 1 && events < MOST_EVENTS; events++) {
+      List<Happening> found = run.runToNext(LONG);
+      assertThat(run.moment().air().values())
+          .as("no air is pressed harder than mains and pumps can")
+          .allMatch(p -> p < STRONGEST);
+      for (Happening h : found) {
+        if (h.begins()
+            && (h.kind() == Happening.Kind.BULGES || h.kind() == Happening.Kind.SUCKED_IN)) {
+          return Optional.of(h);
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Every warning with each of the parts that it names. */
+  private static List<String> told(Plumbing plumbing, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    return Hazards.of(plumbing)
+        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels))
+        .stream()
+        .flatMap(w -> w.parts().stream().map(part -> w.code() + " " + part))
+        .toList();
+  }
+
+  /** Handles anyhow, with vents shut now and then, and the hose on more often than not. */
+  private static State state(Plumbing plumbing, Random random) {
+    Map<String, String> positions = new HashMap<>();
+    for (Part part : plumbing.rig().handles().toList()) {
+      List<Position> all = part.kind().positions();
+      positions.put(part.id(), all.get(random.nextInt(all.size())).id());
+      if (part.kind() instanceof Kind.HoseInlet && random.nextBoolean()) {
+        positions.put(part.id(), Kind.HoseInlet.MAINS.id());
+      }
+    }
+    Map<String, Double> volumes = new HashMap<>();
+    for (Part tank : plumbing.tanks()) {
+      double share = random.nextInt(6) == 0 ? random.nextInt(2) : random.nextDouble();
+      volumes.put(tank.id(), share * plumbing.room(tank.id()).capacity());
+    }
+    return new State(new Setting(positions), volumes, Slope.LEVEL);
+  }
+}

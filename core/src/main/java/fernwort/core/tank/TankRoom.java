@@ -62,13 +62,17 @@ public final class TankRoom {
   }
 
   /**
-   * Returns the volume that the tank holds with its surface at a level.
+   * Returns the volume that the tank holds with its surface at a level; nothing where there is no
+   * surface, as a dry gauge tells it.
    *
    * @param level height of the surface over the inside corner (m)
    * @param slope how the vehicle stands
-   * @return volume (m³), between nothing, or what its lobes keep, and the capacity
+   * @return volume (m³), between nothing and the capacity
    */
   public double volumeBelow(double level, Slope slope) {
+    if (level <= lowest(slope)) {
+      return 0;
+    }
     double volume =
         slope.equals(Slope.LEVEL)
             ? onLevelGround.volume(level)

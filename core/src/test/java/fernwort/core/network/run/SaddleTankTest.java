@@ -252,6 +252,7 @@ class SaddleTankTest {
       double volume = kept + (room.capacity() - kept) * (0.02 + 0.9 * (seed % 100) / 100);
       double level = room.level(volume, slope);
       assertThat(room.volumeBelow(level, slope)).isCloseTo(volume, within(1e-7));
+      assertThat(room.volumeBelow(room.lowest(slope), slope)).as("a dry gauge").isZero();
       assertThat(room.level(kept / 2, slope))
           .as("less than the lobe keeps leaves the rest dry")
           .isEqualTo(room.lowest(slope));

@@ -1,7 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.rig.Axle;
+import fernwort.core.describe.ReadyRig;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
@@ -12,10 +12,8 @@ import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
 import fernwort.core.rig.TankPort.Use;
-import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 
 /**
@@ -32,17 +30,7 @@ final class DrawnRigs {
     this.random = random;
     rig =
         RigBuilder.named("Drawn by lot")
-            .vehicle(
-                new Vehicle(
-                    Vehicle.Body.VAN,
-                    -1,
-                    4,
-                    2,
-                    0.6,
-                    2.6,
-                    0.15,
-                    List.of(new Axle("rear", 0, 2000, 1200)),
-                    Optional.empty()))
+            .vehicle(ReadyRig.find("one-tank").orElseThrow().rig().vehicle())
             .place("inside", "Inside", "open the door", 0, 0, 1);
   }
 

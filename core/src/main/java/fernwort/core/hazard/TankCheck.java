@@ -78,7 +78,7 @@ final class TankCheck implements Check {
       String source = way.source().part();
       if (!said && !relief.has(tank, Optional.of(source))) {
         noWayOut(scene, tank, found);
-      } else if (!said && relief.hasOnlyByOutlets(tank, source)) {
+      } else if (!said && relief.hasAtMostOutlets(tank, source)) {
         onlyOutlets(scene, tank, found);
       }
       leaking(scene, open, scene.part(tank), found);

@@ -96,16 +96,15 @@ public final class Relief {
   }
 
   /**
-   * Tells whether all that stands open on a tank are its outlets, which water covers as it rises,
+   * Tells whether nothing stands open on a tank but its outlets, which water covers as it rises,
    * and the lines that it is filled by: then its air is shut in as soon as more comes than those
    * let out.
    *
    * @param source id of what presses
    */
-  public boolean hasOnlyByOutlets(String tank, String source) {
+  public boolean hasAtMostOutlets(String tank, String source) {
     Set<Integer> fed = fedBy(source);
-    return has(tank, Optional.of(source))
-        && !isShutByFloats(tank, source)
+    return !isShutByFloats(tank, source)
         && !opens(
             tank,
             Optional.of(source),

@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
+import java.util.function.IntPredicate;
 
 /**
  * One run of a rig from a state. Not for use by several threads; a copy can be kept to go back to.
@@ -465,18 +466,12 @@ public final class Simulation {
    * would overshoot it, and swing about it without an end.
    */
   private boolean lockBalanced(Slope start, Slope end, double seconds) {
-    for (int i = 0; i < volume.length; i++) {
+    return lockFirst(i -> {
       double first = start.rates()[i];
-      if (air[i].isShutIn()
-          && !locked.contains(part(i))
-          && Math.abs(first) > STILL
+      return Math.abs(first) > STILL
           && first * end.rates()[i] < 0
-          && !pace.isTooCoarse(Math.abs(first) * seconds)) {
-        lock(i);
-        return true;
-      }
-    }
-    return false;
+          && !pace.isTooCoarse(Math.abs(first) * seconds);
+    });
   }
 
   /**
@@ -484,11 +479,16 @@ public final class Simulation {
    * over such a step it passes on what it gets.
    */
   private boolean lockSwinging(Slope start, Slope end, double seconds) {
-    for (int i = 0; i < volume.length; i++) {
+    return lockFirst(i -> {
       double moved = Math.abs(end.rates()[i] - start.rates()[i]) * seconds / 2;
-      if (air[i].isShutIn()
-          && !locked.contains(part(i))
-          && air[i].swing(volume[i], moved) > MOST_SWING) {
+      return air[i].swing(volume[i], moved) > MOST_SWING;
+    });
+  }
+
+  /** Locks the first tank with its air shut in of which something holds; tells whether any does. */
+  private boolean lockFirst(IntPredicate holds) {
+    for (int i = 0; i < volume.length; i++) {
+      if (air[i].isShutIn() && !locked.contains(part(i)) && holds.test(i)) {
         lock(i);
         return true;
       }

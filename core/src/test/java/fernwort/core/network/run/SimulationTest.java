@@ -17,12 +17,14 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Plumbing;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.network.TankAir;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
@@ -239,6 +241,35 @@ public class SimulationTest {
     assertThat(seen)
         .anyMatch(h -> h.kind() == Happening.Kind.BACKS_UP && h.subject().equals("sink"));
     assertThat(run.moment().totals().out().get("sink")).isGreaterThan(0.05);
+  }
+
+  /**
+   * Its vent is under water before it is full: the waste stands in the tap's trap, and no higher.
+   */
+  @Test
+  void wasteBacksUpAtItsHeightAndPressesAGrayTankNoHarder() {
+    Kind gray =
+        Fittings.tank(
+            Contents.GRAY,
+            new Shape.Box(0.8, 0.5, 0.2),
+            0,
+            Fittings.stick(0.1, 0.1),
+            Fittings.port("waste", TankPort.Use.FILL, 0.1, 0.1, 0.18),
+            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.2, 0.17));
+    Rig rig =
+        vented(rig().part("gray", "Gray", 0, 0, 0.3, gray), "gray", 1.5)
+            .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(2))
+            .part("tap", "Tap", 0, 0, 1, Fittings.fixture(Type.TAP, false, 8))
+            .part("trap", "Trap", 0, 0, 0.7, new Kind.DrainTrap())
+            .line("in", "In", "inlet.out > tap.cold", 13, 1, Material.PEX, 1)
+            .line("waste", "Waste", "tap.waste > trap.in", 30, 0.4, Material.PVC_HOSE, 1)
+            .line("down", "Down", "trap.out > gray.waste", 30, 0.4, Material.PVC_HOSE, 1)
+            .build();
+    Simulation run = start(rig, Map.of("gray", 60.0), "inlet", "mains", "tap", "open");
+    List<Happening> seen = run.runTo(1800);
+    assertThat(seen).anyMatch(h -> h.kind() == Happening.Kind.BACKS_UP);
+    assertThat(seen).noneMatch(h -> h.kind() == Happening.Kind.BULGES);
+    assertThat(run.moment().air().getOrDefault("gray", 0.0)).isBetween(500.0, 9810 * 0.41);
   }
 
   @Test

@@ -26,6 +26,7 @@ import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ApplicationContext;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.support.GenericApplicationContext;
 
 /**
  * The launcher: reads the command line, makes the data folder ready, and starts the application on
@@ -55,11 +56,21 @@ public class Fernwort {
   private static void run(Launch launch) {
     Clock clock = Clock.systemDefaultZone();
     switch (launch.task()) {
-      case SERVE, TRAIN -> serve(launch, clock);
-      case SET_PASSPHRASE -> OUT.println(PassphraseRule.ask(claim(launch, clock)));
-      case BACK_UP -> OUT.println(backUp(launch, clock));
-      case RESTORE -> OUT.println(restore(launch, clock));
+      case SERVE -> serve(launch, clock);
+      case TRAIN -> train(serve(launch, clock));
+      case SET_PASSPHRASE, BACK_UP, RESTORE -> OUT.println(say(launch, clock));
     }
+  }
+
+  /** Does something with a data folder beside serving it, and returns what is to be said of it. */
+  static String say(Launch launch, Clock clock) {
+    return switch (launch.task()) {
+      case SET_PASSPHRASE -> PassphraseRule.ask(claim(launch, clock));
+      case BACK_UP -> backUp(launch, clock);
+      case RESTORE -> restore(launch, clock);
+      case SERVE, TRAIN ->
+          throw new IllegalArgumentException(launch.task() + " has nothing to say");
+    };
   }
 
   private static DataFolder claim(Launch launch, Clock clock) {
@@ -68,23 +79,24 @@ public class Fernwort {
     return folder;
   }
 
-  private static void serve(Launch launch, Clock clock) {
+  /** Starts the application and says where it is. */
+  static ConfigurableApplicationContext serve(Launch launch, Clock clock) {
     DataFolder folder = claim(launch, clock);
     ListenRule.Listen listen =
         ListenRule.check(launch.listen(), DatabaseFile.passphrase(folder).isPresent());
     SpringApplication application = new SpringApplication(Fernwort.class);
     application.setEnvironment(new OwnWords());
-    ApplicationContextInitializer<ConfigurableApplicationContext> given =
-        context -> context.getBeanFactory().registerSingleton("dataFolder", folder);
+    ApplicationContextInitializer<GenericApplicationContext> given =
+        context -> context.registerBean("dataFolder", DataFolder.class, () -> folder);
     application.addInitializers(given);
     application.addListeners((ApplicationReadyEvent event) ->
         announce(launch, listen, port(event.getApplicationContext())));
-    ConfigurableApplicationContext running =
-        application.run(settings(launch, listen, folder).toArray(String[]::new));
-    if (launch.task() == Launch.Task.TRAIN) {
-      Training.visit(URI.create("http://%s:%d".formatted(listen.shown(), port(running))));
-      System.exit(SpringApplication.exit(running));
-    }
+    return application.run(settings(launch, listen, folder).toArray(String[]::new));
+  }
+
+  private static void train(ConfigurableApplicationContext running) {
+    Training.visit(URI.create("http://127.0.0.1:" + port(running)));
+    System.exit(SpringApplication.exit(running));
   }
 
   /** Settings as the command line of the framework: nothing stands above them. */
@@ -106,7 +118,8 @@ public class Fernwort {
     return settings;
   }
 
-  private static int port(ApplicationContext running) {
+  /** Returns the port that it listens on. */
+  static int port(ApplicationContext running) {
     return Objects.requireNonNull(((WebServerApplicationContext) running).getWebServer()).getPort();
   }
 

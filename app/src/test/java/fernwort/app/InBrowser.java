@@ -4,69 +4,56 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
 /**
- * A running copy of the application and a browser before it: one copy for a test class, one page
- * for each test. A script that fails, or an error in the browser's console, fails the test.
+ * A browser before the shared copy of the application: one for each thread that tests, one page for
+ * each test. A path to a demo rig leads to a rig of the test's own that stands as the demo does. A
+ * script that fails, or an error in the browser's console, fails the test.
  */
-public final class InBrowser
-    implements BeforeAllCallback, AfterAllCallback, BeforeEachCallback, AfterEachCallback {
+public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, AfterEachCallback {
 
-  private final String[] arguments;
+  private static final Pattern DEMO = Pattern.compile("(?<=/rigs/)(marginalia|samphire|tern)\\b");
+
+  private final SharedCopy copy = new SharedCopy();
   private final List<String> complaints = new ArrayList<>();
-  private Path data = Path.of("");
-  private RunningCopy copy;
-  private Playwright playwright;
   private Browser browser;
   private BrowserContext context;
   private Page page;
 
-  private InBrowser(String... arguments) {
-    this.arguments = arguments;
-  }
-
-  /** Returns a copy without any rig. */
-  public static InBrowser empty() {
-    return new InBrowser();
-  }
-
-  /** Returns a copy with the demo rigs. */
-  public static InBrowser withDemo() {
-    return new InBrowser("--demo");
-  }
-
   @Override
-  public void beforeAll(ExtensionContext test) throws IOException {
-    data = Files.createTempDirectory("fernwort-test");
-    copy = RunningCopy.start(data, arguments);
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
+  public void beforeAll(ExtensionContext test) {
+    copy.beforeAll(test);
+    browser =
+        test.getRoot()
+            .getStore(ExtensionContext.Namespace.GLOBAL)
+            .computeIfAbsent(Thread.currentThread(), key -> Browsing.start(), Browsing.class)
+            .browser();
   }
 
-  @Override
-  public void afterAll(ExtensionContext test) throws IOException {
-    playwright.close();
-    copy.close();
-    try (Stream<Path> files = Files.walk(data)) {
-      files.sorted(Comparator.reverseOrder()).forEach(f -> f.toFile().delete());
+  private record Browsing(Playwright playwright, Browser browser) implements AutoCloseable {
+
+    static Browsing start() {
+      Playwright playwright = Playwright.create();
+      return new Browsing(playwright, playwright.chromium().launch(Chromium.options()));
+    }
+
+    @Override
+    public void close() {
+      playwright.close();
     }
   }
 
   @Override
   public void beforeEach(ExtensionContext test) {
+    copy.beforeEach(test);
     complaints.clear();
     use(new Browser.NewContextOptions().setViewportSize(1280, 800));
   }
@@ -110,17 +97,17 @@ public final class InBrowser
 
   /** Goes to a path of the copy. */
   public void visit(String path) {
-    page.navigate(copy.address() + path);
+    page.navigate(copy.client().address() + own(path));
   }
 
-  /** Returns the copy. */
-  public RunningCopy copy() {
-    return copy;
+  /** Returns a path with this test's own rigs in place of the demos. */
+  public String own(String path) {
+    return DEMO.matcher(path).replaceAll(demo -> copy.rig(demo.group()));
   }
 
-  /** Returns where the copy is. */
-  public String address() {
-    return copy.address();
+  /** Returns a visitor of the copy. */
+  public Client copy() {
+    return copy.client();
   }
 
   /** Expects complaints that hold this text, as of a refused change. */

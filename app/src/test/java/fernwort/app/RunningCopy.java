@@ -1,36 +1,32 @@
 package fernwort.app;
 
 import java.io.BufferedReader;
+import java.io.File;
 import java.io.IOException;
 import java.io.InputStreamReader;
-import java.net.CookieManager;
-import java.net.Socket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.security.cert.X509Certificate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
+import java.util.stream.Collectors;
 
 /** A real copy of Fernwort in a process of its own, spoken to over HTTP. */
-public final class RunningCopy implements AutoCloseable {
+public final class RunningCopy extends Client {
 
-  private static final JsonMapper JSON = new JsonMapper();
+  /** As it ships: what the tests bring along would only make each start longer. */
+  private static final String CLASSES =
+      Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
+          .filter(
+              f -> !f.matches(".*(springdoc|swagger-core|swagger-models|playwright|archunit).*"))
+          .collect(Collectors.joining(File.pathSeparator));
 
   private final Process process;
-  private final String address;
-  private HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
-  private JsonNode token = JSON.nullNode();
 
   private RunningCopy(Process process, String address) {
+    super(address);
     this.process = process;
-    this.address = address;
   }
 
   /** Starts a copy and waits until it says its address. */
@@ -75,7 +71,7 @@ public final class RunningCopy implements AutoCloseable {
                 "--enable-native-access=ALL-UNNAMED",
                 "-XX:TieredStopAtLevel=1",
                 "-cp",
-                System.getProperty("java.class.path"),
+                CLASSES,
                 "fernwort.app.Fernwort",
                 "--port",
                 "0",
@@ -85,102 +81,12 @@ public final class RunningCopy implements AutoCloseable {
     return new ProcessBuilder(command).redirectErrorStream(true);
   }
 
-  /** Returns the address. */
-  public String address() {
-    return address;
-  }
-
-  /** Asks and returns the answer. */
-  public HttpResponse<String> get(String path) throws IOException {
-    return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
-  }
-
-  /** Asks for a file. */
-  public HttpResponse<byte[]> bytes(String path) throws IOException {
-    try {
-      return client.send(
-          HttpRequest.newBuilder(URI.create(address + path)).GET().build(),
-          HttpResponse.BodyHandlers.ofByteArray());
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IOException(e);
-    }
-  }
-
-  /** Returns the token that changes need. */
-  public String token() throws IOException {
-    if (token.isNull()) {
-      token = json("/api/v1/token");
-    }
-    return token.get("token").asString();
-  }
-
-  /** Asks for JSON. */
-  public JsonNode json(String path) throws IOException {
-    return JSON.readTree(get(path).body());
-  }
-
-  /** Makes a change with the token that changes need. */
-  public HttpResponse<String> change(String verb, String path, String body) throws IOException {
-    String sent = token();
-    return send(
-        HttpRequest.newBuilder(URI.create(address + path))
-            .header("Content-Type", "application/json")
-            .header(token.get("header").asString(), sent)
-            .method(verb, HttpRequest.BodyPublishers.ofString(body)));
-  }
-
-  /** Sends any request. */
-  public HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
-    try {
-      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IOException(e);
-    }
-  }
-
   /** Asks it to end, as Ctrl+C does, and returns how long it takes (s). */
   public double stop() throws InterruptedException {
     long start = System.nanoTime();
     process.destroy();
     process.waitFor(60, TimeUnit.SECONDS);
     return (System.nanoTime() - start) / 1e9;
-  }
-
-  /** Trusts whatever certificate it shows, as somebody does who made it. */
-  public RunningCopy trusting() throws java.security.GeneralSecurityException {
-    javax.net.ssl.SSLContext context = javax.net.ssl.SSLContext.getInstance("TLS");
-    context.init(null, new javax.net.ssl.TrustManager[] {new Trusting()}, null);
-    client = HttpClient.newBuilder().cookieHandler(new CookieManager()).sslContext(context).build();
-    return this;
-  }
-
-  private static final class Trusting extends javax.net.ssl.X509ExtendedTrustManager {
-    @Override
-    public void checkClientTrusted(X509Certificate[] chain, String type) {}
-
-    @Override
-    public void checkServerTrusted(X509Certificate[] chain, String type) {}
-
-    @Override
-    public void checkClientTrusted(X509Certificate[] chain, String type, Socket socket) {}
-
-    @Override
-    public void checkServerTrusted(X509Certificate[] chain, String type, Socket socket) {}
-
-    @Override
-    public void checkClientTrusted(
-        X509Certificate[] chain, String type, javax.net.ssl.SSLEngine engine) {}
-
-    @Override
-    public void checkServerTrusted(
-        X509Certificate[] chain, String type, javax.net.ssl.SSLEngine engine) {}
-
-    @Override
-    public X509Certificate[] getAcceptedIssuers() {
-      return new X509Certificate[0];
-    }
   }
 
   /** Returns the number of its process. */
@@ -196,7 +102,7 @@ public final class RunningCopy implements AutoCloseable {
 
   @Override
   public void close() {
-    client.close();
+    super.close();
     process.destroyForcibly();
   }
 }

@@ -25,7 +25,7 @@ import java.util.stream.Stream;
  * <p>The claim is laid on a file in the folder, and on one beside it in the folder for temporary
  * files, so that a second copy does not start where the first one's folder was taken away.
  */
-public final class DataFolder {
+public final class DataFolder implements AutoCloseable {
 
   /** What the database's file is called. */
   public static final String DATABASE = "fernwort.mv.db";
@@ -154,6 +154,18 @@ public final class DataFolder {
     for (FileLock lock : locks) {
       lock.release();
       lock.acquiredBy().close();
+    }
+  }
+
+  /** Gives the folder free for another copy. */
+  @Override
+  public void close() {
+    for (FileLock lock : locks) {
+      try {
+        lock.acquiredBy().close();
+      } catch (IOException e) {
+        // The system lets go of it when the process ends.
+      }
     }
   }
 }

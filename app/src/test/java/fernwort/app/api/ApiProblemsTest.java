@@ -2,14 +2,13 @@ package fernwort.app.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.Client;
+import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
@@ -20,17 +19,13 @@ class ApiProblemsTest {
 
   private static final JsonMapper JSON = new JsonMapper();
 
-  @TempDir static Path data;
-  private static RunningCopy copy;
+  @RegisterExtension static final SharedCopy COPY = new SharedCopy();
+
+  private static Client copy;
 
   @BeforeAll
-  static void start() throws IOException {
-    copy = RunningCopy.start(data, "--demo");
-  }
-
-  @AfterAll
-  static void stop() {
-    copy.close();
+  static void visit() {
+    copy = COPY.client();
   }
 
   @ParameterizedTest

@@ -3,21 +3,20 @@ package fernwort.app.api;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.Client;
+import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -31,17 +30,13 @@ class FactsTest {
   private static final JsonMapper JSON = new JsonMapper();
   private static final double LITRES_PER_MINUTE = 60_000;
 
-  @TempDir static Path data;
-  private static RunningCopy copy;
+  @RegisterExtension static final SharedCopy COPY = new SharedCopy();
+
+  private static Client copy;
 
   @BeforeAll
-  static void start() throws IOException {
-    copy = RunningCopy.start(data);
-  }
-
-  @AfterAll
-  static void stop() {
-    copy.close();
+  static void visit() {
+    copy = COPY.client();
   }
 
   private static JsonNode reference(String name) throws IOException {

@@ -2,7 +2,7 @@ package fernwort.app.backup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.OwnCopy;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpRequest;
@@ -18,11 +18,11 @@ import org.junit.jupiter.api.io.TempDir;
 class BackupWhileRunningTest {
 
   @TempDir static Path home;
-  private static RunningCopy copy;
+  private static OwnCopy copy;
 
   @BeforeAll
   static void start() throws IOException {
-    copy = RunningCopy.start(home.resolve("data"), "--demo");
+    copy = OwnCopy.start(home.resolve("data"), "--demo");
   }
 
   @AfterAll
@@ -48,18 +48,17 @@ class BackupWhileRunningTest {
   void theLauncherBacksUpAndRestoresACopyThatRuns() throws Exception {
     Path file = home.resolve("one.json");
     turn("open");
-    assertThat(RunningCopy.say(home.resolve("data"), "--backup", file.toString()))
+    assertThat(OwnCopy.say(home.resolve("data"), "--backup", file.toString()))
         .contains("Backed up to");
     turn("shut");
-    assertThat(RunningCopy.say(home.resolve("data"), "--restore", file.toString()))
+    assertThat(OwnCopy.say(home.resolve("data"), "--restore", file.toString()))
         .contains("Restored from");
     assertThat(bypass()).as("as it was backed up, without a start").isEqualTo("open");
     try (var kept = Files.list(home.resolve("data").resolve("backups"))) {
       assertThat(kept).anyMatch(f -> f.toString().contains("before-restore"));
     }
     Files.writeString(home.resolve("bad.json"), "{\"format\":\"fernwort-backup-1\",");
-    assertThat(
-            RunningCopy.say(home.resolve("data"), "--restore", home.resolve("bad.json").toString()))
+    assertThat(OwnCopy.say(home.resolve("data"), "--restore", home.resolve("bad.json").toString()))
         .contains("no backup of Fernwort")
         .doesNotContain("\tat ");
     assertThat(bypass()).isEqualTo("open");

@@ -2,22 +2,22 @@ package fernwort.app.fuzz;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.Client;
+import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Calls of programs with times, numbers and words at random: done or refused in JSON. */
 class ApiFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 8);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 4);
 
   private static final List<String> PARTS =
       List.of("bypass", "pump", "sink", "main", "low", "gray", "inlet", "nothing", "%20", "a'b");
@@ -40,14 +40,16 @@ class ApiFuzzTest {
           "2026-06-01T12:00:00+18:00",
           "9999-12-31T23:59:59Z");
 
+  @RegisterExtension static final SharedCopy COPY = new SharedCopy();
+
   private final Random random = new Random(SEED);
 
   private String any(List<String> of) {
     return of.get(random.nextInt(of.size()));
   }
 
-  private HttpResponse<String> call(RunningCopy copy) throws IOException {
-    String rig = "/api/v1/rigs/marginalia/";
+  private HttpResponse<String> call(Client copy, String of) throws IOException {
+    String rig = "/api/v1/rigs/" + of + "/";
     return switch (random.nextInt(6)) {
       case 0 ->
           copy.change(
@@ -83,25 +85,24 @@ class ApiFuzzTest {
   }
 
   @Test
-  void everyCallIsDoneOrRefusedInJsonAndEveryPageIsShownAfterwards(@TempDir Path data)
-      throws IOException {
+  void everyCallIsDoneOrRefusedInJsonAndEveryPageIsShownAfterwards() throws IOException {
     List<String> wrong = new ArrayList<>();
     int calls = 0;
-    try (RunningCopy copy = RunningCopy.start(data, "--demo")) {
-      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
-      while (System.nanoTime() < end) {
-        HttpResponse<String> answer = call(copy);
-        calls++;
-        String said = answer.body();
-        if (answer.statusCode() >= 500
-            || said.contains("java.")
-            || said.contains("Exception")
-            || said.contains("cannot be worked with")) {
-          wrong.add(answer.request().method() + " " + answer.uri() + " says " + said);
-        }
+    Client copy = COPY.client();
+    String rig = COPY.rig("marginalia");
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+    while (System.nanoTime() < end) {
+      HttpResponse<String> answer = call(copy, rig);
+      calls++;
+      String said = answer.body();
+      if (answer.statusCode() >= 500
+          || said.contains("java.")
+          || said.contains("Exception")
+          || said.contains("cannot be worked with")) {
+        wrong.add(answer.request().method() + " " + answer.uri() + " says " + said);
       }
-      wrong.addAll(new Pages(copy).look("marginalia"));
     }
+    wrong.addAll(new Pages(copy).look(rig));
     wrong.stream().distinct().forEach(w -> System.out.println("FUZZ " + w));
     assertThat(calls).isGreaterThan(10);
     assertThat(wrong).as("of %d calls, seed %d", calls, SEED).isEmpty();

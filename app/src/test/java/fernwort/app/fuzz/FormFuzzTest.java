@@ -2,14 +2,14 @@ package fernwort.app.fuzz;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.Client;
+import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,13 +20,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Every form of every page filled in at random: kept or refused in words, and then shown. */
 class FormFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 20);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 8);
 
   private static final List<String> PAGES =
       List.of(
@@ -46,6 +46,8 @@ class FormFuzzTest {
           "cards",
           "automations",
           "tanks/main/reading");
+
+  @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 
   private static final Pattern FORM =
       Pattern.compile("(?s)<form[^>]*action=\"([^\"]+)\"[^>]*>(.*?)</form>");
@@ -83,44 +85,43 @@ class FormFuzzTest {
   };
 
   @Test
-  void everyFormIsKeptOrRefusedInWordsAndEveryPageIsShownAfterwards(@TempDir Path data)
-      throws IOException {
+  void everyFormIsKeptOrRefusedInWordsAndEveryPageIsShownAfterwards() throws IOException {
     Random random = new Random(SEED);
     List<String> wrong = new ArrayList<>();
     int sent = 0;
-    try (RunningCopy copy = RunningCopy.start(data, "--demo")) {
-      Pages pages = new Pages(copy);
-      long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
-      while (System.nanoTime() < end) {
-        String page = "/rigs/marginalia/" + PAGES.get(random.nextInt(PAGES.size()));
-        Matcher form = FORM.matcher(copy.get(page).body());
-        List<String> actions = new ArrayList<>();
-        List<Map<String, String>> fields = new ArrayList<>();
-        while (form.find()) {
-          if (!form.group(1).matches("/(theme|units|name|restore|logout).*|.*archive.*")) {
-            actions.add(form.group(1));
-            fields.add(fields(form.group(2)));
-          }
-        }
-        if (actions.isEmpty()) {
-          continue;
-        }
-        int chosen = random.nextInt(actions.size());
-        Map<String, String> filled = fields.get(chosen);
-        filled.replaceAll((name, value) ->
-            name.startsWith("_csrf") || random.nextInt(3) > 0 ? value : word(random));
-        HttpResponse<String> answer = post(copy, actions.get(chosen), filled);
-        sent++;
-        if (answer.statusCode() >= 500 || answer.body().contains("java.lang")) {
-          wrong.add(actions.get(chosen) + " " + filled + " answers " + answer.statusCode());
-        }
-        String said = answer.headers().firstValue("X-Problem").orElse("");
-        if (said.contains("cannot+be+worked+with") || said.contains("Exception")) {
-          wrong.add(actions.get(chosen) + " " + filled + " is answered with " + said);
+    Client copy = COPY.client();
+    String rig = COPY.rig("marginalia");
+    Pages pages = new Pages(copy);
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+    while (System.nanoTime() < end) {
+      String page = "/rigs/" + rig + "/" + PAGES.get(random.nextInt(PAGES.size()));
+      Matcher form = FORM.matcher(copy.get(page).body());
+      List<String> actions = new ArrayList<>();
+      List<Map<String, String>> fields = new ArrayList<>();
+      while (form.find()) {
+        if (!form.group(1).matches("/(theme|units|name|restore|logout).*|.*archive.*")) {
+          actions.add(form.group(1));
+          fields.add(fields(form.group(2)));
         }
       }
-      wrong.addAll(pages.look("marginalia"));
+      if (actions.isEmpty()) {
+        continue;
+      }
+      int chosen = random.nextInt(actions.size());
+      Map<String, String> filled = fields.get(chosen);
+      filled.replaceAll((name, value) ->
+          name.startsWith("_csrf") || random.nextInt(3) > 0 ? value : word(random));
+      HttpResponse<String> answer = post(copy, actions.get(chosen), filled);
+      sent++;
+      if (answer.statusCode() >= 500 || answer.body().contains("java.lang")) {
+        wrong.add(actions.get(chosen) + " " + filled + " answers " + answer.statusCode());
+      }
+      String said = answer.headers().firstValue("X-Problem").orElse("");
+      if (said.contains("cannot+be+worked+with") || said.contains("Exception")) {
+        wrong.add(actions.get(chosen) + " " + filled + " is answered with " + said);
+      }
     }
+    wrong.addAll(pages.look(rig));
     wrong.forEach(w -> System.out.println("FUZZ " + w));
     assertThat(sent).isGreaterThan(10);
     assertThat(wrong).as("of %d forms, seed %d", sent, SEED).isEmpty();
@@ -142,8 +143,8 @@ class FormFuzzTest {
     return fields;
   }
 
-  private static HttpResponse<String> post(
-      RunningCopy copy, String action, Map<String, String> fields) throws IOException {
+  private static HttpResponse<String> post(Client copy, String action, Map<String, String> fields)
+      throws IOException {
     String body =
         fields.entrySet().stream()
             .map(e ->

@@ -1,6 +1,6 @@
 package fernwort.app.fuzz;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.Client;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
@@ -50,9 +50,9 @@ final class Pages {
   private static final int JOBS = 3;
   private static final int HANDLES = 3;
 
-  private final RunningCopy copy;
+  private final Client copy;
 
-  Pages(RunningCopy copy) {
+  Pages(Client copy) {
     this.copy = copy;
   }
 

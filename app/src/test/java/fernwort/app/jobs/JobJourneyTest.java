@@ -3,10 +3,10 @@ package fernwort.app.jobs;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.io.IOException;
 import java.util.regex.Pattern;
@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Jobs in a real browser: done on a phone, planned anew after a wrong handle, lent on a card. */
 class JobJourneyTest {
 
-  @RegisterExtension static final InBrowser COPY = InBrowser.withDemo();
+  @RegisterExtension static final InBrowser COPY = new InBrowser();
 
   private Page page;
 
@@ -144,7 +144,7 @@ class JobJourneyTest {
     assertThat(page.locator("main")).containsText("Fill Low fresh, from the mains");
     assertThat(page.locator("main")).not().containsText("Fill Main fresh");
     assertThat(page.locator("form")).hasCount(0);
-    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    assertThat(Axe.violations(page)).isEmpty();
     COPY.visit("/rigs/marginalia/cards");
     page.locator("button:has-text('Withdraw')").click();
     assertThat(page.locator("main")).containsText("withdrawn");
@@ -193,10 +193,10 @@ class JobJourneyTest {
         }) {
       COPY.visit(path);
       assertThat(page.locator("h1")).isVisible();
-      assertThat(new AxeBuilder(page).analyze().getViolations()).as(path).isEmpty();
+      assertThat(Axe.violations(page)).as(path).isEmpty();
     }
     begin("tern", "rest");
-    assertThat(new AxeBuilder(page).analyze().getViolations()).as("run").isEmpty();
+    assertThat(Axe.violations(page)).as("run").isEmpty();
   }
 
   @Test

@@ -2,17 +2,16 @@ package fernwort.app.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.app.RunningCopy;
+import fernwort.app.Client;
+import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.net.http.HttpResponse;
-import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -25,17 +24,13 @@ class SlipsPagesTest {
   private static final String FILL = "/rigs/marginalia/jobs/fill-main-inlet";
   private static final Pattern LEAVES = Pattern.compile("Leaves (\\d+) harmful");
 
-  @TempDir static Path data;
-  private static RunningCopy copy;
+  @RegisterExtension static final SharedCopy COPY = new SharedCopy();
+
+  private static Client copy;
 
   @BeforeAll
-  static void start() throws IOException {
-    copy = RunningCopy.start(data, "--demo");
-  }
-
-  @AfterAll
-  static void stop() {
-    copy.close();
+  static void visit() {
+    copy = COPY.client();
   }
 
   /** Asks as a page does, again and again, until what was asked for is there. */

@@ -3,9 +3,9 @@ package fernwort.app.rehearse;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
+import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Rehearsing in a real browser, and the Workbench beside it. */
 class RehearseJourneyTest {
 
-  @RegisterExtension static final InBrowser COPY = InBrowser.withDemo();
+  @RegisterExtension static final InBrowser COPY = new InBrowser();
 
   private Page page;
 
@@ -65,7 +65,7 @@ class RehearseJourneyTest {
     page.locator("#play").click();
     Object wide = page.evaluate("document.documentElement.scrollWidth");
     assertThat((Integer) wide).isLessThanOrEqualTo(390);
-    assertThat(new AxeBuilder(page).analyze().getViolations()).isEmpty();
+    assertThat(Axe.violations(page)).isEmpty();
   }
 
   @Test
@@ -73,7 +73,7 @@ class RehearseJourneyTest {
     for (String path : new String[] {"", "/slope"}) {
       COPY.visit("/rigs/marginalia/workbench" + path);
       assertThat(page.locator(".card").first()).isVisible();
-      assertThat(new AxeBuilder(page).analyze().getViolations()).as(path).isEmpty();
+      assertThat(Axe.violations(page)).as(path).isEmpty();
     }
     page.locator("#drive #f-drive").selectOption("1");
     page.locator("#drive button").click();

@@ -3,10 +3,10 @@ package fernwort.app.rig;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.SelectOption;
+import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** From nothing to an own rig, in a real browser. */
 class DescribeJourneyTest {
 
-  @RegisterExtension static final InBrowser COPY = InBrowser.empty();
+  @RegisterExtension static final InBrowser COPY = new InBrowser();
 
   private Page page;
 
@@ -170,7 +170,7 @@ class DescribeJourneyTest {
             "/rigs/eelgrass/sizing/pump",
             "/rigs/eelgrass/sizing/supply")) {
       COPY.visit(path);
-      assertThat(new AxeBuilder(page).analyze().getViolations()).as(path).isEmpty();
+      assertThat(Axe.violations(page)).as(path).isEmpty();
     }
   }
 

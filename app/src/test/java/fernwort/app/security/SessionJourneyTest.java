@@ -7,6 +7,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
+import fernwort.app.OwnCopy;
 import fernwort.app.RunningCopy;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -22,7 +23,7 @@ class SessionJourneyTest {
   private static final String WORDS = "long wet fern";
 
   @TempDir static Path data;
-  private static RunningCopy copy;
+  private static OwnCopy copy;
   private static Playwright playwright;
   private static Browser browser;
 
@@ -32,7 +33,7 @@ class SessionJourneyTest {
     setting.getOutputStream().write((WORDS + "\n").getBytes(StandardCharsets.UTF_8));
     setting.getOutputStream().close();
     setting.getInputStream().readAllBytes();
-    copy = RunningCopy.start(data, "--demo", "--listen", "0.0.0.0");
+    copy = OwnCopy.start(data, "--demo", "--listen", "0.0.0.0");
     playwright = Playwright.create();
     browser = playwright.chromium().launch(Chromium.options());
   }

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Sizing in a real browser: what is entered is kept, and answered. */
 class SizingJourneyTest {
 
-  @RegisterExtension static final InBrowser COPY = InBrowser.withDemo();
+  @RegisterExtension static final InBrowser COPY = new InBrowser();
 
   private Page page;
 

@@ -18,7 +18,7 @@ import tools.jackson.databind.JsonNode;
 /** What has been confirmed survives the process, however it ends. */
 class DurabilityTest {
 
-  private static final int KILLS = 5;
+  private static final int KILLS = 2;
   private static final List<String> HANDLES =
       List.of("bypass", "heater-in", "heater-out", "mains-valve", "low-overflow-valve");
 

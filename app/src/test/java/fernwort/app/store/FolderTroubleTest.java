@@ -3,6 +3,7 @@ package fernwort.app.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import fernwort.app.OwnCopy;
 import fernwort.app.RunningCopy;
 import java.io.IOException;
 import java.net.http.HttpResponse;
@@ -36,11 +37,11 @@ class FolderTroubleTest {
     }
   }
 
-  private static HttpResponse<String> turn(RunningCopy copy, String to) throws IOException {
+  private static HttpResponse<String> turn(OwnCopy copy, String to) throws IOException {
     return copy.change("PUT", "/api/v1/rigs/tern/handles/pump", "{\"position\":\"" + to + "\"}");
   }
 
-  private static void assertReadsOn(RunningCopy copy, String sentence) throws IOException {
+  private static void assertReadsOn(OwnCopy copy, String sentence) throws IOException {
     for (String page : PAGES) {
       HttpResponse<String> shown = copy.get(page);
       assertThat(shown.statusCode()).as(page).isEqualTo(200);
@@ -51,7 +52,7 @@ class FolderTroubleTest {
     assertThat(refused.body()).contains(sentence).doesNotContain("Exception");
   }
 
-  private static void assertWritesAgain(RunningCopy copy) throws Exception {
+  private static void assertWritesAgain(OwnCopy copy) throws Exception {
     TimeUnit.MILLISECONDS.sleep(600);
     assertThat(turn(copy, "on").statusCode()).isEqualTo(200);
     assertThat(turn(copy, "off").statusCode()).isEqualTo(200);
@@ -62,7 +63,7 @@ class FolderTroubleTest {
   void aFullDiskStopsChangesAndNothingElseUntilThereIsRoom() throws Exception {
     mounted = run("mount", "-t", "tmpfs", "-o", "size=24m", "tmpfs", home.toString());
     assumeTrue(mounted, "a small disk of its own cannot be mounted here");
-    try (RunningCopy copy = RunningCopy.start(home.resolve("data"), "--demo")) {
+    try (OwnCopy copy = OwnCopy.start(home.resolve("data"), "--demo")) {
       assertThat(turn(copy, "off").statusCode()).isEqualTo(200);
       Path filler = home.resolve("filler");
       run("dd", "if=/dev/zero", "of=" + filler, "bs=64k");
@@ -76,7 +77,7 @@ class FolderTroubleTest {
   @Test
   void aFolderThatIsTakenAwayIsToldAndUsedAgainWhenItIsBack() throws Exception {
     Path data = home.resolve("data");
-    try (RunningCopy copy = RunningCopy.start(data, "--demo")) {
+    try (OwnCopy copy = OwnCopy.start(data, "--demo")) {
       Path elsewhere = Files.move(data, home.resolve("elsewhere"));
       TimeUnit.MILLISECONDS.sleep(600);
       assertReadsOn(copy, "is gone");

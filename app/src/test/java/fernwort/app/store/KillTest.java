@@ -22,7 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Two processes that only store, killed at any moment; two hundred times in a sweep. */
 class KillTest {
 
-  private static final int KILLS = Integer.getInteger("sweep.kills", 24);
+  private static final int KILLS = Integer.getInteger("sweep.kills", 20);
   private static final int SIDE_BY_SIDE = 2;
   private static final long LARGEST = 12L << 20;
 

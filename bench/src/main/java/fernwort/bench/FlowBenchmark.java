@@ -2,9 +2,9 @@ package fernwort.bench;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
-import fernwort.core.network.Flows;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;

@@ -2,10 +2,10 @@ package fernwort.bench;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.flow.FlowNetwork;
-import fernwort.core.network.flow.SteadyFlow;
+import fernwort.core.flow.FlowNetwork;
+import fernwort.core.flow.SteadyFlow;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import java.util.concurrent.TimeUnit;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;

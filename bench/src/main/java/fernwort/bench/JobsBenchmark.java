@@ -7,7 +7,7 @@ import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Slip;
 import fernwort.core.jobs.Slips;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.List;

@@ -2,10 +2,10 @@ package fernwort.bench;
 
 import fernwort.core.demo.LongCoach;
 import fernwort.core.describe.Fittings;
-import fernwort.core.hazard.layout.Finding;
-import fernwort.core.hazard.layout.LayoutReview;
 import fernwort.core.load.DrawOrders;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.review.Finding;
+import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;

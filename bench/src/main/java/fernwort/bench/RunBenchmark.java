@@ -1,11 +1,11 @@
 package fernwort.bench;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.network.Conditions;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.Simulation;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

@@ -34,7 +34,10 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAnyPackage(
               "fernwort.core.tank..",
-              "fernwort.core.network..",
+              "fernwort.core.plumbing..",
+              "fernwort.core.ways..",
+              "fernwort.core.hydraulics..",
+              "fernwort.core.run..",
               "fernwort.core.hazard..",
               "fernwort.core.cold..",
               "fernwort.core.sizing..",

@@ -3,9 +3,9 @@ package fernwort.core;
 import static fernwort.core.Reference.number;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.network.flow.FlowReferenceTest;
-import fernwort.core.network.flow.Friction;
-import fernwort.core.network.run.SimulationTest;
+import fernwort.core.flow.FlowReferenceTest;
+import fernwort.core.flow.Friction;
+import fernwort.core.run.SimulationTest;
 import fernwort.core.tank.TankReferenceTest;
 import java.io.IOException;
 import java.nio.file.Files;

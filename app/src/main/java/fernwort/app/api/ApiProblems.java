@@ -8,7 +8,7 @@ import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.web.Faults;
 import fernwort.app.web.Sentence;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.network.UnsettledFlowException;
+import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import jakarta.servlet.http.HttpServletRequest;

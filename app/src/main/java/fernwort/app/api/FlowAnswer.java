@@ -1,8 +1,8 @@
 package fernwort.app.api;
 
-import fernwort.core.network.Flows;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;

@@ -1,12 +1,12 @@
 package fernwort.app.api;
 
-import fernwort.core.network.Conditions;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Moment;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -9,7 +9,7 @@ import fernwort.app.units.Units;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Warning;
 import fernwort.core.load.Loads;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;

@@ -1,6 +1,6 @@
 package fernwort.app.api;
 
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;

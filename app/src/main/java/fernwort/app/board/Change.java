@@ -2,8 +2,8 @@ package fernwort.app.board;
 
 import fernwort.app.rigs.Rigs;
 import fernwort.core.hazard.Warning;
-import fernwort.core.network.Way;
 import fernwort.core.rig.Position;
+import fernwort.core.ways.Way;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;

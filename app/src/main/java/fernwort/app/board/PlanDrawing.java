@@ -2,12 +2,12 @@ package fernwort.app.board;
 
 import fernwort.app.rigs.OpenRig;
 import fernwort.app.rigs.Rigs;
-import fernwort.core.network.Levels;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.Ways;
+import fernwort.core.plumbing.Levels;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Ways;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;

@@ -1,14 +1,14 @@
 package fernwort.app.board;
 
 import fernwort.app.rigs.Rigs;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.PumpWork;
-import fernwort.core.network.Source;
-import fernwort.core.network.TankAir;
-import fernwort.core.network.Way;
+import fernwort.core.plumbing.End;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.PumpWork;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.TankAir;
+import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -31,7 +31,7 @@ final class Sentences {
 
   List<String> now() {
     List<String> sentences = new ArrayList<>();
-    Map<Drive, Map<End, Set<Source>>> byDrive = new LinkedHashMap<>();
+    Map<DrivenBy, Map<End, Set<Source>>> byDrive = new LinkedHashMap<>();
     for (Way way : outlook.ways().ways()) {
       byDrive
           .computeIfAbsent(way.drive(), d -> new LinkedHashMap<>())
@@ -49,7 +49,7 @@ final class Sentences {
     return sentences;
   }
 
-  private List<String> sentences(Drive drive, Map<End, Set<Source>> ends) {
+  private List<String> sentences(DrivenBy drive, Map<End, Set<Source>> ends) {
     List<String> sentences = new ArrayList<>();
     Map<Set<Source>, List<End>> together = new LinkedHashMap<>();
     ends.forEach(
@@ -58,7 +58,7 @@ final class Sentences {
     return sentences;
   }
 
-  private String sentence(Drive drive, Set<Source> sources, List<End> ends) {
+  private String sentence(DrivenBy drive, Set<Source> sources, List<End> ends) {
     String from = list(sources.stream().map(this::source).distinct().toList());
     String to = list(ends.stream().map(this::end).distinct().toList());
     return switch (drive.kind()) {

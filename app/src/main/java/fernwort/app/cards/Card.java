@@ -3,7 +3,7 @@ package fernwort.app.cards;
 import fernwort.app.web.Field;
 import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.network.UnsettledFlowException;
+import fernwort.core.hydraulics.UnsettledFlowException;
 import java.time.Duration;
 import java.util.List;
 

@@ -4,7 +4,7 @@ import fernwort.app.rigs.OpenRig;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;

@@ -1,8 +1,8 @@
 package fernwort.app.rehearse;
 
-import fernwort.core.network.run.Happening;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
+import fernwort.core.run.Happening;
 import java.util.Set;
 
 /** What happens in a run, in the words of the people it happens to. */

@@ -1,9 +1,9 @@
 package fernwort.app.rehearse;
 
 import fernwort.app.rigs.OpenRig;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Moment;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
 import java.util.ArrayList;
 import java.util.List;
 

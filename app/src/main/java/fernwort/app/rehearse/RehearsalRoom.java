@@ -2,7 +2,7 @@ package fernwort.app.rehearse;
 
 import fernwort.app.Refusal;
 import fernwort.app.rigs.OpenRig;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.run.Simulation;
 import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;

@@ -2,10 +2,10 @@ package fernwort.app.rehearse;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.network.Flows;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Moment;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
+import fernwort.core.run.Moment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -2,7 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
 import fernwort.app.web.Field;
-import fernwort.core.hazard.layout.Finding;
+import fernwort.core.review.Finding;
 import java.util.List;
 import java.util.Optional;
 

@@ -7,7 +7,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.hazard.layout.LayoutReview;
+import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -2,9 +2,9 @@ package fernwort.app.rigs;
 
 import fernwort.app.board.layout.BoardLayout;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Streams;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
+import fernwort.core.streams.Streams;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

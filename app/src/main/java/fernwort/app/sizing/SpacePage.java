@@ -5,7 +5,7 @@ import fernwort.app.cards.Form;
 import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
-import fernwort.core.network.Water;
+import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Shape;
 import fernwort.core.sizing.WhatFits;
 import fernwort.core.sizing.WhatFits.Margins;

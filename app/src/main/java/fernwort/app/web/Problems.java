@@ -7,7 +7,7 @@ import fernwort.app.store.StaleVersion;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.network.UnsettledFlowException;
+import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import jakarta.servlet.http.HttpServletRequest;

@@ -12,7 +12,7 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;

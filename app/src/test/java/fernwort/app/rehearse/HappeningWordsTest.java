@@ -3,9 +3,9 @@ package fernwort.app.rehearse;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Happening.Kind;
 import fernwort.core.rig.Rig;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Happening.Kind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

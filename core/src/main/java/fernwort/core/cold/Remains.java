@@ -1,8 +1,8 @@
 package fernwort.core.cold;
 
-import fernwort.core.network.Flood;
-import fernwort.core.network.Levels;
-import fernwort.core.network.Plumbing;
+import fernwort.core.drain.Flood;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

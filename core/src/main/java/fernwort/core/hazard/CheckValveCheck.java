@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.Directions;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.streams.Directions;
 import java.util.List;
 
 /** Check valves that face the wrong way; found once per rig, since no handle changes it. */

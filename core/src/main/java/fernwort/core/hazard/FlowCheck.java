@@ -1,14 +1,14 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.End;
-import fernwort.core.network.Flows;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.PumpWork;
-import fernwort.core.network.UnsettledFlowException;
-import fernwort.core.network.Way;
-import fernwort.core.network.Ways;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.plumbing.End;
 import fernwort.core.rig.Kind;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.PumpWork;
+import fernwort.core.ways.Way;
+import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

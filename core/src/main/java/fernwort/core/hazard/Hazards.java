@@ -1,10 +1,10 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Levels;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Ways;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

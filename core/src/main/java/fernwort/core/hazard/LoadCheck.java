@@ -2,7 +2,7 @@ package fernwort.core.hazard;
 
 import fernwort.core.load.Loads;
 import fernwort.core.load.Support;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,12 +1,12 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.End;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.Way;
-import fernwort.core.network.Ways;
+import fernwort.core.plumbing.End;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Way;
+import fernwort.core.ways.Ways;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;

@@ -1,8 +1,8 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.PumpWork;
-import fernwort.core.network.Way;
 import fernwort.core.rig.Kind;
+import fernwort.core.ways.PumpWork;
+import fernwort.core.ways.Way;
 import java.util.List;
 import java.util.stream.Collectors;
 

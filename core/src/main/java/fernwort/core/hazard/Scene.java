@@ -1,13 +1,13 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.Levels;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Ways;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Ways;
 
 /**
  * What a check looks at.

@@ -1,15 +1,15 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.Connections;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Way;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.TankPort;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -183,7 +183,7 @@ final class SupplyCheck implements Check {
     if (scene.part(way.end().part()).kind() instanceof Kind.HoseInlet && isInWater(scene, way)) {
       return runsOut(scene, way, who);
     }
-    String driven = way.drive().kind() == Drive.Kind.FALL ? "by its own fall" : "under pressure";
+    String driven = way.drive().kind() == DrivenBy.Kind.FALL ? "by its own fall" : "under pressure";
     return new Warning(
         overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,

@@ -1,15 +1,15 @@
 package fernwort.core.hazard;
 
-import fernwort.core.network.Connections;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Relief;
-import fernwort.core.network.TankAir;
-import fernwort.core.network.Way;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Relief;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge.GaugeKind;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.TankAir;
+import fernwort.core.ways.Way;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +44,7 @@ final class TankCheck implements Check {
     if (filling.isEmpty() || relieved && scene.levels().isFull(tank)) {
       return;
     }
-    boolean pressed = filling.get().drive().kind() != Drive.Kind.FALL;
+    boolean pressed = filling.get().drive().kind() != DrivenBy.Kind.FALL;
     found.add(
         new Warning(
             Warning.Code.NO_AIR_OUT,
@@ -62,7 +62,7 @@ final class TankCheck implements Check {
   private static void pressedIn(Scene scene, List<Warning> found) {
     Map<String, Way> pressing = new LinkedHashMap<>();
     scene.ways().ways().stream()
-        .filter(w -> w.end().kind() == End.Kind.TANK && w.drive().kind() != Drive.Kind.FALL)
+        .filter(w -> w.end().kind() == End.Kind.TANK && w.drive().kind() != DrivenBy.Kind.FALL)
         .filter(w -> !w.source().part().equals(w.end().part()))
         .forEach(w -> pressing.putIfAbsent(w.end().part(), w));
     if (pressing.isEmpty()) {
@@ -172,7 +172,7 @@ final class TankCheck implements Check {
     if (drawing.isEmpty()) {
       return;
     }
-    boolean pumped = drawing.get().drive().kind() == Drive.Kind.PUMP;
+    boolean pumped = drawing.get().drive().kind() == DrivenBy.Kind.PUMP;
     found.add(
         new Warning(
             Warning.Code.NO_AIR_IN,
@@ -190,9 +190,9 @@ final class TankCheck implements Check {
     boolean inUse =
         scene.ways().ways().stream()
             .anyMatch(
-                w -> w.drive().kind() == Drive.Kind.MAINS && w.end().kind() == End.Kind.FIXTURE);
+                w -> w.drive().kind() == DrivenBy.Kind.MAINS && w.end().kind() == End.Kind.FIXTURE);
     scene.ways().ways().stream()
-        .filter(w -> w.drive().kind() == Drive.Kind.MAINS && w.end().kind() == End.Kind.TANK)
+        .filter(w -> w.drive().kind() == DrivenBy.Kind.MAINS && w.end().kind() == End.Kind.TANK)
         .map(w -> w.end().part())
         .distinct()
         .forEach(tank -> found.add(filling(scene, tank, inUse)));

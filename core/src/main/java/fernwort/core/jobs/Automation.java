@@ -1,12 +1,12 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Beyond;
-import fernwort.core.network.Turns.Turn;
+import fernwort.core.plumbing.Beyond;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Stop;
+import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;

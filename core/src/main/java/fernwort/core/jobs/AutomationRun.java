@@ -1,13 +1,13 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Conditions;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Turns.Turn;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Simulation;
+import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Connections;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;

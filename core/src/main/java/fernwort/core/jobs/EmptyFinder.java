@@ -3,16 +3,16 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Turns.Pumped;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -63,7 +63,7 @@ final class EmptyFinder extends Finder {
    * Empties gray tanks by one outlet, one after another: hose on, valve open, valve shut, cap on.
    */
   private void emptyGray(List<Part> grays, Part dump, String id) {
-    for (Set<Drive.Kind> drives : List.of(FALLING, PUMPED)) {
+    for (Set<DrivenBy.Kind> drives : List.of(FALLING, PUMPED)) {
       Pumped pumped = drives == PUMPED ? Pumped.YES : Pumped.NO;
       if (!grays.stream().allMatch(g -> joins(g.id(), dump.id(), pumped))) {
         continue;
@@ -95,7 +95,7 @@ final class EmptyFinder extends Finder {
     }
   }
 
-  private Goal held(Part gray, Part dump, Set<Drive.Kind> drives) {
+  private Goal held(Part gray, Part dump, Set<DrivenBy.Kind> drives) {
     Map<String, String> shut = new LinkedHashMap<>();
     shut.put(dump.id(), Kind.OpenEnd.HOSE.id());
     if (drives == PUMPED) {

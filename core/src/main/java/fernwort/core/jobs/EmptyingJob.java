@@ -3,7 +3,7 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.network.Way;
+import fernwort.core.ways.Way;
 import java.util.List;
 import java.util.Map;
 

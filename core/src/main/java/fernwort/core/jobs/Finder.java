@@ -1,18 +1,18 @@
 package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Turns;
-import fernwort.core.network.Turns.Pumped;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Turns.Pumped;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,10 +25,11 @@ import java.util.function.Predicate;
  */
 abstract class Finder {
 
-  static final Set<Drive.Kind> PUMPED = Set.of(Drive.Kind.PUMP);
-  static final Set<Drive.Kind> FALLING = Set.of(Drive.Kind.FALL);
-  static final Set<Drive.Kind> MAINS = Set.of(Drive.Kind.MAINS);
-  static final Set<Drive.Kind> PUMPED_OR_FALLING = Set.of(Drive.Kind.PUMP, Drive.Kind.FALL);
+  static final Set<DrivenBy.Kind> PUMPED = Set.of(DrivenBy.Kind.PUMP);
+  static final Set<DrivenBy.Kind> FALLING = Set.of(DrivenBy.Kind.FALL);
+  static final Set<DrivenBy.Kind> MAINS = Set.of(DrivenBy.Kind.MAINS);
+  static final Set<DrivenBy.Kind> PUMPED_OR_FALLING =
+      Set.of(DrivenBy.Kind.PUMP, DrivenBy.Kind.FALL);
 
   final Plumbing plumbing;
   final Rig rig;
@@ -107,7 +108,7 @@ abstract class Finder {
     };
   }
 
-  static List<Need> needs(Source source, List<Part> taps, Set<Drive.Kind> drives) {
+  static List<Need> needs(Source source, List<Part> taps, Set<DrivenBy.Kind> drives) {
     return taps.stream()
         .map(t -> Need.of(source, new End(End.Kind.FIXTURE, t.id()), drives))
         .toList();

@@ -1,11 +1,11 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.End;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.ways.Source;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;

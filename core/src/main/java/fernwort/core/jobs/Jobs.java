@@ -1,6 +1,6 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

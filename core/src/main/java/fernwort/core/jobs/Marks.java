@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Levels;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;

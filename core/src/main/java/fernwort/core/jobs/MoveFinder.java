@@ -3,12 +3,12 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
-import fernwort.core.network.Drive;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Turns;
-import fernwort.core.network.Turns.Pumped;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Turns.Pumped;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,7 +39,7 @@ final class MoveFinder extends Finder {
     }
   }
 
-  private void move(Part from, Part to, Set<Drive.Kind> drives, String by) {
+  private void move(Part from, Part to, Set<DrivenBy.Kind> drives, String by) {
     Need need = Need.of(tank(from), into(to), drives);
     if (!joins(from.id(), to.id(), need.pumped())
         || drives == FALLING && from.height() <= to.height()) {

@@ -1,10 +1,10 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Source;
-import fernwort.core.network.Turns;
-import fernwort.core.network.Way;
+import fernwort.core.plumbing.End;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Way;
 import java.util.Optional;
 import java.util.Set;
 
@@ -16,13 +16,13 @@ import java.util.Set;
  * @param drives what may move it
  * @param via id of a part that it has to pass, if any
  */
-public record Need(Source source, End end, Set<Drive.Kind> drives, Optional<String> via) {
+public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<String> via) {
 
   public Need {
     drives = Set.copyOf(drives);
   }
 
-  static Need of(Source source, End end, Set<Drive.Kind> drives) {
+  static Need of(Source source, End end, Set<DrivenBy.Kind> drives) {
     return new Need(source, end, drives, Optional.empty());
   }
 
@@ -34,7 +34,7 @@ public record Need(Source source, End end, Set<Drive.Kind> drives, Optional<Stri
   }
 
   Turns.Pumped pumped() {
-    if (!drives.contains(Drive.Kind.PUMP)) {
+    if (!drives.contains(DrivenBy.Kind.PUMP)) {
       return Turns.Pumped.NO;
     }
     return drives.size() == 1 ? Turns.Pumped.YES : Turns.Pumped.EITHER;

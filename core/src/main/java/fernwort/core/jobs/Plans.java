@@ -1,17 +1,17 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Levels;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Turns.Turn;
-import fernwort.core.network.Way;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Simulation;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

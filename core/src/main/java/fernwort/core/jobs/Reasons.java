@@ -1,13 +1,13 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Source;
-import fernwort.core.network.Turns.Turn;
-import fernwort.core.network.Way;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Motor;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Way;
 import java.util.Optional;
 
 /**

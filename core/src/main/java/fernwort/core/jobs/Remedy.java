@@ -1,15 +1,15 @@
 package fernwort.core.jobs;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Turns;
-import fernwort.core.network.run.Drive;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import fernwort.core.road.Drive;
+import fernwort.core.ways.Turns;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

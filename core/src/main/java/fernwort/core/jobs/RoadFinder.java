@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +20,7 @@ final class RoadFinder extends Finder {
 
   private void road() {
     Map<String, String> shut = new LinkedHashMap<>(rig.shutDown());
-    shut.putAll(fernwort.core.network.run.Drive.travelValves(rig));
+    shut.putAll(fernwort.core.road.Drive.travelValves(rig));
     add(
         Job.Kind.DRIVE,
         "drive",

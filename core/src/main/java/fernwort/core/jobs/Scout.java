@@ -3,20 +3,20 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
-import fernwort.core.network.Connections;
-import fernwort.core.network.Drive;
-import fernwort.core.network.Levels;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Turns.Turn;
-import fernwort.core.network.Way;
-import fernwort.core.network.Ways;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Way;
+import fernwort.core.ways.Ways;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -193,7 +193,7 @@ final class Scout {
   private boolean matters(Warning warning) {
     boolean stirs =
         warning.code() == Warning.Code.PUMP_STIRS
-            && goal.needs().stream().anyMatch(n -> n.drives().contains(Drive.Kind.PUMP));
+            && goal.needs().stream().anyMatch(n -> n.drives().contains(DrivenBy.Kind.PUMP));
     return (warning.severity() != Severity.NOTE || stirs)
         && !STANDING.contains(warning.code())
         && !goal.inherent().contains(warning.code())

@@ -1,12 +1,12 @@
 package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
-import fernwort.core.network.Turns.Turn;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,18 +1,18 @@
 package fernwort.core.jobs;
 
 import fernwort.core.hazard.Severity;
-import fernwort.core.network.Conditions;
-import fernwort.core.network.Flows;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Levels;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Moment;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;

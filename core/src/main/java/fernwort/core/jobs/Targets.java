@@ -2,14 +2,14 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Warning;
-import fernwort.core.network.Connections;
-import fernwort.core.network.Turns;
-import fernwort.core.network.Turns.Turn;
-import fernwort.core.network.Way;
+import fernwort.core.plumbing.Connections;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,9 +1,9 @@
 package fernwort.core.jobs;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Turns.Turn;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Turn;
 import java.util.Optional;
 
 /** Why a job cannot be done, in words, with its mend. */

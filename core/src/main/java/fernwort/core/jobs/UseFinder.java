@@ -2,14 +2,14 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Source;
-import fernwort.core.network.Turns.Pumped;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,7 +69,7 @@ final class UseFinder extends Finder {
     }
   }
 
-  private static Goal rinsing(Part tank, List<Part> tap, Set<Drive.Kind> drives) {
+  private static Goal rinsing(Part tank, List<Part> tap, Set<DrivenBy.Kind> drives) {
     return Goal.of(Map.of(), needs(tank(tank), tap, drives), opened(tap))
         .and(new Condition.Breathes(tank.id()));
   }

@@ -1,10 +1,10 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Moment;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
 import java.util.Optional;
 
 /** What a run sheet says where something is waited for. */

@@ -1,14 +1,14 @@
 package fernwort.core.jobs;
 
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Moment;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,6 +1,6 @@
 package fernwort.core.load;
 
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import java.util.List;
 import java.util.Map;
 

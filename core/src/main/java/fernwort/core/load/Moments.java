@@ -1,7 +1,7 @@
 package fernwort.core.load;
 
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Water;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;

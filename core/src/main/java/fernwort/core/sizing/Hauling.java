@@ -1,6 +1,6 @@
 package fernwort.core.sizing;
 
-import fernwort.core.network.Water;
+import fernwort.core.plumbing.Water;
 
 /**
  * Fetching water in containers.

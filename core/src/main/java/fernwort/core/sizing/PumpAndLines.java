@@ -1,9 +1,9 @@
 package fernwort.core.sizing;
 
-import fernwort.core.network.Flows;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.flow.Fluid;
+import fernwort.core.flow.Fluid;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;

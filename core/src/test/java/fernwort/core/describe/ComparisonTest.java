@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.ways.OpenWays;
 import org.junit.jupiter.api.Test;
 
 class ComparisonTest {

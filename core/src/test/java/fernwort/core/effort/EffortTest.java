@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Plumbing;
 import java.time.Duration;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;

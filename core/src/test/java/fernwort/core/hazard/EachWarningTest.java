@@ -1,15 +1,14 @@
 package fernwort.core.hazard;
 
-import static fernwort.core.network.CaseRigs.rig;
-import static fernwort.core.network.CaseRigs.tank;
+import static fernwort.core.hydraulics.CaseRigs.rig;
+import static fernwort.core.hydraulics.CaseRigs.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning.Code;
-import fernwort.core.network.Levels;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.Plumbing;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Kind.OpenEnd.Role;
@@ -17,6 +16,7 @@ import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;

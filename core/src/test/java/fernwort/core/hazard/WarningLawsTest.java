@@ -2,16 +2,16 @@ package fernwort.core.hazard;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.hazard.layout.Finding;
-import fernwort.core.hazard.layout.LayoutReview;
-import fernwort.core.network.Levels;
-import fernwort.core.network.OpenWays;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.RandomRigs;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.review.Finding;
+import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

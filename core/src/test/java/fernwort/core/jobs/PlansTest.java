@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.run.Happening;
-import fernwort.core.network.run.Simulation;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Simulation;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;

@@ -2,14 +2,14 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Turns.Turn;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
+import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

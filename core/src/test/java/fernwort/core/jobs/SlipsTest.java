@@ -3,8 +3,8 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.network.Hydraulics;
-import fernwort.core.network.Plumbing;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;

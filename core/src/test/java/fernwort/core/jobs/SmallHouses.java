@@ -1,10 +1,8 @@
 package fernwort.core.jobs;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.network.CaseRigs;
-import fernwort.core.network.Drive;
-import fernwort.core.network.End;
-import fernwort.core.network.Source;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.plumbing.End;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
@@ -15,6 +13,8 @@ import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Source;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -120,14 +120,15 @@ final class SmallHouses {
                       Need.of(
                           new Source(Source.Kind.MAINS, "inlet"),
                           new End(End.Kind.TANK, one.id()),
-                          Set.of(Drive.Kind.MAINS))))
+                          Set.of(DrivenBy.Kind.MAINS))))
               .and(new Condition.Breathes(one.id()));
       case 1 -> Goal.of(Map.of()).and(new Condition.Still());
       case 2 ->
           Goal.of(
                   Map.of(),
                   List.of(
-                      Need.of(tank, new End(End.Kind.TANK, other.id()), Set.of(Drive.Kind.PUMP))))
+                      Need.of(
+                          tank, new End(End.Kind.TANK, other.id()), Set.of(DrivenBy.Kind.PUMP))))
               .and(new Condition.Breathes(one.id()), new Condition.Breathes(other.id()));
       default ->
           Goal.of(
@@ -136,7 +137,7 @@ final class SmallHouses {
                   Need.of(
                       tank,
                       new End(End.Kind.FIXTURE, "tap"),
-                      Set.of(Drive.Kind.PUMP, Drive.Kind.FALL))),
+                      Set.of(DrivenBy.Kind.PUMP, DrivenBy.Kind.FALL))),
               Map.of("tap", "open"));
     };
   }

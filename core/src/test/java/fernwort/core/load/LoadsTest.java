@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.network.Plumbing;
-import fernwort.core.network.Water;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;

@@ -1,0 +1,196 @@
+package fernwort.core.drain;
+
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Setting;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.TankAir;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+
+/**
+ * The handles to move so that a tank runs out by its own fall.
+ *
+ * <p>Best first over ports with every handle free: the way whose crest leaves least in the tank,
+ * and among those the one that moves fewest handles. A way that would need one handle in two
+ * positions is not taken. Few handles lie on a way, so the search stays small although it remembers
+ * them.
+ */
+public final class DrainRoutes {
+
+  private static final double MILLIMETRE = 1e-3;
+  private static final int MOST_STEPS = 20_000;
+
+  /** Draining one tank by another counts as so many handles. */
+  private static final int BY_A_TANK = 3;
+
+  private final Plumbing plumbing;
+  private final Setting setting;
+  private final Levels levels;
+
+  private DrainRoutes(Plumbing plumbing, Setting setting, Levels levels) {
+    this.plumbing = plumbing;
+    this.setting = setting;
+    this.levels = levels;
+  }
+
+  /** Looks for drains from a setting. */
+  public static DrainRoutes of(Plumbing plumbing, Setting setting, Levels levels) {
+    return new DrainRoutes(plumbing, setting, levels);
+  }
+
+  private record Step(int vertex, double crest, int moves, Map<String, String> needs) {}
+
+  /**
+   * The best way out of a tank.
+   *
+   * @param crest the highest point it passes (m)
+   * @param needs the positions it needs, by part id, in the order the water meets them; parts that
+   *     stand right already are not named
+   */
+  public record Route(double crest, Map<String, String> needs) {}
+
+  /** Returns the best way out of a tank, if there is one. */
+  public Optional<Route> best(Part tank) {
+    PriorityQueue<Step> queue =
+        new PriorityQueue<>(
+            Comparator.<Step>comparingLong(s -> Math.round(s.crest() / MILLIMETRE))
+                .thenComparingInt(Step::moves));
+    int first = plumbing.first(plumbing.index(tank.id()));
+    for (int v = first; v < first + tank.kind().ports().size(); v++) {
+      queue.add(new Step(v, levels.height(v), 0, Map.of()));
+    }
+    boolean[] settled = new boolean[plumbing.size()];
+    for (int steps = 0; !queue.isEmpty() && steps < MOST_STEPS; steps++) {
+      Step step = queue.remove();
+      if (settled[step.vertex()]) {
+        continue;
+      }
+      settled[step.vertex()] = true;
+      Optional<Map<String, String>> out = leaves(step);
+      if (out.isPresent()) {
+        return Optional.of(new Route(step.crest(), out.get()));
+      }
+      onward(step, first, queue);
+    }
+    return Optional.empty();
+  }
+
+  /** The needs of the way including its end, when water can leave at this port. */
+  private Optional<Map<String, String>> leaves(Step step) {
+    Part part = plumbing.part(step.vertex());
+    return switch (part.kind()) {
+      case Kind.OpenEnd end ->
+          end.role() == Kind.OpenEnd.Role.DUMP
+              ? need(step, part, Kind.OpenEnd.HOSE.id())
+              : Optional.of(step.needs());
+      case Kind.Plug plug when plug.removable() -> need(step, part, Kind.Plug.OUT.id());
+      case Kind.Fixture f when !plumbing.port(step.vertex()).equals("waste") ->
+          need(
+              step,
+              part,
+              plumbing.port(step.vertex()).equals("hot") ? Kind.Fixture.WARM.id() : open(f).id());
+      case Kind.HoseInlet k -> need(step, part, Kind.HoseInlet.OPEN.id());
+      default -> Optional.empty();
+    };
+  }
+
+  /** A mixer opens both ways, so that air can follow by the other. */
+  private static Position open(Kind.Fixture fixture) {
+    return fixture.use().mixes() ? Kind.Fixture.WARM : fixture.cold();
+  }
+
+  private void onward(Step step, int tank, PriorityQueue<Step> queue) {
+    Part part = plumbing.part(step.vertex());
+    int across =
+        isPort(part, step.vertex()) ? plumbing.across(part.port(plumbing.port(step.vertex()))) : -1;
+    if (across >= 0) {
+      double crest = levels.crest(plumbing.lineAt(part.port(plumbing.port(step.vertex()))));
+      queue.add(new Step(across, Math.max(step.crest(), crest), step.moves(), step.needs()));
+    }
+    boolean own =
+        step.vertex() >= tank
+            && part.kind() instanceof Kind.Tank
+            && plumbing.first(plumbing.index(part.id())) == tank;
+    if (part.kind() instanceof Kind.Tank && !own) {
+      // By another tank, where there is no way past it.
+      for (int u : plumbing.tankVertices(plumbing.tanks().indexOf(part))) {
+        double crest = Math.max(step.crest(), levels.height(u));
+        queue.add(new Step(u, crest, step.moves() + BY_A_TANK, step.needs()));
+      }
+    } else if (!own) {
+      through(step, part, queue);
+    }
+  }
+
+  private boolean isPort(Part part, int vertex) {
+    return vertex - plumbing.first(plumbing.index(part.id())) < part.kind().ports().size();
+  }
+
+  /** Adds the ports that a part can let the water on to, with what that needs of its handle. */
+  private void through(Step step, Part part, PriorityQueue<Step> queue) {
+    if (part.kind() instanceof Kind.Valve || part.kind() instanceof Kind.GravityFiller) {
+      for (Position position : part.kind().positions()) {
+        need(step, part, position.id())
+            .ifPresent(needs -> {
+              OpenGraph graph = new OpenGraph(plumbing, setting.with(part.id(), position.id()));
+              spread(step, needs, graph, queue);
+            });
+      }
+    } else {
+      spread(step, step.needs(), new OpenGraph(plumbing, setting), queue);
+    }
+  }
+
+  private void spread(
+      Step step, Map<String, String> needs, OpenGraph graph, PriorityQueue<Step> queue) {
+    for (int e = graph.first(step.vertex()); e >= 0; e = graph.next(e)) {
+      if (graph.line(e) < 0 && graph.type(e) != OpenGraph.PUMP) {
+        int u = graph.to(e);
+        queue.add(new Step(u, Math.max(step.crest(), levels.height(u)), needs.size(), needs));
+      }
+    }
+  }
+
+  private Optional<Map<String, String>> need(Step step, Part part, String position) {
+    String wanted = step.needs().get(part.id());
+    if (wanted != null) {
+      return wanted.equals(position) ? Optional.of(step.needs()) : Optional.empty();
+    }
+    if (setting.of(part.id()).equals(position)) {
+      return Optional.of(step.needs());
+    }
+    Map<String, String> needs = new LinkedHashMap<>(step.needs());
+    needs.put(part.id(), position);
+    return Optional.of(needs);
+  }
+
+  /** Returns the handles whose single turn would let air into a tank, as part and position. */
+  public List<Map.Entry<String, String>> airGivers(Part tank) {
+    List<Map.Entry<String, String>> givers = new ArrayList<>();
+    for (Part part : plumbing.rig().handles().toList()) {
+      if (part.kind() instanceof Kind.Pump || part.kind() instanceof Kind.HoseInlet) {
+        continue;
+      }
+      for (Position position : part.kind().positions()) {
+        Setting changed = setting.with(part.id(), position.id());
+        if (OpenWays.find(plumbing, changed, levels)
+            .airOf(tank.id())
+            .flatMap(TankAir::in)
+            .isPresent()) {
+          givers.add(Map.entry(part.id(), position.id()));
+        }
+      }
+    }
+    return givers;
+  }
+}

@@ -1,0 +1,372 @@
+package fernwort.core.flow;
+
+import fernwort.core.effort.Effort;
+import java.util.Arrays;
+import org.ejml.data.DMatrixRMaj;
+import org.ejml.data.DMatrixSparseCSC;
+import org.ejml.interfaces.linsol.LinearSolverSparse;
+import org.ejml.sparse.FillReducing;
+import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
+
+/** One run of the global gradient algorithm on one network. */
+final class Newton {
+
+  private static final double SETTLED = 1e-10;
+  private static final int FULL_STEPS = 30;
+  private static final int MOST_STEPS = 200;
+  private static final int MOST_ROUNDS = 60;
+  private static final double HELD = 1e-6;
+
+  private final FlowNetwork network;
+  private final Skeleton skeleton;
+  private final int[] live;
+  private final int links;
+  private final double[] flow;
+  private final double[] target;
+
+  /** Loss and slope of each live link, in pairs. */
+  private final double[] law;
+
+  private final double[] trial;
+  private final double[] held;
+  private final double[] head;
+  private final DMatrixSparseCSC matrix;
+  private final int[] spots;
+  private final DMatrixRMaj right;
+  private final DMatrixRMaj solution;
+  private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
+      LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
+  private int steps;
+
+  Newton(FlowNetwork network) {
+    this.network = network;
+    skeleton = new Skeleton(network);
+    live = skeleton.live;
+    links = live.length;
+    flow = new double[links];
+    target = new double[links];
+    law = new double[2 * links];
+    trial = new double[2 * links];
+    held = new double[links];
+    head = network.height.clone();
+    for (int v = 0; v < head.length; v++) {
+      if (skeleton.isKnown(v)) {
+        head[v] = skeleton.fixed[v];
+      }
+    }
+    matrix = structure();
+    spots = spots();
+    right = new DMatrixRMaj(skeleton.rows, 1);
+    solution = new DMatrixRMaj(skeleton.rows, 1);
+  }
+
+  private int rowFrom(int i) {
+    return skeleton.row[network.from[live[i]]];
+  }
+
+  private int rowTo(int i) {
+    return skeleton.row[network.to[live[i]]];
+  }
+
+  private DMatrixSparseCSC structure() {
+    int n = skeleton.rows;
+    long[] cells = new long[n + 2 * links];
+    int count = 0;
+    for (int r = 0; r < n; r++) {
+      cells[count++] = (long) r * n + r;
+    }
+    for (int i = 0; i < links; i++) {
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      if (a >= 0 && b >= 0 && a != b) {
+        cells[count++] = (long) a * n + b;
+        cells[count++] = (long) b * n + a;
+      }
+    }
+    long[] sorted = Arrays.stream(cells, 0, count).sorted().distinct().toArray();
+    DMatrixSparseCSC made = new DMatrixSparseCSC(n, n, sorted.length);
+    for (int k = 0; k < sorted.length; k++) {
+      int column = (int) (sorted[k] / n);
+      made.nz_rows[k] = (int) (sorted[k] % n);
+      made.col_idx[column + 1] = k + 1;
+    }
+    made.nz_length = sorted.length;
+    made.indicesSorted = true;
+    return made;
+  }
+
+  /** Where in the matrix each link adds: its two diagonal and its two mixed cells; −1 for none. */
+  private int[] spots() {
+    int[] found = new int[4 * links];
+    for (int i = 0; i < links; i++) {
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      boolean mixed = a >= 0 && b >= 0 && a != b;
+      found[4 * i] = a >= 0 && a != b ? spot(a, a) : -1;
+      found[4 * i + 1] = b >= 0 && a != b ? spot(b, b) : -1;
+      found[4 * i + 2] = mixed ? spot(a, b) : -1;
+      found[4 * i + 3] = mixed ? spot(b, a) : -1;
+    }
+    return found;
+  }
+
+  private int spot(int row, int column) {
+    return Arrays.binarySearch(
+        matrix.nz_rows, matrix.col_idx[column], matrix.col_idx[column + 1], row);
+  }
+
+  SteadyFlow solve() {
+    for (int i = 0; i < links; i++) {
+      flow[i] = network.losses[live[i]].ordinary();
+    }
+    boolean holds = false;
+    for (int i = 0; i < links; i++) {
+      holds |= network.losses[live[i]] instanceof Hold;
+    }
+    settle();
+    for (int round = 0; holds && adjustHolds(); round++) {
+      if (round == MOST_ROUNDS) {
+        throw new UnsettledException(worstHold());
+      }
+      settle();
+    }
+    return answer();
+  }
+
+  private SteadyFlow answer() {
+    double[] flows = new double[network.linkCount()];
+    double[] taken = new double[network.linkCount()];
+    for (int i = 0; i < links; i++) {
+      flows[live[i]] = flow[i];
+      taken[live[i]] = held[i];
+    }
+    skeleton.fillDeadEnds(head);
+    return new SteadyFlow(head, flows, taken, steps);
+  }
+
+  /** Takes Newton steps until the flows stay where they are. */
+  private void settle() {
+    evaluate(flow, law);
+    for (int step = 0; step < MOST_STEPS; step++) {
+      Effort.look();
+      steps++;
+      solveHeads();
+      double moved = aim();
+      if (moved <= 1) {
+        System.arraycopy(target, 0, flow, 0, links);
+        balance();
+        evaluate(flow, law);
+        return;
+      }
+      if (step < FULL_STEPS) {
+        leap();
+      } else if (step == FULL_STEPS) {
+        System.arraycopy(target, 0, flow, 0, links);
+      } else {
+        descend();
+      }
+      evaluate(flow, law);
+    }
+    throw new UnsettledException(live[worst()]);
+  }
+
+  private void evaluate(double[] flows, double[] into) {
+    for (int i = 0; i < links; i++) {
+      network.losses[live[i]].at(flows[i], into, 2 * i);
+      into[2 * i] += held[i];
+    }
+  }
+
+  /** Solves the balance of all junctions, each flow taken to be linear in the heads. */
+  private void solveHeads() {
+    if (skeleton.rows == 0) {
+      return;
+    }
+    Arrays.fill(matrix.nz_values, 0, matrix.nz_length, 0);
+    Arrays.fill(right.data, 0);
+    for (int i = 0; i < links; i++) {
+      double g = 1 / law[2 * i + 1];
+      double still = flow[i] - g * law[2 * i];
+      add(4 * i, g);
+      add(4 * i + 1, g);
+      add(4 * i + 2, -g);
+      add(4 * i + 3, -g);
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      if (a >= 0) {
+        right.data[a] -= still - (b < 0 ? g * head[network.to[live[i]]] : 0);
+      }
+      if (b >= 0) {
+        right.data[b] += still + (a < 0 ? g * head[network.from[live[i]]] : 0);
+      }
+    }
+    factor();
+    solver.solve(right, solution);
+    for (int v = 0; v < head.length; v++) {
+      if (skeleton.row[v] >= 0) {
+        head[v] = solution.data[skeleton.row[v]];
+      }
+    }
+  }
+
+  /**
+   * Spreads what rounding has left out of balance at the junctions over their links: one step of
+   * iterative refinement with the last matrix, so that a long run loses no water.
+   */
+  private void balance() {
+    if (skeleton.rows == 0) {
+      return;
+    }
+    Arrays.fill(right.data, 0);
+    for (int i = 0; i < links; i++) {
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      if (a >= 0) {
+        right.data[a] -= flow[i];
+      }
+      if (b >= 0) {
+        right.data[b] += flow[i];
+      }
+    }
+    solver.solve(right, solution);
+    for (int i = 0; i < links; i++) {
+      int a = rowFrom(i);
+      int b = rowTo(i);
+      double across = (a < 0 ? 0 : solution.data[a]) - (b < 0 ? 0 : solution.data[b]);
+      flow[i] += across / law[2 * i + 1];
+    }
+  }
+
+  private void add(int index, double amount) {
+    if (spots[index] >= 0) {
+      matrix.nz_values[spots[index]] += amount;
+    }
+  }
+
+  private void factor() {
+    if (!solver.setA(matrix)) {
+      throw new UnsettledException(live[worst()]);
+    }
+    solver.setStructureLocked(true);
+  }
+
+  /** Works out where the flows should go; returns the largest way to go over what is settled. */
+  private double aim() {
+    double most = 0;
+    for (int i = 0; i < links; i++) {
+      double across = head[network.from[live[i]]] - head[network.to[live[i]]];
+      double change = (across - law[2 * i]) / law[2 * i + 1];
+      target[i] = flow[i] + change;
+      most = Math.max(most, Math.abs(change) / (SETTLED + 1e-8 * Math.abs(flow[i])));
+    }
+    return most;
+  }
+
+  private int worst() {
+    int worst = 0;
+    for (int i = 0; i < links; i++) {
+      if (Math.abs(target[i] - flow[i]) > Math.abs(target[worst] - flow[worst])) {
+        worst = i;
+      }
+    }
+    return worst;
+  }
+
+  /** Goes all the way, stopping one-way links where they shut and starting them gently. */
+  private void leap() {
+    for (int i = 0; i < links; i++) {
+      Loss loss = network.losses[live[i]];
+      if (!loss.oneWay()) {
+        flow[i] = target[i];
+      } else if (target[i] < 0) {
+        flow[i] = flow[i] > 0 ? -1e-15 : target[i];
+      } else {
+        flow[i] = flow[i] < 0 ? loss.ordinary() : target[i];
+      }
+    }
+  }
+
+  /** Goes as far towards the target as the convex function falls. */
+  private void descend() {
+    double start = descent(law);
+    evaluate(target, trial);
+    double end = descent(trial);
+    double t = 1;
+    double low = 0;
+    double high = 1;
+    double[] at = new double[links];
+    for (int i = 0; i < 60 && Math.abs(end) > 0.5 * Math.abs(start); i++) {
+      if (end < 0 && t == 1) {
+        break;
+      }
+      if (end < 0) {
+        low = t;
+      } else {
+        high = t;
+      }
+      t = 0.5 * (low + high);
+      for (int k = 0; k < links; k++) {
+        at[k] = flow[k] + t * (target[k] - flow[k]);
+      }
+      evaluate(at, trial);
+      end = descent(trial);
+    }
+    for (int k = 0; k < links; k++) {
+      flow[k] += t * (target[k] - flow[k]);
+    }
+  }
+
+  private double descent(double[] at) {
+    double sum = 0;
+    for (int i = 0; i < links; i++) {
+      double across = head[network.from[live[i]]] - head[network.to[live[i]]];
+      sum += (at[2 * i] - across) * (target[i] - flow[i]);
+    }
+    return sum;
+  }
+
+  /** Moves what the holding links take away; returns whether any had to be moved. */
+  private boolean adjustHolds() {
+    boolean moved = false;
+    for (int i = 0; i < links; i++) {
+      if (network.losses[live[i]] instanceof Hold hold) {
+        double excess = head[network.to[live[i]]] - hold.limit();
+        boolean tooHigh = excess > HELD && flow[i] > SETTLED;
+        boolean tooLow = excess < -HELD && held[i] > 0;
+        if (tooHigh || tooLow) {
+          double response = response(i);
+          double change = response > 1e-6 ? excess / response : -0.5 * held[i];
+          double next = Math.max(0, held[i] + change);
+          moved |= Math.abs(next - held[i]) > 1e-9;
+          held[i] = next;
+        }
+      }
+    }
+    return moved;
+  }
+
+  /** Returns by how much the head behind a link falls per head that it takes away more (m/m). */
+  private double response(int i) {
+    int b = rowTo(i);
+    if (b < 0) {
+      return 0;
+    }
+    double g = 1 / law[2 * i + 1];
+    Arrays.fill(right.data, 0);
+    if (rowFrom(i) >= 0) {
+      right.data[rowFrom(i)] = g;
+    }
+    right.data[b] -= g;
+    solver.solve(right, solution);
+    return -solution.data[b];
+  }
+
+  private int worstHold() {
+    for (int i = 0; i < links; i++) {
+      if (network.losses[live[i]] instanceof Hold) {
+        return live[i];
+      }
+    }
+    return live[0];
+  }
+}

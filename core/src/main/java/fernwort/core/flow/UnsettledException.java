@@ -1,0 +1,19 @@
+package fernwort.core.flow;
+
+/** The steps towards a steady flow did not settle. */
+public final class UnsettledException extends RuntimeException {
+
+  private static final long serialVersionUID = 1L;
+
+  private final int link;
+
+  UnsettledException(int link) {
+    super("The flow does not settle; link " + link + " moves most");
+    this.link = link;
+  }
+
+  /** Returns the number of the link that moves most. */
+  public int link() {
+    return link;
+  }
+}

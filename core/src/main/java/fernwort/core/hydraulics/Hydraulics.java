@@ -1,0 +1,199 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.flow.FlowNetwork;
+import fernwort.core.flow.Fluid;
+import fernwort.core.flow.SteadyFlow;
+import fernwort.core.flow.UnsettledException;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.LinePipes;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
+
+/**
+ * Steady flow and pressure everywhere in a rig, for any state.
+ *
+ * <p>Ports that stand under water become a network of junctions and links ({@link FlowModel}),
+ * which {@link fernwort.core.network.flow} solves. Around that, two things are found by trying
+ * again: pumps that their switch stops, and places where air gets into the moving water because its
+ * pressure falls below the air's at a port that is open to it. Prepared once per rig; safe to
+ * share.
+ */
+public final class Hydraulics {
+
+  /** How much less than described fittings may lose, for nobody measures them (1). */
+  public static final double SMOOTHER = 0.5;
+
+  /** How much more than described fittings may lose (1). */
+  public static final double ROUGHER = 2;
+
+  private static final int MOST_ROUNDS = 40;
+  private static final double TOLERANCE = 1e-6;
+
+  private static final int MOST_KNOWN = 400;
+
+  /** What the surroundings of a state depend on. */
+  private record Seen(Setting setting, Slope slope, List<Integer> covered) {}
+
+  private final Map<Seen, Surroundings> known = new ConcurrentHashMap<>();
+  private final Plumbing plumbing;
+  private final LinePipes pipes;
+
+  private Hydraulics(Plumbing plumbing, LinePipes pipes) {
+    this.plumbing = plumbing;
+    this.pipes = pipes;
+  }
+
+  /** Prepares a rig. */
+  public static Hydraulics of(Plumbing plumbing) {
+    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), plumbing.rig().lines()));
+  }
+
+  /** Returns the same rig with some of its lines of another bore (m). */
+  public Hydraulics withBore(Collection<String> lines, double bore) {
+    return with(l -> lines.contains(l.id()) ? l.ofBore(bore) : l);
+  }
+
+  /**
+   * Returns the same rig with the losses of all its fittings so many times what they are said to
+   * be, since nobody measures them.
+   */
+  public Hydraulics withFittings(double times) {
+    return with(l -> l.losing(times * l.minorLoss()));
+  }
+
+  /**
+   * Returns the same rig with lines that run full, and siphon, as soon as they may: from a Froude
+   * number of 0.31, where they are otherwise taken to do so from 1. Between the two both happen.
+   */
+  public Hydraulics primingEarly() {
+    return new Hydraulics(plumbing, pipes.primingEarly());
+  }
+
+  private Hydraulics with(UnaryOperator<Line> change) {
+    List<Line> changed = plumbing.rig().lines().stream().map(change).toList();
+    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed));
+  }
+
+  /**
+   * Returns the head that a line takes (m).
+   *
+   * @param line id of the line
+   * @param flow flow from its first end to its second (m³/s)
+   */
+  public double loss(String line, double flow) {
+    return pipes.pipe(plumbing.lineNumber(line), Fluid.WATER).loss(flow);
+  }
+
+  /** Returns the pressure that a line takes in a steady flow (Pa). */
+  public double pressureLost(String line, Flows flows) {
+    return Fluid.WATER.pressure(Math.abs(loss(line, flows.line(line))));
+  }
+
+  /** Returns the steady flow in a state, with clean filters, open vents and water at 15 °C. */
+  public Flows solve(State state) {
+    return solve(state, Conditions.ORDINARY);
+  }
+
+  /**
+   * Returns the steady flow in a state.
+   *
+   * @throws IllegalStateException when the flow does not settle; names the part to look at
+   */
+  public Flows solve(State state, Conditions conditions) {
+    OpenGraph graph = new OpenGraph(plumbing, state.setting());
+    Levels levels = Levels.of(plumbing, state);
+    Set<Integer> cycling = new HashSet<>();
+    Set<Integer> airy = new HashSet<>();
+    Set<Integer> full = new HashSet<>();
+    FlowModel model = new FlowModel(graph, levels, pipes, conditions);
+    for (int round = 0; ; round++) {
+      model.build(cycling, airy);
+      if (round == 0) {
+        full.addAll(model.falling());
+        if (airy.addAll(model.spills())) {
+          model.build(cycling, airy);
+        }
+      }
+      SteadyFlow flow = settle(model);
+      boolean again = findCycling(model, flow, cycling);
+      if (!again) {
+        again =
+            model.dropFull(flow, airy, full)
+                || airy.addAll(model.airEntries(flow, airy, full))
+                || model.findFalling(flow, airy);
+      }
+      if (!again || round == MOST_ROUNDS) {
+        return model.answer(flow, cycling, airy);
+      }
+    }
+  }
+
+  /**
+   * Returns what is open around the flow of a state. Remembered, since a run meets the same handles
+   * and the same covered ports again and again.
+   *
+   * @param state the state
+   * @param covered numbers that differ where different ports and crests are under water
+   */
+  public Surroundings around(State state, int[] covered) {
+    Seen seen = new Seen(state.setting(), state.slope(), Arrays.stream(covered).boxed().toList());
+    if (known.size() > MOST_KNOWN) {
+      known.clear();
+    }
+    return known.computeIfAbsent(
+        seen,
+        s -> Surroundings.of(OpenWays.find(plumbing, state.setting(), Levels.of(plumbing, state))));
+  }
+
+  /** Returns the network of a state before its pumps' switches and air are looked at. */
+  public FlowNetwork network(State state) {
+    OpenGraph graph = new OpenGraph(plumbing, state.setting());
+    FlowModel model = new FlowModel(graph, Levels.of(plumbing, state), pipes, Conditions.ORDINARY);
+    model.build(Set.of(), Set.of());
+    return model.network();
+  }
+
+  private SteadyFlow settle(FlowModel model) {
+    try {
+      return model.solve();
+    } catch (UnsettledException e) {
+      throw new UnsettledFlowException(
+          "The flow through %s does not settle; check its figures and those of its neighbours"
+              .formatted(model.nameOf(e.link())),
+          e);
+    }
+  }
+
+  /** Adds the pumps whose delivery stands above their cut-out pressure; tells whether any did. */
+  private boolean findCycling(FlowModel model, SteadyFlow flow, Set<Integer> cycling) {
+    boolean found = false;
+    for (Part part : plumbing.pumps()) {
+      if (part.kind() instanceof Kind.Pump pump && !pump.works().byHand()) {
+        int index = plumbing.index(part.id());
+        int in = plumbing.first(index);
+        // A circulation pump knows only what it adds itself.
+        double under = pump.duty() == Kind.Pump.Duty.CIRCULATION ? model.pressureAt(in, flow) : 0;
+        double delivery = model.pressureAt(in + 1, flow) - under;
+        if (delivery > pump.cutOut() + TOLERANCE && model.isOn(part)) {
+          found |= cycling.add(index);
+        }
+      }
+    }
+    return found;
+  }
+}

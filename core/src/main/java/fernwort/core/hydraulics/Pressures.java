@@ -1,0 +1,41 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.PortRef;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+
+/** The gauge pressure at each port under water, looked up when somebody asks. */
+public final class Pressures {
+
+  /** No port is under water. */
+  static final Pressures NONE = new Pressures(Optional.empty(), new double[0]);
+
+  private final Optional<Plumbing> plumbing;
+  private final double[] atVertex;
+
+  private Pressures(Optional<Plumbing> plumbing, double[] atVertex) {
+    this.plumbing = plumbing;
+    this.atVertex = atVertex;
+  }
+
+  /**
+   * Makes the pressures of a rig.
+   *
+   * @param atVertex pressure at each vertex (Pa), NaN where it is dry
+   */
+  static Pressures of(Plumbing plumbing, double[] atVertex) {
+    return new Pressures(Optional.of(plumbing), atVertex);
+  }
+
+  /** Returns the gauge pressure at a port (Pa), where water stands. */
+  public Optional<Double> at(PortRef port) {
+    return plumbing.map(p -> atVertex[p.vertex(port)]).filter(p -> !p.isNaN());
+  }
+
+  /** Returns all of them (Pa). */
+  public DoubleStream all() {
+    return Arrays.stream(atVertex).filter(p -> !Double.isNaN(p));
+  }
+}

@@ -1,0 +1,38 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.plumbing.End;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.TankAir;
+import fernwort.core.ways.Way;
+import fernwort.core.ways.Ways;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a run has to know of what is open besides the flow: where the waste of each fixture in use
+ * goes, and how each tank gets its air.
+ *
+ * @param wastes where waste ends, by the fixture's id
+ * @param air each tank's way for air
+ * @param vents lines that each tank's air passes, by tank id
+ */
+public record Surroundings(
+    Map<String, End> wastes, List<TankAir> air, Map<String, List<String>> vents) {
+
+  static Surroundings of(Ways ways) {
+    Map<String, End> wastes = new HashMap<>();
+    for (Way way : ways.ways()) {
+      if (way.source().kind() == Source.Kind.WASTE) {
+        wastes.putIfAbsent(way.source().part(), way.end());
+      }
+    }
+    return new Surroundings(wastes, ways.air(), Vents.lines(ways.air()));
+  }
+
+  /** Returns how air gets in and out of a tank. */
+  public Optional<TankAir> airOf(String tank) {
+    return air.stream().filter(a -> a.tank().equals(tank)).findFirst();
+  }
+}

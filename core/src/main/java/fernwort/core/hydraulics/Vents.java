@@ -1,0 +1,76 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.flow.Pipe;
+import fernwort.core.flow.Venting;
+import fernwort.core.plumbing.LinePipes;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.ways.TankAir;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The vents of a rig's tanks that are narrow enough for their air to have friction worth reckoning
+ * with.
+ */
+final class Vents {
+
+  /** Less pressure than this nobody would notice (Pa). */
+  private static final double NOTICEABLE = 30;
+
+  /** Water comes through a tank's lines hardly faster than this (m/s). */
+  private static final double FAST = 2;
+
+  /** What a hose gives at least (m³/s): 20 L/min. */
+  private static final double HOSE = 3.3e-4;
+
+  private final Plumbing plumbing;
+  private final LinePipes pipes;
+
+  Vents(Plumbing plumbing, LinePipes pipes) {
+    this.plumbing = plumbing;
+    this.pipes = pipes;
+  }
+
+  /** Returns the lines that the air of each tank passes, by tank id. */
+  static Map<String, List<String>> lines(List<TankAir> air) {
+    Map<String, List<String>> lines = new HashMap<>();
+    for (TankAir a : air) {
+      Optional<TankAir.Route> route = a.out().or(a::in);
+      route.ifPresent(r -> lines.put(a.tank(), r.lines()));
+    }
+    return lines;
+  }
+
+  /** Returns what narrow vents take, by tank id. */
+  Map<String, Venting> of(Map<String, List<String>> lines) {
+    Map<String, Venting> narrow = new HashMap<>();
+    lines.forEach((tank, route) -> {
+      List<Pipe> pipe =
+          route.stream().map(l -> pipes.pipe(plumbing.lineNumber(l), Fluid.AIR)).toList();
+      Venting vent = new Venting(pipe);
+      if (!pipe.isEmpty() && vent.pressure(most(plumbing.rig().part(tank), route)) > NOTICEABLE) {
+        narrow.put(tank, vent);
+      }
+    });
+    return narrow;
+  }
+
+  /** The most that may come into a tank by its other lines (m³/s). */
+  private double most(Part tank, List<String> vent) {
+    double most = HOSE;
+    for (String port : ((Kind.Tank) tank.kind()).ports()) {
+      Optional<String> line = plumbing.lineId(tank.port(port)).filter(l -> !vent.contains(l));
+      if (line.isPresent()) {
+        Line of = plumbing.rig().lines().get(plumbing.lineNumber(line.get()));
+        most = Math.max(most, FAST * of.volume() / of.length());
+      }
+    }
+    return most;
+  }
+}

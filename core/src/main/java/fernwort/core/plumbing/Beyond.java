@@ -1,0 +1,78 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/** What hangs on a port, whichever way water runs and however the handles stand. */
+public final class Beyond {
+
+  private Beyond() {}
+
+  /**
+   * Returns the parts that the lines from a port lead to, without going back through its own part,
+   * and no further than to what gives, takes or moves water.
+   *
+   * @param part a part of the rig
+   * @param port one of its ports
+   * @return ids, the nearest first; empty when no line is joined there
+   */
+  public static Set<String> of(Rig rig, Part part, String port) {
+    Set<String> seen = new LinkedHashSet<>();
+    Deque<String> front = new ArrayDeque<>();
+    Map<PortRef, Line> lines = rig.linesByPort();
+    Map<String, Part> parts = rig.partsById();
+    follow(lines.get(part.port(port)), part.port(port), front);
+    while (!front.isEmpty()) {
+      String at = front.remove();
+      Part here = parts.getOrDefault(at, part);
+      if (at.equals(part.id()) || !seen.add(at) || isEnd(here.kind())) {
+        continue;
+      }
+      for (String out : here.kind().ports()) {
+        follow(lines.get(here.port(out)), here.port(out), front);
+      }
+    }
+    return seen;
+  }
+
+  private static void follow(@Nullable Line line, PortRef from, Deque<String> front) {
+    if (line != null) {
+      front.add(line.other(from).part());
+    }
+  }
+
+  /** Tells whether a part gives, takes or moves water, rather than only passing it on. */
+  public static boolean isEnd(Kind kind) {
+    return switch (kind) {
+      case Kind.Tank k -> true;
+      case Kind.Fixture k -> true;
+      case Kind.OpenEnd k -> true;
+      case Kind.HoseInlet k -> true;
+      case Kind.GravityFiller k -> true;
+      case Kind.PortableContainer k -> true;
+      case Kind.Macerator k -> true;
+      case Kind.Pump k -> true;
+      case Kind.AirAdmittanceValve k -> true;
+      case Kind.Heater k -> true;
+      case Kind.Accumulator k -> true;
+      case Kind.Plug k -> k.removable();
+      case Kind.Valve k -> false;
+      case Kind.CheckValve k -> false;
+      case Kind.Regulator k -> false;
+      case Kind.Strainer k -> false;
+      case Kind.Filter k -> false;
+      case Kind.Tee k -> false;
+      case Kind.Manifold k -> false;
+      case Kind.DrainTrap k -> false;
+    };
+  }
+}

@@ -1,0 +1,172 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.tank.TankRoom;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * Heights on the slope a vehicle stands on: of every port, of every line's crest and of the water
+ * in every tank. Made once per state of the tanks and used for any setting of the handles.
+ */
+public final class Levels {
+
+  /** Less room than this is none (m³). */
+  private static final double BRIM = 1e-9;
+
+  private final Plumbing plumbing;
+
+  /** Of each port's lower edge. */
+  private final double[] height;
+
+  /** Of each port's upper edge. */
+  private final double[] top;
+
+  private final double[] crest;
+  private final Slope slope;
+  private final double[] surface;
+  private final double[] volume;
+
+  private Levels(Plumbing plumbing, Map<String, Double> volumes, Slope slope) {
+    this.plumbing = plumbing;
+    this.slope = slope;
+    height = new double[plumbing.size()];
+    top = new double[plumbing.size()];
+    for (int v = 0; v < height.length; v++) {
+      double middle = slope.heightOf(plumbing.point(v));
+      height[v] = middle - plumbing.half(v);
+      top[v] = middle + plumbing.half(v);
+    }
+    crest = new double[plumbing.rig().lines().size()];
+    for (int i = 0; i < crest.length; i++) {
+      crest[i] = Arrays.stream(profile(i)).max().orElse(0);
+    }
+    int parts = plumbing.rig().parts().size();
+    surface = new double[parts];
+    volume = new double[parts];
+    plumbing.rig().tanks().forEach(tank -> fill(tank, volumes, slope));
+  }
+
+  /** Works the heights out for the tanks and slope of a state. */
+  public static Levels of(Plumbing plumbing, State state) {
+    return new Levels(plumbing, state.volumes(), state.slope());
+  }
+
+  private void fill(Part tank, Map<String, Double> volumes, Slope slope) {
+    int index = plumbing.index(tank.id());
+    TankRoom room = plumbing.room(tank.id());
+    volume[index] = volumes.getOrDefault(tank.id(), 0.0);
+    double corner = slope.heightOf(new Point(tank.x(), tank.y(), tank.height()));
+    surface[index] = corner + room.level(volume[index], slope);
+  }
+
+  /** Returns the state that these are the levels of, with some setting. */
+  public State state(Setting setting) {
+    Map<String, Double> volumes = new HashMap<>();
+    plumbing.tanks().forEach(t -> volumes.put(t.id(), volume(t.id())));
+    return new State(setting, volumes, slope);
+  }
+
+  /** Returns the slope. */
+  public Slope slope() {
+    return slope;
+  }
+
+  /** Returns the height of the water surface in a tank (m). */
+  public double surface(String tank) {
+    return surface[plumbing.index(tank)];
+  }
+
+  /** Returns the water in a tank (m³). */
+  public double volume(String tank) {
+    return volume[plumbing.index(tank)];
+  }
+
+  /** Tells whether a tank is as full as it gets, to a thousandth. */
+  public boolean isFull(String tank) {
+    return volume(tank) >= 0.999 * plumbing.room(tank).capacity();
+  }
+
+  /** Tells whether not a drop more fits into a tank. */
+  public boolean isBrimFull(String tank) {
+    return volume(tank) >= plumbing.room(tank).capacity() - BRIM;
+  }
+
+  /** Returns the height of a port's upper edge, where it closes to air (m). */
+  public double top(PortRef port) {
+    return top[plumbing.vertex(port)];
+  }
+
+  /** Returns the height of a port, of its lower edge where it is wide (m). */
+  public double height(PortRef port) {
+    return height[plumbing.vertex(port)];
+  }
+
+  /** Returns the height of the highest point of a line (m). */
+  public double crest(String line) {
+    return crest[plumbing.lineNumber(line)];
+  }
+
+  /** Returns the heights along a line on the slope, from its first end to its second (m). */
+  public double[] profile(int line) {
+    double[] run = Arrays.stream(plumbing.run(line)).mapToDouble(slope::heightOf).toArray();
+    run[0] = height[plumbing.lineFrom(line)];
+    run[run.length - 1] = height[plumbing.lineTo(line)];
+    return run;
+  }
+
+  /** Returns how far a line sags below the lower of the heights to both sides of the sag (m). */
+  public double sag(String line) {
+    double[] run = profile(plumbing.lineNumber(line));
+    double deepest = 0;
+    for (int i = 1; i < run.length - 1; i++) {
+      double before = Arrays.stream(run, 0, i).max().orElse(run[i]);
+      double after = Arrays.stream(run, i + 1, run.length).max().orElse(run[i]);
+      deepest = Math.max(deepest, Math.min(before, after) - run[i]);
+    }
+    return deepest;
+  }
+
+  /** Returns the height of a part on the slope (m). */
+  public double height(Part part) {
+    return slope.heightOf(new Point(part.x(), part.y(), part.height()));
+  }
+
+  public double height(int vertex) {
+    return height[vertex];
+  }
+
+  public double crest(int line) {
+    return crest[line];
+  }
+
+  /** Tells whether the water of a tank stands over one of its ports and may leave by it. */
+  public boolean wet(int tankPort) {
+    return covered(tankPort) && !plumbing.onlyIn(tankPort);
+  }
+
+  /** Tells whether a port is a float valve that the water has shut. */
+  public boolean floatShut(int tankPort) {
+    return covered(tankPort) && plumbing.onlyIn(tankPort);
+  }
+
+  /** Tells whether the air of a tank passes one of its ports. */
+  public boolean breathes(int tankPort) {
+    return !stands(tankPort, top[tankPort]) && !plumbing.onlyIn(tankPort);
+  }
+
+  private boolean covered(int tankPort) {
+    return stands(tankPort, height[tankPort]);
+  }
+
+  private boolean stands(int tankPort, double over) {
+    int index = plumbing.index(plumbing.part(tankPort).id());
+    return volume[index] > 1e-9 && surface[index] > over + 1e-6;
+  }
+}

@@ -1,0 +1,284 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The open passages of one setting, as forward lists of directed edges.
+ *
+ * <p>Each edge leads from one port to another, through a part or along a line.
+ */
+public final class OpenGraph {
+
+  public static final byte PLAIN = 0;
+  public static final byte CHECK = 1;
+  public static final byte REGULATOR = 2;
+  public static final byte PUMP = 3;
+
+  /** A water seal: water passes, air does not. */
+  public static final byte SEAL = 4;
+
+  private final Plumbing plumbing;
+  private final Setting setting;
+
+  /** Whether every handle is taken to stand in all its positions at once. */
+  private final boolean free;
+
+  private final int[] first;
+  private int[] next;
+  private int[] from;
+  private int[] to;
+  private int[] line;
+  private byte[] type;
+
+  /** Head lost (check valve) or held (regulator) in metres. */
+  private double[] value;
+
+  private int edges;
+
+  private int[] lastInto = {};
+  private int[] previousInto = {};
+
+  public OpenGraph(Plumbing plumbing, Setting setting) {
+    this(plumbing, setting, false);
+  }
+
+  /** Returns the passages that the layout allows, each handle in all its positions at once. */
+  public static OpenGraph withHandlesFree(Plumbing plumbing) {
+    return new OpenGraph(plumbing, plumbing.rig().atRest(), true);
+  }
+
+  private OpenGraph(Plumbing plumbing, Setting setting, boolean free) {
+    this.plumbing = plumbing;
+    this.setting = setting;
+    this.free = free;
+    int room = 4 * plumbing.size() + 16;
+    first = new int[plumbing.size()];
+    Arrays.fill(first, -1);
+    next = new int[room];
+    from = new int[room];
+    to = new int[room];
+    line = new int[room];
+    type = new byte[room];
+    value = new double[room];
+    addLines();
+    List<Part> parts = plumbing.rig().parts();
+    for (int i = 0; i < parts.size(); i++) {
+      addPart(i, parts.get(i), plumbing.first(i));
+    }
+  }
+
+  private void addLines() {
+    for (int i = 0; i < plumbing.rig().lines().size(); i++) {
+      int a = plumbing.lineFrom(i);
+      int b = plumbing.lineTo(i);
+      if (!plumbing.pours(i) || !isStowed(plumbing.part(a)) && !isStowed(plumbing.part(b))) {
+        add(a, b, i, PLAIN, 0);
+        add(b, a, i, PLAIN, 0);
+      }
+    }
+  }
+
+  /** A stowed jug is joined to nothing, whatever line it pours through. */
+  private boolean isStowed(Part part) {
+    return !free
+        && part.kind() instanceof Kind.PortableContainer
+        && is(part, Kind.PortableContainer.STOWED.id());
+  }
+
+  private void addPart(int index, Part part, int v) {
+    switch (part.kind()) {
+      case Kind.Valve k -> {
+        if (free) {
+          k.stops().forEach(stop -> addValve(plumbing.passages(index, stop.id())));
+        } else {
+          addValve(plumbing.passages(index, setting.of(part.id())));
+        }
+      }
+      case Kind.GravityFiller k -> {
+        if (free || setting.of(part.id()).equals(Kind.GravityFiller.OPEN.id())) {
+          both(v, v + 1);
+        }
+      }
+      case Kind.CheckValve k -> add(v, v + 1, -1, CHECK, Water.head(k.crackingPressure()));
+      case Kind.Regulator k -> add(v, v + 1, -1, REGULATOR, Water.head(k.setPressure()));
+      case Kind.Pump k -> addPump(part, k, v);
+      case Kind.Macerator k -> {
+        if (free || is(part, Kind.ON)) {
+          add(v, v + 1, -1, PUMP, 0);
+        }
+      }
+      case Kind.Strainer k -> both(v, v + 1);
+      case Kind.Filter k -> both(v, v + 1);
+      case Kind.Heater k -> both(v, v + 1);
+      case Kind.DrainTrap k -> {
+        add(v, v + 1, -1, SEAL, 0);
+        add(v + 1, v, -1, SEAL, 0);
+      }
+      case Kind.Tee k -> star(v, 3, v + 3);
+      case Kind.Manifold k -> star(v, k.ports().size(), v + k.ports().size());
+      case Kind.HoseInlet k -> {}
+      case Kind.OpenEnd k -> {}
+      case Kind.Tank k -> {}
+      case Kind.AirAdmittanceValve k -> {}
+      case Kind.Accumulator k -> {}
+      case Kind.Fixture k -> {}
+      case Kind.PortableContainer k -> {}
+      case Kind.Plug k -> {}
+    }
+  }
+
+  private void addValve(int[] pairs) {
+    for (int i = 0; i < pairs.length; i += 2) {
+      both(pairs[i], pairs[i + 1]);
+    }
+  }
+
+  private void addPump(Part part, Kind.Pump pump, int v) {
+    if (free || is(part, Kind.ON)) {
+      add(v, v + 1, -1, PUMP, 0);
+    }
+    if (!free && is(part, Kind.ON)) {
+      return;
+    }
+    switch (pump.works()) {
+      case DIAPHRAGM, FOOT, HAND -> add(v, v + 1, -1, CHECK, 0);
+      case CENTRIFUGAL -> both(v, v + 1);
+      case IMPELLER -> {}
+    }
+  }
+
+  private void star(int firstPort, int ports, int middle) {
+    for (int i = 0; i < ports; i++) {
+      both(firstPort + i, middle);
+    }
+  }
+
+  private void both(int a, int b) {
+    add(a, b, -1, PLAIN, 0);
+    add(b, a, -1, PLAIN, 0);
+  }
+
+  private void add(int a, int b, int lineIndex, byte kind, double amount) {
+    if (edges == to.length) {
+      int room = 2 * edges;
+      next = Arrays.copyOf(next, room);
+      from = Arrays.copyOf(from, room);
+      to = Arrays.copyOf(to, room);
+      line = Arrays.copyOf(line, room);
+      type = Arrays.copyOf(type, room);
+      value = Arrays.copyOf(value, room);
+    }
+    from[edges] = a;
+    to[edges] = b;
+    line[edges] = lineIndex;
+    type[edges] = kind;
+    value[edges] = amount;
+    next[edges] = first[a];
+    first[a] = edges++;
+  }
+
+  /** Returns the last passage that leads into a vertex, or −1; with {@link #previousInto}. */
+  public int lastInto(int vertex) {
+    if (lastInto.length == 0) {
+      lastInto = new int[first.length];
+      Arrays.fill(lastInto, -1);
+      previousInto = new int[edges];
+      for (int e = 0; e < edges; e++) {
+        previousInto[e] = lastInto[to[e]];
+        lastInto[to[e]] = e;
+      }
+    }
+    return lastInto[vertex];
+  }
+
+  /** Returns the passage before this one that leads into the same vertex, or −1. */
+  public int previousInto(int edge) {
+    return previousInto[edge];
+  }
+
+  /**
+   * Returns a number for each vertex that is the same for all that open passages join, whichever
+   * way these lead. Union-find, near O(E).
+   */
+  public int[] islands() {
+    int[] root = new int[first.length];
+    Arrays.setAll(root, i -> i);
+    for (int e = 0; e < edges; e++) {
+      int a = find(root, from[e]);
+      int b = find(root, to[e]);
+      root[Math.max(a, b)] = Math.min(a, b);
+    }
+    for (int i = 0; i < root.length; i++) {
+      root[i] = find(root, i);
+    }
+    return root;
+  }
+
+  private static int find(int[] root, int vertex) {
+    int v = vertex;
+    while (root[v] != v) {
+      root[v] = root[root[v]];
+      v = root[v];
+    }
+    return v;
+  }
+
+  /** Tells whether a part stands in this position. */
+  public boolean is(Part part, String position) {
+    return setting.of(part.id()).equals(position);
+  }
+
+  /** Returns the rig. */
+  public Plumbing plumbing() {
+    return plumbing;
+  }
+
+  /** Returns how the handles stand. */
+  public Setting setting() {
+    return setting;
+  }
+
+  /** Returns the number of passages. */
+  public int edges() {
+    return edges;
+  }
+
+  /** Returns the first passage out of a port, −1 for none. */
+  public int first(int port) {
+    return first[port];
+  }
+
+  /** Returns the passage after another out of the same port, −1 for none. */
+  public int next(int passage) {
+    return next[passage];
+  }
+
+  /** Returns the port that a passage leads out of. */
+  public int from(int passage) {
+    return from[passage];
+  }
+
+  /** Returns the port that a passage leads to. */
+  public int to(int passage) {
+    return to[passage];
+  }
+
+  /** Returns the number of the line that a passage is, −1 for one inside a part. */
+  public int line(int passage) {
+    return line[passage];
+  }
+
+  /** Returns what kind of passage it is, such as {@link #CHECK}. */
+  public byte type(int passage) {
+    return type[passage];
+  }
+
+  /** Returns the head that a passage takes (check valve) or holds (regulator) (m). */
+  public double value(int passage) {
+    return value[passage];
+  }
+}

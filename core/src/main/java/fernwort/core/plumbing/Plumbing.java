@@ -1,0 +1,345 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Stop;
+import fernwort.core.rig.TankPort;
+import fernwort.core.tank.TankRoom;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * A rig prepared for searching: its ports numbered, its lines as pairs of numbers, its tanks' rooms
+ * built. Immutable; made once per rig and shared by all searches.
+ *
+ * <p>Each port is a vertex. A part with more than two ports has one more, its middle, so that a
+ * path passes through it only once.
+ */
+public final class Plumbing {
+
+  private static final int[] NONE = {};
+
+  private final Rig rig;
+  private final List<Part> parts;
+  private final Map<PortRef, Integer> vertices = new HashMap<>();
+  private final Map<String, Integer> partIndex = new HashMap<>();
+  private final Map<String, TankRoom> rooms = new HashMap<>();
+  private final Map<PortRef, Line> linesByPort;
+  private final int[] firstVertex;
+  private final int[] owner;
+
+  /** Tank ports that only let in: float valves. */
+  private final boolean[] onlyIn;
+
+  private final boolean[] pours;
+
+  /** How far each port reaches above and below its middle (m). */
+  private final double[] half;
+
+  private final Point[] points;
+
+  /** The points of each line's run, ends included. */
+  private final Point[][] runs;
+
+  private final int[] lineFrom;
+  private final int[] lineTo;
+  private final Map<PortRef, Integer> lineIndex = new HashMap<>();
+  private final Map<String, Integer> lineNumbers = new HashMap<>();
+  private final List<Part> tanks;
+  private final int[][] tankVertices;
+  private final List<Map<String, int[]>> passages = new ArrayList<>();
+  private final List<Part> sources;
+  private final List<Part> pumps;
+
+  private Plumbing(Rig rig) {
+    this.rig = rig;
+    this.parts = rig.parts();
+    this.linesByPort = rig.linesByPort();
+    this.firstVertex = new int[parts.size() + 1];
+    List<Integer> owners = new ArrayList<>();
+    List<Point> places = new ArrayList<>();
+    for (int i = 0; i < parts.size(); i++) {
+      Part part = parts.get(i);
+      partIndex.put(part.id(), i);
+      firstVertex[i] = owners.size();
+      for (String port : part.kind().ports()) {
+        vertices.put(part.port(port), owners.size());
+        owners.add(i);
+        places.add(part.at(port));
+      }
+      if (hasMiddle(part.kind())) {
+        owners.add(i);
+        places.add(new Point(part.x(), part.y(), part.height()));
+      }
+    }
+    firstVertex[parts.size()] = owners.size();
+    owner = owners.stream().mapToInt(Integer::intValue).toArray();
+    onlyIn = new boolean[owner.length];
+    for (Part part : parts) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        tank.tankPorts().stream()
+            .filter(p -> !p.letsOut())
+            .forEach(p -> onlyIn[vertex(part, p.id())] = true);
+      }
+    }
+    half = new double[owner.length];
+    for (Part part : parts) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        tank.tankPorts().forEach(p -> half[vertex(part, p.id())] = p.half());
+      }
+    }
+    points = places.toArray(Point[]::new);
+    runs = rig.lines().stream().map(this::run).toArray(Point[][]::new);
+    lineFrom = rig.lines().stream().mapToInt(l -> vertex(l.from())).toArray();
+    lineTo = rig.lines().stream().mapToInt(l -> vertex(l.to())).toArray();
+    pours = new boolean[lineFrom.length];
+    for (int i = 0; i < rig.lines().size(); i++) {
+      pours[i] = isJug(lineFrom[i]) || isJug(lineTo[i]);
+      lineNumbers.put(rig.lines().get(i).id(), i);
+      lineIndex.put(rig.lines().get(i).from(), i);
+      lineIndex.put(rig.lines().get(i).to(), i);
+    }
+    tanks = rig.tanks().toList();
+    tanks.forEach(t -> rooms.put(t.id(), TankRoom.of(joined(t))));
+    tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
+    parts.forEach(p -> passages.add(passages(p)));
+    sources = parts.stream().filter(p -> isSource(p.kind())).toList();
+    pumps =
+        parts.stream()
+            .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Macerator)
+            .toList();
+  }
+
+  /**
+   * Returns a tank as it is joined up: without outlets and vents that a plug or cap closes, which
+   * let nothing out.
+   */
+  public Kind.Tank joined(Part tank) {
+    Kind.Tank kind = (Kind.Tank) tank.kind();
+    return kind.withPorts(
+        kind.tankPorts().stream()
+            .filter(p ->
+                p.use() != TankPort.Use.FEED && p.use() != TankPort.Use.VENT
+                    || !isPlugged(tank.port(p.id())))
+            .toList());
+  }
+
+  private boolean isPlugged(PortRef port) {
+    Integer line = lineIndex.get(port);
+    return line != null
+        && rig.part(rig.lines().get(line).other(port).part()).kind() instanceof Kind.Plug;
+  }
+
+  private boolean isJug(int vertex) {
+    return part(vertex).kind() instanceof Kind.PortableContainer;
+  }
+
+  private int[] portVertices(Part part) {
+    int start = firstVertex[index(part.id())];
+    return IntStream.range(start, start + part.kind().ports().size()).toArray();
+  }
+
+  /** The pairs of vertices that each position of a valve joins, flat. */
+  private Map<String, int[]> passages(Part part) {
+    Map<String, int[]> byStop = new HashMap<>();
+    if (part.kind() instanceof Kind.Valve valve) {
+      int middle = firstVertex[index(part.id())] + valve.ports().size();
+      for (Stop stop : valve.stops()) {
+        List<Integer> pairs = new ArrayList<>();
+        for (List<String> group : stop.joins()) {
+          List<Integer> joined = group.stream().map(port -> vertex(part, port)).toList();
+          if (joined.size() == 2) {
+            pairs.addAll(joined);
+          } else {
+            joined.forEach(v -> pairs.addAll(List.of(v, middle)));
+          }
+        }
+        byStop.put(stop.id(), pairs.stream().mapToInt(Integer::intValue).toArray());
+      }
+    }
+    return byStop;
+  }
+
+  /** Prepares a rig. */
+  public static Plumbing of(Rig rig) {
+    return new Plumbing(rig);
+  }
+
+  /** Returns the rig. */
+  public Rig rig() {
+    return rig;
+  }
+
+  /** Returns the room of a tank. */
+  public TankRoom room(String tank) {
+    TankRoom room = rooms.get(tank);
+    if (room == null) {
+      throw new IllegalArgumentException("\"" + tank + "\" is not a tank of this rig");
+    }
+    return room;
+  }
+
+  static boolean hasMiddle(Kind kind) {
+    return kind instanceof Kind.Tee
+        || kind instanceof Kind.Manifold
+        || kind instanceof Kind.ThreeWayValve;
+  }
+
+  /** The points of a line's run; between its ends the vehicle's x and y change evenly. */
+  private Point[] run(Line line) {
+    Point a = points[vertex(line.from())];
+    Point b = points[vertex(line.to())];
+    List<Point> run = new ArrayList<>();
+    run.add(a);
+    for (ProfilePoint p : line.profile()) {
+      double t = p.along() / line.length();
+      run.add(new Point(a.x() + t * (b.x() - a.x()), a.y() + t * (b.y() - a.y()), p.height()));
+    }
+    run.add(b);
+    return run.toArray(Point[]::new);
+  }
+
+  public int size() {
+    return owner.length;
+  }
+
+  public int vertex(PortRef port) {
+    Integer vertex = vertices.get(port);
+    if (vertex == null) {
+      throw new IllegalArgumentException("The rig has no port " + port);
+    }
+    return vertex;
+  }
+
+  public int vertex(Part part, String port) {
+    return vertex(part.port(port));
+  }
+
+  /** Returns the first vertex of a part; its ports follow in order, then its middle if any. */
+  public int first(int part) {
+    return firstVertex[part];
+  }
+
+  /** Returns where a part stands in the rig's list of parts. */
+  public int index(String part) {
+    Integer index = partIndex.get(part);
+    if (index == null) {
+      throw new IllegalArgumentException("The rig has no part \"" + part + "\"");
+    }
+    return index;
+  }
+
+  public Part part(int vertex) {
+    return parts.get(owner[vertex]);
+  }
+
+  /** Returns the name of the port at a vertex. */
+  public String port(int vertex) {
+    return part(vertex).kind().ports().get(vertex - firstVertex[owner[vertex]]);
+  }
+
+  /** Tells whether a tank's port lets in but not out. */
+  boolean onlyIn(int vertex) {
+    return onlyIn[vertex];
+  }
+
+  /** Returns how far a port reaches above and below its middle (m). */
+  double half(int vertex) {
+    return half[vertex];
+  }
+
+  Point point(int vertex) {
+    return points[vertex];
+  }
+
+  /** Returns the points of a line's run, its first end first. */
+  Point[] run(int line) {
+    return runs[line];
+  }
+
+  public boolean hasLine(PortRef port) {
+    return linesByPort.containsKey(port);
+  }
+
+  /** Returns the index of the line at a port, which must have one. */
+  public int lineAt(PortRef port) {
+    Integer line = lineIndex.get(port);
+    if (line == null) {
+      throw new IllegalArgumentException("No line is joined to " + port);
+    }
+    return line;
+  }
+
+  /** Returns where a line stands in the rig's list of lines. */
+  public int lineNumber(String id) {
+    Integer line = lineNumbers.get(id);
+    if (line == null) {
+      throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
+    }
+    return line;
+  }
+
+  public int lineFrom(int line) {
+    return lineFrom[line];
+  }
+
+  public int lineTo(int line) {
+    return lineTo[line];
+  }
+
+  /** Tells whether a portable container pours into a line, or is drawn from by it. */
+  boolean pours(int line) {
+    return pours[line];
+  }
+
+  /** Returns the pairs of vertices, flat, that a valve joins in a position. */
+  int[] passages(int part, String stop) {
+    return passages.get(part).getOrDefault(stop, NONE);
+  }
+
+  private static boolean isSource(Kind kind) {
+    return kind instanceof Kind.HoseInlet
+        || kind instanceof Kind.Tank
+        || kind instanceof Kind.PortableContainer;
+  }
+
+  /** Returns the parts from which water can come, in the order of the rig. */
+  public List<Part> sources() {
+    return sources;
+  }
+
+  /** Returns the pumps of all kinds, in the order of the rig. */
+  public List<Part> pumps() {
+    return pumps;
+  }
+
+  /** Returns the tanks in the order of the rig. */
+  public List<Part> tanks() {
+    return tanks;
+  }
+
+  /** Returns the vertices of the ports of a tank, by its place in {@link #tanks}. */
+  public int[] tankVertices(int tank) {
+    return tankVertices[tank];
+  }
+
+  /** Returns the id of the line at a port, if there is one. */
+  public Optional<String> lineId(PortRef port) {
+    return Optional.ofNullable(linesByPort.get(port)).map(Line::id);
+  }
+
+  /** Returns the vertex at the other end of the line at a port, or −1 when no line is there. */
+  public int across(PortRef port) {
+    Line line = linesByPort.get(port);
+    return line == null ? -1 : vertex(line.other(port));
+  }
+}

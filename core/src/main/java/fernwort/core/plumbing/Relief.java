@@ -1,0 +1,191 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayDeque;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import java.util.Set;
+import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * Where the water of a full tank goes when more is pressed in: whether an open passage leads from
+ * it to the open, if need be through other tanks. A float ball that lets air out does not count,
+ * for water shuts it.
+ *
+ * <p>Breadth first, O(E).
+ */
+public final class Relief {
+
+  private static final Set<TankPort.Use> OUTLETS = Set.of(TankPort.Use.FEED, TankPort.Use.DRAIN);
+
+  private final Plumbing plumbing;
+  private final OpenGraph graph;
+  private final Set<Integer> openings = new HashSet<>();
+
+  private Relief(Plumbing plumbing, Setting setting) {
+    this.plumbing = plumbing;
+    graph = new OpenGraph(plumbing, setting);
+    new Outlets(graph)
+        .ends().stream()
+            .filter(o -> o.end().kind() != End.Kind.TANK)
+            .filter(o -> !(plumbing.part(o.vertex()).kind() instanceof Kind.HoseInlet))
+            .forEach(o -> openings.add(o.vertex()));
+  }
+
+  /** Looks at a setting. */
+  public static Relief of(Plumbing plumbing, Setting setting) {
+    return new Relief(plumbing, setting);
+  }
+
+  /**
+   * Tells whether a tank cannot be pressed beyond what its overflow's height makes.
+   *
+   * @param tank id of the tank
+   * @param source id of what presses, whose own way back does not count; empty for whatever does
+   */
+  public boolean has(String tank, Optional<String> source) {
+    return source.filter(s -> isShutByFloats(tank, s)).isPresent()
+        || opens(tank, source, new HashSet<>(), v -> true);
+  }
+
+  /**
+   * Returns how high water has to rise to leave a tank by its vents, their handles open (m);
+   * infinite when it cannot. By a queue that takes the lowest point first, O(E log V).
+   */
+  public static double height(Plumbing plumbing, Levels levels, Part tank) {
+    OpenGraph free = OpenGraph.withHandlesFree(plumbing);
+    double[] crest = new double[plumbing.size()];
+    Arrays.fill(crest, Double.POSITIVE_INFINITY);
+    PriorityQueue<Integer> queue = new PriorityQueue<>(Comparator.comparingDouble(v -> crest[v]));
+    for (TankPort port : ((Kind.Tank) tank.kind()).tankPorts()) {
+      if (port.use() == TankPort.Use.VENT) {
+        int v = plumbing.vertex(tank, port.id());
+        crest[v] = levels.height(v);
+        queue.add(v);
+      }
+    }
+    while (!queue.isEmpty()) {
+      int v = queue.remove();
+      if (plumbing.part(v).kind() instanceof Kind.OpenEnd) {
+        return crest[v];
+      }
+      for (int e = free.first(v); e >= 0; e = free.next(e)) {
+        double over = free.line(e) >= 0 ? levels.crest(free.line(e)) : levels.height(free.to(e));
+        double to = Math.max(crest[v], over);
+        if (to < crest[free.to(e)]) {
+          crest[free.to(e)] = to;
+          queue.add(free.to(e));
+        }
+      }
+    }
+    return Double.POSITIVE_INFINITY;
+  }
+
+  /** Tells whether the line of one of a tank's vents stands open to the air. */
+  public boolean hasByVents(String tank) {
+    return opens(tank, Optional.empty(), new HashSet<>(), v -> use(v) == TankPort.Use.VENT);
+  }
+
+  /**
+   * Tells whether nothing stands open on a tank but its outlets, which water covers as it rises,
+   * and the lines that it is filled by: then its air is shut in as soon as more comes than those
+   * let out.
+   *
+   * @param source id of what presses
+   */
+  public boolean hasAtMostOutlets(String tank, String source) {
+    Set<Integer> fed = fedBy(source);
+    return !isShutByFloats(tank, source)
+        && !opens(
+            tank,
+            Optional.of(source),
+            new HashSet<>(),
+            v -> !OUTLETS.contains(use(v)) && !fed.contains(v));
+  }
+
+  private boolean opens(
+      String tank, Optional<String> source, Set<String> seen, IntPredicate ports) {
+    seen.add(tank);
+    int from = plumbing.index(tank);
+    boolean[] reached = new boolean[plumbing.size()];
+    Deque<Integer> front = new ArrayDeque<>();
+    for (int v = plumbing.first(from); v < plumbing.first(from + 1); v++) {
+      if (!plumbing.onlyIn(v) && ports.test(v)) {
+        reached[v] = true;
+        front.add(v);
+      }
+    }
+    spread(front, reached);
+    for (int v = 0; v < reached.length; v++) {
+      Part part = plumbing.part(v);
+      boolean own = source.filter(part.id()::equals).isPresent() || part.id().equals(tank);
+      if (!reached[v] || own) {
+        continue;
+      }
+      boolean on =
+          part.kind() instanceof Kind.Tank
+              && !seen.contains(part.id())
+              && !plumbing.onlyIn(v)
+              && opens(part.id(), source, seen, ports);
+      if (openings.contains(v) || on) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private TankPort.Use use(int tankPort) {
+    return ((Kind.Tank) plumbing.part(tankPort).kind()).port(plumbing.port(tankPort)).use();
+  }
+
+  /** Tells whether all that comes from a source to a tank comes through float valves. */
+  private boolean isShutByFloats(String tank, String source) {
+    Set<Integer> fed = fedBy(source);
+    int into = plumbing.index(tank);
+    boolean comes = false;
+    for (int v = plumbing.first(into); v < plumbing.first(into + 1); v++) {
+      if (fed.contains(v) && !plumbing.onlyIn(v)) {
+        return false;
+      }
+      comes |= fed.contains(v);
+    }
+    return comes;
+  }
+
+  /** The ports that what comes from a source reaches, through anything but tanks. */
+  private Set<Integer> fedBy(String source) {
+    int from = plumbing.index(source);
+    boolean[] reached = new boolean[plumbing.size()];
+    Deque<Integer> front = new ArrayDeque<>();
+    for (int v = plumbing.first(from); v < plumbing.first(from + 1); v++) {
+      reached[v] = true;
+      front.add(v);
+    }
+    spread(front, reached);
+    return IntStream.range(0, reached.length)
+        .filter(v -> reached[v])
+        .boxed()
+        .collect(Collectors.toSet());
+  }
+
+  private void spread(Deque<Integer> front, boolean[] reached) {
+    while (!front.isEmpty()) {
+      int v = front.remove();
+      for (int e = graph.first(v); e >= 0; e = graph.next(e)) {
+        if (!reached[graph.to(e)]) {
+          reached[graph.to(e)] = true;
+          front.add(graph.to(e));
+        }
+      }
+    }
+  }
+}

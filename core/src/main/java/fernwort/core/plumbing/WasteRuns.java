@@ -1,0 +1,82 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.List;
+
+/** Where what runs away from each fixture goes by its fall, whatever the handles. */
+public final class WasteRuns {
+
+  private WasteRuns() {}
+
+  /**
+   * One line on the way of some waste.
+   *
+   * @param fixture id of the fixture
+   * @param line the line
+   * @param fall how much lower it ends than it starts, in the direction of the water (m)
+   */
+  public record Run(String fixture, Line line, double fall) {
+    /** Returns the fall over the length. */
+    public double gradient() {
+      return fall / line.length();
+    }
+  }
+
+  /**
+   * Returns the lines from each fixture's waste to the tank or end where it stops. O(V + E) each.
+   */
+  public static List<Run> of(Plumbing plumbing) {
+    OpenGraph graph = OpenGraph.withHandlesFree(plumbing);
+    List<Run> runs = new ArrayList<>();
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+        runs.addAll(from(graph, part));
+      }
+    }
+    return runs;
+  }
+
+  private static List<Run> from(OpenGraph graph, Part fixture) {
+    Plumbing plumbing = graph.plumbing();
+    int[] arrival = new int[plumbing.size()];
+    Arrays.fill(arrival, -1);
+    int start = plumbing.vertex(fixture, "waste");
+    Deque<Integer> front = new ArrayDeque<>(List.of(start));
+    int end = start;
+    while (!front.isEmpty()) {
+      int v = front.remove();
+      Kind kind = plumbing.part(v).kind();
+      if (kind instanceof Kind.Tank || kind instanceof Kind.OpenEnd) {
+        end = v;
+        break;
+      }
+      for (int e = graph.first(v); e >= 0; e = graph.next(e)) {
+        int u = graph.to(e);
+        if (u != start && arrival[u] < 0) {
+          arrival[u] = e;
+          front.add(u);
+        }
+      }
+    }
+    return back(graph, fixture, arrival, end);
+  }
+
+  private static List<Run> back(OpenGraph graph, Part fixture, int[] arrival, int end) {
+    Plumbing plumbing = graph.plumbing();
+    List<Run> runs = new ArrayList<>();
+    for (int v = end; arrival[v] >= 0; v = graph.from(arrival[v])) {
+      int e = arrival[v];
+      if (graph.line(e) >= 0) {
+        double fall = plumbing.point(graph.from(e)).z() - plumbing.point(graph.to(e)).z();
+        runs.addFirst(new Run(fixture.id(), plumbing.rig().lines().get(graph.line(e)), fall));
+      }
+    }
+    return runs;
+  }
+}

@@ -1,0 +1,279 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.plumbing.Water;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
+import fernwort.core.streams.Streams;
+import fernwort.core.tank.TankRoom;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Vents: none at all, too low, sagging, or a tail that can siphon. */
+final class AirLook implements Look {
+
+  /** Capacity that a low vent may cost before it is worth saying. */
+  private static final double SHARE_WORTH_SAYING = 0.03;
+
+  private static final double SAG_WORTH_SAYING = 0.005;
+
+  /** The slope on which an overflow's loss is reckoned; a steep road. */
+  private static final double SLOPE = 6;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    for (Part part : plan.rig().parts()) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        air(plan, part, tank, found);
+        low(plan, part, found);
+        siphon(plan, part, tank, found);
+      }
+    }
+    sags(plan, found);
+  }
+
+  // --- none ------------------------------------------------------------------------------------
+
+  private static void air(Plumbed plan, Part part, Kind.Tank tank, List<Finding> found) {
+    boolean breathes =
+        plan.free()
+            .leaving(part, port -> takesAir(tank.port(port)), AirLook::isOpening)
+            .isPresent();
+    if (!breathes) {
+      found.add(
+          new Finding(
+              Finding.Code.NO_AIR,
+              Finding.Risk.HARM,
+              part.label() + " has no way for air",
+              "Filling presses its air together, drawing sucks its walls in.",
+              "A burst or caved tank, and taps that die while there is water.",
+              "Add a vent from its top to the open.",
+              List.of(part.id()),
+              Optional.of(vent(part, tank))));
+    }
+  }
+
+  /** A drain opens below, and what it lets in bubbles through what it should let out. */
+  private static boolean takesAir(TankPort port) {
+    return port.use() != TankPort.Use.DRAIN;
+  }
+
+  private static boolean isOpening(Part part) {
+    return part.kind() instanceof Kind.OpenEnd end
+            && end.role() != Kind.OpenEnd.Role.DUMP
+            && end.role() != Kind.OpenEnd.Role.DRAIN
+        || part.kind() instanceof Kind.AirAdmittanceValve
+        || part.kind() instanceof Kind.GravityFiller;
+  }
+
+  private static UnaryOperator<Rig> vent(Part part, Kind.Tank tank) {
+    return rig -> {
+      TankRoom room = TankRoom.of(tank);
+      double top = room.highest(Slope.LEVEL);
+      Point middle = room.centroid(top, Slope.LEVEL);
+      String port = freePort(tank);
+      List<TankPort> ports = new ArrayList<>(tank.tankPorts());
+      ports.add(
+          new TankPort(port, TankPort.Use.VENT, new Point(middle.x(), middle.y(), top - 0.005)));
+      Rig drilled = RigEdit.of(rig).change(part.id(), p -> p.with(tank.withPorts(ports)));
+      Part end =
+          new Part(
+              RigEdit.of(drilled).freeId(part.id() + "-vent"),
+              RigEdit.shortened(part.label() + " vent"),
+              part.place(),
+              part.x(),
+              part.y(),
+              part.height() + top + 0.4,
+              0,
+              new Kind.OpenEnd(Kind.OpenEnd.Role.VENT));
+      return RigEdit.of(drilled).addAt(end, "in", part.port(port), 0.016, 0.6);
+    };
+  }
+
+  private static String freePort(Kind.Tank tank) {
+    String port = "vent";
+    for (int n = 2; tank.ports().contains(port); n++) {
+      port = "vent-" + n;
+    }
+    return port;
+  }
+
+  // --- too low ---------------------------------------------------------------------------------
+
+  private static void low(Plumbed plan, Part part, List<Finding> found) {
+    TankRoom room = plan.plumbing().room(part.id());
+    double top = room.highest(Slope.LEVEL);
+    double fills = room.volumeBelow(top, Slope.LEVEL);
+    plan.plumbing().joined(part).tankPorts().stream()
+        .filter(p -> p.use() == TankPort.Use.VENT)
+        .max((a, b) -> Double.compare(a.at().z(), b.at().z()))
+        .filter(p ->
+            fills - room.volumeBelow(p.at(), Slope.LEVEL) > SHARE_WORTH_SAYING * room.capacity())
+        .ifPresent(vent -> {
+          double lost = fills - room.volumeBelow(vent.at(), Slope.LEVEL);
+          found.add(
+              new Finding(
+                  Finding.Code.VENT_LOW,
+                  Finding.Risk.LOSS,
+                  "%s: its vent leaves %s below its top"
+                      .formatted(part.label(), Plumbed.millimetres(top - vent.at().z())),
+                  "Air above the vent cannot get out, so water never gets there.",
+                  Plumbed.litres(lost) + " of its room is never filled.",
+                  "Lead the vent from the very top.",
+                  List.of(part.id()),
+                  Optional.of(raise(part, vent, top - 0.004))));
+        });
+  }
+
+  private static UnaryOperator<Rig> raise(Part part, TankPort port, double z) {
+    return rig -> RigEdit.of(rig).change(part.id(), p -> OutletLook.movePort(p, port.id(), z));
+  }
+
+  // --- sagging ---------------------------------------------------------------------------------
+
+  private static void sags(Plumbed plan, List<Finding> found) {
+    Map<String, Streams.Stream> streams = Streams.of(plan.rig());
+    for (Line line : plan.rig().lines()) {
+      double sag = sag(plan, line);
+      if (streams.get(line.id()) == Streams.Stream.AIR && sag > SAG_WORTH_SAYING) {
+        boolean shared = vents(plan, line) > 1;
+        found.add(
+            new Finding(
+                Finding.Code.VENT_SAG,
+                shared ? Finding.Risk.HARM : Finding.Risk.LOSS,
+                "%s sags by %s%s"
+                    .formatted(
+                        line.label(),
+                        Plumbed.millimetres(sag),
+                        shared ? " and serves two tanks" : ""),
+                "Water that gets into it stays in the low spot and locks the air.",
+                "It holds back %.0f Pa: early overflow, and “full” that is not full."
+                    .formatted(Water.DENSITY * Water.GRAVITY * sag),
+                shared
+                    ? "Let it rise all the way, or give each tank a vent of its own."
+                    : "Let it rise all the way.",
+                List.of(line.from().part(), line.to().part()),
+                Optional.of(
+                    rig -> RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of())))));
+      }
+    }
+  }
+
+  /** How far the lowest point of a line lies below the lower of its ends (m). */
+  private static double sag(Plumbed plan, Line line) {
+    double ends =
+        Math.min(
+            plan.part(line.from().part()).at(line.from().port()).z(),
+            plan.part(line.to().part()).at(line.to().port()).z());
+    return line.profile().stream()
+        .mapToDouble(ProfilePoint::height)
+        .map(h -> ends - h)
+        .max()
+        .orElse(0);
+  }
+
+  private static long vents(Plumbed plan, Line line) {
+    return plan.plumbing().tanks().stream()
+        .filter(t ->
+            plan.free()
+                .route(
+                    t.id(),
+                    p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Fixture,
+                    p -> p.id().equals(line.to().part()) || p.id().equals(line.from().part()))
+                .isPresent())
+        .count();
+  }
+
+  // --- siphon ----------------------------------------------------------------------------------
+
+  private static void siphon(Plumbed plan, Part part, Kind.Tank tank, List<Finding> found) {
+    for (TankPort port : tank.tankPorts()) {
+      Optional<Line> line = plan.lineAt(part, port.id());
+      if (port.use() != TankPort.Use.VENT || line.isEmpty()) {
+        continue;
+      }
+      Optional<Part> tail = tail(plan, line.get().other(part.port(port.id())).part());
+      if (tail.isPresent() && tail.get().height() < part.at(port.id()).z() - 0.1) {
+        double lost = lostOnSlope(plan.plumbing().room(part.id()), port);
+        found.add(
+            new Finding(
+                Finding.Code.OVERFLOW_SIPHON,
+                Finding.Risk.LOSS,
+                "%s can siphon out through %s".formatted(part.label(), tail.get().label()),
+                "Its tail hangs lower than the tank's port: once full of water it goes on drawing.",
+                "Up to %s from a full tank on a slope of %.0f°."
+                    .formatted(Plumbed.litres(lost), SLOPE),
+                "Lead it over a crest with an air valve, which stays safe when a handle is"
+                    + " forgotten; or fit a hand valve and remember it.",
+                List.of(part.id(), tail.get().id()),
+                Optional.of(airAtCrest(part, port, line.get()))));
+      }
+    }
+  }
+
+  /** The open end that a vent line leads down to, when no air valve is on its way. */
+  private static Optional<Part> tail(Plumbed plan, String start) {
+    boolean admits =
+        plan.free()
+            .route(start, AirLook::stops, p -> p.kind() instanceof Kind.AirAdmittanceValve)
+            .isPresent();
+    Part first = plan.part(start);
+    if (admits || first.kind() instanceof Kind.AirAdmittanceValve) {
+      return Optional.empty();
+    }
+    if (isTail(first)) {
+      return Optional.of(first);
+    }
+    return plan.free()
+        .route(start, AirLook::stops, AirLook::isTail)
+        .map(route -> plan.part(route.getLast()));
+  }
+
+  /** A drain that a tank is emptied by is no tail, even where its line meets a vent's. */
+  private static boolean isTail(Part part) {
+    return part.kind() instanceof Kind.OpenEnd end
+        && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW);
+  }
+
+  private static boolean stops(Part part) {
+    return part.kind() instanceof Kind.Tank
+        || part.kind() instanceof Kind.Pump
+        || part.kind() instanceof Kind.Fixture;
+  }
+
+  /** The most that lies above a port when a full tank is tipped one way or another (m³). */
+  private static double lostOnSlope(TankRoom room, TankPort port) {
+    double full = room.volumeBelow(port.at(), Slope.LEVEL);
+    double kept = full;
+    for (double[] tip : new double[][] {{SLOPE, 0}, {-SLOPE, 0}, {0, SLOPE}, {0, -SLOPE}}) {
+      kept = Math.min(kept, room.volumeBelow(port.at(), new Slope(tip[0], tip[1])));
+    }
+    return full - kept;
+  }
+
+  private static UnaryOperator<Rig> airAtCrest(Part tank, TankPort port, Line line) {
+    return rig -> {
+      double crest = tank.at(port.id()).z() + 0.25;
+      Part valve =
+          new Part(
+              RigEdit.of(rig).freeId(tank.id() + "-air"),
+              RigEdit.shortened(tank.label() + " air valve"),
+              tank.place(),
+              tank.x(),
+              tank.y(),
+              crest + 0.05,
+              0,
+              new Kind.AirAdmittanceValve());
+      return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, crest);
+    };
+  }
+}

@@ -1,0 +1,80 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Lines that no drain reaches: what stays in them freezes. */
+final class DrainLook implements Look {
+
+  /** Less than this in all the lines is a matter of a few drops (m³). */
+  private static final double WORTH_SAYING = 1e-4;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    List<Wet> wet =
+        plan.rig().lines().stream()
+            .map(line -> new Wet(line, plan.flood().stays(line)))
+            .sorted(Comparator.comparingDouble(Wet::stays).reversed())
+            .toList();
+    double all = wet.stream().mapToDouble(Wet::stays).sum();
+    if (all < WORTH_SAYING) {
+      return;
+    }
+    Line worst = wet.getFirst().line();
+    Part end = lower(plan, worst);
+    String named =
+        wet.stream()
+            .limit(3)
+            .filter(w -> w.stays() > 0.1 * all)
+            .map(w -> w.line().label())
+            .collect(Collectors.joining(", "));
+    found.add(
+        new Finding(
+            Finding.Code.NO_LOW_DRAIN,
+            Finding.Risk.LOSS,
+            "No drain lets these lines run empty",
+            "They lie lower than every drain they can reach, so water stays in: " + named + ".",
+            "%s stays in the lines and can freeze.".formatted(Plumbed.litres(all)),
+            "Put a drain cap at the lowest point of “%s”, and look again.".formatted(worst.label()),
+            List.of(end.id()),
+            Optional.of(rig ->
+                RigEdit.of(rig)
+                    .teeOff(
+                        worst.id(),
+                        new Part(
+                            RigEdit.of(rig).freeId(worst.id() + "-drain"),
+                            RigEdit.shortened("Drain of " + worst.label()),
+                            end.place(),
+                            end.x(),
+                            end.y(),
+                            Math.max(0, lowest(plan, worst) - 0.05),
+                            0,
+                            new Kind.Plug(true)),
+                        "in",
+                        0.1,
+                        lowest(plan, worst)))));
+  }
+
+  /** A line and the water that stays in it (m³). */
+  private record Wet(Line line, double stays) {}
+
+  private static Part lower(Plumbed plan, Line line) {
+    Part a = plan.part(line.from().part());
+    Part b = plan.part(line.to().part());
+    return a.at(line.from().port()).z() <= b.at(line.to().port()).z() ? a : b;
+  }
+
+  private static double lowest(Plumbed plan, Line line) {
+    double ends =
+        Math.min(
+            plan.part(line.from().part()).at(line.from().port()).z(),
+            plan.part(line.to().part()).at(line.to().port()).z());
+    return line.profile().stream().mapToDouble(p -> p.height()).reduce(ends, Math::min);
+  }
+}

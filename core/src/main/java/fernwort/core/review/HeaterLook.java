@@ -1,0 +1,107 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Heaters without relief, or without a way round them. */
+final class HeaterLook implements Look {
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    for (Part part : plan.rig().parts()) {
+      if (part.kind() instanceof Kind.Heater heater) {
+        relief(part, heater, found);
+        bypass(plan, part, heater, found);
+      }
+    }
+  }
+
+  private static void relief(Part part, Kind.Heater heater, List<Finding> found) {
+    if (!heater.relief() && heater.works() == Kind.Heater.Type.STORAGE) {
+      found.add(
+          new Finding(
+              Finding.Code.HEATER_RELIEF,
+              Finding.Risk.HARM,
+              part.label() + " has no pressure relief valve",
+              "Heated water grows; shut in, it bursts the heater or the weakest joint.",
+              "Scalding, and the heater.",
+              "Have a relief valve fitted that its maker and your local code call for; then say so"
+                  + " in its form.",
+              List.of(part.id()),
+              Optional.empty()));
+    }
+  }
+
+  private static void bypass(Plumbed plan, Part part, Kind.Heater heater, List<Finding> found) {
+    Optional<Line> cold = plan.lineAt(part, "cold");
+    Optional<Line> hot = plan.lineAt(part, "hot");
+    if (heater.works() != Kind.Heater.Type.STORAGE || cold.isEmpty() || hot.isEmpty()) {
+      return;
+    }
+    String before = cold.get().other(part.port("cold")).part();
+    String after = hot.get().other(part.port("hot")).part();
+    boolean round =
+        plan.free()
+            .route(before, p -> p.id().equals(part.id()), p -> p.id().equals(after))
+            .isPresent();
+    if (!round) {
+      found.add(
+          new Finding(
+              Finding.Code.HEATER_BYPASS,
+              Finding.Risk.LOSS,
+              part.label() + " cannot be bypassed",
+              "Antifreeze or a flush has to fill the whole heater on its way to the hot taps.",
+              Plumbed.litres(part.volume())
+                  + " of antifreeze each winter, and as much to flush out.",
+              "Fit a bypass with a valve between its cold and its hot line.",
+              List.of(part.id()),
+              Optional.of(roundIt(part, cold.get(), hot.get()))));
+    }
+  }
+
+  private static UnaryOperator<Rig> roundIt(Part heater, Line cold, Line hot) {
+    return rig -> {
+      Part valve =
+          new Part(
+              RigEdit.of(rig).freeId(heater.id() + "-bypass"),
+              RigEdit.shortened(heater.label() + " bypass"),
+              heater.place(),
+              heater.x(),
+              heater.y(),
+              heater.height() + 0.2,
+              2e-5,
+              Fittings.twoWay(90));
+      Rig branched = RigEdit.of(rig).teeOff(cold.id(), valve, "a", 0.2);
+      Part tee =
+          new Part(
+              RigEdit.of(branched).freeId("hot-tee"),
+              "Bypass tee",
+              heater.place(),
+              heater.x(),
+              heater.y(),
+              heater.height() + 0.3,
+              0,
+              new Kind.Tee());
+      Rig joined = RigEdit.of(branched).insert(hot.id(), tee, "a", "b");
+      return RigEdit.of(joined)
+          .connect(
+              new Line(
+                  RigEdit.of(joined).freeId(valve.id() + "-line"),
+                  RigEdit.shortened("From " + valve.label()),
+                  valve.port("b"),
+                  tee.port("c"),
+                  hot.bore(),
+                  0.2,
+                  hot.material(),
+                  1,
+                  List.of()));
+    };
+  }
+}

@@ -1,0 +1,93 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
+import fernwort.core.tank.TankRoom;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Outlets at the very bottom, where sediment lies, or so high that they strand much. */
+final class OutletLook implements Look {
+
+  /** Sediment settles about so thick between cleanings; an estimate (m). */
+  private static final double SEDIMENT = 0.008;
+
+  private static final double SHARE_WORTH_SAYING = 0.12;
+
+  /** A height that clears sediment and strands little (m). */
+  private static final double GOOD = 0.02;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    for (Part part : plan.plumbing().tanks()) {
+      if (part.kind() instanceof Kind.Tank tank && tank.contents() == Contents.FRESH) {
+        for (TankPort port : plan.plumbing().joined(part).tankPorts()) {
+          if (port.use() == TankPort.Use.FEED) {
+            look(plan, part, port, found);
+          }
+        }
+      }
+    }
+  }
+
+  private static void look(Plumbed plan, Part part, TankPort port, List<Finding> found) {
+    TankRoom room = plan.plumbing().room(part.id());
+    double floor = room.lowest(Slope.LEVEL);
+    double above = port.at().z() - floor;
+    double kept = room.kept(Slope.LEVEL).stream().mapToDouble(TankRoom.Kept::volume).sum();
+    double stranded = room.volumeBelow(port.at(), Slope.LEVEL) - kept;
+    if (above < SEDIMENT) {
+      found.add(
+          new Finding(
+              Finding.Code.OUTLET_LOW,
+              Finding.Risk.BOTHER,
+              "%s: its outlet lies %s above the floor"
+                  .formatted(part.label(), Plumbed.millimetres(above)),
+              "It draws in whatever has settled, and blocks strainer and filters.",
+              "Filters clog early; grit reaches pump and taps.",
+              "Raise it to about %s, or strain it and clean the tank often."
+                  .formatted(Plumbed.millimetres(GOOD)),
+              List.of(part.id()),
+              Optional.of(move(part, port, floor + GOOD))));
+    } else if (stranded > SHARE_WORTH_SAYING * room.capacity()) {
+      found.add(
+          new Finding(
+              Finding.Code.OUTLET_HIGH,
+              Finding.Risk.LOSS,
+              "%s: its outlet lies %s above the floor"
+                  .formatted(part.label(), Plumbed.millimetres(above)),
+              "Water below the outlet is carried but never drawn.",
+              "%s, %.0f %% of the tank, is stranded on level ground."
+                  .formatted(Plumbed.litres(stranded), 100 * stranded / room.capacity()),
+              "Lower it to about %s above the floor.".formatted(Plumbed.millimetres(GOOD)),
+              List.of(part.id()),
+              Optional.of(move(part, port, floor + GOOD))));
+    }
+  }
+
+  private static UnaryOperator<Rig> move(Part part, TankPort port, double z) {
+    return rig -> RigEdit.of(rig).change(part.id(), p -> movePort(p, port.id(), z));
+  }
+
+  /** Returns a tank with one of its ports at another height over its inside corner (m). */
+  static Part movePort(Part part, String port, double z) {
+    if (!(part.kind() instanceof Kind.Tank tank)) {
+      return part;
+    }
+    return part.with(
+        tank.withPorts(
+            tank.tankPorts().stream()
+                .map(p ->
+                    p.id().equals(port)
+                        ? new TankPort(p.id(), p.use(), new Point(p.at().x(), p.at().y(), z))
+                        : p)
+                .toList()));
+  }
+}

@@ -1,0 +1,66 @@
+package fernwort.core.review;
+
+import fernwort.core.drain.Flood;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A rig as the looks see it: with every handle free and every tank empty.
+ *
+ * @param plumbing the prepared rig
+ * @param free what the layout joins
+ * @param level the heights on level ground
+ * @param flood to which level water stays when every drain is open
+ * @param lines the line at each port
+ */
+record Plumbed(
+    Plumbing plumbing, Connections free, Levels level, Flood flood, Map<PortRef, Line> lines) {
+
+  static Plumbed of(Plumbing plumbing) {
+    State empty = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    Levels level = Levels.of(plumbing, empty);
+    return new Plumbed(
+        plumbing,
+        Connections.withHandlesFree(plumbing),
+        level,
+        Flood.withHandlesFree(plumbing, level),
+        plumbing.rig().linesByPort());
+  }
+
+  Rig rig() {
+    return plumbing.rig();
+  }
+
+  Part part(String id) {
+    return rig().parts().get(plumbing.index(id));
+  }
+
+  Optional<Line> lineAt(Part part, String port) {
+    return Optional.ofNullable(lines.get(part.port(port)));
+  }
+
+  static boolean isTank(Part part, Contents contents) {
+    return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
+  }
+
+  static String litres(double volume) {
+    return volume * 1000 >= 10
+        ? "%.0f L".formatted(volume * 1000)
+        : "%.1f L".formatted(volume * 1000);
+  }
+
+  static String millimetres(double length) {
+    return "%.0f mm".formatted(length * 1000);
+  }
+}

@@ -1,0 +1,259 @@
+package fernwort.core.road;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * What a drive loses through overflows and vents.
+ *
+ * <p>A steady acceleration a tips the water by atan(a/g), a climb by its angle; each stretch is run
+ * with the surface so tipped, siphons going on from one stretch to the next. Slosh is not modelled,
+ * so the loss is a range: with the tips a fifth less and a quarter more than given, and with tails
+ * that siphon late or early where both happen.
+ *
+ * @param words what it is
+ * @param stretches its stretches, in order
+ */
+public record Drive(String words, List<Stretch> stretches) {
+
+  private static final double GRAVITY = 9.80665;
+  private static final double MILDER = 0.8;
+  private static final double HARDER = 1.25;
+  private static final double RISE = 0.3;
+
+  /**
+   * A stretch of road.
+   *
+   * @param seconds how long it lasts (s)
+   * @param climb how much it climbs, rise over length; negative downhill
+   * @param camber how much the left side stands higher (degrees)
+   * @param forward acceleration forwards, negative for braking (m/s²)
+   * @param left acceleration to the left, as in a left-hand bend (m/s²)
+   */
+  public record Stretch(double seconds, double climb, double camber, double forward, double left) {
+
+    Slope slope(double share) {
+      double pitch = Math.toDegrees(Math.atan(climb) + Math.atan(forward / GRAVITY));
+      double roll = camber + Math.toDegrees(Math.atan(left / GRAVITY));
+      return new Slope(Math.clamp(share * pitch, -40, 40), Math.clamp(share * roll, -40, 40));
+    }
+  }
+
+  /** Drives made up for a start. */
+  public static final List<Drive> READY =
+      List.of(
+          new Drive(
+              "Over a pass",
+              List.of(
+                  new Stretch(600, 0.09, 0, 0, 0),
+                  new Stretch(8, 0.09, 0, 0, 2.5),
+                  new Stretch(8, 0.09, 0, 0, -2.5),
+                  new Stretch(60, 0, 0, 0, 0),
+                  new Stretch(600, -0.09, 0, 0, 0),
+                  new Stretch(5, -0.09, 0, -3, 0))),
+          new Drive(
+              "Across a town",
+              List.of(
+                  new Stretch(6, 0, 0, 1.8, 0),
+                  new Stretch(40, 0, 1, 0, 0),
+                  new Stretch(4, 0, 0, -3.5, 0),
+                  new Stretch(7, 0, 0, 0.5, 2.2),
+                  new Stretch(7, 0, 0, 0.5, -2.2),
+                  new Stretch(40, 0.03, 1, 0, 0),
+                  new Stretch(5, 0, 0, -3, 0))),
+          new Drive(
+              "Ferry ramp and forest track",
+              List.of(
+                  new Stretch(25, -0.16, 0, 0, 0),
+                  new Stretch(25, 0.16, 0, 0, 0),
+                  new Stretch(300, 0.05, 4, 0, 0),
+                  new Stretch(300, -0.04, -5, 0, 0),
+                  new Stretch(10, 0.2, 0, 0, 0))));
+
+  public Drive {
+    stretches = List.copyOf(stretches);
+  }
+
+  /**
+   * What is lost.
+   *
+   * @param low with milder tips, and tails that do not siphon where they need not (m³)
+   * @param expected with the tips as given (m³)
+   * @param high with harder ones, and tails that siphon where they may (m³)
+   */
+  public record Lost(double low, double expected, double high) {}
+
+  /**
+   * What a drive loses.
+   *
+   * @param ends what leaves at each open end, by the part's id
+   * @param tanks what each tank loses, by its id
+   */
+  public record Losses(Map<String, Lost> ends, Map<String, Lost> tanks) {}
+
+  /**
+   * Returns what is lost on this drive, with pumps off and taps shut.
+   *
+   * @throws IllegalStateException when the flow on a stretch does not settle
+   */
+  public Losses losses(Plumbing plumbing, State start) {
+    State parked = shutDown(plumbing.rig(), start);
+    Hydraulics late = Hydraulics.of(plumbing);
+    Hydraulics early = late.primingEarly();
+    Gone least = run(plumbing, late, parked, MILDER);
+    Gone middle = run(plumbing, late, parked, 1);
+    List<Gone> most =
+        List.of(
+            middle,
+            run(plumbing, early, parked, 1),
+            run(plumbing, late, parked, HARDER),
+            run(plumbing, early, parked, HARDER));
+    return new Losses(
+        ranges(least.ends(), middle.ends(), most.stream().map(Gone::ends).toList()),
+        ranges(least.tanks(), middle.tanks(), most.stream().map(Gone::tanks).toList()));
+  }
+
+  private static Map<String, Lost> ranges(
+      Map<String, Double> least, Map<String, Double> middle, List<Map<String, Double>> most) {
+    Set<String> ids = new HashSet<>(least.keySet());
+    most.forEach(m -> ids.addAll(m.keySet()));
+    Map<String, Lost> ranges = new TreeMap<>();
+    for (String id : ids) {
+      double expected = middle.getOrDefault(id, 0.0);
+      ranges.put(
+          id,
+          new Lost(
+              Math.min(least.getOrDefault(id, 0.0), expected),
+              expected,
+              most.stream().mapToDouble(m -> m.getOrDefault(id, 0.0)).max().orElse(expected)));
+    }
+    return ranges;
+  }
+
+  /** Returns a state with everything shut down that runs, gives water or stands open. */
+  public static State shutDown(Rig rig, State start) {
+    State state = start;
+    for (Map.Entry<String, String> shut : rig.shutDown().entrySet()) {
+      state = state.with(shut.getKey(), shut.getValue());
+    }
+    return state;
+  }
+
+  /** What has left at each end and from each tank, by id (m³). */
+  private record Gone(Map<String, Double> ends, Map<String, Double> tanks) {}
+
+  private Gone run(Plumbing plumbing, Hydraulics hydraulics, State start, double share) {
+    Map<String, Double> ends = new TreeMap<>();
+    Conditions conditions = Conditions.ORDINARY;
+    State state = start;
+    for (Stretch stretch : stretches) {
+      State tipped = new State(state.setting(), state.volumes(), stretch.slope(share));
+      Simulation run = Simulation.start(plumbing, hydraulics, tipped, conditions);
+      run.runTo(stretch.seconds());
+      Moment end = run.moment();
+      end.totals()
+          .out()
+          .forEach((id, volume) -> {
+            if (volume > 1e-9) {
+              ends.merge(id, volume, Double::sum);
+            }
+          });
+      state = end.state();
+      conditions = conditions.after(end.flows().runningFull(), Set.of(), Set.of());
+    }
+    Map<String, Double> tanks = new TreeMap<>();
+    for (Part tank : plumbing.tanks()) {
+      double lost = start.volume(tank.id()) - state.volume(tank.id());
+      if (lost > 1e-9) {
+        tanks.put(tank.id(), lost);
+      }
+    }
+    return new Gone(ends, tanks);
+  }
+
+  // --- what would help ---------------------------------------------------------------------------
+
+  /** Returns the state with every valve on an overflow or vent line shut, where there is one. */
+  public static Optional<State> travelValvesShut(Rig rig, State state) {
+    Map<String, String> valves = travelValves(rig);
+    State shut = state;
+    for (Map.Entry<String, String> valve : valves.entrySet()) {
+      shut = shut.with(valve.getKey(), valve.getValue());
+    }
+    return valves.isEmpty() ? Optional.empty() : Optional.of(shut);
+  }
+
+  /** Returns the valves on overflow lines with the position that shuts them, by id. */
+  public static Map<String, String> travelValves(Rig rig) {
+    Map<String, String> valves = new TreeMap<>();
+    Map<PortRef, Line> lines = rig.linesByPort();
+    for (Part end : overflows(rig)) {
+      Line line = lines.get(end.port("in"));
+      PortRef at = end.port("in");
+      for (int i = 0; line != null && i < 6; i++) {
+        Part part = rig.part(line.other(at).part());
+        if (!(part.kind() instanceof Kind.TwoWayValve valve)) {
+          break;
+        }
+        valve.shut().ifPresent(stop -> valves.put(part.id(), stop.id()));
+        at = part.port(line.other(at).port().equals("a") ? "b" : "a");
+        line = lines.get(at);
+      }
+    }
+    return valves;
+  }
+
+  /** Returns the rig with every overflow raised over its tank and open to air at its crest. */
+  public static Rig withRaisedVents(Rig rig) {
+    Rig changed = rig;
+    for (Part end : overflows(rig)) {
+      List<Line> way = RigEdit.of(changed).linesAt(end.id());
+      if (!way.isEmpty()) {
+        Line line = way.getFirst();
+        double top = changed.tanks().mapToDouble(t -> t.height() + RISE).max().orElse(end.height());
+        double crest = Math.max(top, end.height()) + RISE;
+        RigEdit edit = RigEdit.of(changed);
+        Part air =
+            new Part(
+                edit.freeId("raised-air"),
+                "Raised air valve",
+                end.place(),
+                end.x(),
+                end.y(),
+                crest + 0.05,
+                0,
+                new Kind.AirAdmittanceValve());
+        changed = edit.teeOff(line.id(), air, "in", 0.1, crest);
+      }
+    }
+    return changed;
+  }
+
+  private static List<Part> overflows(Rig rig) {
+    List<Part> ends = new ArrayList<>();
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.OVERFLOW) {
+        ends.add(part);
+      }
+    }
+    return ends;
+  }
+}

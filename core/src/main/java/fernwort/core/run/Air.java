@@ -1,0 +1,107 @@
+package fernwort.core.run;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.ways.TankAir;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The air above the water of one tank: at the atmosphere's pressure where it can come and go,
+ * within what a water-filled sag of its vent holds back, and of constant p·V where it cannot
+ * (isothermal).
+ */
+final class Air {
+
+  private static final double ATMOSPHERE = 101_325;
+
+  /** Less air than this is taken to be as stiff as this much (m³). */
+  private static final double LEAST = 2e-5;
+
+  private final double capacity;
+
+  /** Absolute pressure times volume of what is shut in (J). */
+  private double amount;
+
+  /** Pressure that it takes to get out, and vacuum that it takes to come in (Pa). */
+  private double out;
+
+  private double in;
+
+  Air(double capacity, double volume) {
+    this.capacity = capacity;
+    amount = ATMOSPHERE * room(volume);
+  }
+
+  Air(Air other) {
+    capacity = other.capacity;
+    amount = other.amount;
+    out = other.out;
+    in = other.in;
+  }
+
+  private double room(double volume) {
+    return Math.max(LEAST, capacity - volume);
+  }
+
+  /** Sets the ways that the air has. */
+  void ways(Levels levels, TankAir air, Set<String> wetVents) {
+    out = hold(levels, air.out(), wetVents);
+    in = hold(levels, air.in(), wetVents);
+  }
+
+  /** Tells whether no air can come in. */
+  boolean hasNoWayIn() {
+    return Double.isInfinite(in);
+  }
+
+  /**
+   * Lets air come in by a vent whose port is under water, but whose line is open: it pushes the
+   * water that stands in the line down before it.
+   *
+   * @param depth of the port under the surface (m)
+   */
+  void drawsUnder(double depth) {
+    in = Fluid.WATER.pressure(Math.max(0, depth));
+  }
+
+  private static double hold(Levels levels, Optional<TankAir.Route> route, Set<String> wetVents) {
+    return route.map(r -> sag(levels, r.lines(), wetVents)).orElse(Double.POSITIVE_INFINITY);
+  }
+
+  /** The depth of the deepest sag on a vent that water has run through, as a pressure (Pa). */
+  private static double sag(Levels levels, List<String> lines, Set<String> wetVents) {
+    double deepest =
+        lines.stream().filter(wetVents::contains).mapToDouble(levels::sag).max().orElse(0);
+    return Fluid.WATER.pressure(deepest);
+  }
+
+  /** Tells whether it has no way out or none in. */
+  boolean isShutIn() {
+    return Double.isInfinite(out) || Double.isInfinite(in);
+  }
+
+  /** Tells whether there is none above so much water (m³) and none can come in. */
+  boolean isAirless(double volume) {
+    return Double.isInfinite(in) && capacity - volume < LEAST;
+  }
+
+  /** Returns its gauge pressure (Pa) above so much water (m³). */
+  double pressure(double volume) {
+    if (in == 0 && out == 0) {
+      return 0;
+    }
+    return Math.clamp(amount / room(volume) - ATMOSPHERE, -in, out);
+  }
+
+  /** Returns by how much its pressure changes when the water changes by a volume (Pa, from m³). */
+  double swing(double volume, double change) {
+    return (pressure(volume) + ATMOSPHERE) * Math.abs(change) / room(volume);
+  }
+
+  /** Lets air out or in as its ways allow, the water having come to a volume (m³). */
+  void settle(double volume) {
+    amount = (pressure(volume) + ATMOSPHERE) * room(volume);
+  }
+}

@@ -1,0 +1,72 @@
+package fernwort.core.run;
+
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** What is left in the portable containers that are poured from. */
+final class Jugs {
+
+  /** A container with less in it is poured out (m³). */
+  private static final double DROP = 2e-6;
+
+  private final Map<String, Double> left = new TreeMap<>();
+
+  Jugs(Rig rig) {
+    rig.parts().forEach(this::fill);
+  }
+
+  Jugs(Jugs other) {
+    left.putAll(other.left);
+  }
+
+  /** Fills a part anew, when it is a container. */
+  void fill(Part part) {
+    if (part.kind() instanceof Kind.PortableContainer jug) {
+      left.put(part.id(), jug.capacity());
+    }
+  }
+
+  void pour(Flows flows, double seconds) {
+    flows
+        .supplies()
+        .forEach((id, q) -> left.computeIfPresent(id, (jug, volume) -> volume - q * seconds));
+  }
+
+  /** Returns when the first one is poured out, if they pour on like this (s). */
+  double untilPouredOut(Flows flows) {
+    double soonest = Double.POSITIVE_INFINITY;
+    for (Map.Entry<String, Double> jug : left.entrySet()) {
+      double q = flows.supplies().getOrDefault(jug.getKey(), 0.0);
+      if (q > Simulation.STILL && jug.getValue() > DROP) {
+        soonest = Math.min(soonest, jug.getValue() / q);
+      }
+    }
+    return soonest;
+  }
+
+  /** Tells whether one that pours is poured out within some time (s). */
+  boolean runOut(Flows flows, double seconds) {
+    return left.entrySet().stream()
+        .anyMatch(j -> {
+          double q = flows.supplies().getOrDefault(j.getKey(), 0.0);
+          return q > Simulation.STILL && j.getValue() - q * seconds <= DROP;
+        });
+  }
+
+  /** Returns the ids of those that are poured out. */
+  Set<String> empty() {
+    Set<String> empty = new HashSet<>();
+    left.forEach((id, volume) -> {
+      if (volume <= DROP) {
+        empty.add(id);
+      }
+    });
+    return empty;
+  }
+}

@@ -1,0 +1,32 @@
+package fernwort.core.run;
+
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.State;
+import java.util.Map;
+
+/**
+ * How things stand at one moment of a run.
+ *
+ * @param time since the run began (s)
+ * @param state handles and levels
+ * @param flows what flows
+ * @param gains what each tank gains, from lines and from wastes, by id (m³/s)
+ * @param air gauge pressure of the air above each tank's water, by id (Pa)
+ * @param warmth temperature in each storage heater of known power, by id (K)
+ * @param totals what has moved so far
+ */
+public record Moment(
+    double time,
+    State state,
+    Flows flows,
+    Map<String, Double> gains,
+    Map<String, Double> air,
+    Map<String, Double> warmth,
+    Totals totals) {
+
+  /** Tells whether no tank has changed by as much as a volume (m³) since another moment. */
+  public boolean isSettledSince(Moment other, double volume) {
+    return state.volumes().entrySet().stream()
+        .allMatch(v -> Math.abs(v.getValue() - other.state.volume(v.getKey())) < volume);
+  }
+}

@@ -1,0 +1,250 @@
+package fernwort.core.run;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Relief;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.DoubleStream;
+
+/** Sees what is the case at a moment of a run, so that what begins and ends can be told. */
+final class Watch {
+
+  /** Slower than this nothing runs (m³/s): half a litre in an hour. */
+  private static final double RUNS = 1.4e-7;
+
+  /** A line's crest must be this far above its heads for a siphon (m). */
+  private static final double SIPHON = 5e-3;
+
+  /** Something that is the case, at one port where several can do it. */
+  record Standing(Happening.Kind kind, String subject, String port) {
+    Standing(Happening.Kind kind, String subject) {
+      this(kind, subject, "");
+    }
+  }
+
+  private final Plumbing plumbing;
+  private final Rig rig;
+  private final Map<String, Part> parts;
+  private final Map<PortRef, Line> linesByPort;
+
+  /** Lines on the ways out of the tanks' vents and overflows. */
+  private final Set<String> overflows = new HashSet<>();
+
+  private final Map<String, Double> wasteHeights = new HashMap<>();
+
+  /** Where water has to rise to leave each tank by its vents (m). */
+  private final Map<String, Double> ventTops = new ConcurrentHashMap<>();
+
+  Watch(Plumbing plumbing, Slope slope) {
+    this.plumbing = plumbing;
+    rig = plumbing.rig();
+    parts = rig.partsById();
+    linesByPort = rig.linesByPort();
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        spread(
+            tank.tankPorts().stream()
+                .filter(p -> p.use() == TankPort.Use.VENT)
+                .map(p -> part.port(p.id()))
+                .toList(),
+            overflows);
+      }
+      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+        wasteHeights.put(part.id(), wasteHeight(part, slope));
+      }
+    }
+  }
+
+  /** Returns the height at which waste leaves a fixture: where its first line ends (m). */
+  private double wasteHeight(Part fixture, Slope slope) {
+    Line line = linesByPort.get(fixture.port("waste"));
+    Part next = line == null ? null : parts.get(line.other(fixture.port("waste")).part());
+    Part at = next == null ? fixture : next;
+    return slope.heightOf(new Point(at.x(), at.y(), at.height()));
+  }
+
+  /** Returns the height above which water stands in a fixture (m). */
+  double wasteHeight(String fixture) {
+    return wasteHeights.getOrDefault(fixture, Double.POSITIVE_INFINITY);
+  }
+
+  /**
+   * Follows lines from some ports through everything that water falls through, up to tanks, pumps
+   * and ends, and collects the lines met.
+   */
+  private void spread(List<PortRef> from, Set<String> lines) {
+    Deque<PortRef> front = new ArrayDeque<>(from);
+    Set<PortRef> seen = new HashSet<>(from);
+    while (!front.isEmpty()) {
+      PortRef port = front.remove();
+      Line line = linesByPort.get(port);
+      if (line == null) {
+        continue;
+      }
+      lines.add(line.id());
+      PortRef far = line.other(port);
+      Part part = parts.get(far.part());
+      if (part == null || stops(part.kind())) {
+        continue;
+      }
+      for (String next : part.kind().ports()) {
+        if (seen.add(part.port(next))) {
+          front.add(part.port(next));
+        }
+      }
+    }
+  }
+
+  private static boolean stops(Kind kind) {
+    return kind instanceof Kind.Tank
+        || kind instanceof Kind.Pump
+        || kind instanceof Kind.Macerator
+        || kind instanceof Kind.Regulator
+        || kind instanceof Kind.Fixture
+        || kind instanceof Kind.HoseInlet;
+  }
+
+  /** Returns the heights of a tank's ports (m). */
+  double[] heights(Part tank, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    return tank.kind().ports().stream()
+        .flatMapToDouble(
+            port -> DoubleStream.of(levels.height(tank.port(port)), levels.top(tank.port(port))))
+        .distinct()
+        .toArray();
+  }
+
+  /**
+   * Returns the heights around a tank at which its water comes to another line: ports and crests.
+   */
+  double[] crests(Part tank, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    Set<String> lines = new HashSet<>();
+    spread(tank.kind().ports().stream().map(tank::port).toList(), lines);
+    DoubleStream.Builder heights = DoubleStream.builder();
+    for (double port : heights(tank, state)) {
+      heights.add(port);
+    }
+    for (Line line : rig.lines()) {
+      if (lines.contains(line.id())) {
+        heights.add(levels.crest(line.id()));
+        heights.add(levels.height(line.from()));
+        heights.add(levels.height(line.to()));
+      }
+    }
+    return heights.build().toArray();
+  }
+
+  /** Returns all that is the case. */
+  Set<Standing> look(State state, Flows flows, Map<String, Double> air, Set<String> poured) {
+    Set<Standing> standing = new HashSet<>();
+    Levels levels = Levels.of(plumbing, state);
+    rig.tanks().forEach(t -> tank(t, levels, air, standing));
+    flows
+        .ends()
+        .forEach((end, q) -> {
+          if (q > RUNS) {
+            standing.add(new Standing(Happening.Kind.RUNS_OUT, end));
+          }
+        });
+    flows.pumps().forEach((pump, runs) -> pump(pump, runs, standing));
+    siphons(levels, flows, standing);
+    poured.forEach(jug -> standing.add(new Standing(Happening.Kind.POURED_OUT, jug)));
+    return standing;
+  }
+
+  private void tank(Part part, Levels levels, Map<String, Double> air, Set<Standing> standing) {
+    Kind.Tank tank = (Kind.Tank) part.kind();
+    double surface = levels.surface(part.id());
+    boolean outlet = false;
+    boolean wet = false;
+    boolean full = levels.volume(part.id()) >= plumbing.room(part.id()).capacity() - 1e-9;
+    for (TankPort port : tank.tankPorts()) {
+      boolean covered = surface > levels.height(part.port(port.id())) + 1e-6;
+      if (port.use() == TankPort.Use.FEED || port.use() == TankPort.Use.DRAIN) {
+        outlet = true;
+        wet |= covered && levels.volume(part.id()) > 1e-9;
+      }
+      full |= port.use() == TankPort.Use.VENT && covered;
+      if (covered && !port.letsOut()) {
+        standing.add(new Standing(Happening.Kind.FLOAT_SHUTS, part.id(), port.id()));
+      }
+    }
+    if (full) {
+      standing.add(new Standing(Happening.Kind.FULL, part.id()));
+    }
+    if (outlet && !wet) {
+      standing.add(new Standing(Happening.Kind.DRY, part.id()));
+    }
+    double pressure = air.getOrDefault(part.id(), 0.0);
+    if (pressure > bears(part, tank, levels)) {
+      standing.add(new Standing(Happening.Kind.BULGES, part.id()));
+    }
+    if (pressure < tank.lowestPressure()) {
+      standing.add(new Standing(Happening.Kind.SUCKED_IN, part.id()));
+    }
+  }
+
+  /**
+   * The pressure that a tank is taken to bear: its limit, beyond the water that stands in its own
+   * vent up to the open end.
+   */
+  private double bears(Part part, Kind.Tank tank, Levels levels) {
+    double rise =
+        ventTops.computeIfAbsent(part.id(), id -> Relief.height(plumbing, levels, part))
+            - levels.surface(part.id());
+    return Double.isInfinite(rise)
+        ? tank.highestPressure()
+        : tank.highestPressure() + Fluid.WATER.pressure(Math.max(0, rise));
+  }
+
+  private static void pump(String pump, Flows.Running runs, Set<Standing> standing) {
+    switch (runs.does()) {
+      case RUNS -> {}
+      case CYCLES -> standing.add(new Standing(Happening.Kind.CYCLES, pump));
+      case RESTS -> standing.add(new Standing(Happening.Kind.RESTS, pump));
+      case DRAWS_AIR -> standing.add(new Standing(Happening.Kind.DRAWS_AIR, pump));
+    }
+  }
+
+  private void siphons(Levels levels, Flows flows, Set<Standing> standing) {
+    for (String id : flows.runningFull()) {
+      if (Math.abs(flows.line(id)) > RUNS && overflows.contains(id)) {
+        Line line = rig.lines().get(plumbing.lineNumber(id));
+        double head = Math.max(head(line.from(), levels, flows), head(line.to(), levels, flows));
+        if (levels.crest(id) > head + SIPHON) {
+          standing.add(new Standing(Happening.Kind.SIPHONS, id));
+        }
+      }
+    }
+  }
+
+  private double head(PortRef port, Levels levels, Flows flows) {
+    Part part = parts.get(port.part());
+    if (part != null && part.kind() instanceof Kind.Tank) {
+      return levels.surface(port.part());
+    }
+    return flows
+        .pressure(port.part(), port.port())
+        .map(p -> levels.height(port) + Fluid.WATER.head(p))
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+}

@@ -1,0 +1,52 @@
+package fernwort.core.run;
+
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.List;
+
+/**
+ * How filters clog as water passes them: their loss grows evenly, and has doubled after the litres
+ * that their maker or owner names.
+ */
+final class Wear {
+
+  private final List<Part> filters;
+  private final List<String> feeds;
+  private final double[] passed;
+
+  Wear(Plumbing plumbing) {
+    filters =
+        plumbing.rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Filter f && f.doubling().isPresent())
+            .toList();
+    feeds = filters.stream().map(p -> plumbing.lineId(p.port("in")).orElse("")).toList();
+    passed = new double[filters.size()];
+  }
+
+  Wear(Wear other) {
+    filters = other.filters;
+    feeds = other.feeds;
+    passed = other.passed.clone();
+  }
+
+  void count(Flows flows, double seconds) {
+    for (int i = 0; i < passed.length; i++) {
+      passed[i] += Math.abs(flows.line(feeds.get(i))) * seconds;
+    }
+  }
+
+  /** Returns these conditions with the filters as clogged as they are by now. */
+  Conditions on(Conditions conditions) {
+    Conditions worn = conditions;
+    for (int i = 0; i < passed.length; i++) {
+      Part filter = filters.get(i);
+      double doubling = ((Kind.Filter) filter.kind()).doubling().orElse(Double.POSITIVE_INFINITY);
+      double before = conditions.clogging().getOrDefault(filter.id(), 1.0);
+      worn = worn.withClogged(filter.id(), before * (1 + passed[i] / doubling));
+    }
+    return worn;
+  }
+}

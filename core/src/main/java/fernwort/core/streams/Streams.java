@@ -1,0 +1,172 @@
+package fernwort.core.streams;
+
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What each line is there to carry, from the layout alone.
+ *
+ * <p>Gray and air spread from wastes, gray tanks and vents until a tank or an end. The rest is hot
+ * where a heater's hot port is fewer parts away than any cold source.
+ */
+public final class Streams {
+
+  /** What a line carries. */
+  public enum Stream {
+    FRESH,
+    HOT,
+    GRAY,
+    AIR,
+    OUTSIDE
+  }
+
+  private final Rig rig;
+  private final Map<String, Part> parts;
+  private final Map<PortRef, Line> lines;
+  private final Map<String, Stream> streams = new HashMap<>();
+
+  private Streams(Rig rig) {
+    this.rig = rig;
+    this.parts = rig.partsById();
+    this.lines = rig.linesByPort();
+  }
+
+  /** Returns the stream of every line, by line id. */
+  public static Map<String, Stream> of(Rig rig) {
+    Streams streams = new Streams(rig);
+    streams.gray();
+    streams.air();
+    streams.outside();
+    streams.hot();
+    rig.lines().forEach(l -> streams.streams.putIfAbsent(l.id(), Stream.FRESH));
+    return Map.copyOf(streams.streams);
+  }
+
+  private void gray() {
+    for (Part part : rig.parts()) {
+      for (String port : part.kind().ports()) {
+        boolean waste = part.kind() instanceof Kind.Fixture && port.equals("waste");
+        boolean grayTank =
+            part.kind() instanceof Kind.Tank tank
+                && tank.contents() == Contents.GRAY
+                && tank.port(port).use() != TankPort.Use.VENT;
+        if (waste || grayTank) {
+          spread(part.port(port)).forEach(l -> streams.put(l, Stream.GRAY));
+        }
+      }
+    }
+  }
+
+  private void air() {
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.Tank tank) {
+        for (TankPort port : tank.tankPorts()) {
+          Set<String> reached = spread(part.port(port.id()));
+          if (port.use() == TankPort.Use.VENT && reached.stream().noneMatch(this::fills)) {
+            reached.forEach(l -> streams.putIfAbsent(l, Stream.AIR));
+          }
+        }
+      }
+    }
+  }
+
+  private boolean fills(String lineId) {
+    return rig.lines().stream()
+        .filter(l -> l.id().equals(lineId))
+        .flatMap(l -> List.of(l.from(), l.to()).stream())
+        .anyMatch(end ->
+            part(end).kind() instanceof Kind.Tank tank
+                && tank.port(end.port()).use() != TankPort.Use.VENT);
+  }
+
+  private void outside() {
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.HoseInlet inlet && inlet.mainsPressure() == 0) {
+        Line line = lines.get(part.port("out"));
+        if (line != null) {
+          streams.put(line.id(), Stream.OUTSIDE);
+        }
+      }
+    }
+  }
+
+  /** Lines reached from a port through everything but tanks, fixtures and heaters. */
+  private Set<String> spread(PortRef start) {
+    Set<String> reached = new HashSet<>();
+    Deque<PortRef> queue = new ArrayDeque<>(List.of(start));
+    while (!queue.isEmpty()) {
+      PortRef port = queue.remove();
+      Line line = lines.get(port);
+      if (line != null && reached.add(line.id())) {
+        PortRef far = line.other(port);
+        if (passes(part(far))) {
+          part(far).kind().ports().forEach(p -> queue.add(part(far).port(p)));
+        }
+      }
+    }
+    return reached;
+  }
+
+  private static boolean passes(Part part) {
+    return !(part.kind() instanceof Kind.Tank
+        || part.kind() instanceof Kind.Fixture
+        || part.kind() instanceof Kind.Heater
+        || part.kind() instanceof Kind.Pump);
+  }
+
+  /** Spreads from hot and cold ports at once; each line belongs to whichever comes first. */
+  private void hot() {
+    Deque<PortRef> queue = new ArrayDeque<>();
+    Map<PortRef, Stream> known = new HashMap<>();
+    for (Part part : rig.parts()) {
+      for (String port : part.kind().ports()) {
+        boolean hot = port.equals("hot");
+        boolean cold =
+            part.kind() instanceof Kind.HoseInlet
+                || part.kind() instanceof Kind.Tank
+                || part.kind() instanceof Kind.Heater
+                || part.kind() instanceof Kind.Pump p && p.duty() != Kind.Pump.Duty.CIRCULATION;
+        if (hot || cold) {
+          known.put(part.port(port), hot ? Stream.HOT : Stream.FRESH);
+          queue.add(part.port(port));
+        }
+      }
+    }
+    while (!queue.isEmpty()) {
+      PortRef port = queue.remove();
+      Stream stream = known.getOrDefault(port, Stream.FRESH);
+      Line line = lines.get(port);
+      if (line == null || streams.putIfAbsent(line.id(), stream) != null) {
+        continue;
+      }
+      Part far = part(line.other(port));
+      if (passes(far)) {
+        for (String next : far.kind().ports()) {
+          if (known.putIfAbsent(far.port(next), stream) == null) {
+            queue.add(far.port(next));
+          }
+        }
+      }
+    }
+  }
+
+  private Part part(PortRef port) {
+    Part part = parts.get(port.part());
+    if (part == null) {
+      throw new IllegalArgumentException("The rig has no part \"" + port.part() + "\"");
+    }
+    return part;
+  }
+}

@@ -1,0 +1,164 @@
+package fernwort.core.ways;
+
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * How air gets into and out of every tank: over dry passages to an opening, if need be through the
+ * air space of another tank.
+ */
+public final class AirSearch {
+
+  private final OpenGraph graph;
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final int[] openings;
+  private final boolean[] blocked;
+  private final int[] hop;
+  private final Sweep inwards;
+  private final Sweep outwards;
+
+  public AirSearch(OpenGraph graph, Levels levels, int[] openings, boolean[] wet) {
+    this.graph = graph;
+    this.plumbing = graph.plumbing();
+    this.levels = levels;
+    this.openings = openings;
+    this.blocked = wet.clone();
+    this.hop = new int[plumbing.size()];
+    this.inwards = new Sweep(graph, levels);
+    this.outwards = new Sweep(graph, levels);
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      for (int v : plumbing.tankVertices(tank)) {
+        blocked[v] |= !levels.breathes(v);
+      }
+    }
+  }
+
+  public List<TankAir> find() {
+    List<TankAir> air = new ArrayList<>();
+    Sweep in = inwards();
+    Optional<TankAir.Route> none = Optional.empty();
+    int[] inHop = hop.clone();
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      Optional<TankAir.Route> wayIn = none;
+      for (int v : plumbing.tankVertices(tank)) {
+        if (!blocked[v] && in.reached(v) && inHop[v] < 0) {
+          wayIn = Optional.of(route(in, inHop, v, true));
+          break;
+        }
+      }
+      air.add(new TankAir(plumbing.tanks().get(tank).id(), outwards(tank), wayIn));
+    }
+    return air;
+  }
+
+  private Sweep inwards() {
+    Arrays.fill(hop, -1);
+    Sweep sweep = inwards.begin(Sweep.Medium.AIR);
+    for (int v : openings) {
+      if (!blocked[v]) {
+        sweep.from(v, 0);
+      }
+    }
+    return spread(sweep);
+  }
+
+  private Optional<TankAir.Route> outwards(int tank) {
+    Arrays.fill(hop, -1);
+    Sweep sweep = outwards.begin(Sweep.Medium.AIR);
+    for (int v : plumbing.tankVertices(tank)) {
+      if (!blocked[v]) {
+        sweep.from(v, 0);
+      }
+    }
+    spread(sweep);
+    int best = -1;
+    double least = Double.POSITIVE_INFINITY;
+    for (int v : openings) {
+      if (!blocked[v] && sweep.reached(v)) {
+        double narrow = narrowness(sweep, v);
+        if (narrow < least) {
+          best = v;
+          least = narrow;
+        }
+      }
+    }
+    return best < 0 ? Optional.empty() : Optional.of(route(sweep, hop, best, false));
+  }
+
+  /** How hard air has it on the way to a port: the sum of length over bore⁵ of its lines (m⁻⁴). */
+  private double narrowness(Sweep sweep, int end) {
+    double sum = 0;
+    int v = end;
+    while (v >= 0) {
+      int e = sweep.arrival[v];
+      if (e >= 0 && graph.line(e) >= 0) {
+        Line line = plumbing.rig().lines().get(graph.line(e));
+        sum += line.length() / Math.pow(line.bore(), 5);
+      }
+      v = e >= 0 ? graph.from(e) : hop[v];
+    }
+    return sum;
+  }
+
+  /** Runs a sweep, going on from port to port of each tank whose air space it reaches. */
+  private Sweep spread(Sweep sweep) {
+    boolean more = true;
+    while (more) {
+      sweep.run(blocked, -1);
+      more = false;
+      for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+        more |= hopThrough(sweep, tank);
+      }
+    }
+    return sweep;
+  }
+
+  private boolean hopThrough(Sweep sweep, int tank) {
+    int entry = -1;
+    for (int v : plumbing.tankVertices(tank)) {
+      if (entry < 0 && sweep.reached(v)) {
+        entry = v;
+      }
+    }
+    boolean hopped = false;
+    for (int v : plumbing.tankVertices(tank)) {
+      if (entry >= 0 && !blocked[v] && !sweep.reached(v)) {
+        hop[v] = entry;
+        sweep.from(v, 0);
+        hopped = true;
+      }
+    }
+    return hopped;
+  }
+
+  private TankAir.Route route(Sweep sweep, int[] hops, int end, boolean inwards) {
+    Set<String> parts = new LinkedHashSet<>();
+    Set<String> lines = new LinkedHashSet<>();
+    int v = end;
+    while (true) {
+      parts.add(plumbing.part(v).id());
+      if (sweep.arrival[v] >= 0) {
+        int line = graph.line(sweep.arrival[v]);
+        if (line >= 0) {
+          lines.add(plumbing.rig().lines().get(line).id());
+        }
+        v = graph.from(sweep.arrival[v]);
+      } else if (hops[v] >= 0) {
+        v = hops[v];
+      } else {
+        break;
+      }
+    }
+    String opening = plumbing.part(inwards ? v : end).id();
+    return new TankAir.Route(opening, List.copyOf(parts), List.copyOf(lines));
+  }
+}

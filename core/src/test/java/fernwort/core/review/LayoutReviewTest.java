@@ -1,0 +1,289 @@
+package fernwort.core.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.LongCoach;
+import fernwort.core.describe.Fittings;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.review.Finding.Code;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.TankPort;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class LayoutReviewTest {
+
+  private static final Rig GOOD = ReadyRig.find("one-tank").orElseThrow().rig();
+  private static final Rig PANEL = ReadyRig.find("service-panel").orElseThrow().rig();
+  private static final Rig STAY = ReadyRig.find("long-stay").orElseThrow().rig();
+  private static final Rig ROW = ReadyRig.find("three-in-a-row").orElseThrow().rig();
+
+  private static List<Finding> review(Rig rig) {
+    return LayoutReview.of(Plumbing.of(rig));
+  }
+
+  private static Optional<Finding> find(Rig rig, Code code, String part) {
+    return review(rig).stream()
+        .filter(f -> f.code() == code && f.parts().contains(part))
+        .findFirst();
+  }
+
+  private static Rig port(Rig rig, String tank, String port, double z) {
+    return RigEdit.of(rig).change(tank, p -> OutletLook.movePort(p, port, z));
+  }
+
+  private static Rig heater(Rig rig, boolean relief) {
+    return RigEdit.of(rig)
+        .change("heater", p -> p.with(new Kind.Heater(Kind.Heater.Type.STORAGE, relief, 0.02)));
+  }
+
+  private static Rig withoutVent() {
+    Rig off = RigEdit.of(RigEdit.of(GOOD).remove("vent")).remove("filler");
+    return RigEdit.of(off)
+        .change(
+            "fresh",
+            p ->
+                p.kind() instanceof Kind.Tank tank
+                    ? p.with(
+                        tank.withPorts(
+                            tank.tankPorts().stream()
+                                .filter(t -> t.use() != TankPort.Use.VENT)
+                                .toList()))
+                    : p);
+  }
+
+  private static Rig grayIntoFresh() {
+    Rig loose = RigEdit.of(RigEdit.of(GOOD).remove("drain-cap")).remove("outlet");
+    return RigEdit.of(loose)
+        .connect(
+            new Line(
+                "wrong",
+                "Wrong",
+                new PortRef("gray-valve", "b"),
+                new PortRef("fresh", "drain"),
+                0.02,
+                1,
+                Line.Material.PVC_HOSE,
+                0,
+                List.of()));
+  }
+
+  private static Rig hidden(String part) {
+    Rig more = RigEdit.of(GOOD).place(new Place("wall", "Wall", "unscrew the ply panel", 1, 0, 1));
+    return RigEdit.of(more).move(part, "wall", 1);
+  }
+
+  private static Rig withoutBypass() {
+    return RigEdit.of(RigEdit.of(STAY).remove("bypass")).disconnect("cold-tee-c-bypass");
+  }
+
+  private static Rig saggingSharedVent() {
+    return RigEdit.of(ROW)
+        .changeLine("vent-tee-1-b-vent-tee-2", l -> l.along(List.of(new ProfilePoint(0.15, 1.4))));
+  }
+
+  private static Rig deadEnd() {
+    Rig open = RigEdit.of(GOOD).remove("outlet");
+    Part tee = new Part("tee", "Tee", "belly", 0, 0, 0.4, 0, new Kind.Tee());
+    return RigEdit.of(open).addAt(tee, "a", new PortRef("gray-valve", "b"), 0.038, 0.3);
+  }
+
+  /** Two tanks side by side, the first running over into the second through an open line. */
+  private static Rig runsOver(double height) {
+    return CaseRigs.rig()
+        .part("one", "One", 0, 0, 1, tank(height))
+        .part("two", "Two", 1, 0, 1, tank(height))
+        .line("over", "Over", "one.side > two.side", 20, 1, Line.Material.PEX, 0)
+        .build();
+  }
+
+  private static Kind tank(double side) {
+    return Fittings.tank(
+        Contents.FRESH,
+        new Shape.Box(0.5, 0.5, 0.5),
+        0,
+        Fittings.stick(0.1, 0.1),
+        Fittings.port("side", TankPort.Use.LINK, 0.1, 0.1, side),
+        Fittings.port("low", TankPort.Use.FEED, 0.2, 0.1, 0.02),
+        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+  }
+
+  /** A tank of two lobes and a bridge over an arch, with an outlet in the front one. */
+  private static RigBuilder saddle(TankPort rear) {
+    return CaseRigs.rig()
+        .part(
+            "saddle",
+            "Saddle",
+            0,
+            0,
+            0.6,
+            Fittings.tank(
+                Contents.FRESH,
+                new Shape.Straddling(
+                    List.of(
+                        new Shape.Block(0, 0, 0, 0.2, 0.3, 0.4),
+                        new Shape.Block(0.2, 0, 0.3, 0.4, 0.3, 0.1),
+                        new Shape.Block(0.6, 0, 0, 0.2, 0.3, 0.4))),
+                0,
+                Fittings.stick(0.1, 0.1),
+                Fittings.port("front", TankPort.Use.FEED, 0.7, 0.1, 0.02),
+                Fittings.port("vent", TankPort.Use.VENT, 0.7, 0.1, 0.39),
+                rear))
+        .part("tee", "Tee", 0.4, 0.1, 0.5, new Kind.Tee())
+        .line("one", "One", "saddle.front > tee.a", 20, 0.5, Line.Material.PEX, 0);
+  }
+
+  private static Rig saddleWith(TankPort.Use use, double height) {
+    return saddle(Fittings.port("rear", use, 0.1, 0.1, height)).build();
+  }
+
+  @Test
+  void lobesThatALineJoinsLowDownAreOneTank() {
+    Rig joined =
+        saddle(Fittings.port("rear", TankPort.Use.FEED, 0.1, 0.1, 0.02))
+            .line("two", "Two", "saddle.rear > tee.b", 20, 0.5, Line.Material.PEX, 0)
+            .build();
+    assertThat(review(joined))
+        .extracting(Finding::code)
+        .doesNotContain(Code.LOBE_KEEPS, Code.LOBES_APART);
+    for (DemoRig demo : DemoRig.all()) {
+      assertThat(review(demo.rig()))
+          .as(demo.rig().name())
+          .extracting(Finding::code)
+          .doesNotContain(Code.LOBE_KEEPS, Code.LOBES_APART);
+    }
+  }
+
+  @Test
+  void aLobeThatKeepsItsWaterIsNamedByItsSideAndNotCalledAHighOutlet() {
+    Rig keeps = saddleWith(TankPort.Use.FILL, 0.38);
+    Finding finding = find(keeps, Code.LOBE_KEEPS, "saddle").orElseThrow();
+    assertThat(finding.title()).isEqualTo("Saddle: its rear lobe has no outlet");
+    assertThat(finding.cost()).startsWith("18 L, 30 % of the tank");
+    assertThat(find(keeps, Code.OUTLET_HIGH, "saddle")).isEmpty();
+  }
+
+  @Test
+  void onlyWhatComesToOneLevelCannotBeParted() {
+    assertThat(find(runsOver(0.1), Code.ONE_LEAK, "one")).isPresent();
+    assertThat(find(runsOver(0.46), Code.ONE_LEAK, "one")).isEmpty();
+  }
+
+  @Test
+  void aPluggedOrDrainPortIsNoOutletAndNoVent() {
+    Rig drained =
+        CaseRigs.rig()
+            .part("one", "One", 0, 0, 1, tank(0.1))
+            .part("plug", "Plug", 0, 0, 1.1, new Kind.Plug(false))
+            .part("stop", "Stop", 0, 0, 1.5, new Kind.Plug(false))
+            .line("p", "P", "one.low > plug.in", 20, 0.1, Line.Material.PEX, 0)
+            .line("v", "V", "one.vent > stop.in", 20, 0.1, Line.Material.PEX, 0)
+            .build();
+    assertThat(find(drained, Code.NO_AIR, "one")).isPresent();
+    assertThat(find(drained, Code.OUTLET_LOW, "one")).isEmpty();
+    assertThat(Plumbing.of(drained).joined(drained.part("one")).tankPorts())
+        .extracting(TankPort::id)
+        .containsExactly("side");
+  }
+
+  /** A rig with one weakness, the finding it must give, the part it is about. */
+  static Stream<Arguments> weaknesses() {
+    return Stream.of(
+        Arguments.of(Code.PORT_OPEN, "fresh", RigEdit.of(GOOD).remove("drain-cap")),
+        Arguments.of(Code.LEADS_NOWHERE, "gray-valve", deadEnd()),
+        Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(PANEL).remove("regulator")),
+        Arguments.of(Code.NO_AIR, "fresh", withoutVent()),
+        Arguments.of(Code.VENT_LOW, "fresh", port(GOOD, "fresh", "vent", 0.15)),
+        Arguments.of(Code.VENT_SAG, "vent-tee-1", saggingSharedVent()),
+        Arguments.of(
+            Code.OVERFLOW_SIPHON, "fresh", RigEdit.of(GOOD).change("vent", p -> p.atHeight(0.4))),
+        Arguments.of(Code.OUTLET_LOW, "fresh", port(GOOD, "fresh", "feed", 0.002)),
+        Arguments.of(Code.OUTLET_HIGH, "fresh", port(GOOD, "fresh", "feed", 0.1)),
+        Arguments.of(Code.LOBE_KEEPS, "saddle", saddleWith(TankPort.Use.FILL, 0.38)),
+        Arguments.of(Code.LOBES_APART, "saddle", saddleWith(TankPort.Use.DRAIN, 0.02)),
+        Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(PANEL).remove("check")),
+        Arguments.of(Code.FRESH_MEETS_GRAY, "gray", grayIntoFresh()),
+        Arguments.of(Code.HEATER_RELIEF, "heater", heater(STAY, false)),
+        Arguments.of(Code.HEATER_BYPASS, "heater", withoutBypass()),
+        Arguments.of(Code.PUMP_STRAINER, "pump", RigEdit.of(GOOD).remove("strainer")),
+        Arguments.of(Code.SWITCH_REACH, "pump", hidden("pump")),
+        Arguments.of(Code.NO_LOW_DRAIN, "pump", GOOD),
+        Arguments.of(Code.ONE_LEAK, "first", RigEdit.of(ROW).remove("link-1")),
+        Arguments.of(
+            Code.CLEARANCE, "gray-valve", RigEdit.of(GOOD).move("gray-valve", "belly", 0.12)),
+        Arguments.of(
+            Code.INLET_DIRT, "inlet", RigEdit.of(PANEL).change("inlet", p -> p.atHeight(0.45))),
+        Arguments.of(Code.BEHIND_PANEL, "gray-valve", hidden("gray-valve")));
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("weaknesses")
+  void aWeaknessIsFoundNamedAndPriced(Code code, String part, Rig weak) {
+    Finding finding = find(weak, code, part).orElseThrow();
+    assertThat(finding.cost()).isNotBlank();
+    assertThat(finding.mend()).isNotBlank();
+    assertThat(finding.why()).isNotBlank();
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @MethodSource("weaknesses")
+  void aMendThatCanBeAppliedTakesTheFindingAwayAndBringsNoWorse(Code code, String part, Rig weak) {
+    Finding finding = find(weak, code, part).orElseThrow();
+    if (finding.change().isEmpty()) {
+      return;
+    }
+    Rig mended = finding.change().get().apply(weak);
+    assertThat(review(mended)).extracting(Finding::key).doesNotContain(finding.key());
+    long harm = review(weak).stream().filter(f -> f.risk() == Finding.Risk.HARM).count();
+    assertThat(review(mended).stream().filter(f -> f.risk() == Finding.Risk.HARM).count())
+        .isLessThanOrEqualTo(harm);
+  }
+
+  @Test
+  void theReadyLayoutsHaveNothingThatDoesHarm() {
+    for (ReadyRig ready : ReadyRig.all()) {
+      assertThat(review(ready.rig()))
+          .as(ready.title())
+          .noneMatch(f -> f.risk() == Finding.Risk.HARM);
+    }
+  }
+
+  @Test
+  void theWorstStandsFirstAndNothingIsSaidTwice() {
+    for (DemoRig demo : List.of(DemoRig.all().getFirst(), LongCoach.of(2))) {
+      List<Finding> findings = review(demo.rig());
+      assertThat(findings).extracting(Finding::risk).isSorted();
+      assertThat(findings).extracting(Finding::key).doesNotHaveDuplicates();
+    }
+  }
+
+  @Test
+  void marginaliasRaisedVentIsSafeAndHerPlainTailIsNot() {
+    Rig marginalia = DemoRig.all().getFirst().rig();
+    assertThat(find(marginalia, Code.OVERFLOW_SIPHON, "low")).isPresent();
+    assertThat(find(marginalia, Code.OVERFLOW_SIPHON, "main")).isEmpty();
+    Rig tern = DemoRig.all().get(2).rig();
+    assertThat(find(tern, Code.OVERFLOW_SIPHON, "frost-tail")).as("a drain is no tail").isEmpty();
+    Part tee = marginalia.part("vent-tee");
+    assertThat(tee.height()).isGreaterThan(2);
+    assertThat(Fittings.twoWay(0)).isInstanceOf(Kind.TwoWayValve.class);
+  }
+}

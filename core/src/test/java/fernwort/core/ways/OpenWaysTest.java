@@ -1,0 +1,128 @@
+package fernwort.core.ways;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+class OpenWaysTest {
+
+  @Property(tries = 600)
+  void findsTheVeryWaysThatAllSimplePathsFind(@ForAll long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State state = RandomRigs.state(rig, seed);
+    Set<Way.Key> ways =
+        OpenWays.find(Plumbing.of(rig), state).ways().stream()
+            .map(Way::key)
+            .collect(Collectors.toSet());
+    assertThat(ways).isEqualTo(SimplePaths.ways(rig, state));
+  }
+
+  @Property(tries = 300)
+  void aWaysLinesAreJoinedFromSourceToEndAndAllMove(@ForAll long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State state = RandomRigs.state(rig, seed);
+    Ways ways = OpenWays.find(Plumbing.of(rig), state);
+    Map<String, Line> lines =
+        rig.lines().stream().collect(Collectors.toMap(Line::id, line -> line));
+    for (Way way : ways.ways()) {
+      assertThat(way.parts().getFirst()).isEqualTo(way.source().part());
+      assertThat(way.parts().getLast()).isEqualTo(way.end().part());
+      assertThat(way.parts()).noneMatch(ways.dead()::contains);
+      for (String id : way.lines()) {
+        assertThat(way.parts()).contains(lines.get(id).from().part(), lines.get(id).to().part());
+        assertThat(ways.moving()).containsKey(id);
+      }
+    }
+  }
+
+  @Property(tries = 300)
+  void deadPartsAndPartsOnSomeWayAreAllParts(@ForAll long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    Ways ways = OpenWays.find(Plumbing.of(rig), RandomRigs.state(rig, seed));
+    Set<String> alive = new HashSet<>();
+    ways.ways().forEach(w -> alive.addAll(w.parts()));
+    assertThat(alive).noneMatch(ways.dead()::contains);
+    ways.moving()
+        .keySet()
+        .forEach(id -> {
+          Line line = rig.lines().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow();
+          assertThat(ways.dead()).doesNotContain(line.from().part(), line.to().part());
+        });
+  }
+
+  private static DemoRig demo(String id) {
+    return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static Ways ways(DemoRig demo, String... turned) {
+    State state = demo.state();
+    for (int i = 0; i < turned.length; i += 2) {
+      state = state.with(turned[i], turned[i + 1]);
+    }
+    return OpenWays.find(Plumbing.of(demo.rig()), state);
+  }
+
+  @Test
+  void thePumpDrawsFromTheTankThatItsSelectorPointsTo() {
+    DemoRig rig = demo("marginalia");
+    assertThat(ways(rig).to("sink").map(w -> w.source().part())).containsOnly("main");
+    assertThat(ways(rig, "tank-selector", "low").to("sink").map(w -> w.source().part()))
+        .containsOnly("low");
+    assertThat(ways(rig, "tank-selector", "shut").to("sink")).isEmpty();
+  }
+
+  @Test
+  void theMainsHoldThePumpsSwitchOpen() {
+    Ways ways = ways(demo("marginalia"), "inlet", "mains", "mains-valve", "open");
+    assertThat(ways.pumps()).singleElement().matches(PumpWork::heldOff);
+    assertThat(ways.to("sink").map(w -> w.drive().kind())).containsOnly(DrivenBy.Kind.MAINS);
+  }
+
+  @Test
+  void waterRunsThroughBothBranchesOfAnOpenBypass() {
+    Ways ways = ways(demo("marginalia"), "bypass", "open");
+    assertThat(ways.moving()).containsKeys("b1", "b6");
+  }
+
+  @Test
+  void tanksInARowBreatheThroughEachOther() {
+    TankAir fore = ways(demo("tern")).airOf("fore").orElseThrow();
+    assertThat(fore.in().orElseThrow().parts()).contains("arch", "aft", "vent-air");
+  }
+
+  @Test
+  void aJugPouredIntoAnOpenNeckFillsTheTankAndIntoAShutOneDoesNot() {
+    DemoRig rig = demo("samphire");
+    assertThat(ways(rig, "jug", "pouring", "filler", "open").to("tank")).hasSize(1);
+    assertThat(ways(rig, "jug", "pouring").to("tank")).isEmpty();
+  }
+
+  @Test
+  void aFootPumpLiftsWaterToTheTapOnlyWhileItIsWorked() {
+    DemoRig rig = demo("samphire");
+    assertThat(ways(rig, "tap", "open").to("tap")).isEmpty();
+    assertThat(ways(rig, "tap", "open", "foot-pump", "on").to("tap")).hasSize(1);
+  }
+
+  @Test
+  void turningAHandleBackGivesTheVerySameWays() {
+    DemoRig rig = demo("tern");
+    Plumbing plumbing = Plumbing.of(rig.rig());
+    Ways before = OpenWays.find(plumbing, rig.state());
+    Ways after =
+        OpenWays.find(plumbing, rig.state().with("supply", "tanks").with("supply", "shut"));
+    assertThat(after).isEqualTo(before);
+  }
+}

@@ -1,0 +1,276 @@
+package fernwort.core.ways;
+
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Water;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
+
+/**
+ * The oracle: every way found by walking all simple paths, with none of the search's machinery.
+ * Good for small rigs only, since it is exponential.
+ */
+final class SimplePaths {
+
+  private final Rig rig;
+  private final State state;
+  private final Map<PortRef, Line> lines;
+  private final Map<String, Double> surfaces = new HashMap<>();
+  private final Set<PortRef> pressed = new HashSet<>();
+  private final Set<Way.Key> found = new HashSet<>();
+
+  private SimplePaths(Rig rig, State state) {
+    this.rig = rig;
+    this.state = state;
+    this.lines = rig.linesByPort();
+    rig.tanks().forEach(t -> surfaces.put(t.id(), t.height() + state.volume(t.id()) / (0.6 * 0.3)));
+  }
+
+  static Set<Way.Key> ways(Rig rig, State state) {
+    SimplePaths paths = new SimplePaths(rig, state);
+    Plumbing plumbing = Plumbing.of(rig);
+    paths.mains(plumbing);
+    paths.pumps();
+    paths.falls();
+    return paths.found;
+  }
+
+  private void mains(Plumbing plumbing) {
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.HoseInlet inlet && at(part, "mains")) {
+        double head = part.height() + Water.head(inlet.mainsPressure());
+        Source source = new Source(Source.Kind.MAINS, part.id());
+        walk(
+            part.port("out"),
+            head,
+            true,
+            "",
+            Set.of(),
+            path -> {
+              pressed.add(path.port());
+              end(path, source, DrivenBy.MAINS);
+            });
+      }
+    }
+  }
+
+  private void pumps() {
+    Set<PortRef> mainsPressed = Set.copyOf(pressed);
+    for (Part pump : rig.parts()) {
+      boolean running = pump.kind() instanceof Kind.Pump && at(pump, "on");
+      // Every random pump cuts out at 2 bar and the mains bring 3 bar to any height here.
+      if (running && !mainsPressed.contains(pump.port("out"))) {
+        pump(pump);
+      }
+    }
+  }
+
+  private void pump(Part pump) {
+    for (Part part : rig.parts()) {
+      Source source = source(part);
+      if (source == null) {
+        continue;
+      }
+      double surface =
+          part.kind() instanceof Kind.Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
+      for (PortRef start : starts(part)) {
+        walk(
+            start,
+            surface + 1.0,
+            true,
+            pump.id(),
+            Set.of(),
+            suction -> {
+              if (suction.port().equals(pump.port("in"))) {
+                delivered(pump, source, surface, suction);
+              }
+            });
+      }
+    }
+  }
+
+  private void delivered(Part pump, Source source, double surface, Path suction) {
+    double head = surface + Water.head(3e5);
+    walk(pump.port("out"), head, true, pump.id(), Set.of(), path -> pressed.add(path.port()));
+    walk(
+        pump.port("out"),
+        head,
+        true,
+        pump.id(),
+        suction.seen(),
+        path -> end(path, source, DrivenBy.pump(pump.id())));
+  }
+
+  private Source source(Part part) {
+    if (part.kind() instanceof Kind.Tank && !starts(part).isEmpty()) {
+      return new Source(Source.Kind.TANK, part.id());
+    }
+    return part.kind() instanceof Kind.HoseInlet && at(part, "outside")
+        ? new Source(Source.Kind.OUTSIDE, part.id())
+        : null;
+  }
+
+  private List<PortRef> starts(Part part) {
+    if (part.kind() instanceof Kind.Tank) {
+      return part.kind().ports().stream().filter(p -> wet(part, p)).map(part::port).toList();
+    }
+    return List.of(part.port("out"));
+  }
+
+  private boolean wet(Part tank, String port) {
+    return state.volume(tank.id()) > 0
+        && surfaces.getOrDefault(tank.id(), 0.0) > tank.at(port).z() + 1e-6;
+  }
+
+  private void falls() {
+    for (Part part : rig.parts()) {
+      Source source = source(part);
+      if (source != null) {
+        double surface =
+            part.kind() instanceof Kind.Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
+        for (PortRef start : starts(part)) {
+          if (!pressed.contains(start)) {
+            walk(start, surface, false, "", Set.of(), path -> fallEnd(path, source));
+          }
+        }
+      }
+    }
+  }
+
+  private void fallEnd(Path path, Source source) {
+    if (path.seen().stream().noneMatch(pressed::contains)) {
+      end(path, source, DrivenBy.FALL);
+    }
+  }
+
+  private void end(Path path, Source source, DrivenBy drive) {
+    Part part = rig.part(path.port().part());
+    switch (part.kind()) {
+      case Kind.OpenEnd k ->
+          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+      case Kind.HoseInlet k when at(part, "outside") -> {
+        boolean own = part.id().equals(source.part());
+        if (!own && path.head() > k.outsideHeight() + 1e-4) {
+          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+        }
+      }
+      case Kind.HoseInlet k when at(part, "open") ->
+          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+      case Kind.Fixture k when at(part, "open") ->
+          found.add(new Way.Key(source, new End(End.Kind.FIXTURE, part.id()), drive));
+      case Kind.Tank k -> {
+        String port = path.port().port();
+        double against =
+            wet(part, port) ? surfaces.getOrDefault(part.id(), 0.0) : part.at(port).z();
+        boolean same = drive.equals(DrivenBy.FALL) && part.id().equals(source.part());
+        if (!same && path.head() > against + 1e-4) {
+          found.add(new Way.Key(source, new End(End.Kind.TANK, part.id()), drive));
+        }
+      }
+      default -> {}
+    }
+  }
+
+  private boolean at(Part part, String position) {
+    return position.equals(state.setting().positions().get(part.id()));
+  }
+
+  /** A simple path so far: where it stands, the head there, and what it has passed. */
+  private record Path(PortRef port, double head, Set<PortRef> seen) {}
+
+  private void walk(
+      PortRef start,
+      double head,
+      boolean throughPumps,
+      String notThrough,
+      Set<PortRef> forbidden,
+      Consumer<Path> visit) {
+    if (rig.part(start.part()).at(start.port()).z() <= head || start.equals(startOf(notThrough))) {
+      Set<PortRef> seen = new LinkedHashSet<>(Set.of(start));
+      step(new Path(start, head, seen), throughPumps, notThrough, forbidden, visit);
+    }
+  }
+
+  private PortRef startOf(String pump) {
+    return new PortRef(pump, "out");
+  }
+
+  private void step(
+      Path path,
+      boolean throughPumps,
+      String notThrough,
+      Set<PortRef> forbidden,
+      Consumer<Path> visit) {
+    visit.accept(path);
+    for (PortRef next : next(path.port(), throughPumps, notThrough)) {
+      boolean middle = rig.part(next.part()).kind() instanceof Kind.Tee && sameTee(path, next);
+      boolean high = rig.part(next.part()).at(next.port()).z() > path.head() + 1e-9;
+      boolean middleTaken =
+          middle && forbidden.stream().filter(f -> f.part().equals(next.part())).count() > 1;
+      if (!path.seen().contains(next)
+          && !forbidden.contains(next)
+          && !high
+          && !middleTaken
+          && !(middle && passedTwice(path, next))) {
+        Set<PortRef> seen = new LinkedHashSet<>(path.seen());
+        seen.add(next);
+        step(new Path(next, path.head(), seen), throughPumps, notThrough, forbidden, visit);
+      }
+    }
+  }
+
+  private static boolean sameTee(Path path, PortRef next) {
+    return path.port().part().equals(next.part());
+  }
+
+  /** A tee is passed once: a third port of it would pass its middle again. */
+  private static boolean passedTwice(Path path, PortRef next) {
+    return path.seen().stream().filter(p -> p.part().equals(next.part())).count() > 1;
+  }
+
+  private List<PortRef> next(PortRef port, boolean throughPumps, String notThrough) {
+    java.util.ArrayList<PortRef> next = new java.util.ArrayList<>();
+    Line line = lines.get(port);
+    if (line != null) {
+      next.add(line.other(port));
+    }
+    Part part = rig.part(port.part());
+    boolean in = port.port().equals("in");
+    switch (part.kind()) {
+      case Kind.Tee k ->
+          k.ports().stream().map(part::port).filter(p -> !p.equals(port)).forEach(next::add);
+      case Kind.TwoWayValve k when at(part, "open") ->
+          next.add(part.port(port.port().equals("a") ? "b" : "a"));
+      case Kind.CheckValve k when in -> next.add(part.port("out"));
+      case Kind.Pump k when at(part, "on") -> {
+        if (in && throughPumps && !part.id().equals(notThrough)) {
+          next.add(part.port("out"));
+        }
+      }
+      case Kind.Pump k -> {
+        boolean passes =
+            switch (k.works()) {
+              case DIAPHRAGM, FOOT, HAND -> in;
+              case CENTRIFUGAL -> true;
+              case IMPELLER -> false;
+            };
+        if (passes) {
+          next.add(part.port(in ? "out" : "in"));
+        }
+      }
+      default -> {}
+    }
+    return next;
+  }
+}

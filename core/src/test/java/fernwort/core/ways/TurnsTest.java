@@ -1,0 +1,114 @@
+package fernwort.core.ways;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.ways.Turns.Pumped;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/** The turns between a source and an end, held against every setting of small rigs. */
+class TurnsTest {
+
+  /** The fewest turns of valves and pumps to a setting in which a way from tank to fixture is. */
+  private static OptionalInt fewest(Rig rig, State start, String tank, String tap) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Levels levels = Levels.of(plumbing, start);
+    Map<Setting, Integer> turns = new HashMap<>();
+    Deque<Setting> front = new ArrayDeque<>(List.of(start.setting()));
+    turns.put(start.setting(), 0);
+    while (!front.isEmpty()) {
+      Setting at = front.remove();
+      boolean open =
+          OpenWays.find(plumbing, at.with(tap, "open"), levels)
+              .from(tank)
+              .anyMatch(w -> w.end().part().equals(tap));
+      if (open) {
+        return OptionalInt.of(turns.getOrDefault(at, 0));
+      }
+      for (Part part : rig.handles().toList()) {
+        if (part.kind() instanceof Kind.Valve || part.kind() instanceof Kind.Pump) {
+          for (Position position : part.kind().positions()) {
+            Setting next = at.with(part.id(), position.id());
+            if (turns.putIfAbsent(next, turns.getOrDefault(at, 0) + 1) == null) {
+              front.add(next);
+            }
+          }
+        }
+      }
+    }
+    return OptionalInt.empty();
+  }
+
+  @Property(tries = 150)
+  void neverMoreThanAnySettingNeeds(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State start = RandomRigs.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Turns turns = Turns.of(plumbing, Levels.of(plumbing, start));
+    for (Part tank : plumbing.tanks()) {
+      for (Part tap : rig.parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList()) {
+        OptionalInt fewest = fewest(rig, start, tank.id(), tap.id());
+        if (fewest.isPresent()) {
+          assertThat(turns.from(tank.id(), start.setting()).to(tap.id(), Pumped.EITHER))
+              .as("%s to %s", tank.id(), tap.id())
+              .isLessThanOrEqualTo(fewest.getAsInt());
+        }
+      }
+    }
+  }
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Turns FULL = Turns.full(PLUMBING);
+
+  @Test
+  void whatStandsOpenCostsNothing() {
+    assertThat(FULL.from("main", TRUCK.state().setting()).to("sink", Pumped.YES)).isZero();
+  }
+
+  @Test
+  void eachShutValveOnTheWayCostsOneTurn() {
+    Setting rest = TRUCK.rig().atRest();
+    assertThat(FULL.from("inlet", rest).to("main", Pumped.NO)).isEqualTo(1);
+    assertThat(FULL.from("main", rest).to("sink", Pumped.YES)).isEqualTo(2);
+  }
+
+  @Test
+  void waterThatRunsByItselfGetsNoHigherThanWhereItComesFrom() {
+    assertThat(FULL.from("low", TRUCK.rig().atRest()).to("sink", Pumped.NO)).isEqualTo(Turns.NEVER);
+  }
+
+  @Test
+  void aHandleThatHasToStayIsNoWayOn() {
+    Setting rest = TRUCK.rig().atRest();
+    assertThat(FULL.from("inlet", rest, Set.of("fill-selector")).to("main", Pumped.NO))
+        .isGreaterThanOrEqualTo(Turns.NEVER);
+  }
+
+  @Test
+  void barriersAreTheHandlesThatStopTheWaterFirst() {
+    assertThat(FULL.from("inlet", TRUCK.rig().atRest()).barriers())
+        .contains(new Turn("fill-selector", "main"), new Turn("mains-valve", "open"))
+        .noneMatch(t -> t.part().equals("gray-dump"));
+  }
+}

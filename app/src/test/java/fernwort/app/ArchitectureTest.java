@@ -1,14 +1,43 @@
 package fernwort.app;
 
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.dependencies.Slice;
+import java.util.List;
 
 @AnalyzeClasses(packages = "fernwort", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+
+  private static final String[] SCREENS = {
+    "fernwort.app.api..",
+    "fernwort.app.board..",
+    "fernwort.app.jobs..",
+    "fernwort.app.log..",
+    "fernwort.app.rehearse..",
+    "fernwort.app.rig..",
+    "fernwort.app.rigs..",
+    "fernwort.app.sizing..",
+    "fernwort.app.workbench.."
+  };
+
+  private static final String[] SERVICES = {
+    "fernwort.app.backup..",
+    "fernwort.app.cards..",
+    "fernwort.app.compute..",
+    "fernwort.app.format..",
+    "fernwort.app.garage..",
+    "fernwort.app.security..",
+    "fernwort.app.store..",
+    "fernwort.app.units..",
+    "fernwort.app.web.."
+  };
 
   @ArchTest
   static final ArchRule onlyTheStoreKnowsTheDatabase =
@@ -20,17 +49,34 @@ class ArchitectureTest {
           .resideInAnyPackage("org.jooq..", "java.sql..", "fernwort.app.store.db..");
 
   @ArchTest
-  static final ArchRule theStoreAndTheFormatKnowNoScreens =
+  static final ArchRule packagesDoNotGoInCircles =
+      slices().matching("fernwort.app.(*)..").should().beFreeOfCycles();
+
+  /** The cutaway is drawn on several screens; apart from it each stands by itself. */
+  @ArchTest
+  static final ArchRule noScreenLeansOnAnother =
+      slices()
+          .matching("fernwort.app.(*)..")
+          .that(areScreens())
+          .should()
+          .notDependOnEachOther()
+          .ignoreDependency(
+              DescribedPredicate.alwaysTrue(), resideInAPackage("fernwort.app.board.."));
+
+  @ArchTest
+  static final ArchRule noServiceKnowsAScreen =
       noClasses()
           .that()
-          .resideInAnyPackage("fernwort.app.store..", "fernwort.app.format..")
+          .resideInAnyPackage(SERVICES)
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage(
-              "fernwort.app.board..",
-              "fernwort.app.rigs..",
-              "fernwort.app.log..",
-              "fernwort.app.api..");
+          .resideInAnyPackage(SCREENS);
+
+  private static DescribedPredicate<Slice> areScreens() {
+    return DescribedPredicate.describe(
+        "screens",
+        slice -> List.of(SCREENS).contains("fernwort.app." + slice.getNamePart(1) + ".."));
+  }
 
   @ArchTest
   static final ArchRule theCoreKnowsNothingOfTheApplication =

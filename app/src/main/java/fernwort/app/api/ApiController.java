@@ -1,9 +1,12 @@
 package fernwort.app.api;
 
 import fernwort.app.board.ReadingText;
-import fernwort.app.jobs.JobDesk;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Outlook;
+import fernwort.app.garage.Standing;
+import fernwort.app.garage.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.app.units.Units;
@@ -46,12 +49,14 @@ class ApiController {
   private static final String WHO = "program";
   private static final int MOST_LINES = 1000;
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
   private final Clock clock;
 
-  ApiController(Rigs rigs, JobDesk desk, Clock clock) {
+  ApiController(Descriptions rigs, States states, JobDesk desk, Clock clock) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
     this.clock = clock;
   }
@@ -63,7 +68,7 @@ class ApiController {
   record Address(String id) {}
 
   /** Positions by part id; volumes in m³ and the time of reading by tank id. */
-  record Standing(Map<String, String> positions, Map<String, Logbook.Level> levels) {}
+  record StateAnswer(Map<String, String> positions, Map<String, Logbook.Level> levels) {}
 
   /** The position to turn a handle to. */
   record Turn(String position) {
@@ -118,27 +123,27 @@ class ApiController {
 
   @GetMapping("/rigs/{id}/state")
   @Operation(summary = "Where every handle stands and what every tank held when it was read")
-  Standing state(@PathVariable String id) {
+  StateAnswer state(@PathVariable String id) {
     return standing(rigs.open(id));
   }
 
-  private Standing standing(OpenRig rig) {
-    Rigs.Standing standing = rigs.standing(rig);
-    return new Standing(standing.state().setting().positions(), standing.readings());
+  private StateAnswer standing(OpenRig rig) {
+    Standing standing = states.of(rig);
+    return new StateAnswer(standing.state().setting().positions(), standing.readings());
   }
 
   @GetMapping("/rigs/{id}/ways")
   @Operation(summary = "Every open way, each tank's air, running pumps, moving lines, dead parts")
   Ways ways(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return rigs.outlook(rig, rigs.standing(rig).state()).ways();
+    return Outlook.of(rig, states.of(rig).state()).ways();
   }
 
   @GetMapping("/rigs/{id}/warnings")
   @Operation(summary = "What would go wrong, worst first")
   List<Warning> warnings(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return rigs.outlook(rig, rigs.standing(rig).state()).warnings();
+    return Outlook.of(rig, states.of(rig).state()).warnings();
   }
 
   @GetMapping("/rigs/{id}/handles/{part}/preview")
@@ -146,9 +151,9 @@ class ApiController {
   Change preview(
       @PathVariable String id, @PathVariable String part, @RequestParam String position) {
     OpenRig rig = rigs.open(id);
-    Rigs.Preview preview = rigs.preview(rig, rigs.standing(rig).state(), part, position);
-    Rigs.Outlook before = preview.before();
-    Rigs.Outlook after = preview.after();
+    Outlook.Preview preview = Outlook.Preview.of(rig, states.of(rig).state(), part, position);
+    Outlook before = preview.before();
+    Outlook after = preview.after();
     return new Change(
         newWays(before, after),
         newWays(after, before),
@@ -156,12 +161,12 @@ class ApiController {
         newWarnings(after, before));
   }
 
-  private static List<Way.Key> newWays(Rigs.Outlook before, Rigs.Outlook after) {
+  private static List<Way.Key> newWays(Outlook before, Outlook after) {
     Set<Way.Key> known = before.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
     return after.ways().ways().stream().map(Way::key).filter(k -> !known.contains(k)).toList();
   }
 
-  private static List<Warning> newWarnings(Rigs.Outlook before, Rigs.Outlook after) {
+  private static List<Warning> newWarnings(Outlook before, Outlook after) {
     Set<Warning.Key> known =
         before.warnings().stream().map(Warning::key).collect(Collectors.toSet());
     return after.warnings().stream().filter(w -> !known.contains(w.key())).toList();
@@ -169,15 +174,15 @@ class ApiController {
 
   @PutMapping("/rigs/{id}/handles/{part}")
   @Operation(summary = "Turn a handle, switch, cap or hose")
-  Standing turn(@PathVariable String id, @PathVariable String part, @RequestBody Turn turn) {
+  StateAnswer turn(@PathVariable String id, @PathVariable String part, @RequestBody Turn turn) {
     OpenRig rig = rigs.open(id);
-    rigs.turn(rig, part, turn.position(), WHO);
+    states.turn(rig, part, turn.position(), WHO);
     return standing(rig);
   }
 
   @PutMapping("/rigs/{id}/tanks/{tank}/reading")
   @Operation(summary = "Record a reading of a tank")
-  Standing read(
+  StateAnswer read(
       @PathVariable String id, @PathVariable String tank, @RequestBody TankReading reading) {
     OpenRig rig = rigs.open(id);
     ReadingText.Typed typed =
@@ -185,43 +190,43 @@ class ApiController {
             java.math.BigDecimal.valueOf(reading.amount()).toPlainString(),
             reading.unit(),
             Units.METRIC);
-    rigs.record(
+    states.record(
         rig, tank, typed.reading(), typed.shown(), reading.at().orElseGet(clock::instant), WHO);
     return standing(rig);
   }
 
   @PostMapping("/rigs/{id}/undo")
   @Operation(summary = "Take the last change back")
-  Standing undo(@PathVariable String id) {
+  StateAnswer undo(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    rigs.undo(rig, WHO);
+    states.undo(rig, WHO);
     return standing(rig);
   }
 
   @PostMapping("/rigs/{id}/redo")
   @Operation(summary = "Put the change taken back last into force again")
-  Standing redo(@PathVariable String id) {
+  StateAnswer redo(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    rigs.redo(rig, WHO);
+    states.redo(rig, WHO);
     return standing(rig);
   }
 
   @GetMapping("/rigs/{id}/journal")
   @Operation(summary = "Who changed what and when, newest first")
   List<Logbook.Entry> journal(@PathVariable String id) {
-    return rigs.journal(rigs.open(id), MOST_LINES);
+    return states.journal(rigs.open(id), MOST_LINES);
   }
 
   @GetMapping("/rigs/{id}/habits")
   @Operation(summary = "Who travels and what they use")
   Habits habits(@PathVariable String id) {
-    return rigs.habits(rigs.open(id));
+    return states.habits(rigs.open(id));
   }
 
   @PutMapping("/rigs/{id}/habits")
   @Operation(summary = "Set who travels and what they use")
   Habits setHabits(@PathVariable String id, @RequestBody Habits habits) {
-    rigs.setHabits(rigs.open(id), habits);
+    states.setHabits(rigs.open(id), habits);
     return habits;
   }
 
@@ -229,21 +234,21 @@ class ApiController {
   @Operation(summary = "How long fresh water and room for gray last")
   Lasts lasts(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return rigs.lasts(rig, rigs.standing(rig).state());
+    return Lasts.of(rig.plumbing(), states.of(rig).state(), states.habits(rig));
   }
 
   @GetMapping("/rigs/{id}/flows")
   @Operation(summary = "The steady flow with the handles as they stand")
   FlowAnswer flows(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return FlowAnswer.of(rig.plumbing(), rigs.standing(rig).state());
+    return FlowAnswer.of(rig.plumbing(), states.of(rig).state());
   }
 
   @GetMapping("/rigs/{id}/tanks")
   @Operation(summary = "Each tank as parked: litres, usable, stranded, what its gauge shows")
   Map<String, TankAnswer> tanks(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return TankAnswer.of(rig.plumbing(), rigs.standing(rig).state());
+    return TankAnswer.of(rig.plumbing(), states.of(rig).state());
   }
 
   /**
@@ -262,7 +267,7 @@ class ApiController {
       @RequestParam(defaultValue = "false") boolean lines) {
     OpenRig rig = rigs.open(id);
     Job job = EmptyingJob.of(rig.plumbing(), tanks, lines);
-    Plan plan = desk.plan(rig, job.id(), rigs.standing(rig).state());
+    Plan plan = desk.plan(rig, job.id(), states.of(rig).state());
     return new EmptyAnswer(
         JobsApiController.Planned.of(plan), Remains.of(rig.plumbing(), plan.after(), tanks, lines));
   }

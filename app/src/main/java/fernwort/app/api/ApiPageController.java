@@ -1,11 +1,13 @@
 package fernwort.app.api;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.Method;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Stream;
+import java.util.Optional;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
@@ -16,10 +18,19 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
 /** A page to read the interface for programs by, made from the same annotations as its OpenAPI. */
 @Controller
 class ApiPageController {
+
+  private final RequestMappingHandlerMapping mappings;
+
+  ApiPageController(
+      @Qualifier("requestMappingHandlerMapping") RequestMappingHandlerMapping mappings) {
+    this.mappings = mappings;
+  }
 
   /** One call. */
   record Call(String verb, String path, String summary, List<String> parameters) {}
@@ -37,37 +48,31 @@ class ApiPageController {
     return new ClassPathResource("openapi.json");
   }
 
-  private static List<Call> calls() {
-    return Stream.of(
-            ApiController.class,
-            JobsApiController.class,
-            WhatIfController.class,
-            SizingApiController.class)
-        .flatMap(c -> Arrays.stream(c.getDeclaredMethods()))
+  private List<Call> calls() {
+    return mappings.getHandlerMethods().values().stream()
+        .map(HandlerMethod::getMethod)
         .filter(m -> m.isAnnotationPresent(Operation.class))
-        .map(m -> {
-          RequestMapping mapping =
-              AnnotatedElementUtils.findMergedAnnotation(m, RequestMapping.class);
-          List<String> parameters =
-              Arrays.stream(m.getParameters())
-                  .filter(p -> p.isAnnotationPresent(RequestParam.class))
-                  .map(p -> "?" + p.getName() + "=")
-                  .toList();
-          return mapping == null
-              ? new Call("", "", "", List.of())
-              : new Call(
-                  mapping.method()[0].name(),
-                  base(m) + (mapping.path().length == 0 ? "" : mapping.path()[0]),
-                  m.getAnnotation(Operation.class).summary(),
-                  parameters);
-        })
+        .flatMap(m -> call(m).stream())
         .sorted(Comparator.comparing(Call::path).thenComparing(Call::verb))
         .toList();
   }
 
-  private static String base(Method call) {
-    RequestMapping mapping =
-        AnnotatedElementUtils.findMergedAnnotation(call.getDeclaringClass(), RequestMapping.class);
-    return mapping == null ? "" : mapping.path()[0];
+  private static Optional<Call> call(Method method) {
+    return mapping(method)
+        .map(m ->
+            new Call(
+                m.method()[0].name(),
+                mapping(method.getDeclaringClass()).map(b -> b.path()[0]).orElse("")
+                    + (m.path().length == 0 ? "" : m.path()[0]),
+                method.getAnnotation(Operation.class).summary(),
+                Arrays.stream(method.getParameters())
+                    .filter(p -> p.isAnnotationPresent(RequestParam.class))
+                    .map(p -> "?" + p.getName() + "=")
+                    .toList()));
+  }
+
+  private static Optional<RequestMapping> mapping(AnnotatedElement element) {
+    return Optional.ofNullable(
+        AnnotatedElementUtils.findMergedAnnotation(element, RequestMapping.class));
   }
 }

@@ -1,8 +1,9 @@
 package fernwort.app.api;
 
-import fernwort.app.jobs.JobDesk;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.core.jobs.Caution;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
@@ -22,11 +23,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(value = "/api/v1/rigs/{id}/jobs", produces = MediaType.APPLICATION_JSON_VALUE)
 class JobsApiController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
 
-  JobsApiController(Rigs rigs, JobDesk desk) {
+  JobsApiController(Descriptions rigs, States states, JobDesk desk) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
   }
 
@@ -73,13 +76,13 @@ class JobsApiController {
   @Operation(summary = "The steps of a job from how the handles and levels stand")
   Planned plan(@PathVariable String id, @PathVariable String job) {
     OpenRig rig = rigs.open(id);
-    return Planned.of(desk.plan(rig, job, rigs.standing(rig).state()));
+    return Planned.of(desk.plan(rig, job, states.of(rig).state()));
   }
 
   @GetMapping("/{job}/slips")
   @Operation(summary = "What every single slip of a job leads to, the worst first")
   List<Slip> slips(@PathVariable String id, @PathVariable String job) {
     OpenRig rig = rigs.open(id);
-    return desk.slips(rig, job, rigs.standing(rig).state());
+    return desk.slips(rig, job, states.of(rig).state());
   }
 }

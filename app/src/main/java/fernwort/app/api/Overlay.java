@@ -1,7 +1,7 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

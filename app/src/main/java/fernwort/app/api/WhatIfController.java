@@ -1,8 +1,10 @@
 package fernwort.app.api;
 
-import fernwort.app.jobs.JobDesk;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Outlook;
+import fernwort.app.garage.States;
 import fernwort.core.hazard.Warning;
 import fernwort.core.rig.State;
 import fernwort.core.ways.Ways;
@@ -23,11 +25,13 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(value = "/api/v1/rigs/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
 class WhatIfController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
 
-  WhatIfController(Rigs rigs, JobDesk desk) {
+  WhatIfController(Descriptions rigs, States states, JobDesk desk) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
   }
 
@@ -43,14 +47,14 @@ class WhatIfController {
   List<Warning> warnings(
       @PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
-    return rigs.outlook(rig, state(rig, body)).warnings();
+    return Outlook.of(rig, state(rig, body)).warnings();
   }
 
   @PostMapping("/ways")
   @Operation(summary = "What is open with handles, litres or slope otherwise than recorded")
   Ways ways(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
-    return rigs.outlook(rig, state(rig, body)).ways();
+    return Outlook.of(rig, state(rig, body)).ways();
   }
 
   @PostMapping("/plan")
@@ -80,6 +84,6 @@ class WhatIfController {
   }
 
   private State state(OpenRig rig, Optional<Overlay> body) {
-    return body.orElse(Overlay.NONE).on(rig, rigs.standing(rig).state());
+    return body.orElse(Overlay.NONE).on(rig, states.of(rig).state());
   }
 }

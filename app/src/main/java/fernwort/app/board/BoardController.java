@@ -1,8 +1,12 @@
 package fernwort.app.board;
 
+import fernwort.app.board.layout.Layouts;
 import fernwort.app.cards.Form;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Outlook;
+import fernwort.app.garage.Standing;
+import fernwort.app.garage.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -11,6 +15,7 @@ import fernwort.core.jobs.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
+import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -41,11 +46,15 @@ class BoardController {
       DateTimeFormatter.ofPattern("EEEE d MMM, HH:mm", Locale.ENGLISH);
   private static final DateTimeFormatter FIELD = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
+  private final Layouts layouts;
   private final Clock clock;
 
-  BoardController(Rigs rigs, Clock clock) {
+  BoardController(Descriptions rigs, States states, Layouts layouts, Clock clock) {
     this.rigs = rigs;
+    this.states = states;
+    this.layouts = layouts;
     this.clock = clock;
   }
 
@@ -58,13 +67,13 @@ class BoardController {
   @GetMapping("/handles/{part}/preview")
   String preview(@PathVariable String id, @PathVariable String part, Model model) {
     OpenRig rig = rigs.open(id);
-    Rigs.Standing standing = rigs.standing(rig);
+    Standing standing = states.of(rig);
     Part handle = rig.rig().part(part);
     List<Change> changes = new ArrayList<>();
     String at = standing.state().setting().of(part);
     for (Position position : handle.kind().positions()) {
       if (!position.id().equals(at)) {
-        Rigs.Preview preview = rigs.preview(rig, standing.state(), part, position.id());
+        Outlook.Preview preview = Outlook.Preview.of(rig, standing.state(), part, position.id());
         changes.add(
             Change.of(
                 position,
@@ -91,7 +100,7 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    rigs.turn(rig, part, position, who);
+    states.turn(rig, part, position, who);
     return answer(rig, screen, model);
   }
 
@@ -107,7 +116,7 @@ class BoardController {
     model.addAttribute("tank", part);
     model.addAttribute(
         "capacity", units.show(Measure.VOLUME, rig.plumbing().room(tank).capacity()));
-    model.addAttribute("last", rigs.standing(rig).readings().get(tank));
+    model.addAttribute("last", states.of(rig).readings().get(tank));
     model.addAttribute("now", LocalDateTime.now(clock).format(FIELD));
     return "board/reading";
   }
@@ -125,7 +134,7 @@ class BoardController {
       Model model) {
     OpenRig rig = rigs.open(id);
     ReadingText.Typed typed = ReadingText.of(amount, unit, units);
-    rigs.record(rig, tank, typed.reading(), typed.shown(), time(at), who);
+    states.record(rig, tank, typed.reading(), typed.shown(), time(at), who);
     return answer(rig, screen, model);
   }
 
@@ -152,7 +161,7 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    rigs.undo(rig, who);
+    states.undo(rig, who);
     return answer(rig, screen, model);
   }
 
@@ -163,7 +172,7 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    rigs.redo(rig, who);
+    states.redo(rig, who);
     return answer(rig, screen, model);
   }
 
@@ -174,7 +183,7 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    rigs.setHabits(rig, rigs.habits(rig).of(Form.whole("People", people)));
+    states.setHabits(rig, states.habits(rig).of(Form.whole("People", people)));
     return answer(rig, screen, model);
   }
 
@@ -186,7 +195,7 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    rigs.park(rig, new Slope(Form.plain("Nose up", pitch), Form.plain("Left side up", roll)));
+    states.park(rig, new Slope(Form.plain("Nose up", pitch), Form.plain("Left side up", roll)));
     return answer(rig, screen, model);
   }
 
@@ -221,29 +230,32 @@ class BoardController {
   }
 
   private BoardView view(OpenRig rig, BoardView.Screen screen) {
-    Rigs.Standing standing = rigs.standing(rig);
-    Rigs.Outlook outlook = rigs.outlook(rig, standing.state());
+    Standing standing = states.of(rig);
+    Outlook outlook = Outlook.of(rig, standing.state());
     Drafter drafter = new Drafter(rig, standing, outlook, clock.instant());
-    boolean[] can = rigs.canUndoRedo(rig);
+    boolean[] can = states.canUndoRedo(rig);
     return new BoardView(
         rig.id(),
         rig.rig().name(),
         left(rig),
-        screen.whole(drafter),
-        screen.places(drafter, rig.narrow()),
+        screen.whole(drafter, () -> layouts.whole(rig.rig())),
+        screen.places(drafter, () -> layouts.places(rig.rig())),
         Stream.concat(
                 setAside(rig, standing),
                 new Sentences(rig.rig(), standing.state(), outlook).now().stream())
             .toList(),
         outlook.warnings(),
-        LastsView.of(rig.rig(), rigs.lasts(rig, standing.state()), rigs.habits(rig)),
+        LastsView.of(
+            rig.rig(),
+            Lasts.of(rig.plumbing(), standing.state(), states.habits(rig)),
+            states.habits(rig)),
         ParkedView.of(standing.state().slope()),
         can[0],
         can[1]);
   }
 
   /** A word on readings that cannot be shown, so that none is missed in silence. */
-  private static Stream<String> setAside(OpenRig rig, Rigs.Standing standing) {
+  private static Stream<String> setAside(OpenRig rig, Standing standing) {
     return standing.setAside().stream()
         .filter(tank -> rig.rig().partsById().containsKey(tank))
         .map(tank ->
@@ -252,7 +264,7 @@ class BoardController {
   }
 
   private String left(OpenRig rig) {
-    List<Logbook.Entry> newest = rigs.journal(rig, 1);
+    List<Logbook.Entry> newest = states.journal(rig, 1);
     return newest.isEmpty()
         ? "handles at rest"
         : "as left %s, by %s"

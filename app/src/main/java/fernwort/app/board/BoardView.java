@@ -4,6 +4,7 @@ import fernwort.app.board.layout.BoardLayout;
 import fernwort.core.hazard.Warning;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * Everything the Board shows.
@@ -49,12 +50,12 @@ public record BoardView(
       };
     }
 
-    Optional<Drawing> whole(Drafter drafter) {
-      return this == NARROW ? Optional.empty() : Optional.of(drafter.whole());
+    Optional<Drawing> whole(Drafter drafter, Supplier<BoardLayout> layout) {
+      return this == NARROW ? Optional.empty() : Optional.of(drafter.whole(layout.get()));
     }
 
-    List<Drawing> places(Drafter drafter, List<BoardLayout> layouts) {
-      return this == WIDE ? List.of() : layouts.stream().map(drafter::place).toList();
+    List<Drawing> places(Drafter drafter, Supplier<List<BoardLayout>> layouts) {
+      return this == WIDE ? List.of() : layouts.get().stream().map(drafter::place).toList();
     }
   }
 }

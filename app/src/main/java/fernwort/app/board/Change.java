@@ -1,6 +1,6 @@
 package fernwort.app.board;
 
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Outlook;
 import fernwort.core.hazard.Warning;
 import fernwort.core.rig.Position;
 import fernwort.core.ways.Way;
@@ -26,7 +26,7 @@ public record Change(
     List<Warning> gained,
     List<Warning> lost) {
 
-  static Change of(Position position, Rigs.Preview preview, Sentences before, Sentences after) {
+  static Change of(Position position, Outlook.Preview preview, Sentences before, Sentences after) {
     Set<Way.Key> old = keys(preview.before());
     Set<Way.Key> fresh = keys(preview.after());
     return new Change(
@@ -38,7 +38,7 @@ public record Change(
         without(preview.before().warnings(), preview.after().warnings()));
   }
 
-  private static Set<Way.Key> keys(Rigs.Outlook outlook) {
+  private static Set<Way.Key> keys(Outlook outlook) {
     return outlook.ways().ways().stream()
         .map(Way::key)
         .collect(Collectors.toCollection(java.util.LinkedHashSet::new));

@@ -8,8 +8,9 @@ import fernwort.app.board.layout.BoardLayout;
 import fernwort.app.board.layout.Grid;
 import fernwort.app.board.layout.Item;
 import fernwort.app.board.layout.Wire;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Outlook;
+import fernwort.app.garage.Standing;
 import fernwort.app.store.Logbook;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
@@ -35,14 +36,14 @@ import java.util.Set;
 final class Drafter {
 
   private final OpenRig rig;
-  private final Rigs.Standing standing;
-  private final Rigs.Outlook outlook;
+  private final Standing standing;
+  private final Outlook outlook;
   private final Instant now;
   private final Map<String, Severity> alarms = new HashMap<>();
   private final Set<String> outside = new HashSet<>();
   private final Map<String, Line> lines = new HashMap<>();
 
-  Drafter(OpenRig rig, Rigs.Standing standing, Rigs.Outlook outlook, Instant now) {
+  Drafter(OpenRig rig, Standing standing, Outlook outlook, Instant now) {
     this.rig = rig;
     this.standing = standing;
     this.outlook = outlook;
@@ -60,8 +61,7 @@ final class Drafter {
   }
 
   /** Draws the whole vehicle. */
-  Drawing whole() {
-    BoardLayout layout = rig.layout();
+  Drawing whole(BoardLayout layout) {
     return draw(layout, "", Silhouette.of(rig.rig().vehicle(), layout));
   }
 

@@ -1,6 +1,6 @@
 package fernwort.app.board;
 
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Outlook;
 import fernwort.core.plumbing.End;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -21,9 +21,9 @@ final class Sentences {
 
   private final Rig rig;
   private final State state;
-  private final Rigs.Outlook outlook;
+  private final Outlook outlook;
 
-  Sentences(Rig rig, State state, Rigs.Outlook outlook) {
+  Sentences(Rig rig, State state, Outlook outlook) {
     this.rig = rig;
     this.state = state;
     this.outlook = outlook;

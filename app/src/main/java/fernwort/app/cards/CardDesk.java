@@ -1,7 +1,8 @@
 package fernwort.app.cards;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import java.util.HashMap;
@@ -14,11 +15,13 @@ import org.springframework.ui.Model;
 @Component
 public class CardDesk {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final SizingStore store;
 
-  CardDesk(Rigs rigs, SizingStore store) {
+  CardDesk(Descriptions rigs, States states, SizingStore store) {
     this.rigs = rigs;
+    this.states = states;
     this.store = store;
   }
 
@@ -26,7 +29,7 @@ public class CardDesk {
   public Trip trip(String id, Units units) {
     OpenRig rig = rigs.open(id);
     return new Trip(
-        rig, rigs.standing(rig).state(), rigs.habits(rig), store.entries(rig.id()), units);
+        rig, states.of(rig).state(), states.habits(rig), store.entries(rig.id()), units);
   }
 
   /** Keeps what was entered on one card and returns where on its page that card is. */

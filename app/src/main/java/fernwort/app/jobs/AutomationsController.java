@@ -1,8 +1,8 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rehearse.HappeningWords;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.AutomationStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -13,6 +13,7 @@ import fernwort.core.jobs.Times;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,12 +36,15 @@ class AutomationsController {
   private static final int MOST_EVENTS = 40;
   private static final double PERCENT = 100;
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final AutomationStore store;
   private final JsonMapper mapper;
 
-  AutomationsController(Rigs rigs, AutomationStore store, JsonMapper mapper) {
+  AutomationsController(
+      Descriptions rigs, States states, AutomationStore store, JsonMapper mapper) {
     this.rigs = rigs;
+    this.states = states;
     this.store = store;
     this.mapper = mapper;
   }
@@ -117,7 +121,7 @@ class AutomationsController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     AutomationCheck check = AutomationCheck.of(rig.plumbing());
     List<Row> rows = new ArrayList<>();
     List<Automation> sound = new ArrayList<>();

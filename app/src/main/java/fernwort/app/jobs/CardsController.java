@@ -1,8 +1,12 @@
 package fernwort.app.jobs;
 
 import fernwort.app.Refusal;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobBook;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Outlook;
+import fernwort.app.garage.States;
 import fernwort.app.store.CardStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -37,14 +41,22 @@ class CardsController {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
   private final CardStore store;
   private final CardAddresses addresses;
   private final Clock clock;
 
-  CardsController(Rigs rigs, JobDesk desk, CardStore store, CardAddresses addresses, Clock clock) {
+  CardsController(
+      Descriptions rigs,
+      States states,
+      JobDesk desk,
+      CardStore store,
+      CardAddresses addresses,
+      Clock clock) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
     this.store = store;
     this.addresses = addresses;
@@ -129,7 +141,7 @@ class CardsController {
                     "This card was withdrawn, is over, or was never made. Ask whoever lent you the rig."));
     OpenRig rig = rigs.open(card.rig());
     JobBook book = desk.book(rig);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     List<JobView> jobs = new ArrayList<>();
     for (Job job : book.offered()) {
       if (card.shows().contains(job.id())) {
@@ -144,7 +156,7 @@ class CardsController {
         "tanks", rig.plumbing().tanks().stream().map(t -> tank(rig, now, t, units)).toList());
     model.addAttribute(
         "warnings",
-        rigs.outlook(rig, now).warnings().stream()
+        Outlook.of(rig, now).warnings().stream()
             .filter(w -> w.severity() != Severity.NOTE)
             .map(Warning::title)
             .toList());

@@ -1,7 +1,7 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.store.RigStore;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
@@ -14,9 +14,9 @@ import org.springframework.stereotype.Component;
 @Component
 class Gone implements PartSearch {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
 
-  Gone(Rigs rigs) {
+  Gone(Descriptions rigs) {
     this.rigs = rigs;
   }
 

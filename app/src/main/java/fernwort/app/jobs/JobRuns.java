@@ -1,7 +1,9 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.JobBook;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
@@ -26,15 +28,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class JobRuns {
 
-  private final Rigs rigs;
+  private final States states;
   private final RunStore store;
   private final JobDesk desk;
   private final StepText text;
   private final Logbook logbook;
   private final Clock clock;
 
-  JobRuns(Rigs rigs, RunStore store, JobDesk desk, StepText text, Logbook logbook, Clock clock) {
-    this.rigs = rigs;
+  JobRuns(
+      States states, RunStore store, JobDesk desk, StepText text, Logbook logbook, Clock clock) {
+    this.states = states;
     this.store = store;
     this.desk = desk;
     this.text = text;
@@ -46,7 +49,7 @@ class JobRuns {
   String begin(OpenRig rig, String job, String who) {
     JobBook book = desk.book(rig);
     Job found = book.job(job);
-    Plan plan = book.plans().plan(found, rigs.standing(rig).state());
+    Plan plan = book.plans().plan(found, states.of(rig).state());
     if (plan.trouble().isPresent()) {
       throw new IllegalArgumentException(plan.trouble().get().words());
     }
@@ -60,7 +63,7 @@ class JobRuns {
     switch (text.read(row.step())) {
       case Step.Move move -> {
         if (Gone.has(rig.rig(), move.part(), move.to())) {
-          rigs.turn(rig, move.part(), move.to(), who);
+          states.turn(rig, move.part(), move.to(), who);
         }
       }
       case Step.Wait wait -> {
@@ -78,7 +81,7 @@ class JobRuns {
     wait.levels().entrySet().stream()
         .filter(level -> rig.rig().partsById().containsKey(level.getKey()))
         .forEach(level ->
-            rigs.record(
+            states.record(
                 rig,
                 level.getKey(),
                 new Reading.Volume(level.getValue()),
@@ -136,7 +139,7 @@ class JobRuns {
             .min()
             .orElse(0);
     JobBook book = desk.book(rig);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     Plan plan = book.plans().plan(book.job(going.job()), now, stage, stuck);
     if (plan.trouble().isPresent()) {
       throw new IllegalArgumentException(

@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.JobBook;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Caution;

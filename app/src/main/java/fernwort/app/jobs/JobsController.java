@@ -1,7 +1,10 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobBook;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -40,13 +43,15 @@ class JobsController {
   /** A page waits so long for slips before it says that they are being tried. */
   private static final Duration PATIENCE = Duration.ofMillis(900);
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
   private final JobRuns runs;
   private final RunStore store;
 
-  JobsController(Rigs rigs, JobDesk desk, JobRuns runs, RunStore store) {
+  JobsController(Descriptions rigs, States states, JobDesk desk, JobRuns runs, RunStore store) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
     this.runs = runs;
     this.store = store;
@@ -128,7 +133,7 @@ class JobsController {
 
   private JobView view(OpenRig rig, String job, Units units) {
     JobBook book = desk.book(rig);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     Job found = book.job(job);
     Plan plan = book.plans().plan(found, now);
     List<JobView.Other> others =
@@ -163,7 +168,7 @@ class JobsController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     model.addAttribute("rig", id);
     model.addAttribute("job", job);
     model.addAttribute("fix", fix);
@@ -199,7 +204,7 @@ class JobsController {
       @RequestParam(defaultValue = "") String fix,
       Model model) {
     OpenRig rig = rigs.open(id);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     Optional<List<JobDesk.Mended>> fixes =
         desk.slips(rig, job, now, PATIENCE)
             .flatMap(slips -> desk.remedies(rig, job, now, slips, PATIENCE));
@@ -229,7 +234,7 @@ class JobsController {
   @GetMapping("/bumps")
   String bumps(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    List<Slip> bumps = desk.book(rig).slips().bumps(rigs.standing(rig).state());
+    List<Slip> bumps = desk.book(rig).slips().bumps(states.of(rig).state());
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("slips", JobView.SlipRow.of(harmful(bumps), units));

@@ -2,8 +2,9 @@ package fernwort.app.jobs;
 
 import fernwort.app.board.Symbol;
 import fernwort.app.board.layout.Lettering;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Line;
@@ -33,11 +34,11 @@ class LabelsController {
   private static final double SMALLEST = 8;
   private static final double LARGEST = 12;
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
   private final JobDesk desk;
   private final TemplateEngine templates;
 
-  LabelsController(Rigs rigs, JobDesk desk, TemplateEngine templates) {
+  LabelsController(Descriptions rigs, JobDesk desk, TemplateEngine templates) {
     this.rigs = rigs;
     this.desk = desk;
     this.templates = templates;

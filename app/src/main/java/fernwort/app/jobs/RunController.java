@@ -1,7 +1,8 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
 import java.util.Set;
@@ -19,14 +20,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/runs/{run}")
 class RunController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobRuns runs;
   private final RunStore store;
   private final StepText text;
   private final Gone gone;
 
-  RunController(Rigs rigs, JobRuns runs, RunStore store, StepText text, Gone gone) {
+  RunController(
+      Descriptions rigs, States states, JobRuns runs, RunStore store, StepText text, Gone gone) {
     this.rigs = rigs;
+    this.states = states;
     this.runs = runs;
     this.store = store;
     this.text = text;
@@ -47,7 +51,7 @@ class RunController {
     model.addAttribute(
         "run",
         RunView.of(
-            rig, going, store.steps(run), text, gone, rigs.standing(rig).state().setting(), units));
+            rig, going, store.steps(run), text, gone, states.of(rig).state().setting(), units));
     return "jobs/run";
   }
 

@@ -1,6 +1,6 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Units;

@@ -1,5 +1,8 @@
 package fernwort.app.jobs;
 
+import fernwort.app.garage.Awaited;
+import fernwort.app.garage.JobBook;
+import fernwort.app.garage.SlipBench;
 import fernwort.core.effort.EffortExceededException;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Slip;

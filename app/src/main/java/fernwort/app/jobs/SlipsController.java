@@ -2,8 +2,11 @@ package fernwort.app.jobs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.SlipBench;
+import fernwort.app.garage.States;
 import fernwort.app.units.Units;
 import fernwort.core.rig.State;
 import java.time.Duration;
@@ -23,15 +26,17 @@ class SlipsController {
   /** What a round was begun from. */
   private record From(String rig, int version, State state) {}
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
   private final SlipBench bench;
   private final Cache<From, SlipRound> rounds =
       Caffeine.newBuilder().maximumSize(10).expireAfterAccess(Duration.ofMinutes(30)).build();
 
-  SlipsController(Rigs rigs, JobDesk desk, SlipBench bench) {
+  SlipsController(Descriptions rigs, States states, JobDesk desk, SlipBench bench) {
     this.bench = bench;
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
   }
 
@@ -41,7 +46,7 @@ class SlipsController {
   @GetMapping("/rigs/{id}/slips")
   String slips(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    State now = rigs.standing(rig).state();
+    State now = states.of(rig).state();
     From from = new From(id, rig.version(), now);
     SlipRound kept = rounds.getIfPresent(from);
     if (kept != null && kept.isEnded()) {

@@ -1,6 +1,6 @@
 package fernwort.app.jobs;
 
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.cold.Leftover;
 import fernwort.core.cold.Remains;

@@ -2,8 +2,9 @@ package fernwort.app.log;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Part;
@@ -37,10 +38,12 @@ class LogController {
     "number", "time", "who", "kind", "subject", "label", "before", "after", "standing"
   };
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
 
-  LogController(Rigs rigs) {
+  LogController(Descriptions rigs, States states) {
     this.rigs = rigs;
+    this.states = states;
   }
 
   /** A line of the journal in words. */
@@ -53,7 +56,7 @@ class LogController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute(
-        "lines", rigs.journal(rig, MOST).stream().map(e -> line(parts, e, units)).toList());
+        "lines", states.journal(rig, MOST).stream().map(e -> line(parts, e, units)).toList());
     return "log";
   }
 
@@ -65,7 +68,7 @@ class LogController {
     StringWriter out = new StringWriter();
     try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
       csv.writeRecord(COLUMNS);
-      for (Logbook.Entry e : rigs.journal(rig, Integer.MAX_VALUE).reversed()) {
+      for (Logbook.Entry e : states.journal(rig, Integer.MAX_VALUE).reversed()) {
         csv.writeRecord(
             Long.toString(e.seq()),
             e.at().toString(),

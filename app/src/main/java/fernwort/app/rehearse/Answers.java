@@ -1,14 +1,15 @@
 package fernwort.app.rehearse;
 
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Simulation;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,8 +31,8 @@ final class Answers {
   private Answers() {}
 
   /** Returns what each open tap gives, as a range where the losses of fittings are guesses. */
-  static List<Row> flows(Plumbing plumbing, Simulation from, Units units) {
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
+  static List<Row> flows(OpenRig rig, Simulation from, Units units) {
+    Hydraulics hydraulics = rig.hydraulics();
     State now = from.moment().state();
     Flows expected = hydraulics.solve(now);
     Flows more = hydraulics.withFittings(Hydraulics.SMOOTHER).solve(now);
@@ -42,7 +43,7 @@ final class Answers {
         .forEach((id, q) ->
             rows.add(
                 new Row(
-                    plumbing.rig().part(id).label(),
+                    rig.rig().part(id).label(),
                     "%s (%s to %s)"
                         .formatted(
                             units.show(Measure.FLOW, q),
@@ -61,18 +62,18 @@ final class Answers {
    * Returns when tanks will be full and empty if everything stays as it is, as a range where the
    * losses of fittings are guesses.
    */
-  static List<Row> until(Plumbing plumbing, Simulation from, Units units) {
+  static List<Row> until(OpenRig rig, Simulation from, Units units) {
     List<Row> rows = new ArrayList<>();
     State before = from.moment().state();
     Map<String, Double> gains = from.moment().gains();
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
+    Hydraulics hydraulics = rig.hydraulics();
     List<Happening> expected = serious(from.copy());
     List<Happening> sooner = serious(from.with(hydraulics.withFittings(Hydraulics.SMOOTHER)));
     List<Happening> later = serious(from.with(hydraulics.withFittings(Hydraulics.ROUGHER)));
     for (Happening h : expected) {
       rows.add(
           new Row(
-              HappeningWords.of(plumbing.rig(), h),
+              HappeningWords.of(rig.rig(), h),
               "in " + HappeningWords.time(h.at() - from.time()) + range(h, from, sooner, later),
               working(h, before, gains, units)));
     }
@@ -118,12 +119,12 @@ final class Answers {
   }
 
   /** Returns what each shut tap would give, and what that would leave the open ones. */
-  static List<Row> alsoOpen(Plumbing plumbing, Simulation from, Units units) {
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
+  static List<Row> alsoOpen(OpenRig rig, Simulation from, Units units) {
+    Hydraulics hydraulics = rig.hydraulics();
     State now = from.moment().state();
     Flows as = hydraulics.solve(now);
     List<Row> rows = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : rig.rig().parts()) {
       if (part.kind() instanceof Kind.Fixture tap
           && now.setting().of(part.id()).equals(part.rest().id())) {
         String open = tap.cold().id();
@@ -135,7 +136,7 @@ final class Answers {
                 others.add(
                     "%s then %s instead of %s"
                         .formatted(
-                            plumbing.rig().part(id).label(),
+                            rig.rig().part(id).label(),
                             units.show(Measure.FLOW, then.fixture(id)),
                             units.show(Measure.FLOW, q)));
               }

@@ -1,7 +1,8 @@
 package fernwort.app.rehearse;
 
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package fernwort.app.rehearse;
 
 import fernwort.app.Refusal;
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.core.run.Simulation;
 import java.time.Duration;
 import java.util.Map;

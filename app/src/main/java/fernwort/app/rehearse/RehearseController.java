@@ -2,10 +2,12 @@ package fernwort.app.rehearse;
 
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.hydraulics.Conditions;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
 import fernwort.core.run.Moment;
@@ -31,18 +33,24 @@ class RehearseController {
 
   private static final long HOURS = 4 * 3_600_000L;
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final RehearsalRoom room;
+  private final PlanDrawing plans;
 
-  RehearseController(Rigs rigs, RehearsalRoom room) {
+  RehearseController(Descriptions rigs, States states, RehearsalRoom room, PlanDrawing plans) {
     this.rigs = rigs;
+    this.states = states;
     this.room = room;
+    this.plans = plans;
   }
 
   @PostMapping
   String start(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    Simulation run = Simulation.start(rig.plumbing(), rigs.standing(rig).state());
+    Simulation run =
+        Simulation.start(
+            rig.plumbing(), rig.hydraulics(), states.of(rig).state(), Conditions.ORDINARY);
     return "redirect:/rigs/%s/rehearse/%s".formatted(id, room.start(rig, run));
   }
 
@@ -50,11 +58,13 @@ class RehearseController {
   @GetMapping("/answers")
   String answers(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    Simulation run = Simulation.start(rig.plumbing(), rigs.standing(rig).state());
+    Simulation run =
+        Simulation.start(
+            rig.plumbing(), rig.hydraulics(), states.of(rig).state(), Conditions.ORDINARY);
     model.addAttribute("now", Snapshot.of(new Rehearsal(rig, run), units));
-    model.addAttribute("flows", Answers.flows(rig.plumbing(), run, units));
-    model.addAttribute("until", Answers.until(rig.plumbing(), run, units));
-    model.addAttribute("alsoOpen", Answers.alsoOpen(rig.plumbing(), run, units));
+    model.addAttribute("flows", Answers.flows(rig, run, units));
+    model.addAttribute("until", Answers.until(rig, run, units));
+    model.addAttribute("alsoOpen", Answers.alsoOpen(rig, run, units));
     return "answers";
   }
 
@@ -75,16 +85,16 @@ class RehearseController {
   private void fill(String id, String run, Rehearsal rehearsal, Units units, Model model) {
     OpenRig rig = rehearsal.rig();
     Moment moment = rehearsal.moment();
-    Drawing drawing = PlanDrawing.of(rig, moment.state());
+    Drawing drawing = plans.of(rig, moment.state());
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("run", run);
     model.addAttribute("drawing", drawing);
     model.addAttribute("now", Snapshot.of(rehearsal, units));
     model.addAttribute("handles", handles(rig, moment.state().setting()));
-    model.addAttribute("flows", Answers.flows(rig.plumbing(), rehearsal.ahead(), units));
-    model.addAttribute("until", Answers.until(rig.plumbing(), rehearsal.ahead(), units));
-    model.addAttribute("alsoOpen", Answers.alsoOpen(rig.plumbing(), rehearsal.ahead(), units));
+    model.addAttribute("flows", Answers.flows(rig, rehearsal.ahead(), units));
+    model.addAttribute("until", Answers.until(rig, rehearsal.ahead(), units));
+    model.addAttribute("alsoOpen", Answers.alsoOpen(rig, rehearsal.ahead(), units));
   }
 
   private static List<Handle> handles(OpenRig rig, Setting setting) {
@@ -153,7 +163,7 @@ class RehearseController {
       @ModelAttribute("units") Units units) {
     Rehearsal rehearsal = room.get(run);
     rehearsal.pause();
-    rigs.adopt(
+    states.adopt(
         rigs.open(id),
         rehearsal.moment().state(),
         volume -> units.show(Measure.VOLUME, volume) + " rehearsed",

@@ -5,6 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,8 @@
 package fernwort.app.rig;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.RigStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -35,10 +36,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class CompareController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
 
-  CompareController(Rigs rigs) {
+  CompareController(Descriptions rigs, States states) {
     this.rigs = rigs;
+    this.states = states;
   }
 
   /** One line of the comparison: what, in the first, in the second. */
@@ -67,7 +70,7 @@ class CompareController {
     if (!other.isEmpty()) {
       Rig second = open.rig();
       Rig first = first(id, other);
-      model.addAttribute("rows", rows(first, second, rigs.habits(open), units));
+      model.addAttribute("rows", rows(first, second, states.habits(open), units));
       model.addAttribute("lists", lists(first, second));
     }
     return "compare";

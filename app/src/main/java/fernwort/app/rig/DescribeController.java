@@ -1,7 +1,7 @@
 package fernwort.app.rig;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.describe.RigEdit;
@@ -31,10 +31,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/rig")
 class DescribeController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
   private final Describing describing;
 
-  DescribeController(Rigs rigs, Describing describing) {
+  DescribeController(Descriptions rigs, Describing describing) {
     this.rigs = rigs;
     this.describing = describing;
   }

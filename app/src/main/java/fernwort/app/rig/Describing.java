@@ -1,8 +1,8 @@
 package fernwort.app.rig;
 
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
@@ -25,10 +25,12 @@ import org.springframework.stereotype.Component;
 @Component
 class Describing {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final PlanDrawing plans;
 
-  Describing(Rigs rigs) {
+  Describing(Descriptions rigs, PlanDrawing plans) {
     this.rigs = rigs;
+    this.plans = plans;
   }
 
   DescribeView view(OpenRig open, String part, String line, Units units) {
@@ -38,7 +40,7 @@ class Describing {
         open.id(),
         rig.name(),
         open.version(),
-        PlanDrawing.of(open),
+        plans.of(open),
         rig.places().stream().map(p -> place(rig, p)).toList(),
         rig.parts().stream()
             .filter(p -> p.id().equals(part))

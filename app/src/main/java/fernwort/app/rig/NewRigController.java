@@ -2,12 +2,10 @@ package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Rig;
-import java.util.List;
-import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,32 +17,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class NewRigController {
 
-  private final Rigs rigs;
-  private final Supplier<List<Choice>> choices = new Once();
+  private final Descriptions rigs;
+  private final PlanDrawing plans;
 
-  NewRigController(Rigs rigs) {
+  NewRigController(Descriptions rigs, PlanDrawing plans) {
     this.rigs = rigs;
+    this.plans = plans;
   }
 
   /** A layout with its picture. */
   public record Choice(ReadyRig ready, Drawing drawing) {}
 
-  /** The pictures are drawn when first asked for and never change. */
-  private static final class Once implements Supplier<List<Choice>> {
-    private List<Choice> drawn = List.of();
-
-    @Override
-    public synchronized List<Choice> get() {
-      if (drawn.isEmpty()) {
-        drawn = ReadyRig.all().stream().map(r -> new Choice(r, PlanDrawing.of(r.rig()))).toList();
-      }
-      return drawn;
-    }
-  }
-
   @GetMapping("/rigs/new")
   String choose(Model model) {
-    model.addAttribute("choices", choices.get());
+    model.addAttribute(
+        "choices", ReadyRig.all().stream().map(r -> new Choice(r, plans.of(r.rig()))).toList());
     return "new-rig";
   }
 

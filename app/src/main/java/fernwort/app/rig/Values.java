@@ -2,6 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Doubt;
 import fernwort.app.web.Field;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,6 +1,7 @@
 package fernwort.app.rigs;
 
 import fernwort.app.format.RigFormat;
+import fernwort.app.garage.Descriptions;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.InvalidRigException;
@@ -26,11 +27,11 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class RigsController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
   private final RigFormat format;
   private final Backups backups;
 
-  RigsController(Rigs rigs, RigFormat format, Backups backups) {
+  RigsController(Descriptions rigs, RigFormat format, Backups backups) {
     this.rigs = rigs;
     this.format = format;
     this.backups = backups;

@@ -3,8 +3,9 @@ package fernwort.app.sizing;
 import fernwort.app.cards.Card;
 import fernwort.app.cards.CardDesk;
 import fernwort.app.cards.Trip;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import java.util.List;
@@ -23,11 +24,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/sizing")
 class SizingController {
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final CardDesk desk;
 
-  SizingController(Rigs rigs, CardDesk desk) {
+  SizingController(Descriptions rigs, States states, CardDesk desk) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
   }
 
@@ -80,7 +83,7 @@ class SizingController {
       @RequestParam Map<String, String> form,
       @ModelAttribute("units") Units units) {
     OpenRig rig = rigs.open(id);
-    rigs.setHabits(rig, HabitsForm.read(rigs.habits(rig), form, units));
+    states.setHabits(rig, HabitsForm.read(states.habits(rig), form, units));
     return "redirect:/rigs/%s/sizing".formatted(id);
   }
 

@@ -2,7 +2,6 @@ package fernwort.app.web;
 
 import fernwort.app.Refusal;
 import fernwort.app.compute.TooBusy;
-import fernwort.app.rig.Doubt;
 import fernwort.app.store.StaleVersion;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.disk.FolderWatch;

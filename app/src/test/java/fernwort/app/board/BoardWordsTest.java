@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
+import fernwort.app.board.layout.BoardLayout;
+import fernwort.app.board.layout.Layouts;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Outlook;
+import fernwort.app.garage.Standing;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.plumbing.Levels;
@@ -19,6 +22,7 @@ import fernwort.core.ways.Ways;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,10 +34,10 @@ class BoardWordsTest {
   private static final DemoRig SAMPHIRE = DemoRig.all().get(1);
   private static final DemoRig TERN = DemoRig.all().get(2);
 
-  private static Rigs.Outlook outlook(OpenRig rig, State state) {
+  private static Outlook outlook(OpenRig rig, State state) {
     Levels levels = Levels.of(rig.plumbing(), state);
     Ways ways = OpenWays.find(rig.plumbing(), state.setting(), levels);
-    return new Rigs.Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
+    return new Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
   }
 
   private static List<String> now(DemoRig demo, String... turned) {
@@ -85,7 +89,7 @@ class BoardWordsTest {
     OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
     State before = MARGINALIA.state();
     State after = before.with("tank-selector", "shut");
-    Rigs.Preview preview = new Rigs.Preview(outlook(rig, before), outlook(rig, after));
+    Outlook.Preview preview = new Outlook.Preview(outlook(rig, before), outlook(rig, after));
     Change change =
         Change.of(
             new Position("shut", "points up"),
@@ -96,7 +100,7 @@ class BoardWordsTest {
     assertThat(change.opened()).isEmpty();
     assertThat(change.gained()).anyMatch(w -> w.title().contains("nothing to draw"));
     assertThat(change.isNothing()).isFalse();
-    Rigs.Preview same = new Rigs.Preview(preview.before(), preview.before());
+    Outlook.Preview same = new Outlook.Preview(preview.before(), preview.before());
     Sentences words = new Sentences(rig.rig(), before, preview.before());
     assertThat(Change.of(new Position("x", "x"), same, words, words).isNothing()).isTrue();
   }
@@ -145,9 +149,10 @@ class BoardWordsTest {
 
   @Test
   void eachVehicleHasItsOwnSilhouette() {
-    Drawing truck = PlanDrawing.of(MARGINALIA.rig());
-    Drawing trailer = PlanDrawing.of(SAMPHIRE.rig());
-    Drawing van = PlanDrawing.of(TERN.rig());
+    PlanDrawing plans = new PlanDrawing(new Layouts());
+    Drawing truck = plans.of(MARGINALIA.rig());
+    Drawing trailer = plans.of(SAMPHIRE.rig());
+    Drawing van = plans.of(TERN.rig());
     assertThat(trailer.vehicle().window()).isEmpty();
     assertThat(trailer.vehicle().drawbar()).isNotEmpty();
     assertThat(trailer.vehicle().wheels()).hasSize(1);
@@ -164,17 +169,19 @@ class BoardWordsTest {
   @Test
   void aScreenGetsTheDrawingThatItShowsAndAnUnknownOneBoth() {
     OpenRig rig = OpenRig.of("samphire", 1, SAMPHIRE.rig());
+    Supplier<List<BoardLayout>> places = () -> new Layouts().places(rig.rig());
+    Supplier<BoardLayout> layout = () -> BoardLayout.of(rig.rig());
     Drafter drafter =
         new Drafter(
             rig,
-            new Rigs.Standing(SAMPHIRE.state(), java.util.Map.of(), List.of()),
+            new Standing(SAMPHIRE.state(), java.util.Map.of(), List.of()),
             outlook(rig, SAMPHIRE.state()),
             Instant.EPOCH);
-    assertThat(BoardView.Screen.of("wide").places(drafter, rig.narrow())).isEmpty();
-    assertThat(BoardView.Screen.of("wide").whole(drafter)).isPresent();
-    assertThat(BoardView.Screen.of("narrow").whole(drafter)).isEmpty();
-    assertThat(BoardView.Screen.of("narrow").places(drafter, rig.narrow())).hasSize(3);
-    assertThat(BoardView.Screen.of("").whole(drafter)).isPresent();
-    assertThat(BoardView.Screen.of("").places(drafter, rig.narrow())).isNotEmpty();
+    assertThat(BoardView.Screen.of("wide").places(drafter, places)).isEmpty();
+    assertThat(BoardView.Screen.of("wide").whole(drafter, layout)).isPresent();
+    assertThat(BoardView.Screen.of("narrow").whole(drafter, layout)).isEmpty();
+    assertThat(BoardView.Screen.of("narrow").places(drafter, places)).hasSize(3);
+    assertThat(BoardView.Screen.of("").whole(drafter, layout)).isPresent();
+    assertThat(BoardView.Screen.of("").places(drafter, places)).isNotEmpty();
   }
 }

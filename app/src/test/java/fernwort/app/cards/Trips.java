@@ -1,6 +1,6 @@
 package fernwort.app.cards;
 
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;

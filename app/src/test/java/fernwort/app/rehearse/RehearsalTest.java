@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.app.Refusal;
-import fernwort.app.rigs.OpenRig;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Part;
@@ -58,7 +58,7 @@ class RehearsalTest {
         Simulation run = Simulation.start(rig.plumbing(), state);
         Snapshot now = Snapshot.of(new Rehearsal(rig, run), Units.METRIC);
         assertThat(now.rows()).as("%s, seed %d", demo.id(), seed).isNotEmpty();
-        assertThat(Answers.flows(rig.plumbing(), run, Units.METRIC)).isNotNull();
+        assertThat(Answers.flows(rig, run, Units.METRIC)).isNotNull();
       }
     }
   }
@@ -98,12 +98,12 @@ class RehearsalTest {
 
   @Test
   void whatOpeningAnotherTapCostsTheFirstIsToldBeforehand() {
-    var rows = Answers.alsoOpen(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
+    var rows = Answers.alsoOpen(RIG, rehearsal().ahead(), Units.METRIC);
     assertThat(rows).anyMatch(r -> r.what().equals("Shower") && r.working().contains("Sink then"));
-    var flows = Answers.flows(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
+    var flows = Answers.flows(RIG, rehearsal().ahead(), Units.METRIC);
     assertThat(flows.getFirst().figure())
         .matches("[\\d.]+ L/min \\([\\d.]+ L/min to [\\d.]+ L/min\\)");
-    var until = Answers.until(RIG.plumbing(), rehearsal().ahead(), Units.METRIC);
+    var until = Answers.until(RIG, rehearsal().ahead(), Units.METRIC);
     assertThat(until.getFirst().what()).contains("Gray is full");
     assertThat(until.getFirst().figure()).startsWith("in 12 min");
   }

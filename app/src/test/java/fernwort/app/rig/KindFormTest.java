@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.app.units.Units;
+import fernwort.app.web.Doubt;
 import fernwort.app.web.Field;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Kind;

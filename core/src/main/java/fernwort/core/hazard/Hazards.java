@@ -17,9 +17,9 @@ public final class Hazards {
   private final Check power = new PowerCheck();
   private final FlowCheck flowing;
 
-  private Hazards(Plumbing plumbing) {
+  private Hazards(Plumbing plumbing, Hydraulics hydraulics) {
     this.plumbing = plumbing;
-    flowing = new FlowCheck(Hydraulics.of(plumbing));
+    flowing = new FlowCheck(hydraulics);
     checks =
         List.of(
             new TankCheck(),
@@ -30,7 +30,12 @@ public final class Hazards {
 
   /** Prepares the checks for a rig. */
   public static Hazards of(Plumbing plumbing) {
-    return new Hazards(plumbing);
+    return of(plumbing, Hydraulics.of(plumbing));
+  }
+
+  /** Prepares the checks for a rig whose hydraulics others use as well. */
+  public static Hazards of(Plumbing plumbing, Hydraulics hydraulics) {
+    return new Hazards(plumbing, hydraulics);
   }
 
   /**

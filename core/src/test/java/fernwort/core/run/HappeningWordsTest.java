@@ -1,10 +1,9 @@
-package fernwort.app.rehearse;
+package fernwort.core.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Rig;
-import fernwort.core.run.Happening;
 import fernwort.core.run.Happening.Kind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,8 +1,7 @@
-package fernwort.app.rehearse;
+package fernwort.core.run;
 
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
-import fernwort.core.run.Happening;
 import java.util.Set;
 
 /** What happens in a run, in the words of the people it happens to. */
@@ -64,7 +63,7 @@ public final class HappeningWords {
   }
 
   /** Returns a time of a run as people say it. */
-  static String time(double seconds) {
+  public static String time(double seconds) {
     long whole = Math.round(seconds);
     if (whole < 60) {
       return whole + " s";

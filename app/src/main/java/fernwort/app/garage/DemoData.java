@@ -1,4 +1,4 @@
-package fernwort.app.rigs;
+package fernwort.app.garage;
 
 import fernwort.app.store.Logbook;
 import fernwort.core.demo.DemoRig;
@@ -19,12 +19,14 @@ class DemoData implements ApplicationRunner {
 
   private static final String WHO = "demo";
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final States states;
   private final Logbook logbook;
   private final Clock clock;
 
-  DemoData(Rigs rigs, Logbook logbook, Clock clock) {
+  DemoData(Descriptions rigs, States states, Logbook logbook, Clock clock) {
     this.rigs = rigs;
+    this.states = states;
     this.logbook = logbook;
     this.clock = clock;
   }
@@ -50,6 +52,6 @@ class DemoData implements ApplicationRunner {
                 new Logbook.Level(
                     litres / 1000, read, String.format(Locale.ROOT, "%.0f L", litres)),
                 WHO));
-    demo.positions().forEach((part, position) -> rigs.turn(rig, part, position, WHO));
+    demo.positions().forEach((part, position) -> states.turn(rig, part, position, WHO));
   }
 }

@@ -1,4 +1,4 @@
-package fernwort.app.jobs;
+package fernwort.app.garage;
 
 import fernwort.core.effort.Effort;
 import java.time.Duration;
@@ -10,7 +10,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 
 /** Something that is computed while somebody looks how far it is, and ended when nobody does. */
-final class Awaited<T> implements Runnable {
+public final class Awaited<T> implements Runnable {
 
   private final Effort effort;
   private final Duration lookedAway;
@@ -64,7 +64,7 @@ final class Awaited<T> implements Runnable {
   }
 
   /** Somebody looks how far it is. */
-  void look() {
+  public void look() {
     looked = System.nanoTime();
   }
 
@@ -74,7 +74,7 @@ final class Awaited<T> implements Runnable {
   }
 
   /** Tells whether it came to nothing: it was ended, or went wrong. */
-  boolean isEnded() {
+  public boolean isEnded() {
     return result.isCompletedExceptionally() || effort.isOver() && !result.isDone();
   }
 

@@ -1,4 +1,4 @@
-package fernwort.app.jobs;
+package fernwort.app.garage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,9 +1,8 @@
-package fernwort.app.jobs;
+package fernwort.app.garage;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.compute.TooBusy;
-import fernwort.app.rigs.OpenRig;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
@@ -48,7 +47,7 @@ public class JobDesk {
    * @param remedy the change
    * @param slips what every slip leads to with it
    */
-  record Mended(Remedy remedy, List<Slip> slips) {}
+  public record Mended(Remedy remedy, List<Slip> slips) {}
 
   /** After a restore nothing is as it was at hand. */
   @EventListener
@@ -86,7 +85,7 @@ public class JobDesk {
   }
 
   /** The same, if it has been tried within some time; otherwise the trying goes on. */
-  Optional<List<Slip>> slips(OpenRig rig, String job, State from, Duration patience) {
+  public Optional<List<Slip>> slips(OpenRig rig, String job, State from, Duration patience) {
     Job found = book(rig).job(job);
     return awaited(
             slips,
@@ -96,7 +95,7 @@ public class JobDesk {
   }
 
   /** Returns the changes of plumbing that mend slips of a job, once all have been tried. */
-  Optional<List<Mended>> remedies(
+  public Optional<List<Mended>> remedies(
       OpenRig rig, String job, State from, List<Slip> without, Duration patience) {
     return awaited(
             remedies,
@@ -122,7 +121,7 @@ public class JobDesk {
   }
 
   /** Returns the jobs of a rig, found once for each version of it. */
-  JobBook book(OpenRig rig) {
+  public JobBook book(OpenRig rig) {
     return books.get(rig.id() + "@" + rig.version(), key -> JobBook.of(rig));
   }
 }

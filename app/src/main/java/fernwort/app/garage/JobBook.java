@@ -1,7 +1,6 @@
-package fernwort.app.jobs;
+package fernwort.app.garage;
 
 import fernwort.app.Refusal;
-import fernwort.app.rigs.OpenRig;
 import fernwort.core.jobs.EmptyingJob;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
@@ -19,10 +18,11 @@ import java.util.List;
  * @param slips tries slips
  * @param remedies changes of plumbing to try against them
  */
-record JobBook(
+public record JobBook(
     Jobs jobs, List<Plans.Offer> offers, Plans plans, Slips slips, List<Remedy> remedies) {
 
-  static JobBook of(OpenRig rig) {
+  /** Finds the jobs of a rig. */
+  public static JobBook of(OpenRig rig) {
     Jobs jobs = Jobs.of(rig.plumbing());
     Plans plans = Plans.of(rig.plumbing());
     return new JobBook(
@@ -34,7 +34,7 @@ record JobBook(
   }
 
   /** Returns the jobs that some setting of the handles can do. */
-  List<Job> offered() {
+  public List<Job> offered() {
     return offers.stream().filter(o -> o.trouble().isEmpty()).map(Plans.Offer::job).toList();
   }
 
@@ -44,7 +44,7 @@ record JobBook(
    * @throws Refusal when the rig has none with this id
    * @throws IllegalArgumentException when a tank does not take what is to be filled in
    */
-  Job job(String id) {
+  public Job job(String id) {
     return jobs.byId(id)
         .or(() -> EmptyingJob.named(plans.plumbing(), id))
         .orElseThrow(
@@ -52,7 +52,7 @@ record JobBook(
   }
 
   /** Returns the other means to the same end, as far as the rig can do them. */
-  List<Job> alternatives(Job job) {
+  public List<Job> alternatives(Job job) {
     return jobs.alternatives(job).stream().filter(offered()::contains).toList();
   }
 }

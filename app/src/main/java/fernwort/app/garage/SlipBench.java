@@ -1,4 +1,4 @@
-package fernwort.app.jobs;
+package fernwort.app.garage;
 
 import fernwort.app.compute.TooBusy;
 import java.time.Duration;
@@ -12,7 +12,7 @@ import org.springframework.stereotype.Component;
 
 /** Where slips are tried: a few at a time for everybody, the others in a queue that is not long. */
 @Component
-class SlipBench implements DisposableBean {
+public class SlipBench implements DisposableBean {
 
   /** As long as this somebody may look away before what they asked for ends. */
   private static final Duration LOOKED_AWAY = Duration.ofSeconds(20);
@@ -39,12 +39,12 @@ class SlipBench implements DisposableBean {
    * @param longest how long it may take
    * @throws TooBusy when the queue is full
    */
-  <T> Awaited<T> begin(Duration longest, Callable<T> work) {
+  public <T> Awaited<T> begin(Duration longest, Callable<T> work) {
     return begin(longest, LOOKED_AWAY, work);
   }
 
   /** The same, ended once nobody has looked for some time. */
-  <T> Awaited<T> begin(Duration longest, Duration lookedAway, Callable<T> work) {
+  public <T> Awaited<T> begin(Duration longest, Duration lookedAway, Callable<T> work) {
     Awaited<T> awaited = new Awaited<>(longest, lookedAway, work);
     try {
       threads.execute(awaited);

@@ -1,11 +1,8 @@
 package fernwort.app.api;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.CardDesk;
-import fernwort.app.rigs.OpenRig;
-import fernwort.app.rigs.Rigs;
-import fernwort.app.sizing.SizingPages;
-import fernwort.app.units.Units;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Warning;
 import fernwort.core.load.Loads;
@@ -13,9 +10,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,17 +19,17 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What the water weighs, and the pages of Sizing, as JSON. */
+/** What the water weighs, as JSON. */
 @RestController
 @RequestMapping(value = "/api/v1/rigs/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
-class SizingApiController {
+class LoadApiController {
 
-  private final Rigs rigs;
-  private final CardDesk desk;
+  private final Descriptions rigs;
+  private final States states;
 
-  SizingApiController(Rigs rigs, CardDesk desk) {
+  LoadApiController(Descriptions rigs, States states) {
     this.rigs = rigs;
-    this.desk = desk;
+    this.states = states;
   }
 
   /**
@@ -70,39 +65,14 @@ class SizingApiController {
   @Operation(summary = "What axles and coupling carry with the water on board, and what is amiss")
   LoadAnswer loads(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return LoadAnswer.of(rig.plumbing(), rigs.standing(rig).state());
+    return LoadAnswer.of(rig.plumbing(), states.of(rig).state());
   }
 
   @PostMapping("/loads")
   @Operation(summary = "What axles and coupling carry with litres otherwise than recorded")
   LoadAnswer loads(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
-    State state = body.orElse(Overlay.NONE).on(rig, rigs.standing(rig).state());
+    State state = body.orElse(Overlay.NONE).on(rig, states.of(rig).state());
     return LoadAnswer.of(rig.plumbing(), state);
-  }
-
-  /** A question of a page with its answer, in metric units. */
-  record Question(
-      String id,
-      String title,
-      String problem,
-      List<Card.Row> rows,
-      List<Card.Table> tables,
-      String note) {}
-
-  @GetMapping("/sizing/{page}")
-  @Operation(summary = "A page of Sizing: days, space, weight, pump or supply")
-  List<Question> sizing(@PathVariable String id, @PathVariable String page) {
-    SizingPages wanted =
-        Stream.of(SizingPages.values())
-            .filter(p -> p.name().toLowerCase(Locale.ROOT).equals(page))
-            .findFirst()
-            .orElseThrow(() ->
-                new IllegalArgumentException(
-                    "There is no page “%s” of Sizing; ask for days, space, weight, pump or supply"
-                        .formatted(page)));
-    return wanted.of(desk.trip(id, Units.METRIC)).stream()
-        .map(c -> new Question(c.id(), c.title(), c.problem(), c.rows(), c.tables(), c.note()))
-        .toList();
   }
 }

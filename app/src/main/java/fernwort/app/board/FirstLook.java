@@ -1,5 +1,8 @@
-package fernwort.app.rigs;
+package fernwort.app.board;
 
+import fernwort.app.board.layout.Layouts;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
 import fernwort.app.store.RigStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -15,10 +18,12 @@ class FirstLook implements SmartInitializingSingleton {
 
   private static final Logger LOG = LoggerFactory.getLogger(FirstLook.class);
 
-  private final Rigs rigs;
+  private final Descriptions rigs;
+  private final Layouts layouts;
 
-  FirstLook(Rigs rigs) {
+  FirstLook(Descriptions rigs, Layouts layouts) {
     this.rigs = rigs;
+    this.layouts = layouts;
   }
 
   @Override
@@ -33,9 +38,10 @@ class FirstLook implements SmartInitializingSingleton {
           .findFirst()
           .map(RigStore.Summary::id)
           .map(rigs::open)
+          .map(OpenRig::rig)
           .ifPresent(rig -> {
-            rig.layout();
-            rig.narrow();
+            layouts.whole(rig);
+            layouts.places(rig);
           });
     } catch (RuntimeException e) {
       // The page itself will say what is wrong with it.

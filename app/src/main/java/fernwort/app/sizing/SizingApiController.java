@@ -1,0 +1,51 @@
+package fernwort.app.sizing;
+
+import fernwort.app.cards.Card;
+import fernwort.app.cards.CardDesk;
+import fernwort.app.units.Units;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The pages of Sizing as JSON. */
+@RestController
+@RequestMapping(value = "/api/v1/rigs/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
+class SizingApiController {
+
+  private final CardDesk desk;
+
+  SizingApiController(CardDesk desk) {
+    this.desk = desk;
+  }
+
+  /** A question of a page with its answer, in metric units. */
+  record Question(
+      String id,
+      String title,
+      String problem,
+      List<Card.Row> rows,
+      List<Card.Table> tables,
+      String note) {}
+
+  @GetMapping("/sizing/{page}")
+  @Operation(summary = "A page of Sizing: days, space, weight, pump or supply")
+  List<Question> sizing(@PathVariable String id, @PathVariable String page) {
+    SizingPages wanted =
+        Stream.of(SizingPages.values())
+            .filter(p -> p.name().toLowerCase(Locale.ROOT).equals(page))
+            .findFirst()
+            .orElseThrow(() ->
+                new IllegalArgumentException(
+                    "There is no page “%s” of Sizing; ask for days, space, weight, pump or supply"
+                        .formatted(page)));
+    return wanted.of(desk.trip(id, Units.METRIC)).stream()
+        .map(c -> new Question(c.id(), c.title(), c.problem(), c.rows(), c.tables(), c.note()))
+        .toList();
+  }
+}

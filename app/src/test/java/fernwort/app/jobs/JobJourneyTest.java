@@ -161,6 +161,7 @@ class JobJourneyTest {
             new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions()
                 .setTimeout(30_000));
     COPY.visit("/rigs/marginalia/jobs/fill-main-inlet");
+    page.locator("#try-fixes").click();
     page.locator("#fix-float-main")
         .click(new com.microsoft.playwright.Locator.ClickOptions().setTimeout(30_000));
     assertThat(page.locator("#slips")).containsText("harmful slips become");

@@ -15,7 +15,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -28,12 +27,13 @@ class KillTest {
 
   @Test
   void everyTurnThatWasKeptSurvivesKillingTheProcess(@TempDir Path home) throws Exception {
+    StoreProcesses processes = StoreProcesses.prepare(home);
     try (ExecutorService pool = Executors.newFixedThreadPool(SIDE_BY_SIDE)) {
       List<Future<Integer>> rounds = new ArrayList<>();
       for (int side = 0; side < SIDE_BY_SIDE; side++) {
         Path data = home.resolve("side " + side);
         Random random = new Random(side);
-        rounds.add(pool.submit((Callable<Integer>) () -> killed(data, random)));
+        rounds.add(pool.submit((Callable<Integer>) () -> killed(processes, data, random)));
       }
       int turns = 0;
       for (Future<Integer> round : rounds) {
@@ -43,10 +43,11 @@ class KillTest {
     }
   }
 
-  private static int killed(Path data, Random random) throws IOException, InterruptedException {
+  private static int killed(StoreProcesses processes, Path data, Random random)
+      throws IOException, InterruptedException {
     int last = 0;
     for (int kill = 0; kill < KILLS / SIDE_BY_SIDE; kill++) {
-      Process process = start(data);
+      Process process = processes.start(data);
       try (BufferedReader out = process.inputReader(StandardCharsets.UTF_8)) {
         String has = String.valueOf(out.readLine());
         assertThat(has).as("kill %d", kill).startsWith("has ");
@@ -89,20 +90,5 @@ class KillTest {
             Thread.currentThread().interrupt();
           }
         });
-  }
-
-  private static Process start(Path data) throws IOException {
-    List<String> command =
-        Stream.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-XX:+UseSerialGC",
-                "--enable-native-access=ALL-UNNAMED",
-                "-cp",
-                System.getProperty("java.class.path"),
-                StoreProcess.class.getName(),
-                data.toString())
-            .toList();
-    return new ProcessBuilder(command).redirectErrorStream(true).start();
   }
 }

@@ -31,6 +31,9 @@ final class StoreProcess {
       String to = Integer.toString(turn);
       parts.transactions().executeWithoutResult(s -> logbook.turn(RIG, HANDLE, "0", to, "ada"));
       System.out.println("kept " + turn);
+      if (args.length > 1) {
+        return;
+      }
     }
   }
 }

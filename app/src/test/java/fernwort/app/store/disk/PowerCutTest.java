@@ -29,7 +29,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What was confirmed is on the disk, also on one that loses what it was not told to sync. */
 class PowerCutTest {
 
-  private static final int IMAGES = Integer.getInteger("sweep.images", 60);
+  private static final int IMAGES = Integer.getInteger("sweep.images", 30);
 
   @TempDir Path folder;
   private Path file;

@@ -45,7 +45,7 @@ class JobJourneyTest {
   void aFillFromStartToFinishOnAPhoneWithAReloadHalfway() {
     onPhone();
     begin("tern", "fill-fore-inlet");
-    assertThat(page.locator("#step-1")).containsText("Supply: points right");
+    assertThat(page.locator("#step-1")).containsText("Shore to tanks: lies along the pipe");
     tick(1);
     tick(2);
     page.reload();
@@ -161,6 +161,7 @@ class JobJourneyTest {
             new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions()
                 .setTimeout(30_000));
     COPY.visit("/rigs/marginalia/jobs/fill-main-inlet");
+    page.locator("#slips").scrollIntoViewIfNeeded();
     page.locator("#try-fixes").click();
     page.locator("#fix-float-main")
         .click(new com.microsoft.playwright.Locator.ClickOptions().setTimeout(30_000));

@@ -29,8 +29,8 @@ final class Tern {
         "tern",
         rig(),
         Map.of(
-            "draw", "tanks",
-            "send", "house",
+            "suction", "tanks",
+            "delivery", "taps",
             "fore-motor", "open",
             "pump", "on",
             "heater-valve", "open",
@@ -53,7 +53,7 @@ final class Tern {
                     0.21,
                     List.of(new Axle("rear", 0, 2250, 1480), new Axle("front", 3.68, 1850, 1520)),
                     Optional.empty()));
-    panel(rig);
+    shore(rig);
     tanks(rig);
     house(rig);
     gray(rig);
@@ -64,57 +64,41 @@ final class Tern {
     return rig.build();
   }
 
-  private static void panel(RigBuilder rig) {
-    rig.place("panel", "Service panel", "open the flap at the left rear", -0.95, 0.8, 1.0)
+  private static void shore(RigBuilder rig) {
+    rig.place("locker", "Hose locker", "open the flap at the left rear", -0.95, 0.8, 1.0)
         .part("inlet", "Hose inlet", -1.15, 0.95, 0.85, Fittings.inlet(3.8))
         .part("regulator", "Regulator", -1.1, 0.9, 0.9, 0.02, Fittings.regulator(2.4))
         .part("inlet-check", "Inlet check valve", -1.05, 0.9, 0.95, 0.01, Fittings.check())
+        .part("shore-tee", "Shore tee", -1.0, 0.85, 1.0, new Kind.Tee())
         .part(
-            "supply",
-            "Supply",
-            -1.0,
+            "shore-taps",
+            "Shore to taps",
+            -0.95,
             0.85,
-            1.05,
-            0.03,
-            Fittings.selector(
-                new Choice("shut", "points down", 270, ""),
-                new Choice("house", "points up", 90, "b"),
-                new Choice("tanks", "points right", 0, "c")))
+            1.1,
+            0.02,
+            Fittings.twoWay(0, "stands up", "lies along the pipe"))
         .part(
-            "draw",
-            "Draw",
-            -0.85,
-            0.85,
-            1.05,
-            0.03,
-            Fittings.selector(
-                new Choice("shut", "points down", 270, ""),
-                new Choice("tanks", "points right", 0, "b"),
-                new Choice("outside", "points left", 180, "c")))
-        .part(
-            "send",
-            "Send",
-            -0.7,
-            0.85,
-            1.05,
-            0.03,
-            Fittings.selector(
-                new Choice("shut", "points down", 270, ""),
-                new Choice("house", "points up", 90, "b"),
-                new Choice("tanks", "points right", 0, "c")))
-        .part(
-            "drain",
-            "Drain",
+            "shore-tanks",
+            "Shore to tanks",
             -0.8,
             0.85,
-            0.7,
+            1.1,
             0.02,
-            Fittings.twoWay(270, "lies level", "hangs down"))
-        .part("drain-tee", "Drain tee", -0.75, 0.8, 0.72, new Kind.Tee())
-        .part("low-inlet", "Low-supply inlet", -1.15, 0.8, 0.75, Fittings.inlet(0))
-        .part("drain-tail", "Drain tail", -0.8, 0.9, 0.3, Fittings.end(Role.DRAIN))
-        .part("fill-tee", "Fill tee", -0.6, 0.85, 1.1, new Kind.Tee())
+            Fittings.twoWay(0, "stands up", "lies along the pipe"))
+        .part("bucket", "Bucket inlet", -1.15, 0.8, 0.75, Fittings.inlet(0))
         .place("garage", "Garage, right", "open the rear doors, right side", -0.8, -0.6, 1.25)
+        .part(
+            "suction",
+            "Pump draws from",
+            -1.1,
+            -0.6,
+            0.85,
+            0.03,
+            Fittings.selector(
+                new Choice("shut", "points at the door", 180, ""),
+                new Choice("tanks", "points at the bed", 0, "b"),
+                new Choice("bucket", "points at the floor", 270, "c")))
         .part("strainer", "Strainer", -1.05, -0.6, 0.95, 0.05, new Kind.Strainer())
         .part("pump", "Pump", -0.95, -0.6, 1.05, 0.12, Fittings.pressurePump(10.6, 3.1))
         .part(
@@ -127,7 +111,17 @@ final class Tern {
             Fittings.filter(Grade.SEDIMENT, 14, 0.22))
         .part("surge-tee", "Surge tee", -0.6, -0.6, 1.25, new Kind.Tee())
         .part("surge", "Surge tank", -0.55, -0.6, 1.35, 0.5, new Kind.Accumulator(2.2e5))
-        .part("house-tee", "House tee", -0.5, -0.6, 1.3, new Kind.Tee());
+        .part(
+            "delivery",
+            "Pump sends to",
+            -0.5,
+            -0.6,
+            1.2,
+            0.03,
+            Fittings.selector(
+                new Choice("taps", "points forward", 0, "b"),
+                new Choice("tanks", "points left", 90, "c")))
+        .part("house-tee", "House tee", -0.4, -0.6, 1.3, new Kind.Tee());
   }
 
   private static void tanks(RigBuilder rig) {
@@ -191,6 +185,17 @@ final class Tern {
         .part(
             "frost-motor", "Frost drain", -0.65, 0.5, 0.6, 0.02, Fittings.motorised(270, "open", 8))
         .part("frost-tail", "Frost tail", -0.65, 0.55, 0.28, Fittings.end(Role.DRAIN))
+        .part("sump-tee", "Sump tee", -0.7, 0.5, 0.65, new Kind.Tee())
+        .part(
+            "sump",
+            "Sump valve",
+            -0.75,
+            0.5,
+            0.6,
+            0.02,
+            Fittings.twoWay(0, "pushed in", "pulled out"))
+        .part("sump-tail", "Sump tail", -0.75, 0.55, 0.3, Fittings.end(Role.DRAIN))
+        .part("fill-tee", "Fill tee", -0.6, 0.85, 1.1, new Kind.Tee())
         .place("wall", "Rear wall, high", "stand at the rear doors", -1.0, -0.3, 2.2)
         .part("vent-tee", "Vent crest", -1.0, -0.3, 2.1, new Kind.Tee())
         .part("vent-air", "Air valve", -1.0, -0.25, 2.2, new Kind.AirAdmittanceValve())
@@ -280,19 +285,21 @@ final class Tern {
   private static void supplyLines(RigBuilder rig) {
     rig.line("s1", "Inlet 1", "inlet.out > regulator.in", 12, 0.12, Material.PEX, 0.6)
         .line("s2", "Inlet 2", "regulator.out > inlet-check.in", 12, 0.12, Material.PEX, 0.5)
-        .line("s3", "Inlet 3", "inlet-check.out > supply.a", 12, 0.18, Material.PEX, 0.6)
-        .line("s4", "Mains to house", "supply.b > house-tee.b", 12, 2.1, Material.PEX, 2.4)
-        .line("s5", "Mains to tanks", "supply.c > fill-tee.a", 16, 0.5, Material.PEX, 1.1)
-        .line("s6", "Fill line", "fill-tee.c > fore.fill", 16, 3.4, Material.PEX, 2.2)
-        .line("d1", "Low supply", "low-inlet.out > draw.c", 16, 0.4, Material.PVC_HOSE, 0.9)
-        .line("d2", "Suction", "draw.a > strainer.in", 16, 1.6, Material.PVC_HOSE, 1.6)
+        .line("s3", "Inlet 3", "inlet-check.out > shore-tee.a", 12, 0.18, Material.PEX, 0.6)
+        .line("s4", "Shore 1", "shore-tee.b > shore-taps.a", 12, 0.15, Material.PEX, 0.5)
+        .line("s5", "Shore 2", "shore-tee.c > shore-tanks.a", 12, 0.3, Material.PEX, 0.7)
+        .line("s6", "Shore to house", "shore-taps.b > house-tee.b", 12, 2.1, Material.PEX, 2.4)
+        .line("s7", "Shore to fill", "shore-tanks.b > fill-tee.a", 16, 0.5, Material.PEX, 1.1)
+        .line("s8", "Fill line", "fill-tee.c > fore.fill", 16, 3.4, Material.PEX, 2.2)
+        .line("d1", "Bucket line", "bucket.out > suction.c", 16, 1.8, Material.PVC_HOSE, 1.4)
+        .line("d2", "Suction", "suction.a > strainer.in", 16, 0.2, Material.PVC_HOSE, 0.7)
         .line("d3", "To the pump", "strainer.out > pump.in", 13, 0.2, Material.PVC_HOSE, 0.6)
         .line("d4", "Pump delivery", "pump.out > sediment.in", 12, 0.3, Material.PVC_HOSE, 0.9)
         .line("d5", "Filtered", "sediment.out > surge-tee.a", 12, 0.2, Material.PEX, 0.6)
         .line("d6", "Surge stub", "surge-tee.b > surge.in", 12, 0.12, Material.PEX, 0.4)
-        .line("d7", "To the send handle", "surge-tee.c > send.a", 12, 1.7, Material.PEX, 1.6)
-        .line("d8", "Send to house", "send.b > house-tee.a", 12, 1.7, Material.PEX, 1.6)
-        .line("d9", "Send to tanks", "send.c > fill-tee.b", 13, 0.25, Material.PEX, 0.9);
+        .line("d7", "To the delivery", "surge-tee.c > delivery.a", 12, 0.2, Material.PEX, 0.7)
+        .line("d8", "To the house", "delivery.b > house-tee.a", 12, 0.2, Material.PEX, 0.7)
+        .line("d9", "Pump to fill", "delivery.c > fill-tee.b", 13, 1.7, Material.PEX, 1.8);
   }
 
   private static void tankLines(RigBuilder rig) {
@@ -334,11 +341,11 @@ final class Tern {
             0.35,
             Material.PVC_HOSE,
             0.5)
-        .line("f13", "Suction main", "frost-tee.c > drain-tee.a", 16, 0.5, Material.PVC_HOSE, 0.8)
-        .line("f14", "To the draw handle", "drain-tee.b > draw.b", 16, 0.4, Material.PVC_HOSE, 0.7)
+        .line("f13", "Suction main", "frost-tee.c > sump-tee.a", 16, 0.2, Material.PVC_HOSE, 0.6)
         .line(
-            "f15", "To the drain handle", "drain-tee.c > drain.a", 16, 0.1, Material.PVC_HOSE, 0.4)
-        .line("f16", "Drain tail line", "drain.b > drain-tail.in", 16, 0.4, Material.PVC_HOSE, 0.5);
+            "f14", "To the pump's valve", "sump-tee.b > suction.b", 16, 1.5, Material.PVC_HOSE, 1.3)
+        .line("f15", "Sump line", "sump-tee.c > sump.a", 16, 0.1, Material.PVC_HOSE, 0.4)
+        .line("f16", "Sump tail line", "sump.b > sump-tail.in", 16, 0.4, Material.PVC_HOSE, 0.5);
   }
 
   private static void houseLines(RigBuilder rig) {

@@ -16,7 +16,7 @@ import fernwort.core.rig.TankPort.Use;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Ready layouts with three tanks, a service panel, or a load for others. */
+/** Ready layouts with three tanks, shore water, or a load for others. */
 final class LargeLayouts {
 
   private LargeLayouts() {}
@@ -91,49 +91,55 @@ final class LargeLayouts {
         ports.toArray(TankPort[]::new));
   }
 
-  static Rig servicePanel() {
+  static Rig shoreAndBucket() {
     RigBuilder rig =
-        LayoutParts.van("Service panel with mains")
-            .place("panel", "Service panel", "open the hatch by the rear wheel", -0.7, 0.9, 1.0)
-            .part("inlet", "Hose inlet", -1.0, 0.95, 0.8, Fittings.inlet(4))
-            .part("regulator", "Regulator", -0.95, 0.9, 0.85, 0.02, Fittings.regulator(2.8))
-            .part("check", "Inlet check valve", -0.9, 0.9, 0.9, 0.01, Fittings.check())
-            .part("split", "Panel manifold", -0.8, 0.9, 0.95, 0.05, new Kind.Manifold(2))
-            .part("mains", "Mains to house", -0.7, 0.9, 1.1, 0.02, Fittings.twoWay(90))
-            .part("fill", "Fill tank", -0.6, 0.9, 1.1, 0.02, Fittings.twoWay(90))
-            .part("outside", "Outside inlet", -1.0, 0.95, 0.75, Fittings.inlet(0))
+        LayoutParts.van("Shore water and a bucket")
+            .place("step", "Behind the step", "kneel at the sliding door", 0.9, 0.9, 0.9)
+            .part("inlet", "Hose inlet", 0.9, 0.95, 0.8, Fittings.inlet(4))
+            .part("regulator", "Regulator", 0.8, 0.9, 0.82, 0.02, Fittings.regulator(2.8))
+            .part("check", "Inlet check valve", 0.7, 0.9, 0.84, 0.01, Fittings.check())
             .part(
-                "draw",
-                "Draw",
-                -0.7,
+                "shore",
+                "Shore water",
+                0.6,
                 0.9,
-                0.85,
+                0.9,
                 0.03,
                 Fittings.selector(
-                    new Fittings.Choice("tank", "points to the tank", 0, "b"),
-                    new Fittings.Choice("outside", "points outside", 180, "c"),
-                    new Fittings.Choice("shut", "points up", 90, "")))
-            .part("drain", "Drain", -0.6, 0.9, 0.7, 0.02, Fittings.twoWay(0))
-            .part("drain-tail", "Drain tail", -0.6, 0.95, 0.3, Fittings.end(Role.DRAIN))
+                    new Fittings.Choice("shut", "points out", 270, ""),
+                    new Fittings.Choice("taps", "points in", 90, "b"),
+                    new Fittings.Choice("tank", "points back", 180, "c")))
+            .part("bucket", "Bucket inlet", 1.0, 0.95, 0.75, Fittings.inlet(0))
             .place("bed", "Under the bed", "lift the mattress board", 0.2, 0.3, 1.05)
             .part("fresh", "Fresh", -0.2, 0.2, 0.68, LayoutParts.fresh(1.1, 0.5, 0.28))
             .part("vent", "Fresh vent", 0.9, 0.7, 1.5, Fittings.end(Role.VENT))
+            .part(
+                "suction",
+                "Pump draws from",
+                -0.5,
+                0.2,
+                0.75,
+                0.03,
+                Fittings.selector(
+                    new Fittings.Choice("tank", "lies flat", 0, "b"),
+                    new Fittings.Choice("bucket", "stands up", 90, "c")))
             .part("strainer", "Strainer", -0.4, 0.2, 0.8, 0.04, new Kind.Strainer())
             .part("pump", "Pump", -0.3, 0.2, 0.9, 0.1, Fittings.pressurePump(11, 2.8))
-            .part("house", "House tee", -0.2, 0.2, 1.0, new Kind.Tee());
+            .part("house", "House tee", -0.2, 0.2, 1.0, new Kind.Tee())
+            .place("sill", "Behind the left sill", "reach in behind the rear wheel", -0.6, 0.8, 0.4)
+            .part("drain", "Tank drain", -0.6, 0.7, 0.5, 0.02, Fittings.twoWay(0))
+            .part("drain-tail", "Drain tail", -0.6, 0.75, 0.3, Fittings.end(Role.DRAIN));
     line(rig, "inlet.out > regulator.in", 13, 0.2);
     line(rig, "regulator.out > check.in", 13, 0.15);
-    line(rig, "check.out > split.in", 13, 0.15);
-    line(rig, "split.1 > mains.a", 13, 0.2);
-    line(rig, "split.2 > fill.a", 13, 0.2);
-    line(rig, "fill.b > fresh.fill", 19, 1.1);
-    line(rig, "outside.out > draw.c", 13, 0.3);
-    line(rig, "fresh.feed > draw.b", 13, 0.8);
-    line(rig, "draw.a > strainer.in", 13, 0.6);
+    line(rig, "check.out > shore.a", 13, 0.15);
+    line(rig, "shore.c > fresh.fill", 19, 1.1);
+    line(rig, "bucket.out > suction.c", 13, 1.9);
+    line(rig, "fresh.feed > suction.b", 13, 0.6);
+    line(rig, "suction.a > strainer.in", 13, 0.2);
     line(rig, "strainer.out > pump.in", 12, 0.2);
     line(rig, "pump.out > house.a", 12, 0.3);
-    line(rig, "mains.b > house.b", 12, 0.9);
-    line(rig, "fresh.drain > drain.a", 19, 1.4);
+    line(rig, "shore.b > house.b", 12, 1.2);
+    line(rig, "fresh.drain > drain.a", 19, 0.9);
     line(rig, "drain.b > drain-tail.in", 19, 0.4);
     line(rig, "fresh.vent > vent.in", 16, 0.9);
     coldHouse(rig, "house.c");

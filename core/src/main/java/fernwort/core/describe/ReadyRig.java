@@ -42,10 +42,10 @@ public record ReadyRig(String id, String title, String forWhom, Rig rig) {
               "Three tanks that fit three corners and fill one from the next.",
               LargeLayouts.threeInARow()),
           new ReadyRig(
-              "service-panel",
-              "Service panel with mains",
-              "Four handles behind one hatch: mains, fill, draw from outside, drain.",
-              LargeLayouts.servicePanel()),
+              "shore-and-bucket",
+              "Shore water and a bucket",
+              "Hose to the taps or into the tank; the pump also draws from a bucket beside the van.",
+              LargeLayouts.shoreAndBucket()),
           new ReadyRig(
               "long-stay",
               "Filters, manifolds, hot loop",

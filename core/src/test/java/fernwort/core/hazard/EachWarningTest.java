@@ -131,8 +131,8 @@ class EachWarningTest {
         demo(
             "tern",
             Code.UNSAFE_WATER,
-            "low-inlet outside, draw outside, send tanks",
-            "low-inlet outside, draw outside, drink open"),
+            "bucket outside, suction bucket, delivery tanks",
+            "bucket outside, suction bucket, drink open"),
         demo("marginalia", Code.HEATER_DRY, "heater-in shut", ""),
         demo("tern", Code.POWER_LOSS, "", "fore-motor shut"),
         small(Code.TANK_RUNS_OUT, "inlet outside, in-valve open", "inlet outside"),

@@ -124,8 +124,8 @@ class HazardsTest {
                     ? new Line(
                         "d9",
                         "Loop",
-                        new PortRef("send", "c"),
-                        new PortRef("drain", "b"),
+                        new PortRef("delivery", "c"),
+                        new PortRef("sump", "b"),
                         0.012,
                         1,
                         Line.Material.PEX,
@@ -136,14 +136,14 @@ class HazardsTest {
                             "f16",
                             "Tail",
                             new PortRef("fill-tee", "b"),
-                            new PortRef("drain-tail", "in"),
+                            new PortRef("sump-tail", "in"),
                             0.012,
                             1,
                             Line.Material.PEX,
                             0,
                             List.of())
                         : line);
-    State state = demo("tern").state().with("send", "tanks").with("drain", "open");
+    State state = demo("tern").state().with("delivery", "tanks").with("sump", "open");
     assertWarned(warnings(rig, state), Warning.Code.PUMP_STIRS, Severity.WARNING, "pump");
   }
 
@@ -207,10 +207,10 @@ class HazardsTest {
   @Test
   void outsideWaterReachesTheTanksButThePurifierGuardsTheDrinkingTap() {
     List<Warning> drawing =
-        turned("tern", "low-inlet", "outside", "draw", "outside", "send", "tanks");
+        turned("tern", "bucket", "outside", "suction", "bucket", "delivery", "tanks");
     assertWarned(drawing, Warning.Code.UNSAFE_WATER, Severity.DANGER, "fore");
     List<Warning> toHouse =
-        turned("tern", "low-inlet", "outside", "draw", "outside", "drink", "open");
+        turned("tern", "bucket", "outside", "suction", "bucket", "drink", "open");
     assertNotWarned(toHouse, Warning.Code.UNSAFE_WATER);
   }
 
@@ -271,7 +271,8 @@ class HazardsTest {
 
   @Test
   void everyWarningSaysWhatWouldHappenWhyAndWhatToDo() {
-    List<Warning> all = turned("tern", "send", "tanks", "inlet", "mains", "supply", "tanks");
+    List<Warning> all =
+        turned("tern", "delivery", "tanks", "inlet", "mains", "shore-tanks", "open");
     assertThat(all)
         .isNotEmpty()
         .allSatisfy(w ->

@@ -202,8 +202,8 @@ class PlansTest {
     Plumbing plumbing = Plumbing.of(van.rig());
     Plan plan =
         Plans.of(plumbing)
-            .plan(Jobs.of(plumbing).byId("shed-arch-drain-tail").orElseThrow(), van.state());
-    assertThat(plan.after().setting().of("drain")).isEqualTo("shut");
+            .plan(Jobs.of(plumbing).byId("shed-arch-sump-tail").orElseThrow(), van.state());
+    assertThat(plan.after().setting().of("sump")).isEqualTo("shut");
   }
 
   @Test

@@ -32,7 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class LayoutReviewTest {
 
   private static final Rig GOOD = ReadyRig.find("one-tank").orElseThrow().rig();
-  private static final Rig PANEL = ReadyRig.find("service-panel").orElseThrow().rig();
+  private static final Rig SHORE = ReadyRig.find("shore-and-bucket").orElseThrow().rig();
   private static final Rig STAY = ReadyRig.find("long-stay").orElseThrow().rig();
   private static final Rig ROW = ReadyRig.find("three-in-a-row").orElseThrow().rig();
 
@@ -209,7 +209,7 @@ class LayoutReviewTest {
     return Stream.of(
         Arguments.of(Code.PORT_OPEN, "fresh", RigEdit.of(GOOD).remove("drain-cap")),
         Arguments.of(Code.LEADS_NOWHERE, "gray-valve", deadEnd()),
-        Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(PANEL).remove("regulator")),
+        Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(SHORE).remove("regulator")),
         Arguments.of(Code.NO_AIR, "fresh", withoutVent()),
         Arguments.of(Code.VENT_LOW, "fresh", port(GOOD, "fresh", "vent", 0.15)),
         Arguments.of(Code.VENT_SAG, "vent-tee-1", saggingSharedVent()),
@@ -219,7 +219,7 @@ class LayoutReviewTest {
         Arguments.of(Code.OUTLET_HIGH, "fresh", port(GOOD, "fresh", "feed", 0.1)),
         Arguments.of(Code.LOBE_KEEPS, "saddle", saddleWith(TankPort.Use.FILL, 0.38)),
         Arguments.of(Code.LOBES_APART, "saddle", saddleWith(TankPort.Use.DRAIN, 0.02)),
-        Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(PANEL).remove("check")),
+        Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(SHORE).remove("check")),
         Arguments.of(Code.FRESH_MEETS_GRAY, "gray", grayIntoFresh()),
         Arguments.of(Code.HEATER_RELIEF, "heater", heater(STAY, false)),
         Arguments.of(Code.HEATER_BYPASS, "heater", withoutBypass()),
@@ -230,7 +230,7 @@ class LayoutReviewTest {
         Arguments.of(
             Code.CLEARANCE, "gray-valve", RigEdit.of(GOOD).move("gray-valve", "belly", 0.12)),
         Arguments.of(
-            Code.INLET_DIRT, "inlet", RigEdit.of(PANEL).change("inlet", p -> p.atHeight(0.45))),
+            Code.INLET_DIRT, "inlet", RigEdit.of(SHORE).change("inlet", p -> p.atHeight(0.45))),
         Arguments.of(Code.BEHIND_PANEL, "gray-valve", hidden("gray-valve")));
   }
 

@@ -360,12 +360,12 @@ public class SimulationTest {
             Map.of("gray", 0.0428, "fore", 0.0467, "arch", 0.0089, "aft", 0.0219),
             Slope.LEVEL);
     for (String set :
-        List.of("arch-motor open", "drain open", "heater-valve open", "mace-outlet hose")) {
+        List.of("arch-motor open", "sump open", "heater-valve open", "mace-outlet hose")) {
       state = state.with(set.split(" ")[0], set.split(" ")[1]);
     }
     for (int pause = 0; pause < 8; pause++) {
       Simulation run = Simulation.start(plumbing, state);
-      List<Happening> seen = new ArrayList<>(run.set("supply", "tanks"));
+      List<Happening> seen = new ArrayList<>(run.set("shore-tanks", "open"));
       seen.addAll(run.runTo(run.time() + pause));
       seen.addAll(run.set("inlet", "mains"));
       seen.addAll(run.runTo(2400));

@@ -13,6 +13,7 @@ import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.TypeMismatchException;
@@ -112,8 +113,11 @@ class ApiProblems {
           .formatted(field);
     }
     if (cause instanceof JacksonException at && at.getLocation() != null) {
-      return "The body is no JSON at line %d, column %d."
-          .formatted(at.getLocation().getLineNr(), at.getLocation().getColumnNr());
+      return String.format(
+          Locale.ROOT,
+          "The body is no JSON at line %d, column %d.",
+          at.getLocation().getLineNr(),
+          at.getLocation().getColumnNr());
     }
     return "The body is not the JSON that is asked for; see /api.";
   }

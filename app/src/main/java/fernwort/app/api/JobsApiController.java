@@ -10,6 +10,7 @@ import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Slip;
 import fernwort.core.jobs.Step;
+import fernwort.core.say.Saying;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -38,7 +39,7 @@ class JobsApiController {
    *
    * @param trouble what stands in its way whatever the handles, with its mend; empty for nothing
    */
-  record Listed(String id, String group, String title, String by, String trouble) {
+  record Listed(String id, String group, Saying title, String by, Saying trouble) {
     static Listed of(Plans.Offer offer) {
       Job job = offer.job();
       return new Listed(
@@ -46,13 +47,13 @@ class JobsApiController {
           job.kind().group(),
           job.title(),
           job.by(),
-          offer.trouble().map(Plan.Trouble::words).orElse(""));
+          offer.trouble().map(Plan.Trouble::words).orElse(Saying.NOTHING));
     }
   }
 
   /** A plan: its steps in order, and why it cannot be done, empty when it can. */
   record Planned(
-      String job, List<Step> steps, List<String> notes, List<String> cautions, String trouble) {
+      String job, List<Step> steps, List<Saying> notes, List<String> cautions, Saying trouble) {
 
     static Planned of(Plan plan) {
       return new Planned(
@@ -60,7 +61,7 @@ class JobsApiController {
           plan.steps(),
           plan.notes(),
           plan.job().cautions().stream().map(Caution::words).toList(),
-          plan.trouble().map(Plan.Trouble::words).orElse(""));
+          plan.trouble().map(Plan.Trouble::words).orElse(Saying.NOTHING));
     }
   }
 

@@ -5,6 +5,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -54,8 +55,11 @@ record Overlay(
     double capacity = rig.plumbing().room(tank).capacity();
     if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {
       throw new IllegalArgumentException(
-          "%s holds from 0 to %.1f L; give its litres"
-              .formatted(rig.rig().part(tank).label(), capacity / LITRE));
+          String.format(
+              Locale.ROOT,
+              "%s holds from 0 to %.1f L; give its litres",
+              rig.rig().part(tank).label(),
+              capacity / LITRE));
     }
     return Math.min(litres * LITRE, capacity);
   }
@@ -64,7 +68,8 @@ record Overlay(
     Lean lean = slope.orElseThrow();
     if (!(Math.abs(lean.pitch()) <= STEEPEST && Math.abs(lean.roll()) <= STEEPEST)) {
       throw new IllegalArgumentException(
-          "No vehicle stands at more than %.0f°; check pitch and roll".formatted(STEEPEST));
+          String.format(
+              Locale.ROOT, "No vehicle stands at more than %.0f°; check pitch and roll", STEEPEST));
     }
     return new Slope(lean.pitch(), lean.roll());
   }

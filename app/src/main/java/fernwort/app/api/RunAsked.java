@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -36,7 +37,10 @@ record RunAsked(
   RunAsked {
     if (!(seconds > 0 && seconds <= LONGEST)) {
       throw new IllegalArgumentException(
-          "The field “seconds” is missing or out of range; give up to %.0f".formatted(LONGEST));
+          String.format(
+              Locale.ROOT,
+              "The field “seconds” is missing or out of range; give up to %.0f",
+              LONGEST));
     }
     double last = seconds;
     if (acts.orElse(List.of()).size() > MOST_ACTS) {
@@ -48,7 +52,8 @@ record RunAsked(
     }
     if (every.isPresent() && !(seconds / every.get() <= MOST_SAMPLES && every.get() > 0)) {
       throw new IllegalArgumentException(
-          "“every” makes more than %d samples; give a longer time".formatted(MOST_SAMPLES));
+          String.format(
+              Locale.ROOT, "“every” makes more than %d samples; give a longer time", MOST_SAMPLES));
     }
   }
 

@@ -20,6 +20,8 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Position;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.streams.Streams;
 import fernwort.core.ways.Source;
 import java.time.Instant;
@@ -149,8 +151,8 @@ final class Drafter {
         texts(item),
         item.labelBeside() ? "start" : "middle",
         part.kind() instanceof Kind.Tank
-            ? "%s: %s. Record".formatted(part.label(), amount(part))
-            : spoken,
+            ? Saying.of("{}: {}. Record", part.label(), amount(part))
+            : Saying.words(spoken),
         next == null ? "" : next.id(),
         position,
         Symbol.angle(part.kind(), position),
@@ -184,14 +186,14 @@ final class Drafter {
         "",
         texts(item),
         "middle",
-        "",
+        Saying.NOTHING,
         "",
         "",
         0,
         true,
         "",
         0,
-        "",
+        Saying.NOTHING,
         "",
         "fresh");
   }
@@ -213,18 +215,20 @@ final class Drafter {
     return Math.round(Math.clamp(share, 0, 1) * (2 * item.halfHeight() - 4));
   }
 
-  private String amount(Part part) {
+  private Saying amount(Part part) {
     if (!(part.kind() instanceof Kind.Tank)) {
-      return "";
+      return Saying.NOTHING;
     }
     if (!standing.readings().containsKey(part.id())) {
-      return "not read";
+      return Saying.of("not read");
     }
     double volume = standing.state().volume(part.id());
-    return (((Kind.Tank) part.kind()).contents() == Contents.OTHER
-            ? "%.0f L · %.0f %%, not to drink"
-            : "%.0f L · %.0f %%")
-        .formatted(volume * 1000, 100 * volume / rig.plumbing().room(part.id()).capacity());
+    return Saying.of(
+        ((Kind.Tank) part.kind()).contents() == Contents.OTHER
+            ? "{} · {}, not to drink"
+            : "{} · {}",
+        Amount.volume(volume),
+        Amount.share(volume / rig.plumbing().room(part.id()).capacity()));
   }
 
   private String age(Part part) {

@@ -1,5 +1,6 @@
 package fernwort.app.board;
 
+import fernwort.core.say.Saying;
 import java.util.List;
 
 /**
@@ -78,14 +79,14 @@ public record Drawing(
       String label,
       List<Text> texts,
       String anchor,
-      String spoken,
+      Saying spoken,
       String next,
       String position,
       double angle,
       boolean live,
       String alarm,
       double fill,
-      String amount,
+      Saying amount,
       String age,
       String water) {}
 }

@@ -1,6 +1,8 @@
 package fernwort.app.board;
 
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import java.util.ArrayList;
@@ -23,12 +25,12 @@ public record LastsView(
     String ends,
     boolean drinks,
     String other,
-    List<String> working,
+    List<Saying> working,
     int people,
     List<HabitRow> habits) {
 
   /** One habit: what it takes in a day, and the percentage of it that becomes gray. */
-  public record HabitRow(String label, String litres, String grayPercent) {}
+  public record HabitRow(String label, Saying litres, String grayPercent) {}
 
   static LastsView of(Rig rig, Lasts lasts, Habits habits) {
     boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
@@ -52,35 +54,42 @@ public record LastsView(
             .map(h ->
                 new HabitRow(
                     h.label(),
-                    "%.1f L".formatted(1000 * habits.perDay(h)),
+                    Saying.of("{}", Amount.volume(habits.perDay(h))),
                     plain(h.grayShare() * 100)))
             .toList());
   }
 
-  private static List<String> working(Rig rig, Lasts lasts, Habits habits) {
-    List<String> lines = new ArrayList<>();
+  private static List<Saying> working(Rig rig, Lasts lasts, Habits habits) {
+    List<Saying> lines = new ArrayList<>();
     for (Lasts.Share share : lasts.fresh()) {
       lines.add(
-          "%s holds %.1f L, %.1f L of it below the outlet: %.1f L to draw"
-              .formatted(
-                  rig.part(share.tank()).label(),
-                  share.holds() * 1000,
-                  share.lost() * 1000,
-                  share.counts() * 1000));
+          Saying.of(
+              "{} holds {}, {} of it below the outlet: {} to draw",
+              rig.part(share.tank()).label(),
+              Amount.volume(share.holds()),
+              Amount.volume(share.lost()),
+              Amount.volume(share.counts())));
     }
     lines.add(
-        "All habits together: %.1f L a day, %.1f L of it to gray"
-            .formatted(lasts.freshPerDay() * 1000, lasts.grayPerDay() * 1000));
+        Saying.of(
+            "All habits together: {} a day, {} of it to gray",
+            Amount.volume(lasts.freshPerDay()),
+            Amount.volume(lasts.grayPerDay())));
     lines.add(
-        "Fresh: %.1f L ÷ %.1f L a day = %s"
-            .formatted(
-                lasts.freshLeft() * 1000, lasts.freshPerDay() * 1000, days(lasts.freshDays())));
+        Saying.of(
+            "Fresh: {} ÷ {} a day = {}",
+            Amount.volume(lasts.freshLeft()),
+            Amount.volume(lasts.freshPerDay()),
+            days(lasts.freshDays())));
     lasts
         .grayDays()
         .ifPresent(gray ->
             lines.add(
-                "Gray: room for %.1f L ÷ %.1f L a day = %s"
-                    .formatted(lasts.grayRoom() * 1000, lasts.grayPerDay() * 1000, days(gray))));
+                Saying.of(
+                    "Gray: room for {} ÷ {} a day = {}",
+                    Amount.volume(lasts.grayRoom()),
+                    Amount.volume(lasts.grayPerDay()),
+                    days(gray))));
     return lines;
   }
 
@@ -88,7 +97,7 @@ public record LastsView(
     if (Double.isInfinite(days) || Double.isNaN(days)) {
       return "no end";
     }
-    return "%.1f days".formatted(days);
+    return String.format(Locale.ROOT, "%.1f days", days);
   }
 
   private static String plain(double value) {

@@ -16,6 +16,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -161,8 +162,11 @@ public final class RigFormat {
       String at =
           e.getLocation() == null
               ? ""
-              : " at line %d, column %d"
-                  .formatted(e.getLocation().getLineNr(), e.getLocation().getColumnNr());
+              : String.format(
+                  Locale.ROOT,
+                  " at line %d, column %d",
+                  e.getLocation().getLineNr(),
+                  e.getLocation().getColumnNr());
       throw broken(
           "it is not readable as JSON" + at + " (" + firstSentence(e.getOriginalMessage()) + ")",
           "Mend that spot, or export the rig again");

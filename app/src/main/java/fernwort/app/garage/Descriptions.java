@@ -13,6 +13,7 @@ import fernwort.core.rig.RigLimits;
 import fernwort.core.sizing.Habits;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.UnaryOperator;
@@ -96,8 +97,11 @@ public class Descriptions {
     int bytes = text.getBytes(StandardCharsets.UTF_8).length;
     if (bytes > RigFormat.MOST_KEPT) {
       throw new IllegalArgumentException(
-          "The rig would be %,d bytes large, and there is room for %,d; leave out parts, lines or points"
-              .formatted(bytes, RigFormat.MOST_KEPT));
+          String.format(
+              Locale.ROOT,
+              "The rig would be %,d bytes large, and there is room for %,d; leave out parts, lines or points",
+              bytes,
+              RigFormat.MOST_KEPT));
     }
     return text;
   }

@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -78,7 +79,8 @@ public class States {
   public void park(OpenRig rig, Slope slope) {
     if (!(Math.abs(slope.pitch()) <= STEEPEST && Math.abs(slope.roll()) <= STEEPEST)) {
       throw new IllegalArgumentException(
-          "Nobody parks at more than %.0f°; check the degrees".formatted(STEEPEST));
+          String.format(
+              Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", STEEPEST));
     }
     store.park(rig.id(), slope.pitch(), slope.roll());
   }

@@ -9,14 +9,15 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.Automation;
 import fernwort.core.jobs.AutomationCheck;
 import fernwort.core.jobs.AutomationRun;
-import fernwort.core.jobs.Times;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Times;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -84,20 +85,45 @@ class AutomationsController {
     String words(Rig rig) {
       return switch (Automation.purpose(purpose)) {
         case KEEP_BETWEEN ->
-            "Keep %s between %.0f and %.0f %% with %s"
-                .formatted(label(rig, tank), low, high, label(rig, valve));
+            String.format(
+                Locale.ROOT,
+                "Keep %s between %.0f and %.0f %% with %s",
+                label(rig, tank),
+                low,
+                high,
+                label(rig, valve));
         case STOP_WHEN_FULL ->
-            "Shut %s when %s has come to %.0f %%"
-                .formatted(label(rig, valve), label(rig, tank), high);
+            String.format(
+                Locale.ROOT,
+                "Shut %s when %s has come to %.0f %%",
+                label(rig, valve),
+                label(rig, tank),
+                high);
         case CHANGE_WHEN_DRY ->
             valve.equals(second)
-                ? "Turn %s to %s when %s has fallen to %.0f %%"
-                    .formatted(label(rig, valve), label(rig, other), label(rig, tank), low)
-                : "Change from %s to %s when %s has fallen to %.0f %%"
-                    .formatted(label(rig, valve), label(rig, second), label(rig, tank), low);
+                ? String.format(
+                    Locale.ROOT,
+                    "Turn %s to %s when %s has fallen to %.0f %%",
+                    label(rig, valve),
+                    label(rig, other),
+                    label(rig, tank),
+                    low)
+                : String.format(
+                    Locale.ROOT,
+                    "Change from %s to %s when %s has fallen to %.0f %%",
+                    label(rig, valve),
+                    label(rig, second),
+                    label(rig, tank),
+                    low);
         case TOP_UP ->
-            "Top %s up from %s with %s, from %.0f to %.0f %%"
-                .formatted(label(rig, tank), label(rig, other), label(rig, valve), low, high);
+            String.format(
+                Locale.ROOT,
+                "Top %s up from %s with %s, from %.0f to %.0f %%",
+                label(rig, tank),
+                label(rig, other),
+                label(rig, valve),
+                low,
+                high);
         case SHUT_ON_LEAK ->
             "Shut every motor valve and stop every pump when the leak sensor is wet";
       };

@@ -8,6 +8,7 @@ import java.net.NetworkInterface;
 import java.net.SocketException;
 import java.net.URI;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
@@ -44,7 +45,7 @@ class CardAddresses {
                   .flatMap(NetworkInterface::inetAddresses)
                   .filter(a -> a instanceof Inet4Address && !a.isLoopbackAddress())
                   .map(InetAddress::getHostAddress)
-                  .map(a -> "%s://%s:%d".formatted(scheme, a, port)))
+                  .map(a -> String.format(Locale.ROOT, "%s://%s:%d", scheme, a, port)))
           .distinct()
           .toList();
     } catch (SocketException e) {

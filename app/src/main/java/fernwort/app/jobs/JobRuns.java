@@ -10,8 +10,9 @@ import fernwort.app.store.RunStore.Mark;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Step;
-import fernwort.core.jobs.Times;
 import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Duration;
@@ -51,9 +52,9 @@ class JobRuns {
     Job found = book.job(job);
     Plan plan = book.plans().plan(found, states.of(rig).state());
     if (plan.trouble().isPresent()) {
-      throw new IllegalArgumentException(plan.trouble().get().words());
+      throw new IllegalArgumentException(plan.trouble().get().words().toString());
     }
-    return store.begin(rig.id(), job, found.name(), who, text.planned(plan));
+    return store.begin(rig.id(), job, found.name().keep(), who, text.planned(plan));
   }
 
   /** Ticks a step: the handle it is about stands there from now on. */
@@ -171,11 +172,12 @@ class JobRuns {
       logbook.job(
           rig.id(),
           run,
-          "%s: done in %s%s"
-              .formatted(
-                  going.title(),
-                  Times.of(took.toSeconds()),
-                  moved > 0 ? ", about %.0f L".formatted(moved * 1000) : ""),
+          Saying.of(
+                  "{}: done in {}{}",
+                  Saying.kept(going.title()),
+                  Amount.time(took.toSeconds()),
+                  moved > 0 ? Saying.of(", about {}", Amount.volume(moved)) : Saying.NOTHING)
+              .keep(),
           who);
     }
   }

@@ -10,9 +10,10 @@ import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Slip;
 import fernwort.core.jobs.Step;
-import fernwort.core.jobs.Times;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
+import fernwort.core.say.Times;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -60,7 +61,7 @@ record JobView(
   record SlipRow(String sign, String words, String leads, String undone) {
 
     /** What is the same to people is told once, with every slip that leads to it. */
-    private record Outcome(Slip.Grade grade, String leads, String undone) {}
+    private record Outcome(Slip.Grade grade, Saying leads, String undone) {}
 
     /** Returns each outcome once, in the order of the slips, the worst first. */
     static List<SlipRow> of(List<Slip> slips, Units units) {
@@ -69,7 +70,7 @@ record JobView(
         outcomes
             .computeIfAbsent(
                 new Outcome(slip.grade(), slip.leads(), slip.undone()), o -> new ArrayList<>())
-            .add(said(slip));
+            .add(said(slip, units));
       }
       List<SlipRow> rows = new ArrayList<>();
       outcomes.forEach((o, words) ->
@@ -77,13 +78,14 @@ record JobView(
               new SlipRow(
                   o.grade().name().toLowerCase(Locale.ROOT),
                   String.join(" Or: ", words),
-                  units.in(o.leads()),
+                  units.say(o.leads()),
                   o.undone())));
       return rows;
     }
 
-    private static String said(Slip slip) {
-      return (slip.step() < 0 ? "" : "Step %d: ".formatted(slip.step() + 1)) + slip.words();
+    private static String said(Slip slip, Units units) {
+      return (slip.step() < 0 ? "" : String.format(Locale.ROOT, "Step %d: ", slip.step() + 1))
+          + units.say(slip.words());
     }
   }
 
@@ -91,11 +93,11 @@ record JobView(
     Job job = plan.job();
     return new JobView(
         job.id(),
-        units.in(job.name()),
+        units.say(job.name()),
         FillToMark.tank(job).map(t -> rig.rig().part(t).label()).orElse(""),
         job.cautions().stream().map(Caution::words).toList(),
-        plan.notes().stream().map(units::in).toList(),
-        plan.trouble().map(Plan.Trouble::words).map(units::in).orElse(""),
+        plan.notes().stream().map(units::say).toList(),
+        plan.trouble().map(Plan.Trouble::words).map(units::say).orElse(""),
         plan.steps().stream().map(s -> StepView.of(rig.rig(), s, units)).toList(),
         sum(rig, plan, units),
         others,
@@ -130,8 +132,12 @@ record JobView(
     String moves =
         plan.moves().isEmpty()
             ? "nothing to turn"
-            : "%d to turn in %d place%s"
-                .formatted(plan.moves().size(), visits, visits == 1 ? "" : "s");
+            : String.format(
+                Locale.ROOT,
+                "%d to turn in %d place%s",
+                plan.moves().size(),
+                visits,
+                visits == 1 ? "" : "s");
     return moves
         + (seconds > 0 ? ", " + Times.of(seconds) + " of waiting" : "")
         + (litres > 0 ? ", " + units.show(Measure.VOLUME, litres) : "");

@@ -15,6 +15,7 @@ import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
@@ -62,9 +63,9 @@ class JobsController {
     static Row of(Plans.Offer offer, Units units) {
       return new Row(
           offer.job().id(),
-          units.in(offer.job().title()),
+          units.say(offer.job().title()),
           offer.job().by(),
-          offer.trouble().map(Plan.Trouble::words).map(units::in).orElse(""));
+          offer.trouble().map(Plan.Trouble::words).map(units::say).orElse(""));
     }
   }
 
@@ -80,7 +81,7 @@ class JobsController {
     for (Plans.Offer offer : book.offers()) {
       Row row = Row.of(offer, units);
       if (offer.wanting()) {
-        cannot.add(new Jobs.Cannot(offer.job().name(), row.trouble()));
+        cannot.add(new Jobs.Cannot(units.say(offer.job().name()), row.trouble()));
       } else {
         groups.computeIfAbsent(offer.job().kind().group(), g -> new ArrayList<>()).add(row);
       }
@@ -93,7 +94,11 @@ class JobsController {
         "runs",
         store.newest(id, NEWEST).stream()
             .map(r ->
-                new RunRow(r.id(), r.title(), r.who(), r.outcome() == RunStore.Outcome.RUNNING))
+                new RunRow(
+                    r.id(),
+                    units.say(Saying.kept(r.title())),
+                    r.who(),
+                    r.outcome() == RunStore.Outcome.RUNNING))
             .toList());
     return "jobs/jobs";
   }
@@ -142,7 +147,7 @@ class JobsController {
               Plan other = book.plans().plan(o, now);
               return new JobView.Other(
                   o.id(),
-                  o.name(),
+                  units.say(o.name()),
                   other.trouble().isPresent() ? "not now" : JobView.sum(rig, other, units));
             })
             .toList();

@@ -6,6 +6,7 @@ import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Step;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Saying;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -76,7 +77,7 @@ record RunView(
     boolean running = run.outcome() == RunStore.Outcome.RUNNING;
     return new RunView(
         run.id(),
-        run.title(),
+        units.say(Saying.kept(run.title())),
         run.outcome().name().toLowerCase(java.util.Locale.ROOT),
         lines,
         lines.stream().filter(l -> l.mark().equals("skipped")).toList(),

@@ -10,6 +10,7 @@ import fernwort.core.rig.State;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -61,11 +62,16 @@ final class SlipRound {
       }
     } catch (EffortExceededException e) {
       trouble =
-          "It was ended after %d of %d jobs, for it took long or nobody looked. Load the page to begin anew."
-              .formatted(done, jobs);
+          String.format(
+              Locale.ROOT,
+              "It was ended after %d of %d jobs, for it took long or nobody looked. Load the page to begin anew.",
+              done,
+              jobs);
     } catch (RuntimeException e) {
       LOG.warn("trying slips broke off", e);
-      trouble = "It broke off after %d of %d jobs; the log says more.".formatted(done, jobs);
+      trouble =
+          String.format(
+              Locale.ROOT, "It broke off after %d of %d jobs; the log says more.", done, jobs);
     }
     return found;
   }

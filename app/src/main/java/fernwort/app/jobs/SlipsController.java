@@ -69,7 +69,7 @@ class SlipsController {
             .map(f ->
                 new Row(
                     f.job().id(),
-                    f.job().name(),
+                    units.say(f.job().name()),
                     JobView.SlipRow.of(List.of(f.slip()), units).getFirst()))
             .toList());
     return "jobs/all-slips";

@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.garage.OpenRig;
+import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.cold.Leftover;
 import fernwort.core.cold.Remains;
@@ -18,8 +19,6 @@ import java.util.List;
  * @param total all of it
  */
 record Stays(List<Row> rows, String total) {
-
-  private static final double LITRE = 1e-3;
 
   /** Water that stays. */
   record Row(String where, String amount) {}
@@ -56,7 +55,6 @@ record Stays(List<Row> rows, String total) {
   }
 
   private static String amount(double volume, Units units) {
-    return units.in(
-        volume >= LITRE ? "%.1f L".formatted(volume / LITRE) : "%.0f mL".formatted(volume * 1e6));
+    return units.show(Measure.VOLUME, volume);
   }
 }

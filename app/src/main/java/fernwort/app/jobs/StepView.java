@@ -4,10 +4,12 @@ import fernwort.app.board.Symbol;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.Step;
-import fernwort.core.jobs.Times;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import fernwort.core.say.Times;
 import java.util.List;
 import java.util.Optional;
 
@@ -43,7 +45,7 @@ record StepView(
 
   static StepView of(Rig rig, Step step, Units units) {
     return switch (step) {
-      case Step.Move move -> move(rig, move);
+      case Step.Move move -> move(rig, move, units);
       case Step.Wait wait -> wait(rig, wait, units);
     };
   }
@@ -74,7 +76,7 @@ record StepView(
                 ""));
   }
 
-  private static StepView move(Rig rig, Step.Move move) {
+  private static StepView move(Rig rig, Step.Move move, Units units) {
     Part part = rig.part(move.part());
     Place place = rig.place(part.place());
     String looks = rig.position(move.part(), move.to()).words();
@@ -84,7 +86,7 @@ record StepView(
         place.reach(),
         Optional.of(Symbol.of(part, move.to())),
         looks,
-        move.why(),
+        units.say(move.why()),
         move.notice(),
         "",
         0,
@@ -93,21 +95,25 @@ record StepView(
         "");
   }
 
+  private static String time(Step.Span span) {
+    return Times.of(span.low(), span.expected(), span.high());
+  }
+
   private static StepView wait(Rig rig, Step.Wait wait, Units units) {
     boolean timed = wait.seconds().isKnown();
     return new StepView(
-        wait.words(),
+        units.say(wait.words()),
         "",
         "",
         Optional.empty(),
         "",
         "",
         wait.notice(),
-        timed ? Times.of(wait.seconds()) : "",
+        timed ? time(wait.seconds()) : "",
         timed ? Math.round(wait.seconds().expected()) : 0,
         wait.moved() > 0 ? units.show(Measure.VOLUME, wait.moved()) : "",
         wait.then().stream()
-            .map(t -> "After %s %s".formatted(Times.of(t.seconds()), t.words()))
+            .map(t -> units.say(Saying.of("After {} {}", Amount.time(t.seconds()), t.words())))
             .toList(),
         String.join(
             ", ",

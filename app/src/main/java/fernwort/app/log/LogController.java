@@ -8,6 +8,7 @@ import fernwort.app.garage.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Saying;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -108,7 +109,7 @@ class LogController {
               .formatted(label, words(part, entry.before()), words(part, entry.after()));
       case READING -> "%s read: %s".formatted(label, shown(entry.after()));
       case UNDO -> "Took back a change of " + label;
-      case JOB -> units.in(entry.after());
+      case JOB -> units.say(Saying.kept(entry.after()));
       case REDO -> "Put back a change of " + label;
     };
   }

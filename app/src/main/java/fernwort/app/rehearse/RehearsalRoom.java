@@ -4,6 +4,7 @@ import fernwort.app.Refusal;
 import fernwort.app.garage.OpenRig;
 import fernwort.core.run.Simulation;
 import java.time.Duration;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -53,7 +54,7 @@ class RehearsalRoom implements SmartLifecycle {
   String start(OpenRig rig, Simulation from) {
     if (seats.size() >= MOST) {
       throw new IllegalArgumentException(
-          "%d rehearsals are running; close one of them first".formatted(MOST));
+          String.format(Locale.ROOT, "%d rehearsals are running; close one of them first", MOST));
     }
     String id = UUID.randomUUID().toString();
     seats.put(id, new Seat(new Rehearsal(rig, from)));

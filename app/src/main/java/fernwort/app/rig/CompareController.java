@@ -8,7 +8,6 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.describe.Comparison;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Line;
@@ -22,6 +21,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
@@ -71,7 +71,7 @@ class CompareController {
       Rig second = open.rig();
       Rig first = first(id, other);
       model.addAttribute("rows", rows(first, second, states.habits(open), units));
-      model.addAttribute("lists", lists(first, second));
+      model.addAttribute("lists", lists(first, second, units));
     }
     return "compare";
   }
@@ -92,10 +92,10 @@ class CompareController {
     rows.add(row("Gray water, full", first, second, r -> litres(r, Contents.GRAY, units)));
     rows.add(
         row(
-            "Days from full, for %d".formatted(habits.people()),
+            String.format(Locale.ROOT, "Days from full, for %d", habits.people()),
             first,
             second,
-            r -> "%.1f".formatted(lasts(r, habits))));
+            r -> String.format(Locale.ROOT, "%.1f", lasts(r, habits))));
     rows.add(
         row(
             "Findings of the review",
@@ -125,7 +125,7 @@ class CompareController {
   /** A heading with what stands under it. */
   public record Listed(String heading, List<String> items) {}
 
-  private static List<Listed> lists(Rig first, Rig second) {
+  private static List<Listed> lists(Rig first, Rig second, Units units) {
     Comparison c = Comparison.of(first, second);
     Set<String> before = keys(first);
     Set<String> after = keys(second);
@@ -136,8 +136,8 @@ class CompareController {
             new Listed("Lines gone", c.linesOnlyFirst().stream().map(Line::label).toList()),
             new Listed("Lines new", c.linesOnlySecond().stream().map(Line::label).toList()),
             new Listed("Lines changed", c.linesChanged().stream().map(Line::label).toList()),
-            new Listed("Findings gone", titles(first, after)),
-            new Listed("Findings new", titles(second, before)))
+            new Listed("Findings gone", titles(first, after, units)),
+            new Listed("Findings new", titles(second, before, units)))
         .stream()
         .filter(l -> !l.items().isEmpty())
         .toList();
@@ -149,10 +149,10 @@ class CompareController {
     return keys;
   }
 
-  private static List<String> titles(Rig rig, Set<String> known) {
+  private static List<String> titles(Rig rig, Set<String> known, Units units) {
     return LayoutReview.of(Plumbing.of(rig)).stream()
         .filter(f -> !known.contains(f.key()))
-        .map(Finding::title)
+        .map(f -> units.say(f.title()))
         .toList();
   }
 }

@@ -8,6 +8,7 @@ import fernwort.core.rig.Motor;
 import fernwort.core.rig.Stop;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What a form asks for each kind of part, and the kind that its answers make. */
@@ -108,7 +109,7 @@ final class KindForm {
               Field.number(
                   "power",
                   "Puts into the water",
-                  k.heating().map(h -> "%.0f".formatted(h.power())).orElse(""),
+                  k.heating().map(h -> String.format(Locale.ROOT, "%.0f", h.power())).orElse(""),
                   "W",
                   "Plate; empty if it says nothing. With it a rehearsal knows when water is hot."),
               amount(
@@ -182,7 +183,7 @@ final class KindForm {
           Field.number(
               "angle-" + stop.id(),
               "Its free end then points to",
-              "%.0f".formatted(stop.angle()),
+              String.format(Locale.ROOT, "%.0f", stop.angle()),
               "°",
               "0 right, 90 up, 180 left, 270 down."));
     }

@@ -8,6 +8,7 @@ import java.io.Console;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 
 /** What a passphrase must be, and how it is set from the terminal. */
@@ -31,17 +32,23 @@ public final class PassphraseRule {
     String passphrase = typed.strip();
     if (passphrase.codePointCount(0, passphrase.length()) < SHORTEST) {
       throw new Refusal(
-          "The passphrase needs at least %d letters, blanks around it not counted. Take a few words."
-              .formatted(SHORTEST));
+          String.format(
+              Locale.ROOT,
+              "The passphrase needs at least %d letters, blanks around it not counted. Take a few words.",
+              SHORTEST));
     }
     if (passphrase.codePoints().filter(c -> !Character.isWhitespace(c)).distinct().count()
         < FEWEST_SIGNS) {
       throw new Refusal(
-          "The passphrase needs at least %d different letters. Take a few words."
-              .formatted(FEWEST_SIGNS));
+          String.format(
+              Locale.ROOT,
+              "The passphrase needs at least %d different letters. Take a few words.",
+              FEWEST_SIGNS));
     }
     if (passphrase.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
-      throw new Refusal("The passphrase has room for %d letters. Shorten it.".formatted(LONGEST));
+      throw new Refusal(
+          String.format(
+              Locale.ROOT, "The passphrase has room for %d letters. Shorten it.", LONGEST));
     }
     return passphrase;
   }

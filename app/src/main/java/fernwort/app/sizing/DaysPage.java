@@ -12,6 +12,7 @@ import fernwort.core.sizing.Itinerary;
 import fernwort.core.sizing.Lasts;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -55,7 +56,8 @@ final class DaysPage {
         new Card.Row(
             "One %s more of %s".formatted(unit.sign(), ends),
             Double.isFinite(more)
-                ? "%.2f days".formatted(more * Measure.VOLUME.toSi(1, unit) * 1000)
+                ? String.format(
+                    Locale.ROOT, "%.2f days", more * Measure.VOLUME.toSi(1, unit) * 1000)
                 : "no end",
             "from full; more of the other gives nothing"));
   }
@@ -135,7 +137,7 @@ final class DaysPage {
     return new Chart(
         "Fresh water over the days, from full: low, expected and high use",
         lines,
-        List.of("day 0", "day %.0f".formatted(days)),
+        List.of("day 0", String.format(Locale.ROOT, "day %.0f", days)),
         volume(start),
         -1);
   }
@@ -156,7 +158,7 @@ final class DaysPage {
     return new Chart(
         "What is drawn over the days, habit upon habit",
         lines,
-        List.of("day 0", "day %.0f".formatted(days)),
+        List.of("day 0", String.format(Locale.ROOT, "day %.0f", days)),
         volume(top),
         -1);
   }
@@ -223,11 +225,17 @@ final class DaysPage {
   private String verdict(Itinerary.Leg leg) {
     List<String> faults = new ArrayList<>();
     if (Double.isFinite(leg.dry())) {
-      faults.add("dry on day %.1f, %s missing".formatted(leg.dry(), volume(-leg.freshAtEnd())));
+      faults.add(
+          String.format(
+              Locale.ROOT, "dry on day %.1f, %s missing", leg.dry(), volume(-leg.freshAtEnd())));
     }
     if (Double.isFinite(leg.full()) && !full.gray().isEmpty()) {
       faults.add(
-          "gray full on day %.1f, %s too much".formatted(leg.full(), volume(-leg.roomAtEnd())));
+          String.format(
+              Locale.ROOT,
+              "gray full on day %.1f, %s too much",
+              leg.full(),
+              volume(-leg.roomAtEnd())));
     }
     return faults.isEmpty() ? "lasts" : "△ " + String.join("; ", faults);
   }
@@ -285,8 +293,12 @@ final class DaysPage {
         new Card.Row(
             "Gray that matches the fresh tanks",
             volume(full.freshLeft() * share),
-            "%s usable × %.0f %% that becomes gray; the tanks have room for %s"
-                .formatted(volume(full.freshLeft()), 100 * share, volume(full.grayRoom()))));
+            String.format(
+                Locale.ROOT,
+                "%s usable × %.0f %% that becomes gray; the tanks have room for %s",
+                volume(full.freshLeft()),
+                100 * share,
+                volume(full.grayRoom()))));
   }
 
   // --- words ---------------------------------------------------------------------------------
@@ -300,6 +312,6 @@ final class DaysPage {
   }
 
   private static String days(double days) {
-    return Double.isFinite(days) ? "%.1f days".formatted(days) : "no end";
+    return Double.isFinite(days) ? String.format(Locale.ROOT, "%.1f days", days) : "no end";
   }
 }

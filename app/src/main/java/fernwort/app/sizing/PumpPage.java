@@ -15,6 +15,7 @@ import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.PumpCycle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -119,7 +120,7 @@ final class PumpPage {
 
   private String share(double flow, double rated) {
     String mark = flow < PumpAndLines.ENOUGH * rated ? "△ " : "";
-    return "%s%s, %.0f\u00a0%%".formatted(mark, flow(flow), 100 * flow / rated);
+    return String.format(Locale.ROOT, "%s%s, %.0f\u00a0%%", mark, flow(flow), 100 * flow / rated);
   }
 
   private String names(List<String> ids) {
@@ -176,7 +177,7 @@ final class PumpPage {
 
   private static String worst(PumpAndLines.Trial trial) {
     String mark = trial.worst() < PumpAndLines.ENOUGH ? "△ " : "";
-    return "%s%.0f %% of rated".formatted(mark, 100 * trial.worst());
+    return String.format(Locale.ROOT, "%s%.0f %% of rated", mark, 100 * trial.worst());
   }
 
   // --- which bores ---------------------------------------------------------------------------
@@ -284,7 +285,7 @@ final class PumpPage {
     if (perMinute == 0) {
       return "runs through";
     }
-    return "%s%.0f a minute".formatted(perMinute > 10 ? "△ " : "", perMinute);
+    return String.format(Locale.ROOT, "%s%.0f a minute", perMinute > 10 ? "△ " : "", perMinute);
   }
 
   private Optional<Kind.Pump> pump() {
@@ -335,8 +336,11 @@ final class PumpPage {
                   new Card.Row(
                       "They take",
                       pressure(takes),
-                      "as much as %.1f m of the line itself, which takes %s a metre"
-                          .formatted(takes / metre, pressure(metre)))));
+                      String.format(
+                          Locale.ROOT,
+                          "as much as %.1f m of the line itself, which takes %s a metre",
+                          takes / metre,
+                          pressure(metre)))));
         });
   }
 
@@ -384,7 +388,11 @@ final class PumpPage {
         line.label(),
         steep
             ? "straight down"
-            : "%s, 1 in %.0f".formatted(length(run.fall()), 1 / Math.max(1e-3, run.gradient())),
+            : String.format(
+                Locale.ROOT,
+                "%s, 1 in %.0f",
+                length(run.fall()),
+                1 / Math.max(1e-3, run.gradient())),
         flow(halfFull),
         verdict);
   }

@@ -11,6 +11,7 @@ import fernwort.core.sizing.WhatFits;
 import fernwort.core.sizing.WhatFits.Margins;
 import fernwort.core.sizing.WhatFits.Space;
 import java.util.List;
+import java.util.Locale;
 
 /** Which tank fits a space that somebody measured. */
 final class SpacePage {
@@ -91,7 +92,8 @@ final class SpacePage {
         outside(fit.shape()),
         trip.show(Measure.VOLUME, fit.volume()),
         trip.show(Measure.MASS, fit.volume() * Water.DENSITY),
-        "%.1f days of fresh".formatted(fit.volume() / trip.habits().freshPerDay()));
+        String.format(
+            Locale.ROOT, "%.1f days of fresh", fit.volume() / trip.habits().freshPerDay()));
   }
 
   private String outside(Shape shape) {

@@ -14,6 +14,7 @@ import fernwort.core.sizing.TimedJug;
 import fernwort.core.tank.TankFigures;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** How water comes aboard: timed, filled, buffered and hauled. */
 final class SupplyPage {
@@ -65,7 +66,7 @@ final class SupplyPage {
             rows.add(
                 new Card.Row(
                     "Lost between the two",
-                    "%.0f %% of the pressure".formatted(100 * lost),
+                    String.format(Locale.ROOT, "%.0f %% of the pressure", 100 * lost),
                     lost > 0.5
                         ? "the bottleneck lies between the two points"
                         : "the bottleneck lies before the first point"));
@@ -87,7 +88,8 @@ final class SupplyPage {
         what,
         flow(jug.flow()),
         jug.goes() > 1
-            ? "mean of %d goes, spread %s".formatted(jug.goes(), flow(jug.spread()))
+            ? String.format(
+                Locale.ROOT, "mean of %d goes, spread %s", jug.goes(), flow(jug.spread()))
             : "one go; time it three times to see its spread");
   }
 
@@ -139,7 +141,7 @@ final class SupplyPage {
                     for (double flow : flows) {
                       row.add(minutes(fills(t) / flow));
                     }
-                    row.add("%.0f".formatted(Math.ceil(fills(t) / jug - 1e-9)));
+                    row.add(String.format(Locale.ROOT, "%.0f", Math.ceil(fills(t) / jug - 1e-9)));
                     return row;
                   })
                   .toList();
@@ -261,7 +263,11 @@ final class SupplyPage {
               new Card.Row(
                   "Trips",
                   Integer.toString(hauling.trips()),
-                  "%d fillings, %d on a trip".formatted(hauling.containers(), hauling.perTrip())));
+                  String.format(
+                      Locale.ROOT,
+                      "%d fillings, %d on a trip",
+                      hauling.containers(),
+                      hauling.perTrip())));
           rows.add(
               new Card.Row(
                   "A full trip weighs",
@@ -271,8 +277,12 @@ final class SupplyPage {
             rows.add(
                 new Card.Row(
                     "Costs",
-                    "%.2f".formatted(hauling.price()),
-                    "%d fillings and %d trips".formatted(hauling.containers(), hauling.trips())));
+                    String.format(Locale.ROOT, "%.2f", hauling.price()),
+                    String.format(
+                        Locale.ROOT,
+                        "%d fillings and %d trips",
+                        hauling.containers(),
+                        hauling.trips())));
           }
           rows.add(
               new Card.Row(
@@ -286,7 +296,10 @@ final class SupplyPage {
                           mass(ties.holds() / NEWTONS),
                           ties.enough()
                               ? ""
-                              : "; take %d like these".formatted(ties.needed((int) straps)))));
+                              : String.format(
+                                  Locale.ROOT,
+                                  "; take %d like these",
+                                  ties.needed((int) straps)))));
           return Card.Answer.rows(rows);
         });
   }
@@ -310,7 +323,7 @@ final class SupplyPage {
       return "never";
     }
     return seconds < 7200
-        ? "%.0f min".formatted(Math.ceil(seconds / 60))
-        : "%.1f h".formatted(seconds / 3600);
+        ? String.format(Locale.ROOT, "%.0f min", Math.ceil(seconds / 60))
+        : String.format(Locale.ROOT, "%.1f h", seconds / 3600);
   }
 }

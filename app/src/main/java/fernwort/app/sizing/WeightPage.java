@@ -5,6 +5,7 @@ import fernwort.app.cards.Chart;
 import fernwort.app.cards.Form;
 import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Warning;
 import fernwort.core.load.DrawOrders;
@@ -17,6 +18,7 @@ import fernwort.core.sizing.Demand;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 
@@ -71,7 +73,8 @@ final class WeightPage {
                   "",
                   ""));
           return Card.Answer.tables(
-              withWarnings(payload(full), LoadCheck.of(trip.plumbing(), trip.now().volumes())),
+              withWarnings(
+                  trip.units(), payload(full), LoadCheck.of(trip.plumbing(), trip.now().volumes())),
               List.of(
                   new Card.Table(
                       "Loads",
@@ -81,9 +84,12 @@ final class WeightPage {
   }
 
   /** What is wrong with the loads as the tanks are read comes first. */
-  private static List<Card.Row> withWarnings(List<Card.Row> rows, List<Warning> warnings) {
+  private static List<Card.Row> withWarnings(
+      Units units, List<Card.Row> rows, List<Warning> warnings) {
     List<Card.Row> all = new ArrayList<>();
-    warnings.forEach(w -> all.add(new Card.Row("△ " + w.title(), w.what(), w.mend())));
+    warnings.forEach(w ->
+        all.add(
+            new Card.Row("△ " + units.say(w.title()), units.say(w.what()), units.say(w.mend()))));
     all.addAll(rows);
     return all;
   }
@@ -98,7 +104,8 @@ final class WeightPage {
             "their limits less their empty loads; the vehicle's plated maximum may be less"),
         new Card.Row(
             "Of it takes full fresh water",
-            "%s, %.0f %%".formatted(mass(full.total()), 100 * full.total() / spare),
+            String.format(
+                Locale.ROOT, "%s, %.0f %%", mass(full.total()), 100 * full.total() / spare),
             "people, food and tools need the rest"));
   }
 

@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -61,7 +62,8 @@ public class CardStore {
     }
     if (name.isBlank() || name.length() > LONGEST_NAME) {
       throw new IllegalArgumentException(
-          "Say who the card is for, in up to %d characters".formatted(LONGEST_NAME));
+          String.format(
+              Locale.ROOT, "Say who the card is for, in up to %d characters", LONGEST_NAME));
     }
     String joined = String.join(" ", shows);
     if (joined.isBlank() || joined.length() > 1000) {

@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -184,7 +185,8 @@ public class RunStore {
   public void note(String run, int seq, String text) {
     if (text.length() > LONGEST_NOTE) {
       throw new IllegalArgumentException(
-          "A note has room for %d characters; shorten it".formatted(LONGEST_NOTE));
+          String.format(
+              Locale.ROOT, "A note has room for %d characters; shorten it", LONGEST_NOTE));
     }
     db.update(RUN_STEP)
         .set(RUN_STEP.NOTE, text)

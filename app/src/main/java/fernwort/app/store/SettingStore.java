@@ -2,6 +2,7 @@ package fernwort.app.store;
 
 import static fernwort.app.store.db.Tables.SETTING;
 
+import java.util.Locale;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -36,7 +37,7 @@ public class SettingStore {
   public void set(String name, String entry) {
     if (entry.length() > LONGEST) {
       throw new IllegalArgumentException(
-          "There is room for %d letters; shorten it".formatted(LONGEST));
+          String.format(Locale.ROOT, "There is room for %d letters; shorten it", LONGEST));
     }
     db.deleteFrom(SETTING).where(SETTING.NAME.eq(name)).execute();
     if (!entry.isEmpty()) {

@@ -3,6 +3,7 @@ package fernwort.app.store;
 import static fernwort.app.store.db.Tables.SIZING_ENTRY;
 
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -50,7 +51,10 @@ public class SizingStore {
   private void keep(String rig, String field, String text, String units) {
     if (text.length() > LONGEST || field.length() > 64) {
       throw new IllegalArgumentException(
-          "An entry of more than %d characters cannot be kept; shorten it".formatted(LONGEST));
+          String.format(
+              Locale.ROOT,
+              "An entry of more than %d characters cannot be kept; shorten it",
+              LONGEST));
     }
     db.deleteFrom(SIZING_ENTRY)
         .where(SIZING_ENTRY.RIG.eq(rig))

@@ -10,13 +10,16 @@ import static tech.units.indriya.unit.Units.MINUTE;
 import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.SECOND;
 
+import fernwort.core.say.Amount;
+import fernwort.core.say.Quantity;
 import java.util.List;
+import java.util.Optional;
 import javax.measure.IncommensurableException;
 import javax.measure.Unit;
 
 /** What people measure on a rig, with the units they may choose from, the SI-like one first. */
 public enum Measure {
-  LENGTH(METRE, new Named("mm", METRE.divide(1000), 0), new Named("in", METRE.multiply(0.0254), 2)),
+  LENGTH(METRE, new Named("mm", METRE.divide(1000), 0), new Named("in", METRE.multiply(0.0254), 1)),
   VOLUME(
       CUBIC_METRE,
       new Named("L", LITRE, 1),
@@ -25,8 +28,8 @@ public enum Measure {
   FLOW(
       CUBIC_METRE.divide(SECOND),
       new Named("L/min", LITRE.divide(MINUTE), 1),
-      new Named("US gal/min", LITRE.multiply(3.785411784).divide(MINUTE), 2),
-      new Named("imp gal/min", LITRE.multiply(4.54609).divide(MINUTE), 2)),
+      new Named("US gal/min", LITRE.multiply(3.785411784).divide(MINUTE), 1),
+      new Named("imp gal/min", LITRE.multiply(4.54609).divide(MINUTE), 1)),
   PRESSURE(
       PASCAL,
       new Named("bar", PASCAL.multiply(100_000), 1),
@@ -45,7 +48,40 @@ public enum Measure {
    * @param unit the unit
    * @param decimals decimals in a display
    */
-  public record Named(String sign, Unit<?> unit, int decimals) {}
+  public record Named(String sign, Unit<?> unit, int decimals) {
+
+    /** Below this one more decimal is written. */
+    private static final double SMALL = 10;
+
+    /** Returns a number with the sign behind it, rounded as a person would. */
+    public String show(double value) {
+      if (sign.equals("L") && Math.abs(value) < 1) {
+        return Amount.volume(value / 1000).metric();
+      }
+      int most = Math.abs(value) < SMALL && fine() ? decimals + 1 : decimals;
+      return Amount.rounded(value, most) + " " + sign;
+    }
+
+    /**
+     * Tells whether small numbers are worth a further decimal: nobody reads hundredths of inches.
+     */
+    private boolean fine() {
+      return !sign.equals("in");
+    }
+  }
+
+  /** Returns the measure of a quantity, where people choose a unit for it. */
+  public static Optional<Measure> of(Quantity quantity) {
+    return switch (quantity) {
+      case LENGTH -> Optional.of(LENGTH);
+      case VOLUME -> Optional.of(VOLUME);
+      case FLOW -> Optional.of(FLOW);
+      case PRESSURE -> Optional.of(PRESSURE);
+      case MASS -> Optional.of(MASS);
+      case TEMPERATURE -> Optional.of(TEMPERATURE);
+      case TIME, SHARE -> Optional.empty();
+    };
+  }
 
   private final Unit<?> base;
   private final List<Named> choices;

@@ -1,14 +1,13 @@
 package fernwort.app.units;
 
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** The units one person reads and writes. Immutable. */
@@ -16,11 +15,6 @@ public final class Units {
 
   /** Litres, millimetres, bar, kilograms, degrees Celsius. */
   public static final Units METRIC = of("");
-
-  private static final Pattern LITRES =
-      Pattern.compile("(?<![\\d.])(\\d+(?:\\.\\d+)?) L(/min)?\\b");
-
-  private static final Pattern MILLIMETRES = Pattern.compile("(?<![\\d.])(\\d+(?:\\.\\d+)?) mm\\b");
 
   private final Map<Measure, Measure.Named> chosen;
 
@@ -70,10 +64,7 @@ public final class Units {
 
   /** Returns an SI value as a number and unit as people say it, such as "74 L". */
   public String show(Measure measure, double si) {
-    double value = measure.fromSi(si, unit(measure));
-    String text = String.format(Locale.ROOT, "%." + decimals(measure, value) + "f", value);
-    String plain = text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
-    return plain + " " + unit(measure).sign();
+    return unit(measure).show(measure.fromSi(si, unit(measure)));
   }
 
   /** Returns an SI value as a bare number for a field, exact enough to be sent back unchanged. */
@@ -82,33 +73,16 @@ public final class Units {
     return BigDecimal.valueOf(value).round(new MathContext(7)).stripTrailingZeros().toPlainString();
   }
 
-  private int decimals(Measure measure, double value) {
-    int usual = unit(measure).decimals();
-    return Math.abs(value) < 10 ? usual + 1 : usual;
+  /** Returns a sentence with its amounts in these units. */
+  public String say(Saying saying) {
+    return saying.in(this::show);
   }
 
-  /** Returns a sentence of the core, which speaks of litres and millimetres, in these units. */
-  public String in(String sentence) {
-    if (speaksLikeTheCore()) {
-      return sentence;
-    }
-    String volumes =
-        LITRES
-            .matcher(sentence)
-            .replaceAll(m ->
-                Matcher.quoteReplacement(
-                    m.group(2) == null
-                        ? show(Measure.VOLUME, Double.parseDouble(m.group(1)) / 1000)
-                        : show(Measure.FLOW, Double.parseDouble(m.group(1)) / 60_000)));
-    return MILLIMETRES
-        .matcher(volumes)
-        .replaceAll(m ->
-            Matcher.quoteReplacement(show(Measure.LENGTH, Double.parseDouble(m.group(1)) / 1000)));
-  }
-
-  private boolean speaksLikeTheCore() {
-    return unit(Measure.VOLUME) == Measure.VOLUME.choices().getFirst()
-        && unit(Measure.LENGTH) == Measure.LENGTH.choices().getFirst();
+  /** Returns an amount in its unit, as people say it. */
+  public String show(Amount amount) {
+    return Measure.of(amount.quantity())
+        .map(measure -> show(measure, amount.si()))
+        .orElseGet(amount::metric);
   }
 
   /** Returns the sign of the unit for volumes. */

@@ -1,6 +1,7 @@
 package fernwort.app.web;
 
 import fernwort.app.format.RigFormat;
+import fernwort.app.format.SayingModule;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -25,6 +26,12 @@ class AppConfig {
     return new SimpleModule("finite numbers")
         .addSerializer(Double.class, new FiniteNumber())
         .addSerializer(double.class, new FiniteNumber());
+  }
+
+  /** Programs read sentences in metric units. */
+  @Bean
+  JacksonModule sayings() {
+    return SayingModule.metric();
   }
 
   private static final class FiniteNumber extends ValueSerializer<Double> {

@@ -20,6 +20,7 @@ import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.TimedJug;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Lines on the bench: pieces in a row, a timed jug against the model, and vents. */
 final class LinePage {
@@ -110,7 +111,8 @@ final class LinePage {
             .formatted(
                 trip.show(Measure.LENGTH, piece.bore()), trip.show(Measure.LENGTH, piece.length())),
         trip.show(Measure.PRESSURE, takes),
-        "%.0f %%%s".formatted(100 * takes / pressure, worst ? ", the bottleneck" : ""),
+        String.format(
+            Locale.ROOT, "%.0f %%%s", 100 * takes / pressure, worst ? ", the bottleneck" : ""),
         "%s with %s"
             .formatted(
                 trip.show(Measure.FLOW, through(wider, pressure)),
@@ -183,8 +185,11 @@ final class LinePage {
                   new Card.Row(
                       "Timed",
                       trip.show(Measure.FLOW, timed.flow()),
-                      "%d goes, spread %s"
-                          .formatted(timed.goes(), trip.show(Measure.FLOW, timed.spread()))),
+                      String.format(
+                          Locale.ROOT,
+                          "%d goes, spread %s",
+                          timed.goes(),
+                          trip.show(Measure.FLOW, timed.spread()))),
                   new Card.Row(
                       "The model expects",
                       trip.show(Measure.FLOW, expected),
@@ -195,7 +200,9 @@ final class LinePage {
                                   .map(p -> trip.show(Measure.PRESSURE, p))
                                   .orElse("no pressure: set the handles for this tap"))),
                   new Card.Row(
-                      "So", "%.0f %% of it".formatted(100 * share), suggestion(share, expected))));
+                      "So",
+                      String.format(Locale.ROOT, "%.0f %% of it", 100 * share),
+                      suggestion(share, expected))));
         });
   }
 

@@ -8,7 +8,6 @@ import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.jobs.Times;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -22,10 +21,12 @@ import fernwort.core.rig.TankPort;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Times;
 import fernwort.core.tank.Parked;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -107,7 +108,7 @@ final class SlopePage {
   }
 
   private static String signed(double degrees) {
-    return degrees == 0 ? "0" : "%+.1f".formatted(degrees);
+    return degrees == 0 ? "0" : String.format(Locale.ROOT, "%+.1f", degrees);
   }
 
   // --- drain time --------------------------------------------------------------------------------
@@ -159,7 +160,7 @@ final class SlopePage {
     return List.of(
         new Card.Row(
             "Runs for",
-            "%.0f min %02.0f s".formatted(Math.floor(seconds / 60), seconds % 60),
+            String.format(Locale.ROOT, "%.0f min %02.0f s", Math.floor(seconds / 60), seconds % 60),
             "from %s as read, through %s"
                 .formatted(
                     volume(holds), port.use() == TankPort.Use.DRAIN ? "its drain" : "its outlet")),

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.Client;
 import fernwort.app.SharedCopy;
+import fernwort.core.say.Saying;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.springdoc.core.utils.SpringDocUtils;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,6 +29,7 @@ class OpenApiTest {
    */
   @Test
   void theDescriptionForProgramsIsTrue() throws IOException {
+    SpringDocUtils.getConfig().replaceWithClass(Saying.class, String.class);
     Client copy = COPY.client();
     ObjectNode made = (ObjectNode) copy.json("/api/v1/openapi-made");
     made.remove("servers");

@@ -98,7 +98,7 @@ class BoardWordsTest {
             new Sentences(rig.rig(), after, preview.after()));
     assertThat(change.shut()).contains("Main fresh to Sink, cold and hot, by Pump");
     assertThat(change.opened()).isEmpty();
-    assertThat(change.gained()).anyMatch(w -> w.title().contains("nothing to draw"));
+    assertThat(change.gained()).anyMatch(w -> w.title().toString().contains("nothing to draw"));
     assertThat(change.isNothing()).isFalse();
     Outlook.Preview same = new Outlook.Preview(preview.before(), preview.before());
     Sentences words = new Sentences(rig.rig(), before, preview.before());
@@ -114,8 +114,8 @@ class BoardWordsTest {
     assertThat(view.ends()).isEqualTo("until gray is full, 2 people");
     assertThat(view.other()).contains("Fresh would last 3.0 days");
     assertThat(view.working())
-        .anyMatch(l -> l.startsWith("All habits together: 35.0 L a day"))
-        .anyMatch(l -> l.startsWith("Main fresh holds 74.0 L"));
+        .anyMatch(l -> l.toString().startsWith("All habits together: 35 L a day"))
+        .anyMatch(l -> l.toString().startsWith("Main fresh holds 74 L"));
     assertThat(view.habits()).hasSameSizeAs(Habits.DEFAULT.habits());
   }
 

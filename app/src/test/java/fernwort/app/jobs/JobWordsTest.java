@@ -15,8 +15,8 @@ import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Step;
-import fernwort.core.jobs.Times;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Times;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -48,7 +48,7 @@ class JobWordsTest {
       Plan plan = BOOK.plans().plan(job, TRUCK.state());
       List<Step> read =
           TEXT.planned(plan).stream().map(RunStore.Planned::step).map(TEXT::read).toList();
-      assertThat(read).as(job.name()).isEqualTo(plan.steps());
+      assertThat(read).as("%s", job.name()).isEqualTo(plan.steps());
     }
   }
 
@@ -68,17 +68,16 @@ class JobWordsTest {
 
   @Test
   void aTimeIsARangeOnlyWhereItIsOne() {
-    assertThat(Times.of(new Step.Span(800, 840, 1100)))
-        .isEqualTo("about 14 min (13 min to 18 min)");
-    assertThat(Times.of(new Step.Span(838, 840, 842))).isEqualTo("about 14 min");
-    assertThat(Times.of(new Step.Span(0, 20, 0))).isEqualTo("about 20 s");
+    assertThat(Times.of(800, 840, 1100)).isEqualTo("about 14 min (13 min to 18 min)");
+    assertThat(Times.of(838, 840, 842)).isEqualTo("about 14 min");
+    assertThat(Times.of(0, 20, 0)).isEqualTo("about 20 s");
   }
 
   @Test
   void aStepSaysWhereItIsHowTheHandleLooksAndInWhoseUnits() {
     Plan plan = plan("fill-low-inlet");
     StepView turn = StepView.of(TRUCK.rig(), plan.steps().getFirst(), Units.METRIC);
-    assertThat(turn.what()).isEqualTo("Fill selector: points to Low");
+    assertThat(turn.what().toString()).isEqualTo("Fill selector: points to Low");
     assertThat(turn.place()).isEqualTo("Rear locker");
     assertThat(turn.reach()).isEqualTo("kneel at the rear doors");
     assertThat(turn.symbol()).hasValueSatisfying(s -> assertThat(s.figure()).isEqualTo("valve"));

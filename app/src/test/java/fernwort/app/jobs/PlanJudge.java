@@ -90,7 +90,7 @@ final class PlanJudge {
   private Optional<String> wait(Step.Wait wait) {
     seen.clear();
     String part = wait.until().part();
-    boolean untilDry = wait.words().contains("draws air");
+    boolean untilDry = wait.words().toString().contains("draws air");
     switch (wait.until().what()) {
       case FULL, FIRST_FULL, MARK, LEVEL, DRY, POURED_OUT, HOT -> {
         if (wait.seconds().isKnown()) {
@@ -134,7 +134,7 @@ final class PlanJudge {
   }
 
   private static boolean settles(Step.Wait wait) {
-    return wait.words().contains("nothing moves any more");
+    return wait.words().toString().contains("nothing moves any more");
   }
 
   private Optional<String> broken(boolean airIsMeant) {

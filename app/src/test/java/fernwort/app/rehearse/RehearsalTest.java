@@ -104,7 +104,7 @@ class RehearsalTest {
     assertThat(flows.getFirst().figure())
         .matches("[\\d.]+ L/min \\([\\d.]+ L/min to [\\d.]+ L/min\\)");
     var until = Answers.until(RIG, rehearsal().ahead(), Units.METRIC);
-    assertThat(until.getFirst().what()).contains("Gray is full");
+    assertThat(until.getFirst().what().toString()).contains("Gray is full");
     assertThat(until.getFirst().figure()).startsWith("in 12 min");
   }
 

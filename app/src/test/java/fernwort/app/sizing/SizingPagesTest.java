@@ -148,10 +148,10 @@ class SizingPagesTest {
   @Test
   void fixturesShowWhatTheyGetAloneAndTogether() {
     Card fixtures = card(PumpPage.of(trip()), "fixtures");
-    assertThat(fixtures.tables().getFirst().title()).contains("Shower and Sink open");
+    assertThat(fixtures.tables().getFirst().title().toString()).contains("Shower and Sink open");
     assertThat(fixtures.tables().getFirst().rows()).hasSize(6);
     Card chosen = card(PumpPage.of(trip("together-drink", "true")), "fixtures");
-    assertThat(chosen.tables().getFirst().title()).contains("with Drinking tap open");
+    assertThat(chosen.tables().getFirst().title().toString()).contains("with Drinking tap open");
   }
 
   @Test

@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.List;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
+@Isolated("it changes the locale of the process")
 class UnitsTest {
 
   private static final Units AMERICAN = Units.of("US gal,in,psi,lb,°F");
@@ -68,16 +74,43 @@ class UnitsTest {
     assertThat(Units.METRIC.show(Measure.VOLUME, 0.0745)).isEqualTo("74.5 L");
     assertThat(Units.METRIC.show(Measure.LENGTH, 0.62)).isEqualTo("620 mm");
     assertThat(AMERICAN.show(Measure.VOLUME, 0.0757082)).isEqualTo("20 US gal");
-    assertThat(AMERICAN.show(Measure.FLOW, 1e-4)).isEqualTo("1.585 US gal/min");
+    assertThat(AMERICAN.show(Measure.FLOW, 1e-4)).isEqualTo("1.59 US gal/min");
     assertThat(AMERICAN.show(Measure.MASS, 100)).isEqualTo("220 lb");
   }
 
   @Test
   void sentencesOfTheCoreAreTurnedIntoThePersonsUnits() {
-    assertThat(AMERICAN.in("After about 72 L more, 20 mm below."))
-        .isEqualTo("After about 19 US gal more, 0.787 in below.");
-    assertThat(AMERICAN.in("runs at 6.0 L/min")).isEqualTo("runs at 1.585 US gal/min");
-    assertThat(Units.METRIC.in("After about 72 L more")).isEqualTo("After about 72 L more");
+    Saying said =
+        Saying.of(
+            "{} more, {} below, at {}, after {}, named {}",
+            Amount.volume(0.0719),
+            Amount.length(0.07),
+            Amount.pressure(2.4e5),
+            Amount.time(840),
+            "The 70 mm tank");
+    assertThat(AMERICAN.say(said))
+        .isEqualTo("19 US gal more, 2.8 in below, at 35 psi, after 14 min, named The 70 mm tank");
+    assertThat(Units.METRIC.say(said))
+        .isEqualTo("71.9 L more, 70 mm below, at 2.4 bar, after 14 min, named The 70 mm tank");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", "US gal,in,psi,lb,°F", "imp gal,kPa", "L,in,bar"})
+  void amountsReadTheSameWhateverTheMachinesLocale(String signs) {
+    Units units = Units.of(signs);
+    Locale before = Locale.getDefault();
+    try {
+      for (Measure measure : Measure.values()) {
+        Locale.setDefault(Locale.ROOT);
+        String said = units.show(measure, 1234.5678);
+        for (String tag : List.of("de-DE", "fr-FR", "ar-EG", "hi-IN", "tr-TR")) {
+          Locale.setDefault(Locale.forLanguageTag(tag));
+          assertThat(units.show(measure, 1234.5678)).as("%s, %s", measure, tag).isEqualTo(said);
+        }
+      }
+    } finally {
+      Locale.setDefault(before);
+    }
   }
 
   @Test

@@ -14,6 +14,7 @@ import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -200,7 +201,7 @@ public final class LongCoach {
       line("gray.drain > dump.a", 38);
       line("dump.b > outlet.in", 38);
       if (number < sections) {
-        join("%s.b > spine-%d.4".formatted(id("next"), number + 1), 13);
+        join(String.format(Locale.ROOT, "%s.b > spine-%d.4", id("next"), number + 1), 13);
       }
     }
 

@@ -1,5 +1,7 @@
 package fernwort.core.flow;
 
+import java.util.Locale;
+
 /**
  * Water at one temperature, or air.
  *
@@ -29,7 +31,8 @@ public record Fluid(double density, double viscosity) {
   public static Fluid waterAt(double celsius) {
     if (!(celsius >= 0 && celsius <= 100)) {
       throw new IllegalArgumentException(
-          "Water flows between 0 and 100 °C; %.1f °C is outside".formatted(celsius));
+          String.format(
+              Locale.ROOT, "Water flows between 0 and 100 °C; %.1f °C is outside", celsius));
     }
     if (celsius == 15) {
       return WATER;

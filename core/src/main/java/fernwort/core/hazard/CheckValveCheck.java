@@ -1,6 +1,7 @@
 package fernwort.core.hazard;
 
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.say.Saying;
 import fernwort.core.streams.Directions;
 import java.util.List;
 
@@ -20,10 +21,12 @@ final class CheckValveCheck implements Check {
           new Warning(
               Warning.Code.CHECK_VALVE_REVERSED,
               Severity.WARNING,
-              scene.label(valve) + " faces the wrong way",
-              "No water ever passes it, whatever the handles.",
-              "No source reaches the side it lets water in by, but one reaches its other side.",
-              "Turn it round: its arrow points from the source to where the water is used.",
+              Saying.words(scene.label(valve) + " faces the wrong way"),
+              Saying.of("No water ever passes it, whatever the handles."),
+              Saying.of(
+                  "No source reaches the side it lets water in by, but one reaches its other side."),
+              Saying.of(
+                  "Turn it round: its arrow points from the source to where the water is used."),
               List.of(valve)));
     }
   }

@@ -5,6 +5,8 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.plumbing.End;
 import fernwort.core.rig.Kind;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.PumpWork;
 import fernwort.core.ways.Way;
@@ -124,7 +126,7 @@ final class FlowCheck {
     return new Warning(
         warning.code(),
         warning.severity(),
-        "%s, %.0f %% of it".formatted(warning.title(), 100 * share),
+        Saying.of("{}, {} of it", warning.title(), Amount.share(share)),
         warning.what(),
         warning.why(),
         warning.mend(),
@@ -135,10 +137,10 @@ final class FlowCheck {
     return new Warning(
         Warning.Code.TAP_STARVES,
         Severity.NOTE,
-        "No water comes at " + scene.label(tap),
-        "It is open, and others take all there is.",
-        "What drives its water is too weak for all that is open at once.",
-        "Shut another tap, or whatever else runs.",
+        Saying.words("No water comes at " + scene.label(tap)),
+        Saying.of("It is open, and others take all there is."),
+        Saying.of("What drives its water is too weak for all that is open at once."),
+        Saying.of("Shut another tap, or whatever else runs."),
         List.of(tap));
   }
 }

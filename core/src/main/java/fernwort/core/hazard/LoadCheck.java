@@ -3,6 +3,8 @@ package fernwort.core.hazard;
 import fernwort.core.load.Loads;
 import fernwort.core.load.Support;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -50,13 +52,17 @@ public final class LoadCheck {
           new Warning(
               hitch ? Warning.Code.HITCH_HEAVY : Warning.Code.AXLE_OVER,
               Severity.DANGER,
-              "%s carries %.0f kg, %.0f kg too much"
-                  .formatted(called(support, hitch), load, load - support.highest()),
-              hitch
-                  ? "The coupling or what pulls it gives way."
-                  : "Tyres, springs or axle give way.",
-              "The water stands too near it.",
-              "Carry less, or draw the tanks nearest to it first.",
+              Saying.of(
+                  "{} carries {}, {} too much",
+                  called(support, hitch),
+                  Amount.mass(load),
+                  Amount.mass(load - support.highest())),
+              Saying.words(
+                  hitch
+                      ? "The coupling or what pulls it gives way."
+                      : "Tyres, springs or axle give way."),
+              Saying.of("The water stands too near it."),
+              Saying.of("Carry less, or draw the tanks nearest to it first."),
               List.of()));
     }
     if (hitch && weighed && load < support.lowest()) {
@@ -64,11 +70,14 @@ public final class LoadCheck {
           new Warning(
               Warning.Code.HITCH_LIGHT,
               Severity.DANGER,
-              "%s carries %.0f kg, %.0f kg too little"
-                  .formatted(called(support, true), load, support.lowest() - load),
-              "The trailer sways, and can throw what pulls it off the road.",
-              "Too much water stands behind the axle, or too little before it.",
-              "Fill the tanks before the axle, or draw those behind it first.",
+              Saying.of(
+                  "{} carries {}, {} too little",
+                  called(support, true),
+                  Amount.mass(load),
+                  Amount.mass(support.lowest() - load)),
+              Saying.of("The trailer sways, and can throw what pulls it off the road."),
+              Saying.of("Too much water stands behind the axle, or too little before it."),
+              Saying.of("Fill the tanks before the axle, or draw those behind it first."),
               List.of()));
     }
   }
@@ -84,11 +93,13 @@ public final class LoadCheck {
           new Warning(
               Warning.Code.SIDE,
               Severity.NOTE,
-              "The water lies %.0f kg heavier on the %s"
-                  .formatted(Math.abs(loads.left()), loads.left() > 0 ? "left" : "right"),
-              "It leans, and pulls to that side when braking.",
-              "The tanks on that side hold more.",
-              "Fill or draw the sides evenly.",
+              Saying.of(
+                  "The water lies {} heavier on the {}",
+                  Amount.mass(Math.abs(loads.left())),
+                  loads.left() > 0 ? "left" : "right"),
+              Saying.of("It leans, and pulls to that side when braking."),
+              Saying.of("The tanks on that side hold more."),
+              Saying.of("Fill or draw the sides evenly."),
               List.of()));
     }
   }

@@ -4,6 +4,7 @@ import fernwort.core.plumbing.End;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Way;
 import fernwort.core.ways.Ways;
@@ -47,10 +48,11 @@ final class PowerCheck implements Check {
     return new Warning(
         Warning.Code.POWER_LOSS,
         Severity.WARNING,
-        scene.label(valve) + " opens when the power fails",
-        "Water then runs " + goal + " with nobody at the handle.",
-        "Its motor falls back to a position that opens this way.",
-        "Shut a hand valve in that way before you leave it, or use a motor that stays put.",
+        Saying.words(scene.label(valve) + " opens when the power fails"),
+        Saying.words("Water then runs " + goal + " with nobody at the handle."),
+        Saying.of("Its motor falls back to a position that opens this way."),
+        Saying.of(
+            "Shut a hand valve in that way before you leave it, or use a motor that stays put."),
         List.of(valve, way.end().part()));
   }
 }

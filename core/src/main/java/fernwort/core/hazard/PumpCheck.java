@@ -1,6 +1,8 @@
 package fernwort.core.hazard;
 
 import fernwort.core.rig.Kind;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.PumpWork;
 import fernwort.core.ways.Way;
 import java.util.List;
@@ -26,10 +28,11 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_DRY,
               byHand ? Severity.NOTE : Severity.DANGER,
-              label + " is on and has nothing to draw",
-              byHand ? "It only moves air." : "It runs dry and burns out.",
-              "No tank with water over its outlet, and no other source, is open to its inlet.",
-              "Switch it off; open a tank that has water, then switch it on again.",
+              Saying.words(label + " is on and has nothing to draw"),
+              Saying.words(byHand ? "It only moves air." : "It runs dry and burns out."),
+              Saying.of(
+                  "No tank with water over its outlet, and no other source, is open to its inlet."),
+              Saying.of("Switch it off; open a tank that has water, then switch it on again."),
               List.of(work.pump())));
     } else if (work.airThrough().isPresent()) {
       String by = work.airThrough().get();
@@ -37,10 +40,10 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SUCKS_AIR,
               Severity.WARNING,
-              label + " sucks air through " + scene.label(by),
-              "It rattles, spits and does not build up pressure.",
-              scene.label(by) + " is open to its inlet and stands dry.",
-              "Shut the way to " + scene.label(by) + ".",
+              Saying.words(label + " sucks air through " + scene.label(by)),
+              Saying.of("It rattles, spits and does not build up pressure."),
+              Saying.words(scene.label(by) + " is open to its inlet and stands dry."),
+              Saying.words("Shut the way to " + scene.label(by) + "."),
               List.of(work.pump(), by)));
     }
     List<String> loop = loop(scene, work);
@@ -81,11 +84,12 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SHUT_IN,
               Severity.WARNING,
-              label + " presses against shut valves",
-              "It stands at its shut-off pressure, %.1f bar, and heats the water in it until a seal gives."
-                  .formatted(pump.shutOffPressure() / 1e5),
-              "It has no switch that stops it, and no way from its outlet is open.",
-              "Open what it should deliver to, or switch it off.",
+              Saying.words(label + " presses against shut valves"),
+              Saying.of(
+                  "It stands at its shut-off pressure, {}, and heats the water in it until a seal gives.",
+                  Amount.pressure(pump.shutOffPressure())),
+              Saying.of("It has no switch that stops it, and no way from its outlet is open."),
+              Saying.of("Open what it should deliver to, or switch it off."),
               List.of(work.pump())));
     }
   }
@@ -103,11 +107,14 @@ final class PumpCheck implements Check {
         new Warning(
             Warning.Code.PUMP_STIRS,
             delivers ? Severity.NOTE : Severity.WARNING,
-            label + (delivers ? " pushes part of its water round in a loop" : " only stirs"),
-            "The water comes straight back to its inlet: little or no pressure, and it never stops.",
-            "A way from its outlet back to its inlet is open"
-                + (through.isEmpty() ? "." : " through " + through + "."),
-            through.isEmpty() ? "Close the loop." : "Shut " + through + ".",
+            Saying.words(
+                label + (delivers ? " pushes part of its water round in a loop" : " only stirs")),
+            Saying.of(
+                "The water comes straight back to its inlet: little or no pressure, and it never stops."),
+            Saying.words(
+                "A way from its outlet back to its inlet is open"
+                    + (through.isEmpty() ? "." : " through " + through + ".")),
+            Saying.words(through.isEmpty() ? "Close the loop." : "Shut " + through + "."),
             List.of(work.pump())));
   }
 

@@ -7,6 +7,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Way;
@@ -78,11 +79,13 @@ final class SupplyCheck implements Check {
                 new Warning(
                     Warning.Code.BACKFLOW,
                     Severity.DANGER,
-                    tank.label() + " can run back into the tap",
-                    "When the mains pressure drops, tank water is drawn into the public pipe.",
-                    "No check valve stands between them in this setting.",
-                    "Shut the way, or fit a check valve or the backflow preventer that your"
-                        + " local code asks for.",
+                    Saying.words(tank.label() + " can run back into the tap"),
+                    Saying.of(
+                        "When the mains pressure drops, tank water is drawn into the public pipe."),
+                    Saying.of("No check valve stands between them in this setting."),
+                    Saying.of(
+                        "Shut the way, or fit a check valve or the backflow preventer that your"
+                            + " local code asks for."),
                     List.of(tank.id(), inlet.id()))));
   }
 
@@ -148,10 +151,10 @@ final class SupplyCheck implements Check {
     return new Warning(
         Warning.Code.UNSAFE_WATER,
         moving ? Severity.DANGER : Severity.WARNING,
-        from + (moving ? " runs to " : " can reach ") + scene.label(end),
-        "Water that is not fit to drink gets where people drink.",
-        "The way between them is open and no purifying filter stands in it.",
-        "Shut the way. If it has happened, do not drink; flush and sanitize first.",
+        Saying.words(from + (moving ? " runs to " : " can reach ") + scene.label(end)),
+        Saying.of("Water that is not fit to drink gets where people drink."),
+        Saying.of("The way between them is open and no purifying filter stands in it."),
+        Saying.of("Shut the way. If it has happened, do not drink; flush and sanitize first."),
         List.of(source.part(), end));
   }
 
@@ -187,12 +190,13 @@ final class SupplyCheck implements Check {
     return new Warning(
         overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
-        who + " runs onto the ground at " + at,
-        "It runs out " + driven + " until it is stopped or empty.",
-        "The way to " + at + " is open.",
-        gray
-            ? "Shut it, unless you mean to empty here and local rules permit gray on the ground."
-            : "Shut it, unless you mean to drain.",
+        Saying.words(who + " runs onto the ground at " + at),
+        Saying.words("It runs out " + driven + " until it is stopped or empty."),
+        Saying.words("The way to " + at + " is open."),
+        Saying.words(
+            gray
+                ? "Shut it, unless you mean to empty here and local rules permit gray on the ground."
+                : "Shut it, unless you mean to drain."),
         List.of(way.end().part(), way.source().part()));
   }
 
@@ -205,10 +209,10 @@ final class SupplyCheck implements Check {
     return new Warning(
         Warning.Code.TANK_RUNS_OUT,
         Severity.WARNING,
-        who + " runs out through the hose at " + at,
-        "It runs into the outside water until it is stopped or stands no higher.",
-        "The way there is open, and nothing holds the water back.",
-        "Shut a valve in the way before the pump stops, or fit a check valve.",
+        Saying.words(who + " runs out through the hose at " + at),
+        Saying.of("It runs into the outside water until it is stopped or stands no higher."),
+        Saying.of("The way there is open, and nothing holds the water back."),
+        Saying.of("Shut a valve in the way before the pump stops, or fit a check valve."),
         List.of(way.end().part(), way.source().part()));
   }
 
@@ -221,10 +225,12 @@ final class SupplyCheck implements Check {
             new Warning(
                 Warning.Code.HEATER_DRY,
                 Severity.DANGER,
-                part.label() + " heats and no water can reach it",
-                "What is left in it boils off, and it burns dry.",
-                "Nothing that has water or pressure is open to it: it may be bypassed or drained.",
-                "Switch it off; fill it until water runs from a hot tap, then switch it on.",
+                Saying.words(part.label() + " heats and no water can reach it"),
+                Saying.of("What is left in it boils off, and it burns dry."),
+                Saying.of(
+                    "Nothing that has water or pressure is open to it: it may be bypassed or drained."),
+                Saying.of(
+                    "Switch it off; fill it until water runs from a hot tap, then switch it on."),
                 List.of(part.id())));
       }
     }

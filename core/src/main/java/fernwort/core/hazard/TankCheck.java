@@ -7,6 +7,8 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge.GaugeKind;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.TankAir;
 import fernwort.core.ways.Way;
@@ -49,12 +51,13 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             pressed ? Severity.DANGER : Severity.WARNING,
-            scene.label(tank) + " fills and its air cannot get out",
-            pressed
-                ? "Pressure builds up in the tank: it bulges, and can burst."
-                : "Filling stops before the tank is full, and can spit back.",
-            "Every way from its air space to the open is shut or stands under water.",
-            "Open its vent or overflow first, then go on filling.",
+            Saying.words(scene.label(tank) + " fills and its air cannot get out"),
+            Saying.words(
+                pressed
+                    ? "Pressure builds up in the tank: it bulges, and can burst."
+                    : "Filling stops before the tank is full, and can spit back."),
+            Saying.of("Every way from its air space to the open is shut or stands under water."),
+            Saying.of("Open its vent or overflow first, then go on filling."),
             List.of(tank)));
   }
 
@@ -90,10 +93,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            scene.label(tank) + " has no way out once it is full",
-            "When the water comes up to its vent, pressure builds up: it bulges, and can burst.",
-            "Its overflow is shut, or lets out air only.",
-            "Open its overflow or travel valve first, then go on filling.",
+            Saying.words(scene.label(tank) + " has no way out once it is full"),
+            Saying.of(
+                "When the water comes up to its vent, pressure builds up: it bulges, and can burst."),
+            Saying.of("Its overflow is shut, or lets out air only."),
+            Saying.of("Open its overflow or travel valve first, then go on filling."),
             List.of(tank)));
   }
 
@@ -102,10 +106,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            scene.label(tank) + " has no vent open while it fills",
-            "As water covers its outlets, and more comes than they let out, pressure builds up: it bulges, and can burst.",
-            "Its air gets out only by its outlets, or back by the line that fills it.",
-            "Open its vent or overflow first, then go on filling.",
+            Saying.words(scene.label(tank) + " has no vent open while it fills"),
+            Saying.of(
+                "As water covers its outlets, and more comes than they let out, pressure builds up: it bulges, and can burst."),
+            Saying.of("Its air gets out only by its outlets, or back by the line that fills it."),
+            Saying.of("Open its vent or overflow first, then go on filling."),
             List.of(tank)));
   }
 
@@ -127,10 +132,11 @@ final class TankCheck implements Check {
                 new Warning(
                     Warning.Code.OPEN_TO_GROUND,
                     Severity.WARNING,
-                    "What goes into %s runs out at %s".formatted(tank.label(), scene.label(end)),
-                    "It never fills: the water runs onto the ground as soon as it stands high enough.",
-                    "The way from the tank to " + scene.label(end) + " is open.",
-                    "Shut it before the tank fills.",
+                    Saying.of("What goes into {} runs out at {}", tank.label(), scene.label(end)),
+                    Saying.of(
+                        "It never fills: the water runs onto the ground as soon as it stands high enough."),
+                    Saying.words("The way from the tank to " + scene.label(end) + " is open."),
+                    Saying.of("Shut it before the tank fills."),
                     List.of(end, tank.id()))));
   }
 
@@ -157,10 +163,10 @@ final class TankCheck implements Check {
             new Warning(
                 Warning.Code.NO_ROOM,
                 Severity.WARNING,
-                tank.label() + " is full to the brim and shut",
-                "As its water warms it has nowhere to go: the tank bulges.",
-                "No air is left in it, and every vent is shut.",
-                "Open its vent, or draw a few litres off.",
+                Saying.words(tank.label() + " is full to the brim and shut"),
+                Saying.of("As its water warms it has nowhere to go: the tank bulges."),
+                Saying.of("No air is left in it, and every vent is shut."),
+                Saying.of("Open its vent, or draw a few litres off."),
                 List.of(tank.id())));
       }
     }
@@ -177,12 +183,13 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_IN,
             pumped ? Severity.DANGER : Severity.WARNING,
-            scene.label(tank) + " empties and no air can get in",
-            pumped
-                ? "The pump sucks the tank in: its walls cave, and the flow dies."
-                : "The flow slows to gulps and stops with water still in the tank.",
-            "Every way from the open to its air space is shut or stands under water.",
-            "Open its vent or travel valve before drawing.",
+            Saying.words(scene.label(tank) + " empties and no air can get in"),
+            Saying.words(
+                pumped
+                    ? "The pump sucks the tank in: its walls cave, and the flow dies."
+                    : "The flow slows to gulps and stops with water still in the tank."),
+            Saying.of("Every way from the open to its air space is shut or stands under water."),
+            Saying.of("Open its vent or travel valve before drawing."),
             List.of(tank)));
   }
 
@@ -206,21 +213,23 @@ final class TankCheck implements Check {
       return new Warning(
           Warning.Code.FILLING_UNWATCHED,
           Severity.WARNING,
-          "The mains push into " + label + ", which nobody watches",
-          "It fills until it runs over, or until something gives.",
-          inUse
-              ? "The handles let the taps and the tank run from the mains at the same time."
-              : "The mains do not stop by themselves, and this tank has no gauge.",
-          "Shut the way into " + label + ", or stay at its overflow until it is full.",
+          Saying.words("The mains push into " + label + ", which nobody watches"),
+          Saying.of("It fills until it runs over, or until something gives."),
+          Saying.words(
+              inUse
+                  ? "The handles let the taps and the tank run from the mains at the same time."
+                  : "The mains do not stop by themselves, and this tank has no gauge."),
+          Saying.words(
+              "Shut the way into " + label + ", or stay at its overflow until it is full."),
           List.of(tank));
     }
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        label + " fills from the mains",
-        "It runs over at its overflow when it is full.",
-        "The mains do not stop by themselves.",
-        "Stay with it, and shut the tap at the first water from the overflow.",
+        Saying.words(label + " fills from the mains"),
+        Saying.of("It runs over at its overflow when it is full."),
+        Saying.of("The mains do not stop by themselves."),
+        Saying.of("Stay with it, and shut the tap at the first water from the overflow."),
         List.of(tank));
   }
 
@@ -248,12 +257,15 @@ final class TankCheck implements Check {
           new Warning(
               Warning.Code.GRAY_NEARLY_FULL,
               Severity.NOTE,
-              "Gray will be full before fresh is used up",
-              "After about %.0f L more of use, gray water has nowhere to go."
-                  .formatted(room * 1000 / BECOMES_GRAY),
-              "There is room for %.0f L of gray, and about %.0f L will come from the fresh on board."
-                  .formatted(room * 1000, coming * 1000),
-              "Plan to empty gray first; filling more fresh does not help.",
+              Saying.of("Gray will be full before fresh is used up"),
+              Saying.of(
+                  "After about {} more of use, gray water has nowhere to go.",
+                  Amount.volume(room / BECOMES_GRAY)),
+              Saying.of(
+                  "There is room for {} of gray, and about {} will come from the fresh on board.",
+                  Amount.volume(room),
+                  Amount.volume(coming)),
+              Saying.of("Plan to empty gray first; filling more fresh does not help."),
               grays.stream().map(Part::id).toList()));
     }
   }
@@ -264,10 +276,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.GRAY_FULL,
             more ? Severity.DANGER : Severity.WARNING,
-            tank.label() + " is full",
-            "Gray water comes back up the lowest drain, or leaves by the vent.",
-            more ? "Water is running into it now." : "There is no room for what is used next.",
-            "Empty it where that is permitted before using more water.",
+            Saying.words(tank.label() + " is full"),
+            Saying.of("Gray water comes back up the lowest drain, or leaves by the vent."),
+            Saying.words(
+                more ? "Water is running into it now." : "There is no room for what is used next."),
+            Saying.of("Empty it where that is permitted before using more water."),
             List.of(tank.id())));
   }
 }

@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import fernwort.core.say.Saying;
 import java.util.List;
 
 /**
@@ -16,10 +17,10 @@ import java.util.List;
 public record Warning(
     Code code,
     Severity severity,
-    String title,
-    String what,
-    String why,
-    String mend,
+    Saying title,
+    Saying what,
+    Saying why,
+    Saying mend,
     List<String> parts) {
 
   /** The sorts of warning. */

@@ -9,6 +9,9 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Saying;
+import fernwort.core.say.Times;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayDeque;
@@ -132,10 +135,10 @@ public final class AutomationCheck {
         new Warning(
             Warning.Code.RULES_FIGHT,
             Severity.WARNING,
-            label + " is turned to and fro",
-            "One rule undoes what another has done, again and again.",
-            "It was turned %d times in an hour when they were run together.".formatted(times),
-            "Take one of them away, or set their marks further apart.",
+            Saying.words(label + " is turned to and fro"),
+            Saying.of("One rule undoes what another has done, again and again."),
+            Saying.of("It was turned {} times in an hour when they were run together.", times),
+            Saying.of("Take one of them away, or set their marks further apart."),
             List.of(part)),
         "when they are run together");
   }
@@ -185,34 +188,27 @@ public final class AutomationCheck {
 
   private Optional<Warning> harm(Happening h) {
     return switch (h.kind()) {
-      case BULGES ->
-          harm(Warning.Code.NO_AIR_OUT, h, " bulges", "Open its vent, or let it stop sooner.");
-      case SUCKED_IN ->
-          harm(Warning.Code.NO_AIR_IN, h, " is sucked in", "Open its vent, or let it stop sooner.");
-      case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, " draws air", "Let it change over sooner.");
-      case BACKS_UP ->
-          harm(Warning.Code.GRAY_FULL, h, " backs up", "Let it stop before gray is full.");
+      case BULGES -> harm(Warning.Code.NO_AIR_OUT, h, "Open its vent, or let it stop sooner.");
+      case SUCKED_IN -> harm(Warning.Code.NO_AIR_IN, h, "Open its vent, or let it stop sooner.");
+      case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, "Let it change over sooner.");
+      case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, "Let it stop before gray is full.");
       case RUNS_OUT ->
-          harm(
-              Warning.Code.OPEN_TO_GROUND,
-              h,
-              " lets water out",
-              "Let it stop sooner, or shut the way there.");
+          harm(Warning.Code.OPEN_TO_GROUND, h, "Let it stop sooner, or shut the way there.");
       case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
           Optional.empty();
     };
   }
 
-  private Optional<Warning> harm(Warning.Code code, Happening h, String what, String mend) {
-    String title = plumbing.rig().part(h.subject()).label() + what;
+  private Optional<Warning> harm(Warning.Code code, Happening h, String mend) {
+    Saying title = Saying.words(HappeningWords.goingOn(plumbing.rig(), h)).capitalised();
     return Optional.of(
         new Warning(
             code,
             Severity.WARNING,
             title,
-            title + " when it does what it is told.",
-            "It was run on the simulated rig.",
-            mend,
+            Saying.of("{} when it does what it is told.", title),
+            Saying.of("It was run on the simulated rig."),
+            Saying.words(mend),
             List.of(h.subject())));
   }
 

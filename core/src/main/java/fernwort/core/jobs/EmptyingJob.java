@@ -8,6 +8,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -111,7 +112,7 @@ public final class EmptyingJob {
             + tanks.stream().map(t -> "~" + t).collect(Collectors.joining())
             + (lines ? LINES : ""),
         Job.Kind.EMPTY_OUT,
-        "Empty " + what(chosen),
+        Saying.words("Empty " + what(chosen)),
         "by fall",
         stages,
         cautions(chosen));

@@ -13,6 +13,8 @@ import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns;
 import fernwort.core.ways.Turns.Pumped;
@@ -82,9 +84,10 @@ final class FillFinder extends Finder {
             inlet,
             Job.Kind.FILL_ALL,
             "fill-through-" + first.id() + "-" + inlet.id(),
-            linked
-                ? "Fill tanks together through their link"
-                : "Fill all fresh tanks, one after another",
+            Saying.words(
+                linked
+                    ? "Fill tanks together through their link"
+                    : "Fill all fresh tanks, one after another"),
             chain.stream()
                 .map(Part::label)
                 .collect(Collectors.joining(linked ? " and " : ", then ")),
@@ -183,7 +186,7 @@ final class FillFinder extends Finder {
           inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id(),
-          "Fill " + tank.label(),
+          Saying.words("Fill " + tank.label()),
           by,
           List.of(filling(tank, inlet)));
       fillToFloats(tank, inlet, by);
@@ -201,8 +204,10 @@ final class FillFinder extends Finder {
           inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id() + "-" + low.id(),
-          "Fill %s to its lower stop, %.0f L"
-              .formatted(tank.label(), 1000 * Floats.shutsAt(plumbing, tank, low)),
+          Saying.of(
+              "Fill {} to its lower stop, {}",
+              tank.label(),
+              Amount.volume(Floats.shutsAt(plumbing, tank, low))),
           by,
           List.of(Stage.of(goal, new Until(Until.What.FULL, tank.id()))));
     }
@@ -210,7 +215,7 @@ final class FillFinder extends Finder {
 
   /** Adds a job that fills by a hose from a tap: at its end the hose comes off. */
   private void fromTap(
-      Part inlet, Job.Kind kind, String id, String title, String by, List<Stage> filling) {
+      Part inlet, Job.Kind kind, String id, Saying title, String by, List<Stage> filling) {
     List<Stage> stages = new ArrayList<>(filling);
     stages.addAll(hoseOff(inlet));
     add(kind, id, title, by, stages, Caution.DRINKING_HOSE, Caution.STAY, Caution.BACKFLOW);
@@ -258,7 +263,7 @@ final class FillFinder extends Finder {
           inlet,
           Job.Kind.FILL_ALL,
           "fill-all-" + inlet.id(),
-          "Fill all fresh tanks, one after another",
+          Saying.of("Fill all fresh tanks, one after another"),
           "from the mains",
           tanks.stream().map(t -> filling(t, inlet)).toList());
     }

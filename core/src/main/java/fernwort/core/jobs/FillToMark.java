@@ -3,6 +3,8 @@ package fernwort.core.jobs;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.tank.TankFigures;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -67,7 +69,8 @@ public final class FillToMark {
     double mark = litres.doubleValue() / 1000;
     if (mark > most) {
       throw new IllegalArgumentException(
-          "%s takes no more than %.1f L; choose a lower mark".formatted(tank.label(), 1000 * most));
+          "%s takes no more than %s; choose a lower mark"
+              .formatted(tank.label(), Amount.volume(most)));
     }
     List<Job.Stage> stages = new ArrayList<>(filling.stages());
     Job.Stage first = stages.getFirst();
@@ -75,7 +78,7 @@ public final class FillToMark {
     return new Job(
         name(filling, litres),
         filling.kind(),
-        "%s to %s L".formatted(filling.title(), litres.stripTrailingZeros().toPlainString()),
+        Saying.of("{} to {}", filling.title(), Amount.volume(mark)),
         filling.by(),
         stages,
         filling.cautions());

@@ -9,6 +9,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns;
@@ -124,6 +125,11 @@ abstract class Finder {
 
   final void add(
       Job.Kind kind, String id, String title, String by, List<Stage> stages, Caution... cautions) {
+    add(kind, id, Saying.words(title), by, stages, cautions);
+  }
+
+  void add(
+      Job.Kind kind, String id, Saying title, String by, List<Stage> stages, Caution... cautions) {
     jobs.add(new Job(id, kind, title, by, stages, List.of(cautions)));
   }
 

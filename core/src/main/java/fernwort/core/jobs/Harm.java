@@ -1,5 +1,7 @@
 package fernwort.core.jobs;
 
+import fernwort.core.say.Saying;
+
 /**
  * What went wrong when a plan was run.
  *
@@ -9,7 +11,7 @@ package fernwort.core.jobs;
  * @param words what, as a sentence
  * @param mend what to do about it, as a sentence
  */
-public record Harm(Kind kind, String part, double seconds, String words, String mend) {
+public record Harm(Kind kind, String part, double seconds, Saying words, Saying mend) {
 
   /** The sorts. */
   public enum Kind {

@@ -5,6 +5,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import java.util.HashSet;
 import java.util.List;
@@ -24,7 +25,7 @@ import java.util.TreeMap;
  * @param cautions what to mind
  */
 public record Job(
-    String id, Kind kind, String title, String by, List<Stage> stages, List<Caution> cautions) {
+    String id, Kind kind, Saying title, String by, List<Stage> stages, List<Caution> cautions) {
 
   private static final double LITTLE = 0.1;
   private static final double MUCH = 0.9;
@@ -127,8 +128,8 @@ public record Job(
   }
 
   /** Returns title and means. */
-  public String name() {
-    return by.isEmpty() ? title : title + ", " + by;
+  public Saying name() {
+    return by.isEmpty() ? title : Saying.of("{}, {}", title, by);
   }
 
   /** Returns the tanks that the job has to do with. */

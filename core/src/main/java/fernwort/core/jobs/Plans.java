@@ -9,6 +9,8 @@ import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
@@ -150,8 +152,8 @@ public final class Plans {
     private final Set<String> concerned;
     private final List<Step> steps = new ArrayList<>();
     private final List<Integer> stages = new ArrayList<>();
-    private final List<String> notes = new ArrayList<>();
-    private final List<String> full = new ArrayList<>();
+    private final List<Saying> notes = new ArrayList<>();
+    private final List<Saying> full = new ArrayList<>();
     private final State from;
     private Simulation run;
 
@@ -255,12 +257,14 @@ public final class Plans {
       return done;
     }
 
-    private String already(Job.Until until) {
-      String words =
+    private Saying already(Job.Until until) {
+      Saying words =
           until.what() == Job.Until.What.MARK
-              ? "%s holds %.1f L already."
-                  .formatted(label(until.part()), 1000 * state().volume(until.part()))
-              : "%s is full already.".formatted(label(until.part()));
+              ? Saying.of(
+                  "{} holds {} already.",
+                  label(until.part()),
+                  Amount.volume(state().volume(until.part())))
+              : Saying.of("{} is full already.", label(until.part()));
       full.add(words);
       return words;
     }
@@ -275,7 +279,8 @@ public final class Plans {
       boolean fills = steps.stream().anyMatch(s -> s instanceof Step.Wait w && w.moved() > 0);
       return all && !fills
           ? Optional.of(
-              new Plan.Trouble(full.getLast() + " There is nothing to fill.", Optional.empty()))
+              new Plan.Trouble(
+                  Saying.of("{} There is nothing to fill.", full.getLast()), Optional.empty()))
           : Optional.empty();
     }
 
@@ -337,7 +342,7 @@ public final class Plans {
 
     private void noteBorne(Fault fault) {
       if (fault instanceof Fault.Danger danger) {
-        notes.add("%s. %s".formatted(danger.warning().title(), danger.warning().mend()));
+        notes.add(Saying.of("{}. {}", danger.warning().title(), danger.warning().mend()));
       }
     }
 
@@ -346,7 +351,7 @@ public final class Plans {
         String tank = need.source().part();
         if (need.source().kind() == Source.Kind.TANK
             && state.volume(tank) < LITTLE * plumbing.room(tank).capacity()) {
-          String words = label(tank) + " is nearly empty: little or nothing will come.";
+          Saying words = Saying.of("{} is nearly empty: little or nothing will come.", label(tank));
           if (!notes.contains(words)) {
             notes.add(words);
           }

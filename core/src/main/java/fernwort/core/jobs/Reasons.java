@@ -5,9 +5,11 @@ import fernwort.core.rig.Motor;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -31,45 +33,52 @@ final class Reasons {
    * @param before where the part was
    * @param after the setting that the whole stage leads to
    */
-  String why(Turn turn, String before, Setting after) {
+  Saying why(Turn turn, String before, Setting after) {
     Part part = rig.part(turn.part());
     Optional<Fault> without = scout.fault(after.with(turn.part(), before));
     return without
         .map(f -> why(f, part, turn.position()))
-        .orElse("It keeps the steps around it safe.");
+        .orElse(Saying.of("It keeps the steps around it safe."));
   }
 
-  private String why(Fault fault, Part part, String to) {
+  private Saying why(Fault fault, Part part, String to) {
     return switch (fault) {
-      case Fault.Misplaced f -> purpose(part, to);
+      case Fault.Misplaced f -> Saying.words(purpose(part, to));
       case Fault.Missing f ->
-          "Without it no water comes from %s to %s."
-              .formatted(name(f.need().source()), label(f.need().end().part()));
+          Saying.of(
+              "Without it no water comes from {} to {}.",
+              name(f.need().source()),
+              label(f.need().end().part()));
       case Fault.Stray f ->
-          scout.goal().of(Condition.Quiet.class).stream()
-                  .anyMatch(q -> q.source().equals(f.way().source().part()))
-              ? "Otherwise water still runs from " + way(f.way()) + "."
-              : "Otherwise water runs from " + way(f.way()) + " as well.";
-      case Fault.Danger f -> "Otherwise: " + f.warning().title() + ".";
-      case Fault.Airless f -> "It lets " + label(f.tank()) + " breathe.";
+          Saying.words(
+              scout.goal().of(Condition.Quiet.class).stream()
+                      .anyMatch(q -> q.source().equals(f.way().source().part()))
+                  ? "Otherwise water still runs from " + way(f.way()) + "."
+                  : "Otherwise water runs from " + way(f.way()) + " as well.");
+      case Fault.Danger f -> Saying.of("Otherwise: {}.", f.warning().title());
+      case Fault.Airless f -> Saying.words("It lets " + label(f.tank()) + " breathe.");
       case Fault.Apart f ->
-          "Without it nothing runs from %s to %s.".formatted(label(f.from()), label(f.to()));
-      case Fault.NotRound f -> "Without it " + label(f.pump()) + " turns nothing round.";
-      case Fault.Joined f -> "It parts %s from %s.".formatted(label(f.from()), label(f.to()));
+          Saying.of("Without it nothing runs from {} to {}.", label(f.from()), label(f.to()));
+      case Fault.NotRound f ->
+          Saying.words("Without it " + label(f.pump()) + " turns nothing round.");
+      case Fault.Joined f -> Saying.of("It parts {} from {}.", label(f.from()), label(f.to()));
       case Fault.Leaking f ->
-          "Otherwise what goes into %s runs out at %s."
-              .formatted(label(f.tank()), label(f.way().end().part()));
+          Saying.of(
+              "Otherwise what goes into {} runs out at {}.",
+              label(f.tank()),
+              label(f.way().end().part()));
       case Fault.StopsShort f ->
-          "Without it the lower float of %s shuts too soon.".formatted(label(f.tank()));
+          Saying.of("Without it the lower float of {} shuts too soon.", label(f.tank()));
       case Fault.ShutIn f ->
-          "Once %s is full, what still comes has to get out.".formatted(label(f.tank()));
-      case Fault.PumpOn f -> label(f.pump()) + " must not push while the hose gives.";
-      case Fault.Unfed f -> "Otherwise " + label(f.pump()) + " draws air.";
-      case Fault.Bypassed f -> "Otherwise water goes round " + label(f.filter()) + ".";
+          Saying.of("Once {} is full, what still comes has to get out.", label(f.tank()));
+      case Fault.PumpOn f -> Saying.words(label(f.pump()) + " must not push while the hose gives.");
+      case Fault.Unfed f -> Saying.words("Otherwise " + label(f.pump()) + " draws air.");
+      case Fault.Bypassed f ->
+          Saying.words("Otherwise water goes round " + label(f.filter()) + ".");
       case Fault.Keeping f ->
-          "Otherwise water stays in %s."
-              .formatted(f.tank().isEmpty() ? "the lines" : label(f.tank()));
-      case Fault.Disproved f -> "Otherwise " + f.harm().words() + ".";
+          Saying.of(
+              "Otherwise water stays in {}.", f.tank().isEmpty() ? "the lines" : label(f.tank()));
+      case Fault.Disproved f -> Saying.of("Otherwise {}.", f.harm().words());
     };
   }
 
@@ -141,7 +150,7 @@ final class Reasons {
       case Kind.Valve k ->
           k.motor()
               .map(Motor::travelTime)
-              .map(s -> "The motor turns it within %.0f s.".formatted(s))
+              .map(s -> String.format(Locale.ROOT, "The motor turns it within %.0f s.", s))
               .orElse("It goes to its stop without force.");
       case Kind.OpenEnd k ->
           rests ? "The cap sits, no drip." : "The hose is locked on and falls all the way.";

@@ -1,5 +1,7 @@
 package fernwort.core.jobs;
 
+import fernwort.core.say.Saying;
+
 /**
  * One slip in a job and what follows from it.
  *
@@ -15,11 +17,11 @@ package fernwort.core.jobs;
 public record Slip(
     Kind kind,
     int step,
-    String words,
+    Saying words,
     Grade grade,
     double after,
     double lost,
-    String leads,
+    Saying leads,
     String undone) {
 
   /** The sorts of slip. */

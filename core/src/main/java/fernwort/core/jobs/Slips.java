@@ -15,6 +15,9 @@ import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -60,7 +63,7 @@ public final class Slips {
   }
 
   /** A slip to be tried: what is done in place of what the plan says. */
-  private record Try(Slip.Kind kind, int step, String words, List<Act> acts) {}
+  private record Try(Slip.Kind kind, int step, Saying words, List<Act> acts) {}
 
   /**
    * Returns every slip of a job from how things stand, the worst first. Taps are taken to be shut
@@ -110,7 +113,7 @@ public final class Slips {
               new Try(
                   Slip.Kind.BUMPED,
                   -1,
-                  "%s is bumped: %s.".formatted(part.label(), position.words()),
+                  Saying.of("{} is bumped: {}.", part.label(), position.words()),
                   List.of(new Turned(part.id(), position.id()), new Pause(ALONE))));
         }
       }
@@ -145,7 +148,11 @@ public final class Slips {
     Part part = rig.part(move.part());
     String twice = part.kind().positions().size() == 2 ? ", or turned and turned back." : ".";
     tries.add(
-        new Try(Slip.Kind.MISSED, i, label + " is forgotten" + twice, ended(without(right, i))));
+        new Try(
+            Slip.Kind.MISSED,
+            i,
+            Saying.words(label + " is forgotten" + twice),
+            ended(without(right, i))));
     if (part.kind() instanceof Kind.ThreeWayValve valve) {
       for (Position position : valve.positions()) {
         if (!position.id().equals(move.to()) && !position.id().equals(move.from())) {
@@ -153,7 +160,7 @@ public final class Slips {
               new Try(
                   Slip.Kind.TOO_FAR,
                   i,
-                  "%s is turned too far: %s.".formatted(label, position.words()),
+                  Saying.of("{} is turned too far: {}.", label, position.words()),
                   ended(with(right, i, new Turned(part.id(), position.id())))));
         }
       }
@@ -166,7 +173,7 @@ public final class Slips {
           new Try(
               Slip.Kind.SWAPPED,
               i,
-              "%s is done before %s.".formatted(label(next.part()), label),
+              Saying.of("{} is done before {}.", label(next.part()), label),
               ended(swapped)));
     }
     for (Part other : neighbours(part)) {
@@ -175,7 +182,7 @@ public final class Slips {
           new Try(
               Slip.Kind.NEIGHBOUR,
               i,
-              "%s is turned in place of %s.".formatted(other.label(), label),
+              Saying.of("{} is turned in place of {}.", other.label(), label),
               ended(with(right, i, new Turned(other.id(), next.id())))));
     }
   }
@@ -215,7 +222,7 @@ public final class Slips {
           new Try(
               Slip.Kind.OVERRUN,
               i,
-              "Nobody comes back: “%s” is never ended.".formatted(wait.words()),
+              Saying.of("Nobody comes back: “{}” is never ended.", wait.words()),
               left(overrun)));
     }
     powerLost(from, right, i, tries);
@@ -241,7 +248,7 @@ public final class Slips {
           new Try(
               Slip.Kind.POWER_LOST,
               Math.min(after, right.size() - 1),
-              "The power fails " + when,
+              Saying.words("The power fails " + when),
               left(dark)));
     }
   }
@@ -282,7 +289,7 @@ public final class Slips {
                 new Try(
                     Slip.Kind.TAP_OPEN,
                     -1,
-                    tap.label() + " was left open all the while.",
+                    Saying.of("{} was left open all the while.", tap.label()),
                     ended(open)));
           });
     }
@@ -327,13 +334,13 @@ public final class Slips {
   // --- what it leads to ------------------------------------------------------------------------
 
   private Slip judge(Try t, Trial.Outcome meant, Trial.Outcome came, State from) {
-    List<String> leads = new ArrayList<>();
+    List<Saying> leads = new ArrayList<>();
     Slip.Grade grade = Slip.Grade.HARMLESS;
     double after = Double.POSITIVE_INFINITY;
     boolean broken = false;
     for (Map.Entry<Warning.Key, Double> danger : came.dangers().entrySet()) {
       if (!meant.dangers().containsKey(danger.getKey())) {
-        leads.add(danger(danger.getKey()));
+        leads.add(Saying.words(danger(danger.getKey())));
         grade = Slip.Grade.GRAVE;
         after = Math.min(after, danger.getValue());
       }
@@ -342,7 +349,7 @@ public final class Slips {
       Optional<String> words =
           meant.happenings().containsKey(thing.getKey()) ? Optional.empty() : harm(thing.getKey());
       if (words.isPresent()) {
-        leads.add("%s after %s".formatted(words.get(), Times.of(thing.getValue())));
+        leads.add(Saying.of("{} after {}", words.get(), Amount.time(thing.getValue())));
         after = Math.min(after, thing.getValue());
         broken |= breaks(thing.getKey().kind());
         grade = worse(grade, broken ? Slip.Grade.GRAVE : Slip.Grade.BAD);
@@ -353,14 +360,14 @@ public final class Slips {
       double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
       if (more > StageRun.SPLASH) {
         lost += more;
-        leads.add("%.1f L run out at %s".formatted(more * 1000, label(out.getKey())));
+        leads.add(Saying.of("{} run out at {}", Amount.volume(more), label(out.getKey())));
         grade = worse(grade, Slip.Grade.BAD);
         Thing runs = new Thing(Happening.Kind.RUNS_OUT, out.getKey());
         after = Math.min(after, came.happenings().getOrDefault(runs, after));
       }
     }
     if (grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
-      leads.add("the job does not get done");
+      leads.add(Saying.of("the job does not get done"));
       grade = Slip.Grade.NUISANCE;
     }
     boolean boils =
@@ -372,7 +379,7 @@ public final class Slips {
         grade,
         Double.isFinite(after) ? after : 0,
         lost,
-        leads.isEmpty() ? "Nothing comes of it." : sentence(leads),
+        leads.isEmpty() ? Saying.of("Nothing comes of it.") : sentence(leads),
         undone(grade, broken || boils, lost));
   }
 
@@ -400,10 +407,9 @@ public final class Slips {
 
   private Optional<String> harm(Thing thing) {
     return switch (thing.kind()) {
-      case BULGES -> Optional.of(label(thing.subject()) + " bulges");
-      case SUCKED_IN -> Optional.of(label(thing.subject()) + " is sucked in");
-      case DRAWS_AIR -> Optional.of(label(thing.subject()) + " draws air and runs hot");
-      case BACKS_UP -> Optional.of("waste of " + label(thing.subject()) + " comes back up");
+      case BULGES, SUCKED_IN, DRAWS_AIR, BACKS_UP ->
+          Optional.of(
+              HappeningWords.goingOn(rig, new Happening(0, thing.kind(), thing.subject(), true)));
       case FULL, DRY, RUNS_OUT, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
           Optional.empty();
     };
@@ -454,9 +460,8 @@ public final class Slips {
     };
   }
 
-  private static String sentence(List<String> parts) {
-    String joined = String.join("; ", parts);
-    return Character.toUpperCase(joined.charAt(0)) + joined.substring(1) + ".";
+  private static Saying sentence(List<Saying> parts) {
+    return Saying.of("{}.", Saying.joined("; ", parts).capitalised());
   }
 
   private String label(String part) {

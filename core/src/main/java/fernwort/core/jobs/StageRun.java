@@ -11,8 +11,10 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Saying;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -143,46 +145,25 @@ final class StageRun {
   }
 
   private Optional<Harm> harmOf(Happening h) {
-    String label =
-        plumbing.rig().parts().stream().anyMatch(p -> p.id().equals(h.subject()))
-            ? label(h.subject())
-            : h.subject();
     return switch (h.kind()) {
       case BULGES ->
-          Optional.of(
-              new Harm(
-                  Harm.Kind.STRAINED,
-                  h.subject(),
-                  h.at(),
-                  label + " bulges",
-                  "Open its vent or overflow, or fit one that is wide and low enough."));
+          harm(
+              Harm.Kind.STRAINED,
+              h,
+              Saying.of("Open its vent or overflow, or fit one that is wide and low enough."));
       case SUCKED_IN ->
-          Optional.of(
-              new Harm(
-                  Harm.Kind.STRAINED,
-                  h.subject(),
-                  h.at(),
-                  label + " is sucked in",
-                  "Open its vent, or fit one that is wide enough."));
+          harm(Harm.Kind.STRAINED, h, Saying.of("Open its vent, or fit one that is wide enough."));
       case DRAWS_AIR ->
-          Optional.of(
-              new Harm(
-                  Harm.Kind.DREW_AIR,
-                  h.subject(),
-                  h.at(),
-                  label + " draws air",
-                  "Fill the tank that it draws from first."));
-      case BACKS_UP ->
-          Optional.of(
-              new Harm(
-                  Harm.Kind.BACKED_UP,
-                  h.subject(),
-                  h.at(),
-                  "waste comes back up at " + label,
-                  "Empty gray first."));
+          harm(Harm.Kind.DREW_AIR, h, Saying.of("Fill the tank that it draws from first."));
+      case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
       case FULL, DRY, RUNS_OUT, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
           Optional.empty();
     };
+  }
+
+  private Optional<Harm> harm(Harm.Kind kind, Happening h, Saying mend) {
+    Saying words = Saying.words(HappeningWords.goingOn(plumbing.rig(), h));
+    return Optional.of(new Harm(kind, h.subject(), h.at(), words, mend));
   }
 
   private Optional<Harm> lost() {
@@ -200,8 +181,8 @@ final class StageRun {
                 Harm.Kind.LOST,
                 part.id(),
                 now.time(),
-                "water runs out at " + part.label(),
-                "Shut the way there, or catch it."));
+                Saying.words("water runs out at " + part.label()),
+                Saying.of("Shut the way there, or catch it.")));
       }
     }
     return Optional.empty();
@@ -219,8 +200,8 @@ final class StageRun {
                 change > 0 ? Harm.Kind.GAINED : Harm.Kind.DRAINED,
                 tank.id(),
                 now.time(),
-                tank.label() + (change > 0 ? " fills as well" : " runs out as well"),
-                "Fit a valve that parts it from the rest."));
+                Saying.words(tank.label() + (change > 0 ? " fills as well" : " runs out as well")),
+                Saying.of("Fit a valve that parts it from the rest.")));
       }
     }
     return Optional.empty();
@@ -228,6 +209,10 @@ final class StageRun {
 
   /** Says that something else went wrong. */
   void fail(Harm.Kind kind, String part, String words, String mend) {
+    fail(kind, part, Saying.words(words), Saying.words(mend));
+  }
+
+  void fail(Harm.Kind kind, String part, Saying words, Saying mend) {
     if (harm.isEmpty()) {
       harm = Optional.of(new Harm(kind, part, run.time(), words, mend));
     }

@@ -1,5 +1,6 @@
 package fernwort.core.jobs;
 
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +17,7 @@ public sealed interface Step {
    * @param why what it is for, as a sentence
    * @param notice what to see, hear or feel
    */
-  record Move(String part, String from, String to, String why, String notice) implements Step {}
+  record Move(String part, String from, String to, Saying why, String notice) implements Step {}
 
   /**
    * Something to wait for or to check.
@@ -31,7 +32,7 @@ public sealed interface Step {
    */
   record Wait(
       Job.Until until,
-      String words,
+      Saying words,
       String notice,
       Span seconds,
       double moved,
@@ -51,7 +52,7 @@ public sealed interface Step {
    * @param words what
    * @param shows id of the part at which water shows then, if it does
    */
-  record Then(double seconds, String words, Optional<String> shows) {}
+  record Then(double seconds, Saying words, Optional<String> shows) {}
 
   /**
    * A time, as a range because the losses of fittings are guesses; all 0 when it is not known.

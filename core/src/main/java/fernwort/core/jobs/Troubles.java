@@ -2,6 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
 import java.util.Optional;
@@ -18,33 +20,37 @@ final class Troubles {
   /** A part would have to be elsewhere, and cannot. */
   Plan.Trouble needed(Turn turn) {
     return new Plan.Trouble(
-        "%s has to be “%s” for it. Leave the job here, and have it mended first."
-            .formatted(
-                label(turn.part()), plumbing.rig().position(turn.part(), turn.position()).words()),
+        Saying.of(
+            "{} has to be “{}” for it. Leave the job here, and have it mended first.",
+            label(turn.part()),
+            plumbing.rig().position(turn.part(), turn.position()).words()),
         Optional.empty());
   }
 
   /** A stage that is left out for want of a valve. */
-  String without(Goal goal) {
+  Saying without(Goal goal) {
     Optional<Condition.RunsOut> out = goal.of(Condition.RunsOut.class).stream().findFirst();
     if (out.isPresent()) {
-      return "Nothing lets %s out by itself: pump it out, or fit a drain."
-          .formatted(label(out.get().tank()));
+      return Saying.of(
+          "Nothing lets {} out by itself: pump it out, or fit a drain.", label(out.get().tank()));
     }
     return goal.of(Condition.Parted.class).stream()
         .findFirst()
         .map(p ->
-            "No valve parts %s from %s: mind what still runs, and fit one."
-                .formatted(label(p.from()), label(p.to())))
-        .orElse("No valve shuts the water off here: mind what still runs.");
+            Saying.of(
+                "No valve parts {} from {}: mind what still runs, and fit one.",
+                label(p.from()),
+                label(p.to())))
+        .orElse(Saying.of("No valve shuts the water off here: mind what still runs."));
   }
 
   /** Every way that was found went wrong when it was run. */
   Plan.Trouble disproved(Harm harm) {
-    String words = Character.toUpperCase(harm.words().charAt(0)) + harm.words().substring(1);
     return new Plan.Trouble(
-        "It was run through, and does not work as things stand: %s. %s"
-            .formatted(words, harm.mend()),
+        Saying.of(
+            "It was run through, and does not work as things stand: {}. {}",
+            harm.words().capitalised(),
+            harm.mend()),
         Optional.empty());
   }
 
@@ -52,7 +58,7 @@ final class Troubles {
   Plan.Trouble blocked(Goal goal, Optional<Fault> fault) {
     return fault
         .map(f -> trouble(goal, f))
-        .orElseGet(() -> new Plan.Trouble(noWay(goal), Optional.empty()));
+        .orElseGet(() -> new Plan.Trouble(Saying.words(noWay(goal)), Optional.empty()));
   }
 
   private Plan.Trouble trouble(Goal goal, Fault fault) {
@@ -69,8 +75,10 @@ final class Troubles {
               f.tank());
       case Fault.StopsShort f ->
           new Plan.Trouble(
-              "The float that is open shuts before %s holds %.0f L, and no position of the handles leads on. Open the way to its higher float."
-                  .formatted(label(f.tank()), 1000 * f.volume()),
+              Saying.of(
+                  "The float that is open shuts before {} holds {}, and no position of the handles leads on. Open the way to its higher float.",
+                  label(f.tank()),
+                  Amount.volume(f.volume())),
               Optional.empty());
       case Fault.Leaking f ->
           words(
@@ -93,12 +101,13 @@ final class Troubles {
           words("Water comes back without passing %s. Fit a valve in the bypass.", f.filter());
       case Fault.NotRound f -> words("%s has no loop to turn its water round in.", f.pump());
       case Fault.Keeping f when f.tank().isEmpty() ->
-          new Plan.Trouble("Water stays in the lines that no handle lets out.", Optional.empty());
+          new Plan.Trouble(
+              Saying.of("Water stays in the lines that no handle lets out."), Optional.empty());
       case Fault.Keeping f ->
           words("Nothing lets %s out by itself. Pump it out, or fit a drain.", f.tank());
       case Fault.Disproved f -> disproved(f.harm());
-      case Fault.Misplaced f -> new Plan.Trouble(noWay(goal), Optional.empty());
-      case Fault.Missing f -> new Plan.Trouble(missing(f.need()), Optional.empty());
+      case Fault.Misplaced f -> new Plan.Trouble(Saying.words(noWay(goal)), Optional.empty());
+      case Fault.Missing f -> new Plan.Trouble(Saying.words(missing(f.need())), Optional.empty());
       case Fault.Apart f ->
           words("No position of the handles joins %s with " + label(f.to()) + ".", f.from());
     };
@@ -106,12 +115,12 @@ final class Troubles {
 
   private static Plan.Trouble danger(Warning hazard) {
     return new Plan.Trouble(
-        "Every way there leads through a danger: " + hazard.title() + ". " + hazard.mend(),
+        Saying.of("Every way there leads through a danger: {}. {}", hazard.title(), hazard.mend()),
         Optional.of(hazard));
   }
 
   private Plan.Trouble words(String sentence, String part) {
-    return new Plan.Trouble(sentence.formatted(label(part)), Optional.empty());
+    return new Plan.Trouble(Saying.words(sentence.formatted(label(part))), Optional.empty());
   }
 
   private String noWay(Goal goal) {

@@ -4,7 +4,11 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What a run sheet says where something is waited for. */
@@ -19,25 +23,25 @@ final class WaitWords {
     this.plumbing = plumbing;
   }
 
-  String words(Job.Until until, Optional<String> dryPump, boolean settles) {
+  Saying words(Job.Until until, Optional<String> dryPump, boolean settles) {
     String label = label(until.part());
     if (dryPump.isPresent()) {
-      return "Let it run until %s draws air, then switch it off at once."
-          .formatted(label(dryPump.get()));
+      return Saying.of(
+          "Let it run until {} draws air, then switch it off at once.", label(dryPump.get()));
     }
     if (settles) {
-      return "Let it run until nothing moves any more.";
+      return Saying.of("Let it run until nothing moves any more.");
     }
     return switch (until.what()) {
-      case FULL -> "Fill slowly and stay with it until " + label + " is full.";
-      case FIRST_FULL -> "Fill slowly and stay with it until the first tank is full.";
+      case FULL -> Saying.of("Fill slowly and stay with it until {} is full.", label);
+      case FIRST_FULL -> Saying.of("Fill slowly and stay with it until the first tank is full.");
       case MARK ->
-          "Fill and stay with it until %s holds %.1f L.".formatted(label, 1000 * until.mark());
-      case LEVEL -> "Let the tanks come to one level.";
-      case DRY -> "Let it run until " + label + " is empty.";
-      case HOT -> "Wait until " + label + " is hot.";
-      case POURED_OUT -> "Pour slowly until " + label + " is empty.";
-      case PRESSURE -> "Listen to " + label + ".";
+          Saying.of("Fill and stay with it until {} holds {}.", label, Amount.volume(until.mark()));
+      case LEVEL -> Saying.of("Let the tanks come to one level.");
+      case DRY -> Saying.of("Let it run until {} is empty.", label);
+      case HOT -> Saying.of("Wait until {} is hot.", label);
+      case POURED_OUT -> Saying.of("Pour slowly until {} is empty.", label);
+      case PRESSURE -> Saying.of("Listen to {}.", label);
       case SLACK, RUNS -> check(until);
     };
   }
@@ -58,7 +62,7 @@ final class WaitWords {
           sign.map(p -> "The first water shows at " + spot(p) + ".")
               .orElseGet(() -> gauge(until.part(), end));
       case MARK ->
-          "Watch its gauge: it is to show %.0f %%.".formatted(100 * share(until.part(), end));
+          "Watch its gauge: it is to show %s.".formatted(Amount.share(share(until.part(), end)));
       case LEVEL -> "Nothing is heard in the line between them.";
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
@@ -81,47 +85,46 @@ final class WaitWords {
     return at.state().volume(tank) / plumbing.room(tank).capacity();
   }
 
-  Optional<String> overrun(Happening h) {
+  Optional<Saying> overrun(Happening h) {
     return switch (h.kind()) {
-      case FULL -> Optional.of(label(h.subject()) + " is full too");
-      case RUNS_OUT -> Optional.of("water runs out at " + spot(plumbing.rig().part(h.subject())));
-      case BULGES -> Optional.of(label(h.subject()) + " bulges");
-      case SUCKED_IN -> Optional.of(label(h.subject()) + " is sucked in");
-      case DRAWS_AIR -> Optional.of(label(h.subject()) + " draws air");
-      case BACKS_UP -> Optional.of(label(h.subject()) + " backs up");
+      case FULL -> Optional.of(Saying.of("{} is full too", label(h.subject())));
+      case RUNS_OUT, BULGES, SUCKED_IN, DRAWS_AIR, BACKS_UP ->
+          Optional.of(Saying.words(HappeningWords.goingOn(plumbing.rig(), h)));
       case DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND -> Optional.empty();
     };
   }
 
-  String maySiphon(String part, double more) {
-    return "%s may siphon: up to %.1f L more run out there"
-        .formatted(spot(part(part)), 1000 * more);
+  Saying maySiphon(String part, double more) {
+    return Saying.of(
+        "{} may siphon: up to {} more run out there", spot(part(part)), Amount.volume(more));
   }
 
   private Part part(String id) {
     return plumbing.rig().part(id);
   }
 
-  String pressure(String pump, boolean on) {
-    return (on ? "" : "Switch " + label(pump) + " on when you want water. ")
-        + "Open a cold tap until it runs without spitting, then shut it and listen.";
+  Saying pressure(String pump, boolean on) {
+    return Saying.words(
+        (on ? "" : "Switch " + label(pump) + " on when you want water. ")
+            + "Open a cold tap until it runs without spitting, then shut it and listen.");
   }
 
   String silence(double seconds) {
-    return "The pump stops within %.0f s. If it runs on, a tap is open or a line leaks."
-        .formatted(seconds);
+    return String.format(
+        Locale.ROOT,
+        "The pump stops within %.0f s. If it runs on, a tap is open or a line leaks.",
+        seconds);
   }
 
-  String check(Job.Until until) {
+  Saying check(Job.Until until) {
     String label = label(until.part());
     if (until.what() == Job.Until.What.SLACK) {
-      return "Let the pressure off: open a tap on board, or loosen the hose at "
-          + label
-          + " a turn.";
+      return Saying.of(
+          "Let the pressure off: open a tap on board, or loosen the hose at {} a turn.", label);
     }
     return isFixture(until.part())
-        ? "Open " + label + "."
-        : "Let it run as long as you need; watch the gauge of " + label + ".";
+        ? Saying.of("Open {}.", label)
+        : Saying.of("Let it run as long as you need; watch the gauge of {}.", label);
   }
 
   String checked(Job.Until until) {

@@ -9,6 +9,8 @@ import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -169,13 +171,13 @@ final class Waits {
   private void judge(Job job, Job.Until until, End end, double moved, StageRun stage) {
     String label = plumbing.rig().part(until.part()).label();
     boolean little = moved < WORTHWHILE;
-    String never =
+    Saying never =
         switch (until.what()) {
-          case FULL, FIRST_FULL -> label + " does not fill";
-          case MARK -> label + " does not come to %.1f L".formatted(1000 * until.mark());
-          case DRY -> label + " does not empty";
-          case POURED_OUT -> label + " does not pour out";
-          case LEVEL, HOT, PRESSURE, SLACK, RUNS -> "";
+          case FULL, FIRST_FULL -> Saying.of("{} does not fill", label);
+          case MARK -> Saying.of("{} does not come to {}", label, Amount.volume(until.mark()));
+          case DRY -> Saying.of("{} does not empty", label);
+          case POURED_OUT -> Saying.of("{} does not pour out", label);
+          case LEVEL, HOT, PRESSURE, SLACK, RUNS -> Saying.NOTHING;
         };
     boolean filling =
         switch (job.kind()) {
@@ -203,8 +205,9 @@ final class Waits {
           stage.fail(
               Harm.Kind.NOT_REACHED,
               until.part(),
-              never + " within %s".formatted(Times.of(LONGEST)),
-              "Too little comes, or it runs out as fast elsewhere: look for what holds it back.");
+              Saying.of("{} within {}", never, Amount.time(LONGEST)),
+              Saying.of(
+                  "Too little comes, or it runs out as fast elsewhere: look for what holds it back."));
         }
       }
     }
@@ -215,22 +218,24 @@ final class Waits {
     return until.what() == Job.Until.What.HOT || until.what() == Job.Until.What.LEVEL;
   }
 
-  private String reason(Job.Until until, StageRun stage) {
+  private Saying reason(Job.Until until, StageRun stage) {
     State now = stage.run().moment().state();
     if (until.what() == Job.Until.What.DRY) {
       double held = now.volume(until.part());
       if (held < WORTHWHILE) {
-        return "It is empty already.";
+        return Saying.of("It is empty already.");
       }
       if (Marks.isDry(plumbing, now, until.part())) {
-        return "As it is parked, the %.1f L in it do not come to its outlet: lean it that way."
-            .formatted(held * 1000);
+        return Saying.of(
+            "As it is parked, the {} in it do not come to its outlet: lean it that way.",
+            Amount.volume(held));
       }
     }
     if (until.what() == Job.Until.What.MARK && now.volume(until.part()) > WORTHWHILE) {
-      return "It stops at %.1f L by itself.".formatted(1000 * now.volume(until.part()));
+      return Saying.of("It stops at {} by itself.", Amount.volume(now.volume(until.part())));
     }
-    return "Nothing moves as the levels stand: look at what lies higher, and at the pressure.";
+    return Saying.of(
+        "Nothing moves as the levels stand: look at what lies higher, and at the pressure.");
   }
 
   private Ended reach(StageRun stage, Happening.Kind kind, Aim aim) {
@@ -356,7 +361,7 @@ final class Waits {
     Simulation reached = stage.run();
     Simulation on = reached.copy();
     List<Step.Then> then = new ArrayList<>();
-    Set<String> said = new HashSet<>();
+    Set<Saying> said = new HashSet<>();
     for (String end : stage.runningOut()) {
       Happening begun = new Happening(on.time(), Happening.Kind.RUNS_OUT, end, true);
       say.overrun(begun)

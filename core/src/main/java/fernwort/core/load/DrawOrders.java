@@ -7,6 +7,7 @@ import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
@@ -60,7 +61,10 @@ public final class DrawOrders {
             .toList();
     if (fresh.size() > MOST_TANKS) {
       throw new IllegalArgumentException(
-          "%d tanks can be drawn in too many orders; empty some first".formatted(fresh.size()));
+          String.format(
+              Locale.ROOT,
+              "%d tanks can be drawn in too many orders; empty some first",
+              fresh.size()));
     }
     Trip trip = new Trip(plumbing, new Moments(plumbing), start, grayShare);
     List<Order> orders = new ArrayList<>();

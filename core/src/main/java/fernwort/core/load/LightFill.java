@@ -9,6 +9,7 @@ import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -41,7 +42,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
     List<Part> fresh = plumbing.rig().tanks(Contents.FRESH).toList();
     if (fresh.size() > DrawOrders.MOST_TANKS) {
       throw new IllegalArgumentException(
-          "%d tanks can be filled in too many orders".formatted(fresh.size()));
+          String.format(Locale.ROOT, "%d tanks can be filled in too many orders", fresh.size()));
     }
     Map<String, TankFigures> figures = new HashMap<>();
     for (Part tank : fresh) {

@@ -10,6 +10,8 @@ import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.streams.Streams;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -53,10 +55,10 @@ final class AirLook implements Look {
           new Finding(
               Finding.Code.NO_AIR,
               Finding.Risk.HARM,
-              part.label() + " has no way for air",
-              "Filling presses its air together, drawing sucks its walls in.",
-              "A burst or caved tank, and taps that die while there is water.",
-              "Add a vent from its top to the open.",
+              Saying.words(part.label() + " has no way for air"),
+              Saying.of("Filling presses its air together, drawing sucks its walls in."),
+              Saying.of("A burst or caved tank, and taps that die while there is water."),
+              Saying.of("Add a vent from its top to the open."),
               List.of(part.id()),
               Optional.of(vent(part, tank))));
     }
@@ -124,11 +126,13 @@ final class AirLook implements Look {
               new Finding(
                   Finding.Code.VENT_LOW,
                   Finding.Risk.LOSS,
-                  "%s: its vent leaves %s below its top"
-                      .formatted(part.label(), Plumbed.millimetres(top - vent.at().z())),
-                  "Air above the vent cannot get out, so water never gets there.",
-                  Plumbed.litres(lost) + " of its room is never filled.",
-                  "Lead the vent from the very top.",
+                  Saying.of(
+                      "{}: its vent leaves {} below its top",
+                      part.label(),
+                      Amount.length(top - vent.at().z())),
+                  Saying.of("Air above the vent cannot get out, so water never gets there."),
+                  Saying.of("{} of its room is never filled.", Amount.volume(lost)),
+                  Saying.of("Lead the vent from the very top."),
                   List.of(part.id()),
                   Optional.of(raise(part, vent, top - 0.004))));
         });
@@ -150,17 +154,19 @@ final class AirLook implements Look {
             new Finding(
                 Finding.Code.VENT_SAG,
                 shared ? Finding.Risk.HARM : Finding.Risk.LOSS,
-                "%s sags by %s%s"
-                    .formatted(
-                        line.label(),
-                        Plumbed.millimetres(sag),
-                        shared ? " and serves two tanks" : ""),
-                "Water that gets into it stays in the low spot and locks the air.",
-                "It holds back %.0f Pa: early overflow, and “full” that is not full."
-                    .formatted(Water.DENSITY * Water.GRAVITY * sag),
-                shared
-                    ? "Let it rise all the way, or give each tank a vent of its own."
-                    : "Let it rise all the way.",
+                Saying.of(
+                    "{} sags by {}{}",
+                    line.label(),
+                    Amount.length(sag),
+                    shared ? " and serves two tanks" : ""),
+                Saying.of("Water that gets into it stays in the low spot and locks the air."),
+                Saying.of(
+                    "It holds back {}: early overflow, and “full” that is not full.",
+                    Amount.pressure(Water.DENSITY * Water.GRAVITY * sag)),
+                Saying.words(
+                    shared
+                        ? "Let it rise all the way, or give each tank a vent of its own."
+                        : "Let it rise all the way."),
                 List.of(line.from().part(), line.to().part()),
                 Optional.of(
                     rig -> RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of())))));
@@ -208,12 +214,16 @@ final class AirLook implements Look {
             new Finding(
                 Finding.Code.OVERFLOW_SIPHON,
                 Finding.Risk.LOSS,
-                "%s can siphon out through %s".formatted(part.label(), tail.get().label()),
-                "Its tail hangs lower than the tank's port: once full of water it goes on drawing.",
-                "Up to %s from a full tank on a slope of %.0f°."
-                    .formatted(Plumbed.litres(lost), SLOPE),
-                "Lead it over a crest with an air valve, which stays safe when a handle is"
-                    + " forgotten; or fit a hand valve and remember it.",
+                Saying.of("{} can siphon out through {}", part.label(), tail.get().label()),
+                Saying.of(
+                    "Its tail hangs lower than the tank's port: once full of water it goes on drawing."),
+                Saying.of(
+                    "Up to {} from a full tank on a slope of {}°.",
+                    Amount.volume(lost),
+                    Amount.rounded(SLOPE, 0)),
+                Saying.of(
+                    "Lead it over a crest with an air valve, which stays safe when a handle is"
+                        + " forgotten; or fit a hand valve and remember it."),
                 List.of(part.id(), tail.get().id()),
                 Optional.of(airAtCrest(part, port, line.get()))));
       }

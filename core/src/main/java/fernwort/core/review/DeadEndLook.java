@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Beyond;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,10 +34,10 @@ final class DeadEndLook implements Look {
     return new Finding(
         Finding.Code.LEADS_NOWHERE,
         Finding.Risk.LOSS,
-        "%s: its line “%s” leads nowhere".formatted(valve.label(), line.label()),
-        "Nothing that gives or takes water is at its far end.",
-        "A position that does nothing, and water that stands in it and goes stale.",
-        "Join its far end to what it was meant for, or take it off and plug the port.",
+        Saying.of("{}: its line “{}” leads nowhere", valve.label(), line.label()),
+        Saying.of("Nothing that gives or takes water is at its far end."),
+        Saying.of("A position that does nothing, and water that stands in it and goes stale."),
+        Saying.of("Join its far end to what it was meant for, or take it off and plug the port."),
         List.of(valve.id(), line.id()),
         Optional.empty());
   }

@@ -4,6 +4,8 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -38,10 +40,14 @@ final class DrainLook implements Look {
         new Finding(
             Finding.Code.NO_LOW_DRAIN,
             Finding.Risk.LOSS,
-            "No drain lets these lines run empty",
-            "They lie lower than every drain they can reach, so water stays in: " + named + ".",
-            "%s stays in the lines and can freeze.".formatted(Plumbed.litres(all)),
-            "Put a drain cap at the lowest point of “%s”, and look again.".formatted(worst.label()),
+            Saying.of("No drain lets these lines run empty"),
+            Saying.words(
+                "They lie lower than every drain they can reach, so water stays in: "
+                    + named
+                    + "."),
+            Saying.of("{} stays in the lines and can freeze.", Amount.volume(all)),
+            Saying.of(
+                "Put a drain cap at the lowest point of “{}”, and look again.", worst.label()),
             List.of(end.id()),
             Optional.of(rig ->
                 RigEdit.of(rig)

@@ -1,6 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -20,10 +21,10 @@ import java.util.function.UnaryOperator;
 public record Finding(
     Code code,
     Risk risk,
-    String title,
-    String why,
-    String cost,
-    String mend,
+    Saying title,
+    Saying why,
+    Saying cost,
+    Saying mend,
     List<String> parts,
     Optional<UnaryOperator<Rig>> change) {
 

@@ -6,6 +6,8 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -29,11 +31,12 @@ final class HeaterLook implements Look {
           new Finding(
               Finding.Code.HEATER_RELIEF,
               Finding.Risk.HARM,
-              part.label() + " has no pressure relief valve",
-              "Heated water grows; shut in, it bursts the heater or the weakest joint.",
-              "Scalding, and the heater.",
-              "Have a relief valve fitted that its maker and your local code call for; then say so"
-                  + " in its form.",
+              Saying.words(part.label() + " has no pressure relief valve"),
+              Saying.of("Heated water grows; shut in, it bursts the heater or the weakest joint."),
+              Saying.of("Scalding, and the heater."),
+              Saying.of(
+                  "Have a relief valve fitted that its maker and your local code call for; then say so"
+                      + " in its form."),
               List.of(part.id()),
               Optional.empty()));
     }
@@ -56,11 +59,13 @@ final class HeaterLook implements Look {
           new Finding(
               Finding.Code.HEATER_BYPASS,
               Finding.Risk.LOSS,
-              part.label() + " cannot be bypassed",
-              "Antifreeze or a flush has to fill the whole heater on its way to the hot taps.",
-              Plumbed.litres(part.volume())
-                  + " of antifreeze each winter, and as much to flush out.",
-              "Fit a bypass with a valve between its cold and its hot line.",
+              Saying.words(part.label() + " cannot be bypassed"),
+              Saying.of(
+                  "Antifreeze or a flush has to fill the whole heater on its way to the hot taps."),
+              Saying.of(
+                  "{} of antifreeze each winter, and as much to flush out.",
+                  Amount.volume(part.volume())),
+              Saying.of("Fit a bypass with a valve between its cold and its hot line."),
               List.of(part.id()),
               Optional.of(roundIt(part, cold.get(), hot.get()))));
     }

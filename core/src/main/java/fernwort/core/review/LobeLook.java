@@ -5,6 +5,8 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,12 +38,14 @@ final class LobeLook implements Look {
     return new Finding(
         Finding.Code.LOBE_KEEPS,
         Finding.Risk.LOSS,
-        "%s: its %s lobe has no outlet".formatted(part.label(), lobe),
-        "Water gets out of that lobe only over the bridge; below it, it stays.",
-        "%s, %.0f %% of the tank, is never drawn nor drained, grows stale, and freezes there."
-            .formatted(Plumbed.litres(kept.volume()), 100 * kept.volume() / room.capacity()),
-        "Fit an outlet at the bottom of the %s lobe, and lead it by a tee to the other."
-            .formatted(lobe),
+        Saying.of("{}: its {} lobe has no outlet", part.label(), lobe),
+        Saying.of("Water gets out of that lobe only over the bridge; below it, it stays."),
+        Saying.of(
+            "{}, {} of the tank, is never drawn nor drained, grows stale, and freezes there.",
+            Amount.volume(kept.volume()),
+            Amount.share(kept.volume() / room.capacity())),
+        Saying.of(
+            "Fit an outlet at the bottom of the {} lobe, and lead it by a tee to the other.", lobe),
         List.of(part.id()),
         Optional.empty());
   }
@@ -91,11 +95,16 @@ final class LobeLook implements Look {
     return new Finding(
         Finding.Code.LOBES_APART,
         Finding.Risk.LOSS,
-        "%s: nothing joins its lobes below the bridge".formatted(part.label()),
-        "The outlet \"%s\" lets out the %s lobe alone, and \"%s\" the %s one; Fernwort reckons with both at one level."
-            .formatted(one.id(), where(one.at(), middle), other.id(), where(other.at(), middle)),
-        "The taps run dry while the other lobe still holds water, and a drain empties one alone.",
-        "Join the two outlets by a tee or a line of full bore, low down.",
+        Saying.of("{}: nothing joins its lobes below the bridge", part.label()),
+        Saying.of(
+            "The outlet \"{}\" lets out the {} lobe alone, and \"{}\" the {} one; Fernwort reckons with both at one level.",
+            one.id(),
+            where(one.at(), middle),
+            other.id(),
+            where(other.at(), middle)),
+        Saying.of(
+            "The taps run dry while the other lobe still holds water, and a drain empties one alone."),
+        Saying.of("Join the two outlets by a tee or a line of full bore, low down."),
         List.of(part.id()),
         Optional.empty());
   }

@@ -8,6 +8,8 @@ import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Optional;
@@ -48,12 +50,13 @@ final class OutletLook implements Look {
           new Finding(
               Finding.Code.OUTLET_LOW,
               Finding.Risk.BOTHER,
-              "%s: its outlet lies %s above the floor"
-                  .formatted(part.label(), Plumbed.millimetres(above)),
-              "It draws in whatever has settled, and blocks strainer and filters.",
-              "Filters clog early; grit reaches pump and taps.",
-              "Raise it to about %s, or strain it and clean the tank often."
-                  .formatted(Plumbed.millimetres(GOOD)),
+              Saying.of(
+                  "{}: its outlet lies {} above the floor", part.label(), Amount.length(above)),
+              Saying.of("It draws in whatever has settled, and blocks strainer and filters."),
+              Saying.of("Filters clog early; grit reaches pump and taps."),
+              Saying.of(
+                  "Raise it to about {}, or strain it and clean the tank often.",
+                  Amount.length(GOOD)),
               List.of(part.id()),
               Optional.of(move(part, port, floor + GOOD))));
     } else if (stranded > SHARE_WORTH_SAYING * room.capacity()) {
@@ -61,12 +64,14 @@ final class OutletLook implements Look {
           new Finding(
               Finding.Code.OUTLET_HIGH,
               Finding.Risk.LOSS,
-              "%s: its outlet lies %s above the floor"
-                  .formatted(part.label(), Plumbed.millimetres(above)),
-              "Water below the outlet is carried but never drawn.",
-              "%s, %.0f %% of the tank, is stranded on level ground."
-                  .formatted(Plumbed.litres(stranded), 100 * stranded / room.capacity()),
-              "Lower it to about %s above the floor.".formatted(Plumbed.millimetres(GOOD)),
+              Saying.of(
+                  "{}: its outlet lies {} above the floor", part.label(), Amount.length(above)),
+              Saying.of("Water below the outlet is carried but never drawn."),
+              Saying.of(
+                  "{}, {} of the tank, is stranded on level ground.",
+                  Amount.volume(stranded),
+                  Amount.share(stranded / room.capacity())),
+              Saying.of("Lower it to about {} above the floor.", Amount.length(GOOD)),
               List.of(part.id()),
               Optional.of(move(part, port, floor + GOOD))));
     }

@@ -4,6 +4,8 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -48,11 +50,13 @@ final class PlaceLook implements Look {
     return new Finding(
         Finding.Code.CLEARANCE,
         Finding.Risk.HARM,
-        "%s hangs %s lower than allowed"
-            .formatted(part.label(), Plumbed.millimetres(clearance - part.height())),
-        "A branch, a kerb or a ramp meets it first.",
-        "The part, and the water behind it.",
-        "Hang it at %s or higher.".formatted(Plumbed.millimetres(clearance)),
+        Saying.of(
+            "{} hangs {} lower than allowed",
+            part.label(),
+            Amount.length(clearance - part.height())),
+        Saying.of("A branch, a kerb or a ramp meets it first."),
+        Saying.of("The part, and the water behind it."),
+        Saying.of("Hang it at {} or higher.", Amount.length(clearance)),
         List.of(part.id()),
         Optional.of(rig -> RigEdit.of(rig).change(part.id(), p -> p.atHeight(clearance))));
   }
@@ -70,10 +74,10 @@ final class PlaceLook implements Look {
     return new Finding(
         Finding.Code.INLET_DIRT,
         Finding.Risk.HARM,
-        part.label() + " sits where road dirt lands",
-        "Spray from the wheel dries on it and is washed into the tank at the next fill.",
-        "Drinking water.",
-        "Move it to about %s, or give it a cover that shuts.".formatted(Plumbed.millimetres(CLEAN)),
+        Saying.words(part.label() + " sits where road dirt lands"),
+        Saying.of("Spray from the wheel dries on it and is washed into the tank at the next fill."),
+        Saying.of("Drinking water."),
+        Saying.of("Move it to about {}, or give it a cover that shuts.", Amount.length(CLEAN)),
         List.of(part.id()),
         Optional.of(rig -> RigEdit.of(rig).change(part.id(), p -> p.atHeight(CLEAN))));
   }
@@ -83,13 +87,16 @@ final class PlaceLook implements Look {
     return new Finding(
         isSwitch ? Finding.Code.SWITCH_REACH : Finding.Code.BEHIND_PANEL,
         isSwitch ? Finding.Risk.LOSS : Finding.Risk.BOTHER,
-        part.label()
-            + (isSwitch ? " has no switch in reach" : " is only reached by removing a panel"),
-        "To get at it somebody has to “%s”.".formatted(place.reach()),
-        isSwitch
-            ? "A pump or heater that runs dry goes on running."
-            : "Minutes each time, and a handle that is not turned because of it.",
-        "Move it, or cut a hatch; when its reach note no longer speaks of tools this goes.",
+        Saying.words(
+            part.label()
+                + (isSwitch ? " has no switch in reach" : " is only reached by removing a panel")),
+        Saying.of("To get at it somebody has to “{}”.", place.reach()),
+        Saying.words(
+            isSwitch
+                ? "A pump or heater that runs dry goes on running."
+                : "Minutes each time, and a handle that is not turned because of it."),
+        Saying.of(
+            "Move it, or cut a hatch; when its reach note no longer speaks of tools this goes."),
         List.of(part.id()),
         Optional.empty());
   }

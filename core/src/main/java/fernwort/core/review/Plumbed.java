@@ -53,14 +53,4 @@ record Plumbed(
   static boolean isTank(Part part, Contents contents) {
     return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
   }
-
-  static String litres(double volume) {
-    return volume * 1000 >= 10
-        ? "%.0f L".formatted(volume * 1000)
-        : "%.1f L".formatted(volume * 1000);
-  }
-
-  static String millimetres(double length) {
-    return "%.0f mm".formatted(length * 1000);
-  }
 }

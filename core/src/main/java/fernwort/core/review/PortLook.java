@@ -4,6 +4,7 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -37,15 +38,18 @@ final class PortLook implements Look {
     return new Finding(
         Finding.Code.PORT_OPEN,
         Finding.Risk.LOSS,
-        (one ? "%s: port %s is open" : "%s: ports %s are open")
-            .formatted(part.label(), String.join(", ", ports)),
-        one
-            ? "Nothing is joined to it and nothing closes it."
-            : "Nothing is joined to them and nothing closes them.",
-        tank
-            ? "All the water above it, the first time the tank is filled."
-            : "Whatever reaches it runs out.",
-        one ? "Plug it, or join a line to it." : "Plug them, or join lines to them.",
+        Saying.words(
+            (one ? "%s: port %s is open" : "%s: ports %s are open")
+                .formatted(part.label(), String.join(", ", ports))),
+        Saying.words(
+            one
+                ? "Nothing is joined to it and nothing closes it."
+                : "Nothing is joined to them and nothing closes them."),
+        Saying.words(
+            tank
+                ? "All the water above it, the first time the tank is filled."
+                : "Whatever reaches it runs out."),
+        Saying.words(one ? "Plug it, or join a line to it." : "Plug them, or join lines to them."),
         List.of(part.id()),
         Optional.of(rig -> {
           Rig plugged = rig;

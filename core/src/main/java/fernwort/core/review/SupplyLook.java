@@ -9,6 +9,8 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Optional;
@@ -54,10 +56,10 @@ final class SupplyLook implements Look {
           new Finding(
               Finding.Code.NO_BACKFLOW,
               Finding.Risk.HARM,
-              inlet.label() + " has no backflow protection",
-              "When mains pressure drops, tank water is drawn into the public pipe.",
-              "Other people's drinking water.",
-              "Fit a check valve behind it; your local code may ask for more.",
+              Saying.words(inlet.label() + " has no backflow protection"),
+              Saying.of("When mains pressure drops, tank water is drawn into the public pipe."),
+              Saying.of("Other people's drinking water."),
+              Saying.of("Fit a check valve behind it; your local code may ask for more."),
               List.of(inlet.id()),
               behind(plan, inlet, "check", " check valve", new Kind.CheckValve(2_000))));
     }
@@ -76,12 +78,17 @@ final class SupplyLook implements Look {
                 new Finding(
                     Finding.Code.NO_REGULATOR,
                     Finding.Risk.LOSS,
-                    "%s gives %.1f bar, and no regulator is behind it"
-                        .formatted(inlet.label(), kind.mainsPressure() / BAR),
-                    "Fittings, filters and heaters on board are often made for less, and a tap at night gives more than by day.",
-                    "%s first, or the joint next to it, while nobody is there."
-                        .formatted(plan.part(route.getLast()).label()),
-                    "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says.",
+                    Saying.of(
+                        "{} gives {}, and no regulator is behind it",
+                        inlet.label(),
+                        Amount.pressure(kind.mainsPressure())),
+                    Saying.of(
+                        "Fittings, filters and heaters on board are often made for less, and a tap at night gives more than by day."),
+                    Saying.of(
+                        "{} first, or the joint next to it, while nobody is there.",
+                        plan.part(route.getLast()).label()),
+                    Saying.of(
+                        "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says."),
                     List.of(inlet.id(), route.getLast()),
                     behind(plan, inlet, "regulator", " regulator", Fittings.regulator(USUAL)))));
   }
@@ -111,10 +118,11 @@ final class SupplyLook implements Look {
           new Finding(
               Finding.Code.PUMP_STRAINER,
               Finding.Risk.BOTHER,
-              pump.label() + " has no strainer before it",
-              "A drilling chip or a grain of sand in its valves and it no longer holds pressure.",
-              "A pump, and an afternoon.",
-              "Fit a strainer on its suction side, where it can be opened and rinsed.",
+              Saying.words(pump.label() + " has no strainer before it"),
+              Saying.of(
+                  "A drilling chip or a grain of sand in its valves and it no longer holds pressure."),
+              Saying.of("A pump, and an afternoon."),
+              Saying.of("Fit a strainer on its suction side, where it can be opened and rinsed."),
               List.of(pump.id()),
               plan.lineAt(pump, "in")
                   .map(line ->
@@ -178,10 +186,12 @@ final class SupplyLook implements Look {
                 new Finding(
                     Finding.Code.FRESH_MEETS_GRAY,
                     Finding.Risk.HARM,
-                    gray.label() + " can reach " + plan.part(route.getLast()).label(),
-                    "With some setting of the handles gray water gets where people drink.",
-                    "Somebody's health.",
-                    "Part the two for good: no line, no valve, no shared hose between them.",
+                    Saying.words(gray.label() + " can reach " + plan.part(route.getLast()).label()),
+                    Saying.of(
+                        "With some setting of the handles gray water gets where people drink."),
+                    Saying.of("Somebody's health."),
+                    Saying.of(
+                        "Part the two for good: no line, no valve, no shared hose between them."),
                     List.of(gray.id(), route.getLast()),
                     Optional.empty())));
   }
@@ -214,10 +224,11 @@ final class SupplyLook implements Look {
             new Finding(
                 Finding.Code.ONE_LEAK,
                 Finding.Risk.LOSS,
-                "%s and %s cannot be parted".formatted(one.label(), other.label()),
-                "No valve is between them, so they stand at one level and run out together.",
-                "One split hose loses both.",
-                "Put a valve between them and keep it shut on the road.",
+                Saying.of("{} and {} cannot be parted", one.label(), other.label()),
+                Saying.of(
+                    "No valve is between them, so they stand at one level and run out together."),
+                Saying.of("One split hose loses both."),
+                Saying.of("Put a valve between them and keep it shut on the road."),
                 List.of(one.id(), other.id()),
                 Optional.of(rig -> partThem(rig, route))));
   }

@@ -2,6 +2,7 @@ package fernwort.core.rig;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * What is asked of a description when it is taken in or changed, beyond being a sound rig: bounds
@@ -51,7 +52,10 @@ public final class RigLimits {
     plain("the rig", "name", rig.name());
     plain("the rig", "note", rig.note().replaceAll("[\\n\\r\\t]", " "));
     if (rig.note().length() > LONGEST_NOTE) {
-      add("the rig", "its note is longer than %d letters".formatted(LONGEST_NOTE), "Shorten it");
+      add(
+          "the rig",
+          String.format(Locale.ROOT, "its note is longer than %d letters", LONGEST_NOTE),
+          "Shorten it");
     }
     for (Place place : rig.places()) {
       plain("place " + place.id(), "label", place.label());
@@ -132,7 +136,10 @@ public final class RigLimits {
 
   private void most(String where, String what, int count, int most) {
     if (count > most) {
-      add(where, "it has %d %s".formatted(count, what), "Keep to %d".formatted(most));
+      add(
+          where,
+          String.format(Locale.ROOT, "it has %d %s", count, what),
+          String.format(Locale.ROOT, "Keep to %d", most));
     }
   }
 

@@ -1,7 +1,9 @@
 package fernwort.core.run;
 
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import java.util.Locale;
 import java.util.Set;
 
 /** What happens in a run, in the words of the people it happens to. */
@@ -51,6 +53,29 @@ public final class HappeningWords {
     };
   }
 
+  /**
+   * Returns what goes wrong in the middle of a sentence, such as "Fresh bulges".
+   *
+   * @throws IllegalArgumentException for what nobody has to fear
+   */
+  public static String goingOn(Rig rig, Happening h) {
+    String what = name(rig, h);
+    return switch (h.kind()) {
+      case RUNS_OUT -> "water runs out at " + spot(rig, h.subject());
+      case BULGES -> what + " bulges";
+      case SUCKED_IN -> what + " is sucked in";
+      case DRAWS_AIR -> what + " draws air";
+      case BACKS_UP -> "waste of " + what + " comes back up";
+      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+          throw new IllegalArgumentException(h.kind() + " harms nobody");
+    };
+  }
+
+  private static String spot(Rig rig, String id) {
+    Part part = rig.part(id);
+    return "%s (%s)".formatted(part.label(), rig.place(part.place()).label());
+  }
+
   private static String name(Rig rig, Happening h) {
     if (h.kind() == Happening.Kind.SIPHONS) {
       return rig.lines().stream()
@@ -69,8 +94,8 @@ public final class HappeningWords {
       return whole + " s";
     }
     if (whole < 3600) {
-      return "%d min %02d s".formatted(whole / 60, whole % 60);
+      return String.format(Locale.ROOT, "%d min %02d s", whole / 60, whole % 60);
     }
-    return "%d h %02d min".formatted(whole / 3600, whole / 60 % 60);
+    return String.format(Locale.ROOT, "%d h %02d min", whole / 3600, whole / 60 % 60);
   }
 }

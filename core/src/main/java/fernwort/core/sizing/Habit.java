@@ -1,5 +1,6 @@
 package fernwort.core.sizing;
 
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -66,7 +67,7 @@ public record Habit(
   private static void within(String label, String what, double value, double highest) {
     if (!(value >= 0 && value <= highest)) {
       throw new IllegalArgumentException(
-          "\"%s\" needs %s from 0 to %.0f".formatted(label, what, highest));
+          String.format(Locale.ROOT, "\"%s\" needs %s from 0 to %.0f", label, what, highest));
     }
   }
 

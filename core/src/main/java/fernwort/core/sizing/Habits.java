@@ -1,6 +1,7 @@
 package fernwort.core.sizing;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -107,7 +108,7 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
     }
     if (habits.size() > MOST) {
       throw new IllegalArgumentException(
-          "There is room for %d habits; leave some out".formatted(MOST));
+          String.format(Locale.ROOT, "There is room for %d habits; leave some out", MOST));
     }
     habits = List.copyOf(habits);
   }

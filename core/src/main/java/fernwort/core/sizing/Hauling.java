@@ -1,6 +1,7 @@
 package fernwort.core.sizing;
 
 import fernwort.core.plumbing.Water;
+import java.util.Locale;
 
 /**
  * Fetching water in containers.
@@ -44,8 +45,11 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
     int carried = (int) Math.min(container.count(), Math.floor(payload / container.full()));
     if (carried < 1) {
       throw new IllegalArgumentException(
-          "One full container weighs %.0f kg, more than the %.0f kg that may be carried; take a"
-                  .formatted(container.full(), payload)
+          String.format(
+                  Locale.ROOT,
+                  "One full container weighs %.0f kg, more than the %.0f kg that may be carried; take a",
+                  container.full(),
+                  payload)
               + " smaller one");
     }
     int fillings = (int) Math.ceil(volume / container.capacity() - 1e-9);

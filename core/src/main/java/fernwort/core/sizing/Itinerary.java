@@ -3,6 +3,7 @@ package fernwort.core.sizing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * A trip with chances to fill and to dump at different stops.
@@ -78,7 +79,11 @@ public record Itinerary(List<Leg> legs) {
     for (Chance stop : stops) {
       if (!(stop.day() >= 0 && stop.day() <= days)) {
         throw new IllegalArgumentException(
-            "A stop on day %.1f lies outside a trip of %.1f days".formatted(stop.day(), days));
+            String.format(
+                Locale.ROOT,
+                "A stop on day %.1f lies outside a trip of %.1f days",
+                stop.day(),
+                days));
       }
     }
     stops.add(new Chance(days, false, false));

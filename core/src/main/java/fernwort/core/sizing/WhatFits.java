@@ -8,6 +8,7 @@ import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /** The largest tank of each shape that a measured space takes. */
 public final class WhatFits {
@@ -83,8 +84,12 @@ public final class WhatFits {
     double least = 2 * m.wall() + 0.01;
     if (inner.length() < least || inner.width() < least || inner.height() < least) {
       throw new IllegalArgumentException(
-          "Nothing is left of %.0f × %.0f × %.0f mm once padding, fittings and walls have their"
-                  .formatted(1000 * s.length(), 1000 * s.width(), 1000 * s.height())
+          String.format(
+                  Locale.ROOT,
+                  "Nothing is left of %.0f × %.0f × %.0f mm once padding, fittings and walls have their",
+                  1000 * s.length(),
+                  1000 * s.width(),
+                  1000 * s.height())
               + " room; check the figures");
     }
     return inner;

@@ -4,6 +4,7 @@ import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
+import java.util.Locale;
 
 /**
  * A level as somebody read it: the ways people read tanks, each turned into litres on the slope the
@@ -67,8 +68,13 @@ public sealed interface Reading {
       String what, double value, double lowest, double highest, String unit) {
     if (!(value >= lowest && value <= highest)) {
       throw new IllegalArgumentException(
-          "%s must be from %.0f to %.1f %s for this tank; check the number and its unit"
-              .formatted(what, lowest, highest, unit));
+          String.format(
+              Locale.ROOT,
+              "%s must be from %.0f to %.1f %s for this tank; check the number and its unit",
+              what,
+              lowest,
+              highest,
+              unit));
     }
   }
 }

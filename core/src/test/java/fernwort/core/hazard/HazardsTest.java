@@ -14,6 +14,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
 import fernwort.core.ways.OpenWays;
 import java.util.List;
 import java.util.Map;
@@ -276,7 +277,7 @@ class HazardsTest {
     assertThat(all)
         .isNotEmpty()
         .allSatisfy(w ->
-            assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(String::isBlank))
+            assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(Saying::isEmpty))
         .isSortedAccordingTo(java.util.Comparator.comparing(Warning::severity));
   }
 

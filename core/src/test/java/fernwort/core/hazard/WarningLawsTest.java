@@ -49,9 +49,9 @@ class WarningLawsTest {
     assertThat(warnings).extracting(Warning::severity).isSorted();
     assertThat(warnings)
         .allSatisfy(w -> {
-          assertThat(w.title()).isNotBlank().doesNotEndWith(".");
-          assertThat(w.mend()).endsWith(".");
-          assertThat(w.what()).endsWith(".");
+          assertThat(w.title().toString()).isNotBlank().doesNotEndWith(".");
+          assertThat(w.mend().toString()).endsWith(".");
+          assertThat(w.what().toString()).endsWith(".");
           assertThat(ids).containsAll(w.parts().stream().filter(ids::contains).toList());
           assertThat(w.parts()).isNotEmpty();
         });
@@ -92,7 +92,7 @@ class WarningLawsTest {
                 .filter(f -> f.key().equals(finding.key()))
                 .findFirst();
       }
-      assertThat(left.flatMap(Finding::change)).as(finding.title()).isEmpty();
+      assertThat(left.flatMap(Finding::change)).as("%s", finding.title()).isEmpty();
     }
   }
 }

@@ -114,14 +114,14 @@ class FillFinderTest {
     Plumbing plumbing = Plumbing.of(linked(0, 25));
     Plan plan = plan(plumbing, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.job().title()).isEqualTo("Fill Left to 75.5 L");
+    assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 75.5 L");
     assertThat(plan.after().volume("left")).isCloseTo(0.0755, within(1e-4));
     assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
     Step.Wait wait =
         (Step.Wait)
             plan.steps().stream().filter(Step.Wait.class::isInstance).findFirst().orElseThrow();
     assertThat(wait.seconds().expected()).isBetween(120.0, 240.0);
-    assertThat(wait.words()).contains("75.5 L");
+    assertThat(wait.words().toString()).contains("75.5 L");
     assertThat(wait.then()).as("what comes when nobody shuts the tap").isNotNull();
   }
 
@@ -132,7 +132,7 @@ class FillFinderTest {
             Plumbing.of(linked(0, 25)),
             "fill-left-inlet~to~15",
             Map.of("left", 20.0, "right", 40.0));
-    assertThat(plan.trouble().orElseThrow().words()).contains("Left holds 20.0 L already");
+    assertThat(plan.trouble().orElseThrow().words().toString()).contains("Left holds 20 L already");
   }
 
   @ParameterizedTest
@@ -157,7 +157,7 @@ class FillFinderTest {
     assertThatThrownBy(() -> jobs.byId("fill-left-inlet~to~130"))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("Left")
-        .hasMessageContaining("120.0 L");
+        .hasMessageContaining("120 L");
   }
 
   // --- a second stop -----------------------------------------------------------------------------

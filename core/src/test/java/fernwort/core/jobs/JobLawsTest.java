@@ -112,8 +112,8 @@ class JobLawsTest {
         .allSatisfy(words -> assertThat(words.toString()).endsWith(".").hasSizeGreaterThan(20));
     assertThat(jobs.cannot())
         .allSatisfy(c -> {
-          assertThat(c.what()).isNotBlank();
-          assertThat(c.why()).endsWith(".");
+          assertThat(c.what().toString()).isNotBlank();
+          assertThat(c.why().toString()).endsWith(".");
         });
   }
 
@@ -157,7 +157,7 @@ class JobLawsTest {
       if (plan.trouble().isEmpty()) {
         assertThat(plan.after().setting()).as(job.id()).isEqualTo(at.setting());
       } else {
-        assertThat(plan.trouble().get().words()).endsWith(".");
+        assertThat(plan.trouble().get().words().toString()).endsWith(".");
       }
     }
   }

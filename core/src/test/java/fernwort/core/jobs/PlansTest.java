@@ -52,10 +52,10 @@ class PlansTest {
     Plumbing van = Plumbing.of(DemoRig.all().get(1).rig());
     assertThat(Jobs.of(van).cannot())
         .anySatisfy(c -> {
-          assertThat(c.what()).isEqualTo("Heat water");
-          assertThat(c.why()).contains("heater");
+          assertThat(c.what().toString()).isEqualTo("Heat water");
+          assertThat(c.why().toString()).contains("heater");
         })
-        .anySatisfy(c -> assertThat(c.why()).contains("hose inlet"));
+        .anySatisfy(c -> assertThat(c.why().toString()).contains("hose inlet"));
   }
 
   @Test
@@ -86,7 +86,7 @@ class PlansTest {
     assertThat(wait.seconds().low()).isLessThan(full);
     assertThat(wait.seconds().high()).isGreaterThan(full);
     assertThat(wait.moved()).isCloseTo(run.moment().state().volume("main") - before, within(1e-4));
-    assertThat(wait.then()).anySatisfy(t -> assertThat(t.words()).contains("Main tail"));
+    assertThat(wait.then()).anySatisfy(t -> assertThat(t.words().toString()).contains("Main tail"));
   }
 
   /** On every demo and for every fill that it offers. */
@@ -156,7 +156,7 @@ class PlansTest {
   @Test
   void everyMoveSaysWhatWouldBeWrongWithoutIt() {
     Plan plan = plan("fill-main-inlet", TRUCK.state());
-    assertThat(plan.moves().getFirst().why())
+    assertThat(plan.moves().getFirst().why().toString())
         .isEqualTo("Without it no water comes from the mains to Main fresh.");
     assertThat(plan.moves()).allSatisfy(m -> assertThat(m.notice()).isNotBlank());
     assertThat(plan.trouble()).isEmpty();
@@ -175,7 +175,8 @@ class PlansTest {
         plan(
             "run-main",
             TRUCK.state().with("sink", "shut").with("pump", "off").withVolume("main", 0.0127));
-    assertThat(plan.notes()).anySatisfy(n -> assertThat(n).contains("Main fresh is nearly empty"));
+    assertThat(plan.notes())
+        .anySatisfy(n -> assertThat(n.toString()).contains("Main fresh is nearly empty"));
     assertThat(plan.moves()).isNotEmpty();
   }
 
@@ -185,7 +186,7 @@ class PlansTest {
     assertThat(plan.steps()).isEmpty();
     assertThat(plan.trouble())
         .hasValueSatisfying(
-            t -> assertThat(t.words()).contains("draws air").contains("Fill the tank"));
+            t -> assertThat(t.words().toString()).contains("draws air").contains("Fill the tank"));
   }
 
   @Test
@@ -193,7 +194,7 @@ class PlansTest {
     Plan plan = plan("move-main-low-fall", TRUCK.state());
     assertThat(plan.trouble())
         .hasValueSatisfying(
-            t -> assertThat(t.words()).contains("Main fresh").contains("Low fresh"));
+            t -> assertThat(t.words().toString()).contains("Main fresh").contains("Low fresh"));
   }
 
   @Test
@@ -233,7 +234,8 @@ class PlansTest {
     Job drive = JOBS.byId("drive").orElseThrow();
     Plan plan = PLANS.plan(drive, TRUCK.state(), 0, Set.of("pump"));
     assertThat(plan.trouble())
-        .hasValueSatisfying(t -> assertThat(t.words()).startsWith("Pump has to be “off”"));
+        .hasValueSatisfying(
+            t -> assertThat(t.words().toString()).startsWith("Pump has to be “off”"));
   }
 
   @Test
@@ -244,7 +246,7 @@ class PlansTest {
         .map(Step.Wait.class::cast)
         .first()
         .satisfies(w -> {
-          assertThat(w.words())
+          assertThat(w.words().toString())
               .isEqualTo("Let it run until Pump draws air, then switch it off at once.");
           assertThat(w.seconds().isKnown()).isTrue();
         });

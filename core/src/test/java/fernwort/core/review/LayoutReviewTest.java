@@ -176,8 +176,8 @@ class LayoutReviewTest {
   void aLobeThatKeepsItsWaterIsNamedByItsSideAndNotCalledAHighOutlet() {
     Rig keeps = saddleWith(TankPort.Use.FILL, 0.38);
     Finding finding = find(keeps, Code.LOBE_KEEPS, "saddle").orElseThrow();
-    assertThat(finding.title()).isEqualTo("Saddle: its rear lobe has no outlet");
-    assertThat(finding.cost()).startsWith("18 L, 30 % of the tank");
+    assertThat(finding.title().toString()).isEqualTo("Saddle: its rear lobe has no outlet");
+    assertThat(finding.cost().toString()).startsWith("18 L, 30 % of the tank");
     assertThat(find(keeps, Code.OUTLET_HIGH, "saddle")).isEmpty();
   }
 
@@ -238,9 +238,9 @@ class LayoutReviewTest {
   @MethodSource("weaknesses")
   void aWeaknessIsFoundNamedAndPriced(Code code, String part, Rig weak) {
     Finding finding = find(weak, code, part).orElseThrow();
-    assertThat(finding.cost()).isNotBlank();
-    assertThat(finding.mend()).isNotBlank();
-    assertThat(finding.why()).isNotBlank();
+    assertThat(finding.cost().toString()).isNotBlank();
+    assertThat(finding.mend().toString()).isNotBlank();
+    assertThat(finding.why().toString()).isNotBlank();
   }
 
   @ParameterizedTest(name = "{0}")

@@ -107,7 +107,7 @@ class RigTest {
   void everyProblemSaysHowToMendIt() {
     assertThat(problems(van().part("t", "", 0, 0, 99, new Kind.Tee())))
         .hasSize(2)
-        .allSatisfy(p -> assertThat(p.mend()).isNotBlank());
+        .allSatisfy(p -> assertThat(p.mend().toString()).isNotBlank());
   }
 
   @Test

@@ -14,6 +14,7 @@ import java.time.DateTimeException;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
@@ -104,8 +105,11 @@ final class Staging implements AutoCloseable {
     int step = json.getIntValue();
     if (step > Schema.NEWEST) {
       throw new Refusal(
-          "This backup is from a newer Fernwort (step %d; this one knows %d). Nothing was changed; restore it with that newer Fernwort."
-              .formatted(step, Schema.NEWEST));
+          String.format(
+              Locale.ROOT,
+              "This backup is from a newer Fernwort (step %d; this one knows %d). Nothing was changed; restore it with that newer Fernwort.",
+              step,
+              Schema.NEWEST));
     }
     return step;
   }
@@ -154,7 +158,7 @@ final class Staging implements AutoCloseable {
 
   private void insert(String table, int number, Map<String, @Nullable Object> row)
       throws SQLException {
-    expect(!row.isEmpty(), "row %d of %s is empty".formatted(number + 1, table));
+    expect(!row.isEmpty(), String.format(Locale.ROOT, "row %d of %s is empty", number + 1, table));
     String columns =
         row.keySet().stream().map(c -> '"' + c + '"').collect(Collectors.joining(", "));
     String marks = String.join(", ", java.util.Collections.nCopies(row.size(), "?"));
@@ -169,7 +173,8 @@ final class Staging implements AutoCloseable {
     } catch (SQLException | DateTimeException e) {
       String said = String.valueOf(e.getMessage()).split("[;\n]")[0];
       throw new Refusal(
-          NO_BACKUP.formatted("row %d of %s: %s".formatted(number + 1, table, clip(said))));
+          NO_BACKUP.formatted(
+              String.format(Locale.ROOT, "row %d of %s: %s", number + 1, table, clip(said))));
     }
   }
 

@@ -17,6 +17,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.h2.api.ErrorCode;
@@ -70,8 +71,12 @@ public final class Opening {
       int step = lookThrough();
       if (step > Schema.NEWEST) {
         throw new Refusal(
-            "The data in %s were written by a newer Fernwort (step %d; this one knows %d). Nothing was touched. Start that newer Fernwort, or choose another folder with --data DIR."
-                .formatted(folder.path(), step, Schema.NEWEST));
+            String.format(
+                Locale.ROOT,
+                "The data in %s were written by a newer Fernwort (step %d; this one knows %d). Nothing was touched. Start that newer Fernwort, or choose another folder with --data DIR.",
+                folder.path(),
+                step,
+                Schema.NEWEST));
       }
       bringUpToDate(step);
     }
@@ -163,7 +168,8 @@ public final class Opening {
       compactIfLoose();
       return;
     }
-    Path copy = DatabaseFile.copy(folder, "before-step-%02d-".formatted(step + 1), clock);
+    Path copy =
+        DatabaseFile.copy(folder, String.format(Locale.ROOT, "before-step-%02d-", step + 1), clock);
     try {
       Schema.bringUpToDate(DatabaseUrl.writing(folder.database()));
       DatabaseFile.close(DatabaseUrl.writing(folder.database()));

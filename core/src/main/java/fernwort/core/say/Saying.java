@@ -1,0 +1,171 @@
+package fernwort.core.say;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * A sentence, or a part of one, in which amounts are still amounts.
+ *
+ * @param pieces words and amounts in order
+ */
+public record Saying(List<Piece> pieces) {
+
+  /** Says nothing. */
+  public static final Saying NOTHING = new Saying(List.of());
+
+  private static final String HERE = "{}";
+
+  /** How an amount is written where a sentence is kept: {volume 0.0755}. */
+  private static final Pattern KEPT = Pattern.compile("\\{(\\w+) (-?[0-9.Ee+-]+)}");
+
+  /** A part of a sentence. */
+  public sealed interface Piece permits Words, Amount {}
+
+  /**
+   * Words, which read the same in every unit.
+   *
+   * @param text the words
+   */
+  public record Words(String text) implements Piece {
+    @Override
+    public String toString() {
+      return text;
+    }
+  }
+
+  public Saying {
+    pieces = List.copyOf(pieces);
+  }
+
+  /**
+   * Says a pattern with arguments in the place of each {@code {}}.
+   *
+   * @param pattern words of ours, never of a user's
+   * @param arguments amounts, sayings, or what is said by its words
+   * @throws IllegalArgumentException when there are more or fewer arguments than places
+   */
+  public static Saying of(String pattern, Object... arguments) {
+    List<Piece> pieces = new ArrayList<>();
+    int from = 0;
+    for (Object argument : arguments) {
+      int here = pattern.indexOf(HERE, from);
+      if (here < 0) {
+        throw new IllegalArgumentException("more arguments than places in: " + pattern);
+      }
+      add(pieces, pattern.substring(from, here));
+      switch (argument) {
+        case Saying saying -> pieces.addAll(saying.pieces);
+        case Amount amount -> pieces.add(amount);
+        default -> add(pieces, argument.toString());
+      }
+      from = here + HERE.length();
+    }
+    String rest = pattern.substring(from);
+    if (rest.contains(HERE)) {
+      throw new IllegalArgumentException("fewer arguments than places in: " + pattern);
+    }
+    add(pieces, rest);
+    return new Saying(pieces);
+  }
+
+  private static void add(List<Piece> pieces, String text) {
+    if (!text.isEmpty()) {
+      pieces.add(new Words(text));
+    }
+  }
+
+  /** Says words as they are. */
+  public static Saying words(String text) {
+    return text.isEmpty() ? NOTHING : new Saying(List.of(new Words(text)));
+  }
+
+  /** Says several things with a separator between them. */
+  public static Saying joined(String separator, List<Saying> sayings) {
+    List<Piece> pieces = new ArrayList<>();
+    for (int i = 0; i < sayings.size(); i++) {
+      if (i > 0) {
+        add(pieces, separator);
+      }
+      pieces.addAll(sayings.get(i).pieces);
+    }
+    return new Saying(pieces);
+  }
+
+  /** Says something else after it, without anything between. */
+  public Saying then(Saying next) {
+    return joined("", List.of(this, next));
+  }
+
+  /** Says it as the beginning of a sentence. */
+  public Saying capitalised() {
+    if (pieces.isEmpty() || !(pieces.getFirst() instanceof Words first)) {
+      return this;
+    }
+    List<Piece> capital = new ArrayList<>(pieces);
+    String text = first.text();
+    capital.set(0, new Words(text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1)));
+    return new Saying(capital);
+  }
+
+  /** Tells whether nothing is said. */
+  public boolean isEmpty() {
+    return pieces.isEmpty();
+  }
+
+  /** Returns it with each amount as a reader wants it. */
+  public String in(Function<Amount, String> units) {
+    return pieces.stream()
+        .map(piece ->
+            switch (piece) {
+              case Words words -> words.text();
+              case Amount amount -> units.apply(amount);
+            })
+        .collect(Collectors.joining());
+  }
+
+  /** Returns it in metric units, for programs and the log. */
+  @Override
+  public String toString() {
+    return in(Amount::metric);
+  }
+
+  /** Returns it as it is kept, to be {@link #kept read} again in any units. */
+  public String keep() {
+    return pieces.stream()
+        .map(piece ->
+            switch (piece) {
+              case Words words -> words.text();
+              case Amount a ->
+                  "{%s %s}".formatted(a.quantity().name().toLowerCase(Locale.ROOT), a.si());
+            })
+        .collect(Collectors.joining());
+  }
+
+  /** Reads what was kept; text without amounts is words. */
+  public static Saying kept(String text) {
+    List<Piece> pieces = new ArrayList<>();
+    Matcher amount = KEPT.matcher(text);
+    int from = 0;
+    while (amount.find()) {
+      int begin = amount.start();
+      String before = text.substring(from, begin);
+      try {
+        Quantity quantity = Quantity.valueOf(amount.group(1).toUpperCase(Locale.ROOT));
+        double si = Double.parseDouble(amount.group(2));
+        add(pieces, before);
+        pieces.add(new Amount(quantity, si));
+        from = amount.end();
+      } catch (IllegalArgumentException words) {
+        // Somebody's own words in braces: they stay as they are.
+        continue;
+      }
+    }
+    add(pieces, text.substring(from));
+    return new Saying(pieces);
+  }
+}

@@ -1,0 +1,115 @@
+package fernwort.core.say;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Locale;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Sentences with amounts in them. */
+class SayingTest {
+
+  @Test
+  void whatIsPutIntoASentenceIsSaidInItsPlace() {
+    Saying holds = Saying.of("{} holds {}", "Low fresh", Amount.volume(0.0742));
+    assertThat(holds).hasToString("Low fresh holds 74.2 L");
+    assertThat(Saying.of("{}, {} of it", holds, Amount.share(0.4)))
+        .hasToString("Low fresh holds 74.2 L, 40 % of it");
+  }
+
+  @Test
+  void anAmountIsReadInEachReadersUnits() {
+    Saying said = Saying.of("{} run out", Amount.volume(0.00378541));
+    assertThat(said.in(a -> Math.round(a.si() / 0.00378541) + " US gal"))
+        .isEqualTo("1 US gal run out");
+  }
+
+  @Test
+  void aLabelOfAUsersIsNeverTakenForAPlaceOrAnAmount() {
+    Saying said = Saying.of("{} and {}", "The {} tank", "100 %s");
+    assertThat(said).hasToString("The {} tank and 100 %s");
+    assertThat(Saying.words("{} {volume x}").keep()).isEqualTo("{} {volume x}");
+    assertThat(Saying.kept("My {volume x} {litres 3}")).hasToString("My {volume x} {litres 3}");
+  }
+
+  @Test
+  void aPatternAndItsArgumentsHaveToGoTogether() {
+    assertThatThrownBy(() -> Saying.of("{} and {}", "one")).hasMessageContaining("fewer");
+    assertThatThrownBy(() -> Saying.of("{}", "one", "two")).hasMessageContaining("more");
+  }
+
+  @Test
+  void aSentenceBeginsWithACapital() {
+    assertThat(Saying.of("waste of {} comes back", "Sink").capitalised())
+        .hasToString("Waste of Sink comes back");
+    assertThat(Saying.NOTHING.capitalised()).isEqualTo(Saying.NOTHING);
+  }
+
+  @Test
+  void severalThingsAreSaidWithSomethingBetween() {
+    List<Saying> all = List.of(Saying.words("a"), Saying.of("b {}", Amount.mass(3)));
+    assertThat(Saying.joined("; ", all)).hasToString("a; b 3 kg");
+    assertThat(Saying.joined("; ", List.of()).isEmpty()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "LENGTH, 0.07, 70 mm",
+    "VOLUME, 0.0742, 74.2 L",
+    "VOLUME, 0.074, 74 L",
+    "VOLUME, 0.00034, 340 mL",
+    "VOLUME, 0, 0 L",
+    "VOLUME, -0.0000001, 0 L",
+    "FLOW, 0.0001, 6 L/min",
+    "PRESSURE, 240000, 2.4 bar",
+    "PRESSURE, 350, 3.5 mbar",
+    "MASS, 42.4, 42 kg",
+    "MASS, 4.24, 4.2 kg",
+    "TEMPERATURE, 278.15, 5 °C",
+    "TIME, 45, 45 s",
+    "TIME, 840, 14 min",
+    "TIME, 7260, 2 h 01 min",
+    "SHARE, 0.295, 30 %"
+  })
+  void amountsAreRoundedAsAPersonWould(Quantity quantity, double si, String said) {
+    Locale before = Locale.getDefault();
+    try {
+      Locale.setDefault(Locale.GERMANY);
+      assertThat(new Amount(quantity, si).metric()).isEqualTo(said);
+    } finally {
+      Locale.setDefault(before);
+    }
+  }
+
+  @Provide
+  Arbitrary<Saying> sayings() {
+    Arbitrary<Object> pieces =
+        Arbitraries.oneOf(
+            Arbitraries.strings().alpha().ofMaxLength(6),
+            Combinators.combine(
+                    Arbitraries.of(Quantity.values()), Arbitraries.doubles().between(-1e6, 1e6))
+                .as(Amount::new));
+    return pieces.list().ofMaxSize(5).map(all -> Saying.of("{}".repeat(all.size()), all.toArray()));
+  }
+
+  @Property
+  void whatIsKeptSaysTheSameWhenItIsRead(@ForAll("sayings") Saying said) {
+    assertThat(Saying.kept(said.keep()).keep()).isEqualTo(said.keep());
+    assertThat(Saying.kept(said.keep())).hasToString(said.toString());
+  }
+
+  @Property
+  void twoThingsSaidAfterEachOtherReadAsOne(
+      @ForAll("sayings") Saying one, @ForAll("sayings") Saying other) {
+    assertThat(one.then(other)).hasToString(one.toString() + other);
+  }
+}

@@ -9,6 +9,7 @@ import fernwort.app.store.DataFolder;
 import fernwort.app.store.backup.AtRest;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.Opening;
+import fernwort.core.say.Refusal;
 import java.io.PrintStream;
 import java.net.BindException;
 import java.net.URI;

@@ -1,5 +1,6 @@
 package fernwort.app;
 
+import fernwort.core.say.Refusal;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;

@@ -16,6 +16,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.EmptyingJob;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.ways.Way;
@@ -74,7 +75,7 @@ class ApiController {
   record Turn(String position) {
     Turn {
       if (position == null) {
-        throw new IllegalArgumentException("The field “position” is missing; name one of the part");
+        throw new Refusal("The field “position” is missing; name one of the part");
       }
     }
   }
@@ -83,11 +84,10 @@ class ApiController {
   record TankReading(double amount, String unit, Optional<Instant> at) {
     TankReading {
       if (unit == null) {
-        throw new IllegalArgumentException(
-            "The field “unit” is missing; give percent, litres, stick or steps");
+        throw new Refusal("The field “unit” is missing; give percent, litres, stick or steps");
       }
       if (!Double.isFinite(amount)) {
-        throw new IllegalArgumentException("The field “amount” is no number that a tank can hold");
+        throw new Refusal("The field “amount” is no number that a tank can hold");
       }
     }
   }

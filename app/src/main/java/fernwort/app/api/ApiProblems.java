@@ -1,16 +1,15 @@
 package fernwort.app.api;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.compute.TooBusy;
 import fernwort.app.store.StaleVersion;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.disk.FolderWatch;
-import fernwort.app.web.Faults;
 import fernwort.app.web.Sentence;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
+import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Locale;
@@ -53,8 +52,13 @@ class ApiProblems {
   }
 
   @ExceptionHandler
-  ResponseEntity<Failure> missing(Refusal e) {
+  ResponseEntity<Failure> missing(Missing e) {
     return answer(HttpStatus.NOT_FOUND, e.getMessage());
+  }
+
+  @ExceptionHandler
+  ResponseEntity<Failure> refused(Refusal e) {
+    return answer(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
   }
 
   @ExceptionHandler
@@ -64,14 +68,7 @@ class ApiProblems {
 
   @ExceptionHandler
   ResponseEntity<Failure> wrong(IllegalArgumentException e, HttpServletRequest request) {
-    return answer(
-        HttpStatus.UNPROCESSABLE_CONTENT,
-        Faults.isMeant(e) ? e.getMessage() : Sentence.notUnderstood(request, e));
-  }
-
-  @ExceptionHandler
-  ResponseEntity<Failure> unsettled(UnsettledFlowException e) {
-    return answer(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
+    return answer(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.notUnderstood(request, e));
   }
 
   @ExceptionHandler
@@ -92,7 +89,7 @@ class ApiProblems {
   @ExceptionHandler
   ResponseEntity<Failure> unreadable(HttpMessageNotReadableException e) {
     for (Throwable at = e; at != null; at = at.getCause()) {
-      if (at instanceof IllegalArgumentException wrong && Faults.isMeant(wrong)) {
+      if (at instanceof Refusal wrong) {
         return answer(HttpStatus.UNPROCESSABLE_CONTENT, wrong.getMessage());
       }
     }

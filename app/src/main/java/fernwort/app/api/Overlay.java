@@ -5,6 +5,9 @@ import fernwort.app.garage.OpenRig;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -33,7 +36,7 @@ record Overlay(
   /**
    * Returns a state with these things otherwise.
    *
-   * @throws IllegalArgumentException naming the part, position or amount that cannot be so
+   * @throws Refusal naming the part, position or amount that cannot be so
    */
   State on(OpenRig rig, State recorded) {
     State state = recorded;
@@ -49,17 +52,15 @@ record Overlay(
 
   private static double volume(OpenRig rig, String tank, double litres) {
     if (!(rig.rig().part(tank).kind() instanceof Kind.Tank)) {
-      throw new IllegalArgumentException(
-          rig.rig().part(tank).label() + " is no tank; give litres of tanks only");
+      throw new Refusal(rig.rig().part(tank).label() + " is no tank; give litres of tanks only");
     }
     double capacity = rig.plumbing().room(tank).capacity();
     if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {
-      throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "%s holds from 0 to %.1f L; give its litres",
+      throw new Refusal(
+          Saying.of(
+              "{} holds from 0 to {}; give its litres",
               rig.rig().part(tank).label(),
-              capacity / LITRE));
+              Amount.volume(capacity)));
     }
     return Math.min(litres * LITRE, capacity);
   }
@@ -67,7 +68,7 @@ record Overlay(
   private Slope leaning() {
     Lean lean = slope.orElseThrow();
     if (!(Math.abs(lean.pitch()) <= STEEPEST && Math.abs(lean.roll()) <= STEEPEST)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT, "No vehicle stands at more than %.0f°; check pitch and roll", STEEPEST));
     }

@@ -1,6 +1,7 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -29,14 +30,14 @@ record RunAsked(
   record Act(double at, String part, String position) {
     Act {
       if (part == null || position == null) {
-        throw new IllegalArgumentException("An act lacks its “part” or its “position”; give both");
+        throw new Refusal("An act lacks its “part” or its “position”; give both");
       }
     }
   }
 
   RunAsked {
     if (!(seconds > 0 && seconds <= LONGEST)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT,
               "The field “seconds” is missing or out of range; give up to %.0f",
@@ -44,14 +45,13 @@ record RunAsked(
     }
     double last = seconds;
     if (acts.orElse(List.of()).size() > MOST_ACTS) {
-      throw new IllegalArgumentException("Too many acts; give up to " + MOST_ACTS);
+      throw new Refusal("Too many acts; give up to " + MOST_ACTS);
     }
     if (acts.orElse(List.of()).stream().anyMatch(a -> !(a.at() >= 0 && a.at() <= last))) {
-      throw new IllegalArgumentException(
-          "An act is outside the run; give “at” from 0 to “seconds”");
+      throw new Refusal("An act is outside the run; give “at” from 0 to “seconds”");
     }
     if (every.isPresent() && !(seconds / every.get() <= MOST_SAMPLES && every.get() > 0)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT, "“every” makes more than %d samples; give a longer time", MOST_SAMPLES));
     }

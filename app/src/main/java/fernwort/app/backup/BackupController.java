@@ -1,7 +1,7 @@
 package fernwort.app.backup;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.backup.Backups;
+import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
@@ -47,16 +47,16 @@ class BackupController {
       Model model)
       throws IOException {
     if (!sure) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "Restoring puts the backup in the place of everything here: tick that it is meant");
     }
     if (file.isEmpty()) {
-      throw new IllegalArgumentException("No file was chosen; choose a backup");
+      throw new Refusal("No file was chosen; choose a backup");
     }
     try {
       backups.restore(file.getInputStream(), StoredRigs.look());
     } catch (Refusal wrong) {
-      throw new IllegalArgumentException(wrong.getMessage(), wrong);
+      throw new Refusal(wrong.getMessage(), wrong);
     }
     return "redirect:/rigs?restored";
   }

@@ -1,9 +1,9 @@
 package fernwort.app.backup;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.backup.Backups;
+import fernwort.core.say.Refusal;
 import java.io.BufferedReader;
 import java.io.FilterInputStream;
 import java.io.IOException;

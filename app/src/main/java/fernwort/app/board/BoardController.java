@@ -15,6 +15,7 @@ import fernwort.core.jobs.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Instant;
@@ -149,8 +150,7 @@ class BoardController {
           ? clock.instant()
           : given;
     } catch (DateTimeParseException e) {
-      throw new IllegalArgumentException(
-          "The time is not readable; give date and time, such as 2026-11-24 18:40");
+      throw new Refusal("The time is not readable; give date and time, such as 2026-11-24 18:40");
     }
   }
 

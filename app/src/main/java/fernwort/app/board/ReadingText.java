@@ -2,6 +2,7 @@ package fernwort.app.board;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.say.Refusal;
 import fernwort.core.tank.Reading;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -23,7 +24,7 @@ public final class ReadingText {
    * @param amount the number, with decimal point or comma, with or without a unit behind it
    * @param way percent, litres (a volume), stick (a length) or steps
    * @param units what a bare number is in
-   * @throws IllegalArgumentException in one sentence, when it is no number or no such way
+   * @throws Refusal in one sentence, when it is no number or no such way
    */
   public static Typed of(String amount, String way, Units units) {
     return switch (way) {
@@ -42,12 +43,12 @@ public final class ReadingText {
       case "steps" -> {
         double value = number(amount);
         if (value != Math.rint(value)) {
-          throw new IllegalArgumentException("A sender shows whole steps; give a whole number");
+          throw new Refusal("A sender shows whole steps; give a whole number");
         }
         yield new Typed(new Reading.Steps((int) value), plain(value) + " steps");
       }
       default ->
-          throw new IllegalArgumentException(
+          throw new Refusal(
               "\"" + way + "\" is no way to read a tank; use percent, litres, stick or steps");
     };
   }
@@ -63,7 +64,7 @@ public final class ReadingText {
   static double number(String text) {
     String plain = text.strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,9}(\\.[0-9]{1,20})?")) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "\"%s\" is not a number; type digits, such as 62 or 7,5"
               .formatted(text.length() > 20 ? text.substring(0, 20) + "…" : text)
               .toString());

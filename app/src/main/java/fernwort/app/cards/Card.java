@@ -3,7 +3,7 @@ package fernwort.app.cards;
 import fernwort.app.web.Field;
 import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.say.Refusal;
 import java.time.Duration;
 import java.util.List;
 
@@ -69,7 +69,7 @@ public record Card(
     /**
      * Returns the answer.
      *
-     * @throws IllegalArgumentException with what is wrong or missing
+     * @throws Refusal with what is wrong or missing
      */
     Answer answer();
   }
@@ -85,8 +85,8 @@ public record Card(
       return of(id, title, form.fields(), "", answer, note);
     } catch (EffortExceededException e) {
       return of(id, title, form.fields(), TOO_LONG, none, note);
-    } catch (IllegalArgumentException | UnsettledFlowException e) {
-      return of(id, title, form.fields(), String.valueOf(e.getMessage()), none, note);
+    } catch (Refusal e) {
+      return of(id, title, form.fields(), form.units().say(e.saying()), none, note);
     }
   }
 

@@ -4,6 +4,7 @@ import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -45,7 +46,7 @@ public final class Form {
       try {
         value = Units.of(entry.get().units()).parse(label, measure, entry.get().text());
         shown = units.number(measure, value);
-      } catch (IllegalArgumentException e) {
+      } catch (Refusal e) {
         wrong(e);
       }
     }
@@ -63,7 +64,7 @@ public final class Form {
       try {
         value = plain(label, shown);
         shown = shown(value);
-      } catch (IllegalArgumentException e) {
+      } catch (Refusal e) {
         wrong(e);
       }
     }
@@ -80,7 +81,7 @@ public final class Form {
           .filter(t -> !t.isBlank())
           .map(t -> plain(label, t))
           .toList();
-    } catch (IllegalArgumentException e) {
+    } catch (Refusal e) {
       wrong(e);
       return List.of();
     }
@@ -124,8 +125,8 @@ public final class Form {
     return Optional.ofNullable(kept.get(name)).filter(k -> !k.text().isBlank());
   }
 
-  private void wrong(IllegalArgumentException e) {
-    problem = problem.isEmpty() ? String.valueOf(e.getMessage()) : problem;
+  private void wrong(Refusal e) {
+    problem = problem.isEmpty() ? units.say(e.saying()) : problem;
   }
 
   public static double plain(String label, String text) {
@@ -135,12 +136,12 @@ public final class Form {
   /**
    * Understands a whole number.
    *
-   * @throws IllegalArgumentException in one sentence, naming the field
+   * @throws Refusal in one sentence, naming the field
    */
   public static int whole(String label, String text) {
     double value = plain(label, text);
     if (value != Math.rint(value) || Math.abs(value) > 1_000_000) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "%s: “%s” is no whole number; type one, such as 2".formatted(label, text.strip()));
     }
     return (int) value;
@@ -149,5 +150,10 @@ public final class Form {
   /** Returns a number as people write it. */
   public static String shown(double value) {
     return Units.METRIC.number(Measure.MASS, value);
+  }
+
+  /** Returns the units that its entries are shown in. */
+  Units units() {
+    return units;
   }
 }

@@ -2,7 +2,7 @@ package fernwort.app.garage;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.format.RigFormat;
 import fernwort.app.store.RigStore;
 import fernwort.app.store.backup.Backups;
@@ -10,6 +10,7 @@ import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigLimits;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -96,7 +97,7 @@ public class Descriptions {
     String text = format.write(rig);
     int bytes = text.getBytes(StandardCharsets.UTF_8).length;
     if (bytes > RigFormat.MOST_KEPT) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT,
               "The rig would be %,d bytes large, and there is room for %,d; leave out parts, lines or points",
@@ -149,7 +150,7 @@ public class Descriptions {
     return store
         .description(id, version)
         .map(this::read)
-        .orElseThrow(() -> new Refusal("This rig has no version " + version + "."));
+        .orElseThrow(() -> new Missing("This rig has no version " + version + "."));
   }
 
   /** Puts a rig away, or takes it out again. */

@@ -1,12 +1,13 @@
 package fernwort.app.garage;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.core.jobs.EmptyingJob;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Remedy;
 import fernwort.core.jobs.Slips;
+import fernwort.core.say.Refusal;
 import java.util.List;
 
 /**
@@ -42,13 +43,13 @@ public record JobBook(
    * Returns a job.
    *
    * @throws Refusal when the rig has none with this id
-   * @throws IllegalArgumentException when a tank does not take what is to be filled in
+   * @throws Refusal when a tank does not take what is to be filled in
    */
   public Job job(String id) {
     return jobs.byId(id)
         .or(() -> EmptyingJob.named(plans.plumbing(), id))
         .orElseThrow(
-            () -> new Refusal("This rig has no such job any more; pick one from the list"));
+            () -> new Missing("This rig has no such job any more; pick one from the list"));
   }
 
   /** Returns the other means to the same end, as far as the rig can do them. */

@@ -65,7 +65,7 @@ public class JobDesk {
   /**
    * Plans a job from how things stand.
    *
-   * @throws fernwort.app.Refusal when the rig has no such job
+   * @throws fernwort.core.say.Refusal when the rig has no such job
    */
   public Plan plan(OpenRig rig, String job, State from) {
     return book(rig).plans().plan(book(rig).job(job), from);
@@ -74,7 +74,7 @@ public class JobDesk {
   /**
    * Returns what every single slip of a job leads to, the worst first, once it has been tried.
    *
-   * @throws fernwort.app.Refusal when the rig has no such job
+   * @throws fernwort.core.say.Refusal when the rig has no such job
    * @throws TooBusy when it takes longer than anybody should wait
    */
   public List<Slip> slips(OpenRig rig, String job, State from) {

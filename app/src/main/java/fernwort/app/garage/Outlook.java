@@ -4,6 +4,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Ways;
 import java.util.List;
@@ -37,7 +38,7 @@ public record Outlook(Ways ways, List<Warning> warnings) {
     /**
      * Works both out.
      *
-     * @throws IllegalArgumentException in one sentence, when the handle has no such position
+     * @throws Refusal in one sentence, when the handle has no such position
      */
     public static Preview of(OpenRig rig, State state, String part, String position) {
       rig.rig().position(part, position);

@@ -7,6 +7,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
@@ -74,11 +75,11 @@ public class States {
   /**
    * Keeps how a rig is parked; its levels are read and reckoned on that slope from now on.
    *
-   * @throws IllegalArgumentException in one sentence, when nobody parks like that
+   * @throws Refusal in one sentence, when nobody parks like that
    */
   public void park(OpenRig rig, Slope slope) {
     if (!(Math.abs(slope.pitch()) <= STEEPEST && Math.abs(slope.roll()) <= STEEPEST)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", STEEPEST));
     }
@@ -104,7 +105,7 @@ public class States {
   /**
    * Turns a handle.
    *
-   * @throws IllegalArgumentException in one sentence, when it has no such position
+   * @throws Refusal in one sentence, when it has no such position
    */
   public void turn(OpenRig rig, String part, String position, String who) {
     rig.rig().position(part, position);
@@ -115,7 +116,7 @@ public class States {
    * Keeps a reading of a tank.
    *
    * @param shown the reading as it was given, such as "62 %"
-   * @throws IllegalArgumentException in one sentence, when the tank cannot hold or show that
+   * @throws Refusal in one sentence, when the tank cannot hold or show that
    */
   public void record(
       OpenRig rig, String tank, Reading reading, String shown, Instant at, String who) {
@@ -125,15 +126,13 @@ public class States {
   private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
     Part part = rig.rig().part(tank);
     if (!(part.kind() instanceof Kind.Tank kind)) {
-      throw new IllegalArgumentException(part.label() + " is no tank; pick a tank to read");
+      throw new Refusal(part.label() + " is no tank; pick a tank to read");
     }
     if (at.isBefore(Instant.EPOCH)) {
-      throw new IllegalArgumentException(
-          "The time of the reading is before 1970; give when you looked");
+      throw new Refusal("The time of the reading is before 1970; give when you looked");
     }
     if (at.isAfter(clock.instant().plus(AHEAD))) {
-      throw new IllegalArgumentException(
-          "The time of the reading is more than a day ahead; give when you looked");
+      throw new Refusal("The time of the reading is more than a day ahead; give when you looked");
     }
     double volume = reading.volume(kind, rig.plumbing().room(tank), parked(rig));
     return new Logbook.Level(volume, at.truncatedTo(ChronoUnit.MICROS), shown);
@@ -144,7 +143,7 @@ public class States {
    * so: what they held when it began was a guess.
    *
    * @param shown writes a volume (m³) as the reading is to be shown
-   * @throws IllegalArgumentException naming the part that is gone or changed since
+   * @throws Refusal naming the part that is gone or changed since
    */
   @Transactional
   public void adopt(OpenRig rig, State state, DoubleFunction<String> shown, String who) {
@@ -156,7 +155,7 @@ public class States {
               && rig.rig().part(handle.getKey()).kind().positions().stream()
                   .anyMatch(p -> p.id().equals(handle.getValue()));
       if (!there) {
-        throw new IllegalArgumentException(
+        throw new Refusal(
             "The rig was changed since: it has no “%s” that can stand so any more. Nothing was kept; rehearse again"
                 .formatted(handle.getKey()));
       }

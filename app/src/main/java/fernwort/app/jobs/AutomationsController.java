@@ -13,6 +13,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Times;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
@@ -160,7 +161,7 @@ class AutomationsController {
         List<AutomationCheck.Finding> found = check.findings(automation, now);
         alone.addAll(found);
         rows.add(new Row(kept.id(), entered.words(rig.rig()), words(found), ""));
-      } catch (IllegalArgumentException e) {
+      } catch (Refusal e) {
         rows.add(
             new Row(
                 kept.id(),

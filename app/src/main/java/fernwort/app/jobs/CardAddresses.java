@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.store.SettingStore;
+import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.Inet4Address;
 import java.net.InetAddress;
@@ -62,12 +63,12 @@ class CardAddresses {
   /**
    * Chooses an address; an empty one leaves it to the page's own.
    *
-   * @throws IllegalArgumentException when it is none
+   * @throws Refusal when it is none
    */
   void choose(String typed) {
     String address = typed.strip().replaceAll("/+$", "");
     if (!address.isEmpty() && !isAddress(address)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "The address “%s” is none; type one such as http://192.168.1.20:8080"
               .formatted(address.length() > 60 ? address.substring(0, 60) + "…" : address));
     }

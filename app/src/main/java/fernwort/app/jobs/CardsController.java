@@ -1,6 +1,6 @@
 package fernwort.app.jobs;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.JobBook;
 import fernwort.app.garage.JobDesk;
@@ -15,6 +15,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.DateTimeException;
@@ -115,7 +116,7 @@ class CardsController {
       return Optional.of(
           LocalDate.parse(until.strip()).plusDays(1).atStartOfDay(clock.getZone()).toInstant());
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException("The day is not readable; give it as 2026-12-24");
+      throw new Refusal("The day is not readable; give it as 2026-12-24");
     }
   }
 
@@ -137,7 +138,7 @@ class CardsController {
         store
             .holding(token)
             .orElseThrow(() ->
-                new Refusal(
+                new Missing(
                     "This card was withdrawn, is over, or was never made. Ask whoever lent you the rig."));
     OpenRig rig = rigs.open(card.rig());
     JobBook book = desk.book(rig);

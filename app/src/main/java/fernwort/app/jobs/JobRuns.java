@@ -12,6 +12,7 @@ import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Step;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
@@ -52,7 +53,7 @@ class JobRuns {
     Job found = book.job(job);
     Plan plan = book.plans().plan(found, states.of(rig).state());
     if (plan.trouble().isPresent()) {
-      throw new IllegalArgumentException(plan.trouble().get().words().toString());
+      throw new Refusal(plan.trouble().get().words());
     }
     return store.begin(rig.id(), job, found.name().keep(), who, text.planned(plan));
   }
@@ -118,7 +119,7 @@ class JobRuns {
   /**
    * A step cannot be done: its handle is stuck where it stands, and the rest is planned anew.
    *
-   * @throws IllegalArgumentException when nothing else leads there, saying why
+   * @throws Refusal when nothing else leads there, saying why
    */
   @Transactional
   void cannot(OpenRig rig, String run, int seq) {
@@ -143,8 +144,7 @@ class JobRuns {
     State now = states.of(rig).state();
     Plan plan = book.plans().plan(book.job(going.job()), now, stage, stuck);
     if (plan.trouble().isPresent()) {
-      throw new IllegalArgumentException(
-          "There is no other way from here: " + plan.trouble().get().words());
+      throw new Refusal("There is no other way from here: " + plan.trouble().get().words());
     }
     store.replan(run, text.planned(plan));
   }
@@ -185,14 +185,12 @@ class JobRuns {
   /** A step of a run that is under way. */
   private RunStore.Row row(OpenRig rig, String run, int seq) {
     if (store.get(rig.id(), run).outcome() != RunStore.Outcome.RUNNING) {
-      throw new IllegalArgumentException(
-          "This run has ended and stays as it is; begin the job again");
+      throw new Refusal("This run has ended and stays as it is; begin the job again");
     }
     return store.steps(run).stream()
         .filter(r -> r.seq() == seq && r.mark() != Mark.REPLACED)
         .findFirst()
-        .orElseThrow(() ->
-            new IllegalArgumentException(
-                "This step has been planned anew since; look at the sheet again"));
+        .orElseThrow(
+            () -> new Refusal("This step has been planned anew since; look at the sheet again"));
   }
 }

@@ -15,6 +15,7 @@ import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Slip;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -129,8 +130,7 @@ class JobsController {
         BigDecimal.valueOf(1000 * units.parse("The mark", Measure.VOLUME, amount))
             .setScale(1, RoundingMode.HALF_UP);
     if (litres.signum() <= 0) {
-      throw new IllegalArgumentException(
-          "The mark has to be above nothing; type how much the tank is to hold");
+      throw new Refusal("The mark has to be above nothing; type how much the tank is to hold");
     }
     to.addAttribute("id", id).addAttribute("job", FillToMark.name(filling, litres));
     return "redirect:/rigs/{id}/jobs/{job}";

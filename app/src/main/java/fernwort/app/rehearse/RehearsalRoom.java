@@ -1,8 +1,9 @@
 package fernwort.app.rehearse;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.garage.OpenRig;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Refusal;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.Map;
@@ -49,11 +50,11 @@ class RehearsalRoom implements SmartLifecycle {
   /**
    * Starts a rehearsal and returns its address.
    *
-   * @throws IllegalArgumentException when too many are running
+   * @throws Refusal when too many are running
    */
   String start(OpenRig rig, Simulation from) {
     if (seats.size() >= MOST) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(Locale.ROOT, "%d rehearsals are running; close one of them first", MOST));
     }
     String id = UUID.randomUUID().toString();
@@ -73,7 +74,7 @@ class RehearsalRoom implements SmartLifecycle {
   private Seat seat(String id) {
     Seat seat = seats.get(id);
     if (seat == null) {
-      throw new Refusal("This rehearsal has ended; start another from the Board");
+      throw new Missing("This rehearsal has ended; start another from the Board");
     }
     seat.seen = System.nanoTime();
     return seat;

@@ -14,6 +14,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -125,9 +126,8 @@ class DescribeController {
     NewPart.Through ends =
         added
             .through()
-            .orElseThrow(() ->
-                new IllegalArgumentException(
-                    added.label() + " has one end only; tee it off instead"));
+            .orElseThrow(
+                () -> new Refusal(added.label() + " has one end only; tee it off instead"));
     return step(
         new Hand(id, version, who),
         "Put %s into %s".formatted(part.label(), old.label()),
@@ -253,7 +253,7 @@ class DescribeController {
   private static PortRef port(String text) {
     int dot = text.lastIndexOf('.');
     if (dot < 0) {
-      throw new IllegalArgumentException("“" + text + "” is no port; pick one of the list");
+      throw new Refusal("“" + text + "” is no port; pick one of the list");
     }
     return new PortRef(text.substring(0, dot), text.substring(dot + 1));
   }
@@ -303,8 +303,7 @@ class DescribeController {
             .filter(f -> f.key().equals(finding) && f.change().isPresent())
             .findFirst()
             .orElseThrow(() ->
-                new IllegalArgumentException(
-                    "That finding is gone, or cannot be mended with a click; look again"));
+                new Refusal("That finding is gone, or cannot be mended with a click; look again"));
     return step(
         new Hand(id, version, who),
         "Mended: " + found.title(),

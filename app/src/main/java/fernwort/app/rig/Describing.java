@@ -15,6 +15,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -243,7 +244,7 @@ class Describing {
   private static ProfilePoint point(Units units, String line) {
     String[] cells = line.strip().split("\\s*[,;]\\s+|\\s*;\\s*");
     if (cells.length != 2) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "Rises and sags: “%s” needs two numbers, along the run and height".formatted(line));
     }
     return new ProfilePoint(

@@ -6,6 +6,7 @@ import fernwort.app.web.Field;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Motor;
 import fernwort.core.rig.Stop;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -309,7 +310,7 @@ final class KindForm {
     }
     String joins = v.text("new-joins");
     if (joinsOf(valve).stream().noneMatch(o -> o.value().equals(joins))) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "One more position: “" + joins + "” cannot be chosen; pick one of the list");
     }
     if (!joins.isEmpty()) {

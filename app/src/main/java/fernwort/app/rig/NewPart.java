@@ -7,6 +7,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Optional;
 
@@ -85,14 +86,13 @@ public record NewPart(String id, String label, Kind kind, double bodyLitres) {
   /**
    * Returns the new part with this short name.
    *
-   * @throws IllegalArgumentException when there is none
+   * @throws Refusal when there is none
    */
   public static NewPart of(String id) {
     return ALL.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(() ->
-            new IllegalArgumentException("“" + id + "” cannot be added; pick one of the list"));
+        .orElseThrow(() -> new Refusal("“" + id + "” cannot be added; pick one of the list"));
   }
 
   /** The two ports by which it stands in a line. */

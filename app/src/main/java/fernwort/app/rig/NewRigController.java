@@ -6,6 +6,7 @@ import fernwort.app.garage.Descriptions;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,9 +41,8 @@ class NewRigController {
       @RequestParam String layout, @RequestParam String name, @ModelAttribute("who") String who) {
     ReadyRig ready =
         ReadyRig.find(layout)
-            .orElseThrow(() ->
-                new IllegalArgumentException(
-                    "There is no layout “" + layout + "”; pick one of the pictures"));
+            .orElseThrow(
+                () -> new Refusal("There is no layout “" + layout + "”; pick one of the pictures"));
     Rig rig = name.isBlank() ? ready.rig() : RigEdit.of(ready.rig()).rename(name.strip());
     String id = rigs.add(rig, who, "Started from “" + ready.title() + "”");
     return "redirect:/rigs/" + id + "/rig";

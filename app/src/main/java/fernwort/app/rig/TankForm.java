@@ -14,6 +14,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.List;
@@ -223,7 +224,7 @@ final class TankForm {
     List<List<String>> rows =
         v.text("sizes").lines().filter(l -> !l.isBlank()).map(TankForm::cells).toList();
     if (rows.isEmpty()) {
-      throw new IllegalArgumentException("Outside sizes are empty; type length, width, height");
+      throw new Refusal("Outside sizes are empty; type length, width, height");
     }
     List<String> first = rows.getFirst();
     return switch (v.text("shape")) {
@@ -274,7 +275,7 @@ final class TankForm {
 
   private static String cell(List<String> row, int index) {
     if (index >= row.size()) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "“%s” has too few numbers; see the note below the field"
               .formatted(String.join(", ", row)));
     }
@@ -288,7 +289,7 @@ final class TankForm {
             .filter(u -> Values.key(u).equals(cell(cells, 1)))
             .findFirst()
             .orElseThrow(() ->
-                new IllegalArgumentException(
+                new Refusal(
                     "Port “%s”: “%s” is no use; use fill, feed, vent, drain, gauge, link or float"
                         .formatted(cell(cells, 0), cell(cells, 1))));
     String what = "Port " + cell(cells, 0);

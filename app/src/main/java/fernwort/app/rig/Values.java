@@ -4,6 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Doubt;
 import fernwort.app.web.Field;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -85,7 +86,7 @@ final class Values {
         .filter(e -> key(e).equals(text(name)))
         .findFirst()
         .orElseThrow(() ->
-            new IllegalArgumentException(
+            new Refusal(
                 "%s: “%s” cannot be chosen; pick one of the list".formatted(label, text(name))));
   }
 

@@ -7,6 +7,7 @@ import fernwort.app.web.Field;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Vehicle;
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -88,7 +89,7 @@ final class VehicleForm {
   /**
    * Reads the form.
    *
-   * @throws IllegalArgumentException naming field and mend
+   * @throws Refusal naming field and mend
    * @throws Doubt when an amount looks like a slip of the decimal point
    */
   Vehicle read(Values v) {
@@ -110,7 +111,7 @@ final class VehicleForm {
   private Axle axle(String line) {
     String[] cells = line.strip().split("\\s*;\\s*");
     if (cells.length != 4) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "Axles: “%s” needs a name and three numbers, parted by semicolons".formatted(line));
     }
     return new Axle(

@@ -6,6 +6,7 @@ import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
@@ -66,7 +67,7 @@ class RigsController {
       HttpServletResponse response)
       throws IOException {
     if (file.getSize() > RigFormat.MOST_BYTES) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "The file is larger than 2 MB; rigs are far smaller, check that it is the right file");
     }
     try {

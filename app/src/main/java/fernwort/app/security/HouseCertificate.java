@@ -1,7 +1,7 @@
 package fernwort.app.security;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.NetworkInterface;

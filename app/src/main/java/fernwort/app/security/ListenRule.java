@@ -1,6 +1,6 @@
 package fernwort.app.security;
 
-import fernwort.app.Refusal;
+import fernwort.core.say.Refusal;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
 

@@ -1,8 +1,8 @@
 package fernwort.app.security;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
+import fernwort.core.say.Refusal;
 import java.io.BufferedReader;
 import java.io.Console;
 import java.io.IOException;

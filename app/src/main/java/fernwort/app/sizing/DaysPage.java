@@ -5,6 +5,7 @@ import fernwort.app.cards.Chart;
 import fernwort.app.cards.Form;
 import fernwort.app.cards.Trip;
 import fernwort.app.units.Measure;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
 import fernwort.core.sizing.Habit;
 import fernwort.core.sizing.Habits;
@@ -251,7 +252,7 @@ final class DaysPage {
         () -> {
           Habits habits = trip.habits();
           if (!(habits.freshPerDay() > 0)) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                 "Nobody uses any water with these habits, so that no tank ever ends; enter some above");
           }
           double fresh = full.freshLeft();

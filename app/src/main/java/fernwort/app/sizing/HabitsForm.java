@@ -3,6 +3,7 @@ package fernwort.app.sizing;
 import fernwort.app.cards.Form;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habit;
 import fernwort.core.sizing.Habits;
 import java.util.ArrayList;
@@ -87,7 +88,7 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
   /**
    * Reads the form.
    *
-   * @throws IllegalArgumentException naming field and mend
+   * @throws Refusal naming field and mend
    */
   static Habits read(Habits before, Map<String, String> form, Units units) {
     List<Habit> habits = new ArrayList<>();

@@ -11,6 +11,7 @@ import fernwort.core.plumbing.WasteRuns;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.PumpCycle;
 import java.util.ArrayList;
@@ -43,9 +44,9 @@ final class PumpPage {
     String problem = "";
     try {
       figures = Optional.of(PumpAndLines.of(trip.plumbing(), trip.now(), together));
-    } catch (IllegalArgumentException e) {
+    } catch (Refusal e) {
       figures = Optional.empty();
-      problem = String.valueOf(e.getMessage());
+      problem = trip.units().say(e.saying());
     }
     List<Card> cards = new ArrayList<>();
     if (figures.isPresent()) {
@@ -62,7 +63,7 @@ final class PumpPage {
               form,
               "",
               () -> {
-                throw new IllegalArgumentException(why);
+                throw new Refusal(why);
               }));
     }
     cards.add(page.narrow());
@@ -252,9 +253,7 @@ final class PumpPage {
             + " open. Without either, hoses give way by about 25 mL: an estimate.",
         () -> {
           Kind.Pump pump =
-              pump()
-                  .orElseThrow(() ->
-                      new IllegalArgumentException("No pump with a pressure switch is described"));
+              pump().orElseThrow(() -> new Refusal("No pump with a pressure switch is described"));
           double gives = PumpCycle.HOSES + PumpCycle.takesUp(pump, vessel, precharge);
           List<List<String>> rows =
               figures.fixtures().stream()
@@ -323,8 +322,7 @@ final class PumpPage {
             + " the fitting; β is fitting over line.",
         () -> {
           if (!(fitting > 0 && fitting <= bore)) {
-            throw new IllegalArgumentException(
-                "The fitting must be narrower than the line, and more than nothing");
+            throw new Refusal("The fitting must be narrower than the line, and more than nothing");
           }
           double open = 1 - Math.pow(fitting / bore, 2);
           Pipe through = Pipe.of(fitting, 1e-4, SMOOTH, open / 2 + open * open, Fluid.WATER);
@@ -358,7 +356,7 @@ final class PumpPage {
           List<List<String>> rows =
               WasteRuns.of(trip.plumbing()).stream().map(this::drain).toList();
           if (rows.isEmpty()) {
-            throw new IllegalArgumentException("No fixture's waste is joined to a line");
+            throw new Refusal("No fixture's waste is joined to a line");
           }
           return Card.Answer.tables(
               List.of(),

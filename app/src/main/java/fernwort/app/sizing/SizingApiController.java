@@ -3,6 +3,7 @@ package fernwort.app.sizing;
 import fernwort.app.cards.Card;
 import fernwort.app.cards.CardDesk;
 import fernwort.app.units.Units;
+import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.Locale;
@@ -41,7 +42,7 @@ class SizingApiController {
             .filter(p -> p.name().toLowerCase(Locale.ROOT).equals(page))
             .findFirst()
             .orElseThrow(() ->
-                new IllegalArgumentException(
+                new Refusal(
                     "There is no page “%s” of Sizing; ask for days, space, weight, pump or supply"
                         .formatted(page)));
     return wanted.of(desk.trip(id, Units.METRIC)).stream()

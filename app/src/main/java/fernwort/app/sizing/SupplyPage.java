@@ -8,6 +8,7 @@ import fernwort.core.load.Restraint;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
 import fernwort.core.sizing.Hauling;
 import fernwort.core.sizing.TimedJug;
@@ -54,7 +55,7 @@ final class SupplyPage {
             + " root of pressure.",
         () -> {
           if (near.isEmpty()) {
-            throw new IllegalArgumentException("Fill the jug and enter how long it took");
+            throw new Refusal("Fill the jug and enter how long it took");
           }
           TimedJug first = TimedJug.of(jug, near);
           List<Card.Row> rows = new ArrayList<>();
@@ -182,7 +183,7 @@ final class SupplyPage {
         "A tank between a slow supply and the pump holds what the supply cannot give in time.",
         () -> {
           if (!(supply >= 0 && demand > 0 && minutes > 0)) {
-            throw new IllegalArgumentException(
+            throw new Refusal(
                 "The supply gives nothing or more; what you want and its minutes are more than nothing");
           }
           double needs = new TimedJug(supply, 0, 1).buffer(demand, minutes * 60);

@@ -3,6 +3,7 @@ package fernwort.app.store;
 import static fernwort.app.store.db.Tables.CARD;
 
 import fernwort.app.store.db.tables.records.CardRecord;
+import fernwort.core.say.Refusal;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
@@ -53,21 +54,21 @@ public class CardStore {
    * Makes a card and returns its token.
    *
    * @param expires until when it holds; empty for until it is withdrawn
-   * @throws IllegalArgumentException when it has no name, shows nothing, or would be over already
+   * @throws Refusal when it has no name, shows nothing, or would be over already
    */
   @Transactional
   public String make(String rig, String name, List<String> shows, Optional<Instant> expires) {
     if (expires.filter(e -> e.isBefore(clock.instant())).isPresent()) {
-      throw new IllegalArgumentException("The card would be over already; choose a later day");
+      throw new Refusal("The card would be over already; choose a later day");
     }
     if (name.isBlank() || name.length() > LONGEST_NAME) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT, "Say who the card is for, in up to %d characters", LONGEST_NAME));
     }
     String joined = String.join(" ", shows);
     if (joined.isBlank() || joined.length() > 1000) {
-      throw new IllegalArgumentException("Choose what the card shows, a few jobs at most");
+      throw new Refusal("Choose what the card shows, a few jobs at most");
     }
     byte[] bytes = new byte[TOKEN_BYTES];
     random.nextBytes(bytes);

@@ -1,6 +1,6 @@
 package fernwort.app.store;
 
-import fernwort.app.Refusal;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;

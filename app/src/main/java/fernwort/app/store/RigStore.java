@@ -3,8 +3,9 @@ package fernwort.app.store;
 import static fernwort.app.store.db.Tables.RIG;
 import static fernwort.app.store.db.Tables.RIG_VERSION;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.store.db.tables.records.RigVersionRecord;
+import fernwort.core.say.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -86,7 +87,7 @@ public class RigStore {
    */
   public Stored get(String id) {
     return find(id)
-        .orElseThrow(() -> new Refusal("There is no rig \"" + id + "\" here. Choose one on Rig."));
+        .orElseThrow(() -> new Missing("There is no rig \"" + id + "\" here. Choose one on Rig."));
   }
 
   /** Keeps a new rig and returns its address, made from its name. */

@@ -3,9 +3,10 @@ package fernwort.app.store;
 import static fernwort.app.store.db.Tables.JOB_RUN;
 import static fernwort.app.store.db.Tables.RUN_STEP;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.store.db.tables.records.JobRunRecord;
 import fernwort.app.store.db.tables.records.RunStepRecord;
+import fernwort.core.say.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -134,7 +135,7 @@ public class RunStore {
     return db.selectFrom(JOB_RUN)
         .where(JOB_RUN.ID.eq(id).and(JOB_RUN.RIG.eq(rig)))
         .fetchOptional(RunStore::run)
-        .orElseThrow(() -> new Refusal("There is no such run sheet; begin another from Jobs"));
+        .orElseThrow(() -> new Missing("There is no such run sheet; begin another from Jobs"));
   }
 
   /** Returns the newest runs of a rig, newest first. */
@@ -179,12 +180,12 @@ public class RunStore {
   /**
    * Keeps a note to a step.
    *
-   * @throws IllegalArgumentException when it is too long
+   * @throws Refusal when it is too long
    */
   @Transactional
   public void note(String run, int seq, String text) {
     if (text.length() > LONGEST_NOTE) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT, "A note has room for %d characters; shorten it", LONGEST_NOTE));
     }

@@ -2,6 +2,7 @@ package fernwort.app.store;
 
 import static fernwort.app.store.db.Tables.SETTING;
 
+import fernwort.core.say.Refusal;
 import java.util.Locale;
 import java.util.Optional;
 import org.jooq.DSLContext;
@@ -31,12 +32,12 @@ public class SettingStore {
   /**
    * Keeps an entry; an empty one takes it away.
    *
-   * @throws IllegalArgumentException when it is too long
+   * @throws Refusal when it is too long
    */
   @Transactional
   public void set(String name, String entry) {
     if (entry.length() > LONGEST) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(Locale.ROOT, "There is room for %d letters; shorten it", LONGEST));
     }
     db.deleteFrom(SETTING).where(SETTING.NAME.eq(name)).execute();

@@ -2,6 +2,7 @@ package fernwort.app.store;
 
 import static fernwort.app.store.db.Tables.SIZING_ENTRY;
 
+import fernwort.core.say.Refusal;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -41,7 +42,7 @@ public class SizingStore {
   /**
    * Keeps what was entered in some fields; an empty text gives the default back.
    *
-   * @throws IllegalArgumentException when a text is longer than anything a field needs
+   * @throws Refusal when a text is longer than anything a field needs
    */
   @Transactional
   public void keep(String rig, Map<String, String> texts, String units) {
@@ -50,7 +51,7 @@ public class SizingStore {
 
   private void keep(String rig, String field, String text, String units) {
     if (text.length() > LONGEST || field.length() > 64) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT,
               "An entry of more than %d characters cannot be kept; shorten it",

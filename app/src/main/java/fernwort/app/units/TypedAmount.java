@@ -4,6 +4,7 @@ import static tech.units.indriya.unit.Units.LITRE;
 import static tech.units.indriya.unit.Units.METRE;
 import static tech.units.indriya.unit.Units.PASCAL;
 
+import fernwort.core.say.Refusal;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -29,7 +30,7 @@ record TypedAmount(double number, String unit) {
             && (m.group("whole") == null || m.group("top") != null)
             && !"0".equals(m.group("bottom"));
     if (!readable) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           text.isBlank()
               ? what + " is empty; type a number"
               : "%s: “%s” is not a number; type digits, such as 620, 7,5 or 1/2 in"

@@ -1,6 +1,7 @@
 package fernwort.app.units;
 
 import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -102,7 +103,7 @@ public final class Units {
    * @param measure what is measured
    * @param text such as "620", "1 1/2 in", "20 gal", "1,5 bar"
    * @return the amount in SI
-   * @throws IllegalArgumentException in one sentence naming field and mend
+   * @throws Refusal in one sentence naming field and mend
    */
   public double parse(String what, Measure measure, String text) {
     TypedAmount typed = TypedAmount.of(what, text);
@@ -111,7 +112,7 @@ public final class Units {
             ? unit(measure)
             : TypedAmount.unit(measure, typed.unit(), unit(measure))
                 .orElseThrow(() ->
-                    new IllegalArgumentException(
+                    new Refusal(
                         "%s: “%s” is no unit for it; leave it out, or use %s"
                             .formatted(
                                 what,

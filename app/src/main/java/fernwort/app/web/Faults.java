@@ -33,14 +33,6 @@ public final class Faults {
     LOG.debug("{} {}: {}", request.getMethod(), request.getRequestURI(), fault.getClass());
   }
 
-  /** Tells whether an exception was thrown on purpose, so that its message is for people. */
-  public static boolean isMeant(RuntimeException e) {
-    StackTraceElement[] frames = e.getStackTrace();
-    return e.getMessage() != null
-        && frames.length > 0
-        && frames[0].getClassName().startsWith("fernwort.");
-  }
-
   private static String id() {
     StringBuilder id = new StringBuilder();
     for (int i = 0; i < LENGTH; i++) {

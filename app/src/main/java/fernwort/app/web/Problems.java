@@ -1,14 +1,14 @@
 package fernwort.app.web;
 
-import fernwort.app.Refusal;
+import fernwort.app.Missing;
 import fernwort.app.compute.TooBusy;
 import fernwort.app.store.StaleVersion;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
+import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
@@ -36,14 +36,22 @@ import org.springframework.web.multipart.support.MissingServletRequestPartExcept
 class Problems {
 
   private final FolderWatch watch;
+  private final Visitor visitor;
 
-  Problems(FolderWatch watch) {
+  Problems(FolderWatch watch, Visitor visitor) {
     this.watch = watch;
+    this.visitor = visitor;
+  }
+
+  @ExceptionHandler(Missing.class)
+  String missing(Missing e, Model model, HttpServletResponse response) {
+    return say(HttpStatus.NOT_FOUND, e.getMessage(), model, response);
   }
 
   @ExceptionHandler(Refusal.class)
-  String missing(Refusal e, Model model, HttpServletResponse response) {
-    return say(HttpStatus.NOT_FOUND, e.getMessage(), model, response);
+  String refused(Refusal e, Model model, HttpServletRequest request, HttpServletResponse response) {
+    String sentence = visitor.units(request).say(e.saying());
+    return say(HttpStatus.UNPROCESSABLE_CONTENT, sentence, model, response);
   }
 
   @ExceptionHandler(StaleVersion.class)
@@ -64,18 +72,14 @@ class Problems {
     return say(HttpStatus.UNPROCESSABLE_CONTENT, all, model, response);
   }
 
-  @ExceptionHandler(UnsettledFlowException.class)
-  String unsettled(UnsettledFlowException e, Model model, HttpServletResponse response) {
-    return say(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage(), model, response);
-  }
-
+  /** What a library makes of something typed that nobody foresaw. */
   @ExceptionHandler(IllegalArgumentException.class)
   String wrong(
       IllegalArgumentException e,
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
-    String sentence = Faults.isMeant(e) ? e.getMessage() : Sentence.notUnderstood(request, e);
+    String sentence = Sentence.notUnderstood(request, e);
     return say(HttpStatus.UNPROCESSABLE_CONTENT, sentence, model, response);
   }
 

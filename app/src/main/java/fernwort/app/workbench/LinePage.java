@@ -16,6 +16,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.TimedJug;
 import java.util.ArrayList;
@@ -69,7 +70,7 @@ final class LinePage {
         () -> {
           List<Piece> pieces = text.lines().filter(l -> !l.isBlank()).map(this::piece).toList();
           if (pieces.isEmpty() || !(pressure > 0)) {
-            throw new IllegalArgumentException("Give a pressure and at least one piece");
+            throw new Refusal("Give a pressure and at least one piece");
           }
           double flow = through(pieces, pressure);
           List<List<String>> rows = new ArrayList<>();
@@ -122,15 +123,14 @@ final class LinePage {
   private Piece piece(String line) {
     String[] cells = line.strip().split("\\s*;\\s*");
     if (cells.length != 3) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "Pieces: “%s” needs bore, length and K, parted by semicolons".formatted(line));
     }
     Units units = trip.units();
     double bore = units.parse("Bore", Measure.LENGTH, cells[0]);
     double length = units.parse("Length", Measure.LENGTH, cells[1]);
     if (!(bore > 1e-3 && bore < 0.3 && length > 0 && length < 200)) {
-      throw new IllegalArgumentException(
-          "Pieces: “%s” is no pipe; check its bore and length".formatted(line));
+      throw new Refusal("Pieces: “%s” is no pipe; check its bore and length".formatted(line));
     }
     return new Piece(bore, length, Form.plain("K", cells[2]));
   }
@@ -174,7 +174,7 @@ final class LinePage {
             + " does not know kinks, scale or a weak battery: that is what the difference is for.",
         () -> {
           if (chosen.isEmpty() || seconds.isEmpty()) {
-            throw new IllegalArgumentException("Time a jug at a tap and enter its seconds");
+            throw new Refusal("Time a jug at a tap and enter its seconds");
           }
           TimedJug timed = TimedJug.of(jug, seconds);
           Flows flows = Hydraulics.of(trip.plumbing()).solve(open(chosen));

@@ -21,6 +21,7 @@ import fernwort.core.rig.TankPort;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Times;
 import fernwort.core.tank.Parked;
 import java.time.Duration;
@@ -66,7 +67,7 @@ final class SlopePage {
         "The way to park that leaves least below the drain was looked for up to 3° each way.",
         () -> {
           if (Math.abs(pitch) > 30 || Math.abs(roll) > 30) {
-            throw new IllegalArgumentException("Nobody parks at more than 30°; check the degrees");
+            throw new Refusal("Nobody parks at more than 30°; check the degrees");
           }
           Slope slope = new Slope(pitch, roll);
           List<List<String>> rows =
@@ -134,7 +135,7 @@ final class SlopePage {
             + " water goes into a dump point.",
         () -> {
           if (chosen.isEmpty()) {
-            throw new IllegalArgumentException("The rig has no tank to drain");
+            throw new Refusal("The rig has no tank to drain");
           }
           return Card.Answer.rows(drained(trip.rig().part(chosen), bore, length, drop));
         });
@@ -148,8 +149,7 @@ final class SlopePage {
             .findFirst()
             .or(() ->
                 tank.tankPorts().stream().filter(p -> p.use() == TankPort.Use.FEED).findFirst())
-            .orElseThrow(
-                () -> new IllegalArgumentException(part.label() + " has neither drain nor outlet"));
+            .orElseThrow(() -> new Refusal(part.label() + " has neither drain nor outlet"));
     Rig bench = bench(part, port, bore, length, drop);
     double holds = trip.now().volume(part.id());
     State start = new State(bench.atRest(), Map.of(part.id(), holds), trip.now().slope());
@@ -368,7 +368,7 @@ final class SlopePage {
     for (String line : text.lines().filter(l -> !l.isBlank()).toList()) {
       String[] cells = line.strip().split("\\s*;\\s*");
       if (cells.length < 2) {
-        throw new IllegalArgumentException(
+        throw new Refusal(
             "My own: “%s” needs seconds and a climb, parted by semicolons".formatted(line));
       }
       double seconds = Form.plain("Seconds", cells[0].replaceAll("\\s*s$", ""));
@@ -384,13 +384,11 @@ final class SlopePage {
         } else if (cell.startsWith("gain")) {
           forward = Form.plain("Gain", bare(cell, "gain", ""));
         } else {
-          throw new IllegalArgumentException(
-              "My own: “%s” is neither bend, brake nor gain".formatted(cell));
+          throw new Refusal("My own: “%s” is neither bend, brake nor gain".formatted(cell));
         }
       }
       if (!(seconds > 0 && seconds <= 86_400) || Math.abs(climb) > 0.5) {
-        throw new IllegalArgumentException(
-            "My own: “%s” is no road; check its seconds and climb".formatted(line));
+        throw new Refusal("My own: “%s” is no road; check its seconds and climb".formatted(line));
       }
       stretches.add(new Drive.Stretch(seconds, climb, 0, forward, bend));
     }

@@ -14,6 +14,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
@@ -143,8 +144,7 @@ class BoardWordsTest {
   @ParameterizedTest
   @CsvSource({"half, percent", "-3, percent", "2.5, steps", "5, bucketfuls", "'', litres"})
   void aReadingThatMakesNoSenseIsRefused(String amount, String way) {
-    assertThatThrownBy(() -> ReadingText.of(amount, way, Units.METRIC))
-        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> ReadingText.of(amount, way, Units.METRIC)).isInstanceOf(Refusal.class);
   }
 
   @Test

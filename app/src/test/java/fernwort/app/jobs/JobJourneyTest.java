@@ -62,7 +62,7 @@ class JobJourneyTest {
     Object wide = page.evaluate("document.documentElement.scrollWidth");
     assertThat((Integer) wide).isLessThanOrEqualTo(390);
     COPY.visit("/rigs/tern/board");
-    assertThat(page.locator("#h-n-fore")).containsText("72 L");
+    assertThat(page.locator("#h-n-fore")).containsText("72.1 L");
     COPY.visit("/rigs/tern/log");
     assertThat(page.locator("tbody tr").first())
         .containsText("Fill Fore fresh, from the mains at Hose inlet: done");

@@ -3,7 +3,6 @@ package fernwort.app.rehearse;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.Refusal;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
@@ -11,6 +10,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.util.List;
 import java.util.Random;

@@ -3,7 +3,7 @@ package fernwort.app.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.Refusal;
+import fernwort.core.say.Refusal;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Locale;
@@ -58,7 +59,7 @@ class UnitsTest {
   @ValueSource(strings = {"", "half", "1.2.3", "5/0", "12 34", "1e9", "4 parsec", "NaN"})
   void whatIsNoAmountIsRefusedNamingTheField(String text) {
     assertThatThrownBy(() -> Units.METRIC.parse("Wall thickness", Measure.LENGTH, text))
-        .isInstanceOf(IllegalArgumentException.class)
+        .isInstanceOf(Refusal.class)
         .hasMessageStartingWith("Wall thickness");
   }
 

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
-import fernwort.app.Refusal;
-import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -52,21 +50,5 @@ class FaultsTest {
         .doesNotContain("secret");
     assertThat(log.list.getFirst().getThrowableProxy()).as("its message would be logged").isNull();
     assertThat(line.lines().count()).as("lines for one fault").isLessThan(40);
-  }
-
-  @Test
-  void onlyWhatWasThrownOnPurposeIsReadByPeople() {
-    assertThat(Faults.isMeant(new Refusal("The tank is full."))).isTrue();
-    for (Runnable fault :
-        List.<Runnable>of(
-            () -> Math.clamp(1, 0.0, -0.001),
-            () -> Thread.State.valueOf("MELTED"),
-            () -> List.of().getFirst())) {
-      try {
-        fault.run();
-      } catch (RuntimeException e) {
-        assertThat(Faults.isMeant(e)).as(e.toString()).isFalse();
-      }
-    }
   }
 }

@@ -8,6 +8,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -41,7 +42,7 @@ public final class RigEdit {
    * @param part the part; its id must be free
    * @param in its port towards the line's first end
    * @param out its port towards the line's second end
-   * @throws IllegalArgumentException when the part has no such ports
+   * @throws Refusal when the part has no such ports
    */
   public Rig insert(String line, Part part, String in, String out) {
     Line old = line(line);
@@ -93,13 +94,13 @@ public final class RigEdit {
    * Takes a part out. A part with one line on each side leaves one line; a part at a line's end
    * takes that line with it.
    *
-   * @throws IllegalArgumentException when more than two lines meet in it, naming what is joined
+   * @throws Refusal when more than two lines meet in it, naming what is joined
    */
   public Rig remove(String id) {
     Part part = rig.part(id);
     List<Line> joined = linesAt(id);
     if (joined.size() > 2 || joined.size() == 2 && part.kind() instanceof Kind.Tank) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "%s is needed by %s; take their lines off first"
               .formatted(
                   part.label(),
@@ -278,14 +279,14 @@ public final class RigEdit {
   /**
    * Removes a place that no part is in.
    *
-   * @throws IllegalArgumentException when a part is in it, naming it
+   * @throws Refusal when a part is in it, naming it
    */
   public Rig removePlace(String id) {
     rig.parts().stream()
         .filter(p -> p.place().equals(id))
         .findFirst()
         .ifPresent(p -> {
-          throw new IllegalArgumentException(
+          throw new Refusal(
               "%s is in %s; move it to another place first"
                   .formatted(p.label(), rig.place(id).label()));
         });
@@ -298,14 +299,13 @@ public final class RigEdit {
   /**
    * Returns the line with this id.
    *
-   * @throws IllegalArgumentException when there is none
+   * @throws Refusal when there is none
    */
   public Line line(String id) {
     return rig.lines().stream()
         .filter(l -> l.id().equals(id))
         .findFirst()
-        .orElseThrow(
-            () -> new IllegalArgumentException("The rig has no line \"" + id + "\"; check its id"));
+        .orElseThrow(() -> new Refusal("The rig has no line \"" + id + "\"; check its id"));
   }
 
   /** Returns the lines at a part. */
@@ -342,7 +342,7 @@ public final class RigEdit {
 
   private static void needPort(Part part, String port) {
     if (!part.kind().ports().contains(port)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "%s has no port \"%s\"; it has %s"
               .formatted(part.label(), port, String.join(", ", part.kind().ports())));
     }

@@ -1,5 +1,6 @@
 package fernwort.core.flow;
 
+import fernwort.core.say.Refusal;
 import java.util.Locale;
 
 /**
@@ -26,11 +27,11 @@ public record Fluid(double density, double viscosity) {
    * parts in a thousand to meet 1.138e-3 Pa·s at 15 °C; within 1.5 % up to boiling.
    *
    * @param celsius temperature, 0 to 100 (°C)
-   * @throws IllegalArgumentException when it is outside
+   * @throws Refusal when it is outside
    */
   public static Fluid waterAt(double celsius) {
     if (!(celsius >= 0 && celsius <= 100)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT, "Water flows between 0 and 100 °C; %.1f °C is outside", celsius));
     }

@@ -4,6 +4,7 @@ import fernwort.core.load.Loads;
 import fernwort.core.load.Support;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,7 +34,7 @@ public final class LoadCheck {
     Loads loads;
     try {
       loads = Loads.of(plumbing, volumes);
-    } catch (IllegalArgumentException e) {
+    } catch (Refusal e) {
       // The vehicle is not described well enough to stand; its page says so.
       return List.of();
     }

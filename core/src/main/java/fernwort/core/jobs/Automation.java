@@ -6,6 +6,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Stop;
+import fernwort.core.say.Refusal;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -127,21 +128,21 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   /**
    * Returns the purpose of this name.
    *
-   * @throws IllegalArgumentException when there is none
+   * @throws Refusal when there is none
    */
   public static Purpose purpose(String name) {
     return Arrays.stream(Purpose.values())
         .filter(p -> p.name().equals(name))
         .findFirst()
         .orElseThrow(() ->
-            new IllegalArgumentException(
+            new Refusal(
                 "“%s” is nothing that an automation can be for; choose one from the list"
                     .formatted(name)));
   }
 
   private static void marks(double low, double high) {
     if (!(low >= 0 && high <= 1 && low < high)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "The lower mark must lie under the upper one, both between 0 and 100 %; change one");
     }
   }
@@ -159,9 +160,8 @@ public record Automation(Purpose purpose, List<Rule> rules) {
         .findFirst()
         .or(() -> open.stream().findFirst())
         .map(s -> new Turn(id, s.id()))
-        .orElseThrow(() ->
-            new IllegalArgumentException(
-                actor.label() + " has no open position; choose another valve"));
+        .orElseThrow(
+            () -> new Refusal(actor.label() + " has no open position; choose another valve"));
   }
 
   /** What lets none: a pump at rest, a valve that is shut or open another way. */
@@ -179,7 +179,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
             open.stream().filter(s -> leadsThere && !serves(rig, actor, open, s, tank)).findFirst())
         .map(s -> new Turn(id, s.id()))
         .orElseThrow(() ->
-            new IllegalArgumentException(
+            new Refusal(
                 "%s has no shut position, nor one that leads away from %s; choose another valve"
                     .formatted(actor.label(), rig.part(tank).label())));
   }
@@ -206,19 +206,18 @@ public record Automation(Purpose purpose, List<Rule> rules) {
 
   private static void watches(Rig rig, String tank) {
     if (!rig.partsById().containsKey(tank) || !(rig.part(tank).kind() instanceof Kind.Tank)) {
-      throw new IllegalArgumentException("“%s” is no tank; choose a tank".formatted(tank));
+      throw new Refusal("“%s” is no tank; choose a tank".formatted(tank));
     }
   }
 
   private static Part actor(Rig rig, String id) {
     if (!rig.partsById().containsKey(id)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "“%s” is nothing that can act; choose a motor valve or a pump".formatted(id));
     }
     Part part = rig.part(id);
     if (!acts(part)) {
-      throw new IllegalArgumentException(
-          part.label() + " has no motor; choose a motor valve or a pump");
+      throw new Refusal(part.label() + " has no motor; choose a motor valve or a pump");
     }
     return part;
   }

@@ -8,6 +8,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -51,17 +52,16 @@ public final class EmptyingJob {
    * @param plumbing the prepared rig
    * @param tanks ids of the tanks
    * @param lines whether the lines are to be emptied, too
-   * @throws IllegalArgumentException when one of them is no tank, or nothing is chosen
+   * @throws Refusal when one of them is no tank, or nothing is chosen
    */
   public static Job of(Plumbing plumbing, Set<String> tanks, boolean lines) {
     for (String tank : tanks) {
       if (!(plumbing.rig().part(tank).kind() instanceof Kind.Tank)) {
-        throw new IllegalArgumentException(
-            plumbing.rig().part(tank).label() + " is no tank; choose tanks to empty");
+        throw new Refusal(plumbing.rig().part(tank).label() + " is no tank; choose tanks to empty");
       }
     }
     if (tanks.isEmpty() && !lines) {
-      throw new IllegalArgumentException("Nothing is chosen; tick a tank or the lines");
+      throw new Refusal("Nothing is chosen; tick a tank or the lines");
     }
     return new EmptyingJob(plumbing, tanks, lines).job();
   }

@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankFigures;
 import java.math.BigDecimal;
@@ -45,7 +46,7 @@ public final class FillToMark {
   /**
    * Returns the job of this name, if it is one of filling to a mark.
    *
-   * @throws IllegalArgumentException when the tank does not take so much
+   * @throws Refusal when the tank does not take so much
    */
   static Optional<Job> named(Plumbing plumbing, Jobs jobs, String id) {
     int at = id.indexOf(TO);
@@ -68,9 +69,9 @@ public final class FillToMark {
     double most = most(plumbing, tank);
     double mark = litres.doubleValue() / 1000;
     if (mark > most) {
-      throw new IllegalArgumentException(
-          "%s takes no more than %s; choose a lower mark"
-              .formatted(tank.label(), Amount.volume(most)));
+      throw new Refusal(
+          Saying.of(
+              "{} takes no more than {}; choose a lower mark", tank.label(), Amount.volume(most)));
     }
     List<Job.Stage> stages = new ArrayList<>(filling.stages());
     Job.Stage first = stages.getFirst();

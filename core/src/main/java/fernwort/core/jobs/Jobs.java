@@ -1,6 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -49,7 +50,7 @@ public final class Jobs {
   /**
    * Returns the job with this id, if the rig has it; also one of filling to a mark.
    *
-   * @throws IllegalArgumentException when a tank does not take what is to be filled in
+   * @throws Refusal when a tank does not take what is to be filled in
    */
   public Optional<Job> byId(String id) {
     return jobs.stream()

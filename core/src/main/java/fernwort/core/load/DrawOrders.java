@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -49,7 +50,7 @@ public final class DrawOrders {
    * @param plumbing the prepared rig
    * @param volumes water at the start by tank id (m³)
    * @param grayShare share of what is drawn that runs to the gray tanks, 0 to 1
-   * @throws IllegalArgumentException with too many tanks, or a vehicle that cannot stand
+   * @throws Refusal with too many tanks, or a vehicle that cannot stand
    */
   public static List<Order> of(Plumbing plumbing, Map<String, Double> volumes, double grayShare) {
     List<Part> tanks = plumbing.tanks();
@@ -60,7 +61,7 @@ public final class DrawOrders {
             .boxed()
             .toList();
     if (fresh.size() > MOST_TANKS) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(
               Locale.ROOT,
               "%d tanks can be drawn in too many orders; empty some first",

@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -36,12 +37,12 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
    *
    * @param plumbing the prepared rig
    * @param usable water that must be drawable (m³)
-   * @throws IllegalArgumentException with too many tanks, or a vehicle that cannot stand
+   * @throws Refusal with too many tanks, or a vehicle that cannot stand
    */
   public static LightFill of(Plumbing plumbing, double usable) {
     List<Part> fresh = plumbing.rig().tanks(Contents.FRESH).toList();
     if (fresh.size() > DrawOrders.MOST_TANKS) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(Locale.ROOT, "%d tanks can be filled in too many orders", fresh.size()));
     }
     Map<String, TankFigures> figures = new HashMap<>();
@@ -54,7 +55,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
         new ArrayList<>(), fresh, order -> tried.add(fill(plumbing, order, figures, usable)));
     return tried.stream()
         .max((a, b) -> Double.compare(a.loads().margin(), b.loads().margin()))
-        .orElseThrow(() -> new IllegalArgumentException("The rig has no fresh tank to fill"));
+        .orElseThrow(() -> new Refusal("The rig has no fresh tank to fill"));
   }
 
   private static LightFill fill(

@@ -1,6 +1,7 @@
 package fernwort.core.load;
 
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;
 
@@ -19,7 +20,7 @@ public record Loads(List<Support> supports, double rear, double front, double le
    *
    * @param plumbing the prepared rig
    * @param volumes water by tank id (m³)
-   * @throws IllegalArgumentException when the vehicle cannot stand on what is described
+   * @throws Refusal when the vehicle cannot stand on what is described
    */
   public static Loads of(Plumbing plumbing, Map<String, Double> volumes) {
     double[] byTank =

@@ -1,5 +1,7 @@
 package fernwort.core.load;
 
+import fernwort.core.say.Refusal;
+
 /**
  * What holds a load when the vehicle brakes and swerves.
  *
@@ -31,7 +33,7 @@ public record Restraint(double load, double holds) {
   public static Restraint of(
       double mass, double acceleration, int lashings, double rating, double angle) {
     if (!(angle >= 0 && angle < 90)) {
-      throw new IllegalArgumentException("A lashing must run at 0 to 89° to what it holds");
+      throw new Refusal("A lashing must run at 0 to 89° to what it holds");
     }
     return new Restraint(
         mass * acceleration * GRAVITY, lashings * rating * Math.cos(Math.toRadians(angle)));

@@ -2,6 +2,7 @@ package fernwort.core.load;
 
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Vehicle;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -23,7 +24,7 @@ public record Support(String label, double x, double empty, double lowest, doubl
   /**
    * Returns the two supports of a vehicle, the rear one first.
    *
-   * @throws IllegalArgumentException when it has one axle and no hitch, which cannot stand
+   * @throws Refusal when it has one axle and no hitch, which cannot stand
    */
   static List<Support> of(Vehicle vehicle) {
     List<Support> groups = new ArrayList<>();
@@ -47,7 +48,7 @@ public record Support(String label, double x, double empty, double lowest, doubl
             groups.add(
                 new Support("drawbar", h.x(), h.emptyLoad().orElse(0.0), h.lowest(), h.highest())));
     if (groups.size() != 2) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           groups.size() < 2
               ? "The vehicle has one axle and no hitch; describe the hitch to reckon its loads"
               : "The vehicle stands on more than two groups of axles; loads need a weighbridge");

@@ -9,6 +9,7 @@ import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Stop;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -183,7 +184,7 @@ public final class Plumbing {
   public TankRoom room(String tank) {
     TankRoom room = rooms.get(tank);
     if (room == null) {
-      throw new IllegalArgumentException("\"" + tank + "\" is not a tank of this rig");
+      throw new Refusal("\"" + tank + "\" is not a tank of this rig");
     }
     return room;
   }
@@ -215,7 +216,7 @@ public final class Plumbing {
   public int vertex(PortRef port) {
     Integer vertex = vertices.get(port);
     if (vertex == null) {
-      throw new IllegalArgumentException("The rig has no port " + port);
+      throw new Refusal("The rig has no port " + port);
     }
     return vertex;
   }
@@ -233,7 +234,7 @@ public final class Plumbing {
   public int index(String part) {
     Integer index = partIndex.get(part);
     if (index == null) {
-      throw new IllegalArgumentException("The rig has no part \"" + part + "\"");
+      throw new Refusal("The rig has no part \"" + part + "\"");
     }
     return index;
   }
@@ -274,7 +275,7 @@ public final class Plumbing {
   public int lineAt(PortRef port) {
     Integer line = lineIndex.get(port);
     if (line == null) {
-      throw new IllegalArgumentException("No line is joined to " + port);
+      throw new Refusal("No line is joined to " + port);
     }
     return line;
   }
@@ -283,7 +284,7 @@ public final class Plumbing {
   public int lineNumber(String id) {
     Integer line = lineNumbers.get(id);
     if (line == null) {
-      throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
+      throw new Refusal("The rig has no line \"" + id + "\"");
     }
     return line;
   }

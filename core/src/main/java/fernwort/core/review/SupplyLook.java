@@ -10,6 +10,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
@@ -276,8 +277,7 @@ final class SupplyLook implements Look {
         rig.lines().stream()
             .filter(l -> joins(l, route.get(0), route.get(1)))
             .findFirst()
-            .orElseThrow(
-                () -> new IllegalArgumentException("The line between them is gone; look again"));
+            .orElseThrow(() -> new Refusal("The line between them is gone; look again"));
     Part near = rig.part(route.get(0));
     Part valve =
         new Part(

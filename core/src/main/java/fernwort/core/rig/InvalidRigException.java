@@ -1,10 +1,11 @@
 package fernwort.core.rig;
 
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.stream.Collectors;
 
 /** Thrown when a description is no rig; carries every fault that was found. */
-public final class InvalidRigException extends IllegalArgumentException {
+public final class InvalidRigException extends Refusal {
 
   private static final long serialVersionUID = 1L;
 

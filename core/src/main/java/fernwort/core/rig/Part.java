@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import fernwort.core.say.Refusal;
+
 /**
  * One thing in the water system.
  *
@@ -51,11 +53,10 @@ public record Part(
   /**
    * Returns how a hand leaves it when nothing is to run.
    *
-   * @throws IllegalArgumentException when there is nothing to set
+   * @throws Refusal when there is nothing to set
    */
   public Position rest() {
-    return kind.rest()
-        .orElseThrow(() -> new IllegalArgumentException(label + " has nothing that can be set"));
+    return kind.rest().orElseThrow(() -> new Refusal(label + " has nothing that can be set"));
   }
 
   /** Returns a port of this part. */

@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.say.Refusal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,14 +43,13 @@ public record Rig(
   /**
    * Returns the part with this id.
    *
-   * @throws IllegalArgumentException when there is none
+   * @throws Refusal when there is none
    */
   public Part part(String id) {
     return parts.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(
-            () -> new IllegalArgumentException("The rig has no part \"" + id + "\"; check its id"));
+        .orElseThrow(() -> new Refusal("The rig has no part \"" + id + "\"; check its id"));
   }
 
   /** Returns the place with this id. */
@@ -57,7 +57,7 @@ public record Rig(
     return places.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("The rig has no place \"" + id + "\""));
+        .orElseThrow(() -> new Refusal("The rig has no place \"" + id + "\""));
   }
 
   /** Returns the parts that are tanks. */
@@ -120,19 +120,19 @@ public record Rig(
   /**
    * Returns the position a part would be in.
    *
-   * @throws IllegalArgumentException in one sentence, when part or position do not exist
+   * @throws Refusal in one sentence, when part or position do not exist
    */
   public Position position(String partId, String positionId) {
     Part part = part(partId);
     if (!part.hasHandle()) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           part.label() + " has nothing to turn or switch; pick a part that has a handle");
     }
     return part.kind().positions().stream()
         .filter(p -> p.id().equals(positionId))
         .findFirst()
         .orElseThrow(() ->
-            new IllegalArgumentException(
+            new Refusal(
                 "%s has no position \"%s\"; it can be %s"
                     .formatted(
                         part.label(),

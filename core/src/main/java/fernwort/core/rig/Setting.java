@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.say.Refusal;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -18,7 +19,7 @@ public record Setting(Map<String, String> positions) {
   public String of(String part) {
     String position = positions.get(part);
     if (position == null) {
-      throw new IllegalArgumentException("\"" + part + "\" has nothing that can be set");
+      throw new Refusal("\"" + part + "\" has nothing that can be set");
     }
     return position;
   }

@@ -15,6 +15,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -224,7 +225,7 @@ public final class Simulation {
    * Sets a handle, switch, cap or tap now.
    *
    * @return what begins and ends with it
-   * @throws IllegalArgumentException when the part or position does not exist
+   * @throws Refusal when the part or position does not exist
    */
   public List<Happening> set(String part, String position) {
     plumbing.rig().position(part, position);

@@ -39,7 +39,22 @@ public record Saying(List<Piece> pieces) {
   }
 
   public Saying {
-    pieces = List.copyOf(pieces);
+    pieces = merged(pieces);
+  }
+
+  /** What is said in one breath is one piece, so that the same words are the same saying. */
+  private static List<Piece> merged(List<Piece> pieces) {
+    List<Piece> merged = new ArrayList<>();
+    for (Piece piece : pieces) {
+      if (piece instanceof Words words
+          && !merged.isEmpty()
+          && merged.getLast() instanceof Words before) {
+        merged.set(merged.size() - 1, new Words(before.text() + words.text()));
+      } else {
+        merged.add(piece);
+      }
+    }
+    return List.copyOf(merged);
   }
 
   /**

@@ -1,5 +1,6 @@
 package fernwort.core.sizing;
 
+import fernwort.core.say.Refusal;
 import java.util.List;
 
 /**
@@ -34,10 +35,10 @@ public record Demand(double days, Range fresh, Range gray) {
    */
   public static Demand of(Habits habits, double days, double reserve) {
     if (!(days >= 0.25 && days <= 365)) {
-      throw new IllegalArgumentException("Days must be from 0.25 to 365");
+      throw new Refusal("Days must be from 0.25 to 365");
     }
     if (!(reserve >= 0 && reserve <= 1)) {
-      throw new IllegalArgumentException("The reserve must be from 0 to 100 %");
+      throw new Refusal("The reserve must be from 0 to 100 %");
     }
     return new Demand(
         days,

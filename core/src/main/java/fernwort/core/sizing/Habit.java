@@ -1,5 +1,6 @@
 package fernwort.core.sizing;
 
+import fernwort.core.say.Refusal;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -49,7 +50,7 @@ public record Habit(
 
   public Habit {
     if (id == null || per == null || running == null || source == null || label == null) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "A habit needs an id, a label, a source, and whom it counts for: PERSON, PET or RIG");
     }
     within(label, "litres each time", litres, 500);
@@ -59,14 +60,13 @@ public record Habit(
     within(label, "share of the time that it runs", running.map(Running::on).orElse(0.0), 1);
     within(label, "factor for heat", heat, 5);
     if (!(grayShare >= 0 && grayShare <= 1)) {
-      throw new IllegalArgumentException(
-          "\"%s\" needs a share that becomes gray from 0 to 100 %%".formatted(label));
+      throw new Refusal("\"%s\" needs a share that becomes gray from 0 to 100 %%".formatted(label));
     }
   }
 
   private static void within(String label, String what, double value, double highest) {
     if (!(value >= 0 && value <= highest)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(Locale.ROOT, "\"%s\" needs %s from 0 to %.0f", label, what, highest));
     }
   }

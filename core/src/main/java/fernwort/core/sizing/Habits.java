@@ -1,5 +1,6 @@
 package fernwort.core.sizing;
 
+import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -93,21 +94,21 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
 
   public Habits {
     if (people < 1 || people > 50) {
-      throw new IllegalArgumentException("People must be a whole number from 1 to 50");
+      throw new Refusal("People must be a whole number from 1 to 50");
     }
     if (pets < 0 || pets > 20) {
-      throw new IllegalArgumentException("Pets must be a whole number from 0 to 20");
+      throw new Refusal("Pets must be a whole number from 0 to 20");
     }
     if (season == null || habits == null) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "Habits need a season, MILD or HOT, and a list of habits, which may be empty");
     }
     if (habits.stream().anyMatch(Objects::isNull)
         || habits.stream().map(Habit::id).distinct().count() < habits.size()) {
-      throw new IllegalArgumentException("Each habit needs an id of its own");
+      throw new Refusal("Each habit needs an id of its own");
     }
     if (habits.size() > MOST) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           String.format(Locale.ROOT, "There is room for %d habits; leave some out", MOST));
     }
     habits = List.copyOf(habits);

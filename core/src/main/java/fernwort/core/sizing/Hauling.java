@@ -1,7 +1,9 @@
 package fernwort.core.sizing;
 
 import fernwort.core.plumbing.Water;
-import java.util.Locale;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
 
 /**
  * Fetching water in containers.
@@ -35,22 +37,20 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
    * @param payload what may be carried on one trip (kg)
    * @param perVolume price of water (per m³)
    * @param perTrip price of a trip
-   * @throws IllegalArgumentException when not even one full container may be carried
+   * @throws Refusal when not even one full container may be carried
    */
   public static Hauling of(
       double volume, Container container, double payload, double perVolume, double perTrip) {
     if (!(container.capacity() > 0) || container.count() < 1) {
-      throw new IllegalArgumentException("Say what a container holds and how many there are");
+      throw new Refusal("Say what a container holds and how many there are");
     }
     int carried = (int) Math.min(container.count(), Math.floor(payload / container.full()));
     if (carried < 1) {
-      throw new IllegalArgumentException(
-          String.format(
-                  Locale.ROOT,
-                  "One full container weighs %.0f kg, more than the %.0f kg that may be carried; take a",
-                  container.full(),
-                  payload)
-              + " smaller one");
+      throw new Refusal(
+          Saying.of(
+              "One full container weighs {}, more than the {} that may be carried; take a smaller one",
+              Amount.mass(container.full()),
+              Amount.mass(payload)));
     }
     int fillings = (int) Math.ceil(volume / container.capacity() - 1e-9);
     int trips = (fillings + carried - 1) / carried;

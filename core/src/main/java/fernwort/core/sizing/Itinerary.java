@@ -1,5 +1,6 @@
 package fernwort.core.sizing;
 
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -70,7 +71,7 @@ public record Itinerary(List<Leg> legs) {
    * @param gray gray room when empty (m³)
    * @param days how long the trip is (days)
    * @param chances stops, in any order
-   * @throws IllegalArgumentException when a stop lies outside the trip
+   * @throws Refusal when a stop lies outside the trip
    */
   public static Itinerary of(
       Habits habits, double fresh, double gray, double days, List<Chance> chances) {
@@ -78,7 +79,7 @@ public record Itinerary(List<Leg> legs) {
     stops.sort(Comparator.comparingDouble(Chance::day));
     for (Chance stop : stops) {
       if (!(stop.day() >= 0 && stop.day() <= days)) {
-        throw new IllegalArgumentException(
+        throw new Refusal(
             String.format(
                 Locale.ROOT,
                 "A stop on day %.1f lies outside a trip of %.1f days",

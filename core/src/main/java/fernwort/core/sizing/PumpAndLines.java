@@ -11,6 +11,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankFigures;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -167,7 +168,7 @@ public record PumpAndLines(
    *
    * @param together ids of the fixtures to be open at once; empty for the two in the house that
    *     take most
-   * @throws IllegalArgumentException when nothing reaches any fixture like that
+   * @throws Refusal when nothing reaches any fixture like that
    */
   public static PumpAndLines of(Plumbing plumbing, State now, Collection<String> together) {
     Bench bench = bench(plumbing, now);
@@ -181,7 +182,7 @@ public record PumpAndLines(
       }
     }
     if (alone.isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "With the handles as they stand, no pump brings water to a fixture; set them for running"
               + " from a tank, then look again");
     }

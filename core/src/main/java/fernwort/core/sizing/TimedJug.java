@@ -1,5 +1,6 @@
 package fernwort.core.sizing;
 
+import fernwort.core.say.Refusal;
 import java.util.List;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 
@@ -17,16 +18,16 @@ public record TimedJug(double flow, double spread, int goes) {
    *
    * @param volume what the jug holds (m³)
    * @param seconds how long each go took (s)
-   * @throws IllegalArgumentException when there is no go, or one that takes no time
+   * @throws Refusal when there is no go, or one that takes no time
    */
   public static TimedJug of(double volume, List<Double> seconds) {
     if (seconds.isEmpty() || !(volume > 0)) {
-      throw new IllegalArgumentException("Time at least one jug, and say what it holds");
+      throw new Refusal("Time at least one jug, and say what it holds");
     }
     DescriptiveStatistics flows = new DescriptiveStatistics();
     for (double time : seconds) {
       if (!(time > 0)) {
-        throw new IllegalArgumentException("A jug takes more than no time; check the seconds");
+        throw new Refusal("A jug takes more than no time; check the seconds");
       }
       flows.addValue(volume / time);
     }
@@ -40,13 +41,13 @@ public record TimedJug(double flow, double spread, int goes) {
    *
    * @param upstream the flow timed nearer to the supply
    * @param downstream the flow timed farther on
-   * @throws IllegalArgumentException when more comes out downstream, which one supply cannot give
+   * @throws Refusal when more comes out downstream, which one supply cannot give
    */
   public static double lostBetween(TimedJug upstream, TimedJug downstream) {
     double ratio = downstream.flow() / upstream.flow();
     double doubt = upstream.spread() / upstream.flow() + downstream.spread() / downstream.flow();
     if (ratio > 1 + Math.max(0.05, 2 * doubt)) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "More came out farther on than nearer to the supply; check which is which, and time both"
               + " with the same taps open");
     }

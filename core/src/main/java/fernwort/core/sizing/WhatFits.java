@@ -4,11 +4,13 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Shape;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 
 /** The largest tank of each shape that a measured space takes. */
 public final class WhatFits {
@@ -63,7 +65,7 @@ public final class WhatFits {
   /**
    * Returns the largest tank of each shape, the one that holds most first.
    *
-   * @throws IllegalArgumentException when the space is used up by what has to stay free
+   * @throws Refusal when the space is used up by what has to stay free
    */
   public static List<Fit> of(Space space, Margins margins) {
     List<Fit> fits =
@@ -83,14 +85,13 @@ public final class WhatFits {
             s.height() - m.around() - m.above());
     double least = 2 * m.wall() + 0.01;
     if (inner.length() < least || inner.width() < least || inner.height() < least) {
-      throw new IllegalArgumentException(
-          String.format(
-                  Locale.ROOT,
-                  "Nothing is left of %.0f × %.0f × %.0f mm once padding, fittings and walls have their",
-                  1000 * s.length(),
-                  1000 * s.width(),
-                  1000 * s.height())
-              + " room; check the figures");
+      throw new Refusal(
+          Saying.of(
+              "Nothing is left of {} × {} × {} once padding, fittings and walls have their room;"
+                  + " check the figures",
+              Amount.length(s.length()),
+              Amount.length(s.width()),
+              Amount.length(s.height())));
     }
     return inner;
   }
@@ -110,7 +111,7 @@ public final class WhatFits {
   private static List<Fit> overArch(Space.OverArch s, Margins m) {
     double after = s.length() - s.before() - s.arch();
     if (after < 0 || s.archHeight() >= s.height()) {
-      throw new IllegalArgumentException(
+      throw new Refusal(
           "The wheel arch does not lie within the space; check its length, place and height");
     }
     Space.Square whole = inner(new Space.Square(s.length(), s.width(), s.height()), m);
@@ -148,8 +149,7 @@ public final class WhatFits {
     Space.Square high = inner(new Space.Square(s.length(), s.width(), s.height()), m);
     double low = s.lowHeight() - m.around() - m.above();
     if (!(s.lowHeight() > 0 && s.lowHeight() <= s.height())) {
-      throw new IllegalArgumentException(
-          "The low end must be higher than nothing and no higher than the high end");
+      throw new Refusal("The low end must be higher than nothing and no higher than the high end");
     }
     double drop = (s.height() - s.lowHeight()) / s.length();
     List<Fit> fits = new ArrayList<>();

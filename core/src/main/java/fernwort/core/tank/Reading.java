@@ -4,7 +4,9 @@ import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
-import java.util.Locale;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
 
 /**
  * A level as somebody read it: the ways people read tanks, each turned into litres on the slope the
@@ -15,7 +17,7 @@ public sealed interface Reading {
   /**
    * Returns the volume that this reading stands for.
    *
-   * @throws IllegalArgumentException in one sentence, when the tank cannot show such a reading
+   * @throws Refusal in one sentence, when the tank cannot show such a reading
    */
   double volume(Kind.Tank tank, TankRoom room, Slope slope);
 
@@ -23,7 +25,7 @@ public sealed interface Reading {
   record Percent(double percent) implements Reading {
     @Override
     public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
-      within("The percentage", percent, 0, 100, "%");
+      within("The percentage", percent / 100, Amount.share(0), Amount.share(1));
       return percent / 100 * room.capacity();
     }
   }
@@ -32,7 +34,11 @@ public sealed interface Reading {
   record Volume(double volume) implements Reading {
     @Override
     public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
-      within("The amount", volume * 1000, 0, Math.ceil(room.capacity() * 1e4) / 10, "L");
+      within(
+          "The amount",
+          volume,
+          Amount.volume(0),
+          Amount.volume(Math.ceil(room.capacity() * 1e4) / 1e4));
       return Math.min(volume, room.capacity());
     }
   }
@@ -42,7 +48,11 @@ public sealed interface Reading {
     @Override
     public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
       double depth = room.highest(Slope.LEVEL);
-      within("The height on the stick", wet * 1000, 0, Math.ceil(depth * 1000), "mm");
+      within(
+          "The height on the stick",
+          wet,
+          Amount.length(0),
+          Amount.length(Math.ceil(depth * 1000) / 1000));
       Gauge gauge = tank.gauge();
       double along = slope.up().z() * wet;
       return room.volumeBelow(slope.heightOf(new Point(gauge.x(), gauge.y(), 0)) + along, slope);
@@ -55,26 +65,26 @@ public sealed interface Reading {
     public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
       Gauge gauge = tank.gauge();
       if (gauge.kind() != Gauge.GaugeKind.SENDER) {
-        throw new IllegalArgumentException(
+        throw new Refusal(
             "This tank has no sender with steps; give percent, litres or the height on a stick");
       }
-      within("The sender's steps", lit, 0, gauge.steps(), "steps");
+      if (lit < 0 || lit > gauge.steps()) {
+        throw new Refusal(
+            "The sender's steps must be from 0 to " + gauge.steps() + " for this tank");
+      }
       double depth = room.highest(Slope.LEVEL) * lit / gauge.steps();
       return new Stick(depth).volume(tank, room, slope);
     }
   }
 
-  private static void within(
-      String what, double value, double lowest, double highest, String unit) {
-    if (!(value >= lowest && value <= highest)) {
-      throw new IllegalArgumentException(
-          String.format(
-              Locale.ROOT,
-              "%s must be from %.0f to %.1f %s for this tank; check the number and its unit",
+  private static void within(String what, double value, Amount lowest, Amount highest) {
+    if (!(value >= lowest.si() && value <= highest.si())) {
+      throw new Refusal(
+          Saying.of(
+              "{} must be from {} to {} for this tank; check the number and its unit",
               what,
               lowest,
-              highest,
-              unit));
+              highest));
     }
   }
 }

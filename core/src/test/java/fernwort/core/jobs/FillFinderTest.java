@@ -17,6 +17,7 @@ import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import fernwort.core.ways.Turns.Turn;
 import java.util.List;
 import java.util.Map;
@@ -155,7 +156,7 @@ class FillFinderTest {
   void aMarkAboveWhatTheTankTakesIsRefusedWithTheMost() {
     Jobs jobs = Jobs.of(Plumbing.of(linked(0, 25)));
     assertThatThrownBy(() -> jobs.byId("fill-left-inlet~to~130"))
-        .isInstanceOf(IllegalArgumentException.class)
+        .isInstanceOf(Refusal.class)
         .hasMessageContaining("Left")
         .hasMessageContaining("120 L");
   }

@@ -59,7 +59,7 @@ class WhatFitsTest {
   @Test
   void aSpaceThatPaddingUsesUpIsRefusedWithItsSize() {
     assertThatThrownBy(() -> WhatFits.of(new Space.Square(0.5, 0.5, 0.07), USUAL))
-        .hasMessageContaining("500 × 500 × 70 mm");
+        .hasMessageContaining("500 mm × 500 mm × 70 mm");
     assertThatThrownBy(() -> WhatFits.of(new Space.OverArch(1, 0.4, 0.6, 0.8, 0.6, 0.3), NONE))
         .hasMessageContaining("wheel arch");
   }

@@ -10,6 +10,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -54,7 +55,7 @@ public class TankReferenceTest {
         Shape.Block last = s.blocks().getLast();
         yield new double[] {last.x() + last.length(), last.width()};
       }
-      default -> throw new IllegalArgumentException("no such case");
+      default -> throw new Refusal("no such case");
     };
   }
 

@@ -11,6 +11,7 @@ import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
 import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -131,11 +132,11 @@ class TankRoomTest {
   void anImpossibleReadingIsRefusedWithItsRange() {
     Kind.Tank tank = tank(new Shape.Box(1, 0.4, 0.3), 0);
     assertThatThrownBy(() -> new Reading.Percent(140).volume(tank, TankRoom.of(tank), Slope.LEVEL))
-        .hasMessageContaining("from 0 to 100");
+        .hasMessageContaining("from 0 % to 100 %");
     assertThatThrownBy(() -> new Reading.Volume(0.5).volume(tank, TankRoom.of(tank), Slope.LEVEL))
         .hasMessageContaining("120");
     assertThatThrownBy(
             () -> new Reading.Percent(Double.NaN).volume(tank, TankRoom.of(tank), Slope.LEVEL))
-        .isInstanceOf(IllegalArgumentException.class);
+        .isInstanceOf(Refusal.class);
   }
 }

@@ -1,9 +1,9 @@
 package fernwort.app.store.backup;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.Opening;
+import fernwort.core.say.Refusal;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,7 +1,7 @@
 package fernwort.app.store.backup;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.disk.Schema;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.sql.Connection;
@@ -195,7 +195,7 @@ final class Staging implements AutoCloseable {
       while (rows.next()) {
         try {
           look.accept(rows.getString(2));
-        } catch (IllegalArgumentException e) {
+        } catch (Refusal e) {
           throw new Refusal(
               NO_BACKUP.formatted(
                   "rig %s: %s".formatted(clip(rows.getString(1)), clip(e.getMessage()))));

@@ -1,7 +1,7 @@
 package fernwort.app.store.disk;
 
-import fernwort.app.Refusal;
 import fernwort.app.store.DataFolder;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.Reader;
 import java.nio.file.Files;

@@ -3,11 +3,11 @@ package fernwort.app.store.backup;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.Refusal;
 import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.Opening;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;

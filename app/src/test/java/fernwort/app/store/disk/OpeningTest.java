@@ -3,9 +3,9 @@ package fernwort.app.store.disk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.Refusal;
 import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;

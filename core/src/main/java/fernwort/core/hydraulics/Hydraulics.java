@@ -28,10 +28,9 @@ import java.util.function.UnaryOperator;
  * Steady flow and pressure everywhere in a rig, for any state.
  *
  * <p>Ports that stand under water become a network of junctions and links ({@link FlowModel}),
- * which {@link fernwort.core.network.flow} solves. Around that, two things are found by trying
- * again: pumps that their switch stops, and places where air gets into the moving water because its
- * pressure falls below the air's at a port that is open to it. Prepared once per rig; safe to
- * share.
+ * which {@link fernwort.core.flow} solves. Around that, two things are found by trying again: pumps
+ * that their switch stops, and places where air gets into the moving water because its pressure
+ * falls below the air's at a port that is open to it. Prepared once per rig; safe to share.
  */
 public final class Hydraulics {
 
@@ -121,14 +120,11 @@ public final class Hydraulics {
     Set<Integer> airy = new HashSet<>();
     Set<Integer> full = new HashSet<>();
     FlowModel model = new FlowModel(graph, levels, pipes, conditions);
-    for (int round = 0; ; round++) {
+    full.addAll(model.falling());
+    if (airy.addAll(model.spills())) {
       model.build(cycling, airy);
-      if (round == 0) {
-        full.addAll(model.falling());
-        if (airy.addAll(model.spills())) {
-          model.build(cycling, airy);
-        }
-      }
+    }
+    for (int round = 0; ; round++) {
       SteadyFlow flow = settle(model);
       boolean again = findCycling(model, flow, cycling);
       if (!again) {
@@ -140,6 +136,7 @@ public final class Hydraulics {
       if (!again || round == MOST_ROUNDS) {
         return model.answer(flow, cycling, airy);
       }
+      model.build(cycling, airy);
     }
   }
 
@@ -164,7 +161,6 @@ public final class Hydraulics {
   public FlowNetwork network(State state) {
     OpenGraph graph = new OpenGraph(plumbing, state.setting());
     FlowModel model = new FlowModel(graph, Levels.of(plumbing, state), pipes, Conditions.ORDINARY);
-    model.build(Set.of(), Set.of());
     return model.network();
   }
 

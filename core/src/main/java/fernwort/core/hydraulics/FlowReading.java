@@ -1,0 +1,241 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.flow.FlowNetwork;
+import fernwort.core.flow.Fluid;
+import fernwort.core.flow.SteadyFlow;
+import fernwort.core.hydraulics.RigNetwork.Gate;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.LinePipes;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Reads the solution of a rig's network back in the rig's words: what lines carry, taps give and
+ * tanks gain, where air is drawn in, how pumps run. Linear in the links, but for the mixing of air.
+ */
+final class FlowReading {
+
+  static final double STILL = 1e-10;
+
+  private final WetPorts wet;
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final LinePipes pipes;
+  private final Conditions conditions;
+  private final Fluid water;
+  private final RigNetwork built;
+  private final FlowNetwork network;
+  private final SteadyFlow flow;
+  private final Set<Integer> cycling;
+  private final Set<Integer> airy;
+
+  FlowReading(
+      WetPorts wet,
+      LinePipes pipes,
+      RigNetwork built,
+      SteadyFlow flow,
+      Set<Integer> cycling,
+      Set<Integer> airy) {
+    this.wet = wet;
+    this.pipes = pipes;
+    this.built = built;
+    this.flow = flow;
+    this.cycling = cycling;
+    this.airy = airy;
+    plumbing = wet.plumbing();
+    levels = wet.levels();
+    conditions = wet.conditions();
+    water = conditions.water();
+    network = built.network();
+  }
+
+  double[] shares() {
+    if (airy.isEmpty()) {
+      return Mixing.waterAlone(network);
+    }
+    Set<Integer> air = new HashSet<>();
+    built.airLinks().values().forEach(l -> air.add(network.to(l)));
+    return new Mixing(network, flow, stillWater()).shares(air);
+  }
+
+  /** Nodes at which air and water part: the tanks, brim-full ones too. */
+  private boolean[] stillWater() {
+    boolean[] still = new boolean[network.size()];
+    for (int n = 0; n < still.length; n++) {
+      still[n] = network.isReservoir(n);
+    }
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      if (built.breathing()[i] >= 0) {
+        still[built.breathing()[i]] = true;
+      }
+      for (int v : plumbing.tankVertices(i)) {
+        if (levels.wet(v) && v != wet.spill(i)) {
+          still[built.node()[v]] = true;
+        }
+      }
+    }
+    return still;
+  }
+
+  Flows answer() {
+    double[] share = shares();
+    double[] q = new double[flow.flows().length];
+    for (int l = 0; l < q.length; l++) {
+      double whole = flow.flows()[l];
+      q[l] = whole * share[whole >= 0 ? network.from(l) : network.to(l)];
+    }
+    Map<String, Double> lines = new HashMap<>();
+    Set<String> full = new HashSet<>();
+    for (int l = 0; l < q.length; l++) {
+      double of = q[l];
+      double whole = flow.flows()[l];
+      built
+          .stands()
+          .get(l)
+          .line()
+          .ifPresent(id -> {
+            lines.put(id, of);
+            if (Math.abs(of) > STILL && of == whole && runsFull(id, of)) {
+              full.add(id);
+            }
+          });
+    }
+    Map<Gate.Kind, Map<String, Double>> through = new HashMap<>();
+    for (Gate.Kind kind : Gate.Kind.values()) {
+      through.put(kind, new HashMap<>());
+    }
+    built
+        .gates()
+        .forEach(g ->
+            through
+                .getOrDefault(g.kind(), new HashMap<>())
+                .merge(g.part(), g.sign() * q[g.link()], Double::sum));
+    Map<String, Double> tanks = through.getOrDefault(Gate.Kind.TANK, new HashMap<>());
+    addUnderWater(q, tanks);
+    return new Flows(
+        lines,
+        pressures(),
+        through.getOrDefault(Gate.Kind.FIXTURE, Map.of()),
+        through.getOrDefault(Gate.Kind.END, Map.of()),
+        tanks,
+        through.getOrDefault(Gate.Kind.SUPPLY, Map.of()),
+        pumps(q, share),
+        airy.stream().map(v -> plumbing.part(v).id()).distinct().sorted().toList(),
+        full,
+        howSpilling(),
+        air());
+  }
+
+  private Map<String, Flows.Spill> howSpilling() {
+    Map<String, Flows.Spill> fares = new HashMap<>();
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      if (wet.spill(i) < 0) {
+        continue;
+      }
+      Integer link = built.spillLinks().get(i);
+      Flows.Spill fare =
+          link == null || flow.flows()[link] <= STILL
+              ? Flows.Spill.FALLS
+              : airy.contains(wet.spill(i)) ? Flows.Spill.HOLDS : Flows.Spill.RISES;
+      fares.put(plumbing.tanks().get(i).id(), fare);
+    }
+    return fares;
+  }
+
+  /** A line fills when its water carries the air out, and stays full until the air gets past it. */
+  private boolean runsFull(String line, double flow) {
+    double froude = pipes.froude(plumbing.lineNumber(line), flow);
+    return froude >= pipes.primes()
+        || conditions.runningFull().contains(line) && froude >= LinePipes.STAYS_PRIMED;
+  }
+
+  private Map<String, Double> air() {
+    Map<String, Double> air = new HashMap<>(conditions.airPressure());
+    built
+        .ventLinks()
+        .forEach((place, link) -> {
+          double rise = flow.heads()[network.from(link)] - flow.heads()[network.to(link)];
+          air.merge(plumbing.tanks().get(place).id(), water.pressure(rise), Double::sum);
+        });
+    return air;
+  }
+
+  private void addUnderWater(double[] q, Map<String, Double> tanks) {
+    double[] gain = new double[network.size()];
+    for (int l = 0; l < q.length; l++) {
+      if (!built.ventLinks().containsValue(l)) {
+        gain[network.from(l)] -= q[l];
+        gain[network.to(l)] += q[l];
+      }
+    }
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      int water = waterNode(i);
+      if (water >= 0) {
+        tanks.merge(plumbing.tanks().get(i).id(), gain[water], Double::sum);
+      }
+    }
+  }
+
+  /** The node of a tank's water; −1 when none stands over a port. */
+  private int waterNode(int tank) {
+    if (built.breathing()[tank] >= 0) {
+      return built.breathing()[tank];
+    }
+    for (int v : plumbing.tankVertices(tank)) {
+      if (levels.wet(v)) {
+        return built.node()[v];
+      }
+    }
+    return -1;
+  }
+
+  double pressureAt(int vertex) {
+    int at = built.node()[vertex];
+    return at < 0 ? 0 : water.pressure(flow.heads()[at] - levels.height(vertex));
+  }
+
+  private Pressures pressures() {
+    double[] at = new double[built.node().length];
+    for (int v = 0; v < at.length; v++) {
+      at[v] = built.node()[v] < 0 ? Double.NaN : pressureAt(v);
+    }
+    return Pressures.of(plumbing, at);
+  }
+
+  private Map<String, Flows.Running> pumps(double[] q, double[] share) {
+    Map<String, Flows.Running> running = new HashMap<>();
+    for (Part part : plumbing.pumps()) {
+      if (wet.graph().is(part, Kind.ON)) {
+        Integer link = built.pumpLinks().get(plumbing.index(part.id()));
+        running.put(
+            part.id(),
+            link == null
+                ? new Flows.Running(Flows.Does.DRAWS_AIR, 0, 0, 1)
+                : running(part, link, q, share));
+      }
+    }
+    return running;
+  }
+
+  private Flows.Running running(Part part, int link, double[] q, double[] share) {
+    double rise = water.pressure(flow.heads()[network.to(link)] - flow.heads()[network.from(link)]);
+    if (share[network.from(link)] < 1 - 1e-9) {
+      return new Flows.Running(Flows.Does.DRAWS_AIR, q[link], rise, 1);
+    }
+    if (part.kind() instanceof Kind.Pump pump && cycling.contains(plumbing.index(part.id()))) {
+      if (q[link] <= STILL) {
+        return new Flows.Running(Flows.Does.RESTS, 0, rise, 0);
+      }
+      double gives = pump.freeFlow() * Math.max(0.02, 1 - rise / pump.shutOffPressure());
+      return new Flows.Running(Flows.Does.CYCLES, q[link], rise, Math.min(1, q[link] / gives));
+    }
+    boolean rests = q[link] <= STILL;
+    return new Flows.Running(
+        rests ? Flows.Does.RESTS : Flows.Does.RUNS, q[link], rise, rests ? 0 : 1);
+  }
+}

@@ -1,0 +1,343 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.flow.Filtering;
+import fernwort.core.flow.FlowNetwork;
+import fernwort.core.flow.Fluid;
+import fernwort.core.flow.Given;
+import fernwort.core.flow.Hold;
+import fernwort.core.flow.Lift;
+import fernwort.core.flow.Loss;
+import fernwort.core.flow.OneWay;
+import fernwort.core.flow.Orifice;
+import fernwort.core.flow.Venting;
+import fernwort.core.hydraulics.RigNetwork.Gate;
+import fernwort.core.hydraulics.RigNetwork.Stands;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.LinePipes;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Outlets;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.ways.OpenWays;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Makes the flow network of one state. A tank's water is a reservoir at its surface; a port of it
+ * above the water lets water fall in. Every open end lets water out at its own height and none in.
+ */
+final class NetworkBuilder {
+
+  private final WetPorts wet;
+  private final OpenGraph graph;
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final LinePipes pipes;
+  private final Conditions conditions;
+  private final Fluid water;
+  private final Map<String, Venting> vents;
+  private final Map<Integer, Double> fallingIn;
+  private final int[] node;
+  private final int[] breathing;
+  private final FlowNetwork.Builder building = FlowNetwork.builder();
+  private final List<Stands> stands = new ArrayList<>();
+  private final List<Gate> gates = new ArrayList<>();
+  private final Map<Integer, Integer> airLinks = new HashMap<>();
+  private final Map<Integer, Integer> pumpLinks = new HashMap<>();
+  private final Map<Integer, Integer> ventLinks = new HashMap<>();
+  private final Map<Integer, Integer> spillLinks = new HashMap<>();
+
+  /**
+   * Prepares a network.
+   *
+   * @param vents what the air of each tank passes
+   * @param fallingIn what falls into tanks that spill, by their place in the rig (m³/s)
+   */
+  NetworkBuilder(
+      WetPorts wet, LinePipes pipes, Map<String, Venting> vents, Map<Integer, Double> fallingIn) {
+    this.wet = wet;
+    this.pipes = pipes;
+    this.vents = vents;
+    this.fallingIn = fallingIn;
+    graph = wet.graph();
+    plumbing = wet.plumbing();
+    levels = wet.levels();
+    conditions = wet.conditions();
+    water = conditions.water();
+    node = new int[plumbing.size()];
+    breathing = new int[plumbing.tanks().size()];
+  }
+
+  /**
+   * Builds the network.
+   *
+   * @param cycling indices of the pumps that their switch holds between its two pressures
+   * @param airy vertices at which the moving water is open to the air
+   */
+  RigNetwork build(Set<Integer> cycling, Set<Integer> airy) {
+    addNodes();
+    addPassages(cycling);
+    addTanks();
+    addSpills();
+    addSupplies();
+    addOutlets();
+    for (int v : airy) {
+      int free = building.reservoir(wet.spillHeight(v));
+      airLinks.put(v, link(node[v], free, new Filtering(0), Optional.empty(), plumbing.part(v)));
+    }
+    return new RigNetwork(
+        building.build(),
+        node,
+        breathing,
+        stands,
+        gates,
+        airLinks,
+        pumpLinks,
+        ventLinks,
+        spillLinks);
+  }
+
+  private void addNodes() {
+    Arrays.fill(node, -1);
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      breathing[i] = breathingWater(i);
+      for (int v : plumbing.tankVertices(i)) {
+        if (levels.wet(v) && v != wet.spill(i) && node[wet.one(v)] < 0) {
+          node[wet.one(v)] = breathing[i] >= 0 ? breathing[i] : waterOf(plumbing.tanks().get(i));
+        }
+      }
+    }
+    for (int v = 0; v < node.length; v++) {
+      if (!wet.isDry(v)) {
+        int r = wet.one(v);
+        if (node[r] < 0) {
+          node[r] = building.junction(levels.height(r));
+        }
+        node[v] = node[r];
+      }
+    }
+  }
+
+  /**
+   * The water of a tank whose air takes pressure to move, or that passes on what it gets: a
+   * junction that it stands on; or −1.
+   */
+  private int breathingWater(int place) {
+    Part tank = plumbing.tanks().get(place);
+    if (wet.spill(place) >= 0) {
+      return building.junction(wet.surface(tank));
+    }
+    Venting vent = vents.get(tank.id());
+    if (vent == null
+        || levels.isBrimFull(tank.id())
+        || conditions.airlocked().contains(tank.id())) {
+      return -1;
+    }
+    int water = building.junction(wet.surface(tank));
+    int open = building.reservoir(wet.surface(tank));
+    int link = link(water, open, vent, Optional.empty(), tank);
+    ventLinks.put(place, link);
+    return water;
+  }
+
+  /**
+   * A tank's water: a reservoir; brim-full, a junction that gives water but takes no more; with its
+   * air locked in, one that does neither.
+   */
+  private int waterOf(Part tank) {
+    if (conditions.airlocked().contains(tank.id())) {
+      return building.junction(wet.surface(tank));
+    }
+    int water = building.reservoir(wet.surface(tank));
+    if (!levels.isBrimFull(tank.id())) {
+      return water;
+    }
+    int brim = building.junction(wet.surface(tank));
+    int link = link(water, brim, OneWay.FREE_END, Optional.empty(), tank);
+    gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, -1));
+    return brim;
+  }
+
+  private int link(int a, int b, Loss loss, Optional<String> line, Part part) {
+    stands.add(new Stands(line, part));
+    return building.link(a, b, loss);
+  }
+
+  private void addPassages(Set<Integer> cycling) {
+    for (int e = 0; e < graph.edges(); e++) {
+      boolean both = graph.type(e) == OpenGraph.PLAIN || graph.type(e) == OpenGraph.SEAL;
+      boolean holds = wet.holds(e) || both && wet.holds(e + 1);
+      if (holds && !wet.isFree(e)) {
+        addPassage(e, cycling);
+      }
+      if (both) {
+        e++;
+      }
+    }
+  }
+
+  private void addPassage(int e, Set<Integer> cycling) {
+    int a = node[graph.from(e)];
+    int b = node[graph.to(e)];
+    Part part = plumbing.part(graph.from(e));
+    Optional<String> none = Optional.empty();
+    switch (graph.type(e)) {
+      case OpenGraph.CHECK -> link(a, b, new OneWay(graph.value(e)), none, part);
+      case OpenGraph.REGULATOR ->
+          link(
+              a,
+              b,
+              new Hold(levels.height(graph.to(e)) + graph.value(e), OneWay.FREE_END),
+              none,
+              part);
+      case OpenGraph.PUMP -> {
+        int index = plumbing.index(part.id());
+        pumpLinks.put(index, link(a, b, lift(part, graph.to(e), cycling), none, part));
+      }
+      default -> {
+        if (graph.line(e) >= 0) {
+          String id = plumbing.rig().lines().get(graph.line(e)).id();
+          link(a, b, pipes.pipe(graph.line(e), water), Optional.of(id), part);
+        } else if (part.kind() instanceof Kind.Filter filter) {
+          link(a, b, filtering(part, filter), none, part);
+        }
+      }
+    }
+  }
+
+  private Loss filtering(Part part, Kind.Filter filter) {
+    double clean = water.head(filter.ratedLoss()) / filter.ratedFlow();
+    return new Filtering(clean * conditions.clogging(part.id()));
+  }
+
+  private Loss lift(Part part, int out, Set<Integer> cycling) {
+    return switch (part.kind()) {
+      case Kind.Pump pump -> {
+        boolean valves =
+            switch (pump.works()) {
+              case DIAPHRAGM, FOOT, HAND -> true;
+              case CENTRIFUGAL, IMPELLER -> false;
+            };
+        Lift lift = new Lift(water.head(pump.shutOffPressure()), pump.freeFlow(), valves);
+        double mean = (pump.cutIn() + pump.cutOut()) / 2;
+        yield cycling.contains(plumbing.index(part.id()))
+            ? new Hold(levels.height(out) + water.head(mean), lift)
+            : lift;
+      }
+      case Kind.Macerator k -> new Lift(water.head(k.shutOffPressure()), k.freeFlow(), true);
+      default -> throw new IllegalStateException(part.label() + " is no pump");
+    };
+  }
+
+  private void addTanks() {
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      Part tank = plumbing.tanks().get(i);
+      for (int v : plumbing.tankVertices(i)) {
+        boolean takes = !conditions.airlocked().contains(tank.id());
+        if (node[v] < 0 || levels.wet(v) || levels.floatShut(v) || !takes) {
+          continue;
+        }
+        if (breathing[i] >= 0 && wet.spill(i) < 0) {
+          double drop = levels.height(v) - levels.surface(tank.id());
+          link(node[v], breathing[i], new OneWay(Math.max(0, drop)), Optional.empty(), tank);
+        } else {
+          int over = building.reservoir(levels.height(v) + conditions.airHead(tank.id()));
+          int link = link(node[v], over, OneWay.FREE_END, Optional.empty(), tank);
+          gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, 1));
+        }
+      }
+    }
+  }
+
+  private void addSpills() {
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      int v = wet.spill(i);
+      if (v >= 0 && node[v] >= 0) {
+        Part tank = plumbing.tanks().get(i);
+        Optional<String> none = Optional.empty();
+        spillLinks.put(i, link(breathing[i], node[v], OneWay.FREE_END, none, tank));
+        int fallen = building.reservoir(wet.surface(tank));
+        Given falls = new Given(fallingIn.getOrDefault(i, 0.0));
+        int link = link(fallen, breathing[i], falls, none, tank);
+        gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, -1));
+      }
+    }
+  }
+
+  private void addSupplies() {
+    for (Part part : plumbing.sources()) {
+      int v = plumbing.first(plumbing.index(part.id()));
+      Optional<String> none = Optional.empty();
+      if (part.kind() instanceof Kind.HoseInlet inlet && wet.gives(part)) {
+        int supply = building.reservoir(wet.supplyHead(part, inlet, v));
+        int link = link(supply, node[v], tap(part, inlet), none, part);
+        gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
+      }
+      if (part.kind() instanceof Kind.PortableContainer && wet.pours(part)) {
+        int supply = building.reservoir(levels.height(v) + OpenWays.POURING_HEIGHT);
+        int link = link(supply, node[v], OneWay.FREE_END, none, part);
+        gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
+      }
+    }
+  }
+
+  /** Tap and hose: p = p₀·(1 − (Q/Q_t)²), from their pressure at no flow to what a bucket gets. */
+  private Loss tap(Part part, Kind.HoseInlet inlet) {
+    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, Kind.HoseInlet.MAINS.id());
+    return timed
+        ? new Orifice(
+            inlet.tapFlow().orElseThrow(),
+            water.head(inlet.mainsPressure()),
+            Double.POSITIVE_INFINITY)
+        : new Filtering(0);
+  }
+
+  private void addOutlets() {
+    for (Outlets.Outlet outlet : wet.outlets().ends()) {
+      int v = outlet.vertex();
+      Part part = plumbing.part(v);
+      boolean supplies = part.kind() instanceof Kind.HoseInlet && wet.gives(part);
+      if (node[v] < 0 || part.kind() instanceof Kind.Tank || supplies || isPouredInto(part, v)) {
+        continue;
+      }
+      int open = building.reservoir(levels.height(v));
+      if (part.kind() instanceof Kind.Fixture fixture) {
+        int link = link(node[v], open, orifice(part, fixture), Optional.empty(), part);
+        gates.add(new Gate(Gate.Kind.FIXTURE, part.id(), link, 1));
+      } else {
+        int link = link(node[v], open, OneWay.FREE_END, Optional.empty(), part);
+        gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
+      }
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+        int v = plumbing.vertex(part, "waste");
+        if (node[v] >= 0) {
+          int open = building.reservoir(levels.height(v));
+          int link = link(node[v], open, OneWay.FREE_END, Optional.empty(), part);
+          gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
+        }
+      }
+    }
+  }
+
+  /** A jug is tilted only as far as the filler swallows, so that nothing comes back out. */
+  private boolean isPouredInto(Part part, int v) {
+    return part.kind() instanceof Kind.GravityFiller
+        && plumbing.hasLine(part.port(plumbing.port(v)));
+  }
+
+  /** A mixer that is open half way passes half its flow on each side. */
+  private Loss orifice(Part part, Kind.Fixture fixture) {
+    double share = graph.setting().of(part.id()).equals(Kind.Fixture.WARM.id()) ? 0.5 : 1;
+    double most = fixture.restrictor().orElse(Double.POSITIVE_INFINITY);
+    return new Orifice(
+        share * fixture.ratedFlow(), water.head(fixture.ratedPressure()), share * most);
+  }
+}

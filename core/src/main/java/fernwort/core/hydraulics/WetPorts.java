@@ -1,0 +1,179 @@
+package fernwort.core.hydraulics;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.plumbing.Joined;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Outlets;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.ways.AirSearch;
+import fernwort.core.ways.OpenWays;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Which ports of a rig stand under water in one state, and which of them are one: those that a body
+ * joins without loss, and those under the water of one tank. Near-linear in the passages.
+ */
+final class WetPorts {
+
+  private final OpenGraph graph;
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final Conditions conditions;
+  private final Fluid water;
+  private final Reach reach;
+  private final Outlets outlets;
+  private final Joined joined;
+
+  WetPorts(OpenGraph graph, Levels levels, Conditions conditions) {
+    this.graph = graph;
+    this.levels = levels;
+    this.conditions = conditions;
+    plumbing = graph.plumbing();
+    water = conditions.water();
+    outlets = new Outlets(graph);
+    reach = new Reach(graph, levels, conditions.airlocked());
+    joined = new Joined(plumbing.size());
+    flood();
+    join();
+  }
+
+  OpenGraph graph() {
+    return graph;
+  }
+
+  Plumbing plumbing() {
+    return plumbing;
+  }
+
+  Levels levels() {
+    return levels;
+  }
+
+  Conditions conditions() {
+    return conditions;
+  }
+
+  Outlets outlets() {
+    return outlets;
+  }
+
+  /** Tells whether no water stands at a port. */
+  boolean isDry(int vertex) {
+    return reach.dry[vertex];
+  }
+
+  /** Returns the one that stands for all ports that are one with this. */
+  int one(int vertex) {
+    return joined.find(vertex);
+  }
+
+  /** Tells whether water stands in a passage that takes some head. */
+  boolean holds(int e) {
+    return reach.holds(e);
+  }
+
+  /** The lines by which each tank breathes, where nobody has found them out before. */
+  Map<String, List<String>> ventLines() {
+    boolean[] wet = new boolean[plumbing.size()];
+    for (int v = 0; v < wet.length; v++) {
+      wet[v] = !reach.dry[v];
+    }
+    return Vents.lines(new AirSearch(graph, levels, outlets.openings(), wet).find());
+  }
+
+  private void flood() {
+    for (Part part : plumbing.sources()) {
+      int v = plumbing.first(plumbing.index(part.id()));
+      switch (part.kind()) {
+        case Kind.Tank tank -> {
+          for (int i = 0; i < tank.tankPorts().size(); i++) {
+            if (levels.wet(v + i)) {
+              reach.from(v + i, surface(part));
+            }
+          }
+        }
+        case Kind.HoseInlet inlet -> {
+          if (gives(part)) {
+            reach.from(v, supplyHead(part, inlet, v));
+          }
+        }
+        case Kind.PortableContainer jug -> {
+          if (pours(part)) {
+            reach.from(v, levels.height(v) + OpenWays.POURING_HEIGHT);
+          }
+        }
+        default -> {}
+      }
+    }
+    for (String line : conditions.runningFull()) {
+      reach.runsFull(plumbing.lineNumber(line));
+    }
+    reach.run();
+  }
+
+  boolean gives(Part inlet) {
+    return graph.is(inlet, Kind.HoseInlet.MAINS.id())
+        || graph.is(inlet, Kind.HoseInlet.OUTSIDE.id());
+  }
+
+  boolean pours(Part jug) {
+    return graph.is(jug, Kind.PortableContainer.POURING.id())
+        && !conditions.emptyJugs().contains(jug.id());
+  }
+
+  double surface(Part tank) {
+    return levels.surface(tank.id()) + conditions.airHead(tank.id());
+  }
+
+  double supplyHead(Part part, Kind.HoseInlet inlet, int v) {
+    return graph.is(part, Kind.HoseInlet.MAINS.id())
+        ? levels.height(v) + water.head(inlet.mainsPressure())
+        : inlet.outsideHeight();
+  }
+
+  /**
+   * Joins the ports between which a body takes no head, and the ports of a tank under its water.
+   */
+  private void join() {
+    for (int e = 0; e < graph.edges(); e++) {
+      if (isFree(e) && reach.holds(e)) {
+        joined.join(graph.from(e), graph.to(e));
+      }
+    }
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      int first = -1;
+      for (int v : plumbing.tankVertices(tank)) {
+        if (levels.wet(v) && v != spill(tank)) {
+          first = first < 0 ? v : first;
+          joined.join(first, v);
+        }
+      }
+    }
+  }
+
+  /** The port at which a tank spills, as a vertex; −1 for none. */
+  int spill(int tank) {
+    Part part = plumbing.tanks().get(tank);
+    String port = conditions.spilling().get(part.id());
+    return port == null ? -1 : plumbing.vertex(part, port);
+  }
+
+  /** Where air meets the water at a port; at one that spills, over the crest behind it. */
+  double spillHeight(int v) {
+    Part part = plumbing.part(v);
+    return plumbing.port(v).equals(conditions.spilling().get(part.id()))
+        ? levels.surface(part.id())
+        : levels.height(v);
+  }
+
+  boolean isFree(int e) {
+    boolean passage = graph.type(e) == OpenGraph.PLAIN || graph.type(e) == OpenGraph.SEAL;
+    return passage
+        && graph.line(e) < 0
+        && !(plumbing.part(graph.from(e)).kind() instanceof Kind.Filter);
+  }
+}

@@ -59,13 +59,14 @@ class JobsController {
     this.store = store;
   }
 
-  /** A job in the list; with what stands in its way, where something does. */
-  record Row(String id, String title, String by, String trouble) {
-    static Row of(Plans.Offer offer, Units units) {
+  /** A job in the list: whether it is so already, and what stands in its way, if anything does. */
+  record Row(String id, String title, String by, boolean so, String trouble) {
+    static Row of(Plans.Offer offer, boolean so, Units units) {
       return new Row(
           offer.job().id(),
           units.say(offer.job().title()),
           offer.job().by(),
+          so,
           offer.trouble().map(Plan.Trouble::words).map(units::say).orElse(""));
     }
   }
@@ -77,10 +78,11 @@ class JobsController {
   String jobs(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
     JobBook book = desk.book(rig);
+    State now = states.of(rig).state();
     Map<String, List<Row>> groups = new LinkedHashMap<>();
     List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
     for (Plans.Offer offer : book.offers()) {
-      Row row = Row.of(offer, units);
+      Row row = Row.of(offer, isSo(book, offer, now), units);
       if (offer.wanting()) {
         cannot.add(new Jobs.Cannot(units.say(offer.job().name()), row.trouble()));
       } else {
@@ -102,6 +104,17 @@ class JobsController {
                     r.outcome() == RunStore.Outcome.RUNNING))
             .toList());
     return "jobs/jobs";
+  }
+
+  /** Tells whether the taps run as a job would have them, so that nothing is left to do. */
+  private static boolean isSo(JobBook book, Plans.Offer offer, State now) {
+    return switch (offer.job().kind()) {
+      case RUN_FROM_TANK, RUN_FROM_MAINS, DRAW_OUTSIDE -> {
+        Plan plan = book.plans().plan(offer.job(), now);
+        yield plan.trouble().isEmpty() && plan.steps().isEmpty();
+      }
+      default -> false;
+    };
   }
 
   @GetMapping("/{job}")

@@ -1,5 +1,6 @@
 package fernwort.app.web;
 
+import fernwort.app.garage.Descriptions;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.units.Units;
 import jakarta.servlet.http.Cookie;
@@ -7,9 +8,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
 
 /** Who is looking and how they like it, from cookies; added to every page. */
 @ControllerAdvice
@@ -22,10 +25,12 @@ public class Visitor {
   private static final int LONGEST_NAME = 40;
 
   private final FolderWatch watch;
+  private final Descriptions rigs;
   private final boolean open;
 
-  Visitor(FolderWatch watch, @Value("${fernwort.open}") boolean open) {
+  Visitor(FolderWatch watch, Descriptions rigs, @Value("${fernwort.open}") boolean open) {
     this.watch = watch;
+    this.rigs = rigs;
     this.open = open;
   }
 
@@ -50,6 +55,12 @@ public class Visitor {
     }
     String plain = name.replaceAll("\\p{Cntrl}", " ");
     return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
+  }
+
+  /** Returns the name of the rig that a page is about, which stands on every page of it. */
+  @ModelAttribute("rigName")
+  public String rigName(@PathVariable(name = "id", required = false) @Nullable String rig) {
+    return rig == null ? "" : rigs.name(rig);
   }
 
   /** Returns the chosen theme. */

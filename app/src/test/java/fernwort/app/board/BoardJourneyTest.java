@@ -115,7 +115,7 @@ class BoardJourneyTest {
     assertThat(page.locator("#amount")).hasValue("about half");
     page.locator("#amount").fill("900");
     page.locator("#preview button[type=submit]").click();
-    assertThat(page.locator("#notice")).containsText("must be from 0 L to");
+    assertThat(page.locator("#notice")).containsText("must be from 0 % to 100 %");
     assertThat(handle("tank")).containsText("7.5 L");
     COPY.expectComplaint("422");
   }

@@ -260,11 +260,11 @@ final class TankCheck implements Check {
               Saying.of("Gray will be full before fresh is used up"),
               Saying.of(
                   "After about {} more of use, gray water has nowhere to go.",
-                  Amount.volume(room / BECOMES_GRAY)),
+                  Amount.roughly(room / BECOMES_GRAY)),
               Saying.of(
                   "There is room for {} of gray, and about {} will come from the fresh on board.",
-                  Amount.volume(room),
-                  Amount.volume(coming)),
+                  Amount.roughly(room),
+                  Amount.roughly(coming)),
               Saying.of("Plan to empty gray first; filling more fresh does not help."),
               grays.stream().map(Part::id).toList()));
     }

@@ -205,26 +205,13 @@ public final class OpenGraph {
    * way these lead. Union-find, near O(E).
    */
   public int[] islands() {
-    int[] root = new int[first.length];
-    Arrays.setAll(root, i -> i);
+    Joined joined = new Joined(first.length);
     for (int e = 0; e < edges; e++) {
-      int a = find(root, from[e]);
-      int b = find(root, to[e]);
-      root[Math.max(a, b)] = Math.min(a, b);
+      joined.join(from[e], to[e]);
     }
-    for (int i = 0; i < root.length; i++) {
-      root[i] = find(root, i);
-    }
-    return root;
-  }
-
-  private static int find(int[] root, int vertex) {
-    int v = vertex;
-    while (root[v] != v) {
-      root[v] = root[root[v]];
-      v = root[v];
-    }
-    return v;
+    int[] islands = new int[first.length];
+    Arrays.setAll(islands, joined::find);
+    return islands;
   }
 
   /** Tells whether a part stands in this position. */

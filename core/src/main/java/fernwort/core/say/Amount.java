@@ -22,6 +22,11 @@ public record Amount(Quantity quantity, double si) implements Saying.Piece {
     return new Amount(Quantity.VOLUME, volume);
   }
 
+  /** Returns a volume that is only known roughly, to the whole litre (m³). */
+  public static Amount roughly(double volume) {
+    return volume(Math.rint(1000 * volume) / 1000);
+  }
+
   /** Returns a length (m). */
   public static Amount length(double length) {
     return new Amount(Quantity.LENGTH, length);

@@ -5,7 +5,10 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.State;
+import fernwort.core.run.Acted;
+import fernwort.core.run.Actor;
 import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
@@ -20,7 +23,7 @@ import java.util.Set;
  * Runs automations on the simulated rig: simulated senders are looked at every few seconds, and a
  * motor takes its travel time to turn its valve, one after another.
  */
-public final class AutomationRun {
+public final class AutomationRun implements Actor {
 
   /** How often the senders are looked at (s). */
   private static final double LOOK = 10;
@@ -49,17 +52,23 @@ public final class AutomationRun {
 
   private final Plumbing plumbing;
   private final List<Automation> automations;
-  private final Simulation run;
+  private final double leakAt;
   private final List<Event> events = new ArrayList<>();
+
+  /** When each motor has turned its valve (s). */
   private final Map<Turn, Double> turning = new LinkedHashMap<>();
+
   private final Map<String, Double> lowest = new LinkedHashMap<>();
   private final Map<String, Double> highest = new LinkedHashMap<>();
   private final Set<Automation.Rule> acting = new HashSet<>();
 
-  private AutomationRun(Plumbing plumbing, List<Automation> automations, State from) {
+  /** When the senders are looked at next (s). */
+  private double nextLook;
+
+  private AutomationRun(Plumbing plumbing, List<Automation> automations, double leakAt) {
     this.plumbing = plumbing;
     this.automations = automations;
-    run = Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY);
+    this.leakAt = leakAt;
   }
 
   /**
@@ -73,20 +82,33 @@ public final class AutomationRun {
    */
   public static Course run(
       Plumbing plumbing, List<Automation> automations, State from, double seconds, double leakAt) {
-    return new AutomationRun(plumbing, automations, from).run(seconds, leakAt);
+    AutomationRun motors = new AutomationRun(plumbing, automations, leakAt);
+    Simulation run = Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY);
+    new Acted(run, List.of(motors), motors::noteWater, motors::noteTurn).runTo(seconds);
+    motors.remember(run.moment().state());
+    double lost = run.moment().totals().allOut();
+    return new Course(motors.events, motors.lowest, motors.highest, lost);
   }
 
-  private Course run(double seconds, double leakAt) {
-    while (run.time() < seconds - 1e-6) {
-      State now = run.moment().state();
-      remember(now);
-      look(now, run.time() >= leakAt);
-      turnWhatIsDue();
-      double until = Math.min(seconds, run.time() + LOOK);
-      run.runTo(until).forEach(this::noteWater);
+  @Override
+  public double next(Moment now) {
+    return turning.values().stream().reduce(nextLook, Math::min);
+  }
+
+  @Override
+  public List<Act> act(Moment now) {
+    if (Actor.isDue(nextLook, now)) {
+      remember(now.state());
+      look(now);
+      nextLook = now.time() + LOOK;
     }
-    remember(run.moment().state());
-    return new Course(events, lowest, highest, run.moment().totals().allOut());
+    List<Turn> due =
+        turning.entrySet().stream()
+            .filter(e -> Actor.isDue(e.getValue(), now))
+            .map(Map.Entry::getKey)
+            .toList();
+    due.forEach(turning::remove);
+    return due.stream().map(t -> new Act(t.part(), t.position())).toList();
   }
 
   private void remember(State now) {
@@ -98,14 +120,14 @@ public final class AutomationRun {
         });
   }
 
-  private void look(State now, boolean leaking) {
+  private void look(Moment now) {
     for (Automation automation : automations) {
       for (Automation.Rule rule : automation.rules()) {
-        boolean due = isDue(rule.when(), now, leaking);
+        boolean due = isDue(rule.when(), now.state(), now.time() >= leakAt);
         if (due && acting.add(rule)) {
-          double at = run.time();
+          double at = now.time();
           for (Turn turn : rule.turns()) {
-            if (!now.setting().of(turn.part()).equals(turn.position())) {
+            if (!now.state().setting().of(turn.part()).equals(turn.position())) {
               turning.keySet().removeIf(t -> t.part().equals(turn.part()));
               at += travel(turn);
               turning.put(turn, at);
@@ -136,23 +158,8 @@ public final class AutomationRun {
     return now.volume(tank) / plumbing.room(tank).capacity();
   }
 
-  private void turnWhatIsDue() {
-    List<Turn> due =
-        turning.entrySet().stream()
-            .filter(e -> e.getValue() <= run.time() + LOOK)
-            .map(Map.Entry::getKey)
-            .toList();
-    for (Turn turn : due) {
-      Double at = turning.remove(turn);
-      if (at != null) {
-        // What happens while the motor still turns counts as well.
-        run.runTo(Math.max(run.time(), at)).forEach(this::noteWater);
-        run.set(turn.part(), turn.position()).stream()
-            .filter(h -> h.kind() != Happening.Kind.HAND)
-            .forEach(this::noteWater);
-        note(new Event(run.time(), Optional.empty(), Optional.of(turn)));
-      }
-    }
+  private void noteTurn(double at, Act act) {
+    note(new Event(at, Optional.empty(), Optional.of(new Turn(act.part(), act.position()))));
   }
 
   private void noteWater(Happening h) {

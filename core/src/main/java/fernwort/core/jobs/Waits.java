@@ -54,6 +54,9 @@ final class Waits {
   /** A tank that changes less than this has not changed (m³). */
   private static final double NOTICEABLE = 1e-4;
 
+  /** Nearer to a mark than this nobody can tell (m³). */
+  private static final double NEAR = 5e-4;
+
   /** A job that moves less than this has moved nothing (m³). */
   private static final double WORTHWHILE = 5e-4;
 
@@ -185,7 +188,8 @@ final class Waits {
           default -> false;
         };
     switch (end) {
-      case REACHED, HARMED -> {}
+      case HARMED -> {}
+      case REACHED -> tooFast(until, stage);
       case DRY_PUMP -> {
         if (little) {
           stage.fail(
@@ -210,6 +214,22 @@ final class Waits {
                   "Too little comes, or it runs out as fast elsewhere: look for what holds it back."));
         }
       }
+    }
+  }
+
+  /** A mark that is passed while the last handle is still being turned cannot be stopped at. */
+  private void tooFast(Job.Until until, StageRun stage) {
+    double holds = stage.run().moment().state().volume(until.part());
+    if (until.what() == Job.Until.What.MARK && holds > until.mark() + NEAR) {
+      stage.fail(
+          Harm.Kind.NOT_REACHED,
+          until.part(),
+          Saying.of(
+              "{} holds {} before anybody can stop at {}",
+              plumbing.rig().part(until.part()).label(),
+              Amount.volume(holds),
+              Amount.volume(until.mark())),
+          Saying.of("Choose a higher mark, or let it in more slowly."));
     }
   }
 

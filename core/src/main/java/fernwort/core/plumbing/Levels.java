@@ -138,10 +138,12 @@ public final class Levels {
     return slope.heightOf(new Point(part.x(), part.y(), part.height()));
   }
 
+  /** Returns the height of a port (m). */
   public double height(int vertex) {
     return height[vertex];
   }
 
+  /** Returns the highest height that a line passes (m). */
   public double crest(int line) {
     return crest[line];
   }

@@ -209,10 +209,12 @@ public final class Plumbing {
     return run.toArray(Point[]::new);
   }
 
+  /** Returns the number of ports, those of bodies included. */
   public int size() {
     return owner.length;
   }
 
+  /** Returns the number of a port. */
   public int vertex(PortRef port) {
     Integer vertex = vertices.get(port);
     if (vertex == null) {
@@ -221,6 +223,7 @@ public final class Plumbing {
     return vertex;
   }
 
+  /** Returns the number of a port of a part. */
   public int vertex(Part part, String port) {
     return vertex(part.port(port));
   }
@@ -239,6 +242,7 @@ public final class Plumbing {
     return index;
   }
 
+  /** Returns the part that a port belongs to. */
   public Part part(int vertex) {
     return parts.get(owner[vertex]);
   }
@@ -267,6 +271,7 @@ public final class Plumbing {
     return runs[line];
   }
 
+  /** Tells whether a line is joined to a port. */
   public boolean hasLine(PortRef port) {
     return linesByPort.containsKey(port);
   }
@@ -289,10 +294,12 @@ public final class Plumbing {
     return line;
   }
 
+  /** Returns the port at which a line begins. */
   public int lineFrom(int line) {
     return lineFrom[line];
   }
 
+  /** Returns the port at which a line ends. */
   public int lineTo(int line) {
     return lineTo[line];
   }

@@ -43,7 +43,7 @@ final class Jugs {
     double soonest = Double.POSITIVE_INFINITY;
     for (Map.Entry<String, Double> jug : left.entrySet()) {
       double q = flows.supplies().getOrDefault(jug.getKey(), 0.0);
-      if (q > Simulation.STILL && jug.getValue() > DROP) {
+      if (q > Rates.STILL && jug.getValue() > DROP) {
         soonest = Math.min(soonest, jug.getValue() / q);
       }
     }
@@ -55,7 +55,7 @@ final class Jugs {
     return left.entrySet().stream()
         .anyMatch(j -> {
           double q = flows.supplies().getOrDefault(j.getKey(), 0.0);
-          return q > Simulation.STILL && j.getValue() - q * seconds <= DROP;
+          return q > Rates.STILL && j.getValue() - q * seconds <= DROP;
         });
   }
 

@@ -47,9 +47,7 @@ public final class Simulation {
   /** What an error in volume may do to the pressure of air that is shut in (Pa): 10 cm of water. */
   private static final double MOST_SWING = 1000;
 
-  /** Slower than this nothing moves: a millilitre in a day (m³/s). */
-  static final double STILL = 1.2e-11;
-
+  private static final double STILL = Rates.STILL;
   private static final double NEARLY = 1e-9;
 
   private final Plumbing plumbing;
@@ -58,6 +56,7 @@ public final class Simulation {
   private final Conditions conditions;
   private final List<Part> tanks;
   private final double[] volume;
+  private final Crossings crossings;
   private final Air[] air;
   private final Jugs jugs;
   private final Pace pace;
@@ -98,6 +97,7 @@ public final class Simulation {
     watch = new Watch(plumbing, state.slope());
     tanks = plumbing.tanks();
     volume = tanks.stream().mapToDouble(t -> held(plumbing, state, t)).toArray();
+    crossings = new Crossings(volume, capacities());
     air = new Air[tanks.size()];
     for (int i = 0; i < air.length; i++) {
       air[i] = new Air(plumbing.room(tanks.get(i).id()).capacity(), volume[i]);
@@ -124,6 +124,7 @@ public final class Simulation {
     conditions = other.conditions;
     tanks = other.tanks;
     volume = other.volume.clone();
+    crossings = new Crossings(volume, capacities());
     air = new Air[other.air.length];
     for (int i = 0; i < air.length; i++) {
       air[i] = new Air(other.air[i]);
@@ -148,6 +149,10 @@ public final class Simulation {
     spilling = other.spilling;
     raised = new HashMap<>(other.raised);
     standing = other.standing;
+  }
+
+  private double[] capacities() {
+    return tanks.stream().mapToDouble(t -> plumbing.room(t.id()).capacity()).toArray();
   }
 
   private static double held(Plumbing plumbing, State state, Part tank) {
@@ -284,9 +289,9 @@ public final class Simulation {
 
   /** Takes one step, at most to a time; returns what changes at its end. */
   private List<Happening> advance(double until) {
-    Slope start = new Slope(flows, rates(flows));
+    Rates start = new Rates(flows, rates(flows));
     double turn = Math.max(SHORTEST, warmth.untilTurn(state.setting(), flows));
-    if (still(start)) {
+    if (start.areStill()) {
       double idle = Math.min(until - time, turn);
       warmth.advance(idle, state.setting(), flows);
       time += idle;
@@ -294,20 +299,23 @@ public final class Simulation {
     }
     if (!locked.isEmpty() && time > lockTime + LOCKED) {
       lookAround();
-      start = new Slope(flows, rates(flows));
+      start = new Rates(flows, rates(flows));
     }
     double h = Math.min(pace.next(time), until - time);
     double shortest = pace.shortest();
-    h = Math.min(Math.min(h, turn), Math.max(shortest, untilCrossing(start, start, h)));
-    h = Math.min(h, Math.min(jugs.untilPouredOut(flows), untilLimit(start, start, h)));
+    h =
+        Math.min(
+            Math.min(h, turn),
+            Math.max(shortest, crossings.untilCrossing(thresholds, start, start, h)));
+    h = Math.min(h, Math.min(jugs.untilPouredOut(flows), crossings.untilLimit(start, start, h)));
     h = untilBackedUp(start, h);
-    Slope end = start;
+    Rates end = start;
     double error = 0;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Effort.look();
-      Flows ahead = solve(after(start, start, h, h));
-      end = new Slope(ahead, rates(ahead));
-      error = difference(start.rates(), end.rates()) * h / 2;
+      Flows ahead = solve(crossings.after(start, start, h, h));
+      end = new Rates(ahead, rates(ahead));
+      error = Crossings.difference(start.gains(), end.gains()) * h / 2;
       if (pace.isTooCoarse(error) && (h < STIFF || h <= shortest) && lock(start, end)
           || pace.isCoarse() && lockSwinging(start, end, h)
           || lockBalanced(start, end, h)) {
@@ -321,13 +329,13 @@ public final class Simulation {
     if (!moving(end.flows()).equals(moving(flows)) && h > shortest) {
       return floods(start, h);
     }
-    double crossing = Math.max(shortest, untilCrossing(start, end, h));
-    double taken = Math.min(h, Math.min(crossing, untilLimit(start, end, h)));
+    double crossing = Math.max(shortest, crossings.untilCrossing(thresholds, start, end, h));
+    double taken = Math.min(h, Math.min(crossing, crossings.untilLimit(start, end, h)));
     boolean turns = taken < h || jugs.runOut(start.flows(), taken);
     move(start, end, taken, h);
     pace.learn(h, taken, error);
-    if (turns || crossed()) {
-      turn(end.rates(), end.flows());
+    if (turns || crossings.crossed(thresholds, parts)) {
+      turn(end.gains(), end.flows());
     } else {
       flows = solve(volume);
       letGo();
@@ -440,11 +448,11 @@ public final class Simulation {
    * Locks the tank that keeps the step short, when it is for its air: air that is shut in gives way
    * so little that the tank soon passes on what it gets. Tells whether there was such a tank.
    */
-  private boolean lock(Slope start, Slope end) {
+  private boolean lock(Rates start, Rates end) {
     int stiffest = 0;
     for (int i = 0; i < volume.length; i++) {
-      double change = Math.abs(end.rates()[i] - start.rates()[i]);
-      double most = Math.abs(end.rates()[stiffest] - start.rates()[stiffest]);
+      double change = Math.abs(end.gains()[i] - start.gains()[i]);
+      double most = Math.abs(end.gains()[stiffest] - start.gains()[stiffest]);
       stiffest = change > most ? i : stiffest;
     }
     if (!air[stiffest].isShutIn()) {
@@ -466,11 +474,11 @@ public final class Simulation {
    * Locks a tank whose shut-in air comes to its balance within a step, hardly moving: a step beyond
    * would overshoot it, and swing about it without an end.
    */
-  private boolean lockBalanced(Slope start, Slope end, double seconds) {
+  private boolean lockBalanced(Rates start, Rates end, double seconds) {
     return lockFirst(i -> {
-      double first = start.rates()[i];
+      double first = start.gains()[i];
       return Math.abs(first) > STILL
-          && first * end.rates()[i] < 0
+          && first * end.gains()[i] < 0
           && !pace.isTooCoarse(Math.abs(first) * seconds);
     });
   }
@@ -479,9 +487,9 @@ public final class Simulation {
    * Locks a tank whose shut-in air would swing in pressure by more than a coarse step can follow:
    * over such a step it passes on what it gets.
    */
-  private boolean lockSwinging(Slope start, Slope end, double seconds) {
+  private boolean lockSwinging(Rates start, Rates end, double seconds) {
     return lockFirst(i -> {
-      double moved = Math.abs(end.rates()[i] - start.rates()[i]) * seconds / 2;
+      double moved = Math.abs(end.gains()[i] - start.gains()[i]) * seconds / 2;
       return air[i].swing(volume[i], moved) > MOST_SWING;
     });
   }
@@ -512,13 +520,13 @@ public final class Simulation {
    * Goes to the moment within a step at which water begins or ceases to move in some lines: a crest
    * is reached, which the air's pressure decides as well as the level. Found by halving.
    */
-  private List<Happening> floods(Slope start, double within) {
+  private List<Happening> floods(Rates start, double within) {
     Set<String> before = moving(start.flows());
     double low = 0;
     double high = within;
     while (high - low > pace.shortest()) {
       double middle = (low + high) / 2;
-      if (moving(solve(after(start, start, middle, middle))).equals(before)) {
+      if (moving(solve(crossings.after(start, start, middle, middle))).equals(before)) {
         low = middle;
       } else {
         high = middle;
@@ -526,36 +534,8 @@ public final class Simulation {
     }
     move(start, start, high, high);
     pace.slowDown();
-    turn(start.rates(), start.flows());
+    turn(start.gains(), start.flows());
     return changes();
-  }
-
-  /** The flows at one end of a step, with what each tank gains (m³/s). */
-  private record Slope(Flows flows, double[] rates) {}
-
-  /** Tells whether a step carried a tank past a port, so that what is open has to be found anew. */
-  private boolean crossed() {
-    for (int i = 0; i < volume.length; i++) {
-      if (thresholds[i].part(volume[i]) != parts[i]) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private static boolean still(Slope now) {
-    for (double rate : now.rates()) {
-      if (Math.abs(rate) > STILL) {
-        return false;
-      }
-    }
-    return allStill(now.flows().fixtures())
-        && allStill(now.flows().ends())
-        && allStill(now.flows().supplies());
-  }
-
-  private static boolean allStill(Map<String, Double> of) {
-    return of.values().stream().allMatch(q -> Math.abs(q) <= STILL);
   }
 
   /** What each tank gains: from lines, and from the wastes of fixtures. */
@@ -605,18 +585,18 @@ public final class Simulation {
    * Returns how much of a step passes before a tank that waste runs into, whatever its pressure,
    * stands as high as the waste (s); all of it when none does.
    */
-  private double untilBackedUp(Slope start, double within) {
+  private double untilBackedUp(Rates start, double within) {
     double soonest = within;
     for (Map.Entry<String, Double> use : start.flows().fixtures().entrySet()) {
       int tank = use.getValue() > STILL ? wasteTank(use.getKey()) : -1;
       double high = watch.wasteHeight(use.getKey());
-      if (tank < 0 || head(tank, after(start, start, soonest, soonest)[tank]) < high) {
+      if (tank < 0 || head(tank, crossings.after(start, start, soonest, soonest)[tank]) < high) {
         continue;
       }
       double low = 0;
       while (soonest - low > pace.shortest()) {
         double middle = (low + soonest) / 2;
-        if (head(tank, after(start, start, middle, middle)[tank]) < high) {
+        if (head(tank, crossings.after(start, start, middle, middle)[tank]) < high) {
           low = middle;
         } else {
           soonest = middle;
@@ -626,88 +606,9 @@ public final class Simulation {
     return soonest;
   }
 
-  /** Returns the volumes some time after the start of a step whose slopes are these. */
-  private double[] after(Slope start, Slope end, double seconds, double over) {
-    double bent = seconds * seconds / (2 * over);
-    double[] moved = new double[volume.length];
-    for (int i = 0; i < moved.length; i++) {
-      double change = start.rates()[i] * (seconds - bent) + end.rates()[i] * bent;
-      moved[i] = Math.clamp(volume[i] + change, 0, plumbing.room(tanks.get(i).id()).capacity());
-    }
-    return moved;
-  }
-
-  private static double difference(double[] first, double[] second) {
-    double most = 0;
-    for (int i = 0; i < first.length; i++) {
-      most = Math.max(most, Math.abs(second[i] - first[i]));
-    }
-    return most;
-  }
-
-  /**
-   * Returns when the first threshold is met, with each volume on the parabola whose slope goes from
-   * the first rate to the second over a step (s); infinite for none.
-   */
-  private double untilCrossing(Slope start, Slope end, double over) {
-    double soonest = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < volume.length; i++) {
-      double up = thresholds[i].above(volume[i]);
-      double down = thresholds[i].below(volume[i]);
-      soonest = Math.min(soonest, untilAt(i, up, start, end, over));
-      soonest = Math.min(soonest, untilAt(i, down, start, end, over));
-    }
-    return soonest;
-  }
-
-  /** Returns when the first tank is brim-full or empty (s). */
-  private double untilLimit(Slope start, Slope end, double over) {
-    double soonest = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < volume.length; i++) {
-      double capacity = plumbing.room(tanks.get(i).id()).capacity();
-      soonest = Math.min(soonest, untilAt(i, capacity, start, end, over));
-      soonest = Math.min(soonest, untilAt(i, 0, start, end, over));
-    }
-    return soonest;
-  }
-
-  private double untilAt(int tank, double target, Slope start, Slope end, double over) {
-    double slope = start.rates()[tank];
-    double bend = (end.rates()[tank] - slope) / (2 * over);
-    return meets(target - volume[tank], slope, bend);
-  }
-
-  /** A volume and a rounding error of it cannot be told apart by less than this (m³). */
-  private static final double SPECK = 1e-15;
-
-  /** The first time, after the start, at which slope·t + bend·t² comes to a change. */
-  private static double meets(double change, double slope, double bend) {
-    if (Math.abs(change) < SPECK) {
-      boolean returns = slope * bend < 0 && slope * slope > 4 * SPECK * Math.abs(bend);
-      return returns ? -slope / bend : Double.POSITIVE_INFINITY;
-    }
-    if (!Double.isFinite(change)) {
-      return Double.POSITIVE_INFINITY;
-    }
-    double root = slope * slope + 4 * bend * change;
-    if (root < 0) {
-      return Double.POSITIVE_INFINITY;
-    }
-    double q = slope + Math.copySign(Math.sqrt(root), slope);
-    double one = q == 0 ? Double.NaN : 2 * change / q;
-    double other = bend == 0 ? Double.NaN : -q / (2 * bend);
-    double soonest = Double.POSITIVE_INFINITY;
-    for (double t : new double[] {one, other}) {
-      if (t >= 0 && t < soonest) {
-        soonest = t;
-      }
-    }
-    return soonest;
-  }
-
   /** Moves the water of one step and counts it. */
-  private void move(Slope start, Slope end, double seconds, double over) {
-    double[] moved = after(start, end, seconds, over);
+  private void move(Rates start, Rates end, double seconds, double over) {
+    double[] moved = crossings.after(start, end, seconds, over);
     double bent = seconds * seconds / (2 * over);
     count(start.flows(), seconds - bent);
     count(end.flows(), bent);

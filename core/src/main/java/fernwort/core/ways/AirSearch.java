@@ -42,6 +42,7 @@ public final class AirSearch {
     }
   }
 
+  /** Returns how the air of each tank gets in and out. */
   public List<TankAir> find() {
     List<TankAir> air = new ArrayList<>();
     Sweep in = inwards();

@@ -127,6 +127,18 @@ class FillFinderTest {
   }
 
   @Test
+  void aMarkThatIsPassedBeforeTheTapCanBeShutIsRefusedWithWhatComes() {
+    Plan plan =
+        plan(
+            Plumbing.of(linked(0, 25)),
+            "fill-left-inlet~to~20.2",
+            Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble().orElseThrow().words().toString())
+        .contains("before anybody can stop at 20.2 L")
+        .endsWith("Choose a higher mark, or let it in more slowly.");
+  }
+
+  @Test
   void aMarkThatIsPassedAlreadyIsSaid() {
     Plan plan =
         plan(

@@ -1,0 +1,99 @@
+package fernwort.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.plumbing.Plumbing;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Runs in which somebody acts. */
+class ActedTest {
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+
+  /** A hand that does one thing after another, each at its time. */
+  private static final class Hand implements Actor {
+
+    private record Due(double at, Act act) {}
+
+    private final Deque<Due> list = new ArrayDeque<>();
+
+    private Hand at(double seconds, String part, String position) {
+      list.add(new Due(seconds, new Act(part, position)));
+      return this;
+    }
+
+    @Override
+    public double next(Moment now) {
+      return list.isEmpty() ? Double.POSITIVE_INFINITY : list.element().at();
+    }
+
+    @Override
+    public List<Act> act(Moment now) {
+      return List.of(list.remove().act());
+    }
+  }
+
+  private static Simulation begin() {
+    return Simulation.start(PLUMBING, TRUCK.state());
+  }
+
+  @Test
+  void whatAHandDoesAtItsTimeIsWhatSettingItThenDoes() {
+    Simulation plain = begin();
+    plain.runTo(60);
+    plain.set("sink", "shut");
+    plain.runTo(90);
+    plain.set("shower", "warm");
+    plain.runTo(300);
+
+    Simulation acted = begin();
+    List<Actor.Act> done = new ArrayList<>();
+    List<Double> times = new ArrayList<>();
+    Hand hand = new Hand().at(60, "sink", "shut").at(90, "shower", "warm");
+    new Acted(
+            acted,
+            List.of(hand),
+            h -> {},
+            (at, act) -> {
+              times.add(at);
+              done.add(act);
+            })
+        .runTo(300);
+
+    assertThat(done)
+        .containsExactly(new Actor.Act("sink", "shut"), new Actor.Act("shower", "warm"));
+    assertThat(times.get(0)).isCloseTo(60, within(1e-6));
+    assertThat(times.get(1)).isCloseTo(90, within(1e-6));
+    for (String tank : List.of("main", "low", "gray")) {
+      assertThat(acted.moment().state().volume(tank))
+          .as(tank)
+          .isCloseTo(plain.moment().state().volume(tank), within(1e-9));
+    }
+  }
+
+  @Test
+  void twoWhoActAtOnceBothDoAndNobodyActsAfterTheEnd() {
+    Simulation run = begin();
+    Hand first = new Hand().at(0, "sink", "shut").at(400, "sink", "cold");
+    Hand second = new Hand().at(0, "pump", "off");
+    new Acted(run, List.of(first, second), h -> {}, (at, act) -> {}).runTo(300);
+    assertThat(run.moment().state().setting().of("sink")).isEqualTo("shut");
+    assertThat(run.moment().state().setting().of("pump")).isEqualTo("off");
+    assertThat(run.time()).isCloseTo(300, within(1e-6));
+  }
+
+  @Test
+  void whatBeginsInTheWaterIsToldTheHandItselfIsNot() {
+    List<Happening.Kind> told = new ArrayList<>();
+    Hand hand = new Hand().at(30, "sink", "shut");
+    new Acted(begin(), List.of(hand), h -> told.add(h.kind()), (at, act) -> {}).runTo(3600);
+    assertThat(told).isNotEmpty().doesNotContain(Happening.Kind.HAND);
+  }
+}

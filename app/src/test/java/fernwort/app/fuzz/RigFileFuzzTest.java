@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class RigFileFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 6);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 4);
 
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 

@@ -45,7 +45,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 class PlansHoldTest {
 
-  private static final int PLANS = Integer.getInteger("sweep.plans", 300);
+  private static final int PLANS = Integer.getInteger("sweep.plans", 200);
   private static final int DRAWN = Integer.getInteger("sweep.drawn", 60);
 
   private static List<Rig> rigs() throws IOException {
@@ -131,14 +131,15 @@ class PlansHoldTest {
     return new State(new Setting(positions), volumes, slope);
   }
 
+  /** The same seed each time but in a sweep, where some thousands are planned from a fresh one. */
   @Test
   void everyPlanThatIsShownReachesItsGoalWithoutHarm() throws IOException {
     List<Rig> rigs = rigs();
-    long seed = Long.getLong("sweep.seed", System.nanoTime());
+    long seed = Long.getLong("sweep.seed", 17);
     assertPlansHold(seed, PLANS, random -> rigs.get(random.nextInt(rigs.size())));
   }
 
-  /** The same seed each time but in a sweep, where some thousands are drawn. */
+  /** From the same seed as well, but in a sweep. */
   @Test
   void plansHoldOnRigsThatNobodyDrew() {
     assertPlansHold(Long.getLong("sweep.seed", 19), DRAWN, DrawnRigs::draw);

@@ -54,8 +54,8 @@ class SlipBenchTest {
     assertThat(slow.within(SHORT)).isEmpty();
     slow.end();
     assertThat(ended.await(5, TimeUnit.SECONDS)).isTrue();
-    assertThat(slow.isEnded()).isTrue();
     assertThatThrownBy(() -> slow.within(LONG)).isInstanceOf(EffortExceededException.class);
+    assertThat(slow.isEnded()).isTrue();
   }
 
   @Test

@@ -75,7 +75,8 @@ public final class Awaited<T> implements Runnable {
 
   /** Tells whether it came to nothing: it was ended, or went wrong. */
   public boolean isEnded() {
-    return result.isCompletedExceptionally() || effort.isOver() && !result.isDone();
+    // In this order: what is done meanwhile is seen by the second look.
+    return effort.isOver() && !result.isDone() || result.isCompletedExceptionally();
   }
 
   /**

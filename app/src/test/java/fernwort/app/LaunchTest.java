@@ -23,6 +23,11 @@ class LaunchTest {
   }
 
   @Test
+  void noVariableOrPropertyOfTheSurroundingsIsASetting() {
+    assertThat(new OwnWords().getPropertySources()).isEmpty();
+  }
+
+  @Test
   void optionsAreTakenInAnyOrder() {
     Launch launch = launch("--demo", "--port", "9000", "--data", "x", "--listen", "::1");
     assertThat(launch.demo()).isTrue();

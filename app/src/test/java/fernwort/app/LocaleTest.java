@@ -22,9 +22,10 @@ class LocaleTest {
 
   @Test
   void noNumberIsLeftToTheMachine() throws IOException {
-    try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
+    try (Stream<Path> app = Files.walk(Path.of("src/main/java"));
+        Stream<Path> core = Files.walk(Path.of("../core/src/main/java"))) {
       List<String> left =
-          files
+          Stream.concat(app, core)
               .filter(f -> f.toString().endsWith(".java"))
               .flatMap(f -> LEFT.matcher(read(f)).results().map(m -> f + ": " + m.group().strip()))
               .toList();

@@ -55,11 +55,6 @@ public class Descriptions {
         key -> OpenRig.of(id, stored.version(), read(stored.description())));
   }
 
-  /** Returns what a rig is called; nothing when there is none with this address. */
-  public String name(String id) {
-    return store.find(id).map(stored -> open(id).rig().name()).orElse("");
-  }
-
   private Rig read(String description) {
     return format.readKept(description);
   }

@@ -82,7 +82,7 @@ class JobsController {
     Map<String, List<Row>> groups = new LinkedHashMap<>();
     List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
     for (Plans.Offer offer : book.offers()) {
-      Row row = Row.of(offer, isSo(book, offer, now), units);
+      Row row = Row.of(offer, book.plans().isSo(offer.job(), now), units);
       if (offer.wanting()) {
         cannot.add(new Jobs.Cannot(units.say(offer.job().name()), row.trouble()));
       } else {
@@ -104,17 +104,6 @@ class JobsController {
                     r.outcome() == RunStore.Outcome.RUNNING))
             .toList());
     return "jobs/jobs";
-  }
-
-  /** Tells whether the taps run as a job would have them, so that nothing is left to do. */
-  private static boolean isSo(JobBook book, Plans.Offer offer, State now) {
-    return switch (offer.job().kind()) {
-      case RUN_FROM_TANK, RUN_FROM_MAINS, DRAW_OUTSIDE -> {
-        Plan plan = book.plans().plan(offer.job(), now);
-        yield plan.trouble().isEmpty() && plan.steps().isEmpty();
-      }
-      default -> false;
-    };
   }
 
   @GetMapping("/{job}")

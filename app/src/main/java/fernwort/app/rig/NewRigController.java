@@ -7,8 +7,10 @@ import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
+import java.util.List;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.util.function.SingletonSupplier;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,11 +21,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 class NewRigController {
 
   private final Descriptions rigs;
-  private final PlanDrawing plans;
+  private final SingletonSupplier<List<Choice>> choices;
 
   NewRigController(Descriptions rigs, PlanDrawing plans) {
     this.rigs = rigs;
-    this.plans = plans;
+    choices =
+        SingletonSupplier.of(
+            () -> ReadyRig.all().stream().map(r -> new Choice(r, plans.of(r.rig()))).toList());
   }
 
   /** A layout with its picture. */
@@ -31,8 +35,7 @@ class NewRigController {
 
   @GetMapping("/rigs/new")
   String choose(Model model) {
-    model.addAttribute(
-        "choices", ReadyRig.all().stream().map(r -> new Choice(r, plans.of(r.rig()))).toList());
+    model.addAttribute("choices", choices.obtain());
     return "new-rig";
   }
 

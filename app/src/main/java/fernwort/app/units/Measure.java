@@ -10,8 +10,8 @@ import static tech.units.indriya.unit.Units.MINUTE;
 import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.SECOND;
 
-import fernwort.core.say.Amount;
 import fernwort.core.say.Quantity;
+import fernwort.core.say.Scale;
 import java.util.List;
 import java.util.Optional;
 import javax.measure.IncommensurableException;
@@ -19,54 +19,45 @@ import javax.measure.Unit;
 
 /** What people measure on a rig, with the units they may choose from, the SI-like one first. */
 public enum Measure {
-  LENGTH(METRE, new Named("mm", METRE.divide(1000), 0), new Named("in", METRE.multiply(0.0254), 1)),
+  LENGTH(
+      METRE,
+      new Named(Scale.MILLIMETRES, METRE.divide(1000)),
+      new Named(Scale.of("in", 1, 1), METRE.multiply(0.0254))),
   VOLUME(
       CUBIC_METRE,
-      new Named("L", LITRE, 1),
-      new Named("US gal", LITRE.multiply(3.785411784), 1),
-      new Named("imp gal", LITRE.multiply(4.54609), 1)),
+      new Named(Scale.LITRES, LITRE),
+      new Named(Scale.of("US gal", 1, 2), LITRE.multiply(3.785411784)),
+      new Named(Scale.of("imp gal", 1, 2), LITRE.multiply(4.54609))),
   FLOW(
       CUBIC_METRE.divide(SECOND),
-      new Named("L/min", LITRE.divide(MINUTE), 1),
-      new Named("US gal/min", LITRE.multiply(3.785411784).divide(MINUTE), 1),
-      new Named("imp gal/min", LITRE.multiply(4.54609).divide(MINUTE), 1)),
+      new Named(Scale.LITRES_A_MINUTE, LITRE.divide(MINUTE)),
+      new Named(Scale.of("US gal/min", 1, 2), LITRE.multiply(3.785411784).divide(MINUTE)),
+      new Named(Scale.of("imp gal/min", 1, 2), LITRE.multiply(4.54609).divide(MINUTE))),
   PRESSURE(
       PASCAL,
-      new Named("bar", PASCAL.multiply(100_000), 1),
-      new Named("kPa", PASCAL.multiply(1000), 0),
-      new Named("psi", PASCAL.multiply(6894.757293168), 0)),
-  MASS(KILOGRAM, new Named("kg", KILOGRAM, 0), new Named("lb", KILOGRAM.multiply(0.45359237), 0)),
+      new Named(Scale.BARS, PASCAL.multiply(100_000)),
+      new Named(Scale.of("kPa", 0, 1), PASCAL.multiply(1000)),
+      new Named(Scale.of("psi", 0, 2), PASCAL.multiply(6894.757293168))),
+  MASS(
+      KILOGRAM,
+      new Named(Scale.KILOGRAMS, KILOGRAM),
+      new Named(Scale.of("lb", 0, 1), KILOGRAM.multiply(0.45359237))),
   TEMPERATURE(
       KELVIN,
-      new Named("°C", CELSIUS, 0),
-      new Named("°F", KELVIN.multiply(5).divide(9).shift(459.67), 0));
+      new Named(Scale.CELSIUS, CELSIUS),
+      new Named(Scale.of("°F", 0, 1), KELVIN.multiply(5).divide(9).shift(459.67)));
 
   /**
-   * A unit with its sign and the decimals people write with it.
+   * A unit with how people write it.
    *
-   * @param sign what stands behind the number
+   * @param scale its sign and its decimals
    * @param unit the unit
-   * @param decimals decimals in a display
    */
-  public record Named(String sign, Unit<?> unit, int decimals) {
+  public record Named(Scale scale, Unit<?> unit) {
 
-    /** Below this one more decimal is written. */
-    private static final double SMALL = 10;
-
-    /** Returns a number with the sign behind it, rounded as a person would. */
-    public String show(double value) {
-      if (sign.equals("L") && Math.abs(value) < 1) {
-        return Amount.volume(value / 1000).metric();
-      }
-      int most = Math.abs(value) < SMALL && fine() ? decimals + 1 : decimals;
-      return Amount.rounded(value, most) + " " + sign;
-    }
-
-    /**
-     * Tells whether small numbers are worth a further decimal: nobody reads hundredths of inches.
-     */
-    private boolean fine() {
-      return !sign.equals("in");
+    /** Returns what stands behind a number. */
+    public String sign() {
+      return scale.sign();
     }
   }
 

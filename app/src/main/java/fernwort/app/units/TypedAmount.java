@@ -5,6 +5,7 @@ import static tech.units.indriya.unit.Units.METRE;
 import static tech.units.indriya.unit.Units.PASCAL;
 
 import fernwort.core.say.Refusal;
+import fernwort.core.say.Scale;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -111,6 +112,6 @@ record TypedAmount(double number, String unit) {
   }
 
   private static Optional<Measure.Named> own(String sign, javax.measure.Unit<?> unit) {
-    return Optional.of(new Measure.Named(sign, unit, 1));
+    return Optional.of(new Measure.Named(Scale.of(sign, 1, 1), unit));
   }
 }

@@ -65,7 +65,7 @@ public final class Units {
 
   /** Returns an SI value as a number and unit as people say it, such as "74 L". */
   public String show(Measure measure, double si) {
-    return unit(measure).show(measure.fromSi(si, unit(measure)));
+    return unit(measure).scale().show(measure.fromSi(si, unit(measure)));
   }
 
   /** Returns an SI value as a bare number for a field, exact enough to be sent back unchanged. */

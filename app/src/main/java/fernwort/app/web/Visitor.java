@@ -13,6 +13,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.thymeleaf.context.LazyContextVariable;
 
 /** Who is looking and how they like it, from cookies; added to every page. */
 @ControllerAdvice
@@ -57,10 +58,16 @@ public class Visitor {
     return plain.length() > LONGEST_NAME ? plain.substring(0, LONGEST_NAME) : plain;
   }
 
-  /** Returns the name of the rig that a page is about, which stands on every page of it. */
+  /** The name of the rig that a page is about, looked up where a page shows it. */
   @ModelAttribute("rigName")
-  public String rigName(@PathVariable(name = "id", required = false) @Nullable String rig) {
-    return rig == null ? "" : rigs.name(rig);
+  public LazyContextVariable<String> rigName(
+      @PathVariable(name = "id", required = false) @Nullable String rig) {
+    return new LazyContextVariable<>() {
+      @Override
+      protected String loadValue() {
+        return rig == null ? "" : rigs.open(rig).rig().name();
+      }
+    };
   }
 
   /** Returns the chosen theme. */

@@ -1,11 +1,13 @@
 package fernwort.app.security;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.app.Client;
 import fernwort.app.OwnCopy;
 import fernwort.app.RunningCopy;
 import fernwort.app.SharedCopy;
+import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;
@@ -233,6 +235,9 @@ class SecurityTest {
   @Test
   void listeningWiderNeedsAPassphraseAndThenAsksForIt(@TempDir Path own)
       throws IOException, InterruptedException {
+    assertThatThrownBy(() -> OwnCopy.start(own.resolve("without"), "--listen", "0.0.0.0"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("set a passphrase first");
     assertThat(setPassphrase(own, "long wet fern")).contains("The passphrase is set");
 
     try (OwnCopy wide = OwnCopy.start(own, "--listen", "0.0.0.0")) {

@@ -200,16 +200,17 @@ public final class AutomationCheck {
   }
 
   private Optional<Warning> harm(Warning.Code code, Happening h, String mend) {
-    Saying title = Saying.words(HappeningWords.goingOn(plumbing.rig(), h)).capitalised();
-    return Optional.of(
-        new Warning(
-            code,
-            Severity.WARNING,
-            title,
-            Saying.of("{} when it does what it is told.", title),
-            Saying.of("It was run on the simulated rig."),
-            Saying.words(mend),
-            List.of(h.subject())));
+    return HappeningWords.harm(plumbing.rig(), h)
+        .map(words -> Saying.words(words).capitalised())
+        .map(title ->
+            new Warning(
+                code,
+                Severity.WARNING,
+                title,
+                Saying.of("{} when it does what it is told.", title),
+                Saying.of("It was run on the simulated rig."),
+                Saying.words(mend),
+                List.of(h.subject())));
   }
 
   private void note(

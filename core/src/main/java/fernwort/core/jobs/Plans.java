@@ -130,6 +130,27 @@ public final class Plans {
     return new Draft(job, from, stuck).from(stage);
   }
 
+  /**
+   * Tells whether nothing has to be done for a job as things stand. It is run through only where
+   * its handles stand right.
+   */
+  public boolean isSo(Job job, State from) {
+    boolean stands =
+        job.stages().stream()
+            .map(Job.Stage::goal)
+            .allMatch(goal ->
+                planner
+                    .scout(Job.assumed(plumbing, from, goal), goal)
+                    .fault(from.setting())
+                    .filter(f -> !Targets.isBearable(f))
+                    .isEmpty());
+    if (!stands) {
+      return false;
+    }
+    Plan plan = plan(job, from);
+    return plan.trouble().isEmpty() && plan.steps().isEmpty();
+  }
+
   /** Returns how many turns a job takes from how things stand, its waits not run through. */
   public int turns(Job job, State from) {
     State state = from;

@@ -405,14 +405,12 @@ public final class Slips {
     };
   }
 
+  /** What runs out is told by its litres instead. */
   private Optional<String> harm(Thing thing) {
-    return switch (thing.kind()) {
-      case BULGES, SUCKED_IN, DRAWS_AIR, BACKS_UP ->
-          Optional.of(
-              HappeningWords.goingOn(rig, new Happening(0, thing.kind(), thing.subject(), true)));
-      case FULL, DRY, RUNS_OUT, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
-          Optional.empty();
-    };
+    Happening begun = new Happening(0, thing.kind(), thing.subject(), true);
+    return thing.kind() == Happening.Kind.RUNS_OUT
+        ? Optional.empty()
+        : HappeningWords.harm(rig, begun);
   }
 
   private String danger(Warning.Key key) {

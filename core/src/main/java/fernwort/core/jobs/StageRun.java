@@ -162,8 +162,8 @@ final class StageRun {
   }
 
   private Optional<Harm> harm(Harm.Kind kind, Happening h, Saying mend) {
-    Saying words = Saying.words(HappeningWords.goingOn(plumbing.rig(), h));
-    return Optional.of(new Harm(kind, h.subject(), h.at(), words, mend));
+    return HappeningWords.harm(plumbing.rig(), h)
+        .map(words -> new Harm(kind, h.subject(), h.at(), Saying.words(words), mend));
   }
 
   private Optional<Harm> lost() {

@@ -86,12 +86,9 @@ final class WaitWords {
   }
 
   Optional<Saying> overrun(Happening h) {
-    return switch (h.kind()) {
-      case FULL -> Optional.of(Saying.of("{} is full too", label(h.subject())));
-      case RUNS_OUT, BULGES, SUCKED_IN, DRAWS_AIR, BACKS_UP ->
-          Optional.of(Saying.words(HappeningWords.goingOn(plumbing.rig(), h)));
-      case DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND -> Optional.empty();
-    };
+    return h.kind() == Happening.Kind.FULL
+        ? Optional.of(Saying.of("{} is full too", label(h.subject())))
+        : HappeningWords.harm(plumbing.rig(), h).map(Saying::words);
   }
 
   Saying maySiphon(String part, double more) {

@@ -32,9 +32,4 @@ public final class Joined {
     int second = find(b);
     root[Math.max(first, second)] = Math.min(first, second);
   }
-
-  /** Tells whether two numbers are in one set. */
-  public boolean areOne(int a, int b) {
-    return find(a) == find(b);
-  }
 }

@@ -9,7 +9,6 @@ import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Stop;
 import fernwort.core.rig.TankPort;
-import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -184,7 +183,7 @@ public final class Plumbing {
   public TankRoom room(String tank) {
     TankRoom room = rooms.get(tank);
     if (room == null) {
-      throw new Refusal("\"" + tank + "\" is not a tank of this rig");
+      throw new IllegalArgumentException("\"" + tank + "\" is not a tank of this rig");
     }
     return room;
   }
@@ -218,7 +217,7 @@ public final class Plumbing {
   public int vertex(PortRef port) {
     Integer vertex = vertices.get(port);
     if (vertex == null) {
-      throw new Refusal("The rig has no port " + port);
+      throw new IllegalArgumentException("The rig has no port " + port);
     }
     return vertex;
   }
@@ -237,7 +236,7 @@ public final class Plumbing {
   public int index(String part) {
     Integer index = partIndex.get(part);
     if (index == null) {
-      throw new Refusal("The rig has no part \"" + part + "\"");
+      throw new IllegalArgumentException("The rig has no part \"" + part + "\"");
     }
     return index;
   }
@@ -280,7 +279,7 @@ public final class Plumbing {
   public int lineAt(PortRef port) {
     Integer line = lineIndex.get(port);
     if (line == null) {
-      throw new Refusal("No line is joined to " + port);
+      throw new IllegalArgumentException("No line is joined to " + port);
     }
     return line;
   }
@@ -289,7 +288,7 @@ public final class Plumbing {
   public int lineNumber(String id) {
     Integer line = lineNumbers.get(id);
     if (line == null) {
-      throw new Refusal("The rig has no line \"" + id + "\"");
+      throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
     }
     return line;
   }

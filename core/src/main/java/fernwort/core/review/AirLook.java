@@ -12,6 +12,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
+import fernwort.core.say.Scale;
 import fernwort.core.streams.Streams;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -220,7 +221,7 @@ final class AirLook implements Look {
                 Saying.of(
                     "Up to {} from a full tank on a slope of {}°.",
                     Amount.volume(lost),
-                    Amount.rounded(SLOPE, 0)),
+                    Scale.rounded(SLOPE, 0)),
                 Saying.of(
                     "Lead it over a crest with an air valve, which stays safe when a handle is"
                         + " forgotten; or fit a hand valve and remember it."),

@@ -1,6 +1,5 @@
 package fernwort.core.rig;
 
-import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -56,7 +55,7 @@ public sealed interface Kind {
       return stops().stream()
           .filter(s -> s.id().equals(id))
           .findFirst()
-          .orElseThrow(() -> new Refusal("no position \"" + id + "\""));
+          .orElseThrow(() -> new IllegalArgumentException("no position \"" + id + "\""));
     }
 
     /** Returns the stop that joins nothing, if there is one. */
@@ -224,7 +223,7 @@ public sealed interface Kind {
       return tankPorts.stream()
           .filter(p -> p.id().equals(id))
           .findFirst()
-          .orElseThrow(() -> new Refusal("no tank port \"" + id + "\""));
+          .orElseThrow(() -> new IllegalArgumentException("no tank port \"" + id + "\""));
     }
   }
 

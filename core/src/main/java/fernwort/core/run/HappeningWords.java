@@ -4,6 +4,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /** What happens in a run, in the words of the people it happens to. */
@@ -53,21 +54,16 @@ public final class HappeningWords {
     };
   }
 
-  /**
-   * Returns what goes wrong in the middle of a sentence, such as "Fresh bulges".
-   *
-   * @throws IllegalArgumentException for what nobody has to fear
-   */
-  public static String goingOn(Rig rig, Happening h) {
-    String what = name(rig, h);
+  /** Returns what goes wrong, in the middle of a sentence, such as "Fresh bulges"; if it does. */
+  public static Optional<String> harm(Rig rig, Happening h) {
     return switch (h.kind()) {
-      case RUNS_OUT -> "water runs out at " + spot(rig, h.subject());
-      case BULGES -> what + " bulges";
-      case SUCKED_IN -> what + " is sucked in";
-      case DRAWS_AIR -> what + " draws air";
-      case BACKS_UP -> "waste of " + what + " comes back up";
+      case RUNS_OUT -> Optional.of("water runs out at " + spot(rig, h.subject()));
+      case BULGES -> Optional.of(name(rig, h) + " bulges");
+      case SUCKED_IN -> Optional.of(name(rig, h) + " is sucked in");
+      case DRAWS_AIR -> Optional.of(name(rig, h) + " draws air");
+      case BACKS_UP -> Optional.of("waste of " + name(rig, h) + " comes back up");
       case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
-          throw new IllegalArgumentException(h.kind() + " harms nobody");
+          Optional.empty();
     };
   }
 

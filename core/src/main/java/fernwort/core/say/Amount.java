@@ -1,7 +1,5 @@
 package fernwort.core.say;
 
-import java.util.Locale;
-
 /**
  * An amount in a sentence.
  *
@@ -9,11 +7,6 @@ import java.util.Locale;
  * @param si the value in SI
  */
 public record Amount(Quantity quantity, double si) implements Saying.Piece {
-
-  private static final double ROUGH = 10;
-
-  /** Pressures below this are told in smaller units (Pa). */
-  private static final double FAINT = 1e4;
 
   private static final double ABSOLUTE_ZERO = 273.15;
 
@@ -55,30 +48,15 @@ public record Amount(Quantity quantity, double si) implements Saying.Piece {
   /** Returns it in metric units, as a person would round it. */
   public String metric() {
     return switch (quantity) {
-      case LENGTH -> rounded(1000 * si, 0) + " mm";
-      case VOLUME -> litres(1000 * si);
-      case FLOW -> rounded(60_000 * si, 1) + " L/min";
-      case PRESSURE ->
-          Math.abs(si) < FAINT ? rounded(si / 100, 1) + " mbar" : rounded(si / 1e5, 1) + " bar";
-      case MASS -> rounded(si, Math.abs(si) < ROUGH ? 1 : 0) + " kg";
-      case TEMPERATURE -> rounded(si - ABSOLUTE_ZERO, 0) + " °C";
+      case LENGTH -> Scale.MILLIMETRES.show(1000 * si);
+      case VOLUME -> Scale.LITRES.show(1000 * si);
+      case FLOW -> Scale.LITRES_A_MINUTE.show(60_000 * si);
+      case PRESSURE -> Scale.BARS.show(si / 1e5);
+      case MASS -> Scale.KILOGRAMS.show(si);
+      case TEMPERATURE -> Scale.CELSIUS.show(si - ABSOLUTE_ZERO);
       case TIME -> Times.of(si);
-      case SHARE -> rounded(100 * si, 0) + " %";
+      case SHARE -> Scale.PERCENT.show(100 * si);
     };
-  }
-
-  private static String litres(double litres) {
-    double size = Math.abs(litres);
-    return size < 1 && size >= 0.001
-        ? rounded(1000 * litres, 0) + " mL"
-        : rounded(litres, 1) + " L";
-  }
-
-  /** Returns a number with at most so many decimals, without zeros at its end. */
-  public static String rounded(double value, int decimals) {
-    String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
-    String plain = text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
-    return plain.matches("-0") ? "0" : plain;
   }
 
   @Override

@@ -1,6 +1,7 @@
 package fernwort.core.say;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
@@ -20,8 +21,17 @@ public record Saying(List<Piece> pieces) {
 
   private static final String HERE = "{}";
 
-  /** How an amount is written where a sentence is kept: {volume 0.0755}. */
-  private static final Pattern KEPT = Pattern.compile("\\{(\\w+) (-?[0-9.Ee+-]+)}");
+  /**
+   * How an amount is written where a sentence is kept: {volume 0.0755}. A brace among the words is
+   * written twice.
+   */
+  private static final Pattern KEPT =
+      Pattern.compile(
+          "\\{\\{|\\{(?<quantity>"
+              + Arrays.stream(Quantity.values())
+                  .map(Saying::written)
+                  .collect(Collectors.joining("|"))
+              + ") (?<si>-?[0-9][0-9.E-]*)}");
 
   /** A part of a sentence. */
   public sealed interface Piece permits Words, Amount {}
@@ -111,11 +121,6 @@ public record Saying(List<Piece> pieces) {
     return new Saying(pieces);
   }
 
-  /** Says something else after it, without anything between. */
-  public Saying then(Saying next) {
-    return joined("", List.of(this, next));
-  }
-
   /** Says it as the beginning of a sentence. */
   public Saying capitalised() {
     if (pieces.isEmpty() || !(pieces.getFirst() instanceof Words first)) {
@@ -154,31 +159,31 @@ public record Saying(List<Piece> pieces) {
     return pieces.stream()
         .map(piece ->
             switch (piece) {
-              case Words words -> words.text();
-              case Amount a ->
-                  "{%s %s}".formatted(a.quantity().name().toLowerCase(Locale.ROOT), a.si());
+              case Words words -> words.text().replace("{", "{{");
+              case Amount a -> "{" + written(a.quantity()) + " " + a.si() + "}";
             })
         .collect(Collectors.joining());
+  }
+
+  private static String written(Quantity quantity) {
+    return quantity.name().toLowerCase(Locale.ROOT);
   }
 
   /** Reads what was kept; text without amounts is words. */
   public static Saying kept(String text) {
     List<Piece> pieces = new ArrayList<>();
-    Matcher amount = KEPT.matcher(text);
+    Matcher kept = KEPT.matcher(text);
     int from = 0;
-    while (amount.find()) {
-      int begin = amount.start();
-      String before = text.substring(from, begin);
-      try {
-        Quantity quantity = Quantity.valueOf(amount.group(1).toUpperCase(Locale.ROOT));
-        double si = Double.parseDouble(amount.group(2));
-        add(pieces, before);
-        pieces.add(new Amount(quantity, si));
-        from = amount.end();
-      } catch (IllegalArgumentException words) {
-        // Somebody's own words in braces: they stay as they are.
-        continue;
+    while (kept.find()) {
+      add(pieces, text.substring(from, kept.start()));
+      String quantity = kept.group("quantity");
+      if (quantity == null) {
+        add(pieces, "{");
+      } else {
+        double si = Double.parseDouble(kept.group("si"));
+        pieces.add(new Amount(Quantity.valueOf(quantity.toUpperCase(Locale.ROOT)), si));
       }
+      from = kept.end();
     }
     add(pieces, text.substring(from));
     return new Saying(pieces);

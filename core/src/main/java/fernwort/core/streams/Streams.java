@@ -7,7 +7,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.TankPort;
-import fernwort.core.say.Refusal;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -166,7 +165,7 @@ public final class Streams {
   private Part part(PortRef port) {
     Part part = parts.get(port.part());
     if (part == null) {
-      throw new Refusal("The rig has no part \"" + port.part() + "\"");
+      throw new IllegalArgumentException("The rig has no part \"" + port.part() + "\"");
     }
     return part;
   }

@@ -2,7 +2,6 @@ package fernwort.app.board.layout;
 
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -59,7 +58,7 @@ final class Arrangement {
   private Packing packing(String place) {
     Packing packing = packings.get(place);
     if (packing == null) {
-      throw new Refusal("no place \"" + place + "\"");
+      throw new IllegalArgumentException("no place \"" + place + "\"");
     }
     return packing;
   }

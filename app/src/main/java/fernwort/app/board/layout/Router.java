@@ -1,6 +1,5 @@
 package fernwort.app.board.layout;
 
-import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -170,7 +169,7 @@ final class Router {
   private Item item(String part) {
     Item item = items.get(part);
     if (item == null) {
-      throw new Refusal("\"" + part + "\" is not on the drawing");
+      throw new IllegalArgumentException("\"" + part + "\" is not on the drawing");
     }
     return item;
   }

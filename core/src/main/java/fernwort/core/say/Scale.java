@@ -1,0 +1,73 @@
+package fernwort.core.say;
+
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * How amounts are written in one unit, rounded as a person would: the one number format, whoever
+ * shows an amount.
+ *
+ * @param sign what stands behind the number
+ * @param decimals decimals at most, from 10 on
+ * @param small decimals at most, below 10
+ * @param finer the unit for amounts that are too small for this one
+ */
+public record Scale(String sign, int decimals, int small, Optional<Finer> finer) {
+
+  /** Millimetres. */
+  public static final Scale MILLIMETRES = of("mm", 0, 1);
+
+  /** Litres, and below one millilitres. */
+  public static final Scale LITRES = of("L", 1, 1).below(1, 1000, of("mL", 0, 0));
+
+  /** Litres a minute. */
+  public static final Scale LITRES_A_MINUTE = of("L/min", 1, 1).below(1, 1000, of("mL/min", 0, 0));
+
+  /** Bar, and below a tenth millibar. */
+  public static final Scale BARS = of("bar", 1, 2).below(0.1, 1000, of("mbar", 0, 1));
+
+  /** Kilograms. */
+  public static final Scale KILOGRAMS = of("kg", 0, 1);
+
+  /** Degrees Celsius. */
+  public static final Scale CELSIUS = of("°C", 0, 1);
+
+  /** Percent of a share. */
+  public static final Scale PERCENT = of("%", 0, 0);
+
+  private static final double TEN = 10;
+
+  /**
+   * A finer unit.
+   *
+   * @param below the amount in the coarser unit from which down it is used
+   * @param times how many of it are one of the coarser
+   * @param scale how it is written
+   */
+  public record Finer(double below, double times, Scale scale) {}
+
+  /** Returns a scale without a finer one. */
+  public static Scale of(String sign, int decimals, int small) {
+    return new Scale(sign, decimals, small, Optional.empty());
+  }
+
+  private Scale below(double least, double times, Scale scale) {
+    return new Scale(sign, decimals, small, Optional.of(new Finer(least, times, scale)));
+  }
+
+  /** Returns an amount in this unit, or in the finer one, with its sign. */
+  public String show(double value) {
+    if (finer.isPresent() && Math.abs(value) < finer.get().below()) {
+      String fine = finer.get().scale().show(value * finer.get().times());
+      return fine.startsWith("0 ") ? "0 " + sign : fine;
+    }
+    return rounded(value, Math.abs(value) < TEN ? small : decimals) + " " + sign;
+  }
+
+  /** Returns a number with at most so many decimals, without zeros at its end. */
+  public static String rounded(double value, int decimals) {
+    String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+    String plain = text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+    return plain.equals("-0") ? "0" : plain;
+  }
+}

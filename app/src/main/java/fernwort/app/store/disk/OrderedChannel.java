@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.util.Optional;
 import org.h2.store.fs.FileBaseDefault;
 
 /**
@@ -14,12 +15,12 @@ import org.h2.store.fs.FileBaseDefault;
  * page before it lost is a damaged database. So all of a chunk but its last page is written and
  * synced, and only then the footer. What was written earlier is synced first: a chunk may lie where
  * an older one was given up, and the newer state that no longer needs it must not be lost; and the
- * file's header points to the newest chunk, which must then be whole.
+ * file's header points to the newest chunk, which must then be whole. To that end the header is
+ * written along with every footer.
  */
 final class OrderedChannel extends FileBaseDefault {
 
-  /** What a disk writes whole or not at all (bytes). */
-  private static final int PAGE = 4096;
+  private static final int PAGE = HeaderPages.PAGE;
 
   private final FileChannel file;
   private final Reserve reserve;
@@ -34,6 +35,7 @@ final class OrderedChannel extends FileBaseDefault {
   public synchronized int write(ByteBuffer source, long position) throws IOException {
     int length = source.remaining();
     sync();
+    Optional<HeaderPages.Page> name = name(source, position);
     // The header at the start is two copies of one page; either serves.
     if (length > PAGE && position > 0) {
       int last = length % PAGE == 0 ? PAGE : length % PAGE;
@@ -45,8 +47,23 @@ final class OrderedChannel extends FileBaseDefault {
     } else {
       writeWhole(source, position);
     }
+    if (name.isPresent()) {
+      writeWhole(name.get().bytes(), name.get().position());
+    }
     unsynced = true;
     return length;
+  }
+
+  /** Returns the page of the header that names what is written, if that is a chunk to be named. */
+  private Optional<HeaderPages.Page> name(ByteBuffer written, long position) throws IOException {
+    if (!HeaderPages.isChunk(written, position)) {
+      return Optional.empty();
+    }
+    ByteBuffer copies = ByteBuffer.allocate(HeaderPages.LENGTH);
+    while (copies.hasRemaining() && file.read(copies, copies.position()) >= 0) {
+      // Until both copies, or what there is of them, are read.
+    }
+    return HeaderPages.naming(written, position, copies.clear());
   }
 
   private void writeWhole(ByteBuffer source, long position) throws IOException {

@@ -100,11 +100,18 @@ public final class UncertainFiles extends FilePathWrapper {
 
     private byte[] certain = new byte[0];
     private final List<Write> since = new ArrayList<>();
+    private Runnable afterEachWrite = () -> {};
 
     private record Write(long position, byte[] bytes, boolean truncation) {}
 
     private synchronized void write(long position, byte[] bytes) {
       since.add(new Write(position, bytes, false));
+      afterEachWrite.run();
+    }
+
+    /** Lets somebody look at the disk after every write. */
+    synchronized void afterEachWrite(Runnable look) {
+      afterEachWrite = look;
     }
 
     private synchronized void truncate(long size) {
@@ -115,6 +122,11 @@ public final class UncertainFiles extends FilePathWrapper {
       SYNCS.incrementAndGet();
       certain = apply(certain, since);
       since.clear();
+    }
+
+    /** Returns what is found after the process was killed now: everything written. */
+    synchronized byte[] afterKill() {
+      return apply(certain, since);
     }
 
     /** Returns what is found after the power failed now, some pages kept and some lost. */

@@ -27,9 +27,7 @@ class KillTest {
 
   @Test
   void everyTurnThatWasKeptSurvivesKillingTheProcess(@TempDir Path home) throws Exception {
-    // Quick starts have shown a loss after some hundred kills that slow ones have not: still open.
-    StoreProcesses processes =
-        Boolean.getBoolean("sweep.quick") ? StoreProcesses.prepare(home) : StoreProcesses.plain();
+    StoreProcesses processes = StoreProcesses.prepare(home);
     try (ExecutorService pool = Executors.newFixedThreadPool(SIDE_BY_SIDE)) {
       List<Future<Integer>> rounds = new ArrayList<>();
       for (int side = 0; side < SIDE_BY_SIDE; side++) {

@@ -13,8 +13,8 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
 /**
- * Starts processes that only store; on request from classes that are packed and noted in an archive
- * of the JDK first, by which each starts in a fraction of the time.
+ * Starts processes that only store, from classes that are packed and noted in an archive of the JDK
+ * first, by which each starts in a fraction of the time.
  */
 final class StoreProcesses {
 
@@ -22,19 +22,6 @@ final class StoreProcesses {
 
   private StoreProcesses(List<String> command) {
     this.command = command;
-  }
-
-  /** Starts them from the classes as they are. */
-  static StoreProcesses plain() {
-    return new StoreProcesses(
-        List.of(
-            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-            "-XX:TieredStopAtLevel=1",
-            "-XX:+UseSerialGC",
-            "--enable-native-access=ALL-UNNAMED",
-            "-cp",
-            System.getProperty("java.class.path"),
-            StoreProcess.class.getName()));
   }
 
   /** Packs the classes into a folder. */

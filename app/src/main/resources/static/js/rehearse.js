@@ -52,44 +52,67 @@ function drawRig(now) {
     .forEach((mark) => text(mark, now.marks[mark.dataset.mark] ?? ""));
 }
 
-const COLOURS = ["chart-expected", "chart-high", "chart-low", "chart-other"];
+const STYLES = ["expected", "high", "low", "upon"];
 
-const SVG = "http://www.w3.org/2000/svg";
-
-function path(kind, d) {
-  const element = document.createElementNS(SVG, "path");
-  element.setAttribute("class", kind);
-  element.setAttribute("d", d);
-  return element;
-}
-
-// One line for each id over the whole course, the events as upright strokes.
-function chart(id, ids, value) {
-  const end = Math.max(1, course.at(-1).seconds);
-  const top = Math.max(1, ...course.flatMap((p) => ids.map((i) => value(p, i))));
-  const x = (t) => (6 + (468 * t) / end).toFixed(1);
-  const y = (v) => (144 - (138 * v) / top).toFixed(1);
-  const lines = ids.map((i, n) =>
-    path(
-      "chart-line " + COLOURS[n % COLOURS.length],
-      "M" + course.map((p) => `${x(p.seconds)} ${y(value(p, i))}`).join("L"),
-    ),
-  );
-  lines.push(...strokes.map((t) => path("chart-limit", `M${x(t)} 6V144`)));
-  document.getElementById(id).replaceChildren(...lines);
-}
-
-function key(id, ids, name) {
-  const box = document.getElementById(id);
-  if (box.dataset.ids === ids.join(" ")) return;
-  box.dataset.ids = ids.join(" ");
+/** Gives a figure its keys, one for each course. */
+function key(figure, names) {
+  const box = figure.querySelector(".chart-keys");
+  if (box.dataset.names === names.join()) return;
+  box.dataset.names = names.join();
   box.replaceChildren(
-    ...ids.flatMap((i, n) => {
+    ...names.map((name, n) => {
+      const entry = document.createElement("span");
       const sign = document.createElement("i");
-      sign.className = "key " + COLOURS[n % COLOURS.length];
-      return [sign, ` ${name(i)} `];
+      sign.className = `key chart-${STYLES[n % STYLES.length]}`;
+      entry.append(sign, ` ${name}`);
+      return entry;
     }),
   );
+}
+
+/** Writes the numbers of a figure into its table, where somebody has opened it. */
+function fillTable(figure, data) {
+  const details = figure.querySelector("details");
+  if (!details.open) return;
+  const row = (cells, scope) => {
+    const line = document.createElement("tr");
+    line.append(
+      ...cells.map((words, n) => {
+        const cell = document.createElement(scope === "col" || n === 0 ? "th" : "td");
+        if (cell.tagName === "TH") cell.scope = scope;
+        cell.textContent = words;
+        return cell;
+      }),
+    );
+    return line;
+  };
+  const every = Math.max(1, Math.ceil(data.at.length / 30));
+  const shown = data.at.map((_, i) => i).filter((i) => i % every === 0 || i === data.at.length - 1);
+  details
+    .querySelector("thead")
+    .replaceChildren(row(["time", ...data.courses.map((c) => c.name)], "col"));
+  details
+    .querySelector("tbody")
+    .replaceChildren(
+      ...shown.map((i) =>
+        row([charts.span(data.at[i]), ...data.courses.map((c) => charts.rounded(c.values[i]))], "row"),
+      ),
+    );
+}
+
+function drawCourses(id, ids, name, value) {
+  const figure = document.getElementById(id);
+  const data = {
+    at: course.map((point) => point.seconds),
+    courses: ids.map((i) => ({ name: name(i), values: course.map((point) => value(point, i)) })),
+    strokes,
+  };
+  key(
+    figure,
+    data.courses.map((c) => c.name),
+  );
+  charts.draw(figure, data);
+  fillTable(figure, data);
 }
 
 function drawCourse(now) {
@@ -99,8 +122,8 @@ function drawCourse(now) {
   if (!last || now.seconds > last.seconds) {
     course.push({
       seconds: now.seconds,
-      litres: Object.fromEntries(Object.entries(now.tanks).map(([id, t]) => [id, t.litres])),
-      flows: Object.fromEntries(Object.entries(now.streams).map(([id, s]) => [id, s.litres])),
+      volumes: Object.fromEntries(Object.entries(now.tanks).map(([id, t]) => [id, t.volume])),
+      flows: Object.fromEntries(Object.entries(now.streams).map(([id, s]) => [id, s.flow])),
     });
     if (course.length > 600) course = course.filter((_, i) => i % 2 === 0);
   }
@@ -109,10 +132,10 @@ function drawCourse(now) {
   const tanks = Object.keys(now.tanks);
   const streams = [...new Set(course.flatMap((p) => Object.keys(p.flows)))].sort();
   const names = [...document.querySelectorAll("[data-tank]")];
-  chart("course-lines", tanks, (p, id) => p.litres[id]);
-  key("course-key", tanks, (id) => names.find((n) => n.dataset.tank === id)?.dataset.name ?? id);
-  chart("flow-lines", streams, (p, id) => p.flows[id] ?? 0);
-  key("flow-key", streams, (id) => streamNames[id] ?? id);
+  const tankName = (id) => names.find((n) => n.dataset.tank === id)?.dataset.name ?? id;
+  drawCourses("course", tanks, tankName, (p, id) => p.volumes[id] ?? null);
+  const streamName = (id) => streamNames[id] ?? id;
+  drawCourses("streams", streams, streamName, (p, id) => p.flows[id] ?? 0);
 }
 
 function draw(now) {

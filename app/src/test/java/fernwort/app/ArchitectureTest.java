@@ -29,7 +29,7 @@ class ArchitectureTest {
 
   private static final String[] SERVICES = {
     "fernwort.app.backup..",
-    "fernwort.app.cards..",
+    "fernwort.app.questions..",
     "fernwort.app.compute..",
     "fernwort.app.format..",
     "fernwort.app.garage..",

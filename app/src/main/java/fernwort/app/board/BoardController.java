@@ -1,12 +1,12 @@
 package fernwort.app.board;
 
 import fernwort.app.board.layout.Layouts;
-import fernwort.app.cards.Form;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Outlook;
 import fernwort.app.garage.Standing;
 import fernwort.app.garage.States;
+import fernwort.app.questions.Form;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;

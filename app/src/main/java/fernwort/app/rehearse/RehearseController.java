@@ -91,6 +91,8 @@ class RehearseController {
     model.addAttribute("run", run);
     model.addAttribute("drawing", drawing);
     model.addAttribute("now", Snapshot.of(rehearsal, units));
+    model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
+    model.addAttribute("flowUnit", units.unit(Measure.FLOW).sign());
     model.addAttribute("handles", handles(rig, moment.state().setting()));
     model.addAttribute("flows", Answers.flows(rig, rehearsal.ahead(), units));
     model.addAttribute("until", Answers.until(rig, rehearsal.ahead(), units));

@@ -48,18 +48,17 @@ record Snapshot(
    *
    * @param text what it holds
    * @param share of its capacity, 0 to 1
-   * @param litres what it holds (L), for the chart
+   * @param volume what it holds, in the person's unit
    */
-  record TankMark(String text, double share, double litres) {}
+  record TankMark(String text, double share, double volume) {}
 
   /**
    * Water that comes in, is used or leaves.
    *
    * @param name of the part
-   * @param litres flow (L/min)
-   * @param text the same in the person's units
+   * @param flow its flow, in the person's unit
    */
-  record Stream(String name, double litres, String text) {}
+  record Stream(String name, double flow) {}
 
   static Snapshot of(Rehearsal rehearsal, Units units) {
     Moment moment = rehearsal.moment();
@@ -75,7 +74,7 @@ record Snapshot(
       if (Math.abs(air) > 50) {
         text += ", air " + units.show(Measure.PRESSURE, air);
       }
-      tanks.put(tank.id(), new TankMark(text, share, volume * 1000));
+      tanks.put(tank.id(), new TankMark(text, share, units.in(Measure.VOLUME, volume)));
       double gain = moment.gains().getOrDefault(tank.id(), 0.0);
       rows.add(
           "%s %s%s"
@@ -125,10 +124,7 @@ record Snapshot(
     Map<String, Stream> streams = new TreeMap<>();
     for (Map<String, Double> of : List.of(flows.fixtures(), flows.supplies(), flows.ends())) {
       of.forEach((id, q) ->
-          streams.put(
-              id,
-              new Stream(
-                  plumbing.rig().part(id).label(), q * 60_000, units.show(Measure.FLOW, q))));
+          streams.put(id, new Stream(plumbing.rig().part(id).label(), units.in(Measure.FLOW, q))));
     }
     return streams;
   }

@@ -1,9 +1,9 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Chart;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Chart;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
@@ -14,13 +14,13 @@ import fernwort.core.sizing.Lasts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.IntStream;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 
 /** How long the water lasts, and how much so many days need. */
 final class DaysPage {
 
-  private static final int POINTS = 20;
+  private static final Chart.Axis DAY = new Chart.Axis("day", "");
 
   private final Trip trip;
   private final Lasts full;
@@ -30,31 +30,31 @@ final class DaysPage {
     this.full = trip.lastsFromFull();
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     DaysPage page = new DaysPage(trip);
     return List.of(page.stay(), page.need(), page.stops(), page.sizes());
   }
 
   // --- these tanks, how long -----------------------------------------------------------------
 
-  private Card stay() {
-    return Card.of(
+  private Question stay() {
+    return Question.of(
         "stay",
         "These tanks, how long",
         trip.form(),
         "",
-        () -> Card.Answer.rows(stayRows(Lasts.of(trip.plumbing(), trip.now(), trip.habits()))));
+        () -> Question.Answer.rows(stayRows(Lasts.of(trip.plumbing(), trip.now(), trip.habits()))));
   }
 
-  private List<Card.Row> stayRows(Lasts now) {
+  private List<Question.Row> stayRows(Lasts now) {
     List<Double> worth = Demand.worthOfALitre(trip.habits(), full);
     String ends = full.ends() == Lasts.Ends.GRAY ? "gray room" : "fresh water";
     double more = Math.max(worth.get(0), worth.get(1));
     var unit = trip.units().unit(Measure.VOLUME);
     return List.of(
-        new Card.Row("As read", days(now.days()), working(now)),
-        new Card.Row("From full, gray empty", days(full.days()), working(full)),
-        new Card.Row(
+        new Question.Row("As read", days(now.days()), working(now)),
+        new Question.Row("From full, gray empty", days(full.days()), working(full)),
+        new Question.Row(
             "One %s more of %s".formatted(unit.sign(), ends),
             Double.isFinite(more)
                 ? String.format(
@@ -79,12 +79,12 @@ final class DaysPage {
 
   // --- so many days, how much ----------------------------------------------------------------
 
-  private Card need() {
+  private Question need() {
     Form form = trip.form();
     double days = form.number("days", "Days", 5, "", "");
     double reserve =
         form.number("reserve", "Reserve", 15, "%", "On top of fresh, for the day that goes wrong.");
-    return Card.of(
+    return Question.of(
         "need",
         "So many days, how much",
         form,
@@ -92,16 +92,17 @@ final class DaysPage {
             + " bad day.",
         () -> {
           Demand demand = Demand.of(trip.habits(), days, reserve / 100);
-          return new Card.Answer(needRows(demand), List.of(), List.of(litres(days), byHabit(days)));
+          return new Question.Answer(
+              needRows(demand), List.of(), List.of(litres(days), byHabit(days)));
         });
   }
 
-  private List<Card.Row> needRows(Demand demand) {
-    List<Card.Row> rows = new ArrayList<>();
+  private List<Question.Row> needRows(Demand demand) {
+    List<Question.Row> rows = new ArrayList<>();
     rows.add(needRow("Fresh", demand.fresh(), full.freshLeft(), "usable in the tanks"));
     rows.add(
         full.gray().isEmpty()
-            ? new Card.Row(
+            ? new Question.Row(
                 "Gray",
                 range(demand.gray()),
                 "no gray tank: catch it and empty it where that is permitted")
@@ -109,9 +110,9 @@ final class DaysPage {
     return rows;
   }
 
-  private Card.Row needRow(String what, Demand.Range range, double has, String word) {
+  private Question.Row needRow(String what, Demand.Range range, double has, String word) {
     double missing = range.expected() - has;
-    return new Card.Row(
+    return new Question.Row(
         what,
         range(range),
         missing > 0
@@ -126,60 +127,60 @@ final class DaysPage {
 
   private Chart litres(double days) {
     double start = full.freshLeft();
-    double top = Math.max(start, 1e-6);
-    List<Chart.Line> lines = new ArrayList<>();
-    double[] factors = {Demand.LOW, 1, Demand.HIGH};
-    String[] names = {"low", "expected", "high"};
-    for (int f = 0; f < factors.length; f++) {
-      double perDay = full.freshPerDay() * factors[f];
-      List<Double> left = over(days, day -> Math.max(0, start - perDay * day));
-      lines.add(Chart.line(names[f], names[f], left, 0, top));
-    }
+    double lasts = start / full.freshPerDay();
+    List<Double> at =
+        Chart.with(Chart.rounds(days), lasts / Demand.LOW, lasts, lasts / Demand.HIGH);
     return new Chart(
-        "Fresh water over the days, from full: low, expected and high use",
-        lines,
-        List.of("day 0", String.format(Locale.ROOT, "day %.0f", days)),
-        volume(start),
-        -1);
+        "Fresh water over the days, from full",
+        DAY,
+        trip.axis("left", Measure.VOLUME),
+        at,
+        List.of(
+            left("low use", Chart.Style.LOW, at, start, Demand.LOW),
+            left("expected use", Chart.Style.EXPECTED, at, start, 1),
+            left("high use", Chart.Style.HIGH, at, start, Demand.HIGH)));
   }
 
-  /** Litres drawn for one habit after another, piled up. */
+  private Chart.Course left(
+      String name, Chart.Style style, List<Double> at, double start, double factor) {
+    double perDay = full.freshPerDay() * factor;
+    return new Chart.Course(name, style, volumes(at, day -> Math.max(0, start - perDay * day)));
+  }
+
+  /** What is drawn for one habit after another, piled up. */
   private Chart byHabit(double days) {
-    List<Habit> used =
-        trip.habits().habits().stream().filter(h -> trip.habits().perDay(h) > 0).toList();
-    double top = Math.max(trip.habits().freshPerDay() * days, 1e-6);
-    List<Chart.Line> lines = new ArrayList<>();
+    List<Double> at = Chart.rounds(days);
+    List<Chart.Course> courses = new ArrayList<>();
     double below = 0;
-    for (Habit habit : used) {
-      below += trip.habits().perDay(habit);
-      double perDay = below;
-      String name = "%s %s".formatted(habit.label(), volume(trip.habits().perDay(habit) * days));
-      lines.add(Chart.line(name, "other", over(days, day -> perDay * day), 0, top));
+    for (Habit habit : trip.habits().habits()) {
+      double perDay = trip.habits().perDay(habit);
+      if (perDay > 0) {
+        below += perDay;
+        double together = below;
+        String name = courses.isEmpty() ? habit.label() : "with " + habit.label();
+        courses.add(new Chart.Course(name, Chart.Style.UPON, volumes(at, day -> together * day)));
+      }
     }
     return new Chart(
         "What is drawn over the days, habit upon habit",
-        lines,
-        List.of("day 0", String.format(Locale.ROOT, "day %.0f", days)),
-        volume(top),
-        -1);
+        DAY,
+        trip.axis("drawn", Measure.VOLUME),
+        at,
+        courses);
   }
 
-  private interface Course {
-    double at(double day);
-  }
-
-  private static List<Double> over(double days, Course course) {
-    return IntStream.rangeClosed(0, POINTS).mapToObj(i -> course.at(days * i / POINTS)).toList();
+  private List<Double> volumes(List<Double> at, DoubleUnaryOperator course) {
+    return trip.in(Measure.VOLUME, Chart.over(at, course));
   }
 
   // --- stops ---------------------------------------------------------------------------------
 
-  private Card stops() {
+  private Question stops() {
     Form form = trip.form();
     double days = form.number("trip-days", "Days of the trip", 10, "", "");
     List<Double> fills = form.numbers("fill-days", "Days you can fill", "Such as 3 6.5 9.");
     List<Double> dumps = form.numbers("dump-days", "Days you can dump gray", "Such as 6.5.");
-    return Card.of(
+    return Question.of(
         "stops",
         "A trip with stops",
         form,
@@ -188,7 +189,7 @@ final class DaysPage {
         () -> itinerary(days, fills, dumps));
   }
 
-  private Card.Answer itinerary(double days, List<Double> fills, List<Double> dumps) {
+  private Question.Answer itinerary(double days, List<Double> fills, List<Double> dumps) {
     List<Itinerary.Chance> chances =
         Stream.concat(fills.stream(), dumps.stream())
             .distinct()
@@ -209,17 +210,17 @@ final class DaysPage {
                       .formatted(volume(leg.roomAtStart()), volume(Math.max(0, leg.roomAtEnd()))),
               verdict(leg)));
     }
-    Card.Row verdict =
-        new Card.Row(
+    Question.Row verdict =
+        new Question.Row(
             "The trip",
             trip.works() ? "works" : "does not work",
             trip.works()
                 ? "fresh water and gray room last on every stretch"
                 : "see which stretch; fill, dump or save more");
-    return Card.Answer.tables(
+    return Question.Answer.tables(
         List.of(verdict),
         List.of(
-            new Card.Table(
+            new Question.Table(
                 "Stretch by stretch", List.of("stretch", "fresh", "gray room", "verdict"), rows)));
   }
 
@@ -243,8 +244,8 @@ final class DaysPage {
 
   // --- days against tank size ----------------------------------------------------------------
 
-  private Card sizes() {
-    return Card.of(
+  private Question sizes() {
+    return Question.of(
         "sizes",
         "What a larger tank would give",
         trip.form(),
@@ -258,40 +259,62 @@ final class DaysPage {
           double fresh = full.freshLeft();
           double room = full.gray().isEmpty() ? Double.POSITIVE_INFINITY : full.grayRoom();
           double most = 2 * Math.max(fresh, full.gray().isEmpty() ? 0 : room);
-          List<Double> byFresh =
-              over(most, v -> Math.min(v / habits.freshPerDay(), room / habits.grayPerDay()));
-          List<Double> byGray =
-              over(most, v -> Math.min(fresh / habits.freshPerDay(), v / habits.grayPerDay()));
-          double top =
-              Stream.concat(byFresh.stream(), byGray.stream())
-                  .mapToDouble(Double::doubleValue)
-                  .filter(Double::isFinite)
-                  .max()
-                  .orElse(1);
-          List<Chart.Line> lines = new ArrayList<>();
-          lines.add(Chart.line("fresh tanks of this size", "expected", byFresh, 0, top));
+          if (!(most > 0)) {
+            throw new Refusal(
+                "No tank of this rig holds anything that could be used; describe one with a capacity");
+          }
+          List<Double> rounds = Chart.rounds(trip.units().in(Measure.VOLUME, most));
+          DoubleUnaryOperator si = v -> v * most / rounds.getLast();
+          double gray = habits.grayPerDay() / habits.freshPerDay();
+          List<Double> at =
+              full.gray().isEmpty()
+                  ? rounds
+                  : Chart.with(
+                      rounds,
+                      trip.units().in(Measure.VOLUME, room / gray),
+                      trip.units().in(Measure.VOLUME, fresh * gray));
+          List<Chart.Course> courses = new ArrayList<>();
+          courses.add(
+              new Chart.Course(
+                  "fresh tanks of this size",
+                  Chart.Style.EXPECTED,
+                  Chart.over(
+                      at,
+                      v ->
+                          Math.min(
+                              si.applyAsDouble(v) / habits.freshPerDay(),
+                              room / habits.grayPerDay()))));
           if (!full.gray().isEmpty()) {
-            lines.add(Chart.line("gray tanks of this size", "high", byGray, 0, top));
+            courses.add(
+                new Chart.Course(
+                    "gray tanks of this size",
+                    Chart.Style.HIGH,
+                    Chart.over(
+                        at,
+                        v ->
+                            Math.min(
+                                fresh / habits.freshPerDay(),
+                                si.applyAsDouble(v) / habits.grayPerDay()))));
           }
           Chart chart =
               new Chart(
                   "Days against the size of the tanks, the other tanks as they are",
-                  lines,
-                  List.of(volume(0), volume(most)),
-                  days(top),
-                  -1);
-          return new Card.Answer(sizeRows(), List.of(), List.of(chart));
+                  trip.axis("size", Measure.VOLUME),
+                  new Chart.Axis("days", ""),
+                  at,
+                  courses);
+          return new Question.Answer(sizeRows(), List.of(), List.of(chart));
         });
   }
 
-  private List<Card.Row> sizeRows() {
+  private List<Question.Row> sizeRows() {
     if (full.gray().isEmpty()) {
       return List.of();
     }
     Habits habits = trip.habits();
     double share = habits.grayPerDay() / habits.freshPerDay();
     return List.of(
-        new Card.Row(
+        new Question.Row(
             "Gray that matches the fresh tanks",
             volume(full.freshLeft() * share),
             String.format(

@@ -1,6 +1,6 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Form;
+import fernwort.app.questions.Form;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.say.Refusal;

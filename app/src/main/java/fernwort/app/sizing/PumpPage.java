@@ -1,8 +1,8 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.flow.Fluid;
@@ -36,7 +36,7 @@ final class PumpPage {
     this.trip = trip;
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     PumpPage page = new PumpPage(trip);
     Form form = trip.form();
     List<String> together = page.together(form);
@@ -48,16 +48,16 @@ final class PumpPage {
       figures = Optional.empty();
       problem = trip.units().say(e.saying());
     }
-    List<Card> cards = new ArrayList<>();
+    List<Question> questions = new ArrayList<>();
     if (figures.isPresent()) {
-      cards.add(page.fixtures(form, figures.get()));
-      cards.add(page.duty(figures.get()));
-      cards.add(page.lines(figures.get()));
-      cards.add(page.cycling(figures.get()));
+      questions.add(page.fixtures(form, figures.get()));
+      questions.add(page.duty(figures.get()));
+      questions.add(page.lines(figures.get()));
+      questions.add(page.cycling(figures.get()));
     } else {
       String why = problem;
-      cards.add(
-          Card.of(
+      questions.add(
+          Question.of(
               "fixtures",
               "At the fixtures",
               form,
@@ -66,9 +66,9 @@ final class PumpPage {
                 throw new Refusal(why);
               }));
     }
-    cards.add(page.narrow());
-    cards.add(page.drains());
-    return cards;
+    questions.add(page.narrow());
+    questions.add(page.drains());
+    return questions;
   }
 
   private List<String> together(Form form) {
@@ -81,7 +81,7 @@ final class PumpPage {
 
   // --- at the fixtures -----------------------------------------------------------------------
 
-  private Card fixtures(Form form, PumpAndLines figures) {
+  private Question fixtures(Form form, PumpAndLines figures) {
     String open = names(figures.together());
     List<List<String>> rows =
         figures.fixtures().stream()
@@ -96,7 +96,7 @@ final class PumpPage {
                         : "shut",
                     pressure(f.needs())))
             .toList();
-    return Card.of(
+    return Question.of(
         "fixtures",
         "At the fixtures",
         form,
@@ -104,10 +104,10 @@ final class PumpPage {
             + " stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
             + " half full. △ marks less than 60 % of the rated flow: our own mark.",
         () ->
-            Card.Answer.tables(
+            Question.Answer.tables(
                 List.of(),
                 List.of(
-                    new Card.Table(
+                    new Question.Table(
                         "Alone, and with %s open".formatted(open),
                         List.of(
                             "fixture",
@@ -130,11 +130,11 @@ final class PumpPage {
 
   // --- which pump ----------------------------------------------------------------------------
 
-  private Card duty(PumpAndLines figures) {
+  private Question duty(PumpAndLines figures) {
     PumpAndLines.Need need = figures.need();
-    List<Card.Row> rows = new ArrayList<>();
+    List<Question.Row> rows = new ArrayList<>();
     rows.add(
-        new Card.Row(
+        new Question.Row(
             "Together they need",
             "%s at %s".formatted(flow(need.flow()), pressure(need.pressure())),
             need.given() >= need.pressure()
@@ -144,7 +144,7 @@ final class PumpPage {
                     : "more than the pump's free flow: it cannot give each its rated flow at once"));
     for (PumpAndLines.Suction s : figures.suction()) {
       rows.add(
-          new Card.Row(
+          new Question.Row(
               "%s lifts".formatted(trip.label(s.pump())),
               length(Math.max(0, s.lift())),
               "above the outlet of %s; by itself it lifts water dry by %s: %s"
@@ -153,17 +153,17 @@ final class PumpPage {
                       length(s.primes()),
                       s.works() ? "it primes itself" : "△ it will not; hang it lower")));
     }
-    return Card.of(
+    return Question.of(
         "pump",
         "Which pump does it",
         trip.form(),
         "Plates are typical sizes, not products: read the one on the pump you can get. A stronger pump"
             + " needs thicker cable and its own fuse, and a regulator where fittings hold less.",
         () ->
-            Card.Answer.tables(
+            Question.Answer.tables(
                 rows,
                 List.of(
-                    new Card.Table(
+                    new Question.Table(
                         "Other pumps on these lines, %s open".formatted(names(figures.together())),
                         List.of("free flow", "cut-out", "gives together", "worst fixture gets"),
                         figures.pumps().stream()
@@ -183,7 +183,7 @@ final class PumpPage {
 
   // --- which bores ---------------------------------------------------------------------------
 
-  private Card lines(PumpAndLines figures) {
+  private Question lines(PumpAndLines figures) {
     List<List<String>> taken =
         figures.lines().stream()
             .limit(LINES_SHOWN)
@@ -207,20 +207,20 @@ final class PumpPage {
         figures.bores().stream()
             .map(t -> List.of(length(t.what()), flow(t.total()), worst(t)))
             .toList();
-    return Card.of(
+    return Question.of(
         "lines",
         "Which bores do it",
         trip.form(),
         "Bores are inside diameters, as water meets them; pipe is often sold by its outside.",
         () ->
-            Card.Answer.tables(
+            Question.Answer.tables(
                 List.of(),
                 List.of(
-                    new Card.Table(
+                    new Question.Table(
                         "What takes the pressure", List.of("line", "bore", "flow", "takes"), taken),
-                    new Card.Table(
+                    new Question.Table(
                         "One bore more", List.of("line", "bore", "gives together", "worst"), wider),
-                    new Card.Table(
+                    new Question.Table(
                         "The whole way at one bore",
                         List.of("bore", "gives together", "worst fixture gets"),
                         bores))));
@@ -228,7 +228,7 @@ final class PumpPage {
 
   // --- cycling -------------------------------------------------------------------------------
 
-  private Card cycling(PumpAndLines figures) {
+  private Question cycling(PumpAndLines figures) {
     Form form = trip.form();
     double vessel =
         form.amount(
@@ -244,7 +244,7 @@ final class PumpPage {
             Measure.PRESSURE,
             pump().map(Kind.Pump::cutIn).orElse(2e5) - 0.1e5,
             "A little under the pump's cut-in.");
-    return Card.of(
+    return Question.of(
         "cycling",
         "Starts of the pump",
         form,
@@ -265,15 +265,15 @@ final class PumpPage {
                           starts(PumpCycle.perMinute(pump, f.alone() / 2, gives)),
                           "runs through"))
                   .toList();
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               List.of(
-                  new Card.Row(
+                  new Question.Row(
                       "The accumulator gives",
                       trip.show(Measure.VOLUME, gives - PumpCycle.HOSES),
                       "between cut-in %s and cut-out %s, by Boyle's law"
                           .formatted(pressure(pump.cutIn()), pressure(pump.cutOut())))),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "With the tap half open",
                       List.of("fixture", "flow", "bare", "accumulator", "pump with bypass"),
                       rows)));
@@ -306,7 +306,7 @@ final class PumpPage {
 
   // --- a narrow fitting ----------------------------------------------------------------------
 
-  private Card narrow() {
+  private Question narrow() {
     Form form = trip.form();
     double bore = form.amount("fitting-line", "Bore of the line", Measure.LENGTH, 0.013, "");
     double fitting =
@@ -314,7 +314,7 @@ final class PumpPage {
             "fitting-bore", "Bore of the fitting", Measure.LENGTH, 0.009, "Look through it.");
     double flow = form.amount("fitting-flow", "Flow", Measure.FLOW, 10e-3 / 60, "");
     double count = form.number("fitting-count", "How many of them", 2, "", "");
-    return Card.of(
+    return Question.of(
         "narrow",
         "What a narrow fitting costs",
         form,
@@ -329,9 +329,9 @@ final class PumpPage {
           Pipe line = Pipe.of(bore, 1, SMOOTH, 0, Fluid.WATER);
           double takes = count * Fluid.WATER.pressure(through.loss(flow));
           double metre = Fluid.WATER.pressure(line.loss(flow));
-          return Card.Answer.rows(
+          return Question.Answer.rows(
               List.of(
-                  new Card.Row(
+                  new Question.Row(
                       "They take",
                       pressure(takes),
                       String.format(
@@ -344,8 +344,8 @@ final class PumpPage {
 
   // --- drains --------------------------------------------------------------------------------
 
-  private Card drains() {
-    return Card.of(
+  private Question drains() {
+    return Question.of(
         "drains",
         "Drain lines",
         trip.form(),
@@ -358,10 +358,10 @@ final class PumpPage {
           if (rows.isEmpty()) {
             throw new Refusal("No fixture's waste is joined to a line");
           }
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               List.of(),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "From each waste to its tank or end",
                       List.of("from", "line", "falls", "carries half full", "verdict"),
                       rows)));

@@ -1,7 +1,7 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.CardDesk;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
 import fernwort.app.units.Units;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
@@ -19,24 +19,24 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(value = "/api/v1/rigs/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
 class SizingApiController {
 
-  private final CardDesk desk;
+  private final QuestionDesk desk;
 
-  SizingApiController(CardDesk desk) {
+  SizingApiController(QuestionDesk desk) {
     this.desk = desk;
   }
 
   /** A question of a page with its answer, in metric units. */
-  record Question(
+  record Answered(
       String id,
       String title,
       String problem,
-      List<Card.Row> rows,
-      List<Card.Table> tables,
+      List<Question.Row> rows,
+      List<Question.Table> tables,
       String note) {}
 
   @GetMapping("/sizing/{page}")
   @Operation(summary = "A page of Sizing: days, space, weight, pump or supply")
-  List<Question> sizing(@PathVariable String id, @PathVariable String page) {
+  List<Answered> sizing(@PathVariable String id, @PathVariable String page) {
     SizingPages wanted =
         Stream.of(SizingPages.values())
             .filter(p -> p.name().toLowerCase(Locale.ROOT).equals(page))
@@ -46,7 +46,7 @@ class SizingApiController {
                     "There is no page “%s” of Sizing; ask for days, space, weight, pump or supply"
                         .formatted(page)));
     return wanted.of(desk.trip(id, Units.METRIC)).stream()
-        .map(c -> new Question(c.id(), c.title(), c.problem(), c.rows(), c.tables(), c.note()))
+        .map(c -> new Answered(c.id(), c.title(), c.problem(), c.rows(), c.tables(), c.note()))
         .toList();
   }
 }

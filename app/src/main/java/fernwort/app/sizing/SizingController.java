@@ -1,11 +1,11 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.CardDesk;
-import fernwort.app.cards.Trip;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import java.util.List;
@@ -26,9 +26,9 @@ class SizingController {
 
   private final Descriptions rigs;
   private final States states;
-  private final CardDesk desk;
+  private final QuestionDesk desk;
 
-  SizingController(Descriptions rigs, States states, CardDesk desk) {
+  SizingController(Descriptions rigs, States states, QuestionDesk desk) {
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -66,7 +66,7 @@ class SizingController {
     return page(trip, "supply", SupplyPage.of(trip), model);
   }
 
-  /** Keeps what was entered on one card and shows its page anew. */
+  /** Keeps what was entered on one question and shows its page anew. */
   @PostMapping("/{page}")
   String keep(
       @PathVariable String id,
@@ -87,8 +87,8 @@ class SizingController {
     return "redirect:/rigs/%s/sizing".formatted(id);
   }
 
-  private String page(Trip trip, String page, List<Card> cards, Model model) {
-    desk.show(trip, page, cards, model);
+  private String page(Trip trip, String page, List<Question> questions, Model model) {
+    desk.show(trip, page, questions, model);
     return "sizing";
   }
 }

@@ -1,7 +1,7 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import java.util.List;
 
 /** The pages of Sizing by their name, for whoever shows them. */
@@ -13,7 +13,7 @@ public enum SizingPages {
   SUPPLY;
 
   /** Returns the questions of a page with their answers. */
-  public List<Card> of(Trip trip) {
+  public List<Question> of(Trip trip) {
     return switch (this) {
       case DAYS -> DaysPage.of(trip);
       case SPACE -> SpacePage.of(trip);

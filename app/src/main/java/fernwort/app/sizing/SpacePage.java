@@ -1,8 +1,8 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.plumbing.Water;
@@ -22,11 +22,11 @@ final class SpacePage {
     this.trip = trip;
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     return List.of(new SpacePage(trip).fits());
   }
 
-  private Card fits() {
+  private Question fits() {
     Form form = trip.form();
     String kind =
         form.choice(
@@ -65,7 +65,7 @@ final class SpacePage {
                 form, "space-end", "Free at one end", 0.08, "Fittings, and a hand to turn them."),
             length(
                 form, "space-wall", "Wall of the tank", 0.006, "Roto-moulded tanks: 6 to 8 mm."));
-    return Card.of(
+    return Question.of(
         "fits",
         "What fits this space",
         form,
@@ -73,10 +73,10 @@ final class SpacePage {
             + " used. Keep clear of brakes, exhaust, wiring and the way a wheel travels, and let"
             + " nobody work under a vehicle that stands on a jack alone.",
         () ->
-            Card.Answer.tables(
+            Question.Answer.tables(
                 List.of(),
                 List.of(
-                    new Card.Table(
+                    new Question.Table(
                         "The largest of each shape",
                         List.of("shape", "outside", "holds", "weighs full", "gives"),
                         WhatFits.of(space, margins).stream().map(this::row).toList()))));

@@ -1,8 +1,8 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.load.Restraint;
 import fernwort.core.rig.Contents;
@@ -31,14 +31,14 @@ final class SupplyPage {
     this.trip = trip;
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     SupplyPage page = new SupplyPage(trip);
     return List.of(page.jug(), page.filling(), page.buffer(), page.hauling());
   }
 
   // --- timed jug -----------------------------------------------------------------------------
 
-  private Card jug() {
+  private Question jug() {
     Form form = trip.form();
     double jug = form.amount("jug", "The jug holds", Measure.VOLUME, 5e-3, "");
     List<Double> near =
@@ -47,7 +47,7 @@ final class SupplyPage {
     List<Double> far =
         form.numbers(
             "jug-far", "Seconds farther on", "At the far end, same supply, if you timed it.");
-    return Card.of(
+    return Question.of(
         "jug",
         "Timed jug",
         form,
@@ -58,14 +58,14 @@ final class SupplyPage {
             throw new Refusal("Fill the jug and enter how long it took");
           }
           TimedJug first = TimedJug.of(jug, near);
-          List<Card.Row> rows = new ArrayList<>();
+          List<Question.Row> rows = new ArrayList<>();
           rows.add(timed("Flow", first));
           if (!far.isEmpty()) {
             TimedJug second = TimedJug.of(jug, far);
             double lost = TimedJug.lostBetween(first, second);
             rows.add(timed("Flow farther on", second));
             rows.add(
-                new Card.Row(
+                new Question.Row(
                     "Lost between the two",
                     String.format(Locale.ROOT, "%.0f %% of the pressure", 100 * lost),
                     lost > 0.5
@@ -75,17 +75,17 @@ final class SupplyPage {
           for (Part tank : freshTanks()) {
             double volume = fills(tank);
             rows.add(
-                new Card.Row(
+                new Question.Row(
                     "Fills " + tank.label(),
                     minutes(first.fill(volume)),
                     "%s ÷ %s".formatted(volume(volume), flow(first.flow()))));
           }
-          return Card.Answer.rows(rows);
+          return Question.Answer.rows(rows);
         });
   }
 
-  private Card.Row timed(String what, TimedJug jug) {
-    return new Card.Row(
+  private Question.Row timed(String what, TimedJug jug) {
+    return new Question.Row(
         what,
         flow(jug.flow()),
         jug.goes() > 1
@@ -96,7 +96,7 @@ final class SupplyPage {
 
   // --- filling -------------------------------------------------------------------------------
 
-  private Card filling() {
+  private Question filling() {
     Form form = trip.form();
     double tap =
         form.amount(
@@ -127,7 +127,7 @@ final class SupplyPage {
             Measure.FLOW,
             10 * LITRES_PER_MINUTE,
             "Its plate gives more than it moves.");
-    return Card.of(
+    return Question.of(
         "filling",
         "How long filling takes",
         form,
@@ -146,10 +146,10 @@ final class SupplyPage {
                     return row;
                   })
                   .toList();
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               List.of(),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "Minutes for each tank",
                       List.of("tank", "takes", "tap", "filler", "jug", "pump", "jugs"),
                       rows)));
@@ -169,14 +169,14 @@ final class SupplyPage {
 
   // --- buffer --------------------------------------------------------------------------------
 
-  private Card buffer() {
+  private Question buffer() {
     Form form = trip.form();
     double supply =
         form.amount("buffer-supply", "The supply gives", Measure.FLOW, 4 * LITRES_PER_MINUTE, "");
     double demand =
         form.amount("buffer-demand", "You want", Measure.FLOW, 8 * LITRES_PER_MINUTE, "");
     double minutes = form.number("buffer-minutes", "For so many minutes", 10, "min", "");
-    return Card.of(
+    return Question.of(
         "buffer",
         "A supply slower than you want",
         form,
@@ -187,24 +187,24 @@ final class SupplyPage {
                 "The supply gives nothing or more; what you want and its minutes are more than nothing");
           }
           double needs = new TimedJug(supply, 0, 1).buffer(demand, minutes * 60);
-          List<Card.Row> rows = new ArrayList<>();
+          List<Question.Row> rows = new ArrayList<>();
           rows.add(
-              new Card.Row(
+              new Question.Row(
                   "Buffer",
                   volume(needs),
                   "(%s − %s) × %s min".formatted(flow(demand), flow(supply), Form.shown(minutes))));
           if (supply > 0) {
             rows.add(
-                new Card.Row(
+                new Question.Row(
                     "Full again after", minutes(needs / supply), "at the supply's own pace"));
           }
-          return Card.Answer.rows(rows);
+          return Question.Answer.rows(rows);
         });
   }
 
   // --- hauling -------------------------------------------------------------------------------
 
-  private Card hauling() {
+  private Question hauling() {
     Form form = trip.form();
     double needed =
         form.amount(
@@ -242,7 +242,7 @@ final class SupplyPage {
             Restraint.FORWARD,
             "g",
             "EN 12195-1:2010; your own code first.");
-    return Card.of(
+    return Question.of(
         "hauling",
         "Hauling water",
         form,
@@ -259,9 +259,9 @@ final class SupplyPage {
                   trips);
           Restraint ties =
               Restraint.of(hauling.load(), braking, (int) straps, rating * NEWTONS, angle);
-          List<Card.Row> rows = new ArrayList<>();
+          List<Question.Row> rows = new ArrayList<>();
           rows.add(
-              new Card.Row(
+              new Question.Row(
                   "Trips",
                   Integer.toString(hauling.trips()),
                   String.format(
@@ -270,13 +270,13 @@ final class SupplyPage {
                       hauling.containers(),
                       hauling.perTrip())));
           rows.add(
-              new Card.Row(
+              new Question.Row(
                   "A full trip weighs",
                   mass(hauling.load()),
                   "of %s that may be carried".formatted(mass(payload))));
           if (price > 0 || trips > 0) {
             rows.add(
-                new Card.Row(
+                new Question.Row(
                     "Costs",
                     String.format(Locale.ROOT, "%.2f", hauling.price()),
                     String.format(
@@ -286,7 +286,7 @@ final class SupplyPage {
                         hauling.trips())));
           }
           rows.add(
-              new Card.Row(
+              new Question.Row(
                   "Tie-down",
                   ties.enough() ? "holds" : "△ does not hold",
                   "%s × %s g pulls with %s; the straps hold %s%s"
@@ -301,7 +301,7 @@ final class SupplyPage {
                                   Locale.ROOT,
                                   "; take %d like these",
                                   ties.needed((int) straps)))));
-          return Card.Answer.rows(rows);
+          return Question.Answer.rows(rows);
         });
   }
 

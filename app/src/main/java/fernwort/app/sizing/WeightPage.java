@@ -1,9 +1,9 @@
 package fernwort.app.sizing;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Chart;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Chart;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hazard.LoadCheck;
@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** What the water weighs, where, and how little of it will do. */
 final class WeightPage {
@@ -33,12 +34,12 @@ final class WeightPage {
     this.trip = trip;
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     WeightPage page = new WeightPage(trip);
     return List.of(page.weight(), page.lightFill(), page.orders());
   }
 
-  private Card weight() {
+  private Question weight() {
     Form form = trip.form();
     Map<String, Double> tried = new HashMap<>();
     for (Part tank : trip.plumbing().tanks()) {
@@ -52,7 +53,7 @@ final class WeightPage {
               "");
       tried.put(tank.id(), capacity * Math.clamp(percent, 0, 100) / 100);
     }
-    return Card.of(
+    return Question.of(
         "weight",
         "Weight",
         form,
@@ -72,11 +73,11 @@ final class WeightPage {
                   mass(full.left()),
                   "",
                   ""));
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               withWarnings(
                   trip.units(), payload(full), LoadCheck.of(trip.plumbing(), trip.now().volumes())),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "Loads",
                       List.of("on", "as read", "tried", "full", "limit", "margin full"),
                       rows)));
@@ -84,25 +85,26 @@ final class WeightPage {
   }
 
   /** What is wrong with the loads as the tanks are read comes first. */
-  private static List<Card.Row> withWarnings(
-      Units units, List<Card.Row> rows, List<Warning> warnings) {
-    List<Card.Row> all = new ArrayList<>();
+  private static List<Question.Row> withWarnings(
+      Units units, List<Question.Row> rows, List<Warning> warnings) {
+    List<Question.Row> all = new ArrayList<>();
     warnings.forEach(w ->
         all.add(
-            new Card.Row("△ " + units.say(w.title()), units.say(w.what()), units.say(w.mend()))));
+            new Question.Row(
+                "△ " + units.say(w.title()), units.say(w.what()), units.say(w.mend()))));
     all.addAll(rows);
     return all;
   }
 
-  private List<Card.Row> payload(Loads full) {
+  private List<Question.Row> payload(Loads full) {
     List<Axle> axles = trip.rig().vehicle().axles();
     double spare = axles.stream().mapToDouble(a -> a.limit() - a.emptyLoad()).sum();
     return List.of(
-        new Card.Row(
+        new Question.Row(
             "What the axles leave for everything",
             mass(spare),
             "their limits less their empty loads; the vehicle's plated maximum may be less"),
-        new Card.Row(
+        new Question.Row(
             "Of it takes full fresh water",
             String.format(
                 Locale.ROOT, "%s, %.0f %%", mass(full.total()), 100 * full.total() / spare),
@@ -137,11 +139,11 @@ final class WeightPage {
 
   // --- the smallest fill -----------------------------------------------------------------------
 
-  private Card lightFill() {
+  private Question lightFill() {
     Form form = trip.form();
     double days = form.number("leg-days", "Days to the next fill", 2, "", "");
     double reserve = form.number("leg-reserve", "Reserve", 20, "%", "");
-    return Card.of(
+    return Question.of(
         "light",
         "Carry only what the next leg needs",
         form,
@@ -151,9 +153,9 @@ final class WeightPage {
         () -> {
           Demand demand = Demand.of(trip.habits(), days, reserve / 100);
           LightFill fill = LightFill.of(trip.plumbing(), demand.fresh().expected());
-          List<Card.Row> rows = new ArrayList<>();
+          List<Question.Row> rows = new ArrayList<>();
           rows.add(
-              new Card.Row(
+              new Question.Row(
                   "Needed to draw",
                   volume(demand.fresh().expected()),
                   "%s a day × %s days + %s %%"
@@ -163,7 +165,7 @@ final class WeightPage {
                           Form.shown(reserve))));
           for (LightFill.Filled tank : fill.tanks()) {
             rows.add(
-                new Card.Row(
+                new Question.Row(
                     trip.label(tank.tank()),
                     volume(tank.volume()),
                     "stands %s above the tank's floor; with what cannot be drawn"
@@ -171,24 +173,24 @@ final class WeightPage {
           }
           if (fill.missing() > 1e-6) {
             rows.add(
-                new Card.Row(
+                new Question.Row(
                     "Does not fit", volume(fill.missing()), "fill on the way, or use less"));
           }
           Loads full = Loads.of(trip.plumbing(), trip.full().volumes());
           rows.add(
-              new Card.Row(
+              new Question.Row(
                   "Saves",
                   mass(full.total() - fill.loads().total()),
                   "against full tanks; smallest margin %s instead of %s"
                       .formatted(mass(fill.loads().margin()), mass(full.margin()))));
-          return Card.Answer.rows(rows);
+          return Question.Answer.rows(rows);
         });
   }
 
   // --- which tank first ------------------------------------------------------------------------
 
-  private Card orders() {
-    return Card.of(
+  private Question orders() {
+    return Question.of(
         "orders",
         "Which tank first",
         trip.form(),
@@ -197,15 +199,15 @@ final class WeightPage {
         () -> {
           double share = trip.habits().grayPerDay() / trip.habits().freshPerDay();
           List<DrawOrders.Order> all = DrawOrders.of(trip.plumbing(), trip.full().volumes(), share);
-          return new Card.Answer(
+          return new Question.Answer(
               all.stream().limit(ORDERS_SHOWN).map(this::orderRow).toList(),
               List.of(),
               course(all.getFirst(), all.getLast()));
         });
   }
 
-  private Card.Row orderRow(DrawOrders.Order order) {
-    return new Card.Row(
+  private Question.Row orderRow(DrawOrders.Order order) {
+    return new Question.Row(
         order.tanks().stream().map(trip::label).collect(Collectors.joining(", then ")),
         mass(order.worst()) + " to spare",
         "side to side at most " + mass(order.side()));
@@ -216,23 +218,35 @@ final class WeightPage {
     for (int s = 0; s < 2; s++) {
       boolean rear = s == 0;
       Support support = best.course().getFirst().supports().get(s);
-      double lowest = 0.95 * support.empty();
-      double highest = 1.05 * support.highest();
+      List<Double> at = shares(best.course().size());
       charts.add(
           new Chart(
-              "Load on %s over the trip, best and worst order".formatted(called(support)),
+              "Load on %s as the fresh tanks empty, best and worst order"
+                  .formatted(called(support)),
+              new Chart.Axis("drawn", "%"),
+              trip.axis("load", Measure.MASS),
+              at,
               List.of(
-                  Chart.line("best order", "expected", loads(best, rear), lowest, highest),
-                  Chart.line("worst order", "high", loads(worst, rear), lowest, highest)),
-              List.of("full", "drawn"),
-              "%s, bottom %s".formatted(mass(highest), mass(lowest)),
-              Chart.y(support.highest(), lowest, highest)));
+                  course("best order", Chart.Style.EXPECTED, best, rear),
+                  course("worst order", Chart.Style.HIGH, worst, rear),
+                  Chart.Course.level(
+                      "allowed",
+                      Chart.Style.LIMIT,
+                      trip.units().in(Measure.MASS, support.highest()),
+                      at.size()))));
     }
     return charts;
   }
 
-  private static List<Double> loads(DrawOrders.Order order, boolean rear) {
-    return order.course().stream().map(l -> rear ? l.onRear() : l.onFront()).toList();
+  private Chart.Course course(
+      String name, Chart.Style style, DrawOrders.Order order, boolean rear) {
+    List<Double> loads = order.course().stream().map(l -> rear ? l.onRear() : l.onFront()).toList();
+    return new Chart.Course(name, style, trip.in(Measure.MASS, loads));
+  }
+
+  /** Where the steps of a course stand, in percent of what is drawn. */
+  private static List<Double> shares(int steps) {
+    return IntStream.range(0, steps).mapToObj(i -> 100.0 * i / Math.max(1, steps - 1)).toList();
   }
 
   private String mass(double kilograms) {

@@ -68,6 +68,11 @@ public final class Units {
     return unit(measure).scale().show(measure.fromSi(si, unit(measure)));
   }
 
+  /** Returns an SI value in its unit. */
+  public double in(Measure measure, double si) {
+    return measure.fromSi(si, unit(measure));
+  }
+
   /** Returns an SI value as a bare number for a field, exact enough to be sent back unchanged. */
   public String number(Measure measure, double si) {
     double value = measure.fromSi(si, unit(measure));

@@ -1,8 +1,8 @@
 package fernwort.app.workbench;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
@@ -38,7 +38,7 @@ final class LinePage {
     this.trip = trip;
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     LinePage page = new LinePage(trip);
     return List.of(page.pieces(), page.jug(), page.vent());
   }
@@ -51,7 +51,7 @@ final class LinePage {
     }
   }
 
-  private Card pieces() {
+  private Question pieces() {
     Form form = trip.form();
     double pressure =
         form.amount("bench-pressure", "Pressure to spend", Measure.PRESSURE, 0.5e5, "");
@@ -61,7 +61,7 @@ final class LinePage {
             "Pieces, in order",
             "13 mm; 3 m; 2\n9 mm; 0.05 m; 1.5\n13 mm; 2 m; 3",
             "A line for each: bore; length; sum of its fittings' K.");
-    return Card.of(
+    return Question.of(
         "pieces",
         "Flow through a line of given pieces",
         form,
@@ -81,15 +81,15 @@ final class LinePage {
           for (int i = 0; i < pieces.size(); i++) {
             rows.add(row(pieces, i, flow, pressure, i == worst));
           }
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               List.of(
-                  new Card.Row(
+                  new Question.Row(
                       "Flow",
                       trip.show(Measure.FLOW, flow),
                       "where all pieces together take %s"
                           .formatted(trip.show(Measure.PRESSURE, pressure)))),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "Piece by piece",
                       List.of("piece", "takes", "share", "one bore more gives"),
                       rows)));
@@ -153,7 +153,7 @@ final class LinePage {
 
   // --- a timed jug against the model -------------------------------------------------------------
 
-  private Card jug() {
+  private Question jug() {
     Form form = trip.form();
     List<Part> fixtures =
         trip.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList();
@@ -166,7 +166,7 @@ final class LinePage {
                 fixtures.stream().map(p -> new Field.Option(p.id(), p.label())).toList());
     double jug = form.amount("bench-jug", "The jug holds", Measure.VOLUME, 5e-3, "");
     List<Double> seconds = form.numbers("bench-seconds", "Seconds, each go", "Only this tap open.");
-    return Card.of(
+    return Question.of(
         "timed",
         "A timed jug against the model",
         form,
@@ -180,9 +180,9 @@ final class LinePage {
           Flows flows = Hydraulics.of(trip.plumbing()).solve(open(chosen));
           double expected = flows.fixture(chosen);
           double share = timed.flow() / Math.max(expected, 1e-9);
-          return Card.Answer.rows(
+          return Question.Answer.rows(
               List.of(
-                  new Card.Row(
+                  new Question.Row(
                       "Timed",
                       trip.show(Measure.FLOW, timed.flow()),
                       String.format(
@@ -190,7 +190,7 @@ final class LinePage {
                           "%d goes, spread %s",
                           timed.goes(),
                           trip.show(Measure.FLOW, timed.spread()))),
-                  new Card.Row(
+                  new Question.Row(
                       "The model expects",
                       trip.show(Measure.FLOW, expected),
                       "at %s"
@@ -199,7 +199,7 @@ final class LinePage {
                                   .pressure(chosen, "cold")
                                   .map(p -> trip.show(Measure.PRESSURE, p))
                                   .orElse("no pressure: set the handles for this tap"))),
-                  new Card.Row(
+                  new Question.Row(
                       "So",
                       String.format(Locale.ROOT, "%.0f %% of it", 100 * share),
                       suggestion(share, expected))));
@@ -238,7 +238,7 @@ final class LinePage {
 
   // --- vents -------------------------------------------------------------------------------------
 
-  private Card vent() {
+  private Question vent() {
     Form form = trip.form();
     double filling =
         form.amount(
@@ -258,7 +258,7 @@ final class LinePage {
             Measure.PRESSURE,
             0.1e5,
             "Default 0.1 bar for a flat-sided plastic tank: an estimate; ask its maker.");
-    return Card.of(
+    return Question.of(
         "vent",
         "How wide a vent",
         form,
@@ -280,10 +280,10 @@ final class LinePage {
                         ? "holds"
                         : pressed <= limit ? "△ only with air" : "△ too narrow"));
           }
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               List.of(),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "Pressure in the tank",
                       List.of("bore", "air leaving", "water leaving", "verdict"),
                       rows)));

@@ -1,8 +1,8 @@
 package fernwort.app.workbench;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Form;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
@@ -49,18 +49,18 @@ final class SlopePage {
     this.trip = trip;
   }
 
-  static List<Card> of(Trip trip) {
+  static List<Question> of(Trip trip) {
     SlopePage page = new SlopePage(trip);
     return List.of(page.parked(), page.drain(), page.siphon(), page.drive());
   }
 
   // --- parked ------------------------------------------------------------------------------------
 
-  private Card parked() {
+  private Question parked() {
     Form form = trip.form();
     double pitch = form.number("slope-pitch", "Nose up", 2, "°", "Negative for nose down.");
     double roll = form.number("slope-roll", "Left side up", 0, "°", "A level app, or a marble.");
-    return Card.of(
+    return Question.of(
         "parked",
         "Parked on a slope",
         form,
@@ -72,10 +72,10 @@ final class SlopePage {
           Slope slope = new Slope(pitch, roll);
           List<List<String>> rows =
               trip.plumbing().tanks().stream().map(t -> parkedRow(t, slope)).toList();
-          return Card.Answer.tables(
+          return Question.Answer.tables(
               List.of(),
               List.of(
-                  new Card.Table(
+                  new Question.Table(
                       "Each tank there",
                       List.of(
                           "tank",
@@ -114,7 +114,7 @@ final class SlopePage {
 
   // --- drain time --------------------------------------------------------------------------------
 
-  private Card drain() {
+  private Question drain() {
     Form form = trip.form();
     List<Part> tanks = trip.plumbing().tanks();
     String chosen =
@@ -127,7 +127,7 @@ final class SlopePage {
     double bore = form.amount("drain-bore", "Bore of the drain line", Measure.LENGTH, 0.019, "");
     double length = form.amount("drain-length", "Its length", Measure.LENGTH, 0.5, "");
     double drop = form.amount("drain-drop", "Its end below the port", Measure.LENGTH, 0.2, "");
-    return Card.of(
+    return Question.of(
         "drain",
         "How long draining takes",
         form,
@@ -137,11 +137,11 @@ final class SlopePage {
           if (chosen.isEmpty()) {
             throw new Refusal("The rig has no tank to drain");
           }
-          return Card.Answer.rows(drained(trip.rig().part(chosen), bore, length, drop));
+          return Question.Answer.rows(drained(trip.rig().part(chosen), bore, length, drop));
         });
   }
 
-  private List<Card.Row> drained(Part part, double bore, double length, double drop) {
+  private List<Question.Row> drained(Part part, double bore, double length, double drop) {
     Kind.Tank tank = (Kind.Tank) part.kind();
     TankPort port =
         tank.tankPorts().stream()
@@ -158,14 +158,14 @@ final class SlopePage {
     double seconds = emptied(run);
     double left = run.moment().state().volume(part.id());
     return List.of(
-        new Card.Row(
+        new Question.Row(
             "Runs for",
             String.format(Locale.ROOT, "%.0f min %02.0f s", Math.floor(seconds / 60), seconds % 60),
             "from %s as read, through %s"
                 .formatted(
                     volume(holds), port.use() == TankPort.Use.DRAIN ? "its drain" : "its outlet")),
-        new Card.Row("At first", trip.show(Measure.FLOW, first), "slower as the level falls"),
-        new Card.Row("Stays", volume(left), "below the port, on the slope as it stands"));
+        new Question.Row("At first", trip.show(Measure.FLOW, first), "slower as the level falls"),
+        new Question.Row("Stays", volume(left), "below the port, on the slope as it stands"));
   }
 
   /** Runs on until no more comes, and returns when that is (s). */
@@ -230,8 +230,8 @@ final class SlopePage {
 
   // --- siphons -----------------------------------------------------------------------------------
 
-  private Card siphon() {
-    return Card.of(
+  private Question siphon() {
+    return Question.of(
         "siphon",
         "Does an overflow siphon",
         trip.form(),
@@ -239,19 +239,19 @@ final class SlopePage {
             + " six hours. A tank whose only opening is its overflow is taken to hold its water back by"
             + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
         () -> {
-          List<Card.Row> rows = new ArrayList<>();
+          List<Question.Row> rows = new ArrayList<>();
           for (Part tank : trip.plumbing().tanks()) {
             double capacity = trip.plumbing().room(tank.id()).capacity();
             State full =
                 Drive.shutDown(trip.rig(), trip.now()).withVolume(tank.id(), capacity - 2e-4);
             rows.add(siphons(tank, Simulation.start(trip.plumbing(), full)));
           }
-          return Card.Answer.rows(rows);
+          return Question.Answer.rows(rows);
         });
   }
 
   /** Watches a brim-full tank; one that gurgles on for hours is left after a while, and said so. */
-  private Card.Row siphons(Part tank, Simulation run) {
+  private Question.Row siphons(Part tank, Simulation run) {
     Effort effort = Effort.of(GURGLING);
     List<Happening> seen = new ArrayList<>();
     boolean toTheEnd = true;
@@ -270,16 +270,16 @@ final class SlopePage {
     boolean siphons =
         lost > 1e-4 && seen.stream().anyMatch(h -> h.kind() == Happening.Kind.SIPHONS);
     if (siphons) {
-      return new Card.Row(
+      return new Question.Row(
           tank.label(), loses, "△ it siphons: admit air at the crest, or shut its travel valve");
     }
     if (!toTheEnd) {
-      return new Card.Row(
+      return new Question.Row(
           tank.label(),
           loses + " in the first " + Times.of(run.time()),
           "it runs over in gulps, and was not watched to its end");
     }
-    return new Card.Row(
+    return new Question.Row(
         tank.label(),
         loses,
         lost < 1e-5 ? "nothing runs out" : "it runs over, and stops by itself");
@@ -287,7 +287,7 @@ final class SlopePage {
 
   // --- drives ------------------------------------------------------------------------------------
 
-  private Card drive() {
+  private Question drive() {
     Form form = trip.form();
     List<Field.Option> options = new ArrayList<>();
     IntStream.range(0, Drive.READY.size())
@@ -302,7 +302,7 @@ final class SlopePage {
             "300 s; climb 8 %; bend 0\n6 s; climb 0 %; brake 3",
             "A line for each stretch: seconds; climb in percent; then bend (left is positive) or brake"
                 + " or gain, each in m/s². A brisk bend is 2.5, hard braking 4.");
-    return Card.of(
+    return Question.of(
         "drive",
         "What a drive loses",
         form,
@@ -316,20 +316,21 @@ final class SlopePage {
           Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(trip.plumbing(), s));
           Rig raised = Drive.withRaisedVents(trip.rig());
           Drive.Losses aired = drive.losses(Plumbing.of(raised), trip.full());
-          List<Card.Table> tables = new ArrayList<>();
+          List<Question.Table> tables = new ArrayList<>();
           losses(drive.words(), "leaves at", Drive.Losses::ends, open, shut, aired)
               .ifPresent(tables::add);
           losses("The same by tank", "lost from", Drive.Losses::tanks, open, shut, aired)
               .ifPresent(tables::add);
           return tables.isEmpty()
-              ? Card.Answer.rows(
+              ? Question.Answer.rows(
                   List.of(
-                      new Card.Row(drive.words(), "loses nothing", "at any end, in any variant")))
-              : Card.Answer.tables(List.of(), tables);
+                      new Question.Row(
+                          drive.words(), "loses nothing", "at any end, in any variant")))
+              : Question.Answer.tables(List.of(), tables);
         });
   }
 
-  private Optional<Card.Table> losses(
+  private Optional<Question.Table> losses(
       String title,
       String first,
       Function<Drive.Losses, Map<String, Drive.Lost>> of,
@@ -352,7 +353,7 @@ final class SlopePage {
                     lost(of.apply(aired).get(id))))
             .toList();
     return Optional.of(
-        new Card.Table(
+        new Question.Table(
             title, List.of(first, "as it stands", "travel valves shut", "raised, with air"), rows));
   }
 

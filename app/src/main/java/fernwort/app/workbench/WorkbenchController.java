@@ -1,8 +1,8 @@
 package fernwort.app.workbench;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.CardDesk;
-import fernwort.app.cards.Trip;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
 import fernwort.app.units.Units;
 import java.util.List;
 import java.util.Map;
@@ -20,9 +20,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/workbench")
 class WorkbenchController {
 
-  private final CardDesk desk;
+  private final QuestionDesk desk;
 
-  WorkbenchController(CardDesk desk) {
+  WorkbenchController(QuestionDesk desk) {
     this.desk = desk;
   }
 
@@ -38,7 +38,7 @@ class WorkbenchController {
     return page(trip, "slope", SlopePage.of(trip), model);
   }
 
-  /** Keeps what was entered on one card and shows its page anew. */
+  /** Keeps what was entered on one question and shows its page anew. */
   @PostMapping("/{page}")
   String keep(
       @PathVariable String id,
@@ -49,8 +49,8 @@ class WorkbenchController {
     return "redirect:/rigs/" + id + "/workbench" + where + desk.keep(id, form, units);
   }
 
-  private String page(Trip trip, String page, List<Card> cards, Model model) {
-    desk.show(trip, page, cards, model);
+  private String page(Trip trip, String page, List<Question> questions, Model model) {
+    desk.show(trip, page, questions, model);
     return "workbench";
   }
 }

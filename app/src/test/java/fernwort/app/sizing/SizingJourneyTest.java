@@ -33,7 +33,9 @@ class SizingJourneyTest {
 
   /** What is typed is reckoned at a pause, without a button. */
   private void entered(String card, String field, String text) {
-    page.waitForResponse(r -> r.request().method().equals("GET"), () -> enter(card, field, text));
+    page.waitForResponse(
+        r -> r.request().method().equals("GET") && r.url().contains("/sizing"),
+        () -> enter(card, field, text));
   }
 
   @Test
@@ -49,6 +51,37 @@ class SizingJourneyTest {
     COPY.visit("/rigs/marginalia/board");
     page.locator(".lasts summary").click();
     assertThat(page.locator(".lasts")).containsText("Pet drinking");
+  }
+
+  @Test
+  void aChartIsReadByKeysAndSaysWhatItsTableSays() {
+    COPY.visit("/rigs/marginalia/sizing");
+    Locator chart = card("need").locator("figure").first();
+    assertThat(chart.locator("canvas")).isVisible();
+    assertThat(chart.locator("table")).isHidden();
+    chart.locator(".chart-plot").focus();
+    page.keyboard().press("End");
+    page.keyboard().press("ArrowLeft");
+    page.keyboard().press("ArrowRight");
+    String said = chart.locator(".chart-plot").getAttribute("aria-valuetext");
+    chart.locator("summary").click();
+    Locator row = chart.locator("tbody tr").last();
+    assertThat(row.locator("th")).hasText("5.00");
+    assertThat(said)
+        .isEqualTo(
+            "day 5.00: low use %s L, expected use %s L, high use %s L"
+                .formatted(row.locator("td").allInnerTexts().toArray()));
+    assertThat(chart.locator(".chart-readout")).hasText(said);
+  }
+
+  @Test
+  void aChartFollowsWhatIsTyped() {
+    COPY.visit("/rigs/marginalia/sizing");
+    entered("need", "days", "30");
+    Locator chart = card("need").locator("figure").first();
+    assertThat(chart.locator("tbody th").last()).hasText("30.0");
+    chart.locator(".chart-plot").press("End");
+    assertThat(chart.locator(".chart-readout")).containsText("day 30.0");
   }
 
   @Test

@@ -1,15 +1,15 @@
 package fernwort.app.sizing;
 
-import static fernwort.app.cards.Trips.TRUCK;
-import static fernwort.app.cards.Trips.card;
-import static fernwort.app.cards.Trips.row;
-import static fernwort.app.cards.Trips.trip;
+import static fernwort.app.questions.Trips.TRUCK;
+import static fernwort.app.questions.Trips.question;
+import static fernwort.app.questions.Trips.row;
+import static fernwort.app.questions.Trips.trip;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.cards.Card;
-import fernwort.app.cards.Chart;
-import fernwort.app.cards.Form;
+import fernwort.app.questions.Chart;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
@@ -30,7 +30,7 @@ class SizingPagesTest {
 
   @Test
   void theStayIsShownAsReadFromFullAndForALitreMore() {
-    Card stay = card(DaysPage.of(trip()), "stay");
+    Question stay = question(DaysPage.of(trip()), "stay");
     assertThat(row(stay, "As read").figure()).isEqualTo("2.5 days");
     assertThat(row(stay, "As read").working()).contains("÷", "gray room");
     assertThat(row(stay, "One L more of gray room").working()).contains("gives nothing");
@@ -38,28 +38,28 @@ class SizingPagesTest {
 
   @Test
   void whatTheDaysNeedIsHeldAgainstWhatTheTanksHold() {
-    Card five = card(DaysPage.of(trip("days", "5", "reserve", "0")), "need");
+    Question five = question(DaysPage.of(trip("days", "5", "reserve", "0")), "need");
     assertThat(row(five, "Fresh").working()).contains("enough");
     assertThat(row(five, "Gray").working()).contains("too little");
-    Card one = card(DaysPage.of(trip("days", "1")), "need");
+    Question one = question(DaysPage.of(trip("days", "1")), "need");
     assertThat(one.rows()).allMatch(r -> r.working().contains("enough"));
     assertThat(one.charts()).hasSize(2);
   }
 
   @Test
   void aRigWithoutAGrayTankIsToldToCatchItNotThatRoomIsMissing() {
-    Card need = card(DaysPage.of(trip(SAMPHIRE, Units.METRIC)), "need");
+    Question need = question(DaysPage.of(trip(SAMPHIRE, Units.METRIC)), "need");
     assertThat(row(need, "Gray").working()).contains("no gray tank");
   }
 
   @Test
   void aStopThatOnlyFillsLeavesTheTripToGray() {
-    Card stops =
-        card(DaysPage.of(trip("trip-days", "6", "fill-days", "3", "dump-days", "")), "stops");
+    Question stops =
+        question(DaysPage.of(trip("trip-days", "6", "fill-days", "3", "dump-days", "")), "stops");
     assertThat(row(stops, "The trip").figure()).isEqualTo("does not work");
     assertThat(stops.tables().getFirst().rows().getLast().getLast()).contains("gray full on day");
-    Card both =
-        card(DaysPage.of(trip("trip-days", "6", "fill-days", "3", "dump-days", "3")), "stops");
+    Question both =
+        question(DaysPage.of(trip("trip-days", "6", "fill-days", "3", "dump-days", "3")), "stops");
     assertThat(row(both, "The trip").figure()).isEqualTo("works");
   }
 
@@ -67,7 +67,7 @@ class SizingPagesTest {
 
   @Test
   void whatCannotBeUnderstoodStaysInItsFieldAndIsNamed() {
-    Card need = card(DaysPage.of(trip("days", "a few")), "need");
+    Question need = question(DaysPage.of(trip("days", "a few")), "need");
     assertThat(need.problem()).contains("Days");
     assertThat(need.fields().getFirst().value()).isEqualTo("a few");
     assertThat(need.rows()).isEmpty();
@@ -86,7 +86,8 @@ class SizingPagesTest {
   @ParameterizedTest
   @ValueSource(strings = {"1/2 in", "12,7 mm", "0.5in"})
   void aBoreIsUnderstoodHoweverItIsTyped(String typed) {
-    Card narrow = card(PumpPage.of(trip("fitting-line", "19", "fitting-bore", typed)), "narrow");
+    Question narrow =
+        question(PumpPage.of(trip("fitting-line", "19", "fitting-bore", typed)), "narrow");
     assertThat(narrow.problem()).isEmpty();
     assertThat(row(narrow, "They take").figure()).endsWith("bar");
   }
@@ -95,7 +96,8 @@ class SizingPagesTest {
 
   @Test
   void theLargestTankForASpaceComesFirstInThePersonsUnits() {
-    Card fits = card(SpacePage.of(trip(TRUCK, Units.of("US gal,in"), "space", "arch")), "fits");
+    Question fits =
+        question(SpacePage.of(trip(TRUCK, Units.of("US gal,in"), "space", "arch")), "fits");
     List<List<String>> rows = fits.tables().getFirst().rows();
     assertThat(rows.getFirst().getFirst()).isEqualTo("two lobes and a bridge over the arch");
     assertThat(rows.getFirst()).anyMatch(c -> c.endsWith("US gal")).anyMatch(c -> c.endsWith("in"));
@@ -103,7 +105,7 @@ class SizingPagesTest {
 
   @Test
   void aSpaceThatIsUsedUpSaysSo() {
-    Card fits = card(SpacePage.of(trip("space-height", "60 mm")), "fits");
+    Question fits = question(SpacePage.of(trip("space-height", "60 mm")), "fits");
     assertThat(fits.problem()).contains("Nothing is left");
     assertThat(fits.fields()).isNotEmpty();
   }
@@ -112,7 +114,7 @@ class SizingPagesTest {
 
   @Test
   void loadsStandBesideTheirLimitsInThePersonsUnits() {
-    Card weight = card(WeightPage.of(trip(TRUCK, Units.of("lb"))), "weight");
+    Question weight = question(WeightPage.of(trip(TRUCK, Units.of("lb"))), "weight");
     List<List<String>> rows = weight.tables().getFirst().rows();
     assertThat(rows).extracting(List::getFirst).contains("rear axle", "front axle");
     assertThat(rows.getFirst().get(4)).isEqualTo("9700 lb");
@@ -121,46 +123,52 @@ class SizingPagesTest {
 
   @Test
   void anyLevelCanBeTriedOnTheAxles() {
-    Card empty =
-        card(WeightPage.of(trip("load-main", "0", "load-low", "0", "load-gray", "0")), "weight");
+    Question empty =
+        question(
+            WeightPage.of(trip("load-main", "0", "load-low", "0", "load-gray", "0")), "weight");
     assertThat(empty.tables().getFirst().rows().getFirst().get(2)).isEqualTo("3120 kg");
   }
 
   @Test
   void aShortLegIsFilledOnlyAsFarAsItNeeds() {
-    Card light = card(WeightPage.of(trip("leg-days", "2", "leg-reserve", "20")), "light");
+    Question light = question(WeightPage.of(trip("leg-days", "2", "leg-reserve", "20")), "light");
     assertThat(row(light, "Needed to draw").figure()).isEqualTo("84 L");
     assertThat(light.rows()).anyMatch(r -> r.working().contains("above the tank's floor"));
     assertThat(row(light, "Saves").figure()).endsWith("kg");
-    Card long1 = card(WeightPage.of(trip("leg-days", "20")), "light");
+    Question long1 = question(WeightPage.of(trip("leg-days", "20")), "light");
     assertThat(long1.rows()).anyMatch(r -> r.what().equals("Does not fit"));
   }
 
   @Test
   void everyOrderOfDrawingIsNamedByItsTanksAndChartedAgainstTheLimit() {
-    Card orders = card(WeightPage.of(trip()), "orders");
+    Question orders = question(WeightPage.of(trip()), "orders");
     assertThat(orders.rows()).hasSize(2).allMatch(r -> r.what().contains(", then "));
-    assertThat(orders.charts()).hasSize(2).allMatch(c -> c.limitY() > 0);
+    assertThat(orders.charts())
+        .hasSize(2)
+        .allSatisfy(c ->
+            assertThat(c.courses())
+                .extracting(Chart.Course::style)
+                .containsExactly(Chart.Style.EXPECTED, Chart.Style.HIGH, Chart.Style.LIMIT));
   }
 
   // --- pump and lines --------------------------------------------------------------------------
 
   @Test
   void fixturesShowWhatTheyGetAloneAndTogether() {
-    Card fixtures = card(PumpPage.of(trip()), "fixtures");
+    Question fixtures = question(PumpPage.of(trip()), "fixtures");
     assertThat(fixtures.tables().getFirst().title().toString()).contains("Shower and Sink open");
     assertThat(fixtures.tables().getFirst().rows()).hasSize(6);
-    Card chosen = card(PumpPage.of(trip("together-drink", "true")), "fixtures");
+    Question chosen = question(PumpPage.of(trip("together-drink", "true")), "fixtures");
     assertThat(chosen.tables().getFirst().title().toString()).contains("with Drinking tap open");
   }
 
   @Test
-  void everyPumpCardHasItsTables() {
-    List<Card> cards = PumpPage.of(trip());
-    assertThat(card(cards, "pump").tables().getFirst().rows()).hasSize(5);
-    assertThat(card(cards, "lines").tables()).hasSize(3);
-    assertThat(card(cards, "cycling").tables().getFirst().rows()).hasSize(6);
-    assertThat(card(cards, "drains").tables().getFirst().rows())
+  void everyPumpQuestionHasItsTables() {
+    List<Question> questions = PumpPage.of(trip());
+    assertThat(question(questions, "pump").tables().getFirst().rows()).hasSize(5);
+    assertThat(question(questions, "lines").tables()).hasSize(3);
+    assertThat(question(questions, "cycling").tables().getFirst().rows()).hasSize(6);
+    assertThat(question(questions, "drains").tables().getFirst().rows())
         .extracting(List::getFirst)
         .contains("Sink", "Shower");
   }
@@ -168,14 +176,14 @@ class SizingPagesTest {
   @Test
   void aRigWithoutAPumpStillAnswersWhatItCan() {
     DemoRig still = new DemoRig("s", TRUCK.rig(), Map.of("tank-selector", "shut"), Map.of());
-    List<Card> cards = PumpPage.of(trip(still, Units.METRIC));
-    assertThat(card(cards, "fixtures").problem()).contains("handles");
-    assertThat(card(cards, "drains").tables()).isNotEmpty();
+    List<Question> questions = PumpPage.of(trip(still, Units.METRIC));
+    assertThat(question(questions, "fixtures").problem()).contains("handles");
+    assertThat(question(questions, "drains").tables()).isNotEmpty();
   }
 
   @Test
   void aFittingWiderThanItsLineIsRefused() {
-    Card narrow = card(PumpPage.of(trip("fitting-bore", "20 mm")), "narrow");
+    Question narrow = question(PumpPage.of(trip("fitting-bore", "20 mm")), "narrow");
     assertThat(narrow.problem()).contains("narrower than the line");
   }
 
@@ -183,8 +191,8 @@ class SizingPagesTest {
 
   @Test
   void twoTimedPointsFindTheBottleneck() {
-    Card jug =
-        card(SupplyPage.of(trip("jug", "10", "jug-near", "40 41", "jug-far", "80; 82")), "jug");
+    Question jug =
+        question(SupplyPage.of(trip("jug", "10", "jug-near", "40 41", "jug-far", "80; 82")), "jug");
     assertThat(row(jug, "Lost between the two").figure()).isEqualTo("75 % of the pressure");
     assertThat(row(jug, "Flow").working()).contains("2 goes");
     assertThat(row(jug, "Fills Main fresh").figure()).endsWith("min");
@@ -192,21 +200,21 @@ class SizingPagesTest {
 
   @Test
   void aJugThatWasNotTimedIsAskedFor() {
-    assertThat(card(SupplyPage.of(trip()), "jug").problem()).contains("how long it took");
+    assertThat(question(SupplyPage.of(trip()), "jug").problem()).contains("how long it took");
   }
 
   @Test
   void hauledWaterIsTiedDownOrSaysItIsNot() {
-    Card weak = card(SupplyPage.of(trip("haul-rating", "40")), "hauling");
+    Question weak = question(SupplyPage.of(trip("haul-rating", "40")), "hauling");
     assertThat(row(weak, "Tie-down").figure()).contains("does not hold");
-    Card strong = card(SupplyPage.of(trip("haul-rating", "500")), "hauling");
+    Question strong = question(SupplyPage.of(trip("haul-rating", "500")), "hauling");
     assertThat(row(strong, "Tie-down").figure()).isEqualTo("holds");
     assertThat(row(strong, "Trips").working()).contains("on a trip");
   }
 
   @Test
   void fillingTimesAreGivenForEveryWay() {
-    Card filling = card(SupplyPage.of(trip()), "filling");
+    Question filling = question(SupplyPage.of(trip()), "filling");
     assertThat(filling.tables().getFirst().rows()).hasSize(2).allMatch(r -> r.size() == 7);
   }
 
@@ -261,15 +269,5 @@ class SizingPagesTest {
       form.put("heat-" + row.id(), row.heat());
     }
     return form;
-  }
-
-  @Test
-  void aChartKeepsWithinItsFrame() {
-    String path = Chart.path(List.of(-5.0, 0.0, 50.0, 500.0), 0, 100);
-    for (String point : path.substring(1).split("L")) {
-      String[] xy = point.split(" ");
-      assertThat(Double.parseDouble(xy[0])).isBetween(0.0, Chart.WIDTH);
-      assertThat(Double.parseDouble(xy[1])).isBetween(0.0, Chart.HEIGHT);
-    }
   }
 }

@@ -1,4 +1,4 @@
-package fernwort.app.cards;
+package fernwort.app.questions;
 
 import fernwort.app.garage.OpenRig;
 import fernwort.app.store.SizingStore;
@@ -13,6 +13,7 @@ import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.TankFigures;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -41,6 +42,16 @@ public record Trip(
 
   public String show(Measure measure, double si) {
     return units.show(measure, si);
+  }
+
+  /** Returns an axis of a chart for what is measured. */
+  public Chart.Axis axis(String name, Measure measure) {
+    return new Chart.Axis(name, units.unit(measure).sign());
+  }
+
+  /** Returns SI values in the person's unit. */
+  public List<Double> in(Measure measure, List<Double> si) {
+    return si.stream().map(value -> units.in(measure, value)).toList();
   }
 
   public String label(String part) {

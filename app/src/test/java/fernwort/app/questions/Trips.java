@@ -1,4 +1,4 @@
-package fernwort.app.cards;
+package fernwort.app.questions;
 
 import fernwort.app.garage.OpenRig;
 import fernwort.app.store.SizingStore;
@@ -9,7 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Trips of the demo rigs with some fields filled in, and looks at the cards they give. */
+/** Trips of the demo rigs with some fields filled in, and looks at the questions they give. */
 public final class Trips {
 
   /** The demo truck. */
@@ -33,12 +33,12 @@ public final class Trips {
   }
 
   /** Returns the card with this id. */
-  public static Card card(List<Card> cards, String id) {
-    return cards.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
+  public static Question question(List<Question> questions, String id) {
+    return questions.stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
   }
 
   /** Returns the figure of this name. */
-  public static Card.Row row(Card card, String what) {
-    return card.rows().stream().filter(r -> r.what().equals(what)).findFirst().orElseThrow();
+  public static Question.Row row(Question question, String what) {
+    return question.rows().stream().filter(r -> r.what().equals(what)).findFirst().orElseThrow();
   }
 }

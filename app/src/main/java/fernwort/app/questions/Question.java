@@ -1,4 +1,4 @@
-package fernwort.app.cards;
+package fernwort.app.questions;
 
 import fernwort.app.web.Field;
 import fernwort.core.effort.Effort;
@@ -19,7 +19,7 @@ import java.util.List;
  * @param charts answers to look at
  * @param note sources, limits and cautions
  */
-public record Card(
+public record Question(
     String id,
     String title,
     List<Field> fields,
@@ -29,7 +29,7 @@ public record Card(
     List<Chart> charts,
     String note) {
 
-  /** One card of a page that takes long leaves time for the others. */
+  /** One question of a page that takes long leaves time for the others. */
   private static final Duration LIMIT = Duration.ofSeconds(4);
 
   private static final String TOO_LONG =
@@ -53,7 +53,7 @@ public record Card(
    */
   public record Table(String title, List<String> heads, List<List<String>> rows) {}
 
-  /** What a card answers, without what it asks. */
+  /** What a question answers, without what it asks. */
   public record Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
     public static Answer rows(List<Row> rows) {
       return new Answer(rows, List.of(), List.of());
@@ -74,8 +74,10 @@ public record Card(
     Answer answer();
   }
 
-  /** Makes a card; what cannot be reckoned is said on it, and nothing that was entered is lost. */
-  public static Card of(String id, String title, Form form, String note, Reckoning reckoning) {
+  /**
+   * Makes a question; what cannot be reckoned is said on it, and nothing that was entered is lost.
+   */
+  public static Question of(String id, String title, Form form, String note, Reckoning reckoning) {
     Answer none = Answer.rows(List.of());
     if (!form.problem().isEmpty()) {
       return of(id, title, form.fields(), form.problem(), none, note);
@@ -90,9 +92,9 @@ public record Card(
     }
   }
 
-  private static Card of(
+  private static Question of(
       String id, String title, List<Field> fields, String problem, Answer answer, String note) {
-    return new Card(
+    return new Question(
         id, title, fields, problem, answer.rows(), answer.tables(), answer.charts(), note);
   }
 }

@@ -1,4 +1,4 @@
-package fernwort.app.cards;
+package fernwort.app.questions;
 
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
@@ -12,8 +12,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What one card asks: each call asks one thing and returns what was entered for it, or its default.
- * An entry that cannot be understood stays in its field and is the form's problem.
+ * What one question asks: each call asks one thing and returns what was entered for it, or its
+ * default. An entry that cannot be understood stays in its field and is the form's problem.
  */
 public final class Form {
 

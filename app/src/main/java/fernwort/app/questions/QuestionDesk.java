@@ -1,4 +1,4 @@
-package fernwort.app.cards;
+package fernwort.app.questions;
 
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
@@ -11,28 +11,28 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
-/** Hands a page of cards what it starts from, keeps what was entered on it, and shows it. */
+/** Hands a page of questions what it starts from, keeps what was entered on it, and shows it. */
 @Component
-public class CardDesk {
+public class QuestionDesk {
 
   private final Descriptions rigs;
   private final States states;
   private final SizingStore store;
 
-  CardDesk(Descriptions rigs, States states, SizingStore store) {
+  QuestionDesk(Descriptions rigs, States states, SizingStore store) {
     this.rigs = rigs;
     this.states = states;
     this.store = store;
   }
 
-  /** Returns what every page of cards starts from. */
+  /** Returns what every page of questions starts from. */
   public Trip trip(String id, Units units) {
     OpenRig rig = rigs.open(id);
     return new Trip(
         rig, states.of(rig).state(), states.habits(rig), store.entries(rig.id()), units);
   }
 
-  /** Keeps what was entered on one card and returns where on its page that card is. */
+  /** Keeps what was entered on one question and returns where on its page it is. */
   public String keep(String id, Map<String, String> form, Units units) {
     Map<String, String> entries = new HashMap<>(form);
     entries.remove("_csrf");
@@ -41,11 +41,11 @@ public class CardDesk {
     return "#" + (card == null ? "main" : card);
   }
 
-  /** Puts a page of cards into a template's model. */
-  public void show(Trip trip, String page, List<Card> cards, Model model) {
+  /** Puts a page of questions into a template's model. */
+  public void show(Trip trip, String page, List<Question> questions, Model model) {
     model.addAttribute("rig", trip.open().id());
     model.addAttribute("name", trip.rig().name());
     model.addAttribute("page", page);
-    model.addAttribute("cards", cards);
+    model.addAttribute("questions", questions);
   }
 }

@@ -97,9 +97,9 @@ const charts = (() => {
     };
   }
 
-  /** Up from nothing where that is near, so that heights can be compared. */
+  /** Up from nothing where that is near or where little changes, so that heights can be compared. */
   function reach(low, high) {
-    const bottom = low >= 0 && low < high / 2 ? 0 : low;
+    const bottom = low >= 0 && (low < high / 2 || low > 0.9 * high) ? 0 : low;
     return uPlot.rangeNum(bottom, high > bottom ? high : bottom + 1, {
       min: { pad: bottom === 0 ? 0 : 0.1, soft: 0, mode: bottom === 0 ? 1 : 0 },
       max: { pad: 0.05, soft: 0, mode: 0 },

@@ -44,11 +44,10 @@ final class Answers {
             rows.add(
                 new Row(
                     rig.rig().part(id).label(),
-                    "%s (%s to %s)"
-                        .formatted(
-                            units.show(Measure.FLOW, q),
-                            units.show(Measure.FLOW, less.fixture(id)),
-                            units.show(Measure.FLOW, more.fixture(id))),
+                    between(
+                        units.show(Measure.FLOW, q),
+                        units.show(Measure.FLOW, less.fixture(id)),
+                        units.show(Measure.FLOW, more.fixture(id))),
                     "at %s; the range is for fittings that lose half as much, or twice"
                         .formatted(
                             expected
@@ -56,6 +55,11 @@ final class Answers {
                                 .map(p -> units.show(Measure.PRESSURE, p))
                                 .orElse("its pressure")))));
     return rows;
+  }
+
+  /** Returns a figure with its range, where that can be seen. */
+  private static String between(String figure, String low, String high) {
+    return low.equals(high) ? figure : "%s (%s to %s)".formatted(figure, low, high);
   }
 
   /**

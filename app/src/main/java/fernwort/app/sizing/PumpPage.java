@@ -5,8 +5,8 @@ import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
-import fernwort.core.flow.Fluid;
-import fernwort.core.flow.Pipe;
+import fernwort.core.bench.NarrowFitting;
+import fernwort.core.bench.WasteLine;
 import fernwort.core.plumbing.WasteRuns;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -23,10 +23,6 @@ import java.util.stream.Stream;
 /** What pump and lines give at the fixtures, and what would do better. */
 final class PumpPage {
 
-  /** Least fall of a small drain line, 1 in 48, as plumbing codes ask of pipes to 65 mm. */
-  private static final double LEAST_GRADIENT = 0.0208;
-
-  private static final double SMOOTH = 1.5e-6;
   private static final double USUAL_VESSEL = 0.7e-3;
   private static final int LINES_SHOWN = 5;
 
@@ -321,24 +317,17 @@ final class PumpPage {
         "Sudden narrowing ½(1 − β²) and widening (1 − β²)², after Borda and Carnot, on the speed inside"
             + " the fitting; β is fitting over line.",
         () -> {
-          if (!(fitting > 0 && fitting <= bore)) {
-            throw new Refusal("The fitting must be narrower than the line, and more than nothing");
-          }
-          double open = 1 - Math.pow(fitting / bore, 2);
-          Pipe through = Pipe.of(fitting, 1e-4, SMOOTH, open / 2 + open * open, Fluid.WATER);
-          Pipe line = Pipe.of(bore, 1, SMOOTH, 0, Fluid.WATER);
-          double takes = count * Fluid.WATER.pressure(through.loss(flow));
-          double metre = Fluid.WATER.pressure(line.loss(flow));
+          NarrowFitting costs = NarrowFitting.of(bore, fitting, flow, count);
           return Question.Answer.rows(
               List.of(
                   new Question.Row(
                       "They take",
-                      pressure(takes),
+                      pressure(costs.takes()),
                       String.format(
                           Locale.ROOT,
                           "as much as %.1f m of the line itself, which takes %s a metre",
-                          takes / metre,
-                          pressure(metre)))));
+                          costs.asLine(),
+                          pressure(costs.metre())))));
         });
   }
 
@@ -354,7 +343,7 @@ final class PumpPage {
             + " trap.",
         () -> {
           List<List<String>> rows =
-              WasteRuns.of(trip.plumbing()).stream().map(this::drain).toList();
+              WasteLine.of(trip.plumbing()).stream().map(this::drain).toList();
           if (rows.isEmpty()) {
             throw new Refusal("No fixture's waste is joined to a line");
           }
@@ -368,31 +357,25 @@ final class PumpPage {
         });
   }
 
-  private List<String> drain(WasteRuns.Run run) {
-    Part fixture = trip.rig().part(run.fixture());
-    double rated = ((Kind.Fixture) fixture.kind()).ratedFlow();
-    Line line = run.line();
-    boolean steep = run.fall() >= line.length();
-    Pipe pipe = Pipe.of(line.bore(), line.length(), SMOOTH, 0, Fluid.WATER);
-    double halfFull = run.fall() > 0 ? pipe.flow(Math.min(run.fall(), line.length())) / 2 : 0;
-    String verdict =
-        run.fall() <= 0
-            ? "△ does not fall"
-            : run.gradient() < LEAST_GRADIENT
-                ? "△ too flat"
-                : halfFull < rated ? "△ narrower than %s".formatted(flow(rated)) : "good";
+  private List<String> drain(WasteLine waste) {
+    WasteRuns.Run run = waste.run();
     return List.of(
-        fixture.label(),
-        line.label(),
-        steep
+        trip.label(run.fixture()),
+        run.line().label(),
+        waste.isSteep()
             ? "straight down"
             : String.format(
                 Locale.ROOT,
                 "%s, 1 in %.0f",
                 length(run.fall()),
                 1 / Math.max(1e-3, run.gradient())),
-        flow(halfFull),
-        verdict);
+        flow(waste.halfFull()),
+        switch (waste.verdict()) {
+          case DOES_NOT_FALL -> "△ does not fall";
+          case TOO_FLAT -> "△ too flat";
+          case TOO_NARROW -> "△ narrower than %s".formatted(flow(waste.rated()));
+          case GOOD -> "good";
+        });
   }
 
   // --- words ---------------------------------------------------------------------------------

@@ -12,6 +12,7 @@ import java.util.List;
  * @param unit what stands behind it; empty for none
  * @param hint how to measure it, or where a default comes from; empty for none
  * @param options what can be chosen
+ * @param table the rows and columns that it asks, for a table
  */
 public record Field(
     String name,
@@ -20,7 +21,8 @@ public record Field(
     String value,
     String unit,
     String hint,
-    List<Option> options) {
+    List<Option> options,
+    Table table) {
 
   /** The ways of asking. */
   public enum Type {
@@ -28,7 +30,8 @@ public record Field(
     NUMBER,
     CHOICE,
     TICK,
-    ROWS
+    ROWS,
+    TABLE
   }
 
   /** One thing to choose. */
@@ -39,28 +42,52 @@ public record Field(
     return (int) value.lines().count() + 1;
   }
 
+  /**
+   * Several of the same, row by row.
+   *
+   * @param heads what stands over the columns
+   * @param rows the fields of each row
+   */
+  public record Table(List<Head> heads, List<List<Field>> rows) {
+    static final Table NONE = new Table(List.of(), List.of());
+  }
+
+  /**
+   * What stands over a column.
+   *
+   * @param words what it asks
+   * @param picture name of its picture; empty for none
+   */
+  public record Head(String words, String picture) {}
+
   /** Returns a field for words. */
   public static Field text(String name, String label, String value, String hint) {
-    return new Field(name, label, Type.TEXT, value, "", hint, List.of());
+    return new Field(name, label, Type.TEXT, value, "", hint, List.of(), Table.NONE);
   }
 
   /** Returns a field for an amount. */
   public static Field number(String name, String label, String value, String unit, String hint) {
-    return new Field(name, label, Type.NUMBER, value, unit, hint, List.of());
+    return new Field(name, label, Type.NUMBER, value, unit, hint, List.of(), Table.NONE);
   }
 
   /** Returns a field to choose from a list. */
   public static Field choice(String name, String label, String value, List<Option> options) {
-    return new Field(name, label, Type.CHOICE, value, "", "", options);
+    return new Field(name, label, Type.CHOICE, value, "", "", options, Table.NONE);
   }
 
   /** Returns a field that is on or off. */
   public static Field tick(String name, String label, boolean value, String hint) {
-    return new Field(name, label, Type.TICK, Boolean.toString(value), "", hint, List.of());
+    return new Field(
+        name, label, Type.TICK, Boolean.toString(value), "", hint, List.of(), Table.NONE);
   }
 
   /** Returns a field for several lines. */
   public static Field rows(String name, String label, String value, String hint) {
-    return new Field(name, label, Type.ROWS, value, "", hint, List.of());
+    return new Field(name, label, Type.ROWS, value, "", hint, List.of(), Table.NONE);
+  }
+
+  /** Returns a field for several of the same. */
+  public static Field table(String name, String label, String hint, Table table) {
+    return new Field(name, label, Type.TABLE, "", "", hint, List.of(), table);
   }
 }

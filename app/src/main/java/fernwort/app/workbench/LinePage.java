@@ -1,36 +1,43 @@
 package fernwort.app.workbench;
 
+import fernwort.app.questions.Column;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
-import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.flow.FlowNetwork;
-import fernwort.core.flow.Fluid;
-import fernwort.core.flow.Pipe;
-import fernwort.core.flow.SteadyFlow;
-import fernwort.core.hydraulics.Flows;
-import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.bench.JugAgainstModel;
+import fernwort.core.bench.Obstacle;
+import fernwort.core.bench.PiecedLine;
+import fernwort.core.bench.VentWidth;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
-import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
-import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.TimedJug;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Lines on the bench: pieces in a row, a timed jug against the model, and vents. */
 final class LinePage {
 
-  private static final double SMOOTH = 1.5e-6;
   private static final double LITRES_PER_MINUTE = 1e-3 / 60;
 
-  /** Air at 15 °C (kg/m³, Pa·s). */
-  private static final Fluid AIR = new Fluid(1.225, 1.79e-5);
+  private static final List<Column> PIECE =
+      Stream.concat(
+              Stream.of(
+                  Column.amount("bore", "bore", Measure.LENGTH),
+                  Column.amount("length", "length", Measure.LENGTH)),
+              Stream.of(Obstacle.values()).map(o -> Column.number(id(o), o.words() + "s", id(o))))
+          .toList();
+
+  /** A line as many rigs have it: an elbow or two, and a narrow fitting on the way. */
+  private static final List<List<String>> USUAL =
+      List.of(
+          List.of("13", "3 m", "2", "", "", "", "", "1"),
+          List.of("9", "50", "", "", "", "1"),
+          List.of("13", "2 m", "1", "1", "", "", "1", "", "1"));
 
   private final Trip trip;
 
@@ -45,110 +52,70 @@ final class LinePage {
 
   // --- pieces in a row ---------------------------------------------------------------------------
 
-  private record Piece(double bore, double length, double k) {
-    Pipe pipe() {
-      return Pipe.of(bore, length, SMOOTH, k, Fluid.WATER);
-    }
-  }
-
   private Question pieces() {
     Form form = trip.form();
     double pressure =
         form.amount("bench-pressure", "Pressure to spend", Measure.PRESSURE, 0.5e5, "");
-    String text =
-        form.rows(
-            "bench-pieces",
-            "Pieces, in order",
-            "13 mm; 3 m; 2\n9 mm; 0.05 m; 1.5\n13 mm; 2 m; 3",
-            "A line for each: bore; length; sum of its fittings' K.");
+    List<Form.Row> rows =
+        form.table(
+            "piece",
+            "Pieces, in the order of the water",
+            "A row for each bore on the way; how many of each stand in it.",
+            PIECE,
+            USUAL);
     return Question.of(
         "pieces",
         "Flow through a line of given pieces",
         form,
-        "About 0.9 for an elbow, 1.5 for a tee's branch, 0.5 for a sharp entrance, 1 for the free"
-            + " end.",
-        () -> {
-          List<Piece> pieces = text.lines().filter(l -> !l.isBlank()).map(this::piece).toList();
-          if (pieces.isEmpty() || !(pressure > 0)) {
-            throw new Refusal("Give a pressure and at least one piece");
-          }
-          double flow = through(pieces, pressure);
-          List<List<String>> rows = new ArrayList<>();
-          int worst = 0;
-          for (int i = 0; i < pieces.size(); i++) {
-            worst = takes(pieces.get(i), flow) > takes(pieces.get(worst), flow) ? i : worst;
-          }
-          for (int i = 0; i < pieces.size(); i++) {
-            rows.add(row(pieces, i, flow, pressure, i == worst));
-          }
-          return Question.Answer.tables(
-              List.of(
-                  new Question.Row(
-                      "Flow",
-                      trip.show(Measure.FLOW, flow),
-                      "where all pieces together take %s"
-                          .formatted(trip.show(Measure.PRESSURE, pressure)))),
-              List.of(
-                  new Question.Table(
-                      "Piece by piece",
-                      List.of("piece", "takes", "share", "one bore more gives"),
-                      rows)));
-        });
+        "What elbows and tees take is rounded from handbooks; small moulded ones take up to half as"
+            + " much again.",
+        () -> pieces(PiecedLine.of(rows.stream().map(LinePage::piece).toList(), pressure)));
   }
 
-  private List<String> row(
-      List<Piece> pieces, int index, double flow, double pressure, boolean worst) {
-    Piece piece = pieces.get(index);
-    double next =
-        PumpAndLines.BORES.stream()
-            .filter(b -> b > piece.bore() + 5e-4)
-            .findFirst()
-            .orElse(piece.bore() * 1.25);
-    List<Piece> wider = new ArrayList<>(pieces);
-    wider.set(index, new Piece(next, piece.length(), piece.k()));
-    double takes = takes(piece, flow);
+  private Question.Answer pieces(PiecedLine line) {
+    List<List<String>> rows =
+        IntStream.range(0, line.pieces().size()).mapToObj(i -> row(line, i)).toList();
+    return Question.Answer.tables(
+        List.of(
+            new Question.Row(
+                "Flow",
+                trip.show(Measure.FLOW, line.flow()),
+                "where all pieces together take %s"
+                    .formatted(trip.show(Measure.PRESSURE, line.pressure())))),
+        List.of(
+            new Question.Table(
+                "Piece by piece",
+                List.of("piece", "takes", "share", "one bore more gives"),
+                rows)));
+  }
+
+  private List<String> row(PiecedLine line, int index) {
+    PiecedLine.Piece piece = line.pieces().get(index);
+    double takes = line.takes(index);
     return List.of(
         "%s, %s long"
             .formatted(
                 trip.show(Measure.LENGTH, piece.bore()), trip.show(Measure.LENGTH, piece.length())),
         trip.show(Measure.PRESSURE, takes),
         String.format(
-            Locale.ROOT, "%.0f %%%s", 100 * takes / pressure, worst ? ", the bottleneck" : ""),
+            Locale.ROOT,
+            "%.0f %%%s",
+            100 * takes / line.pressure(),
+            index == line.bottleneck() ? ", the bottleneck" : ""),
         "%s with %s"
             .formatted(
-                trip.show(Measure.FLOW, through(wider, pressure)),
-                trip.show(Measure.LENGTH, next)));
+                trip.show(Measure.FLOW, line.withNextBore(index).flow()),
+                trip.show(Measure.LENGTH, piece.nextBore())));
   }
 
-  private Piece piece(String line) {
-    String[] cells = line.strip().split("\\s*;\\s*");
-    if (cells.length != 3) {
-      throw new Refusal(
-          "Pieces: “%s” needs bore, length and K, parted by semicolons".formatted(line));
-    }
-    Units units = trip.units();
-    double bore = units.parse("Bore", Measure.LENGTH, cells[0]);
-    double length = units.parse("Length", Measure.LENGTH, cells[1]);
-    if (!(bore > 1e-3 && bore < 0.3 && length > 0 && length < 200)) {
-      throw new Refusal("Pieces: “%s” is no pipe; check its bore and length".formatted(line));
-    }
-    return new Piece(bore, length, Form.plain("K", cells[2]));
+  private static PiecedLine.Piece piece(Form.Row row) {
+    double coefficient =
+        Stream.of(Obstacle.values()).mapToDouble(o -> row.number(id(o)) * o.coefficient()).sum();
+    return new PiecedLine.Piece(row.number("bore"), row.number("length"), coefficient);
   }
 
-  private static double takes(Piece piece, double flow) {
-    return Fluid.WATER.pressure(piece.pipe().loss(flow));
-  }
-
-  private static double through(List<Piece> pieces, double pressure) {
-    FlowNetwork.Builder line = FlowNetwork.builder();
-    int at = line.reservoir(Fluid.WATER.head(pressure));
-    for (int i = 0; i < pieces.size(); i++) {
-      int next = i == pieces.size() - 1 ? line.reservoir(0) : line.junction(0);
-      line.link(at, next, pieces.get(i).pipe());
-      at = next;
-    }
-    SteadyFlow flow = line.build().solve();
-    return flow.flows()[0];
+  private static String id(Obstacle obstacle) {
+    return obstacle.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   // --- a timed jug against the model -------------------------------------------------------------
@@ -177,63 +144,46 @@ final class LinePage {
             throw new Refusal("Time a jug at a tap and enter its seconds");
           }
           TimedJug timed = TimedJug.of(jug, seconds);
-          Flows flows = Hydraulics.of(trip.plumbing()).solve(open(chosen));
-          double expected = flows.fixture(chosen);
-          double share = timed.flow() / Math.max(expected, 1e-9);
-          return Question.Answer.rows(
-              List.of(
-                  new Question.Row(
-                      "Timed",
-                      trip.show(Measure.FLOW, timed.flow()),
-                      String.format(
-                          Locale.ROOT,
-                          "%d goes, spread %s",
-                          timed.goes(),
-                          trip.show(Measure.FLOW, timed.spread()))),
-                  new Question.Row(
-                      "The model expects",
-                      trip.show(Measure.FLOW, expected),
-                      "at %s"
-                          .formatted(
-                              flows
-                                  .pressure(chosen, "cold")
-                                  .map(p -> trip.show(Measure.PRESSURE, p))
-                                  .orElse("no pressure: set the handles for this tap"))),
-                  new Question.Row(
-                      "So",
-                      String.format(Locale.ROOT, "%.0f %% of it", 100 * share),
-                      suggestion(share, expected))));
+          return timed(JugAgainstModel.of(trip.plumbing(), trip.now(), chosen, timed));
         });
   }
 
-  private static String suggestion(double share, double expected) {
-    if (expected < 1e-7) {
-      return "with these handles nothing should come: look at the Board first";
-    }
-    if (share < 0.5) {
-      return "something is nearly shut: a kink, a clogged strainer or aerator, a handle half way,"
-          + " a filter due";
-    }
-    if (share < 0.8) {
-      return "look at the filter, the aerator and the voltage at the pump, then at K of the fittings";
-    }
-    if (share > 1.25) {
-      return "the pump gives more than its plate here says, or the tap is larger: correct them";
-    }
-    return "as near as measured figures come";
+  private Question.Answer timed(JugAgainstModel against) {
+    return Question.Answer.rows(
+        List.of(
+            new Question.Row(
+                "Timed",
+                trip.show(Measure.FLOW, against.timed().flow()),
+                "%d goes, spread %s"
+                    .formatted(
+                        against.timed().goes(), trip.show(Measure.FLOW, against.timed().spread()))),
+            new Question.Row(
+                "The model expects",
+                trip.show(Measure.FLOW, against.expected()),
+                "at %s"
+                    .formatted(
+                        against
+                            .pressure()
+                            .map(p -> trip.show(Measure.PRESSURE, p))
+                            .orElse("no pressure: set the handles for this tap"))),
+            new Question.Row(
+                "So",
+                String.format(Locale.ROOT, "%.0f %% of it", 100 * against.share()),
+                suggestion(against.verdict()))));
   }
 
-  private State open(String fixture) {
-    State state = trip.now();
-    for (Part part : trip.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture tap) {
-        Position position = part.id().equals(fixture) ? tap.cold() : part.rest();
-        state = state.with(part.id(), position.id());
-      } else if (part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.SUPPLY) {
-        state = state.with(part.id(), Kind.ON);
-      }
-    }
-    return state;
+  private static String suggestion(JugAgainstModel.Verdict verdict) {
+    return switch (verdict) {
+      case NOTHING_EXPECTED -> "with these handles nothing should come: look at the Board first";
+      case NEARLY_SHUT ->
+          "something is nearly shut: a kink, a clogged strainer or aerator, a handle half way,"
+              + " a filter due";
+      case LESS ->
+          "look at the filter, the aerator and the voltage at the pump, then at the fittings";
+      case AS_EXPECTED -> "as near as measured figures come";
+      case MORE ->
+          "the pump gives more than its plate here says, or the tap is larger: correct them";
+    };
   }
 
   // --- vents -------------------------------------------------------------------------------------
@@ -265,21 +215,8 @@ final class LinePage {
         "Air while it fills, water once it is full and somebody is late to the tap: then the tank"
             + " bears the rise and what the water loses on its way. Three elbows are counted.",
         () -> {
-          List<List<String>> rows = new ArrayList<>();
-          for (double bore : PumpAndLines.BORES) {
-            Pipe air = Pipe.of(bore, length, SMOOTH, 4.2, AIR);
-            Pipe water = Pipe.of(bore, length, SMOOTH, 4.2, Fluid.WATER);
-            double pressed = AIR.pressure(air.loss(filling));
-            double full = Fluid.WATER.pressure(rise + water.loss(filling));
-            rows.add(
-                List.of(
-                    trip.show(Measure.LENGTH, bore),
-                    little(pressed),
-                    little(full),
-                    full <= limit
-                        ? "holds"
-                        : pressed <= limit ? "△ only with air" : "△ too narrow"));
-          }
+          List<List<String>> rows =
+              VentWidth.of(length, rise, filling, limit).stream().map(this::vent).toList();
           return Question.Answer.tables(
               List.of(),
               List.of(
@@ -287,6 +224,18 @@ final class LinePage {
                       "Pressure in the tank",
                       List.of("bore", "air leaving", "water leaving", "verdict"),
                       rows)));
+        });
+  }
+
+  private List<String> vent(VentWidth vent) {
+    return List.of(
+        trip.show(Measure.LENGTH, vent.bore()),
+        little(vent.withAir()),
+        little(vent.withWater()),
+        switch (vent.verdict()) {
+          case HOLDS -> "holds";
+          case ONLY_AIR -> "△ only with air";
+          case TOO_NARROW -> "△ too narrow";
         });
   }
 

@@ -1,30 +1,24 @@
 package fernwort.app.workbench;
 
+import fernwort.app.questions.Column;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
-import fernwort.core.describe.RigEdit;
-import fernwort.core.effort.Effort;
-import fernwort.core.effort.EffortExceededException;
+import fernwort.core.bench.BrimFull;
+import fernwort.core.bench.DrainedTank;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
 import fernwort.core.road.Drive;
-import fernwort.core.run.Happening;
-import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Times;
 import fernwort.core.tank.Parked;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -34,14 +28,72 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Slopes, drains and drives: where the water goes when the ground is not level. */
 final class SlopePage {
 
-  /** How long the computing may watch one tank gurgle. */
-  private static final Duration GURGLING = Duration.ofMillis(250);
+  private static final String OWN = "own";
 
-  private static final double HOURS = 6 * 3600;
+  /** How a stretch bends, with the acceleration to the left that people call so (m/s²). */
+  private enum Bend {
+    STRAIGHT("straight", 0),
+    GENTLE_LEFT("gently left", 1.2),
+    GENTLE_RIGHT("gently right", -1.2),
+    BRISK_LEFT("briskly left", 2.5),
+    BRISK_RIGHT("briskly right", -2.5);
+
+    private final String words;
+    private final double left;
+
+    Bend(String words, double left) {
+      this.words = words;
+      this.left = left;
+    }
+  }
+
+  /** How a stretch is driven, with the acceleration forwards that people call so (m/s²). */
+  private enum Pace {
+    STEADY("steadily", 0),
+    PULLS("pulling away", 1.8),
+    BRAKES("braking", -2),
+    BRAKES_HARD("braking hard", -4);
+
+    private final String words;
+    private final double forward;
+
+    Pace(String words, double forward) {
+      this.words = words;
+      this.forward = forward;
+    }
+  }
+
+  private static final List<Column> STRETCH =
+      List.of(
+          Column.number("seconds", "seconds", ""),
+          Column.number("climb", "climbs (%)", "climb"),
+          Column.number("camber", "left side up (°)", "camber"),
+          Column.choice(
+              "bend",
+              "bends",
+              Stream.of(Bend.values())
+                  .map(b -> new Field.Option(b.name(), said(b.words, b.left)))
+                  .toList()),
+          Column.choice(
+              "pace",
+              "driven",
+              Stream.of(Pace.values())
+                  .map(p -> new Field.Option(p.name(), said(p.words, p.forward)))
+                  .toList()));
+
+  private static final List<List<String>> USUAL =
+      List.of(List.of("300", "8"), List.of("6", "", "", "", Pace.BRAKES_HARD.name()));
+
+  private static String said(String words, double acceleration) {
+    return acceleration == 0
+        ? words
+        : String.format(Locale.ROOT, "%s, %.1f m/s²", words, Math.abs(acceleration));
+  }
 
   private final Trip trip;
 
@@ -137,95 +189,24 @@ final class SlopePage {
           if (chosen.isEmpty()) {
             throw new Refusal("The rig has no tank to drain");
           }
-          return Question.Answer.rows(drained(trip.rig().part(chosen), bore, length, drop));
+          return Question.Answer.rows(
+              drained(chosen, new DrainedTank.DrainLine(bore, length, drop)));
         });
   }
 
-  private List<Question.Row> drained(Part part, double bore, double length, double drop) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
-    TankPort port =
-        tank.tankPorts().stream()
-            .filter(p -> p.use() == TankPort.Use.DRAIN)
-            .findFirst()
-            .or(() ->
-                tank.tankPorts().stream().filter(p -> p.use() == TankPort.Use.FEED).findFirst())
-            .orElseThrow(() -> new Refusal(part.label() + " has neither drain nor outlet"));
-    Rig bench = bench(part, port, bore, length, drop);
-    double holds = trip.now().volume(part.id());
-    State start = new State(bench.atRest(), Map.of(part.id(), holds), trip.now().slope());
-    Simulation run = Simulation.start(Plumbing.of(bench), start);
-    double first = run.moment().flows().end("bench-end");
-    double seconds = emptied(run);
-    double left = run.moment().state().volume(part.id());
+  private List<Question.Row> drained(String tank, DrainedTank.DrainLine line) {
+    DrainedTank drained = DrainedTank.of(trip.plumbing(), trip.now(), tank, line);
+    boolean drain = drained.through().use() == TankPort.Use.DRAIN;
     return List.of(
         new Question.Row(
             "Runs for",
-            String.format(Locale.ROOT, "%.0f min %02.0f s", Math.floor(seconds / 60), seconds % 60),
+            Times.of(drained.seconds()),
             "from %s as read, through %s"
-                .formatted(
-                    volume(holds), port.use() == TankPort.Use.DRAIN ? "its drain" : "its outlet")),
-        new Question.Row("At first", trip.show(Measure.FLOW, first), "slower as the level falls"),
-        new Question.Row("Stays", volume(left), "below the port, on the slope as it stands"));
-  }
-
-  /** Runs on until no more comes, and returns when that is (s). */
-  private static double emptied(Simulation run) {
-    while (run.time() < HOURS) {
-      for (Happening h : run.runToNext(HOURS)) {
-        if (h.kind() == Happening.Kind.RUNS_OUT && !h.begins()) {
-          return h.at();
-        }
-      }
-    }
-    return run.time();
-  }
-
-  /** The tank alone with a drain line and an open vent at its top. */
-  private Rig bench(Part part, TankPort port, double bore, double length, double drop) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
-    double top = trip.plumbing().room(part.id()).highest(Slope.LEVEL);
-    TankPort vent =
-        new TankPort("bench-vent", TankPort.Use.VENT, new Point(port.at().x(), port.at().y(), top));
-    Part alone = part.with(tank.withPorts(List.of(port, vent)));
-    Rig whole = trip.rig();
-    Rig rig =
-        new Rig(
-            whole.name(),
-            "",
-            whole.vehicle(),
-            whole.places(),
-            List.of(
-                alone,
-                end(
-                    "bench-end",
-                    part,
-                    part.height() + port.at().z() - drop,
-                    Kind.OpenEnd.Role.DRAIN),
-                end("bench-air", part, part.height() + top + 0.3, Kind.OpenEnd.Role.VENT)),
-            List.of());
-    Rig drained =
-        RigEdit.of(rig).connect(line("bench-drain", alone, port.id(), "bench-end", bore, length));
-    return RigEdit.of(drained)
-        .connect(line("bench-vent-line", alone, vent.id(), "bench-air", 0.02, 0.3));
-  }
-
-  private static Part end(String id, Part beside, double height, Kind.OpenEnd.Role role) {
-    return new Part(
-        id, id, beside.place(), beside.x(), beside.y(), height, 0, new Kind.OpenEnd(role));
-  }
-
-  private static Line line(
-      String id, Part tank, String port, String end, double bore, double length) {
-    return new Line(
-        id,
-        id,
-        tank.port(port),
-        new PortRef(end, "in"),
-        bore,
-        length,
-        Line.Material.PVC_HOSE,
-        3.5,
-        List.of());
+                .formatted(volume(trip.now().volume(tank)), drain ? "its drain" : "its outlet")),
+        new Question.Row(
+            "At first", trip.show(Measure.FLOW, drained.first()), "slower as the level falls"),
+        new Question.Row(
+            "Stays", volume(drained.stays()), "below the port, on the slope as it stands"));
   }
 
   // --- siphons -----------------------------------------------------------------------------------
@@ -239,50 +220,28 @@ final class SlopePage {
             + " six hours. A tank whose only opening is its overflow is taken to hold its water back by"
             + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
         () -> {
-          List<Question.Row> rows = new ArrayList<>();
-          for (Part tank : trip.plumbing().tanks()) {
-            double capacity = trip.plumbing().room(tank.id()).capacity();
-            State full =
-                Drive.shutDown(trip.rig(), trip.now()).withVolume(tank.id(), capacity - 2e-4);
-            rows.add(siphons(tank, Simulation.start(trip.plumbing(), full)));
-          }
-          return Question.Answer.rows(rows);
+          return Question.Answer.rows(
+              BrimFull.of(trip.plumbing(), trip.now()).stream().map(this::brimFull).toList());
         });
   }
 
-  /** Watches a brim-full tank; one that gurgles on for hours is left after a while, and said so. */
-  private Question.Row siphons(Part tank, Simulation run) {
-    Effort effort = Effort.of(GURGLING);
-    List<Happening> seen = new ArrayList<>();
-    boolean toTheEnd = true;
-    try {
-      effort.on(() -> {
-        while (run.time() < HOURS) {
-          seen.addAll(run.runToNext(HOURS));
-        }
-        return seen;
-      });
-    } catch (EffortExceededException e) {
-      toTheEnd = false;
-    }
-    double lost = run.moment().totals().allOut();
-    String loses = lost < 1e-5 ? "loses nothing" : "loses " + volume(lost);
-    boolean siphons =
-        lost > 1e-4 && seen.stream().anyMatch(h -> h.kind() == Happening.Kind.SIPHONS);
-    if (siphons) {
+  private Question.Row brimFull(BrimFull tank) {
+    String label = trip.label(tank.tank());
+    String loses = tank.losesNothing() ? "loses nothing" : "loses " + volume(tank.lost());
+    if (tank.siphons()) {
       return new Question.Row(
-          tank.label(), loses, "△ it siphons: admit air at the crest, or shut its travel valve");
+          label, loses, "△ it siphons: admit air at the crest, or shut its travel valve");
     }
-    if (!toTheEnd) {
+    if (!tank.isToTheEnd()) {
       return new Question.Row(
-          tank.label(),
-          loses + " in the first " + Times.of(run.time()),
+          label,
+          loses + " in the first " + Times.of(tank.watched()),
           "it runs over in gulps, and was not watched to its end");
     }
     return new Question.Row(
-        tank.label(),
+        label,
         loses,
-        lost < 1e-5 ? "nothing runs out" : "it runs over, and stops by itself");
+        tank.losesNothing() ? "nothing runs out" : "it runs over, and stops by itself");
   }
 
   // --- drives ------------------------------------------------------------------------------------
@@ -293,15 +252,13 @@ final class SlopePage {
     IntStream.range(0, Drive.READY.size())
         .forEach(
             i -> options.add(new Field.Option(Integer.toString(i), Drive.READY.get(i).words())));
-    options.add(new Field.Option("own", "my own, below"));
+    options.add(new Field.Option(OWN, "my own"));
     String chosen = form.choice("drive", "The drive", options);
-    String text =
-        form.rows(
-            "drive-own",
-            "My own",
-            "300 s; climb 8 %; bend 0\n6 s; climb 0 %; brake 3",
-            "A line for each stretch: seconds; climb in percent; then bend (left is positive) or brake"
-                + " or gain, each in m/s². A brisk bend is 2.5, hard braking 4.");
+    List<Form.Row> own =
+        chosen.equals(OWN)
+            ? form.table(
+                "stretch", "My own, stretch by stretch", "Downhill is negative.", STRETCH, USUAL)
+            : List.of();
     return Question.of(
         "drive",
         "What a drive loses",
@@ -309,8 +266,7 @@ final class SlopePage {
         "From full tanks. The range: tips a fifth less and a quarter more than given, and tails that"
             + " siphon late or as soon as they may. Slosh is not modelled and adds to it.",
         () -> {
-          Drive drive =
-              chosen.equals("own") ? own(text) : Drive.READY.get(Integer.parseInt(chosen));
+          Drive drive = chosen.equals(OWN) ? own(own) : Drive.READY.get(Integer.parseInt(chosen));
           Drive.Losses open = drive.losses(trip.plumbing(), trip.full());
           Optional<State> shutState = Drive.travelValvesShut(trip.rig(), trip.full());
           Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(trip.plumbing(), s));
@@ -364,40 +320,21 @@ final class SlopePage {
             .formatted(volume(lost.expected()), volume(lost.low()), volume(lost.high()));
   }
 
-  private static Drive own(String text) {
-    List<Drive.Stretch> stretches = new ArrayList<>();
-    for (String line : text.lines().filter(l -> !l.isBlank()).toList()) {
-      String[] cells = line.strip().split("\\s*;\\s*");
-      if (cells.length < 2) {
-        throw new Refusal(
-            "My own: “%s” needs seconds and a climb, parted by semicolons".formatted(line));
-      }
-      double seconds = Form.plain("Seconds", cells[0].replaceAll("\\s*s$", ""));
-      double climb = Form.plain("Climb", bare(cells[1], "climb", "%")) / 100;
-      double bend = 0;
-      double forward = 0;
-      for (int i = 2; i < cells.length; i++) {
-        String cell = cells[i];
-        if (cell.startsWith("bend")) {
-          bend = Form.plain("Bend", bare(cell, "bend", ""));
-        } else if (cell.startsWith("brake")) {
-          forward = -Form.plain("Brake", bare(cell, "brake", ""));
-        } else if (cell.startsWith("gain")) {
-          forward = Form.plain("Gain", bare(cell, "gain", ""));
-        } else {
-          throw new Refusal("My own: “%s” is neither bend, brake nor gain".formatted(cell));
-        }
-      }
-      if (!(seconds > 0 && seconds <= 86_400) || Math.abs(climb) > 0.5) {
-        throw new Refusal("My own: “%s” is no road; check its seconds and climb".formatted(line));
-      }
-      stretches.add(new Drive.Stretch(seconds, climb, 0, forward, bend));
+  private static Drive own(List<Form.Row> rows) {
+    if (rows.isEmpty()) {
+      throw new Refusal("Give at least one stretch: how long, and how steep");
     }
-    return new Drive("My own", stretches);
-  }
-
-  private static String bare(String cell, String word, String sign) {
-    return cell.replace(word, "").replace(sign, "").strip();
+    return new Drive(
+        "My own",
+        rows.stream()
+            .map(r ->
+                new Drive.Stretch(
+                    r.number("seconds"),
+                    r.number("climb") / 100,
+                    r.number("camber"),
+                    Pace.valueOf(r.choice("pace")).forward,
+                    Bend.valueOf(r.choice("bend")).left))
+            .toList());
   }
 
   private String volume(double si) {

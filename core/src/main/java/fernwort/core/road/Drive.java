@@ -13,6 +13,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -49,6 +50,24 @@ public record Drive(String words, List<Stretch> stretches) {
    * @param left acceleration to the left, as in a left-hand bend (m/s²)
    */
   public record Stretch(double seconds, double climb, double camber, double forward, double left) {
+
+    /** A day is the longest stretch, one in two the steepest road. */
+    private static final double LONGEST = 86_400;
+
+    private static final double STEEPEST = 0.5;
+
+    /**
+     * Makes a stretch.
+     *
+     * @throws Refusal when no road is like that
+     */
+    public Stretch {
+      if (!(seconds > 0 && seconds <= LONGEST && Math.abs(climb) <= STEEPEST)) {
+        throw new Refusal(
+            "No road is like that: a stretch takes more than no time and at most a day, and climbs"
+                + " or falls at most 50 %");
+      }
+    }
 
     Slope slope(double share) {
       double pitch = Math.toDegrees(Math.atan(climb) + Math.atan(forward / GRAVITY));

@@ -1,0 +1,34 @@
+package fernwort.core.bench;
+
+/**
+ * What water meets on its way through a line, with the loss coefficient it usually has: what it
+ * takes in velocity heads. Rounded from handbooks such as Idelchik, Handbook of Hydraulic
+ * Resistance; moulded fittings of small bores scatter by half as much again.
+ */
+public enum Obstacle {
+  ELBOW("elbow", 0.9),
+  BEND("wide bend", 0.3),
+  TEE_THROUGH("tee, straight through", 0.4),
+  TEE_BRANCH("tee, round its corner", 1.5),
+  BALL_VALVE("ball valve, open", 0.1),
+  ENTRANCE("sharp entrance", 0.5),
+  FREE_END("free end", 1);
+
+  private final String words;
+  private final double coefficient;
+
+  Obstacle(String words, double coefficient) {
+    this.words = words;
+    this.coefficient = coefficient;
+  }
+
+  /** Returns what it is. */
+  public String words() {
+    return words;
+  }
+
+  /** Returns its loss coefficient. */
+  public double coefficient() {
+    return coefficient;
+  }
+}

@@ -1,0 +1,61 @@
+package fernwort.core.bench;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.flow.Pipe;
+import fernwort.core.sizing.PumpAndLines;
+import java.util.List;
+
+/**
+ * What a tank bears through a vent of some bore: air leaves while it fills, and water once it is
+ * full and somebody is late to the tap; then the tank bears the rise and what the water loses on
+ * its way.
+ *
+ * @param bore inside diameter of the vent (m)
+ * @param withAir pressure in the tank while air leaves (Pa)
+ * @param withWater pressure in the tank once water leaves (Pa)
+ * @param verdict what comes of it
+ */
+public record VentWidth(double bore, double withAir, double withWater, Verdict verdict) {
+
+  /** Three elbows, the entrance and the free end. */
+  private static final double COEFFICIENT =
+      3 * Obstacle.ELBOW.coefficient()
+          + Obstacle.ENTRANCE.coefficient()
+          + Obstacle.FREE_END.coefficient();
+
+  /** What comes of a vent. */
+  public enum Verdict {
+    HOLDS,
+    ONLY_AIR,
+    TOO_NARROW
+  }
+
+  /**
+   * Reckons the usual bores.
+   *
+   * @param length of the vent (m)
+   * @param rise of its crest over the tank's top (m)
+   * @param filling what fills the tank (m³/s)
+   * @param limit what the tank bears (Pa)
+   */
+  public static List<VentWidth> of(double length, double rise, double filling, double limit) {
+    return PumpAndLines.BORES.stream()
+        .map(bore -> {
+          double air = Fluid.AIR.pressure(pipe(bore, length, Fluid.AIR).loss(filling));
+          double water = Fluid.WATER.pressure(rise + pipe(bore, length, Fluid.WATER).loss(filling));
+          return new VentWidth(bore, air, water, verdict(air, water, limit));
+        })
+        .toList();
+  }
+
+  private static Verdict verdict(double air, double water, double limit) {
+    if (water <= limit) {
+      return Verdict.HOLDS;
+    }
+    return air <= limit ? Verdict.ONLY_AIR : Verdict.TOO_NARROW;
+  }
+
+  private static Pipe pipe(double bore, double length, Fluid fluid) {
+    return Pipe.of(bore, length, PiecedLine.ROUGHNESS, COEFFICIENT, fluid);
+  }
+}

@@ -1,0 +1,138 @@
+package fernwort.core.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.flow.Fluid;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import fernwort.core.sizing.TimedJug;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/** Fittings, vents, drains, jugs and brim-full tanks on the bench. */
+class BenchTest {
+
+  private static final double LITRES_A_MINUTE = 1e-3 / 60;
+
+  private static final Plumbing TRUCK = Plumbing.of(DemoRig.all().getFirst().rig());
+  private static final State NOW = DemoRig.all().getFirst().state();
+
+  @Test
+  void aNarrowFittingCostsWhatBordaAndCarnotSay() {
+    double flow = 10 * LITRES_A_MINUTE;
+    NarrowFitting two = NarrowFitting.of(0.013, 0.009, flow, 2);
+    double beta = Math.pow(9 / 13.0, 2);
+    double speed = flow / (Math.PI / 4 * 0.009 * 0.009);
+    double each = (0.5 * (1 - beta) + Math.pow(1 - beta, 2)) * Fluid.WATER.density() / 2;
+    assertThat(two.takes()).isCloseTo(2 * each * speed * speed, within(0.02 * two.takes()));
+    assertThat(two.asLine()).isCloseTo(two.takes() / two.metre(), within(1e-9));
+    assertThat(NarrowFitting.of(0.013, 0.013, flow, 2).takes()).isLessThan(1);
+  }
+
+  @Test
+  void aFittingWiderThanItsLineOrWithoutFlowIsRefused() {
+    assertThatThrownBy(() -> NarrowFitting.of(0.013, 0.02, 1e-4, 1))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("narrower");
+    assertThatThrownBy(() -> NarrowFitting.of(0.013, 0.009, 0, 1)).hasMessageContaining("flow");
+  }
+
+  @Test
+  void aVentHoldsFromSomeBoreOnAndNeverWhereItsRiseAloneIsTooMuch() {
+    List<VentWidth> vents = VentWidth.of(2, 0.5, 20 * LITRES_A_MINUTE, 1e4);
+    assertThat(vents).extracting(VentWidth::bore).isSorted();
+    List<VentWidth.Verdict> verdicts = vents.stream().map(VentWidth::verdict).toList();
+    int first = verdicts.indexOf(VentWidth.Verdict.HOLDS);
+    assertThat(verdicts.subList(0, first)).isNotEmpty().doesNotContain(VentWidth.Verdict.HOLDS);
+    assertThat(verdicts.subList(first, verdicts.size())).containsOnly(VentWidth.Verdict.HOLDS);
+    assertThat(VentWidth.of(2, 1.2, 20 * LITRES_A_MINUTE, 1e4))
+        .extracting(VentWidth::verdict)
+        .doesNotContain(VentWidth.Verdict.HOLDS);
+    assertThat(VentWidth.of(2, 0.5, 40 * LITRES_A_MINUTE, 100).getFirst().verdict())
+        .isEqualTo(VentWidth.Verdict.TOO_NARROW);
+  }
+
+  @Test
+  void theVerdictOnAJugFollowsItsShareOfWhatIsExpected() {
+    double expected = against(60).expected();
+    assertThat(expected).isPositive();
+    Map<Double, JugAgainstModel.Verdict> verdicts =
+        Map.of(
+            0.49, JugAgainstModel.Verdict.NEARLY_SHUT,
+            0.51, JugAgainstModel.Verdict.LESS,
+            0.79, JugAgainstModel.Verdict.LESS,
+            0.81, JugAgainstModel.Verdict.AS_EXPECTED,
+            1.24, JugAgainstModel.Verdict.AS_EXPECTED,
+            1.26, JugAgainstModel.Verdict.MORE);
+    verdicts.forEach((share, verdict) -> {
+      JugAgainstModel jug = against(5e-3 / (share * expected));
+      assertThat(jug.share()).isCloseTo(share, within(1e-6));
+      assertThat(jug.verdict()).as("share %s", share).isEqualTo(verdict);
+      assertThat(jug.pressure()).isPresent();
+    });
+  }
+
+  private static JugAgainstModel against(double seconds) {
+    return JugAgainstModel.of(TRUCK, NOW, "sink", TimedJug.of(5e-3, List.of(seconds)));
+  }
+
+  @Test
+  void whereNothingIsExpectedAJugSaysSo() {
+    State shut = NOW.with("tank-selector", "shut");
+    JugAgainstModel jug = JugAgainstModel.of(TRUCK, shut, "sink", TimedJug.of(5e-3, List.of(60.0)));
+    assertThat(jug.verdict()).isEqualTo(JugAgainstModel.Verdict.NOTHING_EXPECTED);
+  }
+
+  @Test
+  void everyWasteLineIsJudgedByItsFallThenItsBore() {
+    for (WasteLine line : WasteLine.of(TRUCK)) {
+      boolean falls = line.run().fall() > 0;
+      boolean steep = line.run().gradient() >= WasteLine.LEAST_GRADIENT;
+      WasteLine.Verdict verdict =
+          !falls
+              ? WasteLine.Verdict.DOES_NOT_FALL
+              : !steep
+                  ? WasteLine.Verdict.TOO_FLAT
+                  : line.halfFull() < line.rated()
+                      ? WasteLine.Verdict.TOO_NARROW
+                      : WasteLine.Verdict.GOOD;
+      assertThat(line.verdict()).as(line.run().line().label()).isEqualTo(verdict);
+    }
+    assertThat(WasteLine.of(TRUCK).stream().map(l -> l.run().fixture()).collect(Collectors.toSet()))
+        .contains("sink", "shower");
+  }
+
+  @Test
+  void aTankRunsOutSoonerThroughAWiderLineAndKeepsWhatIsBelowItsDrain() {
+    DrainedTank narrow = drained(0.010);
+    DrainedTank wide = drained(0.025);
+    assertThat(narrow.seconds()).isGreaterThan(3 * wide.seconds());
+    assertThat(wide.first()).isGreaterThan(3 * narrow.first());
+    assertThat(wide.stays()).isCloseTo(narrow.stays(), within(2e-4)).isLessThan(5e-3);
+    // Water leaves slower as the level falls: it takes longer than at the first flow, by up to
+    // twice.
+    double held = NOW.volume("gray") - wide.stays();
+    assertThat(wide.seconds()).isBetween(held / wide.first(), 3 * held / wide.first());
+  }
+
+  private static DrainedTank drained(double bore) {
+    return DrainedTank.of(TRUCK, NOW, "gray", new DrainedTank.DrainLine(bore, 0.5, 0.2));
+  }
+
+  @Test
+  void everyTankIsLeftBrimFullByItselfAndLosesNoMoreThanItHolds() {
+    List<BrimFull> tanks = BrimFull.of(TRUCK, NOW);
+    assertThat(tanks).extracting(BrimFull::tank).containsExactly("main", "low", "gray");
+    for (BrimFull tank : tanks) {
+      assertThat(tank.lost()).isBetween(0.0, TRUCK.room(tank.tank()).capacity());
+      assertThat(tank.losesNothing()).isEqualTo(tank.lost() < 1e-5);
+      assertThat(tank.isToTheEnd()).isTrue();
+    }
+  }
+}

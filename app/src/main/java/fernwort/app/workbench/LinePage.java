@@ -29,7 +29,7 @@ final class LinePage {
               Stream.of(
                   Column.amount("bore", "bore", Measure.LENGTH),
                   Column.amount("length", "length", Measure.LENGTH)),
-              Stream.of(Obstacle.values()).map(o -> Column.number(id(o), o.words() + "s", id(o))))
+              Stream.of(Obstacle.values()).map(o -> Column.number(id(o), o.words(), id(o))))
           .toList();
 
   /** A line as many rigs have it: an elbow or two, and a narrow fitting on the way. */

@@ -6,13 +6,13 @@ package fernwort.core.bench;
  * Resistance; moulded fittings of small bores scatter by half as much again.
  */
 public enum Obstacle {
-  ELBOW("elbow", 0.9),
-  BEND("wide bend", 0.3),
-  TEE_THROUGH("tee, straight through", 0.4),
-  TEE_BRANCH("tee, round its corner", 1.5),
-  BALL_VALVE("ball valve, open", 0.1),
-  ENTRANCE("sharp entrance", 0.5),
-  FREE_END("free end", 1);
+  ELBOW("elbows", 0.9),
+  BEND("wide bends", 0.3),
+  TEE_THROUGH("tees, straight through", 0.4),
+  TEE_BRANCH("tees, round the corner", 1.5),
+  BALL_VALVE("open ball valves", 0.1),
+  ENTRANCE("sharp entrances", 0.5),
+  FREE_END("free ends", 1);
 
   private final String words;
   private final double coefficient;
@@ -22,7 +22,7 @@ public enum Obstacle {
     this.coefficient = coefficient;
   }
 
-  /** Returns what it is. */
+  /** Returns what they are called. */
   public String words() {
     return words;
   }

@@ -17,6 +17,7 @@ import java.util.List;
  * @param rows figures with their working
  * @param tables answers that are tables
  * @param charts answers to look at
+ * @param sketches answers drawn to scale
  * @param note sources, limits and cautions
  */
 public record Question(
@@ -27,6 +28,7 @@ public record Question(
     List<Row> rows,
     List<Table> tables,
     List<Chart> charts,
+    List<Sketch> sketches,
     String note) {
 
   /** One question of a page that takes long leaves time for the others. */
@@ -54,7 +56,13 @@ public record Question(
   public record Table(String title, List<String> heads, List<List<String>> rows) {}
 
   /** What a question answers, without what it asks. */
-  public record Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
+  public record Answer(
+      List<Row> rows, List<Table> tables, List<Chart> charts, List<Sketch> sketches) {
+
+    public Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
+      this(rows, tables, charts, List.of());
+    }
+
     public static Answer rows(List<Row> rows) {
       return new Answer(rows, List.of(), List.of());
     }
@@ -95,6 +103,14 @@ public record Question(
   private static Question of(
       String id, String title, List<Field> fields, String problem, Answer answer, String note) {
     return new Question(
-        id, title, fields, problem, answer.rows(), answer.tables(), answer.charts(), note);
+        id,
+        title,
+        fields,
+        problem,
+        answer.rows(),
+        answer.tables(),
+        answer.charts(),
+        answer.sketches(),
+        note);
   }
 }

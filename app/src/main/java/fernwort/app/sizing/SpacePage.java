@@ -2,6 +2,7 @@ package fernwort.app.sizing;
 
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
+import fernwort.app.questions.Sketch;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
@@ -72,14 +73,25 @@ final class SpacePage {
         "Litres to the brim; where the vent leaves and where the outlet sits decide what of it can be"
             + " used. Keep clear of brakes, exhaust, wiring and the way a wheel travels, and let"
             + " nobody work under a vehicle that stands on a jack alone.",
-        () ->
-            Question.Answer.tables(
-                List.of(),
-                List.of(
-                    new Question.Table(
-                        "The largest of each shape",
-                        List.of("shape", "outside", "holds", "weighs full", "gives"),
-                        WhatFits.of(space, margins).stream().map(this::row).toList()))));
+        () -> fits(space, WhatFits.of(space, margins)));
+  }
+
+  private Question.Answer fits(Space space, List<WhatFits.Fit> fits) {
+    Question.Table table =
+        new Question.Table(
+            "The largest of each shape",
+            List.of("shape", "outside", "holds", "weighs full", "gives"),
+            fits.stream().map(this::row).toList());
+    List<Sketch> sketches =
+        fits.stream()
+            .map(f ->
+                Sketch.of(
+                    "%s, %s".formatted(f.words(), trip.show(Measure.VOLUME, f.volume())),
+                    outside(f.shape()),
+                    f.outline(),
+                    space.outline()))
+            .toList();
+    return new Question.Answer(List.of(), List.of(table), List.of(), sketches);
   }
 
   private double length(Form form, String name, String label, double normal, String hint) {

@@ -20,6 +20,11 @@ public final class WhatFits {
   /** A space in the vehicle, as a tape measures it; length along, width across. All in metres. */
   public sealed interface Space {
 
+    /** Returns its outline from the side, length along x; corners in metres. */
+    default List<Shape.Corner> outline() {
+      return SideView.of(this);
+    }
+
     /** A space with square corners. */
     record Square(double length, double width, double height) implements Space {}
 
@@ -59,8 +64,16 @@ public final class WhatFits {
    * @param words what it is
    * @param shape its outside shape
    * @param volume what it holds to the brim (m³)
+   * @param x how far its rear end stands from that of the space (m)
+   * @param z how far its lowest point stands over the floor of the space (m)
    */
-  public record Fit(String words, Shape shape, double volume) {}
+  public record Fit(String words, Shape shape, double volume, double x, double z) {
+
+    /** Returns its outline from the side, within the space; corners in metres. */
+    public List<Shape.Corner> outline() {
+      return SideView.of(shape).stream().map(c -> new Shape.Corner(x + c.x(), z + c.z())).toList();
+    }
+  }
 
   /**
    * Returns the largest tank of each shape, the one that holds most first.
@@ -98,13 +111,17 @@ public final class WhatFits {
 
   private static List<Fit> square(Space.Square s, Margins m) {
     List<Fit> fits = new ArrayList<>();
-    fits.add(fit("box", new Shape.Box(s.length(), s.width(), s.height()), m));
+    double x = m.around();
+    double z = m.around();
+    fits.add(fit("box", new Shape.Box(s.length(), s.width(), s.height()), m, x, z));
     double along = Math.min(s.width(), s.height());
-    fits.add(fit("cylinder lying along", new Shape.LyingCylinder(along, s.length(), false), m));
+    fits.add(
+        fit("cylinder lying along", new Shape.LyingCylinder(along, s.length(), false), m, x, z));
     double across = Math.min(s.length(), s.height());
-    fits.add(fit("cylinder lying across", new Shape.LyingCylinder(across, s.width(), true), m));
+    fits.add(
+        fit("cylinder lying across", new Shape.LyingCylinder(across, s.width(), true), m, x, z));
     double round = Math.min(s.length(), s.width());
-    fits.add(fit("upright cylinder", new Shape.UprightCylinder(round, s.height()), m));
+    fits.add(fit("upright cylinder", new Shape.UprightCylinder(round, s.height()), m, x, z));
     return fits;
   }
 
@@ -131,27 +148,35 @@ public final class WhatFits {
                       new Shape.Block(0, 0, 0, rear, whole.width(), whole.height()),
                       new Shape.Block(rear, 0, floor, bridge, whole.width(), over),
                       new Shape.Block(rear + bridge, 0, 0, front, whole.width(), whole.height()))),
-              m));
+              m,
+              m.around(),
+              m.around()));
     }
     if (over > least) {
-      fits.add(fit("box above the arch", new Shape.Box(whole.length(), whole.width(), over), m));
+      Shape above = new Shape.Box(whole.length(), whole.width(), over);
+      fits.add(fit("box above the arch", above, m, m.around(), s.archHeight() + m.around()));
     }
     if (rear > least) {
-      fits.add(fit("box behind the arch", new Shape.Box(rear, whole.width(), whole.height()), m));
+      Shape behind = new Shape.Box(rear, whole.width(), whole.height());
+      fits.add(fit("box behind the arch", behind, m, m.around(), m.around()));
     }
     if (front > least) {
-      fits.add(fit("box before the arch", new Shape.Box(front, whole.width(), whole.height()), m));
+      Shape before = new Shape.Box(front, whole.width(), whole.height());
+      double start = s.before() + s.arch() + m.around();
+      fits.add(fit("box before the arch", before, m, start, m.around()));
     }
     return fits;
   }
 
   private static List<Fit> tapering(Space.Tapering s, Margins m) {
-    Space.Square high = inner(new Space.Square(s.length(), s.width(), s.height()), m);
     double low = s.lowHeight() - m.around() - m.above();
     if (!(s.lowHeight() > 0 && s.lowHeight() <= s.height())) {
       throw new Refusal("The low end must be higher than nothing and no higher than the high end");
     }
     double drop = (s.height() - s.lowHeight()) / s.length();
+    // What stays free at the high end is lower by then, too.
+    double highest = s.height() - drop * m.around();
+    Space.Square high = inner(new Space.Square(s.length(), s.width(), highest), m);
     List<Fit> fits = new ArrayList<>();
     double lowEnd = high.height() - drop * high.length();
     if (low > 2 * m.wall() + 0.01 && lowEnd > 2 * m.wall() + 0.01) {
@@ -165,20 +190,24 @@ public final class WhatFits {
                       new Shape.Corner(high.length(), lowEnd),
                       new Shape.Corner(0, high.height())),
                   high.width()),
-              m));
+              m,
+              m.around(),
+              m.around()));
     }
     double best = drop > 0 ? Math.min(high.length(), high.height() / (2 * drop)) : high.length();
     fits.add(
         fit(
             "box at the high end",
             new Shape.Box(best, high.width(), high.height() - drop * best),
-            m));
+            m,
+            m.around(),
+            m.around()));
     return fits;
   }
 
-  private static Fit fit(String words, Shape shape, Margins m) {
+  private static Fit fit(String words, Shape shape, Margins m, double x, double z) {
     Gauge none = new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0);
     Kind.Tank tank = new Kind.Tank(Contents.FRESH, shape, m.wall(), List.of(), none, 1, -1);
-    return new Fit(words, shape, TankRoom.of(tank).capacity());
+    return new Fit(words, shape, TankRoom.of(tank).capacity(), x, z);
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.rig.Shape;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.WhatFits.Fit;
 import fernwort.core.sizing.WhatFits.Margins;
 import fernwort.core.sizing.WhatFits.Space;
@@ -76,5 +77,60 @@ class WhatFitsTest {
     for (Fit fit : WhatFits.of(new Space.Square(length, width, height), USUAL)) {
       assertThat(fit.volume()).isBetween(0.0, length * width * height);
     }
+  }
+
+  @Property
+  void everyTankLiesInItsSpaceWithWhatMustStayFree(
+      @ForAll @DoubleRange(min = 0.4, max = 2) double length,
+      @ForAll @DoubleRange(min = 0.25, max = 0.9) double height,
+      @ForAll @DoubleRange(min = 0.05, max = 0.95) double share,
+      @ForAll @DoubleRange(min = 0, max = 0.02) double around,
+      @ForAll @DoubleRange(min = 0, max = 0.06) double above) {
+    Margins margins = new Margins(around, above, 0.05, 0.004);
+    List<Space> spaces =
+        List.of(
+            new Space.Square(length, 0.5, height),
+            new Space.OverArch(length, 0.5, height, length * share / 2, length / 3, height * share),
+            new Space.Tapering(length, 0.5, height, height * share));
+    for (Space space : spaces) {
+      for (Fit fit : fits(space, margins)) {
+        for (Shape.Corner corner : fit.outline()) {
+          double floor = floor(space, corner.x());
+          assertThat(corner.x())
+              .as("%s in %s", fit, space)
+              .isBetween(around - E, length - around + E);
+          assertThat(corner.z())
+              .as("%s in %s", fit, space)
+              .isGreaterThanOrEqualTo(floor + around - E);
+          assertThat(corner.z())
+              .as("%s in %s", fit, space)
+              .isLessThanOrEqualTo(ceiling(space, corner.x()) - above + E);
+        }
+      }
+    }
+  }
+
+  private static final double E = 1e-9;
+
+  private static List<Fit> fits(Space space, Margins margins) {
+    try {
+      return WhatFits.of(space, margins);
+    } catch (Refusal nothingLeft) {
+      return List.of();
+    }
+  }
+
+  private static double floor(Space space, double x) {
+    return space instanceof Space.OverArch s && x > s.before() + E && x < s.before() + s.arch() - E
+        ? s.archHeight()
+        : 0;
+  }
+
+  private static double ceiling(Space space, double x) {
+    return switch (space) {
+      case Space.Square s -> s.height();
+      case Space.OverArch s -> s.height();
+      case Space.Tapering s -> s.height() - (s.height() - s.lowHeight()) * x / s.length();
+    };
   }
 }

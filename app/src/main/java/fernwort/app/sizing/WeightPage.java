@@ -21,7 +21,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /** What the water weighs, where, and how little of it will do. */
 final class WeightPage {
@@ -218,17 +217,18 @@ final class WeightPage {
     for (int s = 0; s < 2; s++) {
       boolean rear = s == 0;
       Support support = best.course().getFirst().supports().get(s);
-      List<Double> at = shares(best.course().size());
+      List<Double> drawn = Chart.with(best.drawn(), values(worst.drawn()));
+      List<Double> at = trip.in(Measure.VOLUME, drawn);
       charts.add(
           new Chart(
               "Load on %s as the fresh tanks empty, best and worst order"
                   .formatted(called(support)),
-              new Chart.Axis("drawn", "%"),
+              trip.axis("drawn", Measure.VOLUME),
               trip.axis("load", Measure.MASS),
               at,
               List.of(
-                  course("best order", Chart.Style.EXPECTED, best, rear),
-                  course("worst order", Chart.Style.HIGH, worst, rear),
+                  course("best order", Chart.Style.EXPECTED, best, drawn, rear),
+                  course("worst order", Chart.Style.HIGH, worst, drawn, rear),
                   Chart.Course.level(
                       "allowed",
                       Chart.Style.LIMIT,
@@ -239,14 +239,13 @@ final class WeightPage {
   }
 
   private Chart.Course course(
-      String name, Chart.Style style, DrawOrders.Order order, boolean rear) {
-    List<Double> loads = order.course().stream().map(l -> rear ? l.onRear() : l.onFront()).toList();
+      String name, Chart.Style style, DrawOrders.Order order, List<Double> drawn, boolean rear) {
+    List<Double> loads = Chart.over(drawn, rear ? order::onRear : order::onFront);
     return new Chart.Course(name, style, trip.in(Measure.MASS, loads));
   }
 
-  /** Where the steps of a course stand, in percent of what is drawn. */
-  private static List<Double> shares(int steps) {
-    return IntStream.range(0, steps).mapToObj(i -> 100.0 * i / Math.max(1, steps - 1)).toList();
+  private static double[] values(List<Double> list) {
+    return list.stream().mapToDouble(Double::doubleValue).toArray();
   }
 
   private String mass(double kilograms) {

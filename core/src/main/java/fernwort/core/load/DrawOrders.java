@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -38,10 +39,42 @@ public final class DrawOrders {
    * @param worst smallest margin to a limit met on the trip (kg)
    * @param own the same without the start and the end, which all orders share (kg)
    * @param side largest difference between left and right met on the trip (kg)
+   * @param drawn what has been drawn at the start and after each stretch (m³)
    * @param course loads at the start and after each stretch
    */
   public record Order(
-      List<String> tanks, double worst, double own, double side, List<Loads> course) {}
+      List<String> tanks,
+      double worst,
+      double own,
+      double side,
+      List<Double> drawn,
+      List<Loads> course) {
+
+    /** Returns what the rear support carries (kg) when so much has been drawn (m³). */
+    public double onRear(double volume) {
+      return between(volume, Loads::onRear);
+    }
+
+    /** Returns what the front support or drawbar carries (kg) when so much has been drawn (m³). */
+    public double onFront(double volume) {
+      return between(volume, Loads::onFront);
+    }
+
+    /** Returns a figure between two stretches, in proportion. */
+    private double between(double volume, ToDoubleFunction<Loads> figure) {
+      int next = 1;
+      while (next < drawn.size() - 1 && drawn.get(next) < volume) {
+        next++;
+      }
+      if (next >= drawn.size()) {
+        return figure.applyAsDouble(course.getFirst());
+      }
+      double from = drawn.get(next - 1);
+      double share = Math.clamp((volume - from) / (drawn.get(next) - from), 0, 1);
+      return (1 - share) * figure.applyAsDouble(course.get(next - 1))
+          + share * figure.applyAsDouble(course.get(next));
+    }
+  }
 
   /**
    * Returns all orders, the one with the largest margin first, ties to the one that stays most even
@@ -102,11 +135,13 @@ public final class DrawOrders {
       double[] now = start.clone();
       List<Loads> course = new ArrayList<>();
       course.add(moments.loads(now));
+      List<Double> drawn = new ArrayList<>(List.of(0.0));
       for (int tank : order) {
         double part = start[tank] / LOOKS;
         for (int i = 0; i < LOOKS; i++) {
           now[tank] = Math.max(0, now[tank] - part);
           pour(now, part * grayShare);
+          drawn.add(drawn.getLast() + part);
           course.add(moments.loads(now));
         }
       }
@@ -115,6 +150,7 @@ public final class DrawOrders {
           worst(course),
           worst(course.subList(1, Math.max(1, course.size() - 1))),
           course.stream().mapToDouble(l -> Math.abs(l.left())).max().orElse(0),
+          drawn,
           course);
     }
 

@@ -106,4 +106,95 @@ class LoadsTest {
       assertThat(order.course().getLast().total()).isLessThan(order.course().getFirst().total());
     }
   }
+
+  private static Loads loads(double rear, double front, double drawbarEmpty, double drawbarLeast) {
+    return new Loads(
+        List.of(
+            new Support("axle", 0, 500, 0, 1000),
+            new Support("drawbar", 3, drawbarEmpty, drawbarLeast, 200)),
+        rear,
+        front,
+        0);
+  }
+
+  @Test
+  void theMarginIsTheSmallestToAnyLimit() {
+    assertThat(loads(450, 0, 100, 0).margin()).isEqualTo(50);
+    assertThat(loads(510, 0, 100, 0).margin()).isEqualTo(-10);
+    assertThat(loads(0, 90, 100, 0).margin()).isEqualTo(10);
+    assertThat(loads(450, 90, 100, 0).margin()).isEqualTo(10);
+  }
+
+  @Test
+  void aDrawbarThatWasWeighedMustNotBecomeTooLightEither() {
+    assertThat(loads(0, -40, 100, 50).margin()).isEqualTo(10);
+    assertThat(loads(0, -60, 100, 50).margin()).isEqualTo(-10);
+    // Nobody weighed it: what it carries is not known, and only the most counts.
+    assertThat(loads(0, -40, 0, 50).margin()).isEqualTo(240);
+    // Nothing is asked of it.
+    assertThat(loads(0, -140, 100, 0).margin()).isEqualTo(240);
+  }
+
+  @Test
+  void axlesCountAsOneGroupUpToOneMetreEighty() {
+    Vehicle v = MARGINALIA.rig().vehicle();
+    List<Axle> near = List.of(new Axle("rear", 0, 3000, 1500), new Axle("middle", 1.8, 3000, 1500));
+    List<Axle> apart =
+        List.of(new Axle("rear", 0, 3000, 1500), new Axle("front", 1.81, 3000, 1500));
+    assertThatThrownBy(() -> Support.of(v.standingOn(near, Optional.empty())))
+        .hasMessageContaining("one axle");
+    assertThat(Support.of(v.standingOn(apart, Optional.empty()))).hasSize(2);
+    List<Axle> three =
+        List.of(
+            new Axle("rear", 0, 3000, 1500),
+            new Axle("middle", 3, 3000, 1500),
+            new Axle("front", 6, 3000, 1500));
+    assertThatThrownBy(() -> Support.of(v.standingOn(three, Optional.empty())))
+        .hasMessageContaining("weighbridge");
+  }
+
+  @Test
+  void waterIsNeitherMadeNorLostOnATripButWhatIsUsedUp() {
+    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", 0.01);
+    for (double share : new double[] {0, 0.3}) {
+      for (DrawOrders.Order order : DrawOrders.of(Plumbing.of(TERN.rig()), full, share)) {
+        for (int i = 0; i < order.course().size(); i++) {
+          double left = 0.17 - order.drawn().get(i) * (1 - share);
+          assertThat(order.course().get(i).total()).isCloseTo(left * Water.DENSITY, within(1e-3));
+        }
+        assertThat(order.drawn().getLast()).isCloseTo(0.16, within(1e-9));
+        assertThat(order.own()).isGreaterThanOrEqualTo(order.worst());
+        assertThat(order.side())
+            .isEqualTo(
+                order.course().stream().mapToDouble(l -> Math.abs(l.left())).max().orElse(0));
+      }
+    }
+  }
+
+  @Test
+  void aGrayTankThatIsFullTakesNoMoreAndNothingIsLostBeyondIt() {
+    Plumbing tern = Plumbing.of(TERN.rig());
+    double capacity = tern.room("gray").capacity();
+    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", capacity);
+    DrawOrders.Order order = DrawOrders.of(tern, full, 1).getFirst();
+    assertThat(order.course().getLast().total()).isCloseTo(capacity * Water.DENSITY, within(1e-3));
+  }
+
+  @Test
+  void loadsBetweenStretchesLieBetweenThem() {
+    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05);
+    DrawOrders.Order order = DrawOrders.of(Plumbing.of(TERN.rig()), full, 0).getFirst();
+    for (int i = 0; i < order.drawn().size(); i++) {
+      Loads there = order.course().get(i);
+      assertThat(order.onRear(order.drawn().get(i))).isCloseTo(there.onRear(), within(1e-9));
+      assertThat(order.onFront(order.drawn().get(i))).isCloseTo(there.onFront(), within(1e-9));
+    }
+    double middle = (order.drawn().get(1) + order.drawn().get(2)) / 2;
+    assertThat(order.onRear(middle))
+        .isCloseTo(
+            (order.course().get(1).onRear() + order.course().get(2).onRear()) / 2, within(1e-9));
+    assertThat(order.onRear(1)).isEqualTo(order.course().getLast().onRear());
+    assertThat(DrawOrders.of(Plumbing.of(TERN.rig()), Map.of(), 0).getFirst().onRear(0.1))
+        .isPositive();
+  }
 }

@@ -3,6 +3,7 @@ package fernwort.app.jobs;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
+import fernwort.app.questions.Form;
 import fernwort.app.store.AutomationStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -135,6 +136,74 @@ class AutomationsController {
     }
   }
 
+  /**
+   * What an automation is for, and what has to be known for it.
+   *
+   * @param id name of the purpose
+   * @param words what it does
+   * @param tank what its tank is called; empty where it has none
+   * @param other what the other tank is called; empty where it has none
+   * @param valve what the valve is called; empty where it has none
+   * @param second what the other valve is called; empty where it has none
+   * @param low whether it has a lower mark
+   * @param high whether it has an upper mark
+   */
+  record Purpose(
+      String id,
+      String words,
+      String tank,
+      String other,
+      String valve,
+      String second,
+      boolean low,
+      boolean high) {
+
+    static final List<Purpose> ALL =
+        List.of(
+            new Purpose(
+                "KEEP_BETWEEN",
+                "Keep a tank between two marks",
+                "Tank",
+                "",
+                "Valve or pump that fills it",
+                "",
+                true,
+                true),
+            new Purpose(
+                "STOP_WHEN_FULL",
+                "Stop filling when full",
+                "Tank",
+                "",
+                "Valve or pump that fills it",
+                "",
+                false,
+                true),
+            new Purpose(
+                "CHANGE_WHEN_DRY",
+                "Change tank when one runs dry",
+                "Tank that runs dry",
+                "Tank to change to",
+                "Its valve",
+                "Valve of the other (the same, for one selector)",
+                true,
+                false),
+            new Purpose(
+                "TOP_UP",
+                "Top one tank up from another",
+                "Tank to top up",
+                "Tank to take from",
+                "Valve or pump between them",
+                "",
+                true,
+                true),
+            new Purpose(
+                "SHUT_ON_LEAK", "Shut and stop all on a leak", "", "", "", "", false, false));
+
+    static Purpose of(String id) {
+      return ALL.stream().filter(p -> p.id.equals(id)).findFirst().orElse(ALL.getFirst());
+    }
+  }
+
   /** An automation in the list, with what it can bring about. */
   record Row(String id, String words, List<String> findings, String broken) {}
 
@@ -145,6 +214,7 @@ class AutomationsController {
       @RequestParam(defaultValue = "6") double hours,
       @RequestParam(defaultValue = "false") boolean run,
       @RequestParam(defaultValue = "false") boolean leak,
+      @RequestParam(defaultValue = "") String purpose,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
@@ -160,20 +230,22 @@ class AutomationsController {
         sound.add(automation);
         List<AutomationCheck.Finding> found = check.findings(automation, now);
         alone.addAll(found);
-        rows.add(new Row(kept.id(), entered.words(rig.rig()), words(found), ""));
+        rows.add(new Row(kept.id(), entered.words(rig.rig()), words(found, units), ""));
       } catch (Refusal e) {
         rows.add(
             new Row(
                 kept.id(),
                 entered.words(rig.rig()),
                 List.of(),
-                "It no longer fits the rig: " + e.getMessage() + "."));
+                "It no longer fits the rig: " + units.say(e.saying()) + "."));
       }
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("rows", rows);
-    model.addAttribute("together", words(check.together(sound, alone, now)));
+    model.addAttribute("together", words(check.together(sound, alone, now), units));
+    model.addAttribute("purposes", Purpose.ALL);
+    model.addAttribute("asked", Purpose.of(purpose));
     model.addAttribute("tanks", rig.plumbing().tanks());
     model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(
@@ -199,9 +271,11 @@ class AutomationsController {
     return "jobs/automations";
   }
 
-  private static List<String> words(List<AutomationCheck.Finding> findings) {
+  private static List<String> words(List<AutomationCheck.Finding> findings, Units units) {
     return findings.stream()
-        .map(f -> f.warning().title() + ", " + f.when() + ". " + f.warning().mend())
+        .map(f ->
+            "%s, %s. %s"
+                .formatted(units.say(f.warning().title()), f.when(), units.say(f.warning().mend())))
         .toList();
   }
 
@@ -247,10 +321,18 @@ class AutomationsController {
       @RequestParam(defaultValue = "") String other,
       @RequestParam(defaultValue = "") String valve,
       @RequestParam(defaultValue = "") String second,
-      @RequestParam(defaultValue = "20") double low,
-      @RequestParam(defaultValue = "90") double high) {
+      @RequestParam(defaultValue = "20") String low,
+      @RequestParam(defaultValue = "90") String high) {
     OpenRig rig = rigs.open(id);
-    Entered entered = new Entered(purpose, tank, other, valve, second, low, high);
+    Entered entered =
+        new Entered(
+            purpose,
+            tank,
+            other,
+            valve,
+            second,
+            Form.plain("Lower mark", low),
+            Form.plain("Upper mark", high));
     entered.on(rig.rig());
     store.add(rig.id(), mapper.writeValueAsString(entered));
     return "redirect:/rigs/" + id + "/automations";

@@ -171,8 +171,11 @@ class JobJourneyTest {
   @Test
   void anAutomationIsCheckedKeptAndRunOnTheSimulatedRig() {
     COPY.visit("/rigs/tern/automations");
-    page.getByLabel("It is to").selectOption("CHANGE_WHEN_DRY");
-    page.getByLabel("Valve to change to (the same, for one selector)").selectOption("arch-motor");
+    page.locator("#new a:has-text('Shut and stop all')").click();
+    assertThat(page.locator("#new select")).hasCount(0);
+    page.locator("#new a:has-text('Change tank when one runs dry')").click();
+    assertThat(page.locator("#new #high")).hasCount(0);
+    page.getByLabel("Valve of the other (the same, for one selector)").selectOption("arch-motor");
     page.locator("button:has-text('Check and keep it')").click();
     assertThat(page.locator("main"))
         .containsText("Change from Fore valve to Arch valve when Fore fresh has fallen to 20 %");

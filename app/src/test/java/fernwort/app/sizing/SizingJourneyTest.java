@@ -109,6 +109,8 @@ class SizingJourneyTest {
     COPY.visit("/rigs/tern/sizing/space");
     card("fits").locator("#f-space").focus();
     page.keyboard().press("ArrowDown");
+    assertThat(card("fits").locator("#f-space-before")).isVisible();
+    assertThat(card("fits").locator("#f-space")).isFocused();
     page.keyboard().press("Tab");
     page.keyboard().type("1,4 m");
     page.keyboard().press("Enter");
@@ -119,8 +121,17 @@ class SizingJourneyTest {
   @Test
   void onAPhoneNothingIsWiderThanThePage() {
     page = COPY.use(new Browser.NewContextOptions().setViewportSize(390, 844));
-    for (String path : new String[] {"", "/space", "/weight", "/pump", "/supply"}) {
-      COPY.visit("/rigs/marginalia/sizing" + path);
+    for (String path :
+        new String[] {
+          "/sizing",
+          "/sizing/space",
+          "/sizing/weight",
+          "/sizing/pump",
+          "/sizing/supply",
+          "/workbench",
+          "/workbench/slope"
+        }) {
+      COPY.visit("/rigs/marginalia" + path);
       Object wide = page.evaluate("document.documentElement.scrollWidth");
       assertThat((Integer) wide).as(path).isLessThanOrEqualTo(390);
     }

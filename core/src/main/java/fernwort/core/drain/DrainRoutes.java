@@ -100,7 +100,25 @@ public final class DrainRoutes {
               part,
               plumbing.port(step.vertex()).equals("hot") ? Kind.Fixture.WARM.id() : open(f).id());
       case Kind.HoseInlet k -> need(step, part, Kind.HoseInlet.OPEN.id());
-      default -> Optional.empty();
+      case Kind.GravityFiller _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.CheckValve _,
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Filter _,
+          Kind.Pump _,
+          Kind.Accumulator _,
+          Kind.Heater _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.Fixture _,
+          Kind.DrainTrap _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _ ->
+          Optional.empty();
     };
   }
 

@@ -124,7 +124,27 @@ final class SupplyCheck implements Check {
             case Kind.PortableContainer k
                 when scene.is(part.id(), Kind.PortableContainer.POURING.id()) ->
                 Optional.of(Source.Kind.JUG);
-            default -> Optional.empty();
+            case Kind.HoseInlet _,
+                Kind.GravityFiller _,
+                Kind.OpenEnd _,
+                Kind.Tank _,
+                Kind.Valve _,
+                Kind.CheckValve _,
+                Kind.AirAdmittanceValve _,
+                Kind.Regulator _,
+                Kind.Strainer _,
+                Kind.Filter _,
+                Kind.Pump _,
+                Kind.Accumulator _,
+                Kind.Heater _,
+                Kind.Tee _,
+                Kind.Manifold _,
+                Kind.Fixture _,
+                Kind.DrainTrap _,
+                Kind.PortableContainer _,
+                Kind.Macerator _,
+                Kind.Plug _ ->
+                Optional.empty();
           };
       kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
     }
@@ -139,7 +159,25 @@ final class SupplyCheck implements Check {
     return switch (part.kind()) {
       case Kind.Fixture fixture -> fixture.drinking();
       case Kind.Tank tank -> tank.contents() == Contents.FRESH && !part.id().equals(source);
-      default -> false;
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Valve _,
+          Kind.CheckValve _,
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Filter _,
+          Kind.Pump _,
+          Kind.Accumulator _,
+          Kind.Heater _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.DrainTrap _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _ ->
+          false;
     };
   }
 

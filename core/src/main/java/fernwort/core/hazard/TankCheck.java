@@ -150,7 +150,24 @@ final class TankCheck implements Check {
             case VENT, OVERFLOW -> false;
           };
       case Kind.HoseInlet k -> scene.is(part.id(), Kind.HoseInlet.OPEN.id());
-      default -> false;
+      case Kind.GravityFiller _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.CheckValve _,
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Filter _,
+          Kind.Pump _,
+          Kind.Accumulator _,
+          Kind.Heater _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.Fixture _,
+          Kind.DrainTrap _,
+          Kind.PortableContainer _,
+          Kind.Macerator _ ->
+          false;
     };
   }
 

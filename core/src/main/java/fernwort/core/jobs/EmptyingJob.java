@@ -150,7 +150,22 @@ public final class EmptyingJob {
             case Kind.Heater k -> true;
             case Kind.PortableContainer k -> true;
             case Kind.HoseInlet k -> !lines;
-            default -> false;
+            case Kind.GravityFiller _,
+                Kind.OpenEnd _,
+                Kind.Tank _,
+                Kind.Valve _,
+                Kind.CheckValve _,
+                Kind.AirAdmittanceValve _,
+                Kind.Regulator _,
+                Kind.Strainer _,
+                Kind.Filter _,
+                Kind.Accumulator _,
+                Kind.Tee _,
+                Kind.Manifold _,
+                Kind.Fixture _,
+                Kind.DrainTrap _,
+                Kind.Plug _ ->
+                false;
           };
       if (off) {
         musts.put(part.id(), part.rest().id());

@@ -194,7 +194,28 @@ final class Targets {
               ? Optional.empty()
               : Optional.of(new Fault.Missing(need));
         }
-        default -> {
+        case Condition.Joined _,
+            Condition.Parted _,
+            Condition.Alone _,
+            Condition.Quiet _,
+            Condition.Still _,
+            Condition.Breathes _,
+            Condition.BreathesIn _,
+            Condition.Relieved _,
+            Condition.Tight _,
+            Condition.GoesOn _,
+            Condition.Stops _,
+            Condition.PumpsOff _,
+            Condition.Fed _,
+            Condition.GoesRound _,
+            Condition.Filtered _,
+            Condition.RunsOut _,
+            Condition.LinesRunOut _,
+            Condition.NothingTo _,
+            Condition.Without _,
+            Condition.Then _,
+            Condition.Other _,
+            Condition.Passing _ -> {
           return Optional.empty();
         }
       }
@@ -269,7 +290,25 @@ final class Targets {
         mends.addAll(letting(setting));
         yield mends;
       }
-      default -> all(setting);
+      case NO_AIR_OUT,
+          NO_AIR_IN,
+          PUMP_STIRS,
+          FILLING_UNWATCHED,
+          FILLING,
+          GRAY_FULL,
+          GRAY_NEARLY_FULL,
+          CHECK_VALVE_REVERSED,
+          POWER_LOSS,
+          TANK_RUNS_OUT,
+          PUMP_SHUT_IN,
+          TAP_STARVES,
+          NO_ROOM,
+          HITCH_LIGHT,
+          HITCH_HEAVY,
+          AXLE_OVER,
+          SIDE,
+          RULES_FIGHT ->
+          all(setting);
     };
   }
 
@@ -370,7 +409,21 @@ final class Targets {
       case Kind.OpenEnd k -> atRest;
       case Kind.Plug k -> atRest;
       case Kind.Heater k -> atRest;
-      default -> true;
+      case Kind.GravityFiller _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.CheckValve _,
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Filter _,
+          Kind.Pump _,
+          Kind.Accumulator _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.DrainTrap _,
+          Kind.Macerator _ ->
+          true;
     };
   }
 }

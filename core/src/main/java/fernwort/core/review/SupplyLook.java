@@ -41,7 +41,25 @@ final class SupplyLook implements Look {
         }
         case Kind.Pump pump -> strainer(plan, part, found);
         case Kind.Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
-        default -> {}
+        case Kind.HoseInlet _,
+            Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Tank _,
+            Kind.Valve _,
+            Kind.CheckValve _,
+            Kind.AirAdmittanceValve _,
+            Kind.Regulator _,
+            Kind.Strainer _,
+            Kind.Filter _,
+            Kind.Accumulator _,
+            Kind.Heater _,
+            Kind.Tee _,
+            Kind.Manifold _,
+            Kind.Fixture _,
+            Kind.DrainTrap _,
+            Kind.PortableContainer _,
+            Kind.Macerator _,
+            Kind.Plug _ -> {}
       }
     }
     oneLeak(plan, found);
@@ -100,7 +118,23 @@ final class SupplyLook implements Look {
       case Kind.Filter k -> true;
       case Kind.Accumulator k -> true;
       case Kind.Fixture k -> true;
-      default -> false;
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.CheckValve _,
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Pump _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.DrainTrap _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _ ->
+          false;
     };
   }
 

@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.openjdk.jmh.results.Result;
 import org.openjdk.jmh.results.RunResult;
@@ -42,13 +43,18 @@ public final class Bench {
     Path report = Path.of(args[0]);
     List<Figure> figures = new ArrayList<>();
     Collection<RunResult> results =
-        new Runner(new OptionsBuilder().include("fernwort\\.bench\\..*Benchmark").build()).run();
+        new Runner(
+                new OptionsBuilder()
+                    .include("fernwort\\.bench\\..*Benchmark")
+                    .addProfiler(Yardstick.class)
+                    .build())
+            .run();
 
     for (Goal goal : Goal.ALL) {
       figures.add(goal.figure(results));
     }
     figures.add(
-        new Figure("From the launcher to the first page, median", Start.median(), 0, 6, "s"));
+        new Figure("From the launcher to the first page, median", Start.median(), 0, 6, "s", 0));
     DemoCopy copy = DemoCopy.start();
     BoardInBrowser board = BoardInBrowser.of(copy);
     figures.add(
@@ -57,15 +63,17 @@ public final class Bench {
             board.answer(new RigFormat().write(LongCoach.of(2).rig())),
             0,
             30,
-            "ms"));
+            "ms",
+            0));
     figures.add(
         new Figure(
-            "A handle turned in the browser to repainted, median", board.turn(), 0, 100, "ms"));
+            "A handle turned in the browser to repainted, median", board.turn(), 0, 100, "ms", 0));
     Changes changes = new Changes(copy);
     figures.add(
-        new Figure("Changes on the disk, one client", changes.perSecond(1), 0, 0, "a second"));
+        new Figure("Changes on the disk, one client", changes.perSecond(1), 0, 0, "a second", 0));
     figures.add(
-        new Figure("Changes on the disk, twenty clients", changes.perSecond(20), 0, 0, "a second"));
+        new Figure(
+            "Changes on the disk, twenty clients", changes.perSecond(20), 0, 0, "a second", 0));
     Files.writeString(report, text(figures));
     figures.forEach(f -> System.out.println(f.row()));
     System.exit(0);
@@ -92,7 +100,7 @@ public final class Bench {
             new Goal(GENERAL, "generalSolver", "60", 0, "µs"),
             new Goal("A day of ordinary use", "day", "", 20_000, "µs"),
             new Goal("A season of 180 days", "season", "", 2_000_000, "µs"),
-            new Goal("Turns of the hardest job of Tern", "ternTurns", "", 30, "ms"),
+            new Goal("Turns of the longest job of Tern", "ternTurns", "", 30, "ms"),
             new Goal("The same job's run sheet, its waits run through", "ternSheet", "", 150, "ms"),
             new Goal("Slips of one job of Marginalia", "slipsOfOneJob", "", 500, "ms"),
             new Goal("A plan for 24 two-way valves, in 1 GiB", "twentyFourValves", "", 2_000, "ms"),
@@ -100,7 +108,7 @@ public final class Bench {
             new Goal("A second of eight rehearsals at 60×", "eightRehearsals", "", 500_000, "µs"));
 
     Figure figure(Collection<RunResult> results) {
-      Result<?> result =
+      RunResult run =
           results.stream()
               .filter(r -> r.getParams().getBenchmark().endsWith("." + benchmark))
               .filter(r ->
@@ -108,9 +116,13 @@ public final class Bench {
                       || r.getParams().getParamsKeys().stream()
                           .anyMatch(k -> r.getParams().getParam(k).equals(parameter)))
               .findFirst()
-              .orElseThrow(() -> new IllegalStateException("no benchmark " + benchmark))
-              .getPrimaryResult();
-      return new Figure(what, result.getScore(), result.getScoreError(), limit, unit);
+              .orElseThrow(() -> new IllegalStateException("no benchmark " + benchmark));
+      Result<?> result = run.getPrimaryResult();
+      Result<?> yardstick =
+          Objects.requireNonNull(
+              run.getSecondaryResults().get(Yardstick.NAME), "no yardstick beside " + benchmark);
+      return new Figure(
+          what, result.getScore(), result.getScoreError(), limit, unit, yardstick.getScore());
     }
   }
 
@@ -119,7 +131,8 @@ public final class Bench {
     text.append("# Benchmarks\n\n");
     text.append("Written by `./fernwort bench` on ").append(LocalDate.now()).append(".\n\n");
     text.append("Machine: ").append(machine()).append(".\n\n");
-    text.append("| what | measured | goal | |\n|---|---|---|---|\n");
+    text.append(
+        "| what | measured | goal | | yardstick | in yardsticks | goal | |\n|---|---|---|---|---|---|---|---|\n");
     figures.forEach(f -> text.append(f.row()).append('\n'));
     text.append(Figure.atLeast(FASTER, value(figures, GENERAL) / value(figures, ALONE), 20));
     text.append('\n');
@@ -127,7 +140,11 @@ public final class Bench {
         "\nThe rigs of 60 and 240 parts are made-up coaches with every pump on and every sink open,"
             + "\nthe hardest ordinary state. A ± is JMH's 99.9 % interval over five iterations or three. The\nbrowser figure is from the"
             + " click to the frame after\nthe page was changed, over 101 turns of Marginalia's"
-            + " sink, each of them stored on disk.\n");
+            + " sink, each of them stored on disk.\n"
+            + "\nThe yardstick is a fixed piece of arithmetic, run in the same process right after each figure:"
+            + "\nwhere the machine is slow for a minute, both are. Goals are meant for a machine on which it takes "
+            + Yardstick.AT_THE_GOALS
+            + " ms,\nand told as multiples of it as well; the second verdict is the one that another hour cannot change.\n");
     return text.toString();
   }
 

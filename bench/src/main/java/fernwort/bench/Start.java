@@ -60,6 +60,10 @@ final class Start {
                   URI.create("http://127.0.0.1:%d/rigs/marginalia/board".formatted(PORT)))
               .build();
       while (!answers(client, page)) {
+        if (!process.isAlive()) {
+          throw new IllegalStateException(
+              "the launcher ended by itself: try ./fernwort demo to see why");
+        }
         TimeUnit.MILLISECONDS.sleep(LOOK_MILLIS);
       }
       return (System.nanoTime() - start) / 1e9;

@@ -1,13 +1,24 @@
 package fernwort.core.bench;
 
+import static fernwort.core.hydraulics.CaseRigs.rig;
+import static fernwort.core.hydraulics.CaseRigs.tank;
+import static fernwort.core.hydraulics.CaseRigs.vented;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
 import fernwort.core.flow.Fluid;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.TimedJug;
 import java.util.List;
@@ -134,5 +145,97 @@ class BenchTest {
       assertThat(tank.losesNothing()).isEqualTo(tank.lost() < 1e-5);
       assertThat(tank.isToTheEnd()).isTrue();
     }
+  }
+
+  /**
+   * A vented tank, 1 by 0.5 by 0.45 m, whose overflow leaves at 0.2 m, rises to a crest and falls.
+   */
+  private static Plumbing overflowing(double crest) {
+    return Plumbing.of(
+        vented(rig().part("tank", "Tank", 0, 0, 1, tank()), "tank", 1)
+            .part("crest", "Crest", 0, 0, crest, new Kind.Tee())
+            .part("tail", "Tail", 0, 0, 0.6, Fittings.end(Kind.OpenEnd.Role.OVERFLOW))
+            .part("plug", "Plug", 0, 0, crest + 0.1, new Kind.Plug(false))
+            .line("over", "Overflow", "tank.high > crest.a", 19, 0.3, Line.Material.PEX, 1)
+            .line("down", "Down", "crest.b > tail.in", 19, 1, Line.Material.PEX, 1)
+            .line("up", "Up", "crest.c > plug.in", 19, 0.1, Line.Material.PEX, 0.5)
+            .build());
+  }
+
+  private static BrimFull brimFull(Plumbing plumbing) {
+    State empty = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    return BrimFull.of(plumbing, empty).getFirst();
+  }
+
+  @Test
+  void aCrestBelowTheBrimSiphonsDownToItsPortAndOneAboveItLosesNothing() {
+    BrimFull low = brimFull(overflowing(1.3));
+    assertThat(low.siphons()).isTrue();
+    assertThat(low.losesNothing()).isFalse();
+    double capacity = overflowing(1.3).room("tank").capacity();
+    assertThat(low.lost()).isCloseTo(capacity - 2e-4 - 0.25 * 0.2, within(2e-3));
+    assertThat(low.isToTheEnd()).isTrue();
+    BrimFull high = brimFull(overflowing(1.6));
+    assertThat(high.siphons()).isFalse();
+    assertThat(high.losesNothing()).isTrue();
+    assertThat(high.lost()).isZero();
+  }
+
+  @Test
+  void wasteThatRisesLiesFlatOrIsNarrowIsSaidToBe() {
+    assertThat(waste(1.0, 1.05, 1, 32)).isEqualTo(WasteLine.Verdict.DOES_NOT_FALL);
+    assertThat(waste(1.0, 1.0, 1, 32)).isEqualTo(WasteLine.Verdict.DOES_NOT_FALL);
+    assertThat(waste(1.0, 0.985, 1, 32)).isEqualTo(WasteLine.Verdict.TOO_FLAT);
+    assertThat(waste(1.0, 0.97, 1, 10)).isEqualTo(WasteLine.Verdict.TOO_NARROW);
+    assertThat(waste(1.0, 0.97, 1, 32)).isEqualTo(WasteLine.Verdict.GOOD);
+  }
+
+  @Test
+  void aLineThatDropsAsFarAsItIsLongIsSteep() {
+    assertThat(wasteLine(1.0, 0.5, 0.5, 32).isSteep()).isTrue();
+    assertThat(wasteLine(1.0, 0.51, 0.5, 32).isSteep()).isFalse();
+  }
+
+  private static WasteLine.Verdict waste(double from, double to, double length, double bore) {
+    return wasteLine(from, to, length, bore).verdict();
+  }
+
+  /** A sink whose waste runs through one line, between two heights, to an open end. */
+  private static WasteLine wasteLine(double from, double to, double length, double bore) {
+    Plumbing plumbing =
+        Plumbing.of(
+            rig()
+                .part("sink", "Sink", 0, 0, from, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+                .part("end", "End", 0, 0, to, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+                .line("waste", "Waste", "sink.waste > end.in", bore, length, Line.Material.PEX, 1)
+                .build());
+    List<WasteLine> lines = WasteLine.of(plumbing);
+    assertThat(lines).hasSize(1);
+    return lines.getFirst();
+  }
+
+  @Test
+  void aTankThatNothingRunsOutOfIsRefusedByItsName() {
+    Plumbing closed =
+        Plumbing.of(
+            rig()
+                .part(
+                    "can",
+                    "Can",
+                    0,
+                    0,
+                    1,
+                    Fittings.tank(
+                        Contents.FRESH,
+                        new Shape.Box(0.5, 0.4, 0.3),
+                        0,
+                        new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
+                        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.3)))
+                .build());
+    State state = new State(closed.rig().atRest(), Map.of("can", 0.02), Slope.LEVEL);
+    assertThatThrownBy(
+            () -> DrainedTank.of(closed, state, "can", new DrainedTank.DrainLine(0.02, 0.5, 0.2)))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Can has neither drain nor outlet");
   }
 }

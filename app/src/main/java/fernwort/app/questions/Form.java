@@ -154,7 +154,7 @@ public final class Form {
   }
 
   private static String cell(String name, int row, Column column) {
-    return "%s-%d-%s".formatted(name, row, column.id());
+    return name + "-" + row + "-" + column.id();
   }
 
   /** Reads a row, and adds the fields that show it. */
@@ -165,7 +165,7 @@ public final class Form {
     for (int c = 0; c < columns.size(); c++) {
       Column column = columns.get(c);
       String field = cell(name, row, column);
-      String label = "%s, row %d".formatted(head(column), row + 1);
+      String label = head(column) + ", row " + (row + 1);
       Optional<SizingStore.Kept> given = entry(field);
       String text =
           given.map(SizingStore.Kept::text).orElse(c < preset.size() ? preset.get(c) : "");

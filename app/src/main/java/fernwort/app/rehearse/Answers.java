@@ -40,26 +40,29 @@ final class Answers {
     List<Row> rows = new ArrayList<>();
     expected
         .fixtures()
-        .forEach((id, q) ->
-            rows.add(
-                new Row(
-                    rig.rig().part(id).label(),
-                    between(
-                        units.show(Measure.FLOW, q),
-                        units.show(Measure.FLOW, less.fixture(id)),
-                        units.show(Measure.FLOW, more.fixture(id))),
-                    "at %s; the range is for fittings that lose half as much, or twice"
-                        .formatted(
-                            expected
-                                .pressure(id, "cold")
-                                .map(p -> units.show(Measure.PRESSURE, p))
-                                .orElse("its pressure")))));
+        .forEach((id, q) -> {
+          String pressure =
+              expected
+                  .pressure(id, "cold")
+                  .map(p -> units.show(Measure.PRESSURE, p))
+                  .orElse("its pressure");
+          String low = units.show(Measure.FLOW, less.fixture(id));
+          String high = units.show(Measure.FLOW, more.fixture(id));
+          String figure = units.show(Measure.FLOW, q);
+          rows.add(
+              low.equals(high)
+                  ? new Row(
+                      rig.rig().part(id).label(),
+                      figure,
+                      "at %s; as much with fittings that lose half as much, or twice"
+                          .formatted(pressure))
+                  : new Row(
+                      rig.rig().part(id).label(),
+                      "%s (%s to %s)".formatted(figure, low, high),
+                      "at %s; the range is for fittings that lose half as much, or twice"
+                          .formatted(pressure)));
+        });
     return rows;
-  }
-
-  /** Returns a figure with its range, where that can be seen. */
-  private static String between(String figure, String low, String high) {
-    return low.equals(high) ? figure : "%s (%s to %s)".formatted(figure, low, high);
   }
 
   /**

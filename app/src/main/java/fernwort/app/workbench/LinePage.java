@@ -154,9 +154,9 @@ final class LinePage {
             new Question.Row(
                 "Timed",
                 trip.show(Measure.FLOW, against.timed().flow()),
-                "%d goes, spread %s"
-                    .formatted(
-                        against.timed().goes(), trip.show(Measure.FLOW, against.timed().spread()))),
+                against.timed().goes()
+                    + " goes, spread "
+                    + trip.show(Measure.FLOW, against.timed().spread())),
             new Question.Row(
                 "The model expects",
                 trip.show(Measure.FLOW, against.expected()),

@@ -103,21 +103,13 @@ public final class DrainRoutes {
       case Kind.GravityFiller _,
           Kind.Tank _,
           Kind.Valve _,
-          Kind.CheckValve _,
-          Kind.AirAdmittanceValve _,
-          Kind.Regulator _,
-          Kind.Strainer _,
-          Kind.Filter _,
           Kind.Pump _,
-          Kind.Accumulator _,
           Kind.Heater _,
-          Kind.Tee _,
-          Kind.Manifold _,
           Kind.Fixture _,
-          Kind.DrainTrap _,
           Kind.PortableContainer _,
           Kind.Macerator _,
-          Kind.Plug _ ->
+          Kind.Plug _,
+          Kind.Fitting _ ->
           Optional.empty();
     };
   }

@@ -129,21 +129,13 @@ final class SupplyCheck implements Check {
                 Kind.OpenEnd _,
                 Kind.Tank _,
                 Kind.Valve _,
-                Kind.CheckValve _,
-                Kind.AirAdmittanceValve _,
-                Kind.Regulator _,
-                Kind.Strainer _,
-                Kind.Filter _,
                 Kind.Pump _,
-                Kind.Accumulator _,
                 Kind.Heater _,
-                Kind.Tee _,
-                Kind.Manifold _,
                 Kind.Fixture _,
-                Kind.DrainTrap _,
                 Kind.PortableContainer _,
                 Kind.Macerator _,
-                Kind.Plug _ ->
+                Kind.Plug _,
+                Kind.Fitting _ ->
                 Optional.empty();
           };
       kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
@@ -163,20 +155,12 @@ final class SupplyCheck implements Check {
           Kind.GravityFiller _,
           Kind.OpenEnd _,
           Kind.Valve _,
-          Kind.CheckValve _,
-          Kind.AirAdmittanceValve _,
-          Kind.Regulator _,
-          Kind.Strainer _,
-          Kind.Filter _,
           Kind.Pump _,
-          Kind.Accumulator _,
           Kind.Heater _,
-          Kind.Tee _,
-          Kind.Manifold _,
-          Kind.DrainTrap _,
           Kind.PortableContainer _,
           Kind.Macerator _,
-          Kind.Plug _ ->
+          Kind.Plug _,
+          Kind.Fitting _ ->
           false;
     };
   }

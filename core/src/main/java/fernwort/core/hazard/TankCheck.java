@@ -153,20 +153,12 @@ final class TankCheck implements Check {
       case Kind.GravityFiller _,
           Kind.Tank _,
           Kind.Valve _,
-          Kind.CheckValve _,
-          Kind.AirAdmittanceValve _,
-          Kind.Regulator _,
-          Kind.Strainer _,
-          Kind.Filter _,
           Kind.Pump _,
-          Kind.Accumulator _,
           Kind.Heater _,
-          Kind.Tee _,
-          Kind.Manifold _,
           Kind.Fixture _,
-          Kind.DrainTrap _,
           Kind.PortableContainer _,
-          Kind.Macerator _ ->
+          Kind.Macerator _,
+          Kind.Fitting _ ->
           false;
     };
   }

@@ -154,17 +154,9 @@ public final class EmptyingJob {
                 Kind.OpenEnd _,
                 Kind.Tank _,
                 Kind.Valve _,
-                Kind.CheckValve _,
-                Kind.AirAdmittanceValve _,
-                Kind.Regulator _,
-                Kind.Strainer _,
-                Kind.Filter _,
-                Kind.Accumulator _,
-                Kind.Tee _,
-                Kind.Manifold _,
                 Kind.Fixture _,
-                Kind.DrainTrap _,
-                Kind.Plug _ ->
+                Kind.Plug _,
+                Kind.Fitting _ ->
                 false;
           };
       if (off) {

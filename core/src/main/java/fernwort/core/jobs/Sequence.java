@@ -216,25 +216,7 @@ final class Sequence {
         switch (rig.part(turn.part()).kind()) {
           case Kind.HoseInlet k -> !turn.position().equals(Kind.HoseInlet.HOSE.id());
           case Kind.PortableContainer k -> isRest(turn);
-          case Kind.GravityFiller _,
-              Kind.OpenEnd _,
-              Kind.Tank _,
-              Kind.Valve _,
-              Kind.CheckValve _,
-              Kind.AirAdmittanceValve _,
-              Kind.Regulator _,
-              Kind.Strainer _,
-              Kind.Filter _,
-              Kind.Pump _,
-              Kind.Accumulator _,
-              Kind.Heater _,
-              Kind.Tee _,
-              Kind.Manifold _,
-              Kind.Fixture _,
-              Kind.DrainTrap _,
-              Kind.Macerator _,
-              Kind.Plug _ ->
-              false;
+          default -> false;
         };
     if (off) {
       return scout.drawing(before, turn.part()).isPresent() ? 1 : 0;
@@ -243,25 +225,7 @@ final class Sequence {
         switch (rig.part(turn.part()).kind()) {
           case Kind.OpenEnd k -> true;
           case Kind.Plug k -> true;
-          case Kind.HoseInlet _,
-              Kind.GravityFiller _,
-              Kind.Tank _,
-              Kind.Valve _,
-              Kind.CheckValve _,
-              Kind.AirAdmittanceValve _,
-              Kind.Regulator _,
-              Kind.Strainer _,
-              Kind.Filter _,
-              Kind.Pump _,
-              Kind.Accumulator _,
-              Kind.Heater _,
-              Kind.Tee _,
-              Kind.Manifold _,
-              Kind.Fixture _,
-              Kind.DrainTrap _,
-              Kind.PortableContainer _,
-              Kind.Macerator _ ->
-              false;
+          default -> false;
         };
     return cap && (runs(before, turn) || runs(after, turn)) ? 1 : 0;
   }

@@ -194,28 +194,7 @@ final class Targets {
               ? Optional.empty()
               : Optional.of(new Fault.Missing(need));
         }
-        case Condition.Joined _,
-            Condition.Parted _,
-            Condition.Alone _,
-            Condition.Quiet _,
-            Condition.Still _,
-            Condition.Breathes _,
-            Condition.BreathesIn _,
-            Condition.Relieved _,
-            Condition.Tight _,
-            Condition.GoesOn _,
-            Condition.Stops _,
-            Condition.PumpsOff _,
-            Condition.Fed _,
-            Condition.GoesRound _,
-            Condition.Filtered _,
-            Condition.RunsOut _,
-            Condition.LinesRunOut _,
-            Condition.NothingTo _,
-            Condition.Without _,
-            Condition.Then _,
-            Condition.Other _,
-            Condition.Passing _ -> {
+        default -> {
           return Optional.empty();
         }
       }
@@ -412,17 +391,9 @@ final class Targets {
       case Kind.GravityFiller _,
           Kind.Tank _,
           Kind.Valve _,
-          Kind.CheckValve _,
-          Kind.AirAdmittanceValve _,
-          Kind.Regulator _,
-          Kind.Strainer _,
-          Kind.Filter _,
           Kind.Pump _,
-          Kind.Accumulator _,
-          Kind.Tee _,
-          Kind.Manifold _,
-          Kind.DrainTrap _,
-          Kind.Macerator _ ->
+          Kind.Macerator _,
+          Kind.Fitting _ ->
           true;
     };
   }

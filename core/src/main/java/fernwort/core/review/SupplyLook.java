@@ -41,25 +41,7 @@ final class SupplyLook implements Look {
         }
         case Kind.Pump pump -> strainer(plan, part, found);
         case Kind.Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
-        case Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Tank _,
-            Kind.Valve _,
-            Kind.CheckValve _,
-            Kind.AirAdmittanceValve _,
-            Kind.Regulator _,
-            Kind.Strainer _,
-            Kind.Filter _,
-            Kind.Accumulator _,
-            Kind.Heater _,
-            Kind.Tee _,
-            Kind.Manifold _,
-            Kind.Fixture _,
-            Kind.DrainTrap _,
-            Kind.PortableContainer _,
-            Kind.Macerator _,
-            Kind.Plug _ -> {}
+        default -> {}
       }
     }
     oneLeak(plan, found);

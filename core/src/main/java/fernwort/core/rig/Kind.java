@@ -41,6 +41,18 @@ public sealed interface Kind {
   /** Ports of everything that water passes straight through. */
   List<String> IN_OUT = List.of("in", "out");
 
+  /** A kind that sits in a line and has no handle: nobody opens, shuts or switches it. */
+  sealed interface Fitting extends Kind
+      permits CheckValve,
+          AirAdmittanceValve,
+          Regulator,
+          Strainer,
+          Filter,
+          Accumulator,
+          Tee,
+          Manifold,
+          DrainTrap {}
+
   /** A kind whose handle joins some of its ports. */
   sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
 
@@ -256,7 +268,7 @@ public sealed interface Kind {
    *
    * @param crackingPressure pressure it takes to open (Pa)
    */
-  record CheckValve(double crackingPressure) implements Kind {
+  record CheckValve(double crackingPressure) implements Fitting {
     @Override
     public List<String> ports() {
       return IN_OUT;
@@ -264,7 +276,7 @@ public sealed interface Kind {
   }
 
   /** A float ball: air passes both ways, water shuts it. */
-  record AirAdmittanceValve() implements Kind {
+  record AirAdmittanceValve() implements Fitting {
     @Override
     public List<String> ports() {
       return List.of("in");
@@ -276,7 +288,7 @@ public sealed interface Kind {
    *
    * @param setPressure pressure it holds (Pa)
    */
-  record Regulator(double setPressure) implements Kind {
+  record Regulator(double setPressure) implements Fitting {
     @Override
     public List<String> ports() {
       return IN_OUT;
@@ -284,7 +296,7 @@ public sealed interface Kind {
   }
 
   /** A screen that keeps grit out of what follows. */
-  record Strainer() implements Kind {
+  record Strainer() implements Fitting {
     @Override
     public List<String> ports() {
       return IN_OUT;
@@ -300,7 +312,7 @@ public sealed interface Kind {
    * @param doubling what has to pass until its loss has doubled, if anybody knows (m³)
    */
   record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
-      implements Kind {
+      implements Fitting {
 
     /** Makes a filter that stays as clean as it is. */
     public Filter(Grade grade, double ratedFlow, double ratedLoss) {
@@ -385,7 +397,7 @@ public sealed interface Kind {
    *
    * @param precharge air pressure without water (Pa)
    */
-  record Accumulator(double precharge) implements Kind {
+  record Accumulator(double precharge) implements Fitting {
     @Override
     public List<String> ports() {
       return List.of("in");
@@ -444,7 +456,7 @@ public sealed interface Kind {
   }
 
   /** A fitting with three ends. */
-  record Tee() implements Kind {
+  record Tee() implements Fitting {
     @Override
     public List<String> ports() {
       return List.of("a", "b", "c");
@@ -456,7 +468,7 @@ public sealed interface Kind {
    *
    * @param outlets how many
    */
-  record Manifold(int outlets) implements Kind {
+  record Manifold(int outlets) implements Fitting {
     @Override
     public List<String> ports() {
       List<String> names = new ArrayList<>();
@@ -544,7 +556,7 @@ public sealed interface Kind {
   }
 
   /** A water seal against smell. */
-  record DrainTrap() implements Kind {
+  record DrainTrap() implements Fitting {
     @Override
     public List<String> ports() {
       return IN_OUT;

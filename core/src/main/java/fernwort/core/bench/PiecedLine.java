@@ -3,6 +3,8 @@ package fernwort.core.bench;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
+import fernwort.core.plumbing.LinePipes;
+import fernwort.core.rig.Line;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;
 import java.util.ArrayList;
@@ -19,7 +21,7 @@ import java.util.stream.IntStream;
 public record PiecedLine(List<Piece> pieces, double pressure, double flow) {
 
   /** Of the inside of new plastic pipe and hose (m). */
-  static final double ROUGHNESS = 1.5e-6;
+  static final double ROUGHNESS = LinePipes.roughness(Line.Material.PVC_HOSE);
 
   private static final double WIDER_BY_HAND = 1.25;
   private static final double SAME_BORE = 5e-4;

@@ -131,7 +131,7 @@ public final class LinePipes {
    * Returns the roughness of new drawn or extruded wall (m), Moody's (1944) for drawn tubing; for
    * stainless tube and silicone hose that of commercial finish.
    */
-  static double roughness(Line.Material material) {
+  public static double roughness(Line.Material material) {
     return switch (material) {
       case PEX, POLYETHYLENE, PVC_HOSE, RIGID_PVC, COPPER -> 1.5e-6;
       case STAINLESS, SILICONE_HOSE -> 3e-6;

@@ -43,7 +43,7 @@ final class FlowModel {
     this.levels = levels;
     this.pipes = pipes;
     wet = new WetPorts(graph, levels, conditions);
-    vents = new Vents(plumbing, pipes).of(conditions.vents().orElseGet(wet::ventLines));
+    vents = new Vents(plumbing, pipes).of(conditions.carried().vents().orElseGet(wet::ventLines));
     built = builder().build(Set.of(), Set.of());
   }
 

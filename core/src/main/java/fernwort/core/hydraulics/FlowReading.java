@@ -151,11 +151,11 @@ final class FlowReading {
   private boolean runsFull(String line, double flow) {
     double froude = pipes.froude(plumbing.lineNumber(line), flow);
     return froude >= pipes.primes()
-        || conditions.runningFull().contains(line) && froude >= LinePipes.STAYS_PRIMED;
+        || conditions.carried().runningFull().contains(line) && froude >= LinePipes.STAYS_PRIMED;
   }
 
   private Map<String, Double> air() {
-    Map<String, Double> air = new HashMap<>(conditions.airPressure());
+    Map<String, Double> air = new HashMap<>(conditions.carried().airPressure());
     built
         .ventLinks()
         .forEach((place, link) -> {

@@ -136,7 +136,7 @@ final class NetworkBuilder {
     Venting vent = vents.get(tank.id());
     if (vent == null
         || levels.isBrimFull(tank.id())
-        || conditions.airlocked().contains(tank.id())) {
+        || conditions.carried().airlocked().contains(tank.id())) {
       return -1;
     }
     int water = building.junction(wet.surface(tank));
@@ -151,7 +151,7 @@ final class NetworkBuilder {
    * air locked in, one that does neither.
    */
   private int waterOf(Part tank) {
-    if (conditions.airlocked().contains(tank.id())) {
+    if (conditions.carried().airlocked().contains(tank.id())) {
       return building.junction(wet.surface(tank));
     }
     int water = building.reservoir(wet.surface(tank));
@@ -239,7 +239,7 @@ final class NetworkBuilder {
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       Part tank = plumbing.tanks().get(i);
       for (int v : plumbing.tankVertices(i)) {
-        boolean takes = !conditions.airlocked().contains(tank.id());
+        boolean takes = !conditions.carried().airlocked().contains(tank.id());
         if (node[v] < 0 || levels.wet(v) || levels.floatShut(v) || !takes) {
           continue;
         }

@@ -35,7 +35,7 @@ final class WetPorts {
     plumbing = graph.plumbing();
     water = conditions.water();
     outlets = new Outlets(graph);
-    reach = new Reach(graph, levels, conditions.airlocked());
+    reach = new Reach(graph, levels, conditions.carried().airlocked());
     joined = new Joined(plumbing.size());
     flood();
     join();
@@ -109,7 +109,7 @@ final class WetPorts {
         default -> {}
       }
     }
-    for (String line : conditions.runningFull()) {
+    for (String line : conditions.carried().runningFull()) {
       reach.runsFull(plumbing.lineNumber(line));
     }
     reach.run();
@@ -122,7 +122,7 @@ final class WetPorts {
 
   boolean pours(Part jug) {
     return graph.is(jug, Kind.PortableContainer.POURING.id())
-        && !conditions.emptyJugs().contains(jug.id());
+        && !conditions.carried().emptyJugs().contains(jug.id());
   }
 
   double surface(Part tank) {
@@ -158,14 +158,14 @@ final class WetPorts {
   /** The port at which a tank spills, as a vertex; −1 for none. */
   int spill(int tank) {
     Part part = plumbing.tanks().get(tank);
-    String port = conditions.spilling().get(part.id());
+    String port = conditions.carried().spilling().get(part.id());
     return port == null ? -1 : plumbing.vertex(part, port);
   }
 
   /** Where air meets the water at a port; at one that spills, over the crest behind it. */
   double spillHeight(int v) {
     Part part = plumbing.part(v);
-    return plumbing.port(v).equals(conditions.spilling().get(part.id()))
+    return plumbing.port(v).equals(conditions.carried().spilling().get(part.id()))
         ? levels.surface(part.id())
         : levels.height(v);
   }

@@ -1,6 +1,7 @@
 package fernwort.core.road;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
@@ -196,7 +197,7 @@ public record Drive(String words, List<Stretch> stretches) {
             }
           });
       state = end.state();
-      conditions = conditions.after(end.flows().runningFull(), Set.of(), Set.of());
+      conditions = conditions.carrying(Carried.runningFull(end.flows().runningFull()));
     }
     Map<String, Double> tanks = new TreeMap<>();
     for (Part tank : plumbing.tanks()) {

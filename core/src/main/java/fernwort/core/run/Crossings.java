@@ -10,27 +10,37 @@ final class Crossings {
   /** A volume and a rounding error of it cannot be told apart by less than this (m³). */
   private static final double SPECK = 1e-15;
 
-  private final double[] volume;
-  private final double[] capacity;
+  private final Tanks tanks;
+  private final Thresholds[] thresholds;
+
+  /** Between which thresholds each tank stood when that was last looked at. */
+  private final int[] parts;
 
   /**
    * Looks at the volumes of a run.
    *
-   * @param volume what each tank holds (m³); looked at as it is when asked
-   * @param capacity what each holds at most (m³)
+   * @param tanks the tanks; looked at as they are when asked
+   * @param thresholds the volumes of each at which something is covered or comes free
    */
-  Crossings(double[] volume, double[] capacity) {
-    this.volume = volume;
-    this.capacity = capacity;
+  Crossings(Tanks tanks, Thresholds[] thresholds) {
+    this.tanks = tanks;
+    this.thresholds = thresholds;
+    parts = new int[thresholds.length];
+  }
+
+  Crossings(Crossings other, Tanks tanks) {
+    this.tanks = tanks;
+    thresholds = other.thresholds;
+    parts = other.parts.clone();
   }
 
   /** Returns the volumes some time after the start of a step whose slopes are these. */
   double[] after(Rates start, Rates end, double seconds, double over) {
     double bent = seconds * seconds / (2 * over);
-    double[] moved = new double[volume.length];
+    double[] moved = new double[tanks.count()];
     for (int i = 0; i < moved.length; i++) {
       double change = start.gains()[i] * (seconds - bent) + end.gains()[i] * bent;
-      moved[i] = Math.clamp(volume[i] + change, 0, capacity[i]);
+      moved[i] = Math.clamp(tanks.volume(i) + change, 0, tanks.capacity(i));
     }
     return moved;
   }
@@ -48,11 +58,11 @@ final class Crossings {
    * Returns when the first threshold is met, with each volume on the parabola whose slope goes from
    * the first rate to the second over a step (s); infinite for none.
    */
-  double untilCrossing(Thresholds[] thresholds, Rates start, Rates end, double over) {
+  double untilCrossing(Rates start, Rates end, double over) {
     double soonest = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < volume.length; i++) {
-      double up = thresholds[i].above(volume[i]);
-      double down = thresholds[i].below(volume[i]);
+    for (int i = 0; i < tanks.count(); i++) {
+      double up = thresholds[i].above(tanks.volume(i));
+      double down = thresholds[i].below(tanks.volume(i));
       soonest = Math.min(soonest, untilAt(i, up, start, end, over));
       soonest = Math.min(soonest, untilAt(i, down, start, end, over));
     }
@@ -62,8 +72,8 @@ final class Crossings {
   /** Returns when the first tank is brim-full or empty (s). */
   double untilLimit(Rates start, Rates end, double over) {
     double soonest = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < volume.length; i++) {
-      soonest = Math.min(soonest, untilAt(i, capacity[i], start, end, over));
+    for (int i = 0; i < tanks.count(); i++) {
+      soonest = Math.min(soonest, untilAt(i, tanks.capacity(i), start, end, over));
       soonest = Math.min(soonest, untilAt(i, 0, start, end, over));
     }
     return soonest;
@@ -72,7 +82,7 @@ final class Crossings {
   private double untilAt(int tank, double target, Rates start, Rates end, double over) {
     double slope = start.gains()[tank];
     double bend = (end.gains()[tank] - slope) / (2 * over);
-    return meets(target - volume[tank], slope, bend);
+    return meets(target - tanks.volume(tank), slope, bend);
   }
 
   /** The first time, after the start, at which slope·t + bend·t² comes to a change. */
@@ -100,10 +110,24 @@ final class Crossings {
     return soonest;
   }
 
-  /** Tells whether a step carried a tank past a port, so that what is open has to be found anew. */
-  boolean crossed(Thresholds[] thresholds, int[] parts) {
-    for (int i = 0; i < volume.length; i++) {
-      if (thresholds[i].part(volume[i]) != parts[i]) {
+  /** Returns the next threshold of a tank above what it holds; infinite for none (m³). */
+  double above(int tank) {
+    return thresholds[tank].above(tanks.volume(tank));
+  }
+
+  /** Looks between which thresholds each tank stands. */
+  void look() {
+    for (int i = 0; i < parts.length; i++) {
+      parts[i] = thresholds[i].part(tanks.volume(i));
+    }
+  }
+
+  /**
+   * Tells whether a tank stands past a threshold since, so that what is open must be found anew.
+   */
+  boolean crossed() {
+    for (int i = 0; i < parts.length; i++) {
+      if (thresholds[i].part(tanks.volume(i)) != parts[i]) {
         return true;
       }
     }

@@ -154,10 +154,10 @@ final class Watch {
   }
 
   /** Returns all that is the case. */
-  Set<Standing> look(State state, Flows flows, Map<String, Double> air, Set<String> poured) {
+  Set<Standing> look(State state, Flows flows, Jugs jugs) {
     Set<Standing> standing = new HashSet<>();
     Levels levels = Levels.of(plumbing, state);
-    rig.tanks().forEach(t -> tank(t, levels, air, standing));
+    rig.tanks().forEach(t -> tank(t, levels, flows.air(), standing));
     flows
         .ends()
         .forEach((end, q) -> {
@@ -167,7 +167,7 @@ final class Watch {
         });
     flows.pumps().forEach((pump, runs) -> pump(pump, runs, standing));
     siphons(levels, flows, standing);
-    poured.forEach(jug -> standing.add(new Standing(Happening.Kind.POURED_OUT, jug)));
+    jugs.empty().forEach(jug -> standing.add(new Standing(Happening.Kind.POURED_OUT, jug)));
     return standing;
   }
 

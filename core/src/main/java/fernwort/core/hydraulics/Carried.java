@@ -1,0 +1,52 @@
+package fernwort.core.hydraulics;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a run carries from one moment to the next, and a flow taken by itself does not know.
+ *
+ * @param airPressure gauge pressure of the air above each tank's water, by id (Pa); 0 where none is
+ *     given
+ * @param runningFull ids of lines that ran full until now, which water does not leave at their
+ *     crest
+ * @param emptyJugs ids of portable containers that have been poured out
+ * @param airlocked ids of tanks whose air is shut in and so stiff that they take no more water than
+ *     they give
+ * @param spilling tanks that stand level with where a port lets their water over, by tank id: the
+ *     port, which passes on what comes in and no more
+ * @param vents lines that the air of each tank passes, by tank id; worked out when not given
+ */
+public record Carried(
+    Map<String, Double> airPressure,
+    Set<String> runningFull,
+    Set<String> emptyJugs,
+    Set<String> airlocked,
+    Map<String, String> spilling,
+    Optional<Map<String, List<String>>> vents) {
+
+  /** Nothing: every tank's air as outside, no line running full. */
+  public static final Carried NOTHING =
+      new Carried(Map.of(), Set.of(), Set.of(), Set.of(), Map.of(), Optional.empty());
+
+  public Carried {
+    airPressure = Map.copyOf(airPressure);
+    runningFull = Set.copyOf(runningFull);
+    emptyJugs = Set.copyOf(emptyJugs);
+    airlocked = Set.copyOf(airlocked);
+    spilling = Map.copyOf(spilling);
+    vents = vents.map(Map::copyOf);
+  }
+
+  /** Returns nothing but lines that ran full until now. */
+  public static Carried runningFull(Set<String> lines) {
+    return new Carried(Map.of(), lines, Set.of(), Set.of(), Map.of(), Optional.empty());
+  }
+
+  /** Returns nothing but the air's gauge pressure above tanks (Pa). */
+  public static Carried air(Map<String, Double> pressures) {
+    return new Carried(pressures, Set.of(), Set.of(), Set.of(), Map.of(), Optional.empty());
+  }
+}

@@ -1,0 +1,275 @@
+package fernwort.core.run;
+
+import fernwort.core.hydraulics.Carried;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.hydraulics.Surroundings;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Relief;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+
+/**
+ * How far a run has come: the water as it stands, what flows, and all that it carries along. A copy
+ * goes on by itself.
+ */
+final class Course {
+
+  final Plumbing plumbing;
+  final Watch watch;
+  final Tanks tanks;
+  final Crossings crossings;
+  final Spills spills;
+  final Locks locks;
+  final Wastes wastes;
+  final Jugs jugs;
+  final Pace pace;
+  final Warmth warmth;
+  final Totals totals;
+
+  private final Hydraulics hydraulics;
+  private final Conditions given;
+  private final Wear wear;
+
+  /** Where a tank's water comes to other lines, which decides what is open but cuts no step. */
+  private final Thresholds[] crests;
+
+  /** Vents that water has run through, whose sags hold some of it. */
+  private final Set<String> wetVents;
+
+  private State state;
+  private double time;
+  private Flows flows = Flows.NONE;
+  private Set<String> runningFull;
+
+  /** Lines that the air of each tank passes. */
+  private Map<String, List<String>> vents = Map.of();
+
+  Course(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions given) {
+    this.plumbing = plumbing;
+    this.hydraulics = hydraulics;
+    this.given = given;
+    this.state = state;
+    watch = new Watch(plumbing, state.slope());
+    tanks = new Tanks(plumbing, state);
+    crossings = new Crossings(tanks, thresholds(watch::heights));
+    crests = thresholds(watch::crests);
+    spills = new Spills(plumbing);
+    locks = new Locks(tanks);
+    wastes = new Wastes(watch, tanks);
+    jugs = new Jugs(plumbing.rig());
+    pace = new Pace();
+    warmth = new Warmth(plumbing);
+    wear = new Wear(plumbing);
+    totals = Totals.none();
+    wetVents = new HashSet<>();
+    runningFull = given.carried().runningFull();
+    lookAround();
+  }
+
+  /** A copy, through the same hydraulics or others of the same rig. */
+  Course(Course other, Hydraulics through) {
+    plumbing = other.plumbing;
+    hydraulics = through;
+    given = other.given;
+    state = other.state;
+    watch = other.watch;
+    tanks = new Tanks(other.tanks);
+    crossings = new Crossings(other.crossings, tanks);
+    crests = other.crests;
+    spills = new Spills(other.spills);
+    locks = new Locks(other.locks, tanks);
+    wastes = new Wastes(other.wastes, tanks);
+    jugs = new Jugs(other.jugs);
+    pace = new Pace(other.pace);
+    warmth = new Warmth(other.warmth);
+    wear = new Wear(other.wear);
+    totals = other.totals.copy();
+    wetVents = new HashSet<>(other.wetVents);
+    runningFull = other.runningFull;
+    time = other.time;
+    flows = other.flows;
+    vents = other.vents;
+  }
+
+  private Thresholds[] thresholds(BiFunction<Part, State, double[]> heights) {
+    Thresholds[] all = new Thresholds[tanks.count()];
+    for (int i = 0; i < all.length; i++) {
+      Part tank = tanks.part(i);
+      all[i] = Thresholds.of(plumbing, tank, heights.apply(tank, state), state.slope());
+    }
+    return all;
+  }
+
+  Hydraulics hydraulics() {
+    return hydraulics;
+  }
+
+  double time() {
+    return time;
+  }
+
+  Flows flows() {
+    return flows;
+  }
+
+  /** Returns the flows as they are, with what each tank gains by them. */
+  Rates rates() {
+    return rates(flows);
+  }
+
+  private Rates rates(Flows of) {
+    return new Rates(of, wastes.gains(of));
+  }
+
+  /** Returns the handles and the water as they stand. */
+  State now() {
+    return now(tanks.volumes());
+  }
+
+  private State now(double[] volumes) {
+    return new State(state.setting(), tanks.byId(volumes), state.slope());
+  }
+
+  /** Returns how much a tank gains before its water comes to another port or crest (m³). */
+  double untilPortOrCrest(int tank) {
+    double volume = tanks.volume(tank);
+    return Math.min(crossings.above(tank), crests[tank].above(volume)) - volume;
+  }
+
+  /** Sets a handle, switch, cap or tap. */
+  void set(String part, String position) {
+    state = state.with(part, position);
+    if (position.equals(Kind.PortableContainer.POURING.id())) {
+      jugs.fill(plumbing.rig().part(part));
+    }
+    spills.forget();
+    lookAround();
+    pace.restart(time);
+  }
+
+  /** Works out anew what the setting and the covered ports decide. */
+  void lookAround() {
+    State now = now();
+    crossings.look();
+    int[] reached = new int[tanks.count()];
+    for (int i = 0; i < reached.length; i++) {
+      reached[i] = crests[i].part(tanks.volume(i));
+    }
+    Surroundings around = hydraulics.around(now, reached);
+    wastes.runTo(around.wastes());
+    vents = around.vents();
+    Levels levels = Levels.of(plumbing, now);
+    for (int i = 0; i < tanks.count(); i++) {
+      breathe(i, around, levels);
+    }
+    locks.renew(time);
+    settle();
+  }
+
+  /** Finds the ways that the air of a tank has now. */
+  private void breathe(int tank, Surroundings around, Levels levels) {
+    Air air = tanks.air(tank);
+    // At a port where the level hovers, air passes beside the water: it stays open till it ends.
+    boolean beside = (pace.isHovering() || spills.has(tanks.id(tank))) && !air.isShutIn();
+    if (!beside) {
+      around.airOf(tanks.id(tank)).ifPresent(ways -> air.ways(levels, ways, wetVents));
+    }
+    if (air.hasNoWayIn()) {
+      vented(tanks.part(tank), levels).ifPresent(air::drawsUnder);
+    }
+    air.settle(tanks.volume(tank));
+  }
+
+  /** How deep a tank's highest vent is under water, where its line stands open (m). */
+  private Optional<Double> vented(Part tank, Levels levels) {
+    if (!Relief.of(plumbing, state.setting()).hasByVents(tank.id())) {
+      return Optional.empty();
+    }
+    return ((Kind.Tank) tank.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .map(p -> levels.surface(tank.id()) - levels.top(tank.port(p.id())))
+            .min(Double::compare);
+  }
+
+  /** Finds the flows anew for the water as it stands. */
+  void settle() {
+    flows = solve(tanks.volumes());
+  }
+
+  /** Returns what would flow with such volumes (m³), the rest as it stands. */
+  Rates at(double[] volumes) {
+    return rates(solve(volumes));
+  }
+
+  private Flows solve(double[] volumes) {
+    Carried carried =
+        new Carried(
+            tanks.pressures(volumes),
+            runningFull,
+            jugs.empty(),
+            locks.ids(),
+            spills.ports(),
+            Optional.of(vents));
+    return hydraulics.solve(spills.level(now(volumes)), wear.on(given).carrying(carried));
+  }
+
+  /** Moves the water of one step, or of its first part, and counts it. */
+  void move(Rates start, Rates end, double seconds, double over) {
+    double[] moved = crossings.after(start, end, seconds, over);
+    double bent = seconds * seconds / (2 * over);
+    count(start.flows(), seconds - bent);
+    count(end.flows(), bent);
+    warmth.advance(seconds, state.setting(), start.flows());
+    tanks.hold(moved);
+    time += seconds;
+  }
+
+  /** Lets time pass in which no water moves (s). */
+  void idle(double seconds) {
+    warmth.advance(seconds, state.setting(), flows);
+    time += seconds;
+  }
+
+  private void count(Flows of, double seconds) {
+    wear.count(of, seconds);
+    Totals.add(totals.supplied(), of.supplies(), seconds);
+    Totals.add(totals.drawn(), of.fixtures(), seconds);
+    Totals.add(totals.out(), of.ends(), seconds);
+    of.fixtures()
+        .forEach((fixture, q) -> {
+          if (wastes.isLost(fixture)) {
+            totals.out().merge(fixture, q * seconds, Double::sum);
+          }
+        });
+    jugs.pour(of, seconds);
+  }
+
+  /** Returns when a thermostat turns next (s). */
+  double untilTurn() {
+    return warmth.untilTurn(state.setting(), flows);
+  }
+
+  /** Keeps in mind which lines have had water in them, and which run full. */
+  void remember() {
+    flows
+        .lines()
+        .forEach((line, q) -> {
+          if (Math.abs(q) > Rates.STILL) {
+            wetVents.add(line);
+          }
+        });
+    runningFull = flows.runningFull();
+  }
+}

@@ -1,0 +1,104 @@
+package fernwort.core.run;
+
+import java.util.HashSet;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.IntPredicate;
+
+/**
+ * Tanks whose shut-in air is so stiff that they are taken to pass on what they get: air that gives
+ * way so little would keep the steps of a run short without an end.
+ */
+final class Locks {
+
+  /** How long a lock is trusted (s). */
+  private static final double TRUSTED = 60;
+
+  /** What an error in volume may do to the pressure of air that is shut in (Pa): 10 cm of water. */
+  private static final double MOST_SWING = 1000;
+
+  private final Tanks tanks;
+  private Set<String> locked = Set.of();
+  private double since;
+
+  Locks(Tanks tanks) {
+    this.tanks = tanks;
+  }
+
+  Locks(Locks other, Tanks tanks) {
+    this.tanks = tanks;
+    locked = other.locked;
+    since = other.since;
+  }
+
+  /** Returns the ids of the tanks that are locked. */
+  Set<String> ids() {
+    return locked;
+  }
+
+  /** Begins anew at a time (s): locks are only those tanks that have no air left. */
+  void renew(double time) {
+    Set<String> airless = new HashSet<>();
+    for (int i = 0; i < tanks.count(); i++) {
+      if (tanks.air(i).isAirless(tanks.volume(i))) {
+        airless.add(tanks.id(i));
+      }
+    }
+    locked = airless;
+    since = time;
+  }
+
+  /** Tells whether locks have stood so long that they should be looked at anew. */
+  boolean areStale(double time) {
+    return !locked.isEmpty() && time > since + TRUSTED;
+  }
+
+  void lock(int tank, double time) {
+    Set<String> more = new HashSet<>(locked);
+    more.add(tanks.id(tank));
+    locked = more;
+    since = time;
+  }
+
+  /** Returns the tank that keeps a step short, when it is for its air. */
+  OptionalInt stiff(Rates start, Rates end) {
+    int stiffest = 0;
+    for (int i = 0; i < tanks.count(); i++) {
+      double change = Math.abs(end.gains()[i] - start.gains()[i]);
+      double most = Math.abs(end.gains()[stiffest] - start.gains()[stiffest]);
+      stiffest = change > most ? i : stiffest;
+    }
+    return tanks.air(stiffest).isShutIn() ? OptionalInt.of(stiffest) : OptionalInt.empty();
+  }
+
+  /**
+   * Returns a tank whose shut-in air comes to its balance within a step, hardly moving: a step
+   * beyond would overshoot it, and swing about it without an end.
+   */
+  OptionalInt balanced(Rates start, Rates end, double seconds, Pace pace) {
+    return first(i -> {
+      double gain = start.gains()[i];
+      return Math.abs(gain) > Rates.STILL
+          && gain * end.gains()[i] < 0
+          && !pace.isTooCoarse(Math.abs(gain) * seconds);
+    });
+  }
+
+  /** Returns a tank whose shut-in air would swing by more than a coarse step can follow. */
+  OptionalInt swinging(Rates start, Rates end, double seconds) {
+    return first(i -> {
+      double moved = Math.abs(end.gains()[i] - start.gains()[i]) * seconds / 2;
+      return tanks.air(i).swing(tanks.volume(i), moved) > MOST_SWING;
+    });
+  }
+
+  /** The first tank with its air shut in, not locked yet, of which something holds. */
+  private OptionalInt first(IntPredicate holds) {
+    for (int i = 0; i < tanks.count(); i++) {
+      if (tanks.air(i).isShutIn() && !locked.contains(tanks.id(i)) && holds.test(i)) {
+        return OptionalInt.of(i);
+      }
+    }
+    return OptionalInt.empty();
+  }
+}

@@ -1,0 +1,134 @@
+package fernwort.core.run;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** The tanks of a run, by their place in the rig: what each holds, and the air above it. */
+final class Tanks {
+
+  private final Plumbing plumbing;
+  private final List<Part> parts;
+  private final Slope slope;
+  private final double[] volumes;
+  private final Air[] air;
+
+  Tanks(Plumbing plumbing, State state) {
+    this.plumbing = plumbing;
+    parts = plumbing.tanks();
+    slope = state.slope();
+    volumes = new double[parts.size()];
+    air = new Air[volumes.length];
+    for (int i = 0; i < volumes.length; i++) {
+      volumes[i] = Math.clamp(state.volume(id(i)), 0, capacity(i));
+      air[i] = new Air(capacity(i), volumes[i]);
+    }
+  }
+
+  Tanks(Tanks other) {
+    plumbing = other.plumbing;
+    parts = other.parts;
+    slope = other.slope;
+    volumes = other.volumes.clone();
+    air = other.airNow();
+  }
+
+  int count() {
+    return volumes.length;
+  }
+
+  Part part(int tank) {
+    return parts.get(tank);
+  }
+
+  String id(int tank) {
+    return part(tank).id();
+  }
+
+  /** Returns the place of a tank, −1 when there is none of this id. */
+  int place(String id) {
+    for (int i = 0; i < volumes.length; i++) {
+      if (id(i).equals(id)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /** Returns what a tank holds at most (m³). */
+  double capacity(int tank) {
+    return plumbing.room(id(tank)).capacity();
+  }
+
+  /** Returns what each holds (m³): the array itself, which moves with the run. */
+  double[] volumes() {
+    return volumes;
+  }
+
+  double volume(int tank) {
+    return volumes[tank];
+  }
+
+  Air air(int tank) {
+    return air[tank];
+  }
+
+  /** Returns copies of the air above each, as it is now. */
+  Air[] airNow() {
+    Air[] copies = new Air[air.length];
+    for (int i = 0; i < copies.length; i++) {
+      copies[i] = new Air(air[i]);
+    }
+    return copies;
+  }
+
+  /** Puts air as it was before above a tank, and lets it come to the water as it stands now. */
+  void restore(int tank, Air before) {
+    air[tank] = before;
+    air[tank].settle(volumes[tank]);
+  }
+
+  /** Brings the water to other volumes (m³), and the air after it. */
+  void hold(double[] moved) {
+    System.arraycopy(moved, 0, volumes, 0, volumes.length);
+    for (int i = 0; i < volumes.length; i++) {
+      air[i].settle(volumes[i]);
+    }
+  }
+
+  /** Returns an amount of each tank by its id. */
+  Map<String, Double> byId(double[] amounts) {
+    Map<String, Double> named = new HashMap<>();
+    for (int i = 0; i < amounts.length; i++) {
+      named.put(id(i), amounts[i]);
+    }
+    return named;
+  }
+
+  /** Returns the gauge pressure of the air above such volumes (m³), where there is any (Pa). */
+  Map<String, Double> pressures(double[] holding) {
+    Map<String, Double> pressures = new TreeMap<>();
+    for (int i = 0; i < holding.length; i++) {
+      double pressure = air[i].pressure(holding[i]);
+      if (pressure != 0) {
+        pressures.put(id(i), pressure);
+      }
+    }
+    return pressures;
+  }
+
+  /** Returns the head of a tank's water when it holds a volume (m³), its air's included (m). */
+  double head(int tank, double holding) {
+    Part part = part(tank);
+    double level = plumbing.room(part.id()).level(holding, slope);
+    double corner = slope.heightOf(new Point(part.x(), part.y(), part.height()));
+    return corner + level + Fluid.WATER.head(air[tank].pressure(holding));
+  }
+}

@@ -4,11 +4,12 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.Acted;
+import fernwort.core.run.Actor;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 
@@ -67,44 +68,39 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
 
   static RunAnswer of(Plumbing plumbing, State from, RunAsked asked) {
     Simulation run = Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY);
-    List<Event> events = new ArrayList<>();
+    Collected events = new Collected();
+    Acted acted = new Acted(run, List.of(asked.hands()), events::water, events::hand);
     List<Sample> samples = new ArrayList<>();
-    asked.every().ifPresent(e -> samples.add(Sample.of(run.moment())));
-    double sampled = 0;
-    List<RunAsked.Act> acts =
-        asked.acts().orElse(List.of()).stream()
-            .sorted(Comparator.comparingDouble(RunAsked.Act::at))
-            .toList();
-    for (RunAsked.Act act : acts) {
-      sampled = runTo(run, act.at(), asked, sampled, events, samples);
-      add(run.set(act.part(), act.position()), events);
-    }
-    runTo(run, asked.seconds(), asked, sampled, events, samples);
-    return new RunAnswer(events, samples, Sample.of(run.moment()));
+    asked
+        .every()
+        .ifPresent(every -> {
+          samples.add(Sample.of(run.moment()));
+          for (int i = 1; i * every <= asked.seconds(); i++) {
+            acted.runTo(i * every);
+            samples.add(Sample.of(run.moment()));
+          }
+        });
+    acted.runTo(asked.seconds());
+    acted.ask();
+    return new RunAnswer(events.found, samples, Sample.of(run.moment()));
   }
 
-  private static double runTo(
-      Simulation run,
-      double until,
-      RunAsked asked,
-      double sampled,
-      List<Event> events,
-      List<Sample> samples) {
-    double last = sampled;
-    double every = asked.every().orElse(Double.POSITIVE_INFINITY);
-    while (last + every <= until) {
-      last += every;
-      add(run.runTo(last), events);
-      samples.add(Sample.of(run.moment()));
-    }
-    add(run.runTo(until), events);
-    return last;
-  }
+  /** What begins and ends, as long as the answer has room for it. */
+  private static final class Collected {
 
-  private static void add(List<Happening> happenings, List<Event> events) {
-    for (Happening h : happenings) {
-      if (events.size() < MOST_EVENTS) {
-        events.add(new Event(h.at(), h.kind().name(), h.subject(), h.begins()));
+    private final List<Event> found = new ArrayList<>();
+
+    void water(Happening h) {
+      add(new Event(h.at(), h.kind().name(), h.subject(), h.begins()));
+    }
+
+    void hand(double at, Actor.Act act) {
+      add(new Event(at, Happening.Kind.HAND.name(), act.part(), true));
+    }
+
+    private void add(Event event) {
+      if (found.size() < MOST_EVENTS) {
+        found.add(event);
       }
     }
   }

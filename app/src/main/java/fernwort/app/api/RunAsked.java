@@ -1,6 +1,8 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import fernwort.core.run.Actor;
+import fernwort.core.run.WorkList;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Locale;
@@ -55,6 +57,13 @@ record RunAsked(
           String.format(
               Locale.ROOT, "“every” makes more than %d samples; give a longer time", MOST_SAMPLES));
     }
+  }
+
+  WorkList hands() {
+    return new WorkList(
+        acts.orElse(List.of()).stream()
+            .map(a -> new WorkList.Due(a.at(), new Actor.Act(a.part(), a.position())))
+            .toList());
   }
 
   Overlay overlay() {

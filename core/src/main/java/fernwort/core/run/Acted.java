@@ -32,7 +32,10 @@ public final class Acted {
     this.acts = acts;
   }
 
-  /** Runs on to a time (s), with what is done on the way. */
+  /**
+   * Runs on to a time (s), with what is done on the way. What is due at that very time is done when
+   * it runs on from there, or is asked for.
+   */
   public void runTo(double until) {
     while (run.time() < until - Actor.SAME) {
       ask();
@@ -45,14 +48,14 @@ public final class Acted {
   }
 
   /** Asks all who want to be asked now. */
-  private void ask() {
+  public void ask() {
     for (Actor actor : actors) {
       while (Actor.isDue(actor.next(run.moment()), run.moment())) {
         for (Actor.Act act : actor.act(run.moment())) {
           List<Happening> followed = new ArrayList<>(run.set(act.part(), act.position()));
           followed.removeIf(h -> h.kind() == Happening.Kind.HAND);
-          followed.forEach(water);
           acts.accept(run.time(), act);
+          followed.forEach(water);
         }
       }
     }

@@ -9,22 +9,22 @@ import java.util.Set;
 /** What begins and ends in a run: what is the case now, against when that was last asked. */
 final class Events {
 
-  private final Course course;
+  private final Progress progress;
   private Set<Watch.Standing> standing;
 
-  Events(Course course) {
-    this.course = course;
+  Events(Progress progress) {
+    this.progress = progress;
     standing = look();
   }
 
-  Events(Events other, Course course) {
-    this.course = course;
+  Events(Events other, Progress progress) {
+    this.progress = progress;
     standing = other.standing;
   }
 
   /** Returns what has begun and ended since this was last asked. */
   List<Happening> changes() {
-    course.remember();
+    progress.remember();
     Set<Watch.Standing> before = standing;
     standing = look();
     List<Happening> changes = new ArrayList<>();
@@ -37,22 +37,23 @@ final class Events {
       Set<Watch.Standing> those, Set<Watch.Standing> but, boolean begins, List<Happening> to) {
     for (Watch.Standing s : those) {
       if (!but.contains(s)) {
-        to.add(new Happening(course.time(), s.kind(), s.subject(), begins));
+        to.add(new Happening(progress.time(), s.kind(), s.subject(), begins));
       }
     }
   }
 
   private Set<Watch.Standing> look() {
-    Flows flows = course.flows();
-    Set<Watch.Standing> found = new HashSet<>(course.watch.look(course.now(), flows, course.jugs));
-    course
+    Flows flows = progress.flows();
+    Set<Watch.Standing> found =
+        new HashSet<>(progress.watch.look(progress.now(), flows, progress.jugs));
+    progress
         .warmth
-        .hot(course.now().setting())
+        .hot(progress.now().setting())
         .forEach(h -> found.add(new Watch.Standing(Happening.Kind.HOT, h)));
     flows
         .fixtures()
         .forEach((fixture, q) -> {
-          if (q > Rates.STILL && course.wastes.backsUp(fixture)) {
+          if (q > Rates.STILL && progress.wastes.backsUp(fixture)) {
             found.add(new Watch.Standing(Happening.Kind.BACKS_UP, fixture));
           }
         });

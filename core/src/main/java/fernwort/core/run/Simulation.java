@@ -19,14 +19,14 @@ public final class Simulation {
   /** A time this close to another has come (s). */
   private static final double NOW = 1e-9;
 
-  private final Course course;
+  private final Progress progress;
   private final Step step;
   private final Events events;
 
-  private Simulation(Course course, Events events) {
-    this.course = course;
+  private Simulation(Progress progress, Events events) {
+    this.progress = progress;
     this.events = events;
-    step = new Step(course);
+    step = new Step(progress);
   }
 
   /** Starts a run from a state, with clean filters and water at 15 °C. */
@@ -44,40 +44,40 @@ public final class Simulation {
    */
   public static Simulation start(
       Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions) {
-    Course course = new Course(plumbing, hydraulics, state, conditions);
-    return new Simulation(course, new Events(course));
+    Progress progress = new Progress(plumbing, hydraulics, state, conditions);
+    return new Simulation(progress, new Events(progress));
   }
 
   /** Returns a copy that runs on by itself, to go back to. */
   public Simulation copy() {
-    Course copy = new Course(course, course.hydraulics());
+    Progress copy = new Progress(progress, progress.hydraulics());
     return new Simulation(copy, new Events(events, copy));
   }
 
   /** Returns a copy that runs on through the same rig with other losses. */
   public Simulation with(Hydraulics other) {
-    Course copy = new Course(course, other);
+    Progress copy = new Progress(progress, other);
     copy.lookAround();
     return new Simulation(copy, new Events(events, copy));
   }
 
   /** Returns how things stand. */
   public Moment moment() {
-    Rates rates = course.rates();
-    Map<String, Double> gains = new TreeMap<>(course.tanks.byId(rates.gains()));
+    Rates rates = progress.rates();
+    Map<String, Double> gains = new TreeMap<>(progress.tanks.byId(rates.gains()));
     return new Moment(
-        course.time(),
-        course.now(),
+        progress.time(),
+        progress.now(),
         rates.flows(),
         gains,
         rates.flows().air(),
-        course.warmth.temperatures(),
-        course.totals.copy());
+        progress.warmth.temperatures(),
+        progress.totals.copy());
   }
 
   /** Returns the time since the run began (s). */
   public double time() {
-    return course.time();
+    return progress.time();
   }
 
   /**
@@ -87,8 +87,8 @@ public final class Simulation {
    * @throws Refusal when the part or position does not exist
    */
   public List<Happening> set(String part, String position) {
-    course.plumbing.rig().position(part, position);
-    course.set(part, position);
+    progress.plumbing.rig().position(part, position);
+    progress.set(part, position);
     List<Happening> happenings = new ArrayList<>();
     happenings.add(new Happening(time(), Happening.Kind.HAND, part, true));
     happenings.addAll(events.changes());

@@ -23,30 +23,30 @@ final class Step {
   /** A line with more than this has water moving in it (m³/s). */
   private static final double MOVING = 1e-9;
 
-  private final Course course;
+  private final Progress progress;
   private final Tanks tanks;
   private final Crossings crossings;
   private final Pace pace;
 
-  Step(Course course) {
-    this.course = course;
-    tanks = course.tanks;
-    crossings = course.crossings;
-    pace = course.pace;
+  Step(Progress progress) {
+    this.progress = progress;
+    tanks = progress.tanks;
+    crossings = progress.crossings;
+    pace = progress.pace;
   }
 
   /** Takes a step, at most to a time (s); tells whether anything may be otherwise after it. */
   boolean take(double until) {
-    double left = until - course.time();
-    double turn = Math.max(SHORTEST, course.untilTurn());
-    Rates start = course.rates();
+    double left = until - progress.time();
+    double turn = Math.max(SHORTEST, progress.untilTurn());
+    Rates start = progress.rates();
     if (start.areStill()) {
-      course.idle(Math.min(left, turn));
+      progress.idle(Math.min(left, turn));
       return turn <= left;
     }
-    if (course.locks.areStale(course.time())) {
-      course.lookAround();
-      start = course.rates();
+    if (progress.locks.areStale(progress.time())) {
+      progress.lookAround();
+      start = progress.rates();
     }
     flow(start, longest(start, Math.min(left, turn)));
     return true;
@@ -54,12 +54,12 @@ final class Step {
 
   /** How long the step may be by what its start tells (s). */
   private double longest(Rates start, double most) {
-    double paced = Math.min(pace.next(course.time()), most);
+    double paced = Math.min(pace.next(progress.time()), most);
     double met = crossings.untilCrossing(start, start, paced);
     double h = Math.min(paced, Math.max(pace.shortest(), met));
-    h = Math.min(h, course.jugs.untilPouredOut(start.flows()));
+    h = Math.min(h, progress.jugs.untilPouredOut(start.flows()));
     h = Math.min(h, crossings.untilLimit(start, start, h));
-    return course.wastes.untilBackedUp(crossings, start, h, pace.shortest());
+    return progress.wastes.untilBackedUp(crossings, start, h, pace.shortest());
   }
 
   /** Tries a step, shortens it until its error is small enough, and takes what may be taken. */
@@ -70,12 +70,12 @@ final class Step {
     double error = 0;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Effort.look();
-      end = course.at(crossings.after(start, start, h, h));
+      end = progress.at(crossings.after(start, start, h, h));
       error = Crossings.difference(start.gains(), end.gains()) * h / 2;
       OptionalInt stiff = stiff(start, end, h, error);
       if (stiff.isPresent()) {
-        course.locks.lock(stiff.getAsInt(), course.time());
-        course.settle();
+        progress.locks.lock(stiff.getAsInt(), progress.time());
+        progress.settle();
         return;
       }
       if (!pace.isTooCoarse(error) || h <= shortest) {
@@ -93,30 +93,30 @@ final class Step {
   /** The tank whose shut-in air stands against this step, if one does. */
   private OptionalInt stiff(Rates start, Rates end, double h, double error) {
     if (pace.isTooCoarse(error) && (h < STIFF || h <= pace.shortest())) {
-      OptionalInt tank = course.locks.stiff(start, end);
+      OptionalInt tank = progress.locks.stiff(start, end);
       if (tank.isPresent()) {
         return tank;
       }
     }
     if (pace.isCoarse()) {
-      OptionalInt tank = course.locks.swinging(start, end, h);
+      OptionalInt tank = progress.locks.swinging(start, end, h);
       if (tank.isPresent()) {
         return tank;
       }
     }
-    return course.locks.balanced(start, end, h, pace);
+    return progress.locks.balanced(start, end, h, pace);
   }
 
   private void move(Rates start, Rates end, double h, double error) {
     double crossing = Math.max(pace.shortest(), crossings.untilCrossing(start, end, h));
     double taken = Math.min(h, Math.min(crossing, crossings.untilLimit(start, end, h)));
-    boolean turns = taken < h || course.jugs.runOut(start.flows(), taken);
-    course.move(start, end, taken, h);
+    boolean turns = taken < h || progress.jugs.runOut(start.flows(), taken);
+    progress.move(start, end, taken, h);
     pace.learn(h, taken, error);
     if (turns || crossings.crossed()) {
       turn(end);
     } else {
-      course.settle();
+      progress.settle();
       letGo();
     }
   }
@@ -131,14 +131,14 @@ final class Step {
     double high = within;
     while (high - low > pace.shortest()) {
       double middle = (low + high) / 2;
-      Rates then = course.at(crossings.after(start, start, middle, middle));
+      Rates then = progress.at(crossings.after(start, start, middle, middle));
       if (moving(then.flows()).equals(before)) {
         low = middle;
       } else {
         high = middle;
       }
     }
-    course.move(start, start, high, high);
+    progress.move(start, start, high, high);
     pace.slowDown();
     turn(start);
   }
@@ -158,14 +158,14 @@ final class Step {
   /** Works out anew what is open after a port or crest was met, with what moved until then. */
   private void turn(Rates before) {
     Air[] airBefore = tanks.airNow();
-    course.lookAround();
+    progress.lookAround();
     letGo();
     boolean held = false;
     for (int i = 0; i < tanks.count(); i++) {
       held |= stopsAtPort(i, before, airBefore[i]);
     }
     if (!held) {
-      pace.flip(course.time());
+      pace.flip(progress.time());
     }
   }
 
@@ -174,9 +174,9 @@ final class Step {
    * which it turned. Tells whether it does.
    */
   private boolean stopsAtPort(int tank, Rates before, Air airBefore) {
-    Flows after = course.flows();
+    Flows after = progress.flows();
     double gained = before.gains()[tank];
-    double gains = course.rates().gains()[tank];
+    double gains = progress.rates().gains()[tank];
     boolean rose = gained > Rates.STILL && gains < -Rates.STILL;
     boolean fell = gained < -Rates.STILL && gains > Rates.STILL;
     // Where the level hovers at a port, air passes there as it did while the port was free.
@@ -185,27 +185,27 @@ final class Step {
       return false;
     }
     boolean begins =
-        rose && course.spills.begins(tanks.part(tank), before.flows(), after, 0)
+        rose && progress.spills.begins(tanks.part(tank), before.flows(), after, 0)
             || fell
-                && course.spills.begins(
-                    tanks.part(tank), after, before.flows(), course.untilPortOrCrest(tank));
+                && progress.spills.begins(
+                    tanks.part(tank), after, before.flows(), progress.untilPortOrCrest(tank));
     if (!begins) {
       return false;
     }
     tanks.restore(tank, free);
-    course.settle();
-    if (course.flows().spills().get(tanks.id(tank)) == Flows.Spill.HOLDS) {
+    progress.settle();
+    if (progress.flows().spills().get(tanks.id(tank)) == Flows.Spill.HOLDS) {
       return true;
     }
-    course.spills.forget(tanks.id(tank));
-    course.lookAround();
+    progress.spills.forget(tanks.id(tank));
+    progress.lookAround();
     return false;
   }
 
   /** Lets tanks go that no longer stand level with a port. */
   private void letGo() {
-    while (course.spills.letGo(course.flows())) {
-      course.lookAround();
+    while (progress.spills.letGo(progress.flows())) {
+      progress.lookAround();
     }
   }
 }

@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.plumbing.Plumbing;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -17,27 +15,8 @@ class ActedTest {
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
   private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
 
-  /** A hand that does one thing after another, each at its time. */
-  private static final class Hand implements Actor {
-
-    private record Due(double at, Act act) {}
-
-    private final Deque<Due> list = new ArrayDeque<>();
-
-    private Hand at(double seconds, String part, String position) {
-      list.add(new Due(seconds, new Act(part, position)));
-      return this;
-    }
-
-    @Override
-    public double next(Moment now) {
-      return list.isEmpty() ? Double.POSITIVE_INFINITY : list.element().at();
-    }
-
-    @Override
-    public List<Act> act(Moment now) {
-      return List.of(list.remove().act());
-    }
+  private static WorkList.Due due(double seconds, String part, String position) {
+    return new WorkList.Due(seconds, new Actor.Act(part, position));
   }
 
   private static Simulation begin() {
@@ -56,7 +35,7 @@ class ActedTest {
     Simulation acted = begin();
     List<Actor.Act> done = new ArrayList<>();
     List<Double> times = new ArrayList<>();
-    Hand hand = new Hand().at(60, "sink", "shut").at(90, "shower", "warm");
+    WorkList hand = new WorkList(List.of(due(90, "shower", "warm"), due(60, "sink", "shut")));
     new Acted(
             acted,
             List.of(hand),
@@ -81,8 +60,8 @@ class ActedTest {
   @Test
   void twoWhoActAtOnceBothDoAndNobodyActsAfterTheEnd() {
     Simulation run = begin();
-    Hand first = new Hand().at(0, "sink", "shut").at(400, "sink", "cold");
-    Hand second = new Hand().at(0, "pump", "off");
+    WorkList first = new WorkList(List.of(due(0, "sink", "shut"), due(400, "sink", "cold")));
+    WorkList second = new WorkList(List.of(due(0, "pump", "off")));
     new Acted(run, List.of(first, second), h -> {}, (at, act) -> {}).runTo(300);
     assertThat(run.moment().state().setting().of("sink")).isEqualTo("shut");
     assertThat(run.moment().state().setting().of("pump")).isEqualTo("off");
@@ -92,7 +71,7 @@ class ActedTest {
   @Test
   void whatBeginsInTheWaterIsToldTheHandItselfIsNot() {
     List<Happening.Kind> told = new ArrayList<>();
-    Hand hand = new Hand().at(30, "sink", "shut");
+    WorkList hand = new WorkList(List.of(due(30, "sink", "shut")));
     new Acted(begin(), List.of(hand), h -> told.add(h.kind()), (at, act) -> {}).runTo(3600);
     assertThat(told).isNotEmpty().doesNotContain(Happening.Kind.HAND);
   }

@@ -23,7 +23,7 @@ import java.util.function.BiFunction;
  * How far a run has come: the water as it stands, what flows, and all that it carries along. A copy
  * goes on by itself.
  */
-final class Course {
+final class Progress {
 
   final Plumbing plumbing;
   final Watch watch;
@@ -55,7 +55,7 @@ final class Course {
   /** Lines that the air of each tank passes. */
   private Map<String, List<String>> vents = Map.of();
 
-  Course(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions given) {
+  Progress(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions given) {
     this.plumbing = plumbing;
     this.hydraulics = hydraulics;
     this.given = given;
@@ -78,7 +78,7 @@ final class Course {
   }
 
   /** A copy, through the same hydraulics or others of the same rig. */
-  Course(Course other, Hydraulics through) {
+  Progress(Progress other, Hydraulics through) {
     plumbing = other.plumbing;
     hydraulics = through;
     given = other.given;

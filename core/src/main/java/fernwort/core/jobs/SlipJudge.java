@@ -1,0 +1,155 @@
+package fernwort.core.jobs;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.jobs.Trial.Thing;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What a slip led to, held against the job done right: how bad it is, how soon, what was lost. */
+final class SlipJudge {
+
+  /** Less than this share of what should have come or moved, and the job is not done. */
+  private static final double HALF = 0.5;
+
+  private final Plumbing plumbing;
+  private final SlipWords words;
+
+  SlipJudge(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    words = new SlipWords(plumbing.rig());
+  }
+
+  /**
+   * Judges a slip.
+   *
+   * @param meant what comes of the job done right
+   * @param came what came of the slip
+   * @param from how things stood before either
+   */
+  Slip judge(Try slip, Trial.Outcome meant, Trial.Outcome came, State from) {
+    Verdict verdict = new Verdict();
+    dangers(meant, came, verdict);
+    harms(meant, came, verdict);
+    losses(meant, came, verdict);
+    if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
+      verdict.leads(Saying.of("the job does not get done"), Slip.Grade.NUISANCE);
+    }
+    return new Slip(
+        slip.kind(),
+        slip.step(),
+        slip.words(),
+        verdict.grade,
+        Double.isFinite(verdict.after) ? verdict.after : 0,
+        verdict.lost,
+        SlipWords.sentence(verdict.leads),
+        SlipWords.undone(verdict.grade, verdict.broken, verdict.lost));
+  }
+
+  /** What is found while a slip is judged; the worst decides. */
+  private static final class Verdict {
+
+    private final List<Saying> leads = new ArrayList<>();
+    private Slip.Grade grade = Slip.Grade.HARMLESS;
+
+    /** When the first harm began (s); infinite for none. */
+    private double after = Double.POSITIVE_INFINITY;
+
+    private double lost;
+    private boolean broken;
+
+    private void leads(Saying to, Slip.Grade atLeast) {
+      leads.add(to);
+      grade = grade.compareTo(atLeast) <= 0 ? grade : atLeast;
+    }
+
+    private void begins(double at) {
+      after = Math.min(after, at);
+    }
+  }
+
+  private void dangers(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    for (Map.Entry<Warning.Key, Double> danger : came.dangers().entrySet()) {
+      if (!meant.dangers().containsKey(danger.getKey())) {
+        verdict.leads(words.danger(danger.getKey()), Slip.Grade.GRAVE);
+        verdict.begins(danger.getValue());
+      }
+    }
+    verdict.broken =
+        came.dangers().keySet().stream().anyMatch(d -> d.code() == Warning.Code.HEATER_DRY);
+  }
+
+  private void harms(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    for (Map.Entry<Thing, Double> thing : came.happenings().entrySet()) {
+      if (meant.happenings().containsKey(thing.getKey())) {
+        continue;
+      }
+      words
+          .harm(thing.getKey(), thing.getValue())
+          .ifPresent(harm -> {
+            boolean breaks = breaks(thing.getKey().kind());
+            verdict.leads(harm, breaks ? Slip.Grade.GRAVE : Slip.Grade.BAD);
+            verdict.begins(thing.getValue());
+            verdict.broken |= breaks;
+          });
+    }
+  }
+
+  private void losses(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    for (Map.Entry<String, Double> out : came.out().entrySet()) {
+      double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
+      if (more > StageRun.SPLASH) {
+        verdict.lost += more;
+        verdict.leads(words.loss(more, out.getKey()), Slip.Grade.BAD);
+        Thing runs = new Thing(Happening.Kind.RUNS_OUT, out.getKey());
+        Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
+      }
+    }
+  }
+
+  private static boolean breaks(Happening.Kind kind) {
+    return switch (kind) {
+      case BULGES, SUCKED_IN, DRAWS_AIR -> true;
+      case FULL,
+          DRY,
+          RUNS_OUT,
+          SIPHONS,
+          CYCLES,
+          RESTS,
+          POURED_OUT,
+          BACKS_UP,
+          FLOAT_SHUTS,
+          HOT,
+          HAND ->
+          false;
+    };
+  }
+
+  /**
+   * Tells whether the job is not done: a tap gives less than half of what it should, or a tank's
+   * water moved less than half as far as it should have.
+   */
+  private boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
+    boolean dry =
+        meant.served().entrySet().stream()
+            .anyMatch(t ->
+                came.served().getOrDefault(t.getKey(), 0.0) < HALF * t.getValue()
+                    && t.getValue() > Flows.TRICKLE);
+    return dry
+        || plumbing.tanks().stream()
+            .map(Part::id)
+            .anyMatch(t -> {
+              double should = meant.end().volume(t) - from.volume(t);
+              double did = came.end().volume(t) - from.volume(t);
+              return Math.abs(should) > StageRun.SPLASH
+                  && Math.abs(did - should) > HALF * Math.abs(should);
+            });
+  }
+}

@@ -38,12 +38,14 @@ const charts = (() => {
     const rest = Math.round(seconds % 60);
     if (minutes === 0) return `${rest} s`;
     if (minutes < 60) return rest === 0 ? `${minutes} min` : `${minutes} min ${rest} s`;
-    return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+    return minutes % 60 === 0
+      ? `${minutes / 60} h`
+      : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
   }
 
   const SPANS = [
-    1, 2, 5, 10, 20, 30, 60, 120, 300, 600, 1200, 1800, 3600, 7200, 10800, 21600, 43200, 86400, 172800,
-    432000,
+    1, 2, 5, 10, 20, 30, 60, 120, 300, 600, 1200, 1800, 3600, 7200, 10800, 21600, 43200, 86400,
+    172800, 432000,
   ];
 
   function options(figure, plot, data) {

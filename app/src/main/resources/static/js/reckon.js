@@ -53,7 +53,10 @@ document.addEventListener("input", (event) => {
   if (card && event.target.matches("input:not([type=checkbox]), textarea")) {
     typed.set(card, { ...typed.get(card), [event.target.name]: event.target.value });
     clearTimeout(pauses.get(card));
-    pauses.set(card, setTimeout(() => reckon(card, false), PAUSE));
+    pauses.set(
+      card,
+      setTimeout(() => reckon(card, false), PAUSE),
+    );
   }
 });
 document.addEventListener("change", (event) => {

@@ -95,7 +95,10 @@ function fillTable(figure, data) {
     .querySelector("tbody")
     .replaceChildren(
       ...shown.map((i) =>
-        row([charts.span(data.at[i]), ...data.courses.map((c) => charts.rounded(c.values[i]))], "row"),
+        row(
+          [charts.span(data.at[i]), ...data.courses.map((c) => charts.rounded(c.values[i]))],
+          "row",
+        ),
       ),
     );
 }

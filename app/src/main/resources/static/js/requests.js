@@ -33,6 +33,15 @@ function next() {
   }
 }
 
+/** Tells what a renewed part has to say by a place that stays: a swapped one would not be heard. */
+function say(part) {
+  const words = part.matches?.("[data-say]") ? part : part.querySelector?.("[data-say]");
+  const text = words?.textContent.replace(/\s+/g, " ").trim() ?? "";
+  const said = document.getElementById("said");
+  if (text && said && said.textContent !== text) said.textContent = text;
+}
+
+document.addEventListener("htmx:afterSettle", (event) => say(event.detail.elt));
 document.addEventListener("htmx:configRequest", (event) => {
   event.detail.headers["X-XSRF-TOKEN"] = document.querySelector("meta[name=csrf]").content;
   event.detail.headers["X-Screen"] = narrow.matches ? "narrow" : "wide";

@@ -6,6 +6,7 @@ import fernwort.app.Missing;
 import fernwort.app.format.RigFormat;
 import fernwort.app.store.RigStore;
 import fernwort.app.store.backup.Backups;
+import fernwort.core.describe.Alteration;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;
@@ -17,7 +18,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
-import java.util.function.UnaryOperator;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
@@ -111,19 +111,18 @@ public class Descriptions {
    * Changes the description of a rig by one step, which can be undone.
    *
    * @param seen the version that the person looked at
-   * @param what the step in a few words
    * @throws fernwort.app.store.StaleVersion when somebody changed it since
    * @throws fernwort.core.rig.InvalidRigException with every fault, when the step breaks the rig
    */
-  public void change(OpenRig rig, int seen, String who, String what, UnaryOperator<Rig> step) {
-    Rig changed = step.apply(rig.rig());
+  public void change(OpenRig rig, int seen, String who, Alteration step) {
+    Rig changed = step.on(rig.rig());
     List<Problem> before = RigLimits.problems(rig.rig());
     List<Problem> gained =
         RigLimits.problems(changed).stream().filter(p -> !before.contains(p)).toList();
     if (!gained.isEmpty()) {
       throw new InvalidRigException(gained);
     }
-    store.change(rig.id(), seen, changed.name(), kept(changed), who, what);
+    store.change(rig.id(), seen, changed.name(), kept(changed), who, step.words(rig.rig()));
   }
 
   /** Takes the last step of the description back (−1) or puts it back (1), if there is one. */

@@ -4,6 +4,7 @@ import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.describe.Alteration;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
@@ -15,7 +16,6 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
-import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Controller;
@@ -58,9 +58,9 @@ class DescribeController {
   /** Who makes a step, seeing which version; bound from the form and the cookie. */
   private record Hand(String rig, int version, String who) {}
 
-  private String step(Hand hand, String what, UnaryOperator<Rig> step, String look) {
+  private String step(Hand hand, Alteration step, String look) {
     OpenRig open = rigs.open(hand.rig());
-    rigs.change(open, hand.version(), hand.who(), what, step);
+    rigs.change(open, hand.version(), hand.who(), step);
     return "redirect:/rigs/" + hand.rig() + "/rig" + look;
   }
 
@@ -75,11 +75,7 @@ class DescribeController {
     Rig rig = rigs.open(id).rig();
     Part old = rig.part(part);
     Part changed = Describing.part(rig, old, new Values(form, units));
-    return step(
-        new Hand(id, version, who),
-        "Changed " + old.label(),
-        r -> RigEdit.of(r).change(part, p -> changed),
-        "?part=" + part);
+    return step(new Hand(id, version, who), new Alteration.PartChanged(changed), "?part=" + part);
   }
 
   @PostMapping("/parts/{part}/remove")
@@ -88,9 +84,7 @@ class DescribeController {
       @PathVariable String part,
       @RequestParam int version,
       @ModelAttribute("who") String who) {
-    String label = rigs.open(id).rig().part(part).label();
-    return step(
-        new Hand(id, version, who), "Took out " + label, r -> RigEdit.of(r).remove(part), "");
+    return step(new Hand(id, version, who), new Alteration.PartTakenOut(part), "");
   }
 
   @PostMapping("/lines/{line}")
@@ -103,11 +97,7 @@ class DescribeController {
       @ModelAttribute("units") Units units) {
     Line old = RigEdit.of(rigs.open(id).rig()).line(line);
     Line changed = Describing.line(old, new Values(form, units));
-    return step(
-        new Hand(id, version, who),
-        "Changed line " + old.label(),
-        r -> RigEdit.of(r).changeLine(line, l -> changed),
-        "?line=" + line);
+    return step(new Hand(id, version, who), new Alteration.LineChanged(changed), "?line=" + line);
   }
 
   @PostMapping("/lines/{line}/insert")
@@ -130,11 +120,9 @@ class DescribeController {
                 () -> new Refusal(added.label() + " has one end only; tee it off instead"));
     return step(
         new Hand(id, version, who),
-        "Put %s into %s".formatted(part.label(), old.label()),
-        r ->
-            turned
-                ? RigEdit.of(r).insert(line, part, ends.second(), ends.first())
-                : RigEdit.of(r).insert(line, part, ends.first(), ends.second()),
+        turned
+            ? new Alteration.PartPutIn(line, part, ends.second(), ends.first())
+            : new Alteration.PartPutIn(line, part, ends.first(), ends.second()),
         "?part=" + part.id());
   }
 
@@ -170,8 +158,7 @@ class DescribeController {
     double branch = units.parse("Length of the branch", Measure.LENGTH, length);
     return step(
         new Hand(id, version, who),
-        "Teed %s off %s".formatted(part.label(), old.label()),
-        r -> RigEdit.of(r).teeOff(line, part, added.end(), branch),
+        new Alteration.PartTeedOff(line, part, added.end(), branch),
         "?part=" + part.id());
   }
 
@@ -181,9 +168,7 @@ class DescribeController {
       @PathVariable String line,
       @RequestParam int version,
       @ModelAttribute("who") String who) {
-    String label = RigEdit.of(rigs.open(id).rig()).line(line).label();
-    return step(
-        new Hand(id, version, who), "Took off " + label, r -> RigEdit.of(r).disconnect(line), "");
+    return step(new Hand(id, version, who), new Alteration.LineTakenOff(line), "");
   }
 
   @PostMapping("/add")
@@ -210,11 +195,7 @@ class DescribeController {
             units.parse("Height over the ground", Measure.LENGTH, height),
             added.bodyLitres() / 1000,
             added.kind());
-    return step(
-        new Hand(id, version, who),
-        "Added " + part.label(),
-        r -> RigEdit.of(r).add(part),
-        "?part=" + part.id());
+    return step(new Hand(id, version, who), new Alteration.PartAdded(part), "?part=" + part.id());
   }
 
   @PostMapping("/connect")
@@ -227,27 +208,14 @@ class DescribeController {
       @RequestParam String length,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
-    Rig rig = rigs.open(id).rig();
-    PortRef start = port(from);
-    PortRef end = port(to);
-    String label =
-        RigEdit.shortened(rig.part(start.part()).label() + " to " + rig.part(end.part()).label());
-    Line line =
-        new Line(
-            RigEdit.of(rig).freeId(start.part() + "-" + end.part()),
-            label,
-            start,
-            end,
+    Alteration.PortsJoined joined =
+        Alteration.PortsJoined.of(
+            rigs.open(id).rig(),
+            port(from),
+            port(to),
             units.parse("Bore", Measure.LENGTH, bore),
-            units.parse("Length", Measure.LENGTH, length),
-            Line.Material.PEX,
-            1.2,
-            List.of());
-    return step(
-        new Hand(id, version, who),
-        "Joined " + label,
-        r -> RigEdit.of(r).connect(line),
-        "?line=" + line.id());
+            units.parse("Length", Measure.LENGTH, length));
+    return step(new Hand(id, version, who), joined, "?line=" + joined.line().id());
   }
 
   private static PortRef port(String text) {
@@ -276,8 +244,7 @@ class DescribeController {
             units.parse("Ahead of the rear axle", Measure.LENGTH, x),
             0,
             units.parse("Height over the ground", Measure.LENGTH, z));
-    return step(
-        new Hand(id, version, who), "Added place " + label, r -> RigEdit.of(r).place(place), "");
+    return step(new Hand(id, version, who), new Alteration.PlaceAdded(place), "");
   }
 
   @PostMapping("/vehicle")
@@ -288,8 +255,7 @@ class DescribeController {
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
     Vehicle changed = new VehicleForm(units).read(new Values(form, units));
-    return step(
-        new Hand(id, version, who), "Changed the vehicle", r -> RigEdit.of(r).vehicle(changed), "");
+    return step(new Hand(id, version, who), new Alteration.VehicleChanged(changed), "");
   }
 
   @PostMapping("/mend")
@@ -306,8 +272,8 @@ class DescribeController {
                 new Refusal("That finding is gone, or cannot be mended with a click; look again"));
     return step(
         new Hand(id, version, who),
-        "Mended: " + found.title(),
-        found.change().orElse(UnaryOperator.identity()),
+        new Alteration.Mended(
+            found.title().toString(), found.change().orElse(UnaryOperator.identity())),
         "");
   }
 
@@ -329,10 +295,6 @@ class DescribeController {
       @RequestParam int version,
       @RequestParam String name,
       @ModelAttribute("who") String who) {
-    return step(
-        new Hand(id, version, who),
-        "Renamed to " + name.strip(),
-        r -> RigEdit.of(r).rename(name.strip()),
-        "");
+    return step(new Hand(id, version, who), new Alteration.Renamed(name.strip()), "");
   }
 }

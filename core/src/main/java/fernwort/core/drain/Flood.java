@@ -26,6 +26,9 @@ import java.util.stream.IntStream;
  */
 public final class Flood {
 
+  /** Ends of a line whose heights differ by less are level (m). */
+  private static final double LEVEL = 1e-9;
+
   private final Plumbing plumbing;
   private final Levels levels;
   private final double[] spill;
@@ -177,8 +180,8 @@ public final class Flood {
   private static double shareBelow(double water, double a, double b) {
     double low = Math.min(a, b);
     double high = Math.max(a, b);
-    if (water >= high - 1e-9) {
-      return water > low + 1e-6 || Double.isInfinite(water) ? 1 : 0;
+    if (water >= high - LEVEL) {
+      return water > low + Levels.COVERED || Double.isInfinite(water) ? 1 : 0;
     }
     return Math.clamp((water - low) / (high - low), 0, 1);
   }

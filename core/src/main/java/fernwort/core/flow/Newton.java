@@ -17,6 +17,15 @@ final class Newton {
   private static final int MOST_ROUNDS = 60;
   private static final double HELD = 1e-6;
 
+  /** Of a flow, the share by which it may still change when it has settled. */
+  private static final double SHARE = 1e-8;
+
+  /** A pressure that answers a flow by less is taken not to answer at all (s/m²). */
+  private static final double RESPONDS = 1e-6;
+
+  /** What a regulator holds back has settled when it changes by less (m). */
+  private static final double STEADY = 1e-9;
+
   private final FlowNetwork network;
   private final Skeleton skeleton;
   private final int[] live;
@@ -257,7 +266,7 @@ final class Newton {
       double across = head[network.from[live[i]]] - head[network.to[live[i]]];
       double change = (across - law[2 * i]) / law[2 * i + 1];
       target[i] = flow[i] + change;
-      most = Math.max(most, Math.abs(change) / (SETTLED + 1e-8 * Math.abs(flow[i])));
+      most = Math.max(most, Math.abs(change) / (SETTLED + SHARE * Math.abs(flow[i])));
     }
     return most;
   }
@@ -335,9 +344,9 @@ final class Newton {
         boolean tooLow = excess < -HELD && held[i] > 0;
         if (tooHigh || tooLow) {
           double response = response(i);
-          double change = response > 1e-6 ? excess / response : -0.5 * held[i];
+          double change = response > RESPONDS ? excess / response : -0.5 * held[i];
           double next = Math.max(0, held[i] + change);
-          moved |= Math.abs(next - held[i]) > 1e-9;
+          moved |= Math.abs(next - held[i]) > STEADY;
           held[i] = next;
         }
       }

@@ -19,6 +19,9 @@ public record Pipe(
 
   private static final double ORDINARY_SPEED = 0.5;
 
+  /** The slope of a loss is taken to be at least this, for the solver to divide by (s/m²). */
+  private static final double LEAST_SLOPE = 1e-6;
+
   /** Returns a pipe that loses the same either way. */
   public static Pipe of(double bore, double length, double roughness, double k, Fluid fluid) {
     return new Pipe(bore, length, roughness, k, k, fluid);
@@ -60,7 +63,7 @@ public record Pipe(
               + 2 * kinetic * k * size;
     }
     into[at] = flow >= 0 ? loss : -loss;
-    into[at + 1] = Math.max(slope, 1e-6);
+    into[at + 1] = Math.max(slope, LEAST_SLOPE);
   }
 
   /** Returns the head lost (m) at a flow (m³/s), with the flow's sign. */

@@ -20,6 +20,9 @@ import java.util.Optional;
 /** Tanks that fill or empty without air, or without anybody watching; gray with no room left. */
 final class TankCheck implements Check {
 
+  /** A tank with less room than this is full to whoever looks at it (m³): a millilitre. */
+  private static final double NO_ROOM = 1e-6;
+
   /** Share of fresh water that is taken to become gray; a default, most of what is used does. */
   private static final double BECOMES_GRAY = 0.9;
 
@@ -166,7 +169,7 @@ final class TankCheck implements Check {
   private static void brimFull(Scene scene, List<Warning> found) {
     for (Part tank : scene.plumbing().tanks()) {
       boolean full =
-          scene.levels().volume(tank.id()) >= scene.plumbing().room(tank.id()).capacity() - 1e-6;
+          scene.levels().volume(tank.id()) >= scene.plumbing().room(tank.id()).capacity() - NO_ROOM;
       if (full && !Relief.of(scene.plumbing(), scene.setting()).has(tank.id(), Optional.empty())) {
         found.add(
             new Warning(

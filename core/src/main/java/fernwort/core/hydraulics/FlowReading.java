@@ -22,6 +22,9 @@ final class FlowReading {
 
   static final double STILL = 1e-10;
 
+  /** Above this share all that comes is water; what lacks is a rounding error of the mixing. */
+  private static final double ALL_WATER = 1 - 1e-9;
+
   private final WetPorts wet;
   private final Plumbing plumbing;
   private final Levels levels;
@@ -224,7 +227,7 @@ final class FlowReading {
 
   private Flows.Running running(Part part, int link, double[] q, double[] share) {
     double rise = water.pressure(flow.heads()[network.to(link)] - flow.heads()[network.from(link)]);
-    if (share[network.from(link)] < 1 - 1e-9) {
+    if (share[network.from(link)] < ALL_WATER) {
       return new Flows.Running(Flows.Does.DRAWS_AIR, q[link], rise, 1);
     }
     if (part.kind() instanceof Kind.Pump pump && cycling.contains(plumbing.index(part.id()))) {

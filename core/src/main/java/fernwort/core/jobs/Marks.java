@@ -19,9 +19,7 @@ final class Marks {
     return ((Kind.Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
-            .noneMatch(p ->
-                levels.volume(tank) > 1e-9
-                    && levels.surface(tank) > levels.height(part.port(p.id())) + 1e-6);
+            .noneMatch(p -> levels.isCovered(part.port(p.id())));
   }
 
   /** A volume this near to a mark is at it (m³). */
@@ -42,11 +40,10 @@ final class Marks {
   static boolean isFull(Plumbing plumbing, State state, String tank) {
     Part part = plumbing.rig().part(tank);
     Levels levels = Levels.of(plumbing, state);
-    boolean brim = levels.volume(tank) >= plumbing.room(tank).capacity() - 1e-9;
-    return brim
+    return levels.isBrimFull(tank)
         || ((Kind.Tank) part.kind())
             .tankPorts().stream()
                 .filter(p -> p.use() == TankPort.Use.VENT)
-                .anyMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) + 1e-6);
+                .anyMatch(p -> levels.isCovered(part.port(p.id())));
   }
 }

@@ -123,7 +123,7 @@ final class StageRun {
 
   private void pass(double seconds) {
     double until = run.time() + seconds;
-    while (run.time() < until - 1e-6 && harm.isEmpty()) {
+    while (run.isBefore(until) && harm.isEmpty()) {
       note(run.runToNext(until), Set.of());
     }
   }

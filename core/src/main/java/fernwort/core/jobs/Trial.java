@@ -8,6 +8,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.Actor;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -176,13 +177,13 @@ final class Trial {
      */
     private void pass(Pause pause) {
       double until = run.time() + pause.seconds();
-      while (run.time() < until - 1e-6) {
+      while (run.isBefore(until)) {
         Moment before = run.moment();
         if (isFullBefore(Math.min(until, run.time() + SLICE), pause.full())) {
           return;
         }
         Moment after = run.moment();
-        boolean whole = after.time() - before.time() >= SLICE - 1e-6;
+        boolean whole = after.time() - before.time() >= SLICE - Actor.SAME;
         if (whole && after.isSettledSince(before, STEADY)) {
           double left = (until - after.time()) / (after.time() - before.time());
           after
@@ -200,7 +201,7 @@ final class Trial {
 
     /** Runs on to a time, or until the tank that is watched is full; tells whether it is. */
     private boolean isFullBefore(double limit, Optional<String> watched) {
-      while (run.time() < limit - 1e-6) {
+      while (run.isBefore(limit)) {
         List<Happening> next = run.runToNext(limit);
         note(next);
         if (next.stream().anyMatch(h -> isFull(h, watched))) {

@@ -14,6 +14,9 @@ import java.util.Optional;
 /** What a run sheet says where something is waited for. */
 final class WaitWords {
 
+  /** A tank that gains less than this is taken to be shut off (m³/s): half a litre in a day. */
+  private static final double NO_FLOW = 1e-8;
+
   private static final String DRAWS_AIR =
       "It rattles and spits: there is no more to be had before the tank is where it should be.";
 
@@ -75,7 +78,7 @@ final class WaitWords {
     boolean floats =
         plumbing.rig().part(tank).kind() instanceof Kind.Tank t
             && t.tankPorts().stream().anyMatch(p -> !p.letsOut());
-    boolean shut = end.gains().getOrDefault(tank, 0.0) < 1e-8;
+    boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
     return floats && shut
         ? "The flow stops by itself: the float has shut."
         : "Watch its gauge: no water shows in time.";

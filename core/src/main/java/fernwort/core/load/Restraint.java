@@ -21,6 +21,9 @@ public record Restraint(double load, double holds) {
 
   private static final double GRAVITY = 9.80665;
 
+  /** Keeps a load that lashings just hold from asking for one more. */
+  private static final double ROUNDING = 1e-9;
+
   /**
    * Weighs lashings against a load.
    *
@@ -46,6 +49,6 @@ public record Restraint(double load, double holds) {
 
   /** Returns how many lashings like these it takes. */
   public int needed(int lashings) {
-    return (int) Math.ceil(lashings * load / holds - 1e-9);
+    return (int) Math.ceil(lashings * load / holds - ROUNDING);
   }
 }

@@ -1,16 +1,10 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import java.util.ArrayDeque;
-import java.util.Deque;
-import java.util.LinkedHashSet;
-import java.util.Map;
+import java.util.List;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /** What hangs on a port, whichever way water runs and however the handles stand. */
 public final class Beyond {
@@ -26,28 +20,10 @@ public final class Beyond {
    * @return ids, the nearest first; empty when no line is joined there
    */
   public static Set<String> of(Rig rig, Part part, String port) {
-    Set<String> seen = new LinkedHashSet<>();
-    Deque<String> front = new ArrayDeque<>();
-    Map<PortRef, Line> lines = rig.linesByPort();
-    Map<String, Part> parts = rig.partsById();
-    follow(lines.get(part.port(port)), part.port(port), front);
-    while (!front.isEmpty()) {
-      String at = front.remove();
-      Part here = parts.getOrDefault(at, part);
-      if (at.equals(part.id()) || !seen.add(at) || isEnd(here.kind())) {
-        continue;
-      }
-      for (String out : here.kind().ports()) {
-        follow(lines.get(here.port(out)), here.port(out), front);
-      }
-    }
-    return seen;
-  }
-
-  private static void follow(@Nullable Line line, PortRef from, Deque<String> front) {
-    if (line != null) {
-      front.add(line.other(from).part());
-    }
+    Walk walk = new Walk(rig, p -> !p.id().equals(part.id()) && !isEnd(p.kind()));
+    Set<String> beyond = walk.parts(List.of(part.port(port)));
+    beyond.remove(part.id());
+    return beyond;
   }
 
   /** Tells whether a part gives, takes or moves water, rather than only passing it on. */

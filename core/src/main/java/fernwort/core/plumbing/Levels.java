@@ -17,8 +17,14 @@ import java.util.Map;
  */
 public final class Levels {
 
-  /** Less room than this is none (m³). */
-  private static final double BRIM = 1e-9;
+  /** Less room, or less water, than this is none (m³): a microlitre, far less than a drop. */
+  private static final double NONE = 1e-9;
+
+  /**
+   * A port is covered once water stands so far above its lower edge (m). It is no more than a
+   * rounding error of a level, so that a tank filled to a port's very height leaves it free.
+   */
+  public static final double COVERED = 1e-6;
 
   private final Plumbing plumbing;
 
@@ -95,7 +101,17 @@ public final class Levels {
 
   /** Tells whether not a drop more fits into a tank. */
   public boolean isBrimFull(String tank) {
-    return volume(tank) >= plumbing.room(tank).capacity() - BRIM;
+    return volume(tank) >= plumbing.room(tank).capacity() - NONE;
+  }
+
+  /** Tells whether there is not a drop in a tank. */
+  public boolean isEmpty(String tank) {
+    return volume(tank) <= NONE;
+  }
+
+  /** Tells whether the water of a tank covers one of its ports. */
+  public boolean isCovered(PortRef tankPort) {
+    return covered(plumbing.vertex(tankPort));
   }
 
   /** Returns the height of a port's upper edge, where it closes to air (m). */
@@ -169,6 +185,6 @@ public final class Levels {
 
   private boolean stands(int tankPort, double over) {
     int index = plumbing.index(plumbing.part(tankPort).id());
-    return volume[index] > 1e-9 && surface[index] > over + 1e-6;
+    return volume[index] > NONE && surface[index] > over + COVERED;
   }
 }

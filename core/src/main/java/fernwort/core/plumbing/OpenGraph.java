@@ -3,8 +3,11 @@ package fernwort.core.plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import java.util.ArrayDeque;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The open passages of one setting, as forward lists of directed edges.
@@ -212,6 +215,25 @@ public final class OpenGraph {
     int[] islands = new int[first.length];
     Arrays.setAll(islands, joined::find);
     return islands;
+  }
+
+  /** Returns the ports that open passages lead to from some ports, those included. O(V + E). */
+  public BitSet reached(IntStream ports) {
+    BitSet reached = new BitSet(first.length);
+    ArrayDeque<Integer> front = new ArrayDeque<>();
+    ports.forEach(v -> {
+      reached.set(v);
+      front.add(v);
+    });
+    while (!front.isEmpty()) {
+      for (int e = first[front.remove()]; e >= 0; e = next[e]) {
+        if (!reached.get(to[e])) {
+          reached.set(to[e]);
+          front.add(to[e]);
+        }
+      }
+    }
+    return reached;
   }
 
   /** Tells whether a part stands in this position. */

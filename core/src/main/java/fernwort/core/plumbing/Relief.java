@@ -4,10 +4,9 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.TankPort;
-import java.util.ArrayDeque;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
-import java.util.Deque;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.PriorityQueue;
@@ -116,19 +115,13 @@ public final class Relief {
       String tank, Optional<String> source, Set<String> seen, IntPredicate ports) {
     seen.add(tank);
     int from = plumbing.index(tank);
-    boolean[] reached = new boolean[plumbing.size()];
-    Deque<Integer> front = new ArrayDeque<>();
-    for (int v = plumbing.first(from); v < plumbing.first(from + 1); v++) {
-      if (!plumbing.onlyIn(v) && ports.test(v)) {
-        reached[v] = true;
-        front.add(v);
-      }
-    }
-    spread(front, reached);
-    for (int v = 0; v < reached.length; v++) {
+    BitSet reached =
+        graph.reached(
+            IntStream.range(plumbing.first(from), plumbing.first(from + 1))
+                .filter(v -> !plumbing.onlyIn(v) && ports.test(v)));
+    for (int v = reached.nextSetBit(0); v >= 0; v = reached.nextSetBit(v + 1)) {
       Part part = plumbing.part(v);
-      boolean own = source.filter(part.id()::equals).isPresent() || part.id().equals(tank);
-      if (!reached[v] || own) {
+      if (source.filter(part.id()::equals).isPresent() || part.id().equals(tank)) {
         continue;
       }
       boolean on =
@@ -164,28 +157,8 @@ public final class Relief {
   /** The ports that what comes from a source reaches, through anything but tanks. */
   private Set<Integer> fedBy(String source) {
     int from = plumbing.index(source);
-    boolean[] reached = new boolean[plumbing.size()];
-    Deque<Integer> front = new ArrayDeque<>();
-    for (int v = plumbing.first(from); v < plumbing.first(from + 1); v++) {
-      reached[v] = true;
-      front.add(v);
-    }
-    spread(front, reached);
-    return IntStream.range(0, reached.length)
-        .filter(v -> reached[v])
+    return graph.reached(IntStream.range(plumbing.first(from), plumbing.first(from + 1))).stream()
         .boxed()
         .collect(Collectors.toSet());
-  }
-
-  private void spread(Deque<Integer> front, boolean[] reached) {
-    while (!front.isEmpty()) {
-      int v = front.remove();
-      for (int e = graph.first(v); e >= 0; e = graph.next(e)) {
-        if (!reached[graph.to(e)]) {
-          reached[graph.to(e)] = true;
-          front.add(graph.to(e));
-        }
-      }
-    }
   }
 }

@@ -41,6 +41,9 @@ public record Drive(String words, List<Stretch> stretches) {
   private static final double HARDER = 1.25;
   private static final double RISE = 0.3;
 
+  /** Less than this has not left (m³): far less than a drop. */
+  private static final double NOTHING = 1e-9;
+
   /**
    * A stretch of road.
    *
@@ -192,7 +195,7 @@ public record Drive(String words, List<Stretch> stretches) {
       end.totals()
           .out()
           .forEach((id, volume) -> {
-            if (volume > 1e-9) {
+            if (volume > NOTHING) {
               ends.merge(id, volume, Double::sum);
             }
           });
@@ -202,7 +205,7 @@ public record Drive(String words, List<Stretch> stretches) {
     Map<String, Double> tanks = new TreeMap<>();
     for (Part tank : plumbing.tanks()) {
       double lost = start.volume(tank.id()) - state.volume(tank.id());
-      if (lost > 1e-9) {
+      if (lost > NOTHING) {
         tanks.put(tank.id(), lost);
       }
     }

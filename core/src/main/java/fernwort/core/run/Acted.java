@@ -37,7 +37,7 @@ public final class Acted {
    * it runs on from there, or is asked for.
    */
   public void runTo(double until) {
-    while (run.time() < until - Actor.SAME) {
+    while (run.isBefore(until)) {
       ask();
       double next = until;
       for (Actor actor : actors) {

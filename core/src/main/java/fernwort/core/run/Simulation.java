@@ -95,6 +95,11 @@ public final class Simulation {
     return happenings;
   }
 
+  /** Tells whether a time is yet to come (s). */
+  public boolean isBefore(double until) {
+    return time() < until - Actor.SAME;
+  }
+
   /** Runs on to a time (s) and returns what begins and ends on the way. */
   public List<Happening> runTo(double until) {
     List<Happening> all = new ArrayList<>();

@@ -1,5 +1,6 @@
 package fernwort.core.run;
 
+import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
@@ -13,8 +14,8 @@ final class Thresholds {
   /** Water this far past a port counts as past it (m). */
   private static final double PAST = 3e-6;
 
-  /** A port counts as covered from so far above it (m), as {@code Levels} has it. */
-  private static final double COVERED = 1e-6;
+  /** A volume this near to a threshold is at it (m³). */
+  private static final double AT = 1e-12;
 
   private static final double SAME = 1e-5;
 
@@ -52,7 +53,7 @@ final class Thresholds {
     double[] rising = new double[count + 1];
     double[] falling = new double[count + 1];
     for (int i = 0; i < count; i++) {
-      middle[i] = room.volumeBelow(kept[i] + COVERED, slope);
+      middle[i] = room.volumeBelow(kept[i] + Levels.COVERED, slope);
       rising[i] = room.volumeBelow(kept[i] + PAST, slope);
       falling[i] = room.volumeBelow(kept[i] - PAST, slope);
     }
@@ -77,7 +78,7 @@ final class Thresholds {
   /** Returns the next threshold above a volume; infinite for none (m³). */
   double above(double volume) {
     for (double threshold : rising) {
-      if (threshold > volume + 1e-12) {
+      if (threshold > volume + AT) {
         return threshold;
       }
     }
@@ -87,7 +88,7 @@ final class Thresholds {
   /** Returns the next threshold below a volume; minus infinity for none (m³). */
   double below(double volume) {
     for (int i = falling.length - 1; i >= 0; i--) {
-      if (falling[i] < volume - 1e-12) {
+      if (falling[i] < volume - AT) {
         return falling[i];
       }
     }

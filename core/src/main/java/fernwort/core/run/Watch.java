@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Relief;
+import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -14,11 +15,8 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
-import java.util.ArrayDeque;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -45,6 +43,9 @@ final class Watch {
   private final Map<String, Part> parts;
   private final Map<PortRef, Line> linesByPort;
 
+  /** Walks through everything that water falls through. */
+  private final Walk falls;
+
   /** Lines on the ways out of the tanks' vents and overflows. */
   private final Set<String> overflows = new HashSet<>();
 
@@ -58,14 +59,15 @@ final class Watch {
     rig = plumbing.rig();
     parts = rig.partsById();
     linesByPort = rig.linesByPort();
+    falls = new Walk(rig, part -> !stops(part.kind()));
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Kind.Tank tank) {
-        spread(
-            tank.tankPorts().stream()
-                .filter(p -> p.use() == TankPort.Use.VENT)
-                .map(p -> part.port(p.id()))
-                .toList(),
-            overflows);
+        overflows.addAll(
+            falls.lines(
+                tank.tankPorts().stream()
+                    .filter(p -> p.use() == TankPort.Use.VENT)
+                    .map(p -> part.port(p.id()))
+                    .toList()));
       }
       if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
@@ -84,33 +86,6 @@ final class Watch {
   /** Returns the height above which water stands in a fixture (m). */
   double wasteHeight(String fixture) {
     return wasteHeights.getOrDefault(fixture, Double.POSITIVE_INFINITY);
-  }
-
-  /**
-   * Follows lines from some ports through everything that water falls through, up to tanks, pumps
-   * and ends, and collects the lines met.
-   */
-  private void spread(List<PortRef> from, Set<String> lines) {
-    Deque<PortRef> front = new ArrayDeque<>(from);
-    Set<PortRef> seen = new HashSet<>(from);
-    while (!front.isEmpty()) {
-      PortRef port = front.remove();
-      Line line = linesByPort.get(port);
-      if (line == null) {
-        continue;
-      }
-      lines.add(line.id());
-      PortRef far = line.other(port);
-      Part part = parts.get(far.part());
-      if (part == null || stops(part.kind())) {
-        continue;
-      }
-      for (String next : part.kind().ports()) {
-        if (seen.add(part.port(next))) {
-          front.add(part.port(next));
-        }
-      }
-    }
   }
 
   private static boolean stops(Kind kind) {
@@ -137,8 +112,7 @@ final class Watch {
    */
   double[] crests(Part tank, State state) {
     Levels levels = Levels.of(plumbing, state);
-    Set<String> lines = new HashSet<>();
-    spread(tank.kind().ports().stream().map(tank::port).toList(), lines);
+    Set<String> lines = falls.lines(tank.kind().ports().stream().map(tank::port).toList());
     DoubleStream.Builder heights = DoubleStream.builder();
     for (double port : heights(tank, state)) {
       heights.add(port);
@@ -173,15 +147,14 @@ final class Watch {
 
   private void tank(Part part, Levels levels, Map<String, Double> air, Set<Standing> standing) {
     Kind.Tank tank = (Kind.Tank) part.kind();
-    double surface = levels.surface(part.id());
     boolean outlet = false;
     boolean wet = false;
-    boolean full = levels.volume(part.id()) >= plumbing.room(part.id()).capacity() - 1e-9;
+    boolean full = levels.isBrimFull(part.id());
     for (TankPort port : tank.tankPorts()) {
-      boolean covered = surface > levels.height(part.port(port.id())) + 1e-6;
+      boolean covered = levels.isCovered(part.port(port.id()));
       if (port.use() == TankPort.Use.FEED || port.use() == TankPort.Use.DRAIN) {
         outlet = true;
-        wet |= covered && levels.volume(part.id()) > 1e-9;
+        wet |= covered;
       }
       full |= port.use() == TankPort.Use.VENT && covered;
       if (covered && !port.letsOut()) {

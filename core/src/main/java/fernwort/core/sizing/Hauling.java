@@ -16,6 +16,9 @@ import fernwort.core.say.Saying;
  */
 public record Hauling(int containers, int perTrip, int trips, double load, double price) {
 
+  /** Keeps a volume that just fills its containers from asking for one more. */
+  private static final double ROUNDING = 1e-9;
+
   /**
    * A container.
    *
@@ -52,7 +55,7 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
               Amount.mass(container.full()),
               Amount.mass(payload)));
     }
-    int fillings = (int) Math.ceil(volume / container.capacity() - 1e-9);
+    int fillings = (int) Math.ceil(volume / container.capacity() - ROUNDING);
     int trips = (fillings + carried - 1) / carried;
     double load = Math.min(carried, fillings) * container.full();
     return new Hauling(fillings, carried, trips, load, volume * perVolume + trips * perTrip);

@@ -61,6 +61,9 @@ public record PumpAndLines(
   private static final double LITRES_PER_MINUTE = 1e-3 / 60;
   private static final double LEAST_WATER = 5e-3;
 
+  /** What carries no more than this is dry (m³/s): a drop in a second or so. */
+  private static final double CARRIES = 1e-7;
+
   /**
    * A fixture.
    *
@@ -175,7 +178,7 @@ public record PumpAndLines(
     Map<String, Flows> alone = new HashMap<>();
     for (Part fixture : List.copyOf(bench.fixtures())) {
       Flows flows = bench.open(List.of(fixture));
-      if (flows.fixture(fixture.id()) > 1e-7) {
+      if (flows.fixture(fixture.id()) > CARRIES) {
         alone.put(fixture.id(), flows);
       } else {
         bench.fixtures().remove(fixture);
@@ -248,7 +251,7 @@ public record PumpAndLines(
 
   private static List<Taken> taken(Bench bench, Flows flows) {
     return bench.plumbing().rig().lines().stream()
-        .filter(l -> Math.abs(flows.line(l.id())) > 1e-7)
+        .filter(l -> Math.abs(flows.line(l.id())) > CARRIES)
         .map(l ->
             new Taken(
                 l.id(),
@@ -284,7 +287,7 @@ public record PumpAndLines(
       }
     }
     for (Part tank : bench.plumbing().tanks()) {
-      if (alone.tank(tank.id()) < -1e-7) {
+      if (alone.tank(tank.id()) < -CARRIES) {
         surface =
             tank.height()
                 + bench
@@ -358,7 +361,7 @@ public record PumpAndLines(
   private static List<Trial> bores(Bench bench, Flows all) {
     List<String> carrying =
         all.lines().entrySet().stream()
-            .filter(e -> Math.abs(e.getValue()) > 1e-7)
+            .filter(e -> Math.abs(e.getValue()) > CARRIES)
             .map(Map.Entry::getKey)
             .toList();
     return BORES.stream()

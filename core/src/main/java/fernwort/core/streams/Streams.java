@@ -1,5 +1,6 @@
 package fernwort.core.streams;
 
+import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -10,7 +11,6 @@ import fernwort.core.rig.TankPort;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -35,12 +35,14 @@ public final class Streams {
   private final Rig rig;
   private final Map<String, Part> parts;
   private final Map<PortRef, Line> lines;
+  private final Walk walk;
   private final Map<String, Stream> streams = new HashMap<>();
 
   private Streams(Rig rig) {
     this.rig = rig;
     this.parts = rig.partsById();
     this.lines = rig.linesByPort();
+    walk = new Walk(rig, Streams::passes);
   }
 
   /** Returns the stream of every line, by line id. */
@@ -102,21 +104,9 @@ public final class Streams {
     }
   }
 
-  /** Lines reached from a port through everything but tanks, fixtures and heaters. */
+  /** Lines reached from a port through everything but tanks, fixtures, heaters and pumps. */
   private Set<String> spread(PortRef start) {
-    Set<String> reached = new HashSet<>();
-    Deque<PortRef> queue = new ArrayDeque<>(List.of(start));
-    while (!queue.isEmpty()) {
-      PortRef port = queue.remove();
-      Line line = lines.get(port);
-      if (line != null && reached.add(line.id())) {
-        PortRef far = line.other(port);
-        if (passes(part(far))) {
-          part(far).kind().ports().forEach(p -> queue.add(part(far).port(p)));
-        }
-      }
-    }
-    return reached;
+    return walk.lines(List.of(start));
   }
 
   private static boolean passes(Part part) {

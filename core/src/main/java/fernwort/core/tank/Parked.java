@@ -22,6 +22,12 @@ public record Parked(
 
   private static final double GRID = 0.5;
 
+  /** Keeps a depth that is just a step of the gauge from being rounded below it. */
+  private static final double ROUNDING = 1e-9;
+
+  /** What is left in a tank is alike within so much (m³): a millilitre. */
+  private static final double ALIKE = 1e-6;
+
   /** Looks at a tank that holds so much (m³) on a slope. */
   public static Parked of(Kind.Tank tank, TankRoom room, double volume, Slope slope) {
     Gauge gauge = tank.gauge();
@@ -30,7 +36,7 @@ public record Parked(
     double along = (room.level(volume, slope) - floor) / slope.up().z();
     double wet = Math.clamp(along, 0, depth);
     boolean sender = gauge.kind() == Gauge.GaugeKind.SENDER;
-    int steps = sender ? (int) Math.floor(wet / depth * gauge.steps() + 1e-9) : 0;
+    int steps = sender ? (int) Math.floor(wet / depth * gauge.steps() + ROUNDING) : 0;
     return new Parked(
         TankFigures.of(tank, room, slope),
         steps,
@@ -58,7 +64,7 @@ public record Parked(
         Slope slope = new Slope(pitch, roll);
         double left = undrained(tank, room, slope);
         boolean flatter = Math.hypot(pitch, roll) < Math.hypot(best.pitch(), best.roll());
-        if (left < least - 1e-6 || left < least + 1e-6 && flatter) {
+        if (left < least - ALIKE || left < least + ALIKE && flatter) {
           best = slope;
           least = Math.min(least, left);
         }

@@ -9,6 +9,15 @@ import java.util.List;
 /** Turns a tank's outside shape and walls into the solids of its inside. */
 final class Solids {
 
+  /** The sine of a turn below which two sides of a section run straight on. */
+  private static final double STRAIGHT = 1e-9;
+
+  /** Faces of blocks so near each other touch (m): a thousandth of a millimetre. */
+  private static final double TOUCHING = 1e-6;
+
+  /** Edges so near each other are in line (m), as what was typed and added up may be. */
+  private static final double SAME = 1e-9;
+
   private static final int SIDES = 64;
 
   /** Scales a polygon's radius so that it has the circle's area. */
@@ -89,7 +98,7 @@ final class Solids {
       double[] v = unit(here, after);
       double turn = u[0] * v[1] - u[1] * v[0];
       double cosine = u[0] * v[0] + u[1] * v[1];
-      double slide = Math.abs(turn) < 1e-9 ? 0 : wall * (1 - cosine) / turn;
+      double slide = Math.abs(turn) < STRAIGHT ? 0 : wall * (1 - cosine) / turn;
       inside.add(
           new Shape.Corner(
               here.x() - u[1] * wall - u[0] * slide, here.z() + u[0] * wall - u[1] * slide));
@@ -135,12 +144,12 @@ final class Solids {
   private static boolean touches(Shape.Block b, Shape.Block other, int axis, boolean top) {
     double face = top ? high(b)[axis] : low(b)[axis];
     double facing = top ? low(other)[axis] : high(other)[axis];
-    return Math.abs(face - facing) < 1e-6;
+    return Math.abs(face - facing) < TOUCHING;
   }
 
   private static boolean covers(Shape.Block other, Shape.Block b, int axis) {
     for (int i = 0; i < 3; i++) {
-      if (i != axis && (low(other)[i] > low(b)[i] + 1e-9 || high(other)[i] < high(b)[i] - 1e-9)) {
+      if (i != axis && (low(other)[i] > low(b)[i] + SAME || high(other)[i] < high(b)[i] - SAME)) {
         return false;
       }
     }

@@ -21,6 +21,9 @@ public final class TankRoom {
 
   private static final double LEVEL_ACCURACY = 1e-9;
 
+  /** Less water than this has no centre (m³). */
+  private static final double NO_WATER = 1e-12;
+
   private final List<Solid> solids;
   private final Lobes lobes;
   private final double capacity;
@@ -172,7 +175,7 @@ public final class TankRoom {
    */
   public Point centroid(double level, Slope slope) {
     double[] sum = below(level, lobes.bounds(slope), slope);
-    return sum[0] > 1e-12
+    return sum[0] > NO_WATER
         ? new Point(sum[1] / sum[0], sum[2] / sum[0], sum[3] / sum[0])
         : new Point(0, 0, 0);
   }

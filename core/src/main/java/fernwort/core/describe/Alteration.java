@@ -1,0 +1,222 @@
+package fernwort.core.describe;
+
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/**
+ * One step of describing a rig, which can be undone: it is made on a rig, and says what it does. A
+ * step that cannot be made says why, as {@link RigEdit} does.
+ */
+public sealed interface Alteration {
+
+  /** Returns the rig after it; the one given stays as it was. */
+  Rig on(Rig rig);
+
+  /**
+   * Returns what it does in a few words, for the list of steps.
+   *
+   * @param rig the rig before it
+   */
+  String words(Rig rig);
+
+  /** The rig gets another name. */
+  record Renamed(String name) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).rename(name);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Renamed to " + name;
+    }
+  }
+
+  /** The vehicle is another. */
+  record VehicleChanged(Vehicle vehicle) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).vehicle(vehicle);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Changed the vehicle";
+    }
+  }
+
+  /** A place is added. */
+  record PlaceAdded(Place place) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).place(place);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Added place " + place.label();
+    }
+  }
+
+  /** A part is added, joined to nothing yet. */
+  record PartAdded(Part part) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).add(part);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Added " + part.label();
+    }
+  }
+
+  /** A part stands in place of the one with its id. */
+  record PartChanged(Part part) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).change(part.id(), p -> part);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Changed " + rig.part(part.id()).label();
+    }
+  }
+
+  /** A part is taken out. */
+  record PartTakenOut(String part) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).remove(part);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Took out " + rig.part(part).label();
+    }
+  }
+
+  /**
+   * A part is put into a line.
+   *
+   * @param line id of the line
+   * @param part the part
+   * @param in its port towards the line's first end
+   * @param out its port towards the line's second end
+   */
+  record PartPutIn(String line, Part part, String in, String out) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).insert(line, part, in, out);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Put %s into %s".formatted(part.label(), RigEdit.of(rig).line(line).label());
+    }
+  }
+
+  /**
+   * A part is hung on a branch off a line.
+   *
+   * @param line id of the line
+   * @param part the part
+   * @param port its port
+   * @param length length of the branch (m)
+   */
+  record PartTeedOff(String line, Part part, String port, double length) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).teeOff(line, part, port, length);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Teed %s off %s".formatted(part.label(), RigEdit.of(rig).line(line).label());
+    }
+  }
+
+  /** Two ports are joined by a line. */
+  record PortsJoined(Line line) implements Alteration {
+
+    /** Returns a line between two free ports of a rig, with the losses that are usual. */
+    public static PortsJoined of(Rig rig, PortRef from, PortRef to, double bore, double length) {
+      return new PortsJoined(
+          new Line(
+              RigEdit.of(rig).freeId(from.part() + "-" + to.part()),
+              RigEdit.shortened(
+                  rig.part(from.part()).label() + " to " + rig.part(to.part()).label()),
+              from,
+              to,
+              bore,
+              length,
+              Line.Material.PEX,
+              USUAL_LOSS,
+              List.of()));
+    }
+
+    /** Loss of a line's fittings where nobody has counted them: an elbow and its ends. */
+    private static final double USUAL_LOSS = 1.2;
+
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).connect(line);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Joined " + line.label();
+    }
+  }
+
+  /** A line stands in place of the one with its id. */
+  record LineChanged(Line line) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).changeLine(line.id(), l -> line);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Changed line " + RigEdit.of(rig).line(line.id()).label();
+    }
+  }
+
+  /** A line is taken off; its parts stay. */
+  record LineTakenOff(String line) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).disconnect(line);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Took off " + RigEdit.of(rig).line(line).label();
+    }
+  }
+
+  /**
+   * What a look at the layout found is mended.
+   *
+   * @param finding what was found
+   * @param mend how
+   */
+  record Mended(String finding, UnaryOperator<Rig> mend) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return mend.apply(rig);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Mended: " + finding;
+    }
+  }
+}

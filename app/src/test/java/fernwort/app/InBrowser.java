@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -69,7 +70,8 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     if (context != null) {
       context.close();
     }
-    context = browser.newContext(options);
+    // Moving water keeps the processor busy that draws it; what it shows is there without.
+    context = browser.newContext(options.setReducedMotion(ReducedMotion.REDUCE));
     page = context.newPage();
     page.onConsoleMessage(m -> {
       if (m.type().equals("error") && !m.text().contains("404")) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.io.IOException;
@@ -49,7 +48,7 @@ class JobJourneyTest {
     tick(1);
     tick(2);
     page.reload();
-    assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("2 of 6 ticked");
+    assertThat(page.locator("#run [data-say]")).containsText("2 of 6 ticked");
     page.locator("#wait-3").click();
     assertThat(page.locator(".timer")).containsText("to go");
     page.reload();
@@ -58,7 +57,8 @@ class JobJourneyTest {
     tick(4);
     tick(5);
     page.locator("#done-6").click();
-    assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("done, and in the log");
+    assertThat(page.locator("#run [data-say]")).containsText("done, and in the log");
+    assertThat(page.locator("#said")).containsText("done, and in the log");
     Object wide = page.evaluate("document.documentElement.scrollWidth");
     assertThat((Integer) wide).isLessThanOrEqualTo(390);
     COPY.visit("/rigs/tern/board");
@@ -127,7 +127,7 @@ class JobJourneyTest {
     tick(3);
     assertThat(page.locator("#leave")).isVisible();
     page.locator("#meant-1").click();
-    assertThat(page.getByRole(AriaRole.STATUS).first()).containsText("done");
+    assertThat(page.locator("#said")).containsText("done");
   }
 
   @Test
@@ -155,7 +155,7 @@ class JobJourneyTest {
   @Test
   void everySlipIsTriedWithABarAndAChangeOfPlumbingShrinksTheList() {
     COPY.visit("/rigs/samphire/slips");
-    assertThat(page.locator("#round [role=status]"))
+    assertThat(page.locator("#round [data-say]"))
         .hasText(
             Pattern.compile("(\\d+) of \\1"),
             new com.microsoft.playwright.assertions.LocatorAssertions.HasTextOptions()

@@ -1,0 +1,204 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.rig.Axle;
+import fernwort.core.rig.Hitch;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A rig as it grows: parts at spots of the vehicle, and lines between them whose lengths are
+ * reckoned from where their ends are.
+ */
+final class Assembly {
+
+  /** What a line is longer than the way along, across and up: bends and what is left over (m). */
+  private static final double SLACK = 0.15;
+
+  /** Loss of a line's fittings where nobody counts them: an elbow and its ends. */
+  private static final double USUAL_LOSS = 1.2;
+
+  private static final String[] ALONG = {"Rear", "Aft", "Middle", "Fore", "Nose"};
+  private static final String[] SIDE = {"left", "middle", "right"};
+
+  private final Vehicle vehicle;
+  private final Map<String, Place> places = new LinkedHashMap<>();
+  private final Map<String, Part> parts = new LinkedHashMap<>();
+  private final List<Line> lines = new ArrayList<>();
+
+  Assembly(Answers.Van van) {
+    vehicle = vehicle(van);
+  }
+
+  Vehicle vehicle() {
+    return vehicle;
+  }
+
+  /** A vehicle of a length, with what such a one usually has. */
+  private static Vehicle vehicle(Answers.Van van) {
+    double length = van.length();
+    return switch (van.body()) {
+      case VAN ->
+          new Vehicle(
+              van.body(),
+              -0.19 * length,
+              0.81 * length,
+              2.0,
+              0.62,
+              2.7,
+              0.2,
+              List.of(
+                  new Axle("rear", 0, 2100, 1250), new Axle("front", 0.63 * length, 1850, 1350)),
+              Optional.empty());
+      case TRUCK ->
+          new Vehicle(
+              van.body(),
+              -0.25 * length,
+              0.75 * length,
+              2.4,
+              0.95,
+              3.3,
+              0.28,
+              List.of(
+                  new Axle("rear", 0, 5200, 3300), new Axle("front", 0.54 * length, 3200, 2300)),
+              Optional.empty());
+      case TRAILER ->
+          new Vehicle(
+              van.body(),
+              -0.48 * length,
+              0.52 * length + 1,
+              1.9,
+              0.5,
+              2.4,
+              0.2,
+              List.of(new Axle("only", 0, 1300, 850)),
+              Optional.of(new Hitch(0.52 * length + 0.95, 25, 75, Optional.empty())));
+    };
+  }
+
+  /** Returns the point of a spot at some height (m). */
+  Point point(Spot spot, double height) {
+    double body = vehicle.nose() - vehicle.rear() - (vehicle.hitch().isPresent() ? 1 : 0);
+    double x = vehicle.rear() + (spot.along() + 0.5) / 5 * body;
+    return new Point(x, (1 - spot.side()) * 0.32 * vehicle.width(), height);
+  }
+
+  /** Returns the place of a spot at some height, which it makes when it is the first there. */
+  private Place place(Spot spot, double height) {
+    boolean under = height < vehicle.floor();
+    String id =
+        "%s-%s%s"
+            .formatted(ALONG[spot.along()], SIDE[spot.side()], under ? "-under" : "")
+            .toLowerCase(java.util.Locale.ROOT);
+    Point at = point(spot, under ? vehicle.floor() - 0.2 : vehicle.floor() + 0.6);
+    return places.computeIfAbsent(
+        id,
+        key ->
+            new Place(
+                id,
+                ALONG[spot.along()] + " " + SIDE[spot.side()] + (under ? ", under the floor" : ""),
+                under ? "kneel beside it" : "reach in from inside",
+                at.x(),
+                at.y(),
+                at.z()));
+  }
+
+  /** Adds a part at a spot (height in m above the ground, body in m³); returns its id. */
+  String part(String label, Spot spot, double height, double body, Kind kind) {
+    Point at = point(spot, height);
+    return part(label, spot, at, body, kind);
+  }
+
+  /** Adds a part of a spot at its own point. */
+  String part(String label, Spot spot, Point at, double body, Kind kind) {
+    String id = freeId(label);
+    String place = place(spot, at.z()).id();
+    parts.put(
+        id, new Part(id, RigEdit.shortened(label), place, at.x(), at.y(), at.z(), body, kind));
+    return id;
+  }
+
+  private String freeId(String label) {
+    String base =
+        label
+            .toLowerCase(java.util.Locale.ROOT)
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("^-|-$", "");
+    String plain = base.isEmpty() ? "part" : base.substring(0, Math.min(base.length(), 50));
+    String id = plain;
+    for (int n = 2; parts.containsKey(id) || places.containsKey(id); n++) {
+      id = plain + "-" + n;
+    }
+    return id;
+  }
+
+  Part get(String id) {
+    Part part = parts.get(id);
+    if (part == null) {
+      throw new IllegalArgumentException("no part " + id);
+    }
+    return part;
+  }
+
+  /** Puts another kind in place of a part's own. */
+  void remake(String id, Kind kind) {
+    parts.put(id, get(id).with(kind));
+  }
+
+  /** Joins two ports with a line of a bore (m). */
+  void join(PortRef from, PortRef to, double bore) {
+    join(from, to, bore, Double.NaN);
+  }
+
+  /**
+   * Joins two ports with a line that rises to a height on its way (m); NaN for one that does not.
+   */
+  void join(PortRef from, PortRef to, double bore, double over) {
+    Point a = get(from.part()).at(from.port());
+    Point b = get(to.part()).at(to.port());
+    double level = Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y());
+    double up = Math.abs(a.z() - b.z());
+    boolean rises = over > Math.max(a.z(), b.z());
+    double first = rises ? over - a.z() + level / 2 : 0;
+    double length = SLACK + level + (rises ? 2 * over - a.z() - b.z() : up);
+    lines.add(
+        new Line(
+            "l" + (lines.size() + 1) + "-" + from.part(),
+            RigEdit.shortened(get(from.part()).label() + " to " + get(to.part()).label()),
+            from,
+            to,
+            bore,
+            length,
+            bore >= 0.025
+                ? Line.Material.RIGID_PVC
+                : bore >= 0.015 ? Line.Material.PVC_HOSE : Line.Material.PEX,
+            USUAL_LOSS,
+            rises ? List.of(new ProfilePoint(first, over)) : List.of()));
+  }
+
+  int lines() {
+    return lines.size();
+  }
+
+  /** Returns the rig as far as it has come. */
+  Rig build(String name) {
+    List<Place> all = new ArrayList<>(places.values());
+    if (all.isEmpty()) {
+      all.add(place(new Spot(1, 1), vehicle.floor() + 1));
+    }
+    return new Rig(name, "", vehicle, all, new ArrayList<>(parts.values()), lines);
+  }
+}

@@ -1,0 +1,253 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.guide.Answers.Fill;
+import fernwort.core.guide.Answers.Joins;
+import fernwort.core.guide.Answers.Piece;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.Answers.Third;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Stop;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** From the tanks to the pump, and from the hose inlet to the tanks and the taps. */
+final class FreshSide {
+
+  private static final double VALVE_BODY = 2e-5;
+  private static final double STRAINER_BODY = 4e-5;
+
+  private final Assembly rig;
+  private final Answers answers;
+  private final List<Saying> ways;
+  private final double bore;
+
+  FreshSide(Assembly rig, Answers answers, List<Saying> ways) {
+    this.rig = rig;
+    this.answers = answers;
+    this.ways = ways;
+    bore = answers.bores().supply();
+  }
+
+  /** Joins the fresh tanks (ids by their answers) to the pump, and the inlet to what it fills. */
+  void join(Map<Answers.Tank, String> tanks, PressureSide pressure) {
+    List<Answers.Tank> named = List.copyOf(tanks.keySet());
+    if (!named.isEmpty()) {
+      suction(named, tanks, pressure);
+    }
+    answers.mains().ifPresent(m -> mains(m, named, tanks, pressure));
+  }
+
+  // --- suction ---------------------------------------------------------------------------------
+
+  private void suction(
+      List<Answers.Tank> named, Map<Answers.Tank, String> tanks, PressureSide pressure) {
+    boolean chooses =
+        answers.suction().contains(Piece.THREE_WAY)
+            && answers.selector().third() == Third.OTHER_TANK
+            && named.size() > 1;
+    List<Answers.Tank> first = new ArrayList<>(named);
+    Optional<PortRef> other = Optional.empty();
+    if (chooses) {
+      List<Answers.Tank> others = List.copyOf(named.subList(1, named.size()));
+      first = named.subList(0, 1);
+      other = Optional.of(together(others, tanks));
+    }
+    PortRef at = together(first, tanks);
+    List<String> passed = new ArrayList<>(List.of(named.getFirst().label()));
+    for (Piece piece : answers.suction()) {
+      at =
+          switch (piece) {
+            case SHUT_OFF -> through("Tank shut-off", Fittings.twoWay(0), VALVE_BODY, at, "a", "b");
+            case STRAINER ->
+                through("Strainer", new Kind.Strainer(), STRAINER_BODY, at, "in", "out");
+            case THREE_WAY -> selector(at, other, named.getFirst());
+          };
+      passed.add(
+          switch (piece) {
+            case SHUT_OFF -> "shut-off";
+            case THREE_WAY -> "three-way valve";
+            case STRAINER -> "strainer";
+          });
+    }
+    rig.join(at, pressure.suction(), bore);
+    passed.add("pump");
+    ways.add(Saying.words(String.join(" → ", passed)));
+  }
+
+  /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
+  private PortRef together(List<Answers.Tank> some, Map<Answers.Tank, String> tanks) {
+    PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
+    for (Answers.Tank tank : some.subList(1, some.size())) {
+      Spot spot = some.getFirst().spot();
+      String tee = rig.part("Outlet tee", spot, some.getFirst().bottom() + 0.05, 0, new Kind.Tee());
+      rig.join(at, rig.get(tee).port("a"), bore);
+      rig.join(outlet(tank, tanks, true), rig.get(tee).port("b"), bore);
+      at = rig.get(tee).port("c");
+      ways.add(Saying.words(tank.label() + " → its outlet valve → the same line"));
+    }
+    return at;
+  }
+
+  private PortRef outlet(Answers.Tank tank, Map<Answers.Tank, String> tanks, boolean valved) {
+    PortRef feed = new PortRef(tanks.getOrDefault(tank, ""), "feed");
+    if (!valved) {
+      return feed;
+    }
+    String valve =
+        rig.part(
+            tank.label() + " outlet",
+            tank.spot(),
+            tank.bottom() + 0.03,
+            VALVE_BODY,
+            Fittings.twoWay(0));
+    rig.join(feed, rig.get(valve).port("a"), bore);
+    return rig.get(valve).port("b");
+  }
+
+  /** Puts a part between a port and what follows; at the pump's spot, just below it. */
+  private PortRef through(
+      String label, Kind kind, double body, PortRef from, String in, String out) {
+    Answers.Pump pump = answers.pump();
+    String id = rig.part(label, pump.spot(), Math.max(0.1, pump.height() - 0.1), body, kind);
+    rig.join(from, rig.get(id).port(in), bore);
+    return rig.get(id).port(out);
+  }
+
+  /** The three-way valve: a leads to the pump, b to the tank, c to whatever is third. */
+  private PortRef selector(PortRef tank, Optional<PortRef> other, Answers.Tank first) {
+    List<Stop> stops = new ArrayList<>();
+    for (Answers.Position p : answers.selector().positions()) {
+      stops.add(
+          new Stop(
+              p.points().name().toLowerCase(java.util.Locale.ROOT),
+              p.points().words(),
+              p.points().angle(),
+              joins(p.joins())));
+    }
+    Answers.Pump pump = answers.pump();
+    double height = Math.max(0.1, pump.height() - 0.12);
+    String id =
+        rig.part(
+            "Tank valve",
+            pump.spot(),
+            height,
+            3e-5,
+            new Kind.ThreeWayValve(stops, Optional.empty()));
+    rig.join(tank, rig.get(id).port("b"), bore);
+    PortRef third = other.orElseGet(() -> third(first, height));
+    rig.join(rig.get(id).port("c"), third, bore);
+    return rig.get(id).port("a");
+  }
+
+  private static List<List<String>> joins(Joins joins) {
+    return switch (joins) {
+      case NOTHING -> List.of();
+      case TANK_AND_PUMP -> List.of(List.of("a", "b"));
+      case THIRD_AND_PUMP -> List.of(List.of("a", "c"));
+      case TANK_AND_THIRD -> List.of(List.of("b", "c"));
+      case ALL -> List.of(List.of("a", "b", "c"));
+    };
+  }
+
+  private PortRef third(Answers.Tank first, double height) {
+    return switch (answers.selector().third()) {
+      case HOSE -> {
+        ways.add(Saying.words("Suction hose → three-way valve → pump"));
+        Part hose =
+            rig.get(
+                rig.part(
+                    "Suction hose", answers.pump().spot(), height, 0, new Kind.HoseInlet(0, 0.2)));
+        yield hose.port("out");
+      }
+      case DRAIN, OTHER_TANK -> {
+        ways.add(Saying.words(first.label() + " → three-way valve → drain tail"));
+        double low =
+            Math.max(rig.vehicle().clearance() + 0.02, Math.min(first.bottom() - 0.1, 0.35));
+        String tail =
+            rig.part("Drain tail", answers.pump().spot(), low, 0, Fittings.end(Role.DRAIN));
+        yield rig.get(tail).port("in");
+      }
+    };
+  }
+
+  // --- mains -----------------------------------------------------------------------------------
+
+  private record Target(String words, PortRef port, double bore) {}
+
+  private void mains(
+      Answers.Mains mains,
+      List<Answers.Tank> named,
+      Map<Answers.Tank, String> tanks,
+      PressureSide pressure) {
+    List<Target> targets = new ArrayList<>();
+    for (Answers.Tank tank : named) {
+      if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {
+        targets.add(
+            new Target(tank.label(), new PortRef(tanks.getOrDefault(tank, ""), "mains"), bore));
+      }
+    }
+    if (mains.toTaps()) {
+      targets.add(new Target("the taps", pressure.mains(), bore));
+    }
+    if (targets.isEmpty()) {
+      return;
+    }
+    List<String> passed = new ArrayList<>(List.of("Hose inlet"));
+    PortRef at = inlet(mains, passed);
+    for (int i = 0; i < targets.size(); i++) {
+      Target target = targets.get(i);
+      PortRef branch = at;
+      if (i + 1 < targets.size()) {
+        String tee = rig.part("Inlet tee", mains.spot(), mains.height() + 0.1, 0, new Kind.Tee());
+        rig.join(at, rig.get(tee).port("a"), bore);
+        branch = rig.get(tee).port("b");
+        at = rig.get(tee).port("c");
+      }
+      if (targets.size() > 1) {
+        String valve =
+            rig.part(
+                "Mains to " + target.words(),
+                mains.spot(),
+                mains.height() + 0.15,
+                VALVE_BODY,
+                Fittings.twoWay(0));
+        rig.join(branch, rig.get(valve).port("a"), bore);
+        branch = rig.get(valve).port("b");
+      }
+      rig.join(branch, target.port(), target.bore());
+      ways.add(Saying.words(String.join(" → ", passed) + " → " + target.words()));
+    }
+  }
+
+  private PortRef inlet(Answers.Mains mains, List<String> passed) {
+    String inlet = rig.part("Hose inlet", mains.spot(), mains.height(), 0, Fittings.inlet(4));
+    PortRef at = rig.get(inlet).port("out");
+    if (mains.regulator()) {
+      at = after(at, mains, "Regulator", Fittings.regulator(2.8), "in", "out", 0.02);
+      passed.add("regulator");
+    }
+    if (mains.check()) {
+      at = after(at, mains, "Inlet check valve", Fittings.check(), "in", "out", 0.04);
+      passed.add("check valve");
+    }
+    if (mains.shutOff()) {
+      at = after(at, mains, "Mains shut-off", Fittings.twoWay(0), "a", "b", 0.06);
+      passed.add("shut-off");
+    }
+    return at;
+  }
+
+  private PortRef after(
+      PortRef at, Answers.Mains mains, String label, Kind kind, String in, String out, double up) {
+    String id = rig.part(label, mains.spot(), mains.height() + up, VALVE_BODY, kind);
+    rig.join(at, rig.get(id).port(in), bore);
+    return rig.get(id).port(out);
+  }
+}

@@ -1,0 +1,53 @@
+package fernwort.core.guide;
+
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * The rig that somebody's answers describe, as far as they go.
+ *
+ * @param rig the rig
+ * @param guesses what was taken as is usual
+ * @param ways one line for each way that water is to go, from end to end
+ */
+public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways) {
+
+  public Guided {
+    guesses = List.copyOf(guesses);
+    ways = List.copyOf(ways);
+  }
+
+  /**
+   * Makes the rig of some answers.
+   *
+   * @throws fernwort.core.rig.InvalidRigException when an answer is beyond what any vehicle has
+   */
+  public static Guided of(Answers answers) {
+    Assembly rig = new Assembly(answers.vehicle());
+    List<Guess> guesses = new ArrayList<>();
+    List<Saying> ways = new ArrayList<>();
+    TankMaker maker = new TankMaker(rig, answers, guesses);
+    Map<Answers.Tank, String> fresh = new LinkedHashMap<>();
+    answers.tanks(Contents.FRESH).forEach(t -> fresh.put(t, maker.add(t, List.of())));
+    PressureSide pressure = new PressureSide(rig, answers, ways);
+    new FreshSide(rig, answers, ways).join(fresh, pressure);
+    pressure.join();
+    new WasteSide(rig, answers, ways).join(maker, pressure.taps());
+    if (rig.lines() > 0) {
+      guesses.add(
+          new Guess(
+              Saying.of("the lengths of {} lines, from where their ends are", count(rig.lines())),
+              Saying.of("flow at the taps, and what stays in them")));
+    }
+    return new Guided(rig.build(answers.name()), guesses, ways);
+  }
+
+  private static String count(int n) {
+    return Integer.toString(n);
+  }
+}

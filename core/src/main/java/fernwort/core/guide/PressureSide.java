@@ -1,0 +1,251 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.guide.Answers.Hot;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.Answers.Tap;
+import fernwort.core.guide.Answers.Use;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.Fixture.Type;
+import fernwort.core.rig.PortRef;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** From the pump to the taps, cold and hot. */
+final class PressureSide {
+
+  private static final double FILTER_BODY = 5e-4;
+
+  private final Assembly rig;
+  private final Answers answers;
+  private final List<Saying> ways;
+  private final double bore;
+  private final Spot spot;
+  private final double height;
+  private final boolean pumped;
+  private final Map<Tap, String> taps = new LinkedHashMap<>();
+  private String pump = "";
+  private String house = "";
+
+  PressureSide(Assembly rig, Answers answers, List<Saying> ways) {
+    this.rig = rig;
+    this.answers = answers;
+    this.ways = ways;
+    bore = answers.bores().supply();
+    spot = answers.pump().spot();
+    height = answers.pump().height();
+    pumped = !answers.tanks(fernwort.core.rig.Contents.FRESH).isEmpty();
+  }
+
+  /** Returns the ids of the taps, by their answers; known once they are joined. */
+  Map<Tap, String> taps() {
+    return taps;
+  }
+
+  /** Returns the port that draws, of a pump that is made for it. */
+  PortRef suction() {
+    if (pump.isEmpty()) {
+      pump = rig.part("Pump", spot, height, 1e-4, kind());
+    }
+    return rig.get(pump).port("in");
+  }
+
+  /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
+  PortRef mains() {
+    if (house.isEmpty()) {
+      house = rig.part("House tee", spot, height + 0.15, 0, new Kind.Tee());
+    }
+    return rig.get(house).port("b");
+  }
+
+  private Kind kind() {
+    Answers.Pump plate = answers.pump();
+    double bar = plate.cutOut() / 1e5;
+    double litres = plate.flow() * 60_000;
+    return switch (plate.type()) {
+      case FOOT, HAND -> Fittings.footPump(litres, 1.2);
+      case DIAPHRAGM -> Fittings.pressurePump(litres, bar);
+      case CENTRIFUGAL, IMPELLER ->
+          new Kind.Pump(
+              Kind.Pump.Duty.SUPPLY,
+              plate.type(),
+              plate.cutOut() * 1.2,
+              plate.flow(),
+              0,
+              plate.cutOut(),
+              plate.type() == Kind.Pump.Type.IMPELLER ? 1.5 : 0);
+    };
+  }
+
+  /** Joins everything after the pump. */
+  void join() {
+    List<PortRef> starts = new ArrayList<>();
+    List<String> passed = new ArrayList<>();
+    if (pumped) {
+      suction();
+      passed.add("Pump");
+      starts.add(rig.get(pump).port("out"));
+      if (answers.pump().accumulator()) {
+        starts.set(0, accumulator(starts.getFirst()));
+        passed.add("accumulator");
+      }
+    }
+    if (!house.isEmpty()) {
+      if (starts.isEmpty()) {
+        rig.remake(house, new Kind.Tee());
+        String plug = rig.part("Tee plug", spot, height + 0.15, 0, new Kind.Plug(false));
+        rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
+      } else {
+        rig.join(starts.getFirst(), rig.get(house).port("a"), bore);
+      }
+      starts = new ArrayList<>(List.of(rig.get(house).port("c")));
+    }
+    if (!starts.isEmpty()) {
+      distribute(filtered(starts.getFirst(), passed), passed);
+    } else {
+      answers.taps().forEach(this::tap);
+    }
+  }
+
+  private PortRef accumulator(PortRef from) {
+    String tee = rig.part("Accumulator tee", spot, height + 0.05, 0, new Kind.Tee());
+    String vessel =
+        rig.part(
+            "Accumulator",
+            spot,
+            height + 0.1,
+            1e-3,
+            new Kind.Accumulator(Math.max(5e4, answers.pump().cutOut() - 7e4)));
+    rig.join(from, rig.get(tee).port("a"), bore);
+    rig.join(rig.get(tee).port("b"), rig.get(vessel).port("in"), bore);
+    return rig.get(tee).port("c");
+  }
+
+  private PortRef filtered(PortRef from, List<String> passed) {
+    PortRef at = from;
+    for (Kind.Filter.Grade grade : answers.pump().filters()) {
+      String label =
+          switch (grade) {
+            case SEDIMENT -> "Sediment filter";
+            case CARBON -> "Carbon filter";
+            case PURIFIER -> "Purifier";
+          };
+      double bar = grade == Kind.Filter.Grade.SEDIMENT ? 0.2 : 0.4;
+      String id = rig.part(label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade, 10, bar));
+      rig.join(at, rig.get(id).port("in"), bore);
+      at = rig.get(id).port("out");
+      passed.add(label.toLowerCase(java.util.Locale.ROOT));
+    }
+    return at;
+  }
+
+  // --- distribution ----------------------------------------------------------------------------
+
+  private void distribute(PortRef from, List<String> passed) {
+    List<PortRef> cold = new ArrayList<>();
+    List<PortRef> hot = new ArrayList<>();
+    List<String> hotWords = new ArrayList<>();
+    List<String> coldWords = new ArrayList<>();
+    for (Tap tap : answers.taps()) {
+      String id = tap(tap);
+      cold.add(rig.get(id).port("cold"));
+      coldWords.add(rig.get(id).label());
+      if (rig.get(id).kind().ports().contains("hot")) {
+        hot.add(rig.get(id).port("hot"));
+        hotWords.add(rig.get(id).label());
+      }
+    }
+    boolean heats = answers.pump().hot() != Hot.NONE && !hot.isEmpty();
+    if (answers.lows().cold()) {
+      cold.add(low("Cold drain cap"));
+    }
+    String words = String.join(" → ", passed);
+    if (heats) {
+      if (answers.lows().hot()) {
+        hot.add(low("Hot drain cap"));
+      }
+      String heater = heater();
+      cold.add(rig.get(heater).port("cold"));
+      spread("hot", rig.get(heater).port("hot"), hot);
+      ways.add(Saying.words(words + " → heater → " + String.join(", ", hotWords)));
+    }
+    spread("cold", from, cold);
+    if (!coldWords.isEmpty()) {
+      ways.add(Saying.words(words + " → " + String.join(", ", coldWords)));
+    }
+  }
+
+  private String heater() {
+    Answers.Pump pump = answers.pump();
+    boolean store = pump.hot() == Hot.STORAGE;
+    return rig.part(
+        "Heater",
+        spot,
+        height + 0.1,
+        pump.heaterVolume(),
+        new Kind.Heater(store ? Kind.Heater.Type.STORAGE : Kind.Heater.Type.INSTANT, store, 0.02));
+  }
+
+  /** A cap at the lowest spot of a run: under the floor by the pump, where it can be got at. */
+  private PortRef low(String label) {
+    double low = Math.min(height, rig.vehicle().floor()) - 0.08;
+    return rig.get(rig.part(label, spot, low, 0, new Kind.Plug(true))).port("in");
+  }
+
+  /** Leads a line to some ports: from a manifold, or by one tee after another. */
+  private void spread(String which, PortRef from, List<PortRef> to) {
+    if (to.isEmpty()) {
+      // Nothing is said yet of where it leads: it ends in a plug until then.
+      String plug = rig.part("Line plug", spot, height + 0.3, 0, new Kind.Plug(false));
+      rig.join(from, rig.get(plug).port("in"), bore);
+      return;
+    }
+    if (answers.pump().manifolds() && to.size() > 1) {
+      String label = which.equals("hot") ? "Hot manifold" : "Cold manifold";
+      String id = rig.part(label, spot, height + 0.35, 1e-4, new Kind.Manifold(to.size()));
+      rig.join(from, rig.get(id).port("in"), bore);
+      for (int i = 0; i < to.size(); i++) {
+        rig.join(rig.get(id).port(Integer.toString(i + 1)), to.get(i), bore);
+      }
+      return;
+    }
+    PortRef at = from;
+    for (PortRef port : to.subList(0, to.size() - 1)) {
+      String label = which.equals("hot") ? "Hot tee" : "Cold tee";
+      String tee = rig.part(label, spot, height + 0.3, 0, new Kind.Tee());
+      rig.join(at, rig.get(tee).port("a"), bore);
+      rig.join(rig.get(tee).port("c"), port, bore);
+      at = rig.get(tee).port("b");
+    }
+    rig.join(at, to.getLast(), bore);
+  }
+
+  private String tap(Tap tap) {
+    boolean warm = answers.pump().hot() != Hot.NONE;
+    Kind kind =
+        switch (tap.use()) {
+          case SINK, BASIN -> Fittings.fixture(warm ? Type.MIXER : Type.TAP, true, 6);
+          case SHOWER -> Fittings.fixture(warm ? Type.SHOWER : Type.TAP, false, 7);
+          case TOILET -> Fittings.fixture(Type.TOILET, false, 5);
+          case DRINKING -> Fittings.fixture(Type.TAP, true, 3);
+          case OUTSIDE -> Fittings.fixture(Type.HOSE_POINT, false, 8);
+        };
+    String id = rig.part(name(tap.use()), tap.spot(), tap.height(), 0, kind);
+    taps.put(tap, id);
+    return id;
+  }
+
+  private static String name(Use use) {
+    return switch (use) {
+      case SINK -> "Sink";
+      case BASIN -> "Basin";
+      case SHOWER -> "Shower";
+      case TOILET -> "Toilet";
+      case DRINKING -> "Drinking tap";
+      case OUTSIDE -> "Outside rinse";
+    };
+  }
+}

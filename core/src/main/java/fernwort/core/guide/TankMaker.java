@@ -1,0 +1,143 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.guide.Answers.Drain;
+import fernwort.core.guide.Answers.Fill;
+import fernwort.core.guide.Answers.Size;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Shape;
+import fernwort.core.rig.TankPort;
+import fernwort.core.rig.TankPort.Use;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Makes a tank with the openings that its answers ask for, its neck, its vent and its drain. */
+final class TankMaker {
+
+  /** From an opening to the edges of its wall (m). */
+  private static final double EDGE = 0.06;
+
+  private final Assembly rig;
+  private final Answers answers;
+  private final List<Guess> guesses;
+
+  TankMaker(Assembly rig, Answers answers, List<Guess> guesses) {
+    this.rig = rig;
+    this.answers = answers;
+    this.guesses = guesses;
+  }
+
+  /**
+   * Adds a tank; returns its id.
+   *
+   * @param inlets ids of openings through which something else runs in, such as wastes
+   */
+  String add(Answers.Tank tank, List<String> inlets) {
+    TankSizes sizes = TankSizes.of(tank, rig.vehicle().floor());
+    sizes.guess().ifPresent(guesses::add);
+    Size size = sizes.outside();
+    Kind kind =
+        Fittings.tank(
+            tank.contents(),
+            new Shape.Box(size.length(), size.width(), size.height()),
+            sizes.wall(),
+            Fittings.sender(4, size.length() / 2, size.width() / 2),
+            ports(tank, sizes, inlets).toArray(TankPort[]::new));
+    String id = rig.part(tank.label(), tank.spot(), corner(tank, size), 0, kind);
+    vent(tank, id);
+    fills(tank, id);
+    drain(tank, id);
+    return id;
+  }
+
+  /** The tank's rear right lower corner, about the middle of its spot and within the vehicle. */
+  private Point corner(Answers.Tank tank, Size size) {
+    Point middle = rig.point(tank.spot(), tank.bottom());
+    double half = rig.vehicle().width() / 2;
+    double lowest = -half + 0.02;
+    double y =
+        Math.clamp(middle.y() - size.width() / 2, lowest, Math.max(lowest, half - size.width()));
+    double rear = rig.vehicle().rear() + 0.05;
+    double x = Math.max(rear, middle.x() - size.length() / 2);
+    return new Point(x, y, tank.bottom());
+  }
+
+  private List<TankPort> ports(Answers.Tank tank, TankSizes sizes, List<String> inlets) {
+    double inside = 2 * sizes.wall();
+    double far = Math.max(EDGE, sizes.outside().length() - inside - EDGE);
+    double left = Math.max(EDGE, sizes.outside().width() - inside - EDGE);
+    double high = sizes.outside().height() - inside;
+    List<TankPort> ports = new ArrayList<>();
+    ports.add(Fittings.port("vent", Use.VENT, far, left, high - 0.005));
+    if (tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG)) {
+      ports.add(Fittings.port("neck", Use.FILL, EDGE, left, high - 0.02));
+    }
+    if (answers.mains().isEmpty()) {
+      // A tank that the mains are to fill waits for its opening until there is an inlet.
+    } else if (tank.fills().contains(Fill.FLOAT)) {
+      ports.add(Fittings.port("mains", Use.FLOAT, far / 2, left, high - 0.025));
+    } else if (tank.fills().contains(Fill.MAINS)) {
+      ports.add(Fittings.port("mains", Use.FILL, far / 2, left, high - 0.02));
+    }
+    for (int i = 0; i < inlets.size(); i++) {
+      double along = EDGE + (far - EDGE) * (i + 0.5) / inlets.size();
+      ports.add(Fittings.port(inlets.get(i), Use.FILL, along, EDGE, high - 0.03));
+    }
+    if (tank.contents() == Contents.FRESH) {
+      ports.add(Fittings.port("feed", Use.FEED, EDGE, EDGE, 0.02));
+    }
+    if (tank.contents() == Contents.GRAY || tank.drain() != Drain.NONE) {
+      ports.add(Fittings.port("drain", Use.DRAIN, far, EDGE, 0.005));
+    }
+    return ports;
+  }
+
+  private void vent(Answers.Tank tank, String id) {
+    double end = tank.ventEnd();
+    String vent = rig.part(tank.label() + " vent", tank.spot(), end, 0, Fittings.end(Role.VENT));
+    double over = tank.ventRises() ? Math.max(end, rig.get(id).at("vent").z()) + 0.25 : Double.NaN;
+    rig.join(rig.get(id).port("vent"), rig.get(vent).port("in"), answers.bores().vent(), over);
+  }
+
+  private void fills(Answers.Tank tank, String id) {
+    if (!tank.fills().contains(Fill.NECK) && !tank.fills().contains(Fill.JUG)) {
+      return;
+    }
+    String neck =
+        rig.part(
+            tank.label() + " neck", tank.neck(), tank.neckHeight(), 0, new Kind.GravityFiller());
+    rig.join(rig.get(neck).port("out"), rig.get(id).port("neck"), answers.bores().fill());
+    if (tank.fills().contains(Fill.JUG)) {
+      String jug =
+          rig.part(
+              "Jug for " + tank.label(),
+              tank.neck(),
+              tank.neckHeight() + 0.2,
+              0,
+              new Kind.PortableContainer(0.015, true));
+      rig.join(rig.get(jug).port("spout"), rig.get(neck).port("mouth"), answers.bores().fill());
+    }
+  }
+
+  private void drain(Answers.Tank tank, String id) {
+    if (tank.contents() == Contents.GRAY || tank.drain() == Drain.NONE) {
+      return;
+    }
+    double low = rig.get(id).at("drain").z();
+    if (tank.drain() == Drain.CAP) {
+      String cap = rig.part(tank.label() + " drain cap", tank.spot(), low, 0, new Kind.Plug(true));
+      rig.join(rig.get(id).port("drain"), rig.get(cap).port("in"), 0.019);
+      return;
+    }
+    String valve =
+        rig.part(tank.label() + " drain", tank.spot(), low - 0.02, 2e-5, Fittings.twoWay(0));
+    double under = Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
+    String tail =
+        rig.part(tank.label() + " drain tail", tank.spot(), under, 0, Fittings.end(Role.DRAIN));
+    rig.join(rig.get(id).port("drain"), rig.get(valve).port("a"), 0.019);
+    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), 0.019);
+  }
+}

@@ -1,0 +1,108 @@
+package fernwort.core.guide;
+
+import fernwort.core.guide.Answers.Size;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.Optional;
+
+/**
+ * The sizes of a tank from what somebody knows of it: the litres on its label, its sizes, or both,
+ * which are then held against each other.
+ *
+ * @param outside its outside sizes (m)
+ * @param wall its wall (m)
+ * @param guess what had to be guessed or does not agree, if anything
+ */
+record TankSizes(Size outside, double wall, Optional<Guess> guess) {
+
+  /** A wall as rotomoulded tanks have it (m). */
+  static final double USUAL_WALL = 0.005;
+
+  private static final double THINNEST = 0.0015;
+  private static final double THICKEST = 0.02;
+
+  /** Litres and sizes that differ by less agree: a label is rounded. */
+  private static final double AGREES = 0.02;
+
+  /** How high a tank is taken to be of which only its litres are known (m). */
+  private static final double USUAL_HEIGHT = 0.3;
+
+  private static final double LEAST_VOLUME = 0.005;
+
+  static TankSizes of(Answers.Tank tank, double floor) {
+    if (tank.size().isEmpty()) {
+      return fromLitres(tank, floor);
+    }
+    Size size = outside(tank.size().orElseThrow(), tank.inside());
+    if (tank.litres().isEmpty()) {
+      return new TankSizes(size, USUAL_WALL, Optional.empty());
+    }
+    double litres = tank.litres().orElseThrow();
+    double usual = holds(size, USUAL_WALL);
+    if (Math.abs(usual - litres) <= AGREES * litres) {
+      return new TankSizes(size, USUAL_WALL, Optional.empty());
+    }
+    boolean between = holds(size, THICKEST) <= litres && litres <= holds(size, THINNEST);
+    if (between) {
+      return new TankSizes(size, wall(size, litres), Optional.empty());
+    }
+    return new TankSizes(
+        size,
+        USUAL_WALL,
+        Optional.of(
+            new Guess(
+                Saying.of(
+                    "{}: its sizes make {}, its label says {}; the sizes are used",
+                    tank.label(),
+                    Amount.volume(usual),
+                    Amount.volume(litres)),
+                Saying.of(
+                    "how much it holds; measure again, or change whether inside or outside"))));
+  }
+
+  private static Size outside(Size size, boolean inside) {
+    double more = inside ? 2 * USUAL_WALL : 0;
+    return new Size(size.length() + more, size.width() + more, size.height() + more);
+  }
+
+  private static double holds(Size size, double wall) {
+    return (size.length() - 2 * wall) * (size.width() - 2 * wall) * (size.height() - 2 * wall);
+  }
+
+  /** The wall with which sizes make a volume; by halving, for what they hold falls with it. */
+  private static double wall(Size size, double litres) {
+    double thin = THINNEST;
+    double thick = THICKEST;
+    while (thick - thin > 1e-6) {
+      double middle = (thin + thick) / 2;
+      if (holds(size, middle) > litres) {
+        thin = middle;
+      } else {
+        thick = middle;
+      }
+    }
+    return thin;
+  }
+
+  /** A box twice as long as wide, as low as fits under a floor where it stands under one. */
+  private static TankSizes fromLitres(Answers.Tank tank, double floor) {
+    double litres = Math.max(LEAST_VOLUME, tank.litres().orElse(0.05));
+    double room = floor - tank.bottom();
+    double high = room > 0.08 && room < USUAL_HEIGHT ? room - 0.02 : USUAL_HEIGHT;
+    double base = litres / (high - 2 * USUAL_WALL);
+    Size size =
+        new Size(Math.sqrt(2 * base) + 2 * USUAL_WALL, Math.sqrt(base / 2) + 2 * USUAL_WALL, high);
+    return new TankSizes(
+        size,
+        USUAL_WALL,
+        Optional.of(
+            new Guess(
+                Saying.of(
+                    "{}: {} long, {} wide and {} high",
+                    tank.label(),
+                    Amount.length(size.length()),
+                    Amount.length(size.width()),
+                    Amount.length(size.height())),
+                Saying.of("its weight on each axle, and every figure on a slope"))));
+  }
+}

@@ -1,0 +1,149 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.guide.Answers.Runs;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.Answers.Tap;
+import fernwort.core.guide.Answers.Use;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.rig.PortRef;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** From the taps to the gray tank, and out of it. */
+final class WasteSide {
+
+  private static final double TRAP_BODY = 1.2e-4;
+
+  /** How far below its tap a trap hangs (m). */
+  private static final double BELOW = 0.45;
+
+  private final Assembly rig;
+  private final Answers answers;
+  private final List<Saying> ways;
+  private final double bore;
+
+  WasteSide(Assembly rig, Answers answers, List<Saying> ways) {
+    this.rig = rig;
+    this.answers = answers;
+    this.ways = ways;
+    bore = answers.bores().waste();
+  }
+
+  /** Joins the wastes of the taps (ids by their answers) to the gray tanks, and empties these. */
+  void join(TankMaker maker, Map<Tap, String> taps) {
+    List<Answers.Tank> gray = answers.tanks(Contents.GRAY);
+    List<List<String>> groups = groups(taps, !gray.isEmpty());
+    for (int i = 0; i < gray.size(); i++) {
+      List<List<String>> own = i == 0 ? groups : List.of();
+      List<String> inlets = new ArrayList<>();
+      for (int n = 0; n < own.size(); n++) {
+        inlets.add(n == 0 ? "waste" : "waste-" + (n + 1));
+      }
+      String tank = maker.add(gray.get(i), inlets);
+      for (int n = 0; n < own.size(); n++) {
+        drop(own.get(n), rig.get(tank).port(inlets.get(n)), gray.get(i));
+      }
+      dump(gray.get(i), tank);
+    }
+    taps.forEach((tap, id) -> {
+      boolean ground = tap.runs() == Runs.GROUND || gray.isEmpty();
+      if (hasWaste(tap, id) && ground) {
+        ground(tap, id);
+      }
+    });
+  }
+
+  /** The taps whose wastes meet in one trap, group by group. */
+  private List<List<String>> groups(Map<Tap, String> taps, boolean tank) {
+    List<List<String>> groups = new ArrayList<>();
+    List<String> shared = new ArrayList<>();
+    taps.forEach((tap, id) -> {
+      if (!tank || !hasWaste(tap, id) || tap.runs() == Runs.GROUND) {
+        return;
+      }
+      if (answers.waste().sharedTrap().contains(tap.use())) {
+        shared.add(id);
+      } else {
+        groups.add(List.of(id));
+      }
+    });
+    if (!shared.isEmpty()) {
+      groups.addFirst(shared);
+    }
+    return groups;
+  }
+
+  /** What a toilet is flushed with goes to a bowl of its own. */
+  private boolean hasWaste(Tap tap, String id) {
+    return tap.use() != Use.TOILET && rig.get(id).kind().ports().contains("waste");
+  }
+
+  private void drop(List<String> taps, PortRef into, Answers.Tank tank) {
+    Spot spot = spot(taps.getFirst());
+    double inlet = rig.get(into.part()).at(into.port()).z();
+    double height = Math.max(inlet + 0.05, rig.get(taps.getFirst()).height() - BELOW);
+    Optional<PortRef> at = Optional.empty();
+    for (String tap : taps) {
+      PortRef waste = rig.get(tap).port("waste");
+      if (at.isPresent()) {
+        String tee = rig.part("Waste tee", spot, height + 0.05, 0, new Kind.Tee());
+        rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
+        rig.join(waste, rig.get(tee).port("b"), bore);
+        waste = rig.get(tee).port("c");
+      }
+      at = Optional.of(waste);
+    }
+    List<String> labels = taps.stream().map(t -> rig.get(t).label()).toList();
+    String trap =
+        rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new Kind.DrainTrap());
+    rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
+    rig.join(rig.get(trap).port("out"), into, bore);
+    ways.add(Saying.words(String.join(", ", labels) + " → trap → " + tank.label()));
+  }
+
+  private Spot spot(String id) {
+    return answers.taps().stream()
+        .filter(t -> rig.get(id).x() == rig.point(t.spot(), 0).x())
+        .filter(t -> rig.get(id).y() == rig.point(t.spot(), 0).y())
+        .map(Tap::spot)
+        .findFirst()
+        .orElse(answers.pump().spot());
+  }
+
+  private void ground(Tap tap, String id) {
+    double low = rig.vehicle().clearance() + 0.1;
+    String end =
+        rig.part(rig.get(id).label() + " waste", tap.spot(), low, 0, Fittings.end(Role.DRAIN));
+    rig.join(rig.get(id).port("waste"), rig.get(end).port("in"), bore);
+    ways.add(Saying.words(rig.get(id).label() + " → the ground"));
+  }
+
+  private void dump(Answers.Tank tank, String id) {
+    double low = rig.get(id).at("drain").z();
+    double out = Math.max(rig.vehicle().clearance() + 0.01, low - 0.05);
+    PortRef at = rig.get(id).port("drain");
+    String words = tank.label();
+    if (answers.waste().dumpValve()) {
+      String valve =
+          rig.part(
+              tank.label() + " dump",
+              tank.spot(),
+              Math.max(out, low - 0.02),
+              8e-5,
+              Fittings.twoWay(0, "pushed in", "pulled out"));
+      rig.join(at, rig.get(valve).port("a"), 0.038);
+      at = rig.get(valve).port("b");
+      words += " → dump valve";
+    }
+    String outlet =
+        rig.part(tank.label() + " outlet", tank.spot(), out, 0, Fittings.end(Role.DUMP));
+    rig.join(at, rig.get(outlet).port("in"), 0.038);
+    ways.add(Saying.words(words + " → outlet with its cap"));
+  }
+}

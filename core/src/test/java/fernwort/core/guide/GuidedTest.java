@@ -1,0 +1,380 @@
+package fernwort.core.guide;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.guide.Answers.Drain;
+import fernwort.core.guide.Answers.Fill;
+import fernwort.core.guide.Answers.Piece;
+import fernwort.core.guide.Answers.Runs;
+import fernwort.core.guide.Answers.Size;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.Answers.Tap;
+import fernwort.core.guide.Answers.Use;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigLimits;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.streams.Directions;
+import fernwort.core.tank.TankRoom;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/** Rigs made from answers: that of somebody with a tape measure, and ones nobody drew. */
+class GuidedTest {
+
+  private static Answers.Tank tank(String label, Contents contents, double litres, Fill... fills) {
+    return new Answers.Tank(
+        label,
+        label,
+        contents,
+        Optional.of(litres / 1000),
+        Optional.empty(),
+        false,
+        new Spot(1, contents == Contents.FRESH ? 0 : 2),
+        contents == Contents.FRESH ? 0.75 : 0.35,
+        Set.of(fills),
+        new Spot(1, 0),
+        1.3,
+        contents == Contents.FRESH ? 1.4 : 0.9,
+        false,
+        Drain.CAP);
+  }
+
+  /** A plain van: one tank over the wheel arch, a three-way valve before the pump. */
+  private static Answers plainVan() {
+    Answers none = Answers.of("Plain van");
+    return new Answers(
+        none.name(),
+        2,
+        none.vehicle(),
+        List.of(
+            tank("Fresh", Contents.FRESH, 95, Fill.NECK, Fill.MAINS),
+            tank("Gray", Contents.GRAY, 60)),
+        Optional.of(Answers.Mains.USUAL),
+        List.of(Piece.THREE_WAY, Piece.STRAINER),
+        none.selector(),
+        new Answers.Pump(
+            Kind.Pump.Type.DIAPHRAGM,
+            new Spot(1, 1),
+            0.85,
+            10e-3 / 60,
+            2.4e5,
+            true,
+            List.of(),
+            Answers.Hot.NONE,
+            0.01,
+            false),
+        List.of(
+            new Tap(Use.SINK, new Spot(3, 2), 1.5, Runs.TANK),
+            new Tap(Use.OUTSIDE, new Spot(0, 2), 1.0, Runs.GROUND)),
+        none.waste(),
+        new Answers.Lows(true, false),
+        none.bores());
+  }
+
+  private static Plan.Trouble trouble(Plans plans, Jobs jobs, String id, State from) {
+    Job job = jobs.byId(id).orElseThrow(() -> new AssertionError(id + " in " + ids(jobs)));
+    return plans.plan(job, from).trouble().orElse(null);
+  }
+
+  private static List<String> ids(Jobs jobs) {
+    return jobs.all().stream().map(Job::id).toList();
+  }
+
+  @Test
+  void thePlainVanFillsRunsAndDrains() {
+    Guided guided = Guided.of(plainVan());
+    Plumbing plumbing = Plumbing.of(guided.rig());
+    Plans plans = Plans.of(plumbing);
+    Jobs jobs = Jobs.of(plumbing);
+    State empty = new State(guided.rig().atRest(), Map.of(), Slope.LEVEL);
+    State full = empty.withVolume("fresh", 0.08);
+    assertThat(trouble(plans, jobs, "fill-fresh-hose-inlet", empty)).isNull();
+    assertThat(trouble(plans, jobs, "pour-fresh-fresh-neck", empty)).isNull();
+    assertThat(trouble(plans, jobs, "run-fresh", full)).isNull();
+    assertThat(trouble(plans, jobs, "shed-fresh-fresh-drain-cap", full)).isNull();
+    assertThat(trouble(plans, jobs, "empty-gray-gray-outlet", full.withVolume("gray", 0.03)))
+        .isNull();
+    assertThat(jobs.cannot())
+        .extracting(Jobs.Cannot::what)
+        .containsExactlyInAnyOrder("Run the taps from the mains", "Heat water");
+  }
+
+  @Test
+  void itsWaysAreSaidFromEndToEnd() {
+    assertThat(Guided.of(plainVan()).ways())
+        .extracting(Object::toString)
+        .contains(
+            "Fresh → three-way valve → strainer → pump",
+            "Suction hose → three-way valve → pump",
+            "Hose inlet → regulator → check valve → shut-off → Fresh",
+            "Pump → accumulator → Sink, Outside rinse",
+            "Sink → trap → Gray",
+            "Gray → dump valve → outlet with its cap");
+  }
+
+  @Test
+  void litresAloneAreEnoughAndWhatIsGuessedIsSaid() {
+    Guided guided = Guided.of(plainVan());
+    TankRoom room = Plumbing.of(guided.rig()).room("fresh");
+    assertThat(room.capacity()).isCloseTo(0.095, within(1e-4));
+    assertThat(guided.guesses())
+        .extracting(g -> g.what().toString())
+        .anyMatch(w -> w.startsWith("Fresh:"))
+        .anyMatch(w -> w.startsWith("the lengths of"));
+  }
+
+  private static TankSizes sizes(double litres, Size size, boolean inside) {
+    Answers.Tank t = tank("T", Contents.FRESH, litres);
+    return TankSizes.of(
+        new Answers.Tank(
+            t.id(),
+            t.label(),
+            t.contents(),
+            litres > 0 ? t.litres() : Optional.empty(),
+            Optional.of(size),
+            inside,
+            t.spot(),
+            t.bottom(),
+            t.fills(),
+            t.neck(),
+            t.neckHeight(),
+            t.ventEnd(),
+            t.ventRises(),
+            t.drain()),
+        0.62);
+  }
+
+  @Test
+  void labelAndSizesAreHeldAgainstEachOther() {
+    Size size = new Size(0.9, 0.4, 0.29);
+    assertThat(sizes(0, size, false).guess()).isEmpty();
+    assertThat(sizes(0, size, true).outside().length()).isCloseTo(0.91, within(1e-9));
+    // 0.89 × 0.39 × 0.28 m are 97.2 L: a label of 97 L agrees, one of 94 L means a thicker wall.
+    assertThat(sizes(97, size, false).wall()).isEqualTo(TankSizes.USUAL_WALL);
+    TankSizes thick = sizes(94, size, false);
+    assertThat(thick.wall()).isBetween(0.006, 0.008);
+    assertThat(thick.guess()).isEmpty();
+    assertThat(sizes(40, size, false).guess().orElseThrow().what().toString())
+        .contains("97.2 L")
+        .contains("40 L")
+        .contains("the sizes are used");
+  }
+
+  @Test
+  void theValveJoinsWhatWasSaidOfEachOfItsPositions() {
+    Rig rig = Guided.of(plainVan()).rig();
+    Kind.ThreeWayValve valve = (Kind.ThreeWayValve) rig.part("tank-valve").kind();
+    assertThat(valve.stop("left").joins()).containsExactly(List.of("a", "b"));
+    assertThat(valve.stop("up").joins()).isEmpty();
+    assertThat(valve.stop("right").joins()).containsExactly(List.of("a", "c"));
+  }
+
+  // --- rigs nobody drew ------------------------------------------------------------------------
+
+  private static <E extends Enum<E>> E any(Class<E> of, Random random) {
+    E[] all = of.getEnumConstants();
+    return all[random.nextInt(all.length)];
+  }
+
+  private static Spot spot(Random random) {
+    return new Spot(random.nextInt(5), random.nextInt(3));
+  }
+
+  private static Answers.Tank anyTank(int n, Contents contents, Random random) {
+    boolean under = random.nextBoolean();
+    Set<Fill> fills = EnumSet.noneOf(Fill.class);
+    if (contents == Contents.FRESH) {
+      for (Fill fill : Fill.values()) {
+        if (random.nextInt(3) == 0) {
+          fills.add(fill);
+        }
+      }
+    }
+    double bottom = under ? 0.3 + 0.1 * random.nextDouble() : 0.7 + 0.4 * random.nextDouble();
+    return new Answers.Tank(
+        "t" + n,
+        (contents == Contents.FRESH ? "Fresh " : "Gray ") + n,
+        contents,
+        random.nextInt(4) == 0 ? Optional.empty() : Optional.of(0.02 + 0.2 * random.nextDouble()),
+        random.nextBoolean()
+            ? Optional.empty()
+            : Optional.of(
+                new Size(0.3 + random.nextDouble(), 0.3 + 0.4 * random.nextDouble(), 0.25)),
+        random.nextBoolean(),
+        spot(random),
+        bottom,
+        fills,
+        spot(random),
+        bottom + 0.4 + 0.4 * random.nextDouble(),
+        bottom + 0.45 + 0.8 * random.nextDouble(),
+        random.nextBoolean(),
+        any(Drain.class, random));
+  }
+
+  private static Answers any(long seed) {
+    Random random = new Random(seed);
+    Answers none = Answers.of("Drawn " + seed);
+    List<Answers.Tank> tanks = new ArrayList<>();
+    for (int i = random.nextInt(4); i > 0; i--) {
+      tanks.add(anyTank(tanks.size(), Contents.FRESH, random));
+    }
+    for (int i = random.nextInt(3); i > 0; i--) {
+      tanks.add(anyTank(tanks.size(), Contents.GRAY, random));
+    }
+    List<Piece> suction = new ArrayList<>();
+    List<Tap> taps = new ArrayList<>();
+    for (Piece piece : Piece.values()) {
+      if (random.nextBoolean()) {
+        suction.add(random.nextInt(suction.size() + 1), piece);
+      }
+    }
+    Set<Use> shared = EnumSet.noneOf(Use.class);
+    for (Use use : Use.values()) {
+      if (random.nextBoolean()) {
+        taps.add(
+            new Tap(use, spot(random), 1 + 0.6 * random.nextDouble(), any(Runs.class, random)));
+      }
+      if (random.nextInt(3) == 0) {
+        shared.add(use);
+      }
+    }
+    return new Answers(
+        none.name(),
+        2,
+        new Answers.Van(
+            any(fernwort.core.rig.Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
+        tanks,
+        random.nextInt(3) == 0
+            ? Optional.empty()
+            : Optional.of(
+                new Answers.Mains(
+                    spot(random),
+                    0.6 + 0.6 * random.nextDouble(),
+                    random.nextBoolean(),
+                    random.nextBoolean(),
+                    random.nextBoolean(),
+                    random.nextBoolean())),
+        suction,
+        new Answers.Selector(any(Answers.Third.class, random), none.selector().positions()),
+        new Answers.Pump(
+            any(Kind.Pump.Type.class, random),
+            spot(random),
+            0.7 + 0.4 * random.nextDouble(),
+            (6 + 10 * random.nextDouble()) * 1e-3 / 60,
+            (1.5 + 2 * random.nextDouble()) * 1e5,
+            random.nextBoolean(),
+            random.nextBoolean() ? List.of() : List.of(any(Kind.Filter.Grade.class, random)),
+            any(Answers.Hot.class, random),
+            0.01,
+            random.nextBoolean()),
+        taps,
+        new Answers.Waste(shared, random.nextBoolean(), true),
+        new Answers.Lows(random.nextBoolean(), random.nextBoolean()),
+        none.bores());
+  }
+
+  /** With a pump that draws water up: another may not, and then says so on the Board. */
+  private static Answers pumped(Answers a) {
+    Answers.Pump p = a.pump();
+    return new Answers(
+        a.name(),
+        a.people(),
+        a.vehicle(),
+        a.tanks(),
+        a.mains(),
+        a.suction(),
+        a.selector(),
+        new Answers.Pump(
+            Kind.Pump.Type.DIAPHRAGM,
+            p.spot(),
+            p.height(),
+            p.flow(),
+            p.cutOut(),
+            p.accumulator(),
+            p.filters(),
+            p.hot(),
+            p.heaterVolume(),
+            p.manifolds()),
+        a.taps(),
+        a.waste(),
+        a.lows(),
+        a.bores());
+  }
+
+  @Property(tries = 300)
+  void whateverIsAnsweredMakesASoundRigWithNoPortLeftOpen(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Guided guided = Guided.of(any(seed));
+    Rig rig = guided.rig();
+    assertThat(RigLimits.problems(rig)).isEmpty();
+    RigEdit edit = RigEdit.of(rig);
+    boolean supplied =
+        rig.tanks(Contents.FRESH).findAny().isPresent() || rig.partsById().containsKey("house-tee");
+    for (Part part : rig.parts()) {
+      boolean dryTap = part.kind() instanceof Kind.Fixture && !supplied;
+      assertThat(edit.freePorts(part.id()))
+          .as(part.label())
+          .allMatch(port ->
+              port.equals("mouth")
+                  || port.equals("waste")
+                  || dryTap
+                  || port.equals("hot") && part.kind() instanceof Kind.Heater
+                  || rig.lines().isEmpty());
+    }
+    assertThat(Directions.of(Plumbing.of(rig)).reversedCheckValves()).isEmpty();
+  }
+
+  /** With the handles set for it, every tap of a rig with a pump runs. */
+  @Property(tries = 120)
+  void everyTapRunsFromAFullTankWithThePumpOn(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Rig rig = Guided.of(pumped(any(seed))).rig();
+    if (rig.tanks(Contents.FRESH).findAny().isEmpty()) {
+      return;
+    }
+    Plumbing plumbing = Plumbing.of(rig);
+    Map<String, Double> volumes = new HashMap<>();
+    rig.tanks(Contents.FRESH)
+        .forEach(t -> volumes.put(t.id(), 0.9 * plumbing.room(t.id()).capacity()));
+    Setting set = rig.atRest().with("pump", "on");
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.TwoWayValve && !part.id().contains("mains")) {
+        set = set.with(part.id(), "open");
+      }
+      if (part.id().equals("tank-valve")) {
+        set = set.with(part.id(), "left");
+      }
+    }
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.Fixture tap) {
+        State open = new State(set.with(part.id(), tap.cold().id()), volumes, Slope.LEVEL);
+        assertThat(Hydraulics.of(plumbing).solve(open).fixture(part.id()))
+            .as(part.label())
+            .isGreaterThan(1e-6);
+      }
+    }
+  }
+}

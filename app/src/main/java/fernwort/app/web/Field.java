@@ -31,7 +31,9 @@ public record Field(
     CHOICE,
     TICK,
     ROWS,
-    TABLE
+    TABLE,
+    /** A spot on the plan of the vehicle. */
+    SPOT
   }
 
   /** One thing to choose. */
@@ -60,6 +62,11 @@ public record Field(
    */
   public record Head(String words, String picture) {}
 
+  /** Returns this field with something else in it. */
+  public Field holding(String other) {
+    return new Field(name, label, type, other, unit, hint, options, table);
+  }
+
   /** Returns a field for words. */
   public static Field text(String name, String label, String value, String hint) {
     return new Field(name, label, Type.TEXT, value, "", hint, List.of(), Table.NONE);
@@ -84,6 +91,11 @@ public record Field(
   /** Returns a field for several lines. */
   public static Field rows(String name, String label, String value, String hint) {
     return new Field(name, label, Type.ROWS, value, "", hint, List.of(), Table.NONE);
+  }
+
+  /** Returns a field that is tapped on the plan of the vehicle, from its rear to its nose. */
+  public static Field spot(String name, String label, String value) {
+    return new Field(name, label, Type.SPOT, value, "", "", List.of(), Table.NONE);
   }
 
   /** Returns a field for several of the same. */

@@ -203,6 +203,24 @@ public sealed interface Alteration {
   }
 
   /**
+   * The whole rig is made anew from what was answered about it.
+   *
+   * @param made the rig
+   * @param page the page of questions that was answered
+   */
+  record Answered(Rig made, String page) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return made;
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Answered: " + page;
+    }
+  }
+
+  /**
    * What a look at the layout found is mended.
    *
    * @param finding what was found

@@ -61,6 +61,54 @@ public record Answers(
         Bores.USUAL);
   }
 
+  /** Returns these about a vehicle of some name, with so many people. */
+  public Answers on(String called, int travelling, Van van) {
+    return new Answers(
+        called, travelling, van, tanks, mains, suction, selector, pump, taps, waste, lows, bores);
+  }
+
+  /** Returns these with other tanks. */
+  public Answers with(List<Tank> others) {
+    return new Answers(
+        name, people, vehicle, others, mains, suction, selector, pump, taps, waste, lows, bores);
+  }
+
+  /** Returns these with another hose inlet, or none. */
+  public Answers filledBy(Optional<Mains> inlet) {
+    return new Answers(
+        name, people, vehicle, tanks, inlet, suction, selector, pump, taps, waste, lows, bores);
+  }
+
+  /** Returns these with other pieces between tank and pump. */
+  public Answers drawing(List<Piece> pieces, Selector valve) {
+    return new Answers(
+        name, people, vehicle, tanks, mains, pieces, valve, pump, taps, waste, lows, bores);
+  }
+
+  /** Returns these with another pump. */
+  public Answers pumping(Pump other) {
+    return new Answers(
+        name, people, vehicle, tanks, mains, suction, selector, other, taps, waste, lows, bores);
+  }
+
+  /** Returns these with other taps. */
+  public Answers tapping(List<Tap> others) {
+    return new Answers(
+        name, people, vehicle, tanks, mains, suction, selector, pump, others, waste, lows, bores);
+  }
+
+  /** Returns these with wastes that run off otherwise. */
+  public Answers running(Waste other) {
+    return new Answers(
+        name, people, vehicle, tanks, mains, suction, selector, pump, taps, other, lows, bores);
+  }
+
+  /** Returns these with other low points and bores. */
+  public Answers low(Lows spots, Bores all) {
+    return new Answers(
+        name, people, vehicle, tanks, mains, suction, selector, pump, taps, waste, spots, all);
+  }
+
   /** Returns the tanks for some water, in the order in which they were named. */
   public List<Tank> tanks(Contents contents) {
     return tanks.stream().filter(t -> t.contents() == contents).toList();
@@ -141,6 +189,32 @@ public record Answers(
       Drain drain) {
     public Tank {
       fills = Set.copyOf(fills);
+    }
+
+    /** Returns this tank filled otherwise, its neck at a spot and height (m). */
+    public Tank filled(Set<Fill> ways, Spot neckAt, double height) {
+      return new Tank(
+          id, label, contents, litres, size, inside, spot, bottom, ways, neckAt, height, ventEnd,
+          ventRises, drain);
+    }
+
+    /** Returns this tank with a vent that ends elsewhere (m above the ground). */
+    public Tank vented(double end, boolean rises) {
+      return new Tank(
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          end,
+          rises,
+          drain);
     }
   }
 

@@ -299,14 +299,7 @@ class GuidedTest {
   /** With a pump that draws water up: another may not, and then says so on the Board. */
   private static Answers pumped(Answers a) {
     Answers.Pump p = a.pump();
-    return new Answers(
-        a.name(),
-        a.people(),
-        a.vehicle(),
-        a.tanks(),
-        a.mains(),
-        a.suction(),
-        a.selector(),
+    return a.pumping(
         new Answers.Pump(
             Kind.Pump.Type.DIAPHRAGM,
             p.spot(),
@@ -317,11 +310,7 @@ class GuidedTest {
             p.filters(),
             p.hot(),
             p.heaterVolume(),
-            p.manifolds()),
-        a.taps(),
-        a.waste(),
-        a.lows(),
-        a.bores());
+            p.manifolds()));
   }
 
   @Property(tries = 300)

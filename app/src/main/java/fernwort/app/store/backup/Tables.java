@@ -20,7 +20,8 @@ final class Tables {
           "job_run",
           "run_step",
           "card",
-          "automation");
+          "automation",
+          "answers");
 
   private Tables() {}
 }

@@ -1,0 +1,120 @@
+package fernwort.app.guide;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.guide.Answers;
+import fernwort.core.guide.Answers.Fill;
+import fernwort.core.guide.Answers.Mains;
+import fernwort.core.guide.Answers.Tank;
+import fernwort.core.rig.Contents;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** How the fresh tanks are filled: neck, jug, mains, float; and the hose inlet. */
+final class FillPage implements GuidePage {
+
+  @Override
+  public String id() {
+    return "fill";
+  }
+
+  @Override
+  public String title() {
+    return "Filling";
+  }
+
+  @Override
+  public List<Card> cards(Answers answers, Units units) {
+    List<Card> cards = new ArrayList<>();
+    for (Tank tank : answers.tanks(Contents.FRESH)) {
+      String t = tank.id() + "-";
+      List<Field> fields = new ArrayList<>();
+      fields.add(tick(tank, Fill.NECK, "Through a neck with a cap"));
+      fields.add(tick(tank, Fill.JUG, "From a jug, poured into the neck"));
+      fields.add(tick(tank, Fill.MAINS, "From the hose inlet, under pressure"));
+      fields.add(tick(tank, Fill.FLOAT, "From the hose inlet, with a float that shuts"));
+      fields.add(Field.spot(t + "neck", "Where its neck is", Sheet.spot(tank.neck())));
+      fields.add(
+          GuidePage.amount(
+              t + "neck-height",
+              "The neck above the ground",
+              units,
+              Measure.LENGTH,
+              tank.neckHeight(),
+              "Left as it is where there is no neck."));
+      cards.add(new Card(tank.id(), tank.label() + " is filled", "Tick all that hold.", fields));
+    }
+    Mains mains = answers.mains().orElse(Mains.USUAL);
+    cards.add(
+        new Card(
+            "mains",
+            "The hose inlet",
+            "Where a hose from a tap is screwed on. Nothing here matters without one.",
+            List.of(
+                Field.tick("taps", "It leads to the taps as well", mains.toTaps(), ""),
+                Field.spot("inlet", "Where it is", Sheet.spot(mains.spot())),
+                GuidePage.amount(
+                    "inlet-height",
+                    "The inlet above the ground",
+                    units,
+                    Measure.LENGTH,
+                    mains.height(),
+                    ""),
+                Field.tick(
+                    "regulator",
+                    "A pressure regulator follows it",
+                    mains.regulator(),
+                    "A round or bell-shaped fitting, often with a dial."),
+                Field.tick(
+                    "check",
+                    "A check valve follows it",
+                    mains.check(),
+                    "A short fitting with an arrow: nothing goes back into the public tap."),
+                Field.tick("shut-off", "A valve shuts it", mains.shutOff(), ""))));
+    return cards;
+  }
+
+  private static Field tick(Tank tank, Fill fill, String label) {
+    return Field.tick(tank.id() + "-" + fill.name(), label, tank.fills().contains(fill), "");
+  }
+
+  @Override
+  public Answers read(Answers before, Sheet sheet) {
+    List<Tank> tanks = new ArrayList<>();
+    boolean pressed = sheet.tick("taps");
+    for (Tank tank : before.tanks()) {
+      Tank read = tank.contents() == Contents.FRESH ? tank(tank, sheet) : tank;
+      pressed |= read.fills().contains(Fill.MAINS) || read.fills().contains(Fill.FLOAT);
+      tanks.add(read);
+    }
+    Mains was = before.mains().orElse(Mains.USUAL);
+    Mains mains =
+        new Mains(
+            sheet.spot("inlet", was.spot()),
+            sheet.amount("inlet-height", "The inlet", Measure.LENGTH, was.height(), 0.05, 4),
+            sheet.tick("check"),
+            sheet.tick("regulator"),
+            sheet.tick("shut-off"),
+            sheet.tick("taps"));
+    return before.with(tanks).filledBy(pressed ? Optional.of(mains) : Optional.empty());
+  }
+
+  private static Tank tank(Tank was, Sheet sheet) {
+    String t = was.id() + "-";
+    Set<Fill> fills = EnumSet.noneOf(Fill.class);
+    for (Fill fill : Fill.values()) {
+      if (sheet.tick(t + fill.name())) {
+        fills.add(fill);
+      }
+    }
+    return was.filled(
+        fills,
+        sheet.spot(t + "neck", was.neck()),
+        sheet.amount(
+            t + "neck-height", was.label() + ", neck", Measure.LENGTH, was.neckHeight(), 0.1, 4));
+  }
+}

@@ -1,0 +1,301 @@
+package fernwort.app.guide;
+
+import fernwort.app.board.PlanDrawing;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.guide.Answers;
+import fernwort.core.guide.Guided;
+import fernwort.core.review.Finding;
+import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
+import fernwort.core.tank.Reading;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The pages of questions about a rig, with the rig growing beside them. */
+@Controller
+class GuideController {
+
+  private static final List<GuidePage> PAGES =
+      List.of(
+          new VehiclePage(),
+          new TanksPage(),
+          new FillPage(),
+          new VentsPage(),
+          new SuctionPage(),
+          new PumpPage(),
+          new TapsPage(),
+          new WastePage(),
+          new LowsPage());
+
+  /** The page after all questions: what came of them. */
+  private static final String LOOK = "look";
+
+  private static final int MOST_FINDINGS = 12;
+
+  private final Descriptions rigs;
+  private final States states;
+  private final Guides guides;
+  private final PlanDrawing plans;
+  private final Clock clock;
+
+  GuideController(Descriptions rigs, States states, Guides guides, PlanDrawing plans, Clock clock) {
+    this.rigs = rigs;
+    this.states = states;
+    this.guides = guides;
+    this.plans = plans;
+    this.clock = clock;
+  }
+
+  @PostMapping("/rigs/new/guide")
+  String begin(@RequestParam(defaultValue = "") String name, @ModelAttribute("who") String who) {
+    String called = name.isBlank() ? "My rig" : name.strip();
+    String id = guides.begin(Answers.of(called.substring(0, Math.min(60, called.length()))), who);
+    return "redirect:/rigs/%s/guide/vehicle".formatted(id);
+  }
+
+  /** A page as a step of the way: where it leads, and whether one is there. */
+  public record Step(String id, String title, boolean here) {}
+
+  @GetMapping("/rigs/{id}/guide/{page}")
+  String show(
+      @PathVariable String id,
+      @PathVariable String page,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Guides.Given given = given(rig);
+    if (page.equals(LOOK)) {
+      return look(rig, given, units, model);
+    }
+    GuidePage asked = page(page);
+    return ask(rig, given, asked, asked.cards(given.answers(), units), Map.of(), units, model);
+  }
+
+  @PostMapping("/rigs/{id}/guide/{page}")
+  String answer(
+      @PathVariable String id,
+      @PathVariable String page,
+      @RequestParam int version,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Guides.Given given = given(rig);
+    GuidePage asked = page(page);
+    if (given.parted() && !form.containsKey("anew")) {
+      throw new Refusal(
+          "This rig was changed in the editor since; tick that it is to be made anew from your answers, or go on in the editor");
+    }
+    Sheet sheet = new Sheet(form, units);
+    Answers answers = asked.read(given.answers(), sheet);
+    guides.answer(rig, version, who, answers, asked.title().toLowerCase(java.util.Locale.ROOT));
+    OpenRig now = rigs.open(id);
+    if (answers.people() != given.answers().people()) {
+      Habits was = states.habits(now);
+      states.setHabits(now, new Habits(answers.people(), was.pets(), was.season(), was.habits()));
+    }
+    boolean onward = "next".equals(form.get("do")) && sheet.errors().isEmpty();
+    if (onward) {
+      return "redirect:/rigs/%s/guide/%s".formatted(id, next(asked));
+    }
+    List<GuidePage.Card> cards = asked.cards(answers, units);
+    return ask(
+        now,
+        new Guides.Given(answers, false),
+        asked,
+        typed(cards, form, sheet),
+        sheet.errors(),
+        units,
+        model);
+  }
+
+  /** What could not be read stands in its field as it was typed. */
+  private static List<GuidePage.Card> typed(
+      List<GuidePage.Card> cards, Map<String, String> form, Sheet sheet) {
+    return cards.stream()
+        .map(c ->
+            new GuidePage.Card(
+                c.id(),
+                c.title(),
+                c.hint(),
+                c.fields().stream()
+                    .map(f ->
+                        sheet.errors().containsKey(f.name())
+                            ? f.holding(form.getOrDefault(f.name(), ""))
+                            : f)
+                    .toList(),
+                c.buttons()))
+        .toList();
+  }
+
+  private String ask(
+      OpenRig rig,
+      Guides.Given given,
+      GuidePage asked,
+      List<GuidePage.Card> cards,
+      Map<String, String> errors,
+      Units units,
+      Model model) {
+    fill(rig, given, asked.id(), units, model);
+    model.addAttribute("title", asked.title());
+    model.addAttribute("number", PAGES.indexOf(asked) + 1);
+    model.addAttribute("cards", cards);
+    model.addAttribute("errors", errors);
+    model.addAttribute(
+        "valve",
+        asked instanceof SuctionPage
+            ? ValvePicture.of(given.answers().selector())
+            : List.of());
+    return "guide";
+  }
+
+  private void fill(OpenRig rig, Guides.Given given, String here, Units units, Model model) {
+    model.addAttribute("rig", rig.id());
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("version", rig.version());
+    model.addAttribute("parted", given.parted());
+    model.addAttribute("steps", steps(here));
+    model.addAttribute("of", PAGES.size());
+    model.addAttribute("drawing", plans.of(rig));
+    model.addAttribute("holds", holds(rig, states.habits(rig), units));
+  }
+
+  private static List<Step> steps(String here) {
+    List<Step> steps = new java.util.ArrayList<>();
+    PAGES.forEach(p -> steps.add(new Step(p.id(), p.title(), p.id().equals(here))));
+    steps.add(new Step(LOOK, "Look back", here.equals(LOOK)));
+    return steps;
+  }
+
+  /** What the rig holds, and for how long that lasts. */
+  private static String holds(OpenRig rig, Habits habits, Units units) {
+    State full = new State(rig.rig().atRest(), Map.of(), Slope.LEVEL);
+    double fresh = 0;
+    double gray = 0;
+    Map<String, Double> volumes = new HashMap<>();
+    for (Part tank : rig.plumbing().tanks()) {
+      double holds = rig.plumbing().room(tank.id()).capacity();
+      if (rig.rig().tanks(Contents.FRESH).anyMatch(t -> t.id().equals(tank.id()))) {
+        fresh += holds;
+        volumes.put(tank.id(), holds);
+      } else {
+        gray += holds;
+      }
+    }
+    for (Map.Entry<String, Double> v : volumes.entrySet()) {
+      full = full.withVolume(v.getKey(), v.getValue());
+    }
+    String litres =
+        "%s fresh, %s gray"
+            .formatted(units.show(Measure.VOLUME, fresh), units.show(Measure.VOLUME, gray));
+    if (fresh == 0 || habits.freshPerDay() == 0) {
+      return litres;
+    }
+    double days = Lasts.of(rig.plumbing(), full, habits).freshDays();
+    return String.format(
+        java.util.Locale.ROOT, "%s; full, the fresh water lasts %.1f days", litres, days);
+  }
+
+  private String look(OpenRig rig, Guides.Given given, Units units, Model model) {
+    fill(rig, given, LOOK, units, model);
+    Guided guided = Guided.of(given.answers());
+    model.addAttribute("ways", guided.ways().stream().map(units::say).toList());
+    model.addAttribute(
+        "guesses",
+        guided.guesses().stream()
+            .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
+            .toList());
+    model.addAttribute(
+        "findings",
+        LayoutReview.of(rig.plumbing()).stream()
+            .filter(f -> f.risk() != Finding.Risk.BOTHER)
+            .limit(MOST_FINDINGS)
+            .map(f -> new Said(units.say(f.title()), units.say(f.mend())))
+            .toList());
+    model.addAttribute("tanks", levels(rig, units));
+    model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
+    return "guide-look";
+  }
+
+  /** Two sentences that belong together. */
+  public record Said(String what, String more) {}
+
+  private List<Field> levels(OpenRig rig, Units units) {
+    State now = states.of(rig).state();
+    return rig.plumbing().tanks().stream()
+        .map(t ->
+            Field.number(
+                t.id(),
+                t.label(),
+                units.number(Measure.VOLUME, now.volume(t.id())),
+                units.unit(Measure.VOLUME).sign(),
+                ""))
+        .toList();
+  }
+
+  @PostMapping("/rigs/{id}/guide/levels")
+  String levels(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units) {
+    OpenRig rig = rigs.open(id);
+    for (Part tank : rig.plumbing().tanks()) {
+      Optional<String> typed =
+          Optional.ofNullable(form.get(tank.id())).filter(text -> !text.isBlank());
+      if (typed.isPresent()) {
+        double volume = units.parse(tank.label() + ", now", Measure.VOLUME, typed.orElseThrow());
+        states.record(
+            rig,
+            tank.id(),
+            new Reading.Volume(volume),
+            units.show(Measure.VOLUME, volume),
+            clock.instant(),
+            who);
+      }
+    }
+    return "redirect:/rigs/%s/board".formatted(id);
+  }
+
+  private Guides.Given given(OpenRig rig) {
+    return guides
+        .given(rig)
+        .orElseThrow(() ->
+            new Refusal(
+                "This rig was not described by questions; change it under Rig, or begin a new one with questions"));
+  }
+
+  private static GuidePage page(String id) {
+    return PAGES.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new fernwort.app.Missing("There is no page “" + id + "” of questions."));
+  }
+
+  private static String next(GuidePage page) {
+    int next = PAGES.indexOf(page) + 1;
+    return next < PAGES.size() ? PAGES.get(next).id() : LOOK;
+  }
+}

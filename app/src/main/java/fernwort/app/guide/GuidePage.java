@@ -1,0 +1,51 @@
+package fernwort.app.guide;
+
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.guide.Answers;
+import java.util.List;
+
+/** One page of questions about a rig. */
+interface GuidePage {
+
+  /** Returns its short name, as in its address. */
+  String id();
+
+  /** Returns its title. */
+  String title();
+
+  /** Returns its questions, with what was answered so far. */
+  List<Card> cards(Answers answers, Units units);
+
+  /** Reads it; what cannot be read stays as it was and is noted in the sheet. */
+  Answers read(Answers before, Sheet sheet);
+
+  /**
+   * Questions about one thing.
+   *
+   * @param id short name, unique on the page
+   * @param title the thing
+   * @param hint what to look at; empty for nothing
+   * @param fields the questions
+   * @param buttons what else can be done with it
+   */
+  record Card(String id, String title, String hint, List<Field> fields, List<Button> buttons) {
+    Card(String id, String title, String hint, List<Field> fields) {
+      this(id, title, hint, fields, List.of());
+    }
+  }
+
+  /** Something to press: what it does, and what it says. */
+  record Button(String action, String label) {}
+
+  /** Returns an amount in a person's units as it can be typed back. */
+  static Field amount(
+      String name,
+      String label,
+      Units units,
+      fernwort.app.units.Measure measure,
+      double si,
+      String hint) {
+    return Field.number(name, label, units.number(measure, si), units.unit(measure).sign(), hint);
+  }
+}

@@ -1,0 +1,210 @@
+package fernwort.app.guide;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.guide.Answers;
+import fernwort.core.guide.Answers.Drain;
+import fernwort.core.guide.Answers.Size;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.Answers.Tank;
+import fernwort.core.rig.Contents;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/** The tanks: litres or sizes, where each stands, what it is emptied by. */
+final class TanksPage implements GuidePage {
+
+  private static final int MOST = 8;
+  private static final double HIGHEST = 4;
+
+  @Override
+  public String id() {
+    return "tanks";
+  }
+
+  @Override
+  public String title() {
+    return "Tanks";
+  }
+
+  @Override
+  public List<Card> cards(Answers answers, Units units) {
+    List<Card> cards = new ArrayList<>();
+    for (Tank tank : answers.tanks()) {
+      cards.add(card(tank, units));
+    }
+    cards.add(
+        new Card(
+            "more",
+            answers.tanks().isEmpty() ? "Which tanks does it have?" : "Another tank",
+            "A can that is carried in and out counts as a tank.",
+            List.of(),
+            List.of(
+                new Button("add-fresh", "A fresh tank"), new Button("add-gray", "A gray tank"))));
+    return cards;
+  }
+
+  private static Card card(Tank tank, Units units) {
+    String t = tank.id() + "-";
+    List<Field> fields = new ArrayList<>();
+    fields.add(Field.text(t + "label", "Its name", tank.label(), ""));
+    fields.add(
+        Field.number(
+            t + "litres",
+            "What its label says",
+            tank.litres().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
+            units.unit(Measure.VOLUME).sign(),
+            "Enough to go on; its sizes are guessed then."));
+    fields.add(
+        Field.number(
+            t + "size",
+            "Its sizes, if you have measured",
+            tank.size().map(s -> size(s, units)).orElse(""),
+            units.unit(Measure.LENGTH).sign(),
+            "Along the vehicle x across x high, as in %s."
+                .formatted(size(new Size(0.9, 0.4, 0.29), units))));
+    fields.add(Field.tick(t + "inside", "Measured inside", tank.inside(), ""));
+    fields.add(Field.spot(t + "spot", "Where it stands", Sheet.spot(tank.spot())));
+    fields.add(
+        GuidePage.amount(
+            t + "bottom",
+            "Its bottom above the ground",
+            units,
+            Measure.LENGTH,
+            tank.bottom(),
+            "The vehicle on level ground."));
+    if (tank.contents() == Contents.FRESH) {
+      fields.add(
+          Field.choice(
+              t + "drain",
+              "What it is emptied by",
+              tank.drain().name(),
+              List.of(
+                  new Field.Option("NONE", "nothing of its own"),
+                  new Field.Option("CAP", "a cap at its bottom"),
+                  new Field.Option("VALVE", "a valve at its bottom"))));
+    }
+    return new Card(
+        tank.id(),
+        tank.label(),
+        tank.contents() == Contents.FRESH ? "Fresh water." : "Gray water.",
+        fields,
+        List.of(new Button("remove-" + tank.id(), "There is no such tank")));
+  }
+
+  private static String size(Size size, Units units) {
+    return "%s x %s x %s"
+        .formatted(
+            units.number(Measure.LENGTH, size.length()),
+            units.number(Measure.LENGTH, size.width()),
+            units.number(Measure.LENGTH, size.height()));
+  }
+
+  @Override
+  public Answers read(Answers before, Sheet sheet) {
+    String action = sheet.text("do");
+    List<Tank> tanks = new ArrayList<>();
+    for (Tank tank : before.tanks()) {
+      if (!action.equals("remove-" + tank.id())) {
+        tanks.add(sheet.has(tank.id() + "-label") ? tank(tank, sheet) : tank);
+      }
+    }
+    if (action.startsWith("add-") && tanks.size() >= MOST) {
+      sheet.error("do", "There is room for " + MOST + " tanks; take one away first");
+    } else if (action.equals("add-fresh")) {
+      tanks.add(anew(tanks, Contents.FRESH));
+    } else if (action.equals("add-gray")) {
+      tanks.add(anew(tanks, Contents.GRAY));
+    }
+    return before.with(tanks);
+  }
+
+  private static Tank tank(Tank was, Sheet sheet) {
+    String t = was.id() + "-";
+    return new Tank(
+        was.id(),
+        sheet.words(t + "label", was.label()),
+        was.contents(),
+        sheet.optional(
+            t + "litres", was.label() + ", litres", Measure.VOLUME, was.litres(), 0.002, 5),
+        size(was, sheet),
+        sheet.tick(t + "inside"),
+        sheet.spot(t + "spot", was.spot()),
+        sheet.amount(
+            t + "bottom", was.label() + ", bottom", Measure.LENGTH, was.bottom(), 0.05, HIGHEST),
+        was.fills(),
+        was.neck(),
+        was.neckHeight(),
+        was.ventEnd(),
+        was.ventRises(),
+        sheet.choice(t + "drain", was.drain()));
+  }
+
+  /** Three sizes in one box; a unit at the end holds for all three. */
+  private static Optional<Size> size(Tank was, Sheet sheet) {
+    String field = was.id() + "-size";
+    String text = sheet.text(field);
+    if (text.isEmpty()) {
+      return Optional.empty();
+    }
+    String[] three = text.toLowerCase(Locale.ROOT).split("\\s*(?:x|×|\\*| by )\\s*");
+    if (three.length != 3) {
+      sheet.error(
+          field,
+          "%s: “%s” needs three sizes, such as 900 x 400 x 290".formatted(was.label(), text));
+      return was.size();
+    }
+    String unit = three[2].replaceAll("^[0-9.,/ ]+", "");
+    double[] si = new double[3];
+    for (int i = 0; i < 3; i++) {
+      String one = three[i].matches(".*[a-z\"'].*") ? three[i] : three[i] + " " + unit;
+      try {
+        si[i] = sheet.units().parse(was.label() + ", sizes", Measure.LENGTH, one.strip());
+      } catch (fernwort.core.say.Refusal refusal) {
+        sheet.error(field, String.valueOf(refusal.getMessage()));
+        return was.size();
+      }
+      if (si[i] < 0.04 || si[i] > HIGHEST) {
+        sheet.error(
+            field,
+            "%s: a side of %s is not possible"
+                .formatted(was.label(), sheet.units().show(Measure.LENGTH, si[i])));
+        return was.size();
+      }
+    }
+    return Optional.of(new Size(si[0], si[1], si[2]));
+  }
+
+  private static Tank anew(List<Tank> others, Contents contents) {
+    boolean fresh = contents == Contents.FRESH;
+    long same = others.stream().filter(t -> t.contents() == contents).count();
+    int number = 1;
+    while (has(others, "t" + number)) {
+      number++;
+    }
+    double bottom = fresh ? 0.7 : 0.35;
+    return new Tank(
+        "t" + number,
+        (fresh ? "Fresh" : "Gray") + (same == 0 ? "" : " " + (same + 1)),
+        contents,
+        Optional.of(fresh ? 0.08 : 0.06),
+        Optional.empty(),
+        false,
+        new Spot(1, fresh ? 0 : 1),
+        bottom,
+        fresh ? Set.of(Answers.Fill.NECK) : Set.of(),
+        new Spot(1, 0),
+        bottom + 0.6,
+        bottom + 0.65,
+        false,
+        fresh ? Drain.CAP : Drain.NONE);
+  }
+
+  private static boolean has(List<Tank> tanks, String id) {
+    return tanks.stream().anyMatch(t -> t.id().equals(id));
+  }
+}

@@ -1,0 +1,84 @@
+package fernwort.app.guide;
+
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.guide.Answers;
+import fernwort.core.guide.Answers.Runs;
+import fernwort.core.guide.Answers.Tap;
+import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.Answers.Waste;
+import fernwort.core.rig.Contents;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** How waste runs off: shared traps, the dump valve and its outlet. */
+final class WastePage implements GuidePage {
+
+  @Override
+  public String id() {
+    return "waste";
+  }
+
+  @Override
+  public String title() {
+    return "Waste";
+  }
+
+  @Override
+  public List<Card> cards(Answers answers, Units units) {
+    List<Card> cards = new ArrayList<>();
+    List<Tap> drained = drained(answers);
+    if (drained.size() > 1) {
+      cards.add(
+          new Card(
+              "traps",
+              "Which share a trap?",
+              "The bend or bottle under the sink that holds water against smell.",
+              drained.stream()
+                  .map(t ->
+                      Field.tick(
+                          "shares-" + t.use().name(),
+                          t.use().name().charAt(0)
+                              + t.use().name().substring(1).toLowerCase(Locale.ROOT),
+                          answers.waste().sharedTrap().contains(t.use()),
+                          ""))
+                  .toList()));
+    }
+    boolean gray = !answers.tanks(Contents.GRAY).isEmpty();
+    cards.add(
+        new Card(
+            "dump",
+            gray ? "Emptying the gray tank" : "There is no gray tank",
+            gray
+                ? "Its outlet has a cap and takes a dump hose."
+                : "Every waste runs onto the ground; add a gray tank under Tanks if there is one.",
+            gray
+                ? List.of(
+                    Field.tick(
+                        "dump-valve", "A valve before the outlet", answers.waste().dumpValve(), ""))
+                : List.of()));
+    return cards;
+  }
+
+  private static List<Tap> drained(Answers answers) {
+    return answers.taps().stream()
+        .filter(t -> t.runs() == Runs.TANK && t.use() != Use.TOILET)
+        .toList();
+  }
+
+  @Override
+  public Answers read(Answers before, Sheet sheet) {
+    Set<Use> shared = EnumSet.noneOf(Use.class);
+    for (Use use : Use.values()) {
+      if (sheet.tick("shares-" + use.name())) {
+        shared.add(use);
+      }
+    }
+    boolean gray = !before.tanks(Contents.GRAY).isEmpty();
+    boolean valve = gray ? sheet.tick("dump-valve") : before.waste().dumpValve();
+    return before.running(new Waste(shared, valve, before.waste().vented()));
+  }
+}

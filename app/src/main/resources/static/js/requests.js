@@ -59,7 +59,8 @@ document.addEventListener("htmx:afterSettle", next);
 document.addEventListener(
   "click",
   (event) => {
-    const pressed = busy && event.target.closest?.("#main [hx-post][id], #main form button[id]");
+    const pressed =
+      busy && event.target.closest?.("#main [hx-post][id]:not(form), #main form button[id]");
     if (pressed) {
       event.preventDefault();
       event.stopImmediatePropagation();

@@ -12,6 +12,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.EmptyingJob;
 import fernwort.core.jobs.Job;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
@@ -248,10 +249,20 @@ class BoardController {
         LastsView.of(
             rig.rig(),
             Lasts.of(rig.plumbing(), standing.state(), states.habits(rig)),
-            states.habits(rig)),
+            states.habits(rig),
+            unread(rig, standing)),
         ParkedView.of(standing.state().slope()),
         can[0],
         can[1]);
+  }
+
+  /** Fresh tanks of which nobody has said what they hold. */
+  private static List<String> unread(OpenRig rig, Standing standing) {
+    return rig.rig()
+        .tanks(Contents.FRESH)
+        .filter(t -> !standing.readings().containsKey(t.id()))
+        .map(Part::label)
+        .toList();
   }
 
   /** A word on readings that cannot be shown, so that none is missed in silence. */

@@ -32,7 +32,13 @@ public record LastsView(
   /** One habit: what it takes in a day, and the percentage of it that becomes gray. */
   public record HabitRow(String label, Saying litres, String grayPercent) {}
 
-  static LastsView of(Rig rig, Lasts lasts, Habits habits) {
+  /**
+   * Puts in words how long the water lasts.
+   *
+   * @param unread names of the tanks that nobody has read: days are not counted without the fresh
+   *     ones
+   */
+  static LastsView of(Rig rig, Lasts lasts, Habits habits, List<String> unread) {
     boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
     String people = habits.people() == 1 ? "1 person" : habits.people() + " people";
     String other =
@@ -43,11 +49,14 @@ public record LastsView(
                     ? "Fresh would last " + days(lasts.freshDays()) + "."
                     : "Gray has room for " + days(gray) + ".")
             .orElse("");
+    boolean known = unread.isEmpty();
     return new LastsView(
-        days(lasts.days()),
-        (grayEnds ? "until gray is full, " : "until fresh ends, ") + people,
+        known ? days(lasts.days()) : "Not known",
+        known
+            ? (grayEnds ? "until gray is full, " : "until fresh ends, ") + people
+            : "until " + String.join(" and ", unread) + " is read: tap it and say what it holds",
         !lasts.fresh().isEmpty(),
-        other,
+        known ? other : "",
         working(rig, lasts, habits),
         habits.people(),
         habits.habits().stream()

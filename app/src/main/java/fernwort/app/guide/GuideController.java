@@ -3,6 +3,7 @@ package fernwort.app.guide;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Standing;
 import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -15,7 +16,6 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
@@ -30,6 +30,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 
 /** The pages of questions about a rig, with the rig growing beside them. */
@@ -84,7 +85,7 @@ class GuideController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Guides.Given given = given(rig);
+    Guides.Given given = guides.given(rig);
     if (page.equals(LOOK)) {
       return look(rig, given, units, model);
     }
@@ -96,29 +97,18 @@ class GuideController {
   String answer(
       @PathVariable String id,
       @PathVariable String page,
-      @RequestParam int version,
       @RequestParam Map<String, String> form,
+      @RequestHeader(name = "HX-Request", defaultValue = "false") boolean byScript,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units,
       Model model) {
-    OpenRig rig = rigs.open(id);
-    Guides.Given given = given(rig);
     GuidePage asked = page(page);
-    if (given.parted() && !form.containsKey("anew")) {
-      throw new Refusal(
-          "This rig was changed in the editor since; tick that it is to be made anew from your answers, or go on in the editor");
-    }
     Sheet sheet = new Sheet(form, units);
-    Answers answers = asked.read(given.answers(), sheet);
-    guides.answer(rig, version, who, answers, asked.title().toLowerCase(java.util.Locale.ROOT));
+    Answers answers = guides.answer(id, who, asked, sheet);
     OpenRig now = rigs.open(id);
-    if (answers.people() != given.answers().people()) {
-      Habits was = states.habits(now);
-      states.setHabits(now, new Habits(answers.people(), was.pets(), was.season(), was.habits()));
-    }
-    boolean onward = "next".equals(form.get("do")) && sheet.errors().isEmpty();
-    if (onward) {
-      return "redirect:/rigs/%s/guide/%s".formatted(id, next(asked));
+    if (sheet.errors().isEmpty() && !byScript) {
+      boolean onward = "next".equals(form.get("do"));
+      return "redirect:/rigs/%s/guide/%s".formatted(id, onward ? next(asked) : asked.id());
     }
     List<GuidePage.Card> cards = asked.cards(answers, units);
     return ask(
@@ -159,22 +149,19 @@ class GuideController {
       Units units,
       Model model) {
     fill(rig, given, asked.id(), units, model);
-    model.addAttribute("title", asked.title());
+    model.addAttribute("heading", asked.title());
     model.addAttribute("number", PAGES.indexOf(asked) + 1);
     model.addAttribute("cards", cards);
     model.addAttribute("errors", errors);
     model.addAttribute(
         "valve",
-        asked instanceof SuctionPage
-            ? ValvePicture.of(given.answers().selector())
-            : List.of());
+        asked instanceof SuctionPage ? ValvePicture.of(given.answers().selector()) : List.of());
     return "guide";
   }
 
   private void fill(OpenRig rig, Guides.Given given, String here, Units units, Model model) {
     model.addAttribute("rig", rig.id());
     model.addAttribute("name", rig.rig().name());
-    model.addAttribute("version", rig.version());
     model.addAttribute("parted", given.parted());
     model.addAttribute("steps", steps(here));
     model.addAttribute("of", PAGES.size());
@@ -227,6 +214,7 @@ class GuideController {
         guided.guesses().stream()
             .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
             .toList());
+    model.addAttribute("flow", Guided.flow(given.answers()).map(units::say).orElse(""));
     model.addAttribute(
         "findings",
         LayoutReview.of(rig.plumbing()).stream()
@@ -243,13 +231,15 @@ class GuideController {
   public record Said(String what, String more) {}
 
   private List<Field> levels(OpenRig rig, Units units) {
-    State now = states.of(rig).state();
+    Standing now = states.of(rig);
     return rig.plumbing().tanks().stream()
         .map(t ->
             Field.number(
                 t.id(),
                 t.label(),
-                units.number(Measure.VOLUME, now.volume(t.id())),
+                now.readings().containsKey(t.id())
+                    ? units.number(Measure.VOLUME, now.state().volume(t.id()))
+                    : "",
                 units.unit(Measure.VOLUME).sign(),
                 ""))
         .toList();
@@ -277,14 +267,6 @@ class GuideController {
       }
     }
     return "redirect:/rigs/%s/board".formatted(id);
-  }
-
-  private Guides.Given given(OpenRig rig) {
-    return guides
-        .given(rig)
-        .orElseThrow(() ->
-            new Refusal(
-                "This rig was not described by questions; change it under Rig, or begin a new one with questions"));
   }
 
   private static GuidePage page(String id) {

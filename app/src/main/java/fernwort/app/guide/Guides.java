@@ -2,13 +2,20 @@ package fernwort.app.guide;
 
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.store.AnswerStore;
+import fernwort.app.store.StaleVersion;
 import fernwort.core.describe.Alteration;
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
+import fernwort.core.say.Refusal;
+import fernwort.core.sizing.Habits;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -18,9 +25,20 @@ class Guides {
 
   private final Descriptions rigs;
   private final AnswerStore store;
-  private final JsonMapper mapper;
+  private static final int MOST_ATTEMPTS = 3;
 
-  Guides(Descriptions rigs, AnswerStore store, JsonMapper mapper) {
+  private final States states;
+  private final JsonMapper mapper;
+  private final TransactionTemplate transaction;
+
+  Guides(
+      Descriptions rigs,
+      States states,
+      AnswerStore store,
+      JsonMapper mapper,
+      PlatformTransactionManager transactions) {
+    this.states = states;
+    transaction = new TransactionTemplate(transactions);
     this.rigs = rigs;
     this.store = store;
     this.mapper = mapper;
@@ -44,18 +62,29 @@ class Guides {
 
   /**
    * Returns what was answered about a rig: the newest answers that make it as it is, for steps of
-   * its description may have been taken back; empty when it was not described by questions.
+   * its description may have been taken back.
+   *
+   * @throws Refusal when it was not described by questions
    */
-  Optional<Given> given(OpenRig rig) {
+  Given given(OpenRig rig) {
     Optional<Answers> newest = Optional.empty();
     for (String text : store.newest(rig.id())) {
       Optional<Answers> answers = read(text);
       if (answers.filter(a -> Guided.of(a).rig().equals(rig.rig())).isPresent()) {
-        return answers.map(a -> new Given(a, false));
+        return new Given(answers.orElseThrow(), false);
       }
       newest = newest.or(() -> answers);
     }
-    return newest.map(a -> new Given(a, true));
+    return newest
+        .map(a -> new Given(a, true))
+        .orElseThrow(() ->
+            new Refusal(
+                "This rig was not described by questions; change it under Rig, or begin a new one with questions"));
+  }
+
+  /** Tells whether a rig was described by questions. */
+  public boolean knows(String rig) {
+    return !store.newest(rig).isEmpty();
   }
 
   /** Answers that another Fernwort kept in a form of its own are none. */
@@ -68,17 +97,50 @@ class Guides {
   }
 
   /**
-   * Keeps answers, and makes the rig anew from them where they change it.
+   * Reads a page, keeps the answers, and makes the rig anew from them where they change it. It
+   * starts from the newest answers, not from those that the page was shown with: what is answered
+   * on two pages at once, or typed while an earlier answer is on its way, is all kept.
    *
-   * @param seen the version that the person looked at
-   * @param page what was answered, for the list of steps
+   * @return the answers after it
    */
-  @Transactional
-  public void answer(OpenRig rig, int seen, String who, Answers answers, String page) {
-    Guided made = Guided.of(answers);
-    if (!made.rig().equals(rig.rig())) {
-      rigs.change(rig, seen, who, new Alteration.Answered(made.rig(), page));
+  Answers answer(String id, String who, GuidePage page, Sheet sheet) {
+    for (int attempt = 1; ; attempt++) {
+      try {
+        return once(rigs.open(id), who, page, sheet);
+      } catch (StaleVersion stale) {
+        if (attempt == MOST_ATTEMPTS) {
+          throw stale;
+        }
+      }
     }
-    store.keep(rig.id(), mapper.writeValueAsString(answers));
+  }
+
+  private Answers once(OpenRig rig, String who, GuidePage page, Sheet sheet) {
+    Given given = given(rig);
+    if (given.parted() && !sheet.tick("anew")) {
+      throw new Refusal(
+          "This rig was changed in the editor since; tick that it is to be made anew from your answers, or go on in the editor");
+    }
+    Answers answers = page.read(given.answers(), sheet);
+    if (answers.equals(given.answers()) && !given.parted()) {
+      return answers;
+    }
+    Guided made = Guided.of(answers);
+    transaction.executeWithoutResult(status -> {
+      if (!made.rig().equals(rig.rig())) {
+        String title = page.title().toLowerCase(Locale.ROOT);
+        rigs.change(rig, rig.version(), who, new Alteration.Answered(made.rig(), title));
+      }
+      store.keep(rig.id(), mapper.writeValueAsString(answers));
+    });
+    if (answers.people() != given.answers().people()) {
+      travel(rigs.open(rig.id()), answers.people());
+    }
+    return answers;
+  }
+
+  private void travel(OpenRig rig, int people) {
+    Habits was = states.habits(rig);
+    states.setHabits(rig, new Habits(people, was.pets(), was.season(), was.habits()));
   }
 }

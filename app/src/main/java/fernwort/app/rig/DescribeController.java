@@ -2,6 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.store.AnswerStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.describe.Alteration;
@@ -34,8 +35,10 @@ class DescribeController {
 
   private final Descriptions rigs;
   private final Describing describing;
+  private final AnswerStore answers;
 
-  DescribeController(Descriptions rigs, Describing describing) {
+  DescribeController(Descriptions rigs, Describing describing, AnswerStore answers) {
+    this.answers = answers;
     this.rigs = rigs;
     this.describing = describing;
   }
@@ -48,6 +51,7 @@ class DescribeController {
       @ModelAttribute("units") Units units,
       Model model) {
     model.addAttribute("view", describing.view(rigs.open(id), part, line, units));
+    model.addAttribute("asked", !answers.newest(id).isEmpty());
     model.addAttribute("forLine", NewPart.forLine());
     model.addAttribute("forEnd", NewPart.forEnd());
     model.addAttribute("all", NewPart.all());

@@ -110,7 +110,7 @@ class BoardWordsTest {
   void lastsShowsItsSums() {
     OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
     Lasts lasts = Lasts.of(rig.plumbing(), MARGINALIA.state(), Habits.DEFAULT);
-    LastsView view = LastsView.of(rig.rig(), lasts, Habits.DEFAULT);
+    LastsView view = LastsView.of(rig.rig(), lasts, Habits.DEFAULT, List.of());
     assertThat(view.headline()).isEqualTo("2.5 days");
     assertThat(view.ends()).isEqualTo("until gray is full, 2 people");
     assertThat(view.other()).contains("Fresh would last 3.0 days");

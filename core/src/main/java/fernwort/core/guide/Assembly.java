@@ -16,6 +16,7 @@ import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -31,7 +32,7 @@ final class Assembly {
   /** Loss of a line's fittings where nobody counts them: an elbow and its ends. */
   private static final double USUAL_LOSS = 1.2;
 
-  private static final String[] ALONG = {"Rear", "Aft", "Middle", "Fore", "Nose"};
+  private static final String[] ALONG = {"Rear", "Rear half", "Middle", "Front half", "Nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
 
   private final Vehicle vehicle;
@@ -102,14 +103,15 @@ final class Assembly {
     String id =
         "%s-%s%s"
             .formatted(ALONG[spot.along()], SIDE[spot.side()], under ? "-under" : "")
-            .toLowerCase(java.util.Locale.ROOT);
+            .toLowerCase(Locale.ROOT)
+            .replace(' ', '-');
     Point at = point(spot, under ? vehicle.floor() - 0.2 : vehicle.floor() + 0.6);
     return places.computeIfAbsent(
         id,
         key ->
             new Place(
                 id,
-                ALONG[spot.along()] + " " + SIDE[spot.side()] + (under ? ", under the floor" : ""),
+                ALONG[spot.along()] + ", " + SIDE[spot.side()] + (under ? ", under the floor" : ""),
                 under ? "kneel beside it" : "reach in from inside",
                 at.x(),
                 at.y(),
@@ -133,10 +135,7 @@ final class Assembly {
 
   private String freeId(String label) {
     String base =
-        label
-            .toLowerCase(java.util.Locale.ROOT)
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-|-$", "");
+        label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
     String plain = base.isEmpty() ? "part" : base.substring(0, Math.min(base.length(), 50));
     String id = plain;
     for (int n = 2; parts.containsKey(id) || places.containsKey(id); n++) {

@@ -14,6 +14,7 @@ import fernwort.core.rig.Stop;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -125,11 +126,7 @@ final class FreshSide {
     List<Stop> stops = new ArrayList<>();
     for (Answers.Position p : answers.selector().positions()) {
       stops.add(
-          new Stop(
-              p.points().name().toLowerCase(java.util.Locale.ROOT),
-              p.points().words(),
-              p.points().angle(),
-              joins(p.joins())));
+          new Stop(stop(p.points()), p.points().words(), p.points().angle(), joins(p.joins())));
     }
     Answers.Pump pump = answers.pump();
     double height = Math.max(0.1, pump.height() - 0.12);
@@ -144,6 +141,11 @@ final class FreshSide {
     PortRef third = other.orElseGet(() -> third(first, height));
     rig.join(rig.get(id).port("c"), third, bore);
     return rig.get(id).port("a");
+  }
+
+  /** The id of the position in which the handle points so. */
+  static String stop(Answers.Points points) {
+    return points.name().toLowerCase(Locale.ROOT);
   }
 
   private static List<List<String>> joins(Joins joins) {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * The rig that somebody's answers describe, as far as they go.
@@ -38,16 +39,18 @@ public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways) {
     new FreshSide(rig, answers, ways).join(fresh, pressure);
     pressure.join();
     new WasteSide(rig, answers, ways).join(maker, pressure.taps());
+    Rig made = rig.build(answers.name());
     if (rig.lines() > 0) {
       guesses.add(
           new Guess(
-              Saying.of("the lengths of {} lines, from where their ends are", count(rig.lines())),
+              Saying.words("the lengths of " + rig.lines() + " lines, from where their ends are"),
               Saying.of("flow at the taps, and what stays in them")));
     }
-    return new Guided(rig.build(answers.name()), guesses, ways);
+    return new Guided(made, guesses, ways);
   }
 
-  private static String count(int n) {
-    return Integer.toString(n);
+  /** Returns how much the flow at the shower, or else the first tap, hangs on guessed lengths. */
+  public static Optional<Saying> flow(Answers answers) {
+    return FlowRange.of(of(answers).rig(), answers).map(FlowRange::words);
   }
 }

@@ -30,6 +30,11 @@ public record Amount(Quantity quantity, double si) implements Saying.Piece {
     return new Amount(Quantity.PRESSURE, pressure);
   }
 
+  /** Returns a flow (m³/s). */
+  public static Amount flow(double flow) {
+    return new Amount(Quantity.FLOW, flow);
+  }
+
   /** Returns a mass (kg). */
   public static Amount mass(double mass) {
     return new Amount(Quantity.MASS, mass);

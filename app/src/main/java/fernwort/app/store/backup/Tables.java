@@ -17,11 +17,11 @@ final class Tables {
           "level",
           "journal",
           "sizing_entry",
+          "answers",
           "job_run",
           "run_step",
           "card",
-          "automation",
-          "answers");
+          "automation");
 
   private Tables() {}
 }

@@ -1,0 +1,261 @@
+package fernwort.app.guide;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import fernwort.app.Axe;
+import fernwort.app.InBrowser;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Rigs described by questions, in the browser; every answer and every tap is counted. */
+class GuideJourneyTest {
+
+  @RegisterExtension private static final InBrowser COPY = new InBrowser();
+
+  private static final int MOST_ANSWERS = 60;
+  private static final int MOST_TAPS = 120;
+
+  private Page page;
+  private int answers;
+  private int taps;
+
+  private void onPhone() {
+    page =
+        COPY.use(
+            new Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setHasTouch(true)
+                .setIsMobile(true));
+  }
+
+  /** Types into a field: one answer, and a tap to get into it. */
+  private void type(String field, String text) {
+    page.locator("[name='" + field + "']").fill(text);
+    answers++;
+    taps++;
+  }
+
+  /** Chooses from a list: a tap to open it and one to choose. */
+  private void choose(String field, String value) {
+    page.locator("select[name='" + field + "']").selectOption(value);
+    answers++;
+    taps += 2;
+  }
+
+  private void tick(String field) {
+    page.locator("input[type=checkbox][name='" + field + "']").check();
+    answers++;
+    taps++;
+  }
+
+  private void untick(String field) {
+    page.locator("input[type=checkbox][name='" + field + "']").uncheck();
+    answers++;
+    taps++;
+  }
+
+  private void spot(String field, String value) {
+    page.locator("input[name='" + field + "'][value='" + value + "']").check();
+    answers++;
+    taps++;
+  }
+
+  private void press(String text) {
+    page.locator("button:has-text('" + text + "')").click();
+    answers++;
+    taps++;
+  }
+
+  /** Goes to the next page, which is no answer, but a tap. */
+  private void goOn(String title) {
+    page.locator("#next").click();
+    taps++;
+    assertThat(page.locator("h1")).hasText(title);
+  }
+
+  private void begin(String name) {
+    COPY.visit("/rigs/new");
+    page.locator("#called").fill(name);
+    page.locator("#ask-me").click();
+    answers++;
+    taps += 2;
+    assertThat(page.locator("h1")).hasText("Vehicle");
+  }
+
+  private void plainVan() {
+    begin("Bluebell " + System.nanoTime());
+    type("length", "5.4 m");
+    goOn("Tanks");
+    press("A fresh tank");
+    type("t1-litres", "95");
+    type("t1-size", "900 x 400 x 290");
+    spot("t1-spot", "1-0");
+    type("t1-bottom", "750");
+    press("A gray tank");
+    type("t2-litres", "60");
+    spot("t2-spot", "2-2");
+    type("t2-bottom", "350");
+    goOn("Filling");
+    tick("t1-MAINS");
+    spot("t1-neck", "1-0");
+    type("t1-neck-height", "1300");
+    spot("inlet", "0-0");
+    type("inlet-height", "900");
+    untick("regulator");
+    goOn("Vents");
+    type("t1-vent", "1400");
+    type("t2-vent", "900");
+    goOn("Tank to pump");
+    choose("piece-0", "THREE_WAY");
+    choose("piece-1", "STRAINER");
+    goOn("Pump");
+    spot("spot", "1-1");
+    type("height", "850");
+    type("flow", "10");
+    type("cut-out", "2.4");
+    tick("accumulator");
+    goOn("Taps");
+    tick("SINK-there");
+    spot("SINK-spot", "3-2");
+    type("SINK-height", "1500");
+    tick("OUTSIDE-there");
+    spot("OUTSIDE-spot", "0-2");
+    goOn("Waste");
+    goOn("Low points");
+    tick("cold");
+    goOn("Look back");
+  }
+
+  @Test
+  void aPlainVanIsDescribedOnAPhoneInSixtyAnswers() {
+    onPhone();
+    plainVan();
+    assertThat(answers).as("answers").isLessThanOrEqualTo(MOST_ANSWERS);
+    assertThat(taps).as("taps").isLessThanOrEqualTo(MOST_TAPS);
+    assertThat(page.locator("main")).containsText("Fresh → three-way valve → strainer → pump");
+    assertThat(page.locator("main")).containsText("Sink → trap → Gray");
+    assertThat(page.locator(".guide-holds")).containsText("95 L fresh, 60 L gray");
+    assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
+        .isLessThanOrEqualTo(390);
+    page.locator("#finish").click();
+    assertThat(page).hasURL(Pattern.compile("/board$"));
+    assertThat(page.locator("#board")).containsText("Tank valve");
+  }
+
+  @Test
+  void itFillsRunsAndDrainsByItsJobs() {
+    page = COPY.page();
+    plainVan();
+    String rig = page.url().replaceFirst("/guide/.*", "");
+    page.locator("[name='fresh']").fill("40");
+    page.locator("[name='gray']").fill("20");
+    page.locator("#finish").click();
+    assertThat(page.locator("#board")).containsText("40 L");
+    for (String job :
+        new String[] {
+          "fill-fresh-hose-inlet", "pour-fresh-fresh-neck", "run-fresh", "empty-gray-gray-outlet"
+        }) {
+      page.navigate(rig + "/jobs/" + job);
+      assertThat(page.locator("#begin").or(page.locator(".job-so"))).isVisible();
+    }
+  }
+
+  @Test
+  void everyPageOfQuestionsCanBeReadByAll() {
+    page = COPY.page();
+    plainVan();
+    String guide = page.url().replaceFirst("/look$", "/");
+    for (String at : new String[] {"tanks", "fill", "suction", "taps", "look"}) {
+      page.navigate(guide + at);
+      assertThat(Axe.violations(page)).as(at).isEmpty();
+    }
+  }
+
+  @Test
+  void whatCannotBeReadStandsAtItsFieldAndNothingElseIsLost() {
+    page = COPY.page();
+    begin("Slip " + System.nanoTime());
+    goOn("Tanks");
+    press("A fresh tank");
+    page.locator("[name='t1-label']").fill("Bow tank");
+    page.locator("[name='t1-litres']").fill("plenty");
+    page.locator("[name='t1-bottom']").fill("800");
+    page.locator("#next").click();
+    assertThat(page.locator("h1")).hasText("Tanks");
+    assertThat(page.locator("#e-t1-litres")).containsText("plenty");
+    assertThat(page.locator("[name='t1-litres']")).hasValue("plenty");
+    assertThat(page.locator("[name='t1-label']")).hasValue("Bow tank");
+    assertThat(page.locator("[name='t1-bottom']")).hasValue("800");
+    page.reload();
+    assertThat(page.locator("[name='t1-label']")).hasValue("Bow tank");
+  }
+
+  @Test
+  void theRigGrowsWithEachAnswerWithoutGoingOn() {
+    page = COPY.page();
+    begin("Growing " + System.nanoTime());
+    goOn("Tanks");
+    press("A fresh tank");
+    page.locator("[name='t1-litres']").fill("120");
+    page.locator("[name='t1-litres']").blur();
+    assertThat(page.locator(".guide-holds")).containsText("120 L fresh");
+    assertThat(page.locator("#growing")).containsText("Fresh");
+    page.reload();
+    assertThat(page.locator("[name='t1-litres']")).hasValue("120");
+  }
+
+  @Test
+  void theValveIsDrawnAsItIsSaidToBe() {
+    page = COPY.page();
+    plainVan();
+    page.navigate(page.url().replaceFirst("/look$", "/suction"));
+    assertThat(page.locator(".valve-picture")).hasCount(3);
+    page.locator("select[name='joins-DOWN']").selectOption("THIRD_AND_PUMP");
+    assertThat(page.locator(".valve-picture")).hasCount(4);
+    assertThat(page.locator("#valve")).containsText("points down: hose to pump");
+  }
+
+  @Test
+  void aStepTakenBackInTheEditorIsTakenBackInTheAnswersAndAChangeThereIsTold() {
+    page = COPY.page();
+    begin("Back " + System.nanoTime());
+    goOn("Tanks");
+    press("A fresh tank");
+    String rig = page.url().replaceFirst("/guide/.*", "");
+    page.navigate(rig + "/rig");
+    page.locator("#undo").click();
+    assertThat(page.locator("#redo")).isEnabled();
+    page.navigate(rig + "/guide/tanks");
+    assertThat(page.locator("[name='t1-litres']")).hasCount(0);
+    press("A fresh tank");
+    page.navigate(rig + "/rig?part=fresh");
+    page.locator("#f-label").fill("Bow tank");
+    Locator keep = page.locator("form:has(#f-label) button").first();
+    keep.click();
+    assertThat(page.locator("#describe")).containsText("Bow tank");
+    page.navigate(rig + "/guide/tanks");
+    assertThat(page.locator("main")).containsText("changed in the editor since");
+  }
+
+  @Test
+  void byKeyboardAloneAPageIsAnsweredAndLeft() {
+    page = COPY.page();
+    begin("Keys " + System.nanoTime());
+    page.locator("[name='name']").focus();
+    page.keyboard().press("Tab");
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("Tab");
+    page.keyboard().type("7 m");
+    page.keyboard().press("Tab");
+    page.keyboard().press("Tab");
+    page.keyboard().press("Enter");
+    assertThat(page.locator("h1")).hasText("Tanks");
+    page.goBack();
+    assertThat(page.locator("[name='body']")).hasValue("TRUCK");
+  }
+}

@@ -1,0 +1,111 @@
+package fernwort.core.guide;
+
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What it matters that the lengths of lines were reckoned from places: how much the flow at a tap
+ * changes when they are a fifth shorter, or a third longer.
+ *
+ * @param tap what the tap is called
+ * @param least the flow through lines a third longer (m³/s)
+ * @param most the flow through lines a fifth shorter (m³/s)
+ */
+record FlowRange(String tap, double least, double most) {
+
+  private static final double SHORTER = 0.8;
+  private static final double LONGER = 1.33;
+  private static final double HALF = 0.5;
+
+  /** Returns it for the shower, or else the first tap of a rig that runs; empty for none. */
+  static Optional<FlowRange> of(Rig rig, Answers answers) {
+    Optional<Part> tap =
+        rig.parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Fixture)
+            .min((a, b) -> Boolean.compare(isShower(b), isShower(a)));
+    if (tap.isEmpty() || rig.tanks(Contents.FRESH).findAny().isEmpty()) {
+      return Optional.empty();
+    }
+    Setting set = running(rig, answers, tap.orElseThrow());
+    String id = tap.orElseThrow().id();
+    double least = flow(rig, set, id, LONGER);
+    double most = flow(rig, set, id, SHORTER);
+    return least > 0
+        ? Optional.of(new FlowRange(tap.orElseThrow().label(), least, most))
+        : Optional.empty();
+  }
+
+  private static boolean isShower(Part part) {
+    return part.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.SHOWER;
+  }
+
+  /** The handles as they stand when the pump draws from the tank. */
+  private static Setting running(Rig rig, Answers answers, Part tap) {
+    Setting set = rig.atRest().with(tap.id(), ((Kind.Fixture) tap.kind()).cold().id());
+    for (Part part : rig.parts()) {
+      switch (part.kind()) {
+        case Kind.Pump k -> set = set.with(part.id(), Kind.ON);
+        case Kind.TwoWayValve k when !part.label().startsWith("Mains") ->
+            set = set.with(part.id(), "open");
+        case Kind.ThreeWayValve valve -> {
+          for (Answers.Position p : answers.selector().positions()) {
+            if (p.joins() == Answers.Joins.TANK_AND_PUMP) {
+              set = set.with(part.id(), FreshSide.stop(p.points()));
+            }
+          }
+        }
+        default -> {}
+      }
+    }
+    return set;
+  }
+
+  private static double flow(Rig rig, Setting set, String tap, double times) {
+    Rig other =
+        new Rig(
+            rig.name(),
+            rig.note(),
+            rig.vehicle(),
+            rig.places(),
+            rig.parts(),
+            rig.lines().stream().map(l -> longer(l, times)).toList());
+    Plumbing plumbing = Plumbing.of(other);
+    State state = new State(set, Map.of(), Slope.LEVEL);
+    for (Part tank : other.tanks(Contents.FRESH).toList()) {
+      state = state.withVolume(tank.id(), HALF * plumbing.room(tank.id()).capacity());
+    }
+    return Hydraulics.of(plumbing).solve(state).fixture(tap);
+  }
+
+  private static Line longer(Line line, double times) {
+    return new Line(
+        line.id(),
+        line.label(),
+        line.from(),
+        line.to(),
+        line.bore(),
+        line.length() * times,
+        line.material(),
+        line.minorLoss(),
+        line.profile().stream()
+            .map(p -> new fernwort.core.rig.ProfilePoint(p.along() * times, p.height()))
+            .toList());
+  }
+
+  /** Returns it in words. */
+  Saying words() {
+    return Saying.of("{} gives {} to {}", tap, Amount.flow(least), Amount.flow(most));
+  }
+}

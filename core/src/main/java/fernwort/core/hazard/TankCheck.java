@@ -6,7 +6,10 @@ import fernwort.core.plumbing.Relief;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge.GaugeKind;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.DrivenBy;
@@ -214,7 +217,39 @@ final class TankCheck implements Check {
         .filter(w -> w.drive().kind() == DrivenBy.Kind.MAINS && w.end().kind() == End.Kind.TANK)
         .map(w -> w.end().part())
         .distinct()
-        .forEach(tank -> found.add(filling(scene, tank, inUse)));
+        .forEach(tank ->
+            found.add(
+                stopsByFloat(scene, tank) ? floating(scene, tank) : filling(scene, tank, inUse)));
+  }
+
+  /** Tells whether all that the mains push into a tank comes by its float valve. */
+  private static boolean stopsByFloat(Scene scene, String tank) {
+    return scene
+        .ways()
+        .to(tank)
+        .filter(w -> w.drive().kind() == DrivenBy.Kind.MAINS)
+        .allMatch(w -> comesByFloat(scene, w));
+  }
+
+  private static boolean comesByFloat(Scene scene, Way way) {
+    Rig rig = scene.plumbing().rig();
+    Line last = rig.lines().get(scene.plumbing().lineNumber(way.lines().getLast()));
+    PortRef port = last.to().part().equals(way.end().part()) ? last.to() : last.from();
+    return scene.part(port.part()).kind() instanceof Kind.Tank tank
+        && !tank.port(port.port()).letsOut();
+  }
+
+  private static Warning floating(Scene scene, String tank) {
+    String label = scene.label(tank);
+    return new Warning(
+        Warning.Code.FILLING,
+        Severity.NOTE,
+        Saying.words(label + " fills from the mains until its float shuts"),
+        Saying.of("It stops by itself; a float that sticks lets it run over."),
+        Saying.of("A float valve shuts the line when the water stands at it."),
+        Saying.of(
+            "Look at its overflow the first time after a winter, and shut the tap when away."),
+        List.of(tank));
   }
 
   private static Warning filling(Scene scene, String tank, boolean inUse) {

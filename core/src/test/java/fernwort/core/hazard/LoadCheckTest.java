@@ -7,6 +7,7 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -68,5 +69,58 @@ class LoadCheckTest {
                         .toList(),
                     v.hitch()));
     assertThat(warned(heavy, EMPTY)).contains(Warning.Code.AXLE_OVER);
+  }
+
+  private static List<String> said(Rig rig, Map<String, Double> volumes) {
+    return LoadCheck.of(Plumbing.of(rig), volumes).stream()
+        .map(w -> w.title() + " / " + w.what())
+        .toList();
+  }
+
+  @Test
+  void itSaysWhichOneAndByHowMuch() {
+    assertThat(said(coupled(30, 60, Optional.of(24.0)), EMPTY))
+        .containsExactly(
+            "The coupling carries 24 kg, 6 kg too little / The trailer sways, and can throw what"
+                + " pulls it off the road.");
+    assertThat(said(coupled(0, 20, Optional.of(24.0)), EMPTY))
+        .containsExactly(
+            "The coupling carries 24 kg, 4 kg too much / The coupling or what pulls it gives way.");
+    Vehicle v = TRAILER.vehicle();
+    Rig heavy =
+        RigEdit.of(TRAILER)
+            .vehicle(v.standingOn(List.of(new Axle("only", 0, 200, 205)), v.hitch()));
+    assertThat(said(heavy, EMPTY))
+        .containsExactly(
+            "Axle only carries 205 kg, 5 kg too much / Tyres, springs or axle give way.");
+  }
+
+  @Test
+  void aLoadThatIsJustAtItsLimitIsNone() {
+    assertThat(warned(coupled(24, 24, Optional.of(24.0)), EMPTY)).isEmpty();
+    Vehicle v = TRAILER.vehicle();
+    Rig just =
+        RigEdit.of(TRAILER)
+            .vehicle(v.standingOn(List.of(new Axle("only", 0, 205, 205)), v.hitch()));
+    assertThat(warned(just, EMPTY)).isEmpty();
+  }
+
+  /** The trailer's tank moved to one side, so that its water leans there. */
+  private static Rig leaning(double y) {
+    return RigEdit.of(TRAILER)
+        .change(
+            "tank",
+            p ->
+                new Part(p.id(), p.label(), p.place(), p.x(), y, p.height(), p.volume(), p.kind()));
+  }
+
+  @Test
+  void waterOnOneSideIsSaidWithItsSideAndNotWhenItLiesEvenly() {
+    Map<String, Double> full = Map.of("tank", 0.06);
+    assertThat(said(leaning(0.4), full))
+        .anyMatch(w -> w.startsWith("The water lies ") && w.contains("heavier on the left / "));
+    assertThat(said(leaning(-0.8), full)).anyMatch(w -> w.contains("heavier on the right / "));
+    assertThat(warned(leaning(-0.21), full)).doesNotContain(Warning.Code.SIDE);
+    assertThat(warned(leaning(0.4), Map.of())).doesNotContain(Warning.Code.SIDE);
   }
 }

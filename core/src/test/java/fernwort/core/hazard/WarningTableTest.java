@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
@@ -21,7 +23,11 @@ import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort.Use;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Ways;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -162,6 +168,79 @@ class WarningTableTest {
         .map(cells -> Arguments.of(cells[0], cells[1], cells[2]));
   }
 
+  /** Every sentence that a warning can say, where it says it. */
+  static Stream<Arguments> words() throws IOException {
+    try (InputStream file = WarningTableTest.class.getResourceAsStream("/warning-words.txt")) {
+      return new String(file.readAllBytes(), StandardCharsets.UTF_8)
+              .lines()
+              .map(line -> line.split(" \\| ", 4))
+              .map(cells -> Arguments.of(cells[0], cells[1], cells[2], cells[3]))
+              .toList()
+              .stream();
+    }
+  }
+
+  @ParameterizedTest(name = "{0}: {1}: {2}")
+  @MethodSource("words")
+  void itSaysWhatHappensWhyAndWhatToDo(String rig, String set, String code, String words) {
+    assertThat(at(rig, set))
+        .filteredOn(w -> w.code().name().equals(code))
+        .extracting(w -> "%s / %s / %s / %s".formatted(w.title(), w.what(), w.why(), w.mend()))
+        .contains(words);
+  }
+
+  @Test
+  void theWorstComesFirstAndPowerIsAskedOfByItself() {
+    List<Warning> found = at("marginalia", "gray=60, main=120, low=90");
+    assertThat(found).extracting(Warning::severity).isSorted();
+    DemoRig tern = DemoRig.all().stream().filter(d -> d.id().equals("tern")).findFirst().get();
+    Plumbing plumbing = Plumbing.of(tern.rig());
+    Levels levels = Levels.of(plumbing, tern.state());
+    Ways ways = OpenWays.find(plumbing, tern.state().setting(), levels);
+    Hazards hazards = Hazards.of(plumbing);
+    assertThat(hazards.withoutPower(tern.state().setting(), levels, ways))
+        .extracting(Warning::code)
+        .containsExactly(Warning.Code.POWER_LOSS);
+    assertThat(hazards.withPower(tern.state().setting(), levels, ways))
+        .extracting(Warning::code)
+        .containsExactly(Warning.Code.GRAY_NEARLY_FULL);
+  }
+
+  /** A pump with a switch, a bypass round it and a tap: what the tap takes is not stirred. */
+  @Test
+  void howMuchAPumpOnlyStirsIsWhatItsTapsDoNotTake() {
+    Rig rig =
+        rig()
+            .part("tank", "Tank", 0, 0, 1, tank())
+            .part("in", "In", 0, 0, 0.8, new Kind.Tee())
+            .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
+            .part("out", "Out", 0, 0, 0.8, new Kind.Tee())
+            .part("bypass", "Bypass", 0, 0, 0.8, Fittings.twoWay(0))
+            .part("tap", "Tap", 0, 0, 0.9, Fittings.fixture(Type.HOSE_POINT, false, 8))
+            .line("a", "A", "tank.low > in.a", 13, 0.5, Material.PEX, 1)
+            .line("b", "B", "in.b > pump.in", 13, 0.5, Material.PEX, 1)
+            .line("c", "C", "pump.out > out.a", 13, 0.5, Material.PEX, 1)
+            .line("d", "D", "out.b > bypass.a", 6, 1.5, Material.PEX, 4)
+            .line("e", "E", "bypass.b > in.c", 6, 1.5, Material.PEX, 4)
+            .line("f", "F", "out.c > tap.cold", 13, 0.5, Material.PEX, 1)
+            .build();
+    State on =
+        new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL)
+            .with("pump", "on")
+            .with("bypass", "open");
+    Flows flows = Hydraulics.of(Plumbing.of(rig)).solve(on.with("tap", "open"));
+    double stirred = 1 - flows.fixture("tap") / flows.pumps().get("pump").flow();
+    assertThat(stirred).isBetween(0.05, 0.95);
+    assertThat(warnings(rig, on.with("tap", "open")))
+        .extracting(w -> w.title().toString())
+        .contains(
+            String.format(
+                Locale.ROOT,
+                "Pump pushes part of its water round in a loop, %.0f %% of it",
+                100 * stirred));
+    assertThat(warnings(rig, on)).extracting(w -> w.title().toString()).contains("Pump only stirs");
+  }
+
   @Test
   void aTankWithAFloatIsSaidToStopByItselfAndAnotherNot() {
     State open = RESTS.get("mains").with("inlet", "mains");
@@ -182,7 +261,7 @@ class WarningTableTest {
     return Hazards.of(plumbing).warnings(state.setting(), levels, ways);
   }
 
-  private static String seen(String id, String set) {
+  private static List<Warning> at(String id, String set) {
     DemoRig demo = DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElse(null);
     Rig rig = demo == null ? RIGS.get(id) : demo.rig();
     State state = demo == null ? RESTS.get(id) : demo.state();
@@ -195,7 +274,11 @@ class WarningTableTest {
         state = state.with(two[0], two[1]);
       }
     }
-    return warnings(rig, state).stream()
+    return warnings(rig, state);
+  }
+
+  private static String seen(String id, String set) {
+    return at(id, set).stream()
         .map(w -> w.code() + " " + w.severity() + " " + String.join("+", w.parts()))
         .collect(Collectors.joining("; "));
   }

@@ -52,6 +52,9 @@ class GuideController {
   /** The page after all questions: what came of them. */
   private static final String LOOK = "look";
 
+  /** The button that was pressed. */
+  private static final String DO = "do";
+
   private static final int MOST_FINDINGS = 12;
 
   private final Descriptions rigs;
@@ -103,11 +106,15 @@ class GuideController {
       @ModelAttribute("units") Units units,
       Model model) {
     GuidePage asked = page(page);
+    if (byScript) {
+      // What is kept while somebody types presses no button, though the browser names the last one.
+      form.remove(DO);
+    }
     Sheet sheet = new Sheet(form, units);
     Answers answers = guides.answer(id, who, asked, sheet);
     OpenRig now = rigs.open(id);
     if (sheet.errors().isEmpty() && !byScript) {
-      boolean onward = "next".equals(form.get("do"));
+      boolean onward = "next".equals(form.get(DO));
       return "redirect:/rigs/%s/guide/%s".formatted(id, onward ? next(asked) : asked.id());
     }
     List<GuidePage.Card> cards = asked.cards(answers, units);

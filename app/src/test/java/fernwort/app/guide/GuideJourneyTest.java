@@ -148,6 +148,98 @@ class GuideJourneyTest {
   }
 
   @Test
+  void aTrailerWithTwoTanksOnOneValveIsDescribedInSixtyAnswers() {
+    page = COPY.page();
+    begin("Trailer " + System.nanoTime());
+    choose("body", "TRAILER");
+    type("length", "3.5 m");
+    goOn("Tanks");
+    for (int i = 1; i <= 2; i++) {
+      press("A fresh tank");
+      type("t" + i + "-litres", "40");
+      spot("t" + i + "-spot", i + "-1");
+      type("t" + i + "-bottom", "650");
+    }
+    goOn("Filling");
+    tick("t1-JUG");
+    goOn("Vents");
+    goOn("Tank to pump");
+    choose("piece-0", "THREE_WAY");
+    choose("third", "OTHER_TANK");
+    goOn("Pump");
+    choose("type", "FOOT");
+    type("height", "700");
+    type("flow", "4");
+    goOn("Taps");
+    tick("SINK-there");
+    spot("SINK-spot", "0-2");
+    type("SINK-height", "1100");
+    choose("SINK-runs", "GROUND");
+    goOn("Waste");
+    goOn("Low points");
+    goOn("Look back");
+    assertThat(answers).as("answers").isLessThanOrEqualTo(MOST_ANSWERS);
+    assertThat(page.locator("main")).containsText("Fresh → three-way valve → pump");
+    assertThat(page.locator("main")).containsText("Sink → the ground");
+  }
+
+  @Test
+  void aBusWithMainsFiltersHeaterAndManifoldsTakesAtMostTwiceAsMany() {
+    page = COPY.page();
+    begin("Bus " + System.nanoTime());
+    choose("body", "TRUCK");
+    type("length", "9 m");
+    type("people", "4");
+    goOn("Tanks");
+    press("A fresh tank");
+    type("t1-litres", "300");
+    spot("t1-spot", "2-0");
+    type("t1-bottom", "1100");
+    press("A gray tank");
+    type("t2-litres", "200");
+    spot("t2-spot", "2-2");
+    type("t2-bottom", "500");
+    goOn("Filling");
+    tick("t1-MAINS");
+    type("t1-neck-height", "1700");
+    tick("taps");
+    type("inlet-height", "1000");
+    goOn("Vents");
+    type("t1-vent", "1900");
+    type("t2-vent", "1200");
+    goOn("Tank to pump");
+    choose("piece-0", "SHUT_OFF");
+    choose("piece-1", "STRAINER");
+    goOn("Pump");
+    type("height", "1200");
+    type("flow", "15");
+    type("cut-out", "3");
+    tick("accumulator");
+    tick("filter-SEDIMENT");
+    tick("filter-CARBON");
+    choose("hot", "STORAGE");
+    type("heater", "15");
+    tick("manifolds");
+    goOn("Taps");
+    for (String use : new String[] {"SINK", "BASIN", "SHOWER", "TOILET"}) {
+      tick(use + "-there");
+      type(use + "-height", "1900");
+    }
+    goOn("Waste");
+    tick("shares-BASIN");
+    tick("shares-SHOWER");
+    goOn("Low points");
+    tick("cold");
+    tick("hot");
+    goOn("Look back");
+    assertThat(answers).as("answers").isLessThanOrEqualTo(2 * MOST_ANSWERS);
+    assertThat(page.locator("main")).containsText("heater → Sink, Basin, Shower");
+    assertThat(page.locator("main")).containsText("Basin, Shower → trap → Gray");
+    assertThat(page.locator("main")).containsText("check valve → shut-off → the taps");
+    assertThat(page.locator("main")).containsText("Shower gives");
+  }
+
+  @Test
   void itFillsRunsAndDrainsByItsJobs() {
     page = COPY.page();
     plainVan();
@@ -207,6 +299,28 @@ class GuideJourneyTest {
     assertThat(page.locator("#growing")).containsText("Fresh");
     page.reload();
     assertThat(page.locator("[name='t1-litres']")).hasValue("120");
+  }
+
+  /** The browser names the button that was pressed last to whatever is sent afterwards. */
+  @Test
+  void aTankIsAddedOnceHoweverSlowTheAnswerToWhatWasTypedBefore() {
+    page = COPY.page();
+    begin("Slow " + System.nanoTime());
+    goOn("Tanks");
+    press("A fresh tank");
+    page.evaluate(
+        """
+        () => {
+          document.querySelector("[name='t1-litres']").value = '50';
+          const form = document.getElementById('asks');
+          form.querySelector("button[value='add-gray']").addEventListener('click', (event) => {
+            event.preventDefault();
+            form.dispatchEvent(new Event('change'));
+          });
+        }
+        """);
+    page.locator("button[value='add-gray']").click();
+    assertThat(page.locator(".guide-holds")).containsText("50 L fresh, 0 L gray");
   }
 
   @Test

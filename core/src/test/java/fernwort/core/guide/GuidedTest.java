@@ -12,11 +12,14 @@ import fernwort.core.guide.Answers.Size;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
@@ -26,8 +29,10 @@ import fernwort.core.rig.RigLimits;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.Vehicle;
 import fernwort.core.streams.Directions;
 import fernwort.core.tank.TankRoom;
+import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -120,6 +125,110 @@ class GuidedTest {
     assertThat(jobs.cannot())
         .extracting(Jobs.Cannot::what)
         .containsExactlyInAnyOrder("Run the taps from the mains", "Heat water");
+  }
+
+  /** A trailer with two tanks on one three-way valve and a foot to pump with. */
+  private static Answers trailer() {
+    Answers none = Answers.of("Trailer");
+    Answers.Tank first = tank("Near", Contents.FRESH, 40, Fill.NECK, Fill.JUG);
+    Answers.Tank second = tank("Far", Contents.FRESH, 40, Fill.NECK);
+    return none.on("Trailer", 2, new Answers.Van(Vehicle.Body.TRAILER, 3.5))
+        .with(List.of(first, second))
+        .drawing(
+            List.of(Piece.THREE_WAY, Piece.STRAINER),
+            new Answers.Selector(Answers.Third.OTHER_TANK, none.selector().positions()))
+        .pumping(
+            new Answers.Pump(
+                Kind.Pump.Type.FOOT,
+                new Spot(0, 1),
+                0.7,
+                4e-3 / 60,
+                0.6e5,
+                false,
+                List.of(),
+                Answers.Hot.NONE,
+                0.01,
+                false))
+        .tapping(List.of(new Tap(Use.SINK, new Spot(0, 2), 1.1, Runs.GROUND)));
+  }
+
+  /** A bus with mains to tank and taps, filters, a heater, manifolds and a washroom. */
+  private static Answers bus() {
+    Answers none = Answers.of("Bus");
+    return none.on("Bus", 4, new Answers.Van(Vehicle.Body.TRUCK, 9))
+        .with(
+            List.of(
+                tank("Fresh", Contents.FRESH, 300, Fill.NECK, Fill.MAINS),
+                tank("Gray", Contents.GRAY, 200)))
+        .filledBy(Optional.of(new Answers.Mains(new Spot(0, 0), 1, true, true, true, true)))
+        .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
+        .pumping(
+            new Answers.Pump(
+                Kind.Pump.Type.DIAPHRAGM,
+                new Spot(1, 0),
+                1.2,
+                15e-3 / 60,
+                3e5,
+                true,
+                List.of(Kind.Filter.Grade.SEDIMENT, Kind.Filter.Grade.CARBON),
+                Answers.Hot.STORAGE,
+                0.015,
+                true))
+        .tapping(
+            List.of(
+                new Tap(Use.SINK, new Spot(3, 2), 1.9, Runs.TANK),
+                new Tap(Use.BASIN, new Spot(2, 2), 1.9, Runs.TANK),
+                new Tap(Use.SHOWER, new Spot(2, 0), 2.4, Runs.TANK),
+                new Tap(Use.TOILET, new Spot(2, 0), 1.5, Runs.TANK)))
+        .running(new Answers.Waste(Set.of(Use.BASIN, Use.SHOWER), true, true))
+        .low(new Answers.Lows(true, true), none.bores());
+  }
+
+  private static State holding(Rig rig, double share) {
+    Plumbing plumbing = Plumbing.of(rig);
+    State state = new State(rig.atRest(), Map.of(), Slope.LEVEL);
+    for (Part tank : plumbing.tanks()) {
+      state = state.withVolume(tank.id(), share * plumbing.room(tank.id()).capacity());
+    }
+    return state;
+  }
+
+  /** What cannot be planned, and why. */
+  private static List<String> troubles(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Plans plans = Plans.of(plumbing);
+    State half = holding(rig, 0.5);
+    return Jobs.of(plumbing).all().stream()
+        .map(job -> job.id() + ": " + plans.plan(job, half).trouble().map(Plan.Trouble::words))
+        .filter(line -> !line.endsWith("Optional.empty"))
+        .toList();
+  }
+
+  @Test
+  void everyJobOfTheTrailerAndTheBusCanBePlanned() {
+    // Its valve joins one tank at a time to the pump: they cannot run together, and that is said.
+    assertThat(troubles(Guided.of(trailer()).rig()))
+        .hasSize(1)
+        .allMatch(t -> t.startsWith("run-together: "));
+    assertThat(troubles(Guided.of(bus()).rig())).isEmpty();
+    assertThat(troubles(Guided.of(plainVan()).rig())).isEmpty();
+  }
+
+  @Test
+  void whatTheyShowAtRestIsNoDanger() {
+    for (Answers answers : List.of(plainVan(), trailer(), bus())) {
+      Rig rig = Guided.of(answers).rig();
+      Plumbing plumbing = Plumbing.of(rig);
+      State half = holding(rig, 0.5);
+      Levels levels = Levels.of(plumbing, half);
+      assertThat(
+              Hazards.of(plumbing)
+                  .warnings(
+                      half.setting(), levels, OpenWays.find(plumbing, half.setting(), levels)))
+          .as(answers.name())
+          .filteredOn(w -> w.severity() != Severity.NOTE)
+          .isEmpty();
+    }
   }
 
   @Test
@@ -264,8 +373,7 @@ class GuidedTest {
     return new Answers(
         none.name(),
         2,
-        new Answers.Van(
-            any(fernwort.core.rig.Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
+        new Answers.Van(any(Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
         tanks,
         random.nextInt(3) == 0
             ? Optional.empty()

@@ -29,7 +29,7 @@ public final class ReadingText {
   public static Typed of(String amount, String way, Units units) {
     return switch (way) {
       case "percent" -> {
-        double value = number(amount.replace("%", ""));
+        double value = percent(amount);
         yield new Typed(new Reading.Percent(value), plain(value) + " %");
       }
       case "litres" -> {
@@ -59,6 +59,21 @@ public final class ReadingText {
         .setScale(SAID, RoundingMode.HALF_EVEN)
         .stripTrailingZeros()
         .toPlainString();
+  }
+
+  /** A share of a tank in percent, in digits or as it is said. */
+  private static double percent(String text) {
+    String plain = text.strip().toLowerCase(Locale.ROOT).replaceAll("^a ", "");
+    return switch (plain) {
+      case "empty" -> 0;
+      case "quarter", "1/4", "¼" -> 25;
+      case "third", "1/3" -> 100 / 3.0;
+      case "half", "half full", "1/2", "½" -> 50;
+      case "two thirds", "2/3" -> 200 / 3.0;
+      case "three quarters", "3/4", "¾" -> 75;
+      case "full" -> 100;
+      default -> number(plain.replace("%", ""));
+    };
   }
 
   static double number(String text) {

@@ -6,7 +6,9 @@ import static tech.units.indriya.unit.Units.PASCAL;
 
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Scale;
+import java.util.Comparator;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -16,8 +18,43 @@ import java.util.regex.Pattern;
  *
  * @param number the number
  * @param unit the unit in small letters; empty for none
+ * @param fraction whether it was typed as a fraction, as in 3/4
  */
-record TypedAmount(double number, String unit) {
+record TypedAmount(double number, String unit, boolean fraction) {
+
+  /** Fractions as people say them. */
+  private static final Map<String, String> SAID =
+      Map.of(
+          "half", "1/2",
+          "a half", "1/2",
+          "a quarter", "1/4",
+          "quarter", "1/4",
+          "three quarters", "3/4",
+          "½", "1/2",
+          "¼", "1/4",
+          "¾", "3/4");
+
+  /** Puts digits in place of a fraction that is said, with what stands before and behind it. */
+  private static String digits(String text) {
+    String plain = text.strip().toLowerCase(Locale.ROOT);
+    for (Map.Entry<String, String> said :
+        SAID.entrySet().stream()
+            .sorted(Comparator.comparingInt(e -> -e.getKey().length()))
+            .toList()) {
+      if (plain.startsWith(said.getKey())) {
+        return said.getValue() + " " + plain.substring(said.getKey().length());
+      }
+      int at = plain.indexOf(said.getKey());
+      if (at > 0 && plain.substring(0, at).matches("\\d+\\s*(?:and )?\\s*")) {
+        return plain.substring(0, at).replace("and", "").strip()
+            + " "
+            + said.getValue()
+            + " "
+            + plain.substring(at + said.getKey().length());
+      }
+    }
+    return text;
+  }
 
   private static final Pattern AMOUNT =
       Pattern.compile(
@@ -25,7 +62,7 @@ record TypedAmount(double number, String unit) {
               + "|(?<decimal>\\d{1,9}(?:[.,]\\d{1,20})?))\\s*(?<unit>[\\p{L}\"′″'/²³°. ]*)\\s*");
 
   static TypedAmount of(String what, String text) {
-    Matcher m = AMOUNT.matcher(text);
+    Matcher m = AMOUNT.matcher(digits(text));
     boolean readable =
         m.matches()
             && (m.group("whole") == null || m.group("top") != null)
@@ -45,7 +82,8 @@ record TypedAmount(double number, String unit) {
                 + (m.group("whole") == null ? 0 : Double.parseDouble(m.group("whole")));
     return new TypedAmount(
         m.group("sign").isEmpty() ? value : -value,
-        m.group("unit").strip().toLowerCase(Locale.ROOT));
+        m.group("unit").strip().toLowerCase(Locale.ROOT),
+        m.group("top") != null);
   }
 
   /** Returns the unit that a typed sign stands for; a bare gallon is that of the chosen units. */
@@ -57,7 +95,7 @@ record TypedAmount(double number, String unit) {
             case "mm" -> pick(measure, 0);
             case "cm" -> own("cm", METRE.divide(100));
             case "m", "metre", "meter" -> own("m", METRE);
-            case "in", "inch", "inches", "\"", "″" -> pick(measure, 1);
+            case "in", "inch", "inches", "an inch", "\"", "″" -> pick(measure, 1);
             case "ft", "foot", "feet", "'", "′" -> own("ft", METRE.multiply(0.3048));
             default -> Optional.empty();
           };

@@ -102,7 +102,9 @@ public final class Units {
   }
 
   /**
-   * Understands a typed amount: decimal comma or point, a fraction, a unit typed behind it.
+   * Understands a typed amount: decimal comma or point, a fraction in digits or as it is said, a
+   * unit typed behind it. A fraction of a length without a unit is in inches, for nobody measures
+   * in fractions of a millimetre.
    *
    * @param what the name of the field, for the error
    * @param measure what is measured
@@ -114,7 +116,7 @@ public final class Units {
     TypedAmount typed = TypedAmount.of(what, text);
     Measure.Named unit =
         typed.unit().isEmpty()
-            ? unit(measure)
+            ? bare(measure, typed)
             : TypedAmount.unit(measure, typed.unit(), unit(measure))
                 .orElseThrow(() ->
                     new Refusal(
@@ -126,5 +128,10 @@ public final class Units {
                                     .map(Measure.Named::sign)
                                     .collect(Collectors.joining(", ")))));
     return measure.toSi(typed.number(), unit);
+  }
+
+  private Measure.Named bare(Measure measure, TypedAmount typed) {
+    boolean inches = measure == Measure.LENGTH && typed.fraction();
+    return inches ? TypedAmount.unit(measure, "in", unit(measure)).orElseThrow() : unit(measure);
   }
 }

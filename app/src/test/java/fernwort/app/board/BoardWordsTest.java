@@ -184,4 +184,20 @@ class BoardWordsTest {
     assertThat(BoardView.Screen.of("").whole(drafter, layout)).isPresent();
     assertThat(BoardView.Screen.of("").places(drafter, places)).isNotEmpty();
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "half, 50",
+    "a quarter, 25",
+    "3/4, 75",
+    "three quarters, 75",
+    "full, 100",
+    "empty, 0",
+    "62 %, 62",
+    "7.5, 7.5"
+  })
+  void aTankIsReadAsPeopleSayIt(String said, double percent) {
+    Reading reading = ReadingText.of(said, "percent", Units.METRIC).reading();
+    assertThat(((Reading.Percent) reading).percent()).isEqualTo(percent);
+  }
 }

@@ -28,6 +28,15 @@ class UnitsTest {
         "LENGTH | 62,5 cm | 0.625",
         "LENGTH | 1/2 in | 0.0127",
         "LENGTH | 1 1/2 in | 0.0381",
+        "LENGTH | 3/4 | 0.01905",
+        "LENGTH | half | 0.0127",
+        "LENGTH | half an inch | 0.0127",
+        "LENGTH | ¾ in | 0.01905",
+        "LENGTH | 1 and a half in | 0.0381",
+        "LENGTH | 27 13/16 | 0.7064375",
+        "LENGTH | 1½ | 0.0381",
+        "VOLUME | three quarters gal | 0.0028390588",
+        "VOLUME | 0.007925162 | 7.925162e-6",
         "LENGTH | 2 ft | 0.6096",
         "LENGTH | -400 | -0.4",
         "VOLUME | 20 gal | 0.07570823568",
@@ -56,7 +65,7 @@ class UnitsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"", "half", "1.2.3", "5/0", "12 34", "1e9", "4 parsec", "NaN"})
+  @ValueSource(strings = {"", "halves", "some", "1.2.3", "5/0", "12 34", "1e9", "4 parsec", "NaN"})
   void whatIsNoAmountIsRefusedNamingTheField(String text) {
     assertThatThrownBy(() -> Units.METRIC.parse("Wall thickness", Measure.LENGTH, text))
         .isInstanceOf(Refusal.class)

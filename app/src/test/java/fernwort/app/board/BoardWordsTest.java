@@ -142,7 +142,7 @@ class BoardWordsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"half, percent", "-3, percent", "2.5, steps", "5, bucketfuls", "'', litres"})
+  @CsvSource({"plenty, percent", "-3, percent", "2.5, steps", "5, bucketfuls", "'', litres"})
   void aReadingThatMakesNoSenseIsRefused(String amount, String way) {
     assertThatThrownBy(() -> ReadingText.of(amount, way, Units.METRIC)).isInstanceOf(Refusal.class);
   }

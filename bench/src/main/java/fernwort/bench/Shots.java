@@ -30,6 +30,8 @@ public final class Shots {
       NOTHING,
       /** The setting is rehearsed up to its first event. */
       REHEARSE,
+      /** A rig is begun by questions, up to what lies between tank and pump. */
+      ANSWER,
       /** The slips of a job are waited for. */
       AWAIT_SLIPS,
       /** A job is begun and its first steps are ticked. */
@@ -61,7 +63,6 @@ public final class Shots {
       List.of(
           Shot.of("board-marginalia", "/rigs/marginalia/board"),
           Shot.of("board-preview", "/rigs/marginalia/board").pointingAt("#h-tank-selector"),
-          Shot.of("board-tern", "/rigs/tern/board"),
           Shot.of("board-dark", "/rigs/tern/board").in("dark"),
           Shot.of("board-sun", "/rigs/marginalia/board").in("sun"),
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
@@ -70,6 +71,7 @@ public final class Shots {
           Shot.of("empty", "/rigs/marginalia/empty?tanks=low&lines=true&go=true"),
           Shot.of("rigs", "/rigs"),
           Shot.of("new-rig", "/rigs/new"),
+          Shot.of("guide", "/rigs/new").after(Shot.Act.ANSWER),
           Shot.of("describe", "/rigs/marginalia/rig?part=main"),
           Shot.of("describe-phone", "/rigs/samphire/rig?part=tank").onPhone(),
           Shot.of("rehearse", "/rigs/marginalia/board").after(Shot.Act.REHEARSE),
@@ -126,6 +128,7 @@ public final class Shots {
         page.click("#play");
         page.waitForSelector("#stopped:not([hidden])");
       }
+      case ANSWER -> answer(page);
       case AWAIT_SLIPS -> page.waitForSelector(".slips");
       case BEGIN -> {
         page.click("#begin");
@@ -138,5 +141,24 @@ public final class Shots {
         page.evaluate("scrollTo(0, 0)");
       }
     }
+  }
+
+  private static void answer(Page page) {
+    page.fill("#called", "Bluebell");
+    page.click("#ask-me");
+    page.click("#next");
+    page.click("button[value=add-fresh]");
+    page.click("button[value=add-gray]");
+    page.waitForSelector("#card-t2");
+    String pages = page.url().replaceFirst("/[^/]*$", "/");
+    page.navigate(pages + "taps");
+    page.check("[name=SINK-there]");
+    page.check("[name=OUTSIDE-there]");
+    page.click("#next");
+    page.navigate(pages + "suction");
+    page.selectOption("[name=piece-0]", "THREE_WAY");
+    page.selectOption("[name=piece-1]", "STRAINER");
+    page.click("#next");
+    page.navigate(pages + "suction");
   }
 }

@@ -56,6 +56,9 @@ document.addEventListener("htmx:beforeRequest", (event) => {
   busy = event.detail.requestConfig.verb !== "get";
 });
 document.addEventListener("htmx:afterSettle", next);
+document.addEventListener("click", (event) => {
+  if (event.target.closest?.("[data-print]")) print();
+});
 document.addEventListener(
   "click",
   (event) => {

@@ -11,7 +11,10 @@ import fernwort.core.guide.Guided;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
@@ -133,14 +136,26 @@ class Guides {
       }
       store.keep(rig.id(), mapper.writeValueAsString(answers));
     });
-    if (answers.people() != given.answers().people()) {
-      travel(rigs.open(rig.id()), answers.people());
+    if (answers.people() != given.answers().people()
+        || !answers.taps().equals(given.answers().taps())) {
+      live(rigs.open(rig.id()), answers);
     }
     return answers;
   }
 
-  private void travel(OpenRig rig, int people) {
+  /** Who travels, and what there is to use water for. */
+  private void live(OpenRig rig, Answers answers) {
     Habits was = states.habits(rig);
-    states.setHabits(rig, new Habits(people, was.pets(), was.season(), was.habits()));
+    Habits now = new Habits(answers.people(), was.pets(), was.season(), was.habits());
+    states.setHabits(rig, answers.taps().isEmpty() ? now : now.fitting(uses(answers)));
+  }
+
+  private static Map<String, Boolean> uses(Answers answers) {
+    Set<Answers.Use> there =
+        answers.taps().stream().map(Answers.Tap::use).collect(Collectors.toSet());
+    return Map.of(
+        "shower", there.contains(Answers.Use.SHOWER),
+        "toilet", there.contains(Answers.Use.TOILET),
+        "rinse", there.contains(Answers.Use.OUTSIDE));
   }
 }

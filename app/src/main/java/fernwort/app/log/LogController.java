@@ -13,11 +13,14 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -50,14 +53,32 @@ class LogController {
   /** A line of the journal in words. */
   record Line(String when, String who, String what, boolean undone) {}
 
+  /** A line with its time, to put the journal and the steps of the description in one order. */
+  private record Dated(Instant at, Line line) {}
+
+  private static String when(Instant at) {
+    return at.atZone(ZoneId.systemDefault()).format(WHEN);
+  }
+
   @GetMapping("/rigs/{id}/log")
   String log(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
     Map<String, Part> parts = rig.rig().partsById();
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
+    Stream<Dated> journal =
+        states.journal(rig, MOST).stream().map(e -> new Dated(e.at(), line(parts, e, units)));
+    Stream<Dated> steps =
+        rigs.versions(id).stream()
+            .map(
+                v -> new Dated(v.at(), new Line(when(v.at()), v.who(), "Rig: " + v.what(), false)));
     model.addAttribute(
-        "lines", states.journal(rig, MOST).stream().map(e -> line(parts, e, units)).toList());
+        "lines",
+        Stream.concat(journal, steps)
+            .sorted(Comparator.comparing(Dated::at).reversed())
+            .limit(MOST)
+            .map(Dated::line)
+            .toList());
     return "log";
   }
 
@@ -93,11 +114,7 @@ class LogController {
   }
 
   private static Line line(Map<String, Part> parts, Logbook.Entry entry, Units units) {
-    return new Line(
-        entry.at().atZone(ZoneId.systemDefault()).format(WHEN),
-        entry.who(),
-        what(parts, entry, units),
-        entry.undone());
+    return new Line(when(entry.at()), entry.who(), what(parts, entry, units), entry.undone());
   }
 
   private static String what(Map<String, Part> parts, Logbook.Entry entry, Units units) {

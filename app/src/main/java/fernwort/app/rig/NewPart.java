@@ -9,6 +9,7 @@ import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -57,7 +58,7 @@ public record NewPart(String id, String label, Kind kind, double bodyLitres) {
           new NewPart("mixer", "Mixer tap", fixture(Kind.Fixture.Type.MIXER, true, 5), 0),
           new NewPart("shower", "Shower", fixture(Kind.Fixture.Type.SHOWER, false, 7), 0),
           new NewPart("toilet", "Toilet", fixture(Kind.Fixture.Type.TOILET, false, 5), 0),
-          new NewPart("rinse", "Hose point", fixture(Kind.Fixture.Type.HOSE_POINT, false, 8), 0),
+          new NewPart("rinse", "Outside rinse", fixture(Kind.Fixture.Type.HOSE_POINT, false, 8), 0),
           new NewPart("trap", "Drain trap", new Kind.DrainTrap(), 0.12),
           new NewPart("vent", "Vent end", Fittings.end(Kind.OpenEnd.Role.VENT), 0),
           new NewPart("overflow", "Overflow tail", Fittings.end(Kind.OpenEnd.Role.OVERFLOW), 0),
@@ -67,6 +68,59 @@ public record NewPart(String id, String label, Kind kind, double bodyLitres) {
           new NewPart("cap", "Drain cap", new Kind.Plug(true), 0),
           new NewPart("plug", "Plug", new Kind.Plug(false), 0),
           new NewPart("jug", "Jug", new Kind.PortableContainer(0.02, true), 0));
+
+  /** What is part of each of them, in one sentence. */
+  private static final Map<String, String> SENTENCES =
+      Map.ofEntries(
+          Map.entry(
+              "valve", "A handle that opens and shuts one way, with the short pipe through it."),
+          Map.entry(
+              "selector", "One handle, three ends: what it joins in each position is asked next."),
+          Map.entry("motor-valve", "A valve that a motor turns, with its switch."),
+          Map.entry("check", "A short fitting with an arrow: water goes one way."),
+          Map.entry("tee", "Three ends joined, no handle."),
+          Map.entry("manifold", "A bar with one end in and several out."),
+          Map.entry(
+              "tank",
+              "A tank for drinking water with its openings; what is screwed into them is a part of its own."),
+          Map.entry(
+              "gray-tank",
+              "A tank for waste water with its openings; its valve and outlet are parts of their own."),
+          Map.entry("pump", "The pump with its head and its pressure switch."),
+          Map.entry("foot-pump", "A pump that a foot works."),
+          Map.entry("loop-pump", "A small pump that sends hot water round."),
+          Map.entry("macerator", "A pump that cuts up and pushes out waste."),
+          Map.entry("strainer", "A screen before a pump, with its bowl."),
+          Map.entry("sediment", "Housing and cartridge against grit."),
+          Map.entry("carbon", "Housing and cartridge against taste and chlorine."),
+          Map.entry("purifier", "Housing and cartridge that make unsafe water fit to drink."),
+          Map.entry("regulator", "A fitting that holds the pressure behind it down."),
+          Map.entry("surge", "A small vessel with air on one side, also called accumulator."),
+          Map.entry(
+              "heater",
+              "The heater with its store and its relief valve; its bypass is a part of its own."),
+          Map.entry("inlet", "Where a hose is screwed on, with its cap."),
+          Map.entry("filler", "A neck with its cap, into which water is poured."),
+          Map.entry("tap", "A tap with cold water only."),
+          Map.entry("mixer", "A tap with cold and hot water."),
+          Map.entry("shower", "A shower with its mixer."),
+          Map.entry(
+              "toilet", "A toilet that is flushed, with its valve; its bowl keeps what it takes."),
+          Map.entry("rinse", "A tap, hose point or shower outside."),
+          Map.entry("trap", "The bend or bottle that holds water against smell."),
+          Map.entry("vent", "The open end of a vent."),
+          Map.entry("overflow", "The open end by which a full tank runs over."),
+          Map.entry("drain", "An open end under the vehicle."),
+          Map.entry("dump", "An outlet with its cap, for the dump hose."),
+          Map.entry("air-valve", "A small valve that lets air in and no water out."),
+          Map.entry("cap", "A cap that a hand takes off, to drain."),
+          Map.entry("plug", "A plug that needs a tool."),
+          Map.entry("jug", "A jug, can or bladder that is carried to the rig."));
+
+  /** Returns what is part of it, in one sentence. */
+  public String sentence() {
+    return SENTENCES.getOrDefault(id, "");
+  }
 
   /** Returns everything that can be added. */
   public static List<NewPart> all() {

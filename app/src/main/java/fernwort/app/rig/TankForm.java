@@ -82,15 +82,13 @@ final class TankForm {
                 + " line for each corner: forward, up. Boxes: a line each: x, y, z, length, width,"
                 + " height. By filling: length, then a line each: depth, litres."));
     fields.add(length("wall", "Wall thickness", tank.wall(), "Callipers at a port; default 5 mm."));
+    fields.add(new PortRows(units).field(tank.tankPorts()));
     fields.add(
-        Field.rows(
-            "ports",
-            "Ports: name, use, from the rear, from the right, from the bottom, bore ("
-                + units.unit(Measure.LENGTH).sign()
-                + ")",
-            tank.tankPorts().stream().map(this::row).collect(Collectors.joining("\n")),
-            "Inside, to the middle of the hole. Its bore starts as that of its line; leave it out for a mere point. Uses: fill, feed, vent, drain, gauge, link,"
-                + " float (a fill whose float valve shuts when the water comes up to it)."));
+        Field.tick(
+            "carried",
+            "Openings come along when its sizes change",
+            true,
+            "Each keeps its distance to the nearer wall."));
     fields.add(
         Field.tick(
             "flipped",
@@ -116,13 +114,6 @@ final class TankForm {
 
   private String n(double si) {
     return units.number(Measure.LENGTH, si);
-  }
-
-  private String row(TankPort p) {
-    String bore = p.bore().map(b -> ", " + n(b)).orElse("");
-    return String.join(
-            ", ", p.id(), Values.key(p.use()), n(p.at().x()), n(p.at().y()), n(p.at().z()))
-        + bore;
   }
 
   private static String shape(Shape shape) {
@@ -187,9 +178,49 @@ final class TankForm {
             new Gauge(gauge, (int) v.plain("steps", "Steps"), old.gauge().x(), old.gauge().y()),
             old.highestPressure(),
             old.lowestPressure());
-    List<TankPort> ports =
-        v.text("ports").lines().filter(l -> !l.isBlank()).map(this::port).toList();
-    return bare.withPorts(v.tick("flipped") ? mirrored(bare, ports) : ports);
+    List<TankPort> ports = new PortRows(units).read(v, old.tankPorts());
+    List<TankPort> placed = v.tick("carried") ? carried(old, bare, ports) : ports;
+    return bare.withPorts(v.tick("flipped") ? mirrored(bare, placed) : placed);
+  }
+
+  /** Openings where they were, with their distance to the nearer wall of the tank as it is now. */
+  private static List<TankPort> carried(Kind.Tank old, Kind.Tank now, List<TankPort> ports) {
+    if (old.shape().equals(now.shape()) && old.wall() == now.wall()) {
+      return ports;
+    }
+    return ports.stream()
+        .map(p -> {
+          boolean asItWas = old.tankPorts().stream().anyMatch(q -> q.at().equals(p.at()));
+          Point at =
+              new Point(
+                  along(p.at().x(), length(old), length(now)),
+                  along(p.at().y(), width(old), width(now)),
+                  along(p.at().z(), height(old), height(now)));
+          return asItWas ? new TankPort(p.id(), p.use(), at, p.bore()) : p;
+        })
+        .toList();
+  }
+
+  private static double along(double at, double before, double now) {
+    return at > before / 2 ? now - (before - at) : at;
+  }
+
+  private static double height(Kind.Tank tank) {
+    return TankRoom.of(tank).highest(Slope.LEVEL);
+  }
+
+  private static double length(Kind.Tank tank) {
+    double outside =
+        switch (tank.shape()) {
+          case Shape.Box s -> s.length();
+          case Shape.UprightCylinder s -> s.diameter();
+          case Shape.LyingCylinder s -> s.across() ? s.diameter() : s.length();
+          case Shape.Prism s -> s.section().stream().mapToDouble(Shape.Corner::x).max().orElse(0);
+          case Shape.Straddling s ->
+              s.blocks().stream().mapToDouble(b -> b.x() + b.length()).max().orElse(0);
+          case Shape.DepthTable s -> s.length() + 2 * tank.wall();
+        };
+    return outside - 2 * tank.wall();
   }
 
   /** Turned over sideways: what was right is left, what was at the bottom is at the top. */
@@ -280,28 +311,5 @@ final class TankForm {
               .formatted(String.join(", ", row)));
     }
     return row.get(index);
-  }
-
-  private TankPort port(String line) {
-    List<String> cells = cells(line);
-    TankPort.Use use =
-        java.util.Arrays.stream(TankPort.Use.values())
-            .filter(u -> Values.key(u).equals(cell(cells, 1)))
-            .findFirst()
-            .orElseThrow(() ->
-                new Refusal(
-                    "Port “%s”: “%s” is no use; use fill, feed, vent, drain, gauge, link or float"
-                        .formatted(cell(cells, 0), cell(cells, 1))));
-    String what = "Port " + cell(cells, 0);
-    return new TankPort(
-        cell(cells, 0),
-        use,
-        new Point(
-            units.parse(what, Measure.LENGTH, cell(cells, 2)),
-            units.parse(what, Measure.LENGTH, cell(cells, 3)),
-            units.parse(what, Measure.LENGTH, cell(cells, 4))),
-        cells.size() > 5
-            ? Optional.of(units.parse(what, Measure.LENGTH, cells.get(5)))
-            : Optional.empty());
   }
 }

@@ -49,9 +49,15 @@ public record Field(
    *
    * @param heads what stands over the columns
    * @param rows the fields of each row
+   * @param grows whether a button asks for one more row
    */
-  public record Table(List<Head> heads, List<List<Field>> rows) {
+  public record Table(List<Head> heads, List<List<Field>> rows, boolean grows) {
     static final Table NONE = new Table(List.of(), List.of());
+
+    /** Makes a table that grows. */
+    public Table(List<Head> heads, List<List<Field>> rows) {
+      this(heads, rows, true);
+    }
   }
 
   /**

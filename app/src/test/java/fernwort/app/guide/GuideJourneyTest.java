@@ -7,7 +7,9 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import fernwort.app.Axe;
+import fernwort.app.Client;
 import fernwort.app.InBrowser;
+import java.io.IOException;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -131,6 +133,30 @@ class GuideJourneyTest {
     goOn("Look back");
   }
 
+  /** The same van, its pages sent without a browser; returns the rig's address. */
+  private static String sent() throws IOException {
+    Client copy = COPY.copy();
+    String rig =
+        Client.where(copy.post("/rigs/new/guide", "name=Sent+" + System.nanoTime()))
+            .replaceFirst("^https?://[^/]+", "")
+            .replaceFirst("/guide/.*", "");
+    String guide = rig + "/guide/";
+    copy.post(guide + "tanks", "do=add-fresh");
+    copy.post(guide + "tanks", "do=add-gray");
+    copy.post(guide + "tanks", "do=next&t1-label=Fresh&t1-litres=95&t2-label=Gray&t2-litres=60");
+    copy.post(
+        guide + "fill",
+        "do=next&t1-NECK=true&t1-MAINS=true&t1-neck-height=1300&inlet-height=900&check=true&shut-off=true");
+    copy.post(guide + "suction", "do=next&piece-0=THREE_WAY&piece-1=STRAINER");
+    copy.post(guide + "taps", "do=next&SINK-there=true&OUTSIDE-there=true");
+    copy.post(guide + "lows", "do=next&cold=true");
+    return rig;
+  }
+
+  private void visit(String path) {
+    page.navigate(COPY.copy().address() + path);
+  }
+
   @Test
   void aPlainVanIsDescribedOnAPhoneInSixtyAnswers() {
     onPhone();
@@ -240,10 +266,10 @@ class GuideJourneyTest {
   }
 
   @Test
-  void itFillsRunsAndDrainsByItsJobs() {
+  void itFillsRunsAndDrainsByItsJobs() throws IOException {
     page = COPY.page();
-    plainVan();
-    String rig = page.url().replaceFirst("/guide/.*", "");
+    String rig = sent();
+    visit(rig + "/guide/look");
     page.locator("[name='fresh']").fill("40");
     page.locator("[name='gray']").fill("20");
     page.locator("#finish").click();
@@ -252,18 +278,17 @@ class GuideJourneyTest {
         new String[] {
           "fill-fresh-hose-inlet", "pour-fresh-fresh-neck", "run-fresh", "empty-gray-gray-outlet"
         }) {
-      page.navigate(rig + "/jobs/" + job);
+      visit(rig + "/jobs/" + job);
       assertThat(page.locator("#begin").or(page.locator(".job-so"))).isVisible();
     }
   }
 
   @Test
-  void everyPageOfQuestionsCanBeReadByAll() {
+  void everyPageOfQuestionsCanBeReadByAll() throws IOException {
     page = COPY.page();
-    plainVan();
-    String guide = page.url().replaceFirst("/look$", "/");
+    String guide = sent() + "/guide/";
     for (String at : new String[] {"tanks", "fill", "suction", "taps", "look"}) {
-      page.navigate(guide + at);
+      visit(guide + at);
       assertThat(Axe.violations(page)).as(at).isEmpty();
     }
   }
@@ -285,6 +310,24 @@ class GuideJourneyTest {
     assertThat(page.locator("[name='t1-bottom']")).hasValue("800");
     page.reload();
     assertThat(page.locator("[name='t1-label']")).hasValue("Bow tank");
+  }
+
+  @Test
+  void aRigWithoutAShowerHasNoHabitForOneAndItsStepsStandInTheLog() throws IOException {
+    page = COPY.page();
+    String rig = sent();
+    visit(rig + "/sizing");
+    assertThat(page.locator("[name='minutes-shower']")).hasCount(0);
+    assertThat(page.locator("[name='each-rinse']")).hasCount(1);
+    visit(rig + "/log");
+    assertThat(page.locator("main")).containsText("Rig: Answered: taps");
+    assertThat(page.locator("main")).containsText("Rig: Begun with questions");
+    visit(rig + "/board");
+    assertThat(page.locator(".lasts")).containsText("Not known");
+    assertThat(page.locator(".lasts")).containsText("until Fresh is read");
+    visit(rig + "/jobs/fill-fresh-hose-inlet/sheet");
+    assertThat(page.locator("main")).containsText("every tank half full: Fresh 47.5 L, Gray 30 L.");
+    assertThat(page.locator("[data-print]")).isVisible();
   }
 
   @Test
@@ -324,10 +367,9 @@ class GuideJourneyTest {
   }
 
   @Test
-  void theValveIsDrawnAsItIsSaidToBe() {
+  void theValveIsDrawnAsItIsSaidToBe() throws IOException {
     page = COPY.page();
-    plainVan();
-    page.navigate(page.url().replaceFirst("/look$", "/suction"));
+    visit(sent() + "/guide/suction");
     assertThat(page.locator(".valve-picture")).hasCount(3);
     page.locator("select[name='joins-DOWN']").selectOption("THIRD_AND_PUMP");
     assertThat(page.locator(".valve-picture")).hasCount(4);

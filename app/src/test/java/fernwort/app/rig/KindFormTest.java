@@ -2,6 +2,7 @@ package fernwort.app.rig;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Doubt;
@@ -9,6 +10,7 @@ import fernwort.app.web.Field;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
 import java.util.HashMap;
@@ -32,6 +34,7 @@ class KindFormTest {
   private static Map<String, String> answers(List<Field> fields) {
     Map<String, String> form = new HashMap<>();
     for (Field field : fields) {
+      field.table().rows().forEach(row -> form.putAll(answers(row)));
       if (field.type() != Field.Type.TICK || field.value().equals("true")) {
         form.put(field.name(), field.value());
       }
@@ -63,7 +66,15 @@ class KindFormTest {
     Map<String, String> answers = answers(form.fields(old));
     answers.put("shape", shape);
     answers.put("sizes", sizes);
-    answers.put("ports", ports);
+    answers.keySet().removeIf(key -> key.startsWith("port-"));
+    List<String> rows = ports.lines().toList();
+    for (int i = 0; i < rows.size(); i++) {
+      String[] cells = rows.get(i).split(", ");
+      String[] names = {"name", "use", "x", "y", "z", "bore"};
+      for (int c = 0; c < cells.length; c++) {
+        answers.put("port-" + i + "-" + names[c], cells[c]);
+      }
+    }
     if (flipped) {
       answers.put("flipped", "true");
     }
@@ -87,10 +98,37 @@ class KindFormTest {
     Kind.Tank up = tank("box", "800, 400, 250", "vent, vent, 50, 90, 235", false);
     Kind.Tank down = tank("box", "800, 400, 250", "vent, vent, 50, 300, 5", true);
     assertThat(down.port("vent").at().x()).isEqualTo(up.port("vent").at().x());
-    assertThat(down.port("vent").at().y())
-        .isCloseTo(0.09, org.assertj.core.api.Assertions.within(1e-9));
-    assertThat(down.port("vent").at().z())
-        .isCloseTo(0.235, org.assertj.core.api.Assertions.within(1e-9));
+    assertThat(down.port("vent").at().y()).isCloseTo(0.09, within(1e-9));
+    assertThat(down.port("vent").at().z()).isCloseTo(0.235, within(1e-9));
+  }
+
+  @Test
+  void aSmallerTankBringsItsOpeningsAlong() {
+    Kind.Tank old = (Kind.Tank) NewPart.of("tank").kind();
+    Shape.Box box = (Shape.Box) old.shape();
+    KindForm form = new KindForm(Units.METRIC);
+    Map<String, String> answers = answers(form.fields(old));
+    answers.put("sizes", "400, 300, 200");
+    Kind.Tank smaller = (Kind.Tank) form.read(old, new Values(answers, Units.METRIC));
+    for (TankPort port : old.tankPorts()) {
+      Point was = port.at();
+      Point is = smaller.port(port.id()).at();
+      assertThat(is.x()).isCloseTo(along(was.x(), box.length(), 0.4, old.wall()), within(1e-9));
+      assertThat(is.z()).isCloseTo(along(was.z(), box.height(), 0.2, old.wall()), within(1e-9));
+    }
+    answers.remove("carried");
+    Kind.Tank left = (Kind.Tank) form.read(old, new Values(answers, Units.METRIC));
+    assertThat(left.tankPorts()).isEqualTo(old.tankPorts());
+  }
+
+  private static double along(double at, double before, double now, double wall) {
+    return at > (before - 2 * wall) / 2 ? at - (before - now) : at;
+  }
+
+  @Test
+  void anOpeningWithoutANameIsCalledAfterItsUseAndAnEmptiedOneIsGone() {
+    Kind.Tank two = tank("box", "800, 400, 250", ", vent, 50, 90, 235\n, vent, 60, 90, 235", false);
+    assertThat(two.tankPorts()).extracting(TankPort::id).containsExactly("vent", "vent-2");
   }
 
   @Test
@@ -120,10 +158,10 @@ class KindFormTest {
   @Test
   void aPortWithoutAUseOrANumberIsNamed() {
     assertThatThrownBy(() -> tank("box", "800, 400, 250", "top, chimney, 1, 2, 3", false))
-        .hasMessageContaining("Port “top”")
+        .hasMessageContaining("Opening “top”")
         .hasMessageContaining("chimney");
     assertThatThrownBy(() -> tank("box", "800, 400, 250", "top, vent, 1, 2", false))
-        .hasMessageContaining("too few numbers");
+        .hasMessageContaining("Opening “top”, from the bottom is empty");
     assertThatThrownBy(() -> tank("box", "800, 400", "", false))
         .hasMessageContaining("too few numbers");
   }

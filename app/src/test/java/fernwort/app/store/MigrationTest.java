@@ -131,7 +131,7 @@ class MigrationTest {
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6})
   void whatAnEarlierFernwortKeptIsThereStill(int step) throws Exception {
     make(step);
     try (OwnCopy copy = OwnCopy.start(home)) {

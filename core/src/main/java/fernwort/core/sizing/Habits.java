@@ -1,8 +1,10 @@
 package fernwort.core.sizing;
 
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -142,5 +144,27 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
 
   private double sum(ToDoubleFunction<Habit> of) {
     return habits.stream().mapToDouble(of).sum();
+  }
+
+  /**
+   * Returns these without the habits that a rig has nothing for, and with the usual ones for what
+   * it has; what somebody entered of the others stays.
+   *
+   * @param fitting ids of habits that a rig may have something for, with whether it has
+   */
+  public Habits fitting(Map<String, Boolean> fitting) {
+    List<Habit> kept = new ArrayList<>();
+    for (Habit habit : habits) {
+      if (fitting.getOrDefault(habit.id(), true)) {
+        kept.add(habit);
+      }
+    }
+    for (Habit usual : DEFAULT.habits()) {
+      boolean missing = kept.stream().noneMatch(h -> h.id().equals(usual.id()));
+      if (missing && fitting.getOrDefault(usual.id(), false)) {
+        kept.add(usual);
+      }
+    }
+    return new Habits(people, pets, season, kept);
   }
 }

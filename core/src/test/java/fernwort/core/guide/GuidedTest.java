@@ -232,6 +232,20 @@ class GuidedTest {
   }
 
   @Test
+  void aSecondPlanOfTheSameJobFromTheSameStateSaysTheSame() {
+    Rig rig = Guided.of(bus()).rig();
+    State half = holding(rig, 0.5);
+    Plans plans = Plans.of(Plumbing.of(rig));
+    for (Job job : Jobs.of(Plumbing.of(rig)).all()) {
+      Plan first = plans.plan(job, half);
+      assertThat(Plans.of(Plumbing.of(rig)).plan(job, half).steps())
+          .as(job.id())
+          .isEqualTo(first.steps());
+      assertThat(plans.plan(job, half).steps()).as(job.id()).isEqualTo(first.steps());
+    }
+  }
+
+  @Test
   void itsWaysAreSaidFromEndToEnd() {
     assertThat(Guided.of(plainVan()).ways())
         .extracting(Object::toString)
@@ -239,7 +253,7 @@ class GuidedTest {
             "Fresh → three-way valve → strainer → pump",
             "Suction hose → three-way valve → pump",
             "Hose inlet → regulator → check valve → shut-off → Fresh",
-            "Pump → accumulator → Sink, Outside rinse",
+            "Pump → surge tank → Sink, Outside rinse",
             "Sink → trap → Gray",
             "Gray → dump valve → outlet with its cap");
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -57,5 +58,20 @@ class HabitsTest {
     assertThatThrownBy(() -> shower(-1)).hasMessageContaining("Shower");
     assertThatThrownBy(() -> new Habits(2, 99, Habits.Season.MILD, List.of()))
         .hasMessageContaining("Pets");
+  }
+
+  @Test
+  void habitsFitWhatTheRigHas() {
+    Habits plain = Habits.DEFAULT.fitting(Map.of("shower", false, "toilet", false, "rinse", true));
+    assertThat(plain.habits()).extracting(Habit::id).doesNotContain("shower", "toilet");
+    assertThat(plain.habits()).extracting(Habit::id).contains("rinse", "drinking", "dishes");
+    assertThat(plain.freshPerDay()).isLessThan(Habits.DEFAULT.freshPerDay());
+    Habits again = plain.fitting(Map.of("shower", true, "toilet", true));
+    assertThat(again.habits())
+        .extracting(Habit::id)
+        .containsExactlyInAnyOrderElementsOf(
+            Habits.DEFAULT.habits().stream().map(Habit::id).toList());
+    assertThat(again.freshPerDay()).isEqualTo(Habits.DEFAULT.freshPerDay());
+    assertThat(again.people()).isEqualTo(Habits.DEFAULT.people());
   }
 }

@@ -1,0 +1,140 @@
+package fernwort.app.rig;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** The openings of a tank as rows: name, use, where from two edges and the bottom, bore. */
+final class PortRows {
+
+  private static final int MOST = 24;
+
+  /** Rows that are shown for more. */
+  private static final int SPARE = 2;
+
+  private static final List<Field.Head> HEADS =
+      List.of(
+          new Field.Head("name", ""),
+          new Field.Head("use", ""),
+          new Field.Head("from the rear", ""),
+          new Field.Head("from the right", ""),
+          new Field.Head("from the bottom", ""),
+          new Field.Head("bore", ""));
+
+  private static final List<Field.Option> USES = options();
+
+  private final Units units;
+
+  PortRows(Units units) {
+    this.units = units;
+  }
+
+  private static List<Field.Option> options() {
+    List<Field.Option> options = new ArrayList<>();
+    options.add(new Field.Option("", ""));
+    options.addAll(Values.options(TankPort.Use.class));
+    return List.copyOf(options);
+  }
+
+  Field field(List<TankPort> ports) {
+    List<List<Field>> rows = new ArrayList<>();
+    for (int i = 0; i < Math.min(MOST, ports.size() + SPARE); i++) {
+      rows.add(row(i, i < ports.size() ? Optional.of(ports.get(i)) : Optional.empty()));
+    }
+    return Field.table(
+        "ports",
+        "Openings (" + units.unit(Measure.LENGTH).sign() + ")",
+        "Inside, to the middle of the hole. A bore starts as that of its line; leave it out for a"
+            + " mere point. A float is a fill whose valve shuts when the water comes up to it.",
+        new Field.Table(HEADS, rows, false));
+  }
+
+  private List<Field> row(int i, Optional<TankPort> port) {
+    String p = "port-" + i + "-";
+    String which = port.map(TankPort::id).orElse("a new opening");
+    return List.of(
+        Field.text(p + "name", which + ", its name", port.map(TankPort::id).orElse(""), ""),
+        Field.choice(
+            p + "use", which + ", its use", port.map(q -> Values.key(q.use())).orElse(""), USES),
+        cell(p + "x", which + ", from the rear", port.map(q -> q.at().x())),
+        cell(p + "y", which + ", from the right", port.map(q -> q.at().y())),
+        cell(p + "z", which + ", from the bottom", port.map(q -> q.at().z())),
+        cell(p + "bore", which + ", its bore", port.flatMap(TankPort::bore)));
+  }
+
+  private Field cell(String name, String label, Optional<Double> si) {
+    return Field.number(name, label, si.map(this::shown).orElse(""), "", "");
+  }
+
+  private String shown(double si) {
+    return units.number(Measure.LENGTH, si);
+  }
+
+  /**
+   * Reads the rows; one that is emptied is gone, one without a name is called after its use. A
+   * figure that stands as it was shown is what it was, to the last digit.
+   *
+   * @param before the openings that were shown
+   */
+  List<TankPort> read(Values v, List<TankPort> before) {
+    List<TankPort> ports = new ArrayList<>();
+    for (int i = 0; i < MOST; i++) {
+      String p = "port-" + i + "-";
+      boolean empty =
+          v.text(p + "use").isEmpty() && v.text(p + "name").isEmpty() && v.text(p + "x").isEmpty();
+      if (!empty) {
+        Optional<TankPort> was = i < before.size() ? Optional.of(before.get(i)) : Optional.empty();
+        ports.add(port(v, p, was, ports));
+      }
+    }
+    return ports;
+  }
+
+  private TankPort port(Values v, String p, Optional<TankPort> was, List<TankPort> others) {
+    String typed = v.text(p + "name");
+    String what = "Opening " + (typed.isEmpty() ? "without a name" : "“" + typed + "”");
+    TankPort.Use use =
+        Arrays.stream(TankPort.Use.values())
+            .filter(u -> Values.key(u).equals(v.text(p + "use")))
+            .findFirst()
+            .orElseThrow(() ->
+                new Refusal(
+                    "%s: “%s” is no use; choose fill, feed, vent, drain, gauge, link or float"
+                        .formatted(what, v.text(p + "use"))));
+    String bore = v.text(p + "bore");
+    return new TankPort(
+        typed.isEmpty() ? freeName(Values.key(use), others) : typed,
+        use,
+        new Point(
+            figure(v.text(p + "x"), what + ", from the rear", was.map(q -> q.at().x())),
+            figure(v.text(p + "y"), what + ", from the right", was.map(q -> q.at().y())),
+            figure(v.text(p + "z"), what + ", from the bottom", was.map(q -> q.at().z()))),
+        bore.isEmpty()
+            ? Optional.empty()
+            : Optional.of(figure(bore, what + ", its bore", was.flatMap(TankPort::bore))));
+  }
+
+  private double figure(String text, String what, Optional<Double> was) {
+    return was.filter(si -> shown(si).equals(text))
+        .orElseGet(() -> units.parse(what, Measure.LENGTH, text));
+  }
+
+  private static String freeName(String use, List<TankPort> others) {
+    String name = use;
+    for (int n = 2; has(others, name); n++) {
+      name = use + "-" + n;
+    }
+    return name;
+  }
+
+  private static boolean has(List<TankPort> ports, String id) {
+    return ports.stream().anyMatch(p -> p.id().equals(id));
+  }
+}

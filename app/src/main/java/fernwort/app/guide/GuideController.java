@@ -8,8 +8,10 @@ import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Contents;
@@ -72,9 +74,12 @@ class GuideController {
   }
 
   @PostMapping("/rigs/new/guide")
-  String begin(@RequestParam(defaultValue = "") String name, @ModelAttribute("who") String who) {
-    String called = name.isBlank() ? "My rig" : name.strip();
-    String id = guides.begin(Answers.of(called.substring(0, Math.min(60, called.length()))), who);
+  String begin(
+      @RequestParam(defaultValue = "") String name,
+      @RequestParam(defaultValue = "") String layout,
+      @ModelAttribute("who") String who) {
+    String called = name.isBlank() ? "My rig" : RigEdit.shortened(name.strip());
+    String id = guides.begin(ReadyAnswers.of(layout, called).orElse(Answers.of(called)), who);
     return "redirect:/rigs/%s/guide/vehicle".formatted(id);
   }
 

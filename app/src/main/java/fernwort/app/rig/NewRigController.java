@@ -5,6 +5,7 @@ import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.List;
@@ -31,7 +32,13 @@ class NewRigController {
   }
 
   /** A layout with its picture. */
-  public record Choice(ReadyRig ready, Drawing drawing) {}
+  public record Choice(ReadyRig ready, Drawing drawing) {
+
+    /** Tells whether it can be entered by questions as well. */
+    public boolean asked() {
+      return ReadyAnswers.of(ready.id(), ready.title()).isPresent();
+    }
+  }
 
   @GetMapping("/rigs/new")
   String choose(Model model) {

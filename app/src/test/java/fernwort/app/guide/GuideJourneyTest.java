@@ -331,6 +331,17 @@ class GuideJourneyTest {
   }
 
   @Test
+  void aReadyLayoutIsEnteredByTheSamePages() {
+    page = COPY.page();
+    COPY.visit("/rigs/new");
+    page.locator("#name").fill("Ready " + System.nanoTime());
+    page.locator("[aria-label='Answer questions from One tank, pump or drain']").click();
+    assertThat(page.locator("h1")).hasText("Vehicle");
+    page.navigate(page.url().replaceFirst("/vehicle$", "/suction"));
+    assertThat(page.locator("#valve")).containsText("points down: tank to drain");
+  }
+
+  @Test
   void theRigGrowsWithEachAnswerWithoutGoingOn() {
     page = COPY.page();
     begin("Growing " + System.nanoTime());

@@ -32,7 +32,7 @@ final class Assembly {
   /** Loss of a line's fittings where nobody counts them: an elbow and its ends. */
   private static final double USUAL_LOSS = 1.2;
 
-  private static final String[] ALONG = {"Rear", "Rear half", "Middle", "Front half", "Nose"};
+  private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
 
   private final Vehicle vehicle;
@@ -103,19 +103,25 @@ final class Assembly {
     String id =
         "%s-%s%s"
             .formatted(ALONG[spot.along()], SIDE[spot.side()], under ? "-under" : "")
-            .toLowerCase(Locale.ROOT)
-            .replace(' ', '-');
+            .toLowerCase(Locale.ROOT);
     Point at = point(spot, under ? vehicle.floor() - 0.2 : vehicle.floor() + 0.6);
     return places.computeIfAbsent(
         id,
         key ->
             new Place(
                 id,
-                ALONG[spot.along()] + ", " + SIDE[spot.side()] + (under ? ", under the floor" : ""),
+                label(spot, under),
                 under ? "kneel beside it" : "reach in from inside",
                 at.x(),
                 at.y(),
                 at.z()));
+  }
+
+  /** Returns what a spot is called, as in "Mid-rear left" and "Under nose right". */
+  private static String label(Spot spot, boolean under) {
+    String along = ALONG[spot.along()];
+    String where = (under ? "under " : "") + along + " " + SIDE[spot.side()];
+    return where.substring(0, 1).toUpperCase(Locale.ROOT) + where.substring(1);
   }
 
   /** Adds a part at a spot (height in m above the ground, body in m³); returns its id. */

@@ -43,7 +43,7 @@ public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways) {
     if (rig.lines() > 0) {
       guesses.add(
           new Guess(
-              Saying.words("the lengths of " + rig.lines() + " lines, from where their ends are"),
+              Saying.words("Lengths of " + rig.lines() + " lines, from where their ends are"),
               Saying.of("flow at the taps, and what stays in them")));
     }
     return new Guided(made, guesses, ways);

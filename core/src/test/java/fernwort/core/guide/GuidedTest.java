@@ -246,6 +246,15 @@ class GuidedTest {
   }
 
   @Test
+  void readyLayoutsThatAreEnteredByQuestionsCanDoTheirJobs() {
+    for (String layout : List.of("one-tank", "pump-or-drain", "shore-and-bucket")) {
+      Rig rig = Guided.of(ReadyAnswers.of(layout, layout).orElseThrow()).rig();
+      assertThat(troubles(rig)).as(layout).isEmpty();
+    }
+    assertThat(ReadyAnswers.of("haulage", "x")).isEmpty();
+  }
+
+  @Test
   void itsWaysAreSaidFromEndToEnd() {
     assertThat(Guided.of(plainVan()).ways())
         .extracting(Object::toString)
@@ -266,7 +275,7 @@ class GuidedTest {
     assertThat(guided.guesses())
         .extracting(g -> g.what().toString())
         .anyMatch(w -> w.startsWith("Fresh:"))
-        .anyMatch(w -> w.startsWith("the lengths of"));
+        .anyMatch(w -> w.startsWith("Lengths of"));
   }
 
   private static TankSizes sizes(double litres, Size size, boolean inside) {

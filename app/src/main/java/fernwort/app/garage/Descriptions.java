@@ -135,6 +135,11 @@ public class Descriptions {
     return store.canStep(rig.id());
   }
 
+  /** Returns the step by which a rig came to be as it is, such as what was taken back. */
+  public Optional<String> last(OpenRig rig) {
+    return store.last(rig.id());
+  }
+
   /** Returns the steps by which a description came about, the newest first. */
   public List<RigStore.Version> versions(String id) {
     return store.versions(id);

@@ -50,7 +50,9 @@ class DescribeController {
       @RequestParam(defaultValue = "") String line,
       @ModelAttribute("units") Units units,
       Model model) {
-    model.addAttribute("view", describing.view(rigs.open(id), part, line, units));
+    OpenRig open = rigs.open(id);
+    model.addAttribute("view", describing.view(open, part, line, units));
+    model.addAttribute("last", rigs.last(open).orElse(""));
     model.addAttribute("asked", !answers.newest(id).isEmpty());
     model.addAttribute("forLine", NewPart.forLine());
     model.addAttribute("forEnd", NewPart.forEnd());

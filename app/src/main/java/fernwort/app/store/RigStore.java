@@ -216,6 +216,16 @@ public class RigStore {
         .fetchOptional(RIG_VERSION.DESCRIPTION);
   }
 
+  /** Returns the step by which a rig came to be as it is. */
+  public Optional<String> last(String id) {
+    return db.select(RIG_VERSION.WHAT)
+        .from(RIG_VERSION)
+        .where(RIG_VERSION.RIG.eq(id))
+        .orderBy(RIG_VERSION.VERSION.desc())
+        .limit(1)
+        .fetchOptional(RIG_VERSION.WHAT);
+  }
+
   /** Returns all versions of a rig, the newest first. */
   public List<Version> versions(String id) {
     return db.selectFrom(RIG_VERSION)

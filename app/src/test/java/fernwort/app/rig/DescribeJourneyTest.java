@@ -29,7 +29,7 @@ class DescribeJourneyTest {
     COPY.visit("/rigs");
     page.locator("a[href='/rigs/new']").click();
     page.locator("#name").fill(name);
-    page.locator("button[value=" + layout + "]").click();
+    page.locator("button.button[value=" + layout + "]").click();
     assertThat(page.locator("h1")).hasText(name);
   }
 
@@ -79,6 +79,7 @@ class DescribeJourneyTest {
     assertThat(part("Sink valve")).hasCount(0);
     page.locator("#undo").click();
     assertThat(part("Sink valve")).isVisible();
+    assertThat(page.locator("#said")).containsText("last: Took back: Took out Sink valve");
     page.locator("#undo").click();
     page.locator("#undo").click();
     assertThat(part("Sink valve")).hasCount(0);

@@ -67,30 +67,36 @@ final class TankMaker {
 
   private List<TankPort> ports(Answers.Tank tank, TankSizes sizes, List<String> inlets) {
     double inside = 2 * sizes.wall();
-    double far = Math.max(EDGE, sizes.outside().length() - inside - EDGE);
-    double left = Math.max(EDGE, sizes.outside().width() - inside - EDGE);
+    double lengthwise = sizes.outside().length() - inside;
+    double wide = sizes.outside().width() - inside;
     double high = sizes.outside().height() - inside;
+    double near = Math.min(EDGE, lengthwise / 4);
+    double right = Math.min(EDGE, wide / 4);
+    double far = lengthwise - near;
+    double left = wide - right;
+    // In a tank as flat as a hand the openings still stand in their order.
+    double small = Math.min(1, high / 0.1);
     List<TankPort> ports = new ArrayList<>();
-    ports.add(Fittings.port("vent", Use.VENT, far, left, high - 0.005));
+    ports.add(Fittings.port("vent", Use.VENT, far, left, high - 0.005 * small));
     if (tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG)) {
-      ports.add(Fittings.port("neck", Use.FILL, EDGE, left, high - 0.02));
+      ports.add(Fittings.port("neck", Use.FILL, near, left, high - 0.02 * small));
     }
     if (answers.mains().isEmpty()) {
       // A tank that the mains are to fill waits for its opening until there is an inlet.
     } else if (tank.fills().contains(Fill.FLOAT)) {
-      ports.add(Fittings.port("mains", Use.FLOAT, far / 2, left, high - 0.025));
+      ports.add(Fittings.port("mains", Use.FLOAT, far / 2, left, high - 0.025 * small));
     } else if (tank.fills().contains(Fill.MAINS)) {
-      ports.add(Fittings.port("mains", Use.FILL, far / 2, left, high - 0.02));
+      ports.add(Fittings.port("mains", Use.FILL, far / 2, left, high - 0.02 * small));
     }
     for (int i = 0; i < inlets.size(); i++) {
-      double along = EDGE + (far - EDGE) * (i + 0.5) / inlets.size();
-      ports.add(Fittings.port(inlets.get(i), Use.FILL, along, EDGE, high - 0.03));
+      double along = near + (far - near) * (i + 0.5) / inlets.size();
+      ports.add(Fittings.port(inlets.get(i), Use.FILL, along, right, high - 0.03 * small));
     }
     if (tank.contents() == Contents.FRESH) {
-      ports.add(Fittings.port("feed", Use.FEED, EDGE, EDGE, 0.02));
+      ports.add(Fittings.port("feed", Use.FEED, near, right, 0.02 * small));
     }
     if (tank.contents() == Contents.GRAY || tank.drain() != Drain.NONE) {
-      ports.add(Fittings.port("drain", Use.DRAIN, far, EDGE, 0.005));
+      ports.add(Fittings.port("drain", Use.DRAIN, far, right, 0.005 * small));
     }
     return ports;
   }

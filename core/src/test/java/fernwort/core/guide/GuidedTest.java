@@ -467,6 +467,54 @@ class GuidedTest {
     assertThat(Directions.of(Plumbing.of(rig)).reversedCheckValves()).isEmpty();
   }
 
+  private static double edge(Random random, double low, double high) {
+    return switch (random.nextInt(3)) {
+      case 0 -> low;
+      case 1 -> high;
+      default -> low + (high - low) * random.nextDouble();
+    };
+  }
+
+  /** Tanks of every size that the pages let through, at every height. */
+  @Property(tries = 200)
+  void theSmallestAndTheLargestTankMakeASoundRigToo(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Random random = new Random(seed);
+    Answers answers = any(seed);
+    Rig rig =
+        Guided.of(
+                answers.with(
+                    answers.tanks().stream()
+                        .map(t ->
+                            new Answers.Tank(
+                                t.id(),
+                                t.label(),
+                                t.contents(),
+                                t.litres().map(v -> edge(random, 0.002, 5)),
+                                t.size()
+                                    .map(z ->
+                                        new Size(
+                                            edge(random, 0.04, 4),
+                                            edge(random, 0.04, 4),
+                                            edge(random, 0.04, 4))),
+                                t.inside(),
+                                t.spot(),
+                                edge(random, 0.05, 4),
+                                t.fills(),
+                                t.neck(),
+                                edge(random, 0.1, 4),
+                                edge(random, 0.05, 5),
+                                t.ventRises(),
+                                t.drain()))
+                        .toList()))
+            .rig();
+    assertThat(RigLimits.problems(rig)).isEmpty();
+    Plumbing plumbing = Plumbing.of(rig);
+    for (Part part : plumbing.tanks()) {
+      assertThat(plumbing.room(part.id()).capacity()).as(part.label()).isPositive();
+    }
+  }
+
   /** With the handles set for it, every tap of a rig with a pump runs. */
   @Property(tries = 120)
   void everyTapRunsFromAFullTankWithThePumpOn(

@@ -1,8 +1,8 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.State;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -44,11 +44,11 @@ final class Events {
 
   private Set<Watch.Standing> look() {
     Flows flows = progress.flows();
-    Set<Watch.Standing> found =
-        new HashSet<>(progress.watch.look(progress.now(), flows, progress.jugs));
+    State now = progress.now();
+    Set<Watch.Standing> found = progress.watch.look(now, flows, progress.jugs);
     progress
         .warmth
-        .hot(progress.now().setting())
+        .hot(now.setting())
         .forEach(h -> found.add(new Watch.Standing(Happening.Kind.HOT, h)));
     flows
         .fixtures()

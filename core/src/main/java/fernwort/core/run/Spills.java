@@ -47,6 +47,9 @@ final class Spills {
 
   /** Returns the port at which each of them stands, by tank. */
   Map<String, String> ports() {
+    if (spills.isEmpty()) {
+      return Map.of();
+    }
     Map<String, String> ports = new TreeMap<>();
     spills.forEach((tank, spill) -> ports.put(tank, spill.port()));
     return ports;

@@ -17,6 +17,7 @@ final class Tanks {
   private final Plumbing plumbing;
   private final List<Part> parts;
   private final Slope slope;
+  private final double[] capacities;
   private final double[] volumes;
   private final Air[] air;
 
@@ -24,6 +25,7 @@ final class Tanks {
     this.plumbing = plumbing;
     parts = plumbing.tanks();
     slope = state.slope();
+    capacities = parts.stream().mapToDouble(t -> plumbing.room(t.id()).capacity()).toArray();
     volumes = new double[parts.size()];
     air = new Air[volumes.length];
     for (int i = 0; i < volumes.length; i++) {
@@ -36,6 +38,7 @@ final class Tanks {
     plumbing = other.plumbing;
     parts = other.parts;
     slope = other.slope;
+    capacities = other.capacities;
     volumes = other.volumes.clone();
     air = other.airNow();
   }
@@ -64,7 +67,7 @@ final class Tanks {
 
   /** Returns what a tank holds at most (m³). */
   double capacity(int tank) {
-    return plumbing.room(id(tank)).capacity();
+    return capacities[tank];
   }
 
   /** Returns what each holds (m³): the array itself, which moves with the run. */

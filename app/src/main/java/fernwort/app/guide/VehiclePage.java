@@ -3,6 +3,7 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -53,7 +54,7 @@ final class VehiclePage implements GuidePage {
   @Override
   public Answers read(Answers before, Sheet sheet) {
     return before.on(
-        sheet.words("name", before.name()),
+        RigEdit.shortened(sheet.words("name", before.name())),
         people(before, sheet),
         new Answers.Van(
             sheet.choice("body", Vehicle.Body.class).orElse(before.vehicle().body()),

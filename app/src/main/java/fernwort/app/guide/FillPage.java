@@ -87,7 +87,7 @@ final class FillPage implements GuidePage {
     List<Tank> tanks = new ArrayList<>();
     boolean pressed = sheet.tick("taps");
     for (Tank tank : before.tanks()) {
-      Tank read = tank.contents() == Contents.FRESH ? tank(tank, sheet) : tank;
+      Tank read = sheet.has(tank.id() + "-neck-height") ? tank(tank, sheet) : tank;
       pressed |= read.fills().contains(Fill.MAINS) || read.fills().contains(Fill.FLOAT);
       tanks.add(read);
     }

@@ -26,10 +26,10 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class Guides {
 
-  private final Descriptions rigs;
-  private final AnswerStore store;
   private static final int MOST_ATTEMPTS = 3;
 
+  private final Descriptions rigs;
+  private final AnswerStore store;
   private final States states;
   private final JsonMapper mapper;
   private final TransactionTemplate transaction;
@@ -71,23 +71,20 @@ class Guides {
    */
   Given given(OpenRig rig) {
     Optional<Answers> newest = Optional.empty();
-    for (String text : store.newest(rig.id())) {
-      Optional<Answers> answers = read(text);
+    Optional<AnswerStore.Kept> kept = store.newest(rig.id());
+    while (kept.isPresent()) {
+      Optional<Answers> answers = read(kept.orElseThrow().given());
       if (answers.filter(a -> Guided.of(a).rig().equals(rig.rig())).isPresent()) {
         return new Given(answers.orElseThrow(), false);
       }
       newest = newest.or(() -> answers);
+      kept = store.before(rig.id(), kept.orElseThrow().seq());
     }
     return newest
         .map(a -> new Given(a, true))
         .orElseThrow(() ->
             new Refusal(
                 "This rig was not described by questions; change it under Rig, or begin a new one with questions"));
-  }
-
-  /** Tells whether a rig was described by questions. */
-  public boolean knows(String rig) {
-    return !store.newest(rig).isEmpty();
   }
 
   /** Answers that another Fernwort kept in a form of its own are none. */

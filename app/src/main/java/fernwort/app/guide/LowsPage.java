@@ -53,7 +53,9 @@ final class LowsPage implements GuidePage {
   public Answers read(Answers before, Sheet sheet) {
     Bores was = before.bores();
     return before.low(
-        new Lows(sheet.tick("cold"), sheet.tick("hot")),
+        new Lows(
+            sheet.tick("cold"),
+            before.pump().hot() == Hot.NONE ? before.lows().hot() : sheet.tick("hot")),
         new Bores(
             sheet.amount("supply", "Lines to taps", Measure.LENGTH, was.supply(), 0.004, 0.06),
             sheet.amount("fill", "The filler's hose", Measure.LENGTH, was.fill(), 0.01, 0.1),

@@ -53,7 +53,7 @@ class DescribeController {
     OpenRig open = rigs.open(id);
     model.addAttribute("view", describing.view(open, part, line, units));
     model.addAttribute("last", rigs.last(open).orElse(""));
-    model.addAttribute("asked", !answers.newest(id).isEmpty());
+    model.addAttribute("asked", answers.knows(id));
     model.addAttribute("forLine", NewPart.forLine());
     model.addAttribute("forEnd", NewPart.forEnd());
     model.addAttribute("all", NewPart.all());

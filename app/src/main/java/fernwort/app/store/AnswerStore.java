@@ -2,9 +2,8 @@ package fernwort.app.store;
 
 import static fernwort.app.store.db.Tables.ANSWERS;
 
-import java.util.List;
+import java.util.Optional;
 import org.jooq.DSLContext;
-import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,25 +20,33 @@ public class AnswerStore {
     this.db = db;
   }
 
-  /** Returns the answers about a rig, the newest first; empty when it was not described so. */
-  public List<String> newest(String rig) {
-    return db.select(ANSWERS.GIVEN)
+  /** Answers as they were kept, with their number. */
+  public record Kept(int seq, String given) {}
+
+  /** Tells whether a rig was ever described by answers. */
+  public boolean knows(String rig) {
+    return db.fetchExists(ANSWERS, ANSWERS.RIG.eq(rig));
+  }
+
+  /** Returns the newest answers about a rig. */
+  public Optional<Kept> newest(String rig) {
+    return before(rig, Integer.MAX_VALUE);
+  }
+
+  /** Returns the newest answers about a rig of a lower number. */
+  public Optional<Kept> before(String rig, int seq) {
+    return db.select(ANSWERS.SEQ, ANSWERS.GIVEN)
         .from(ANSWERS)
-        .where(ANSWERS.RIG.eq(rig))
+        .where(ANSWERS.RIG.eq(rig).and(ANSWERS.SEQ.lt(seq)))
         .orderBy(ANSWERS.SEQ.desc())
-        .fetch(ANSWERS.GIVEN);
+        .limit(1)
+        .fetchOptional(r -> new Kept(r.value1(), r.value2()));
   }
 
   /** Keeps the answers as they are now. */
   @Transactional
   public void keep(String rig, String given) {
-    int next =
-        db.select(DSL.coalesce(DSL.max(ANSWERS.SEQ), 0))
-                .from(ANSWERS)
-                .where(ANSWERS.RIG.eq(rig))
-                .fetchOptional(0, int.class)
-                .orElse(0)
-            + 1;
+    int next = newest(rig).map(Kept::seq).orElse(0) + 1;
     db.insertInto(ANSWERS)
         .set(ANSWERS.RIG, rig)
         .set(ANSWERS.SEQ, next)

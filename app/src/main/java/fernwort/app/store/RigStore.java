@@ -228,11 +228,11 @@ public class RigStore {
 
   /** Returns all versions of a rig, the newest first. */
   public List<Version> versions(String id) {
-    return db.selectFrom(RIG_VERSION)
+    return db.select(RIG_VERSION.VERSION, RIG_VERSION.MADE_AT, RIG_VERSION.WHO, RIG_VERSION.WHAT)
+        .from(RIG_VERSION)
         .where(RIG_VERSION.RIG.eq(id))
         .orderBy(RIG_VERSION.VERSION.desc())
-        .fetch(
-            r -> new Version(r.getVersion(), r.getMadeAt().toInstant(), r.getWho(), r.getWhat()));
+        .fetch(r -> new Version(r.value1(), r.value2().toInstant(), r.value3(), r.value4()));
   }
 
   private Version version(String id, int version) {

@@ -168,7 +168,13 @@ final class FreshSide {
                     "Suction hose", answers.pump().spot(), height, 0, new Kind.HoseInlet(0, 0.2)));
         yield hose.port("out");
       }
-      case DRAIN, OTHER_TANK -> {
+      case OTHER_TANK -> {
+        ways.add(Saying.words("three-way valve → a plug, until there is another tank"));
+        String plug =
+            rig.part("Valve plug", answers.pump().spot(), height, 0, new Kind.Plug(false));
+        yield rig.get(plug).port("in");
+      }
+      case DRAIN -> {
         ways.add(Saying.words(first.label() + " → three-way valve → drain tail"));
         double low =
             Math.max(rig.vehicle().clearance() + 0.02, Math.min(first.bottom() - 0.1, 0.35));

@@ -1,5 +1,6 @@
 package fernwort.app.guide;
 
+import fernwort.app.Missing;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
@@ -15,6 +16,7 @@ import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -22,8 +24,9 @@ import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
-import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Controller;
@@ -182,7 +185,7 @@ class GuideController {
   }
 
   private static List<Step> steps(String here) {
-    List<Step> steps = new java.util.ArrayList<>();
+    List<Step> steps = new ArrayList<>();
     PAGES.forEach(p -> steps.add(new Step(p.id(), p.title(), p.id().equals(here))));
     steps.add(new Step(LOOK, "Look back", here.equals(LOOK)));
     return steps;
@@ -193,18 +196,14 @@ class GuideController {
     State full = new State(rig.rig().atRest(), Map.of(), Slope.LEVEL);
     double fresh = 0;
     double gray = 0;
-    Map<String, Double> volumes = new HashMap<>();
     for (Part tank : rig.plumbing().tanks()) {
       double holds = rig.plumbing().room(tank.id()).capacity();
-      if (rig.rig().tanks(Contents.FRESH).anyMatch(t -> t.id().equals(tank.id()))) {
+      if (tank.kind() instanceof Kind.Tank t && t.contents() == Contents.FRESH) {
         fresh += holds;
-        volumes.put(tank.id(), holds);
+        full = full.withVolume(tank.id(), holds);
       } else {
         gray += holds;
       }
-    }
-    for (Map.Entry<String, Double> v : volumes.entrySet()) {
-      full = full.withVolume(v.getKey(), v.getValue());
     }
     String litres =
         "%s fresh, %s gray"
@@ -213,8 +212,7 @@ class GuideController {
       return litres;
     }
     double days = Lasts.of(rig.plumbing(), full, habits).freshDays();
-    return String.format(
-        java.util.Locale.ROOT, "%s; full, the fresh water lasts %.1f days", litres, days);
+    return String.format(Locale.ROOT, "%s; full, the fresh water lasts %.1f days", litres, days);
   }
 
   private String look(OpenRig rig, Guides.Given given, Units units, Model model) {
@@ -235,7 +233,6 @@ class GuideController {
             .map(f -> new Said(units.say(f.title()), units.say(f.mend())))
             .toList());
     model.addAttribute("tanks", levels(rig, units));
-    model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
     return "guide-look";
   }
 
@@ -285,7 +282,7 @@ class GuideController {
     return PAGES.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new fernwort.app.Missing("There is no page “" + id + "” of questions."));
+        .orElseThrow(() -> new Missing("There is no page “" + id + "” of questions."));
   }
 
   private static String next(GuidePage page) {

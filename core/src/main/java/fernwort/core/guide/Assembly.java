@@ -158,11 +158,6 @@ final class Assembly {
     return part;
   }
 
-  /** Puts another kind in place of a part's own. */
-  void remake(String id, Kind kind) {
-    parts.put(id, get(id).with(kind));
-  }
-
   /** Joins two ports with a line of a bore (m). */
   void join(PortRef from, PortRef to, double bore) {
     join(from, to, bore, Double.NaN);

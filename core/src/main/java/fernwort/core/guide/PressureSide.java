@@ -5,6 +5,7 @@ import fernwort.core.guide.Answers.Hot;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.PortRef;
@@ -12,6 +13,7 @@ import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /** From the pump to the taps, cold and hot. */
@@ -37,7 +39,7 @@ final class PressureSide {
     bore = answers.bores().supply();
     spot = answers.pump().spot();
     height = answers.pump().height();
-    pumped = !answers.tanks(fernwort.core.rig.Contents.FRESH).isEmpty();
+    pumped = !answers.tanks(Contents.FRESH).isEmpty();
   }
 
   /** Returns the ids of the taps, by their answers; known once they are joined. */
@@ -95,7 +97,6 @@ final class PressureSide {
     }
     if (!house.isEmpty()) {
       if (starts.isEmpty()) {
-        rig.remake(house, new Kind.Tee());
         String plug = rig.part("Tee plug", spot, height + 0.15, 0, new Kind.Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
@@ -137,7 +138,7 @@ final class PressureSide {
       String id = rig.part(label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade, 10, bar));
       rig.join(at, rig.get(id).port("in"), bore);
       at = rig.get(id).port("out");
-      passed.add(label.toLowerCase(java.util.Locale.ROOT));
+      passed.add(label.toLowerCase(Locale.ROOT));
     }
     return at;
   }

@@ -19,7 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * A job with its plan from how things stand.
@@ -106,12 +106,24 @@ record JobView(
 
   /** A job as it hangs on the door: from the rig at rest with its tanks half full. */
   static JobView fromRest(OpenRig rig, JobBook book, String job, Units units) {
-    Map<String, Double> half = new TreeMap<>();
+    State rest = new State(rig.rig().atRest(), halfFull(rig), Slope.LEVEL);
+    return of(rig, book, book.plans().plan(book.job(job), rest), List.of(), units);
+  }
+
+  private static Map<String, Double> halfFull(OpenRig rig) {
+    Map<String, Double> half = new LinkedHashMap<>();
     rig.plumbing()
         .tanks()
         .forEach(t -> half.put(t.id(), rig.plumbing().room(t.id()).capacity() / 2));
-    State rest = new State(rig.rig().atRest(), half, Slope.LEVEL);
-    return of(rig, book, book.plans().plan(book.job(job), rest), List.of(), units);
+    return half;
+  }
+
+  /** Returns from which levels what begins at rest is reckoned. */
+  static String reckonedFrom(OpenRig rig, Units units) {
+    return halfFull(rig).entrySet().stream()
+        .map(t ->
+            rig.rig().part(t.getKey()).label() + " " + units.show(Measure.VOLUME, t.getValue()))
+        .collect(Collectors.joining(", ", "Times are reckoned from every tank half full: ", "."));
   }
 
   /** What a plan costs: moves of hands, places, time, water. */

@@ -25,7 +25,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -261,17 +260,7 @@ class JobsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("job", JobView.fromRest(rig, desk.book(rig), job, units));
-    model.addAttribute("reckoned", reckoned(rig, units));
+    model.addAttribute("reckoned", JobView.reckonedFrom(rig, units));
     return "jobs/sheet";
-  }
-
-  /** From which levels the times of a sheet for the door are reckoned. */
-  private static String reckoned(OpenRig rig, Units units) {
-    return rig.plumbing().tanks().stream()
-        .map(t ->
-            t.label()
-                + " "
-                + units.show(Measure.VOLUME, rig.plumbing().room(t.id()).capacity() / 2))
-        .collect(Collectors.joining(", ", "Times are reckoned from every tank half full: ", "."));
   }
 }

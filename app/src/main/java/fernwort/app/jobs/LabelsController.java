@@ -75,7 +75,10 @@ class LabelsController {
     OpenRig rig = rigs.open(id);
     JobView view = JobView.fromRest(rig, desk.book(rig), job, units);
     return svg(
-        id + "-" + view.id(), "jobs/sheet-svg", Map.of("job", view, "name", rig.rig().name()));
+        id + "-" + view.id(),
+        "jobs/sheet-svg",
+        Map.of(
+            "job", view, "name", rig.rig().name(), "reckoned", JobView.reckonedFrom(rig, units)));
   }
 
   private ResponseEntity<String> svg(String file, String template, Map<String, Object> values) {

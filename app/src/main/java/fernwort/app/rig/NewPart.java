@@ -9,7 +9,6 @@ import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -17,110 +16,212 @@ import java.util.Optional;
  *
  * @param id short name
  * @param label what people call it
+ * @param sentence what is part of it, in one sentence
  * @param kind the kind with default figures
  * @param bodyLitres water an ordinary body holds
  */
-public record NewPart(String id, String label, Kind kind, double bodyLitres) {
+public record NewPart(String id, String label, String sentence, Kind kind, double bodyLitres) {
 
   private static final double LITRE_A_MINUTE = 1e-3 / 60;
 
   private static final List<NewPart> ALL =
       List.of(
-          new NewPart("valve", "Valve", Fittings.twoWay(0), 0.02),
-          new NewPart("selector", "Three-way valve", selector(), 0.03),
-          new NewPart("motor-valve", "Motor valve", Fittings.motorised(0, "", 6), 0.02),
-          new NewPart("check", "Check valve", Fittings.check(), 0.01),
-          new NewPart("tee", "Tee", new Kind.Tee(), 0),
-          new NewPart("manifold", "Manifold", new Kind.Manifold(4), 0.08),
-          new NewPart("tank", "Fresh tank", tank(Contents.FRESH), 0),
-          new NewPart("gray-tank", "Gray tank", tank(Contents.GRAY), 0),
-          new NewPart("pump", "Pump", Fittings.pressurePump(10, 2.8), 0.1),
-          new NewPart("foot-pump", "Foot pump", Fittings.footPump(4, 1.2), 0.05),
-          new NewPart("loop-pump", "Circulation pump", Fittings.circulationPump(6, 0.15), 0.06),
-          new NewPart("macerator", "Macerator", new Kind.Macerator(5e-4, 6e4), 0.3),
-          new NewPart("strainer", "Strainer", new Kind.Strainer(), 0.04),
+          new NewPart(
+              "valve",
+              "Valve",
+              "A handle that opens and shuts one way, with the short pipe through it.",
+              Fittings.twoWay(0),
+              0.02),
+          new NewPart(
+              "selector",
+              "Three-way valve",
+              "One handle, three ends: what it joins in each position is asked next.",
+              selector(),
+              0.03),
+          new NewPart(
+              "motor-valve",
+              "Motor valve",
+              "A valve that a motor turns, with its switch.",
+              Fittings.motorised(0, "", 6),
+              0.02),
+          new NewPart(
+              "check",
+              "Check valve",
+              "A short fitting with an arrow: water goes one way.",
+              Fittings.check(),
+              0.01),
+          new NewPart("tee", "Tee", "Three ends joined, no handle.", new Kind.Tee(), 0),
+          new NewPart(
+              "manifold",
+              "Manifold",
+              "A bar with one end in and several out.",
+              new Kind.Manifold(4),
+              0.08),
+          new NewPart(
+              "tank",
+              "Fresh tank",
+              "A tank for drinking water with its openings; what is screwed into them is a part of its own.",
+              tank(Contents.FRESH),
+              0),
+          new NewPart(
+              "gray-tank",
+              "Gray tank",
+              "A tank for waste water with its openings; its valve and outlet are parts of their own.",
+              tank(Contents.GRAY),
+              0),
+          new NewPart(
+              "pump",
+              "Pump",
+              "The pump with its head and its pressure switch.",
+              Fittings.pressurePump(10, 2.8),
+              0.1),
+          new NewPart(
+              "foot-pump",
+              "Foot pump",
+              "A pump that a foot works.",
+              Fittings.footPump(4, 1.2),
+              0.05),
+          new NewPart(
+              "loop-pump",
+              "Circulation pump",
+              "A small pump that sends hot water round.",
+              Fittings.circulationPump(6, 0.15),
+              0.06),
+          new NewPart(
+              "macerator",
+              "Macerator",
+              "A pump that cuts up and pushes out waste.",
+              new Kind.Macerator(5e-4, 6e4),
+              0.3),
+          new NewPart(
+              "strainer",
+              "Strainer",
+              "A screen before a pump, with its bowl.",
+              new Kind.Strainer(),
+              0.04),
           new NewPart(
               "sediment",
               "Sediment filter",
+              "Housing and cartridge against grit.",
               Fittings.filter(Kind.Filter.Grade.SEDIMENT, 15, 0.25),
               0.6),
           new NewPart(
-              "carbon", "Carbon filter", Fittings.filter(Kind.Filter.Grade.CARBON, 12, 0.35), 0.6),
+              "carbon",
+              "Carbon filter",
+              "Housing and cartridge against taste and chlorine.",
+              Fittings.filter(Kind.Filter.Grade.CARBON, 12, 0.35),
+              0.6),
           new NewPart(
-              "purifier", "Purifier", Fittings.filter(Kind.Filter.Grade.PURIFIER, 4, 0.6), 0.5),
-          new NewPart("regulator", "Regulator", Fittings.regulator(2.8), 0.02),
-          new NewPart("surge", "Surge tank", new Kind.Accumulator(2.1e5), 0.7),
+              "purifier",
+              "Purifier",
+              "Housing and cartridge that make unsafe water fit to drink.",
+              Fittings.filter(Kind.Filter.Grade.PURIFIER, 4, 0.6),
+              0.5),
           new NewPart(
-              "heater", "Heater", new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02), 10),
-          new NewPart("inlet", "Hose inlet", Fittings.inlet(4), 0),
-          new NewPart("filler", "Filler neck", new Kind.GravityFiller(), 0),
-          new NewPart("tap", "Tap", fixture(Kind.Fixture.Type.TAP, true, 5), 0),
-          new NewPart("mixer", "Mixer tap", fixture(Kind.Fixture.Type.MIXER, true, 5), 0),
-          new NewPart("shower", "Shower", fixture(Kind.Fixture.Type.SHOWER, false, 7), 0),
-          new NewPart("toilet", "Toilet", fixture(Kind.Fixture.Type.TOILET, false, 5), 0),
-          new NewPart("rinse", "Outside rinse", fixture(Kind.Fixture.Type.HOSE_POINT, false, 8), 0),
-          new NewPart("trap", "Drain trap", new Kind.DrainTrap(), 0.12),
-          new NewPart("vent", "Vent end", Fittings.end(Kind.OpenEnd.Role.VENT), 0),
-          new NewPart("overflow", "Overflow tail", Fittings.end(Kind.OpenEnd.Role.OVERFLOW), 0),
-          new NewPart("drain", "Drain tail", Fittings.end(Kind.OpenEnd.Role.DRAIN), 0),
-          new NewPart("dump", "Dump outlet", Fittings.end(Kind.OpenEnd.Role.DUMP), 0),
-          new NewPart("air-valve", "Air valve", new Kind.AirAdmittanceValve(), 0),
-          new NewPart("cap", "Drain cap", new Kind.Plug(true), 0),
-          new NewPart("plug", "Plug", new Kind.Plug(false), 0),
-          new NewPart("jug", "Jug", new Kind.PortableContainer(0.02, true), 0));
-
-  /** What is part of each of them, in one sentence. */
-  private static final Map<String, String> SENTENCES =
-      Map.ofEntries(
-          Map.entry(
-              "valve", "A handle that opens and shuts one way, with the short pipe through it."),
-          Map.entry(
-              "selector", "One handle, three ends: what it joins in each position is asked next."),
-          Map.entry("motor-valve", "A valve that a motor turns, with its switch."),
-          Map.entry("check", "A short fitting with an arrow: water goes one way."),
-          Map.entry("tee", "Three ends joined, no handle."),
-          Map.entry("manifold", "A bar with one end in and several out."),
-          Map.entry(
-              "tank",
-              "A tank for drinking water with its openings; what is screwed into them is a part of its own."),
-          Map.entry(
-              "gray-tank",
-              "A tank for waste water with its openings; its valve and outlet are parts of their own."),
-          Map.entry("pump", "The pump with its head and its pressure switch."),
-          Map.entry("foot-pump", "A pump that a foot works."),
-          Map.entry("loop-pump", "A small pump that sends hot water round."),
-          Map.entry("macerator", "A pump that cuts up and pushes out waste."),
-          Map.entry("strainer", "A screen before a pump, with its bowl."),
-          Map.entry("sediment", "Housing and cartridge against grit."),
-          Map.entry("carbon", "Housing and cartridge against taste and chlorine."),
-          Map.entry("purifier", "Housing and cartridge that make unsafe water fit to drink."),
-          Map.entry("regulator", "A fitting that holds the pressure behind it down."),
-          Map.entry("surge", "A small vessel with air on one side, also called accumulator."),
-          Map.entry(
+              "regulator",
+              "Regulator",
+              "A fitting that holds the pressure behind it down.",
+              Fittings.regulator(2.8),
+              0.02),
+          new NewPart(
+              "surge",
+              "Surge tank",
+              "A small vessel with air on one side, also called accumulator.",
+              new Kind.Accumulator(2.1e5),
+              0.7),
+          new NewPart(
               "heater",
-              "The heater with its store and its relief valve; its bypass is a part of its own."),
-          Map.entry("inlet", "Where a hose is screwed on, with its cap."),
-          Map.entry("filler", "A neck with its cap, into which water is poured."),
-          Map.entry("tap", "A tap with cold water only."),
-          Map.entry("mixer", "A tap with cold and hot water."),
-          Map.entry("shower", "A shower with its mixer."),
-          Map.entry(
-              "toilet", "A toilet that is flushed, with its valve; its bowl keeps what it takes."),
-          Map.entry("rinse", "A tap, hose point or shower outside."),
-          Map.entry("trap", "The bend or bottle that holds water against smell."),
-          Map.entry("vent", "The open end of a vent."),
-          Map.entry("overflow", "The open end by which a full tank runs over."),
-          Map.entry("drain", "An open end under the vehicle."),
-          Map.entry("dump", "An outlet with its cap, for the dump hose."),
-          Map.entry("air-valve", "A small valve that lets air in and no water out."),
-          Map.entry("cap", "A cap that a hand takes off, to drain."),
-          Map.entry("plug", "A plug that needs a tool."),
-          Map.entry("jug", "A jug, can or bladder that is carried to the rig."));
-
-  /** Returns what is part of it, in one sentence. */
-  public String sentence() {
-    return SENTENCES.getOrDefault(id, "");
-  }
+              "Heater",
+              "The heater with its store and its relief valve; its bypass is a part of its own.",
+              new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02),
+              10),
+          new NewPart(
+              "inlet",
+              "Hose inlet",
+              "Where a hose is screwed on, with its cap.",
+              Fittings.inlet(4),
+              0),
+          new NewPart(
+              "filler",
+              "Filler neck",
+              "A neck with its cap, into which water is poured.",
+              new Kind.GravityFiller(),
+              0),
+          new NewPart(
+              "tap",
+              "Tap",
+              "A tap with cold water only.",
+              fixture(Kind.Fixture.Type.TAP, true, 5),
+              0),
+          new NewPart(
+              "mixer",
+              "Mixer tap",
+              "A tap with cold and hot water.",
+              fixture(Kind.Fixture.Type.MIXER, true, 5),
+              0),
+          new NewPart(
+              "shower",
+              "Shower",
+              "A shower with its mixer.",
+              fixture(Kind.Fixture.Type.SHOWER, false, 7),
+              0),
+          new NewPart(
+              "toilet",
+              "Toilet",
+              "A toilet that is flushed, with its valve; its bowl keeps what it takes.",
+              fixture(Kind.Fixture.Type.TOILET, false, 5),
+              0),
+          new NewPart(
+              "rinse",
+              "Outside rinse",
+              "A tap, hose point or shower outside.",
+              fixture(Kind.Fixture.Type.HOSE_POINT, false, 8),
+              0),
+          new NewPart(
+              "trap",
+              "Drain trap",
+              "The bend or bottle that holds water against smell.",
+              new Kind.DrainTrap(),
+              0.12),
+          new NewPart(
+              "vent",
+              "Vent end",
+              "The open end of a vent.",
+              Fittings.end(Kind.OpenEnd.Role.VENT),
+              0),
+          new NewPart(
+              "overflow",
+              "Overflow tail",
+              "The open end by which a full tank runs over.",
+              Fittings.end(Kind.OpenEnd.Role.OVERFLOW),
+              0),
+          new NewPart(
+              "drain",
+              "Drain tail",
+              "An open end under the vehicle.",
+              Fittings.end(Kind.OpenEnd.Role.DRAIN),
+              0),
+          new NewPart(
+              "dump",
+              "Dump outlet",
+              "An outlet with its cap, for the dump hose.",
+              Fittings.end(Kind.OpenEnd.Role.DUMP),
+              0),
+          new NewPart(
+              "air-valve",
+              "Air valve",
+              "A small valve that lets air in and no water out.",
+              new Kind.AirAdmittanceValve(),
+              0),
+          new NewPart(
+              "cap", "Drain cap", "A cap that a hand takes off, to drain.", new Kind.Plug(true), 0),
+          new NewPart("plug", "Plug", "A plug that needs a tool.", new Kind.Plug(false), 0),
+          new NewPart(
+              "jug",
+              "Jug",
+              "A jug, can or bladder that is carried to the rig.",
+              new Kind.PortableContainer(0.02, true),
+              0));
 
   /** Returns everything that can be added. */
   public static List<NewPart> all() {

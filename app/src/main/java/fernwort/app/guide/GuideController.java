@@ -224,7 +224,7 @@ class GuideController {
         guided.guesses().stream()
             .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
             .toList());
-    model.addAttribute("flow", Guided.flow(given.answers()).map(units::say).orElse(""));
+    model.addAttribute("flow", guided.flow().map(units::say).orElse(""));
     model.addAttribute(
         "findings",
         LayoutReview.of(rig.plumbing()).stream()

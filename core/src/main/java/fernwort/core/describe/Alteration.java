@@ -158,12 +158,9 @@ public sealed interface Alteration {
               bore,
               length,
               Line.Material.PEX,
-              USUAL_LOSS,
+              Fittings.USUAL_LOSS,
               List.of()));
     }
-
-    /** Loss of a line's fittings where nobody has counted them: an elbow and its ends. */
-    private static final double USUAL_LOSS = 1.2;
 
     @Override
     public Rig on(Rig rig) {

@@ -3,6 +3,7 @@ package fernwort.core.describe;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Motor;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
@@ -25,7 +26,17 @@ public final class Fittings {
 
   private static final double TANK_VACUUM = -2_000;
 
+  /** Loss of a line's fittings where nobody has counted them: an elbow and its ends. */
+  public static final double USUAL_LOSS = 1.2;
+
   private Fittings() {}
+
+  /** Returns what a line of some bore (m) is usually made of. */
+  public static Line.Material material(double bore) {
+    return bore >= 0.025
+        ? Line.Material.RIGID_PVC
+        : bore >= 0.015 ? Line.Material.PVC_HOSE : Line.Material.PEX;
+  }
 
   /** Returns a two-way ball valve whose lever lies along its pipe when open. */
   public static Kind twoWay(double openAngle) {

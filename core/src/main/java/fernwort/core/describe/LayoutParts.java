@@ -5,7 +5,6 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.OpenEnd.Role;
-import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort.Use;
@@ -98,7 +97,8 @@ final class LayoutParts {
     String[] both = ends.split(" > ");
     String id = (both[0] + "-" + both[1].split("\\.")[0]).replace('.', '-');
     String tag = words(both[0].split("\\.")[0]) + " to " + words(both[1].split("\\.")[0]);
-    return rig.line(id, tag, ends, bore, length, material(bore), 1.2);
+    return rig.line(
+        id, tag, ends, bore, length, Fittings.material(bore / 1000), Fittings.USUAL_LOSS);
   }
 
   /**
@@ -136,9 +136,5 @@ final class LayoutParts {
 
   private static String words(String id) {
     return id.replace('-', ' ');
-  }
-
-  private static Material material(double bore) {
-    return bore >= 25 ? Material.RIGID_PVC : bore >= 15 ? Material.PVC_HOSE : Material.PEX;
   }
 }

@@ -12,6 +12,7 @@ import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -324,15 +325,18 @@ public final class RigEdit {
 
   /** Returns an id made from a text that neither part, line nor place of the rig has yet. */
   public String freeId(String text) {
-    String base =
-        text.toLowerCase(java.util.Locale.ROOT)
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-+|-+$", "");
-    String plain = base.isEmpty() ? "item" : base.substring(0, Math.min(base.length(), 50));
     Set<String> taken = new HashSet<>();
     rig.parts().forEach(p -> taken.add(p.id()));
     rig.lines().forEach(l -> taken.add(l.id()));
     rig.places().forEach(p -> taken.add(p.id()));
+    return freeId(text, taken);
+  }
+
+  /** Returns an id made from a text that is not among some others. */
+  public static String freeId(String text, Set<String> taken) {
+    String base =
+        text.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-+|-+$", "");
+    String plain = base.isEmpty() ? "item" : base.substring(0, Math.min(base.length(), 50));
     String id = plain;
     for (int n = 2; taken.contains(id); n++) {
       id = plain + "-" + n;

@@ -1,5 +1,6 @@
 package fernwort.core.guide;
 
+import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.rig.Axle;
@@ -14,11 +15,13 @@ import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A rig as it grows: parts at spots of the vehicle, and lines between them whose lengths are
@@ -29,9 +32,6 @@ final class Assembly {
   /** What a line is longer than the way along, across and up: bends and what is left over (m). */
   private static final double SLACK = 0.15;
 
-  /** Loss of a line's fittings where nobody counts them: an elbow and its ends. */
-  private static final double USUAL_LOSS = 1.2;
-
   private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
 
@@ -39,6 +39,7 @@ final class Assembly {
   private final Map<String, Place> places = new LinkedHashMap<>();
   private final Map<String, Part> parts = new LinkedHashMap<>();
   private final List<Line> lines = new ArrayList<>();
+  private final Map<String, String> running = new LinkedHashMap<>();
 
   Assembly(Answers.Van van) {
     vehicle = vehicle(van);
@@ -140,14 +141,9 @@ final class Assembly {
   }
 
   private String freeId(String label) {
-    String base =
-        label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    String plain = base.isEmpty() ? "part" : base.substring(0, Math.min(base.length(), 50));
-    String id = plain;
-    for (int n = 2; parts.containsKey(id) || places.containsKey(id); n++) {
-      id = plain + "-" + n;
-    }
-    return id;
+    Set<String> taken = new HashSet<>(parts.keySet());
+    taken.addAll(places.keySet());
+    return RigEdit.freeId(label, taken);
   }
 
   Part get(String id) {
@@ -182,11 +178,19 @@ final class Assembly {
             to,
             bore,
             length,
-            bore >= 0.025
-                ? Line.Material.RIGID_PVC
-                : bore >= 0.015 ? Line.Material.PVC_HOSE : Line.Material.PEX,
-            USUAL_LOSS,
+            Fittings.material(bore),
+            Fittings.USUAL_LOSS,
             rises ? List.of(new ProfilePoint(first, over)) : List.of()));
+  }
+
+  /** Notes how a handle stands while the pump draws from the first tank. */
+  void runsWith(String part, String position) {
+    running.put(part, position);
+  }
+
+  /** Returns how handles stand while the pump draws from the first tank, by part. */
+  Map<String, String> running() {
+    return running;
   }
 
   int lines() {

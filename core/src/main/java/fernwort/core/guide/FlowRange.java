@@ -4,7 +4,6 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -29,8 +28,12 @@ record FlowRange(String tap, double least, double most) {
   private static final double LONGER = 1.33;
   private static final double HALF = 0.5;
 
-  /** Returns it for the shower, or else the first tap of a rig that runs; empty for none. */
-  static Optional<FlowRange> of(Rig rig, Answers answers) {
+  /**
+   * Returns it for the shower, or else the first tap of a rig; empty where none runs.
+   *
+   * @param handles how handles stand while the pump draws, by part
+   */
+  static Optional<FlowRange> of(Rig rig, Map<String, String> handles) {
     Optional<Part> tap =
         rig.parts().stream()
             .filter(p -> p.kind() instanceof Kind.Fixture)
@@ -38,7 +41,7 @@ record FlowRange(String tap, double least, double most) {
     if (tap.isEmpty() || rig.tanks(Contents.FRESH).findAny().isEmpty()) {
       return Optional.empty();
     }
-    Setting set = running(rig, answers, tap.orElseThrow());
+    Setting set = running(rig, handles, tap.orElseThrow());
     String id = tap.orElseThrow().id();
     double least = flow(rig, set, id, LONGER);
     double most = flow(rig, set, id, SHORTER);
@@ -51,23 +54,10 @@ record FlowRange(String tap, double least, double most) {
     return part.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.SHOWER;
   }
 
-  /** The handles as they stand when the pump draws from the tank. */
-  private static Setting running(Rig rig, Answers answers, Part tap) {
+  private static Setting running(Rig rig, Map<String, String> handles, Part tap) {
     Setting set = rig.atRest().with(tap.id(), ((Kind.Fixture) tap.kind()).cold().id());
-    for (Part part : rig.parts()) {
-      switch (part.kind()) {
-        case Kind.Pump k -> set = set.with(part.id(), Kind.ON);
-        case Kind.TwoWayValve k when !part.label().startsWith("Mains") ->
-            set = set.with(part.id(), "open");
-        case Kind.ThreeWayValve valve -> {
-          for (Answers.Position p : answers.selector().positions()) {
-            if (p.joins() == Answers.Joins.TANK_AND_PUMP) {
-              set = set.with(part.id(), FreshSide.stop(p.points()));
-            }
-          }
-        }
-        default -> {}
-      }
+    for (Map.Entry<String, String> handle : handles.entrySet()) {
+      set = set.with(handle.getKey(), handle.getValue());
     }
     return set;
   }
@@ -80,28 +70,13 @@ record FlowRange(String tap, double least, double most) {
             rig.vehicle(),
             rig.places(),
             rig.parts(),
-            rig.lines().stream().map(l -> longer(l, times)).toList());
+            rig.lines().stream().map(l -> l.stretched(times)).toList());
     Plumbing plumbing = Plumbing.of(other);
     State state = new State(set, Map.of(), Slope.LEVEL);
     for (Part tank : other.tanks(Contents.FRESH).toList()) {
       state = state.withVolume(tank.id(), HALF * plumbing.room(tank.id()).capacity());
     }
     return Hydraulics.of(plumbing).solve(state).fixture(tap);
-  }
-
-  private static Line longer(Line line, double times) {
-    return new Line(
-        line.id(),
-        line.label(),
-        line.from(),
-        line.to(),
-        line.bore(),
-        line.length() * times,
-        line.material(),
-        line.minorLoss(),
-        line.profile().stream()
-            .map(p -> new fernwort.core.rig.ProfilePoint(p.along() * times, p.height()))
-            .toList());
   }
 
   /** Returns it in words. */

@@ -65,7 +65,11 @@ final class FreshSide {
     for (Piece piece : answers.suction()) {
       at =
           switch (piece) {
-            case SHUT_OFF -> through("Tank shut-off", Fittings.twoWay(0), VALVE_BODY, at, "a", "b");
+            case SHUT_OFF -> {
+              PortRef on = through("Tank shut-off", Fittings.twoWay(0), VALVE_BODY, at, "a", "b");
+              rig.runsWith(on.part(), "open");
+              yield on;
+            }
             case STRAINER ->
                 through("Strainer", new Kind.Strainer(), STRAINER_BODY, at, "in", "out");
             case THREE_WAY -> selector(at, other, named.getFirst());
@@ -108,6 +112,7 @@ final class FreshSide {
             tank.bottom() + 0.03,
             VALVE_BODY,
             Fittings.twoWay(0));
+    rig.runsWith(valve, "open");
     rig.join(feed, rig.get(valve).port("a"), bore);
     return rig.get(valve).port("b");
   }
@@ -137,6 +142,10 @@ final class FreshSide {
             height,
             3e-5,
             new Kind.ThreeWayValve(stops, Optional.empty()));
+    answers.selector().positions().stream()
+        .filter(p -> p.joins() == Joins.TANK_AND_PUMP)
+        .findFirst()
+        .ifPresent(p -> rig.runsWith(id, stop(p.points())));
     rig.join(tank, rig.get(id).port("b"), bore);
     PortRef third = other.orElseGet(() -> third(first, height));
     rig.join(rig.get(id).port("c"), third, bore);
@@ -144,7 +153,7 @@ final class FreshSide {
   }
 
   /** The id of the position in which the handle points so. */
-  static String stop(Answers.Points points) {
+  private static String stop(Answers.Points points) {
     return points.name().toLowerCase(Locale.ROOT);
   }
 

@@ -15,12 +15,14 @@ import java.util.Optional;
  * @param rig the rig
  * @param guesses what was taken as is usual
  * @param ways one line for each way that water is to go, from end to end
+ * @param running how handles stand while the pump draws from the first tank, by part
  */
-public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways) {
+public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways, Map<String, String> running) {
 
   public Guided {
     guesses = List.copyOf(guesses);
     ways = List.copyOf(ways);
+    running = Map.copyOf(running);
   }
 
   /**
@@ -46,11 +48,11 @@ public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways) {
               Saying.words("Lengths of " + rig.lines() + " lines, from where their ends are"),
               Saying.of("flow at the taps, and what stays in them")));
     }
-    return new Guided(made, guesses, ways);
+    return new Guided(made, guesses, ways, rig.running());
   }
 
   /** Returns how much the flow at the shower, or else the first tap, hangs on guessed lengths. */
-  public static Optional<Saying> flow(Answers answers) {
-    return FlowRange.of(of(answers).rig(), answers).map(FlowRange::words);
+  public Optional<Saying> flow() {
+    return FlowRange.of(rig, running).map(FlowRange::words);
   }
 }

@@ -51,6 +51,7 @@ final class PressureSide {
   PortRef suction() {
     if (pump.isEmpty()) {
       pump = rig.part("Pump", spot, height, 1e-4, kind());
+      rig.runsWith(pump, Kind.ON);
     }
     return rig.get(pump).port("in");
   }

@@ -56,6 +56,13 @@ public record Line(
     return new Line(id, label, from, to, bore, length, material, changed, profile);
   }
 
+  /** Returns this line so many times as long, its rises and sags along with it. */
+  public Line stretched(double times) {
+    List<ProfilePoint> course =
+        profile.stream().map(p -> new ProfilePoint(p.along() * times, p.height())).toList();
+    return new Line(id, label, from, to, bore, length * times, material, minorLoss, course);
+  }
+
   /** Returns the water this line holds when full (m³). */
   public double volume() {
     return Math.PI / 4 * bore * bore * length;

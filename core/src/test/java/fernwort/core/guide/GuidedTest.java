@@ -519,7 +519,8 @@ class GuidedTest {
   @Property(tries = 120)
   void everyTapRunsFromAFullTankWithThePumpOn(
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Rig rig = Guided.of(pumped(any(seed))).rig();
+    Guided guided = Guided.of(pumped(any(seed)));
+    Rig rig = guided.rig();
     if (rig.tanks(Contents.FRESH).findAny().isEmpty()) {
       return;
     }
@@ -527,14 +528,9 @@ class GuidedTest {
     Map<String, Double> volumes = new HashMap<>();
     rig.tanks(Contents.FRESH)
         .forEach(t -> volumes.put(t.id(), 0.9 * plumbing.room(t.id()).capacity()));
-    Setting set = rig.atRest().with("pump", "on");
-    for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.TwoWayValve && !part.id().contains("mains")) {
-        set = set.with(part.id(), "open");
-      }
-      if (part.id().equals("tank-valve")) {
-        set = set.with(part.id(), "left");
-      }
+    Setting set = rig.atRest();
+    for (Map.Entry<String, String> handle : guided.running().entrySet()) {
+      set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Kind.Fixture tap) {

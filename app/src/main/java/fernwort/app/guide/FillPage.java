@@ -11,7 +11,6 @@ import fernwort.core.rig.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 
 /** How the fresh tanks are filled: neck, jug, mains, float; and the hose inlet. */
@@ -48,7 +47,7 @@ final class FillPage implements GuidePage {
               "Left as it is where there is no neck."));
       cards.add(new Card(tank.id(), tank.label() + " is filled", "Tick all that hold.", fields));
     }
-    Mains mains = answers.mains().orElse(Mains.USUAL);
+    Mains mains = answers.mains();
     cards.add(
         new Card(
             "mains",
@@ -85,13 +84,10 @@ final class FillPage implements GuidePage {
   @Override
   public Answers read(Answers before, Sheet sheet) {
     List<Tank> tanks = new ArrayList<>();
-    boolean pressed = sheet.tick("taps");
     for (Tank tank : before.tanks()) {
-      Tank read = sheet.has(tank.id() + "-neck-height") ? tank(tank, sheet) : tank;
-      pressed |= read.fills().contains(Fill.MAINS) || read.fills().contains(Fill.FLOAT);
-      tanks.add(read);
+      tanks.add(sheet.has(tank.id() + "-neck-height") ? tank(tank, sheet) : tank);
     }
-    Mains was = before.mains().orElse(Mains.USUAL);
+    Mains was = before.mains();
     Mains mains =
         new Mains(
             sheet.spot("inlet", was.spot()),
@@ -100,7 +96,7 @@ final class FillPage implements GuidePage {
             sheet.tick("regulator"),
             sheet.tick("shut-off"),
             sheet.tick("taps"));
-    return before.with(tanks).filledBy(pressed ? Optional.of(mains) : Optional.empty());
+    return before.with(tanks).filledBy(mains);
   }
 
   private static Tank tank(Tank was, Sheet sheet) {

@@ -79,6 +79,6 @@ final class WastePage implements GuidePage {
     }
     boolean gray = !before.tanks(Contents.GRAY).isEmpty();
     boolean valve = gray ? sheet.tick("dump-valve") : before.waste().dumpValve();
-    return before.running(new Waste(shared, valve, before.waste().vented()));
+    return before.running(new Waste(shared, valve));
   }
 }

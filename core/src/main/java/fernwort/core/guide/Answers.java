@@ -4,6 +4,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -15,7 +16,7 @@ import java.util.Set;
  * @param people how many travel
  * @param vehicle the vehicle
  * @param tanks its tanks, fresh and gray
- * @param mains the hose inlet, where there is one
+ * @param mains the hose inlet; there is none while it leads nowhere
  * @param suction what the water passes between tank and pump, in order
  * @param selector the three-way valve among these
  * @param pump the pump and what follows it
@@ -29,7 +30,7 @@ public record Answers(
     int people,
     Van vehicle,
     List<Tank> tanks,
-    Optional<Mains> mains,
+    Mains mains,
     List<Piece> suction,
     Selector selector,
     Pump pump,
@@ -39,6 +40,7 @@ public record Answers(
     Bores bores) {
 
   public Answers {
+    Objects.requireNonNull(mains, "mains");
     tanks = List.copyOf(tanks);
     suction = List.copyOf(suction);
     taps = List.copyOf(taps);
@@ -51,7 +53,7 @@ public record Answers(
         2,
         new Van(Vehicle.Body.VAN, 5.4),
         List.of(),
-        Optional.empty(),
+        Mains.USUAL,
         List.of(),
         Selector.USUAL,
         Pump.USUAL,
@@ -73,8 +75,8 @@ public record Answers(
         name, people, vehicle, others, mains, suction, selector, pump, taps, waste, lows, bores);
   }
 
-  /** Returns these with another hose inlet, or none. */
-  public Answers filledBy(Optional<Mains> inlet) {
+  /** Returns these with another hose inlet. */
+  public Answers filledBy(Mains inlet) {
     return new Answers(
         name, people, vehicle, tanks, inlet, suction, selector, pump, taps, waste, lows, bores);
   }
@@ -392,12 +394,11 @@ public record Answers(
    *
    * @param sharedTrap the uses that share one trap; the others have their own
    * @param dumpValve whether a valve shuts the gray tank's outlet
-   * @param vented whether the gray tank has a vent of its own
    */
-  public record Waste(Set<Use> sharedTrap, boolean dumpValve, boolean vented) {
+  public record Waste(Set<Use> sharedTrap, boolean dumpValve) {
 
-    /** A trap under each, a valve, a vent. */
-    public static final Waste USUAL = new Waste(Set.of(), true, true);
+    /** A trap under each, and a valve. */
+    public static final Waste USUAL = new Waste(Set.of(), true);
 
     public Waste {
       sharedTrap = Set.copyOf(sharedTrap);

@@ -42,7 +42,7 @@ final class FreshSide {
     if (!named.isEmpty()) {
       suction(named, tanks, pressure);
     }
-    answers.mains().ifPresent(m -> mains(m, named, tanks, pressure));
+    mains(named, tanks, pressure);
   }
 
   // --- suction ---------------------------------------------------------------------------------
@@ -199,10 +199,8 @@ final class FreshSide {
   private record Target(String words, PortRef port, double bore) {}
 
   private void mains(
-      Answers.Mains mains,
-      List<Answers.Tank> named,
-      Map<Answers.Tank, String> tanks,
-      PressureSide pressure) {
+      List<Answers.Tank> named, Map<Answers.Tank, String> tanks, PressureSide pressure) {
+    Answers.Mains mains = answers.mains();
     List<Target> targets = new ArrayList<>();
     for (Answers.Tank tank : named) {
       if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {

@@ -49,7 +49,7 @@ public final class ReadyAnswers {
       case "shore-and-bucket" ->
           Optional.of(
               filled(oneTank(name), Set.of(Fill.NECK, Fill.MAINS))
-                  .filledBy(Optional.of(new Mains(new Spot(0, 0), 0.9, true, true, true, true)))
+                  .filledBy(new Mains(new Spot(0, 0), 0.9, true, true, true, true))
                   .drawing(List.of(Piece.THREE_WAY, Piece.STRAINER), Selector.USUAL));
       default -> Optional.empty();
     };

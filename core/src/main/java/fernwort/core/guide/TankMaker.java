@@ -81,9 +81,7 @@ final class TankMaker {
     if (tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG)) {
       ports.add(Fittings.port("neck", Use.FILL, near, left, high - 0.02 * small));
     }
-    if (answers.mains().isEmpty()) {
-      // A tank that the mains are to fill waits for its opening until there is an inlet.
-    } else if (tank.fills().contains(Fill.FLOAT)) {
+    if (tank.fills().contains(Fill.FLOAT)) {
       ports.add(Fittings.port("mains", Use.FLOAT, far / 2, left, high - 0.025 * small));
     } else if (tank.fills().contains(Fill.MAINS)) {
       ports.add(Fittings.port("mains", Use.FILL, far / 2, left, high - 0.02 * small));

@@ -8,6 +8,7 @@ import fernwort.core.guide.Answers.Use;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -38,16 +39,16 @@ final class WasteSide {
   /** Joins the wastes of the taps (ids by their answers) to the gray tanks, and empties these. */
   void join(TankMaker maker, Map<Tap, String> taps) {
     List<Answers.Tank> gray = answers.tanks(Contents.GRAY);
-    List<List<String>> groups = groups(taps, !gray.isEmpty());
+    List<List<Tap>> groups = groups(taps);
     for (int i = 0; i < gray.size(); i++) {
-      List<List<String>> own = i == 0 ? groups : List.of();
+      List<List<Tap>> own = i == 0 ? groups : List.of();
       List<String> inlets = new ArrayList<>();
       for (int n = 0; n < own.size(); n++) {
         inlets.add(n == 0 ? "waste" : "waste-" + (n + 1));
       }
       String tank = maker.add(gray.get(i), inlets);
       for (int n = 0; n < own.size(); n++) {
-        drop(own.get(n), rig.get(tank).port(inlets.get(n)), gray.get(i));
+        drop(own.get(n), taps, rig.get(tank).port(inlets.get(n)), gray.get(i));
       }
       dump(gray.get(i), tank);
     }
@@ -60,17 +61,17 @@ final class WasteSide {
   }
 
   /** The taps whose wastes meet in one trap, group by group. */
-  private List<List<String>> groups(Map<Tap, String> taps, boolean tank) {
-    List<List<String>> groups = new ArrayList<>();
-    List<String> shared = new ArrayList<>();
+  private List<List<Tap>> groups(Map<Tap, String> taps) {
+    List<List<Tap>> groups = new ArrayList<>();
+    List<Tap> shared = new ArrayList<>();
     taps.forEach((tap, id) -> {
-      if (!tank || !hasWaste(tap, id) || tap.runs() == Runs.GROUND) {
+      if (!hasWaste(tap, id) || tap.runs() == Runs.GROUND) {
         return;
       }
       if (answers.waste().sharedTrap().contains(tap.use())) {
-        shared.add(id);
+        shared.add(tap);
       } else {
-        groups.add(List.of(id));
+        groups.add(List.of(tap));
       }
     });
     if (!shared.isEmpty()) {
@@ -84,13 +85,14 @@ final class WasteSide {
     return tap.use() != Use.TOILET && rig.get(id).kind().ports().contains("waste");
   }
 
-  private void drop(List<String> taps, PortRef into, Answers.Tank tank) {
-    Spot spot = spot(taps.getFirst());
+  private void drop(List<Tap> sharing, Map<Tap, String> taps, PortRef into, Answers.Tank tank) {
+    List<Part> above = sharing.stream().map(taps::get).map(rig::get).toList();
+    Spot spot = sharing.getFirst().spot();
     double inlet = rig.get(into.part()).at(into.port()).z();
-    double height = Math.max(inlet + 0.05, rig.get(taps.getFirst()).height() - BELOW);
+    double height = Math.max(inlet + 0.05, above.getFirst().height() - BELOW);
     Optional<PortRef> at = Optional.empty();
-    for (String tap : taps) {
-      PortRef waste = rig.get(tap).port("waste");
+    for (Part tap : above) {
+      PortRef waste = tap.port("waste");
       if (at.isPresent()) {
         String tee = rig.part("Waste tee", spot, height + 0.05, 0, new Kind.Tee());
         rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
@@ -99,21 +101,12 @@ final class WasteSide {
       }
       at = Optional.of(waste);
     }
-    List<String> labels = taps.stream().map(t -> rig.get(t).label()).toList();
+    List<String> labels = above.stream().map(Part::label).toList();
     String trap =
         rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new Kind.DrainTrap());
     rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
     rig.join(rig.get(trap).port("out"), into, bore);
     ways.add(Saying.words(String.join(", ", labels) + " → trap → " + tank.label()));
-  }
-
-  private Spot spot(String id) {
-    return answers.taps().stream()
-        .filter(t -> rig.get(id).x() == rig.point(t.spot(), 0).x())
-        .filter(t -> rig.get(id).y() == rig.point(t.spot(), 0).y())
-        .map(Tap::spot)
-        .findFirst()
-        .orElse(answers.pump().spot());
   }
 
   private void ground(Tap tap, String id) {

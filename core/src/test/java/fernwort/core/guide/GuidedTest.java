@@ -3,7 +3,6 @@ package fernwort.core.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers.Drain;
 import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Piece;
@@ -14,7 +13,6 @@ import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
-import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
@@ -25,28 +23,18 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.RigLimits;
-import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.Vehicle;
-import fernwort.core.streams.Directions;
 import fernwort.core.tank.TankRoom;
 import fernwort.core.ways.OpenWays;
-import java.util.ArrayList;
-import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.Test;
 
-/** Rigs made from answers: that of somebody with a tape measure, and ones nobody drew. */
+/** Rigs made from answers: that of somebody with a tape measure, a trailer and a bus. */
 class GuidedTest {
 
   private static Answers.Tank tank(String label, Contents contents, double litres, Fill... fills) {
@@ -77,7 +65,7 @@ class GuidedTest {
         List.of(
             tank("Fresh", Contents.FRESH, 95, Fill.NECK, Fill.MAINS),
             tank("Gray", Contents.GRAY, 60)),
-        Optional.of(Answers.Mains.USUAL),
+        Answers.Mains.USUAL,
         List.of(Piece.THREE_WAY, Piece.STRAINER),
         none.selector(),
         new Answers.Pump(
@@ -160,7 +148,7 @@ class GuidedTest {
             List.of(
                 tank("Fresh", Contents.FRESH, 300, Fill.NECK, Fill.MAINS),
                 tank("Gray", Contents.GRAY, 200)))
-        .filledBy(Optional.of(new Answers.Mains(new Spot(0, 0), 1, true, true, true, true)))
+        .filledBy(new Answers.Mains(new Spot(0, 0), 1, true, true, true, true))
         .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
         .pumping(
             new Answers.Pump(
@@ -180,7 +168,7 @@ class GuidedTest {
                 new Tap(Use.BASIN, new Spot(2, 2), 1.9, Runs.TANK),
                 new Tap(Use.SHOWER, new Spot(2, 0), 2.4, Runs.TANK),
                 new Tap(Use.TOILET, new Spot(2, 0), 1.5, Runs.TANK)))
-        .running(new Answers.Waste(Set.of(Use.BASIN, Use.SHOWER), true, true))
+        .running(new Answers.Waste(Set.of(Use.BASIN, Use.SHOWER), true))
         .low(new Answers.Lows(true, true), none.bores());
   }
 
@@ -322,223 +310,5 @@ class GuidedTest {
     assertThat(valve.stop("left").joins()).containsExactly(List.of("a", "b"));
     assertThat(valve.stop("up").joins()).isEmpty();
     assertThat(valve.stop("right").joins()).containsExactly(List.of("a", "c"));
-  }
-
-  // --- rigs nobody drew ------------------------------------------------------------------------
-
-  private static <E extends Enum<E>> E any(Class<E> of, Random random) {
-    E[] all = of.getEnumConstants();
-    return all[random.nextInt(all.length)];
-  }
-
-  private static Spot spot(Random random) {
-    return new Spot(random.nextInt(5), random.nextInt(3));
-  }
-
-  private static Answers.Tank anyTank(int n, Contents contents, Random random) {
-    boolean under = random.nextBoolean();
-    Set<Fill> fills = EnumSet.noneOf(Fill.class);
-    if (contents == Contents.FRESH) {
-      for (Fill fill : Fill.values()) {
-        if (random.nextInt(3) == 0) {
-          fills.add(fill);
-        }
-      }
-    }
-    double bottom = under ? 0.3 + 0.1 * random.nextDouble() : 0.7 + 0.4 * random.nextDouble();
-    return new Answers.Tank(
-        "t" + n,
-        (contents == Contents.FRESH ? "Fresh " : "Gray ") + n,
-        contents,
-        random.nextInt(4) == 0 ? Optional.empty() : Optional.of(0.02 + 0.2 * random.nextDouble()),
-        random.nextBoolean()
-            ? Optional.empty()
-            : Optional.of(
-                new Size(0.3 + random.nextDouble(), 0.3 + 0.4 * random.nextDouble(), 0.25)),
-        random.nextBoolean(),
-        spot(random),
-        bottom,
-        fills,
-        spot(random),
-        bottom + 0.4 + 0.4 * random.nextDouble(),
-        bottom + 0.45 + 0.8 * random.nextDouble(),
-        random.nextBoolean(),
-        any(Drain.class, random));
-  }
-
-  private static Answers any(long seed) {
-    Random random = new Random(seed);
-    Answers none = Answers.of("Drawn " + seed);
-    List<Answers.Tank> tanks = new ArrayList<>();
-    for (int i = random.nextInt(4); i > 0; i--) {
-      tanks.add(anyTank(tanks.size(), Contents.FRESH, random));
-    }
-    for (int i = random.nextInt(3); i > 0; i--) {
-      tanks.add(anyTank(tanks.size(), Contents.GRAY, random));
-    }
-    List<Piece> suction = new ArrayList<>();
-    List<Tap> taps = new ArrayList<>();
-    for (Piece piece : Piece.values()) {
-      if (random.nextBoolean()) {
-        suction.add(random.nextInt(suction.size() + 1), piece);
-      }
-    }
-    Set<Use> shared = EnumSet.noneOf(Use.class);
-    for (Use use : Use.values()) {
-      if (random.nextBoolean()) {
-        taps.add(
-            new Tap(use, spot(random), 1 + 0.6 * random.nextDouble(), any(Runs.class, random)));
-      }
-      if (random.nextInt(3) == 0) {
-        shared.add(use);
-      }
-    }
-    return new Answers(
-        none.name(),
-        2,
-        new Answers.Van(any(Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
-        tanks,
-        random.nextInt(3) == 0
-            ? Optional.empty()
-            : Optional.of(
-                new Answers.Mains(
-                    spot(random),
-                    0.6 + 0.6 * random.nextDouble(),
-                    random.nextBoolean(),
-                    random.nextBoolean(),
-                    random.nextBoolean(),
-                    random.nextBoolean())),
-        suction,
-        new Answers.Selector(any(Answers.Third.class, random), none.selector().positions()),
-        new Answers.Pump(
-            any(Kind.Pump.Type.class, random),
-            spot(random),
-            0.7 + 0.4 * random.nextDouble(),
-            (6 + 10 * random.nextDouble()) * 1e-3 / 60,
-            (1.5 + 2 * random.nextDouble()) * 1e5,
-            random.nextBoolean(),
-            random.nextBoolean() ? List.of() : List.of(any(Kind.Filter.Grade.class, random)),
-            any(Answers.Hot.class, random),
-            0.01,
-            random.nextBoolean()),
-        taps,
-        new Answers.Waste(shared, random.nextBoolean(), true),
-        new Answers.Lows(random.nextBoolean(), random.nextBoolean()),
-        none.bores());
-  }
-
-  /** With a pump that draws water up: another may not, and then says so on the Board. */
-  private static Answers pumped(Answers a) {
-    Answers.Pump p = a.pump();
-    return a.pumping(
-        new Answers.Pump(
-            Kind.Pump.Type.DIAPHRAGM,
-            p.spot(),
-            p.height(),
-            p.flow(),
-            p.cutOut(),
-            p.accumulator(),
-            p.filters(),
-            p.hot(),
-            p.heaterVolume(),
-            p.manifolds()));
-  }
-
-  @Property(tries = 300)
-  void whateverIsAnsweredMakesASoundRigWithNoPortLeftOpen(
-      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Guided guided = Guided.of(any(seed));
-    Rig rig = guided.rig();
-    assertThat(RigLimits.problems(rig)).isEmpty();
-    RigEdit edit = RigEdit.of(rig);
-    boolean supplied =
-        rig.tanks(Contents.FRESH).findAny().isPresent() || rig.partsById().containsKey("house-tee");
-    for (Part part : rig.parts()) {
-      boolean dryTap = part.kind() instanceof Kind.Fixture && !supplied;
-      assertThat(edit.freePorts(part.id()))
-          .as(part.label())
-          .allMatch(port ->
-              port.equals("mouth")
-                  || port.equals("waste")
-                  || dryTap
-                  || port.equals("hot") && part.kind() instanceof Kind.Heater
-                  || rig.lines().isEmpty());
-    }
-    assertThat(Directions.of(Plumbing.of(rig)).reversedCheckValves()).isEmpty();
-  }
-
-  private static double edge(Random random, double low, double high) {
-    return switch (random.nextInt(3)) {
-      case 0 -> low;
-      case 1 -> high;
-      default -> low + (high - low) * random.nextDouble();
-    };
-  }
-
-  /** Tanks of every size that the pages let through, at every height. */
-  @Property(tries = 200)
-  void theSmallestAndTheLargestTankMakeASoundRigToo(
-      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Random random = new Random(seed);
-    Answers answers = any(seed);
-    Rig rig =
-        Guided.of(
-                answers.with(
-                    answers.tanks().stream()
-                        .map(t ->
-                            new Answers.Tank(
-                                t.id(),
-                                t.label(),
-                                t.contents(),
-                                t.litres().map(v -> edge(random, 0.002, 5)),
-                                t.size()
-                                    .map(z ->
-                                        new Size(
-                                            edge(random, 0.04, 4),
-                                            edge(random, 0.04, 4),
-                                            edge(random, 0.04, 4))),
-                                t.inside(),
-                                t.spot(),
-                                edge(random, 0.05, 4),
-                                t.fills(),
-                                t.neck(),
-                                edge(random, 0.1, 4),
-                                edge(random, 0.05, 5),
-                                t.ventRises(),
-                                t.drain()))
-                        .toList()))
-            .rig();
-    assertThat(RigLimits.problems(rig)).isEmpty();
-    Plumbing plumbing = Plumbing.of(rig);
-    for (Part part : plumbing.tanks()) {
-      assertThat(plumbing.room(part.id()).capacity()).as(part.label()).isPositive();
-    }
-  }
-
-  /** With the handles set for it, every tap of a rig with a pump runs. */
-  @Property(tries = 120)
-  void everyTapRunsFromAFullTankWithThePumpOn(
-      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Guided guided = Guided.of(pumped(any(seed)));
-    Rig rig = guided.rig();
-    if (rig.tanks(Contents.FRESH).findAny().isEmpty()) {
-      return;
-    }
-    Plumbing plumbing = Plumbing.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
-    rig.tanks(Contents.FRESH)
-        .forEach(t -> volumes.put(t.id(), 0.9 * plumbing.room(t.id()).capacity()));
-    Setting set = rig.atRest();
-    for (Map.Entry<String, String> handle : guided.running().entrySet()) {
-      set = set.with(handle.getKey(), handle.getValue());
-    }
-    for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Fixture tap) {
-        State open = new State(set.with(part.id(), tap.cold().id()), volumes, Slope.LEVEL);
-        assertThat(Hydraulics.of(plumbing).solve(open).fixture(part.id()))
-            .as(part.label())
-            .isGreaterThan(1e-6);
-      }
-    }
   }
 }

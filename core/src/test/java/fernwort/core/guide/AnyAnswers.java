@@ -1,0 +1,124 @@
+package fernwort.core.guide;
+
+import fernwort.core.guide.Answers.Drain;
+import fernwort.core.guide.Answers.Fill;
+import fernwort.core.guide.Answers.Piece;
+import fernwort.core.guide.Answers.Runs;
+import fernwort.core.guide.Answers.Size;
+import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.Answers.Tap;
+import fernwort.core.guide.Answers.Use;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Vehicle;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+
+/** Answers that nobody gave: every kind of vehicle, tank, piece and tap, anywhere. */
+final class AnyAnswers {
+
+  private AnyAnswers() {}
+
+  private static <E extends Enum<E>> E any(Class<E> of, Random random) {
+    E[] all = of.getEnumConstants();
+    return all[random.nextInt(all.length)];
+  }
+
+  private static Spot spot(Random random) {
+    return new Spot(random.nextInt(5), random.nextInt(3));
+  }
+
+  private static Answers.Tank anyTank(int n, Contents contents, Random random) {
+    boolean under = random.nextBoolean();
+    Set<Fill> fills = EnumSet.noneOf(Fill.class);
+    if (contents == Contents.FRESH) {
+      for (Fill fill : Fill.values()) {
+        if (random.nextInt(3) == 0) {
+          fills.add(fill);
+        }
+      }
+    }
+    double bottom = under ? 0.3 + 0.1 * random.nextDouble() : 0.7 + 0.4 * random.nextDouble();
+    return new Answers.Tank(
+        "t" + n,
+        (contents == Contents.FRESH ? "Fresh " : "Gray ") + n,
+        contents,
+        random.nextInt(4) == 0 ? Optional.empty() : Optional.of(0.02 + 0.2 * random.nextDouble()),
+        random.nextBoolean()
+            ? Optional.empty()
+            : Optional.of(
+                new Size(0.3 + random.nextDouble(), 0.3 + 0.4 * random.nextDouble(), 0.25)),
+        random.nextBoolean(),
+        spot(random),
+        bottom,
+        fills,
+        spot(random),
+        bottom + 0.4 + 0.4 * random.nextDouble(),
+        bottom + 0.45 + 0.8 * random.nextDouble(),
+        random.nextBoolean(),
+        any(Drain.class, random));
+  }
+
+  /** Returns the answers of a seed. */
+  static Answers of(long seed) {
+    Random random = new Random(seed);
+    Answers none = Answers.of("Drawn " + seed);
+    List<Answers.Tank> tanks = new ArrayList<>();
+    for (int i = random.nextInt(4); i > 0; i--) {
+      tanks.add(anyTank(tanks.size(), Contents.FRESH, random));
+    }
+    for (int i = random.nextInt(3); i > 0; i--) {
+      tanks.add(anyTank(tanks.size(), Contents.GRAY, random));
+    }
+    List<Piece> suction = new ArrayList<>();
+    List<Tap> taps = new ArrayList<>();
+    for (Piece piece : Piece.values()) {
+      if (random.nextBoolean()) {
+        suction.add(random.nextInt(suction.size() + 1), piece);
+      }
+    }
+    Set<Use> shared = EnumSet.noneOf(Use.class);
+    for (Use use : Use.values()) {
+      if (random.nextBoolean()) {
+        taps.add(
+            new Tap(use, spot(random), 1 + 0.6 * random.nextDouble(), any(Runs.class, random)));
+      }
+      if (random.nextInt(3) == 0) {
+        shared.add(use);
+      }
+    }
+    return new Answers(
+        none.name(),
+        2,
+        new Answers.Van(any(Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
+        tanks,
+        new Answers.Mains(
+            spot(random),
+            0.6 + 0.6 * random.nextDouble(),
+            random.nextBoolean(),
+            random.nextBoolean(),
+            random.nextBoolean(),
+            random.nextBoolean()),
+        suction,
+        new Answers.Selector(any(Answers.Third.class, random), none.selector().positions()),
+        new Answers.Pump(
+            any(Kind.Pump.Type.class, random),
+            spot(random),
+            0.7 + 0.4 * random.nextDouble(),
+            (6 + 10 * random.nextDouble()) * 1e-3 / 60,
+            (1.5 + 2 * random.nextDouble()) * 1e5,
+            random.nextBoolean(),
+            random.nextBoolean() ? List.of() : List.of(any(Kind.Filter.Grade.class, random)),
+            any(Answers.Hot.class, random),
+            0.01,
+            random.nextBoolean()),
+        taps,
+        new Answers.Waste(shared, random.nextBoolean()),
+        new Answers.Lows(random.nextBoolean(), random.nextBoolean()),
+        none.bores());
+  }
+}

@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import static fernwort.core.hazard.Watched.warnings;
 import static fernwort.core.hydraulics.CaseRigs.rig;
 import static fernwort.core.hydraulics.CaseRigs.tank;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -7,8 +8,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning.Code;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Kind.OpenEnd.Role;
@@ -16,9 +15,7 @@ import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.ways.OpenWays;
 import java.util.EnumSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -148,21 +145,7 @@ class EachWarningTest {
 
   /** A pump with a way from its outlet back to its inlet, through a valve. */
   private static Case stirring() {
-    Rig rig =
-        rig()
-            .part("tank", "Tank", 0, 0, 1, tank())
-            .part("in", "In", 0, 0, 0.8, new Kind.Tee())
-            .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
-            .part("out", "Out", 0, 0, 0.8, new Kind.Tee())
-            .part("bypass", "Bypass", 0, 0, 0.8, Fittings.twoWay(0))
-            .part("tap", "Tap", 0, 0, 0.9, Fittings.fixture(Type.HOSE_POINT, false, 8))
-            .line("a", "A", "tank.low > in.a", 13, 0.5, Material.PEX, 1)
-            .line("b", "B", "in.b > pump.in", 13, 0.5, Material.PEX, 1)
-            .line("c", "C", "pump.out > out.a", 13, 0.5, Material.PEX, 1)
-            .line("d", "D", "out.b > bypass.a", 13, 0.5, Material.PEX, 1)
-            .line("e", "E", "bypass.b > in.c", 13, 0.5, Material.PEX, 1)
-            .line("f", "F", "out.c > tap.cold", 13, 0.5, Material.PEX, 1)
-            .build();
+    Rig rig = Watched.stirring();
     State on =
         new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL)
             .with("pump", "on")
@@ -185,13 +168,6 @@ class EachWarningTest {
         .line("a", "A", "inlet.out > " + towardsInlet, 13, 0.5, Material.PEX, 1)
         .line("b", "B", towardsTank + " > tank.low", 13, 0.5, Material.PEX, 1)
         .build();
-  }
-
-  private static List<Warning> warnings(Rig rig, State state) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
   }
 
   @ParameterizedTest(name = "{0}")

@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import static fernwort.core.hazard.Watched.warnings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
@@ -27,13 +28,6 @@ class HazardsTest {
 
   private static DemoRig demo(String id) {
     return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
-  }
-
-  private static List<Warning> warnings(Rig rig, State state) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
   }
 
   private static List<Warning> turned(String id, String... turns) {

@@ -1,8 +1,8 @@
 package fernwort.core.hazard;
 
+import static fernwort.core.hazard.Watched.warnings;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
 import fernwort.core.review.Finding;
@@ -11,7 +11,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -28,13 +27,6 @@ import net.jqwik.api.constraints.LongRange;
 class WarningLawsTest {
 
   private static final int MOST_MENDS = 8;
-
-  private static List<Warning> warnings(Rig rig, State state) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
-  }
 
   @Property(tries = 200)
   void nothingIsSaidTwiceAndEachNamesItsPartAndItsMend(

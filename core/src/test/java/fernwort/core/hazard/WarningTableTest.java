@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import static fernwort.core.hazard.Watched.warnings;
 import static fernwort.core.hydraulics.CaseRigs.rig;
 import static fernwort.core.hydraulics.CaseRigs.tank;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -209,21 +210,7 @@ class WarningTableTest {
   /** A pump with a switch, a bypass round it and a tap: what the tap takes is not stirred. */
   @Test
   void howMuchAPumpOnlyStirsIsWhatItsTapsDoNotTake() {
-    Rig rig =
-        rig()
-            .part("tank", "Tank", 0, 0, 1, tank())
-            .part("in", "In", 0, 0, 0.8, new Kind.Tee())
-            .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
-            .part("out", "Out", 0, 0, 0.8, new Kind.Tee())
-            .part("bypass", "Bypass", 0, 0, 0.8, Fittings.twoWay(0))
-            .part("tap", "Tap", 0, 0, 0.9, Fittings.fixture(Type.HOSE_POINT, false, 8))
-            .line("a", "A", "tank.low > in.a", 13, 0.5, Material.PEX, 1)
-            .line("b", "B", "in.b > pump.in", 13, 0.5, Material.PEX, 1)
-            .line("c", "C", "pump.out > out.a", 13, 0.5, Material.PEX, 1)
-            .line("d", "D", "out.b > bypass.a", 6, 1.5, Material.PEX, 4)
-            .line("e", "E", "bypass.b > in.c", 6, 1.5, Material.PEX, 4)
-            .line("f", "F", "out.c > tap.cold", 13, 0.5, Material.PEX, 1)
-            .build();
+    Rig rig = Watched.stirring();
     State on =
         new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL)
             .with("pump", "on")
@@ -252,13 +239,6 @@ class WarningTableTest {
     assertThat(warnings(MAINS, open.with("to-gap", "open")))
         .extracting(w -> w.title().toString())
         .containsExactly("Gapped fills from the mains");
-  }
-
-  private static List<Warning> warnings(Rig rig, State state) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, state);
-    Ways ways = OpenWays.find(plumbing, state.setting(), levels);
-    return Hazards.of(plumbing).warnings(state.setting(), levels, ways);
   }
 
   private static List<Warning> at(String id, String set) {

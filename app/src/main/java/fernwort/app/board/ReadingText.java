@@ -6,7 +6,6 @@ import fernwort.core.say.Refusal;
 import fernwort.core.tank.Reading;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.util.Locale;
 
 /** A tank reading as people type it. */
 public final class ReadingText {
@@ -29,7 +28,7 @@ public final class ReadingText {
   public static Typed of(String amount, String way, Units units) {
     return switch (way) {
       case "percent" -> {
-        double value = percent(amount);
+        double value = Units.percent("The reading", amount);
         yield new Typed(new Reading.Percent(value), plain(value) + " %");
       }
       case "litres" -> {
@@ -61,29 +60,13 @@ public final class ReadingText {
         .toPlainString();
   }
 
-  /** A share of a tank in percent, in digits or as it is said. */
-  private static double percent(String text) {
-    String plain = text.strip().toLowerCase(Locale.ROOT).replaceAll("^a ", "");
-    return switch (plain) {
-      case "empty" -> 0;
-      case "quarter", "1/4", "¼" -> 25;
-      case "third", "1/3" -> 100 / 3.0;
-      case "half", "half full", "1/2", "½" -> 50;
-      case "two thirds", "2/3" -> 200 / 3.0;
-      case "three quarters", "3/4", "¾" -> 75;
-      case "full" -> 100;
-      default -> number(plain.replace("%", ""));
-    };
-  }
-
-  static double number(String text) {
+  private static double number(String text) {
     String plain = text.strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,9}(\\.[0-9]{1,20})?")) {
       throw new Refusal(
           "\"%s\" is not a number; type digits, such as 62 or 7,5"
-              .formatted(text.length() > 20 ? text.substring(0, 20) + "…" : text)
-              .toString());
+              .formatted(text.length() > 20 ? text.substring(0, 20) + "…" : text));
     }
-    return Double.parseDouble(plain.toLowerCase(Locale.ROOT));
+    return Double.parseDouble(plain);
   }
 }

@@ -24,15 +24,18 @@ record TypedAmount(double number, String unit, boolean fraction) {
 
   /** Fractions as people say them. */
   private static final Map<String, String> SAID =
-      Map.of(
-          "half", "1/2",
-          "a half", "1/2",
-          "a quarter", "1/4",
-          "quarter", "1/4",
-          "three quarters", "3/4",
-          "½", "1/2",
-          "¼", "1/4",
-          "¾", "3/4");
+      Map.ofEntries(
+          Map.entry("half", "1/2"),
+          Map.entry("a half", "1/2"),
+          Map.entry("a quarter", "1/4"),
+          Map.entry("quarter", "1/4"),
+          Map.entry("three quarters", "3/4"),
+          Map.entry("a third", "1/3"),
+          Map.entry("third", "1/3"),
+          Map.entry("two thirds", "2/3"),
+          Map.entry("½", "1/2"),
+          Map.entry("¼", "1/4"),
+          Map.entry("¾", "3/4"));
 
   /** Puts digits in place of a fraction that is said, with what stands before and behind it. */
   private static String digits(String text) {
@@ -59,7 +62,7 @@ record TypedAmount(double number, String unit, boolean fraction) {
   private static final Pattern AMOUNT =
       Pattern.compile(
           "\\s*(?<sign>[-−]?)(?:(?<whole>\\d{1,7})\\s+)?(?:(?<top>\\d{1,4})/(?<bottom>\\d{1,4})"
-              + "|(?<decimal>\\d{1,9}(?:[.,]\\d{1,20})?))\\s*(?<unit>[\\p{L}\"′″'/²³°. ]*)\\s*");
+              + "|(?<decimal>\\d{1,9}(?:[.,]\\d{1,20})?))\\s*(?<unit>[\\p{L}\"′″'/²³°%. ]*)\\s*");
 
   static TypedAmount of(String what, String text) {
     Matcher m = AMOUNT.matcher(digits(text));

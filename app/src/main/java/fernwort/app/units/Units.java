@@ -8,7 +8,9 @@ import java.math.MathContext;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** The units one person reads and writes. Immutable. */
@@ -128,6 +130,29 @@ public final class Units {
                                     .map(Measure.Named::sign)
                                     .collect(Collectors.joining(", ")))));
     return measure.toSi(typed.number(), unit);
+  }
+
+  /**
+   * Understands a typed share of a whole: in percent, or a fraction in digits or as it is said.
+   *
+   * @param what the name of the field, for the error
+   * @param text such as "62 %", "3/4", "half full"
+   * @return the share in percent
+   * @throws Refusal in one sentence naming field and mend
+   */
+  public static double percent(String what, String text) {
+    String plain = text.strip().toLowerCase(Locale.ROOT);
+    if (plain.equals("full") || plain.equals("empty")) {
+      return plain.equals("full") ? 100 : 0;
+    }
+    TypedAmount typed = TypedAmount.of(what, text);
+    if (!Set.of("", "%", "full").contains(typed.unit()) || typed.number() < 0) {
+      throw new Refusal(
+          "%s: “%s” is no share; type percent, such as 62, or a fraction, such as 3/4"
+              .formatted(what, text.strip()));
+    }
+    boolean percent = typed.unit().equals("%") || !typed.fraction();
+    return percent ? typed.number() : 100 * typed.number();
   }
 
   private Measure.Named bare(Measure measure, TypedAmount typed) {

@@ -142,7 +142,14 @@ class BoardWordsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"plenty, percent", "-3, percent", "2.5, steps", "5, bucketfuls", "'', litres"})
+  @CsvSource({
+    "plenty, percent",
+    "-3, percent",
+    "20 L, percent",
+    "2.5, steps",
+    "5, bucketfuls",
+    "'', litres"
+  })
   void aReadingThatMakesNoSenseIsRefused(String amount, String way) {
     assertThatThrownBy(() -> ReadingText.of(amount, way, Units.METRIC)).isInstanceOf(Refusal.class);
   }
@@ -193,6 +200,10 @@ class BoardWordsTest {
     "three quarters, 75",
     "full, 100",
     "empty, 0",
+    "half full, 50",
+    "two thirds, 66.66666666666666",
+    "A third, 33.33333333333333",
+    "1/2 %, 0.5",
     "62 %, 62",
     "7.5, 7.5"
   })

@@ -1,5 +1,6 @@
 package fernwort.app.guide;
 
+import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.guide.Answers;
@@ -40,12 +41,7 @@ interface GuidePage {
 
   /** Returns an amount in a person's units as it can be typed back. */
   static Field amount(
-      String name,
-      String label,
-      Units units,
-      fernwort.app.units.Measure measure,
-      double si,
-      String hint) {
+      String name, String label, Units units, Measure measure, double si, String hint) {
     return Field.number(name, label, units.number(measure, si), units.unit(measure).sign(), hint);
   }
 }

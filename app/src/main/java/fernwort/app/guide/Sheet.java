@@ -54,7 +54,9 @@ final class Sheet {
   /** Returns an amount in SI within bounds, or the one from before. */
   double amount(
       String field, String label, Measure measure, double before, double low, double high) {
-    return text(field).isEmpty() ? before : read(field, label, measure, low, high).orElse(before);
+    return text(field).isEmpty() || text(field).equals(units.number(measure, before))
+        ? before
+        : read(field, label, measure, low, high).orElse(before);
   }
 
   /** Returns an amount that may be left out. */
@@ -65,9 +67,13 @@ final class Sheet {
       Optional<Double> before,
       double low,
       double high) {
-    return text(field).isEmpty()
-        ? Optional.empty()
-        : read(field, label, measure, low, high).or(() -> before);
+    boolean asShown =
+        before.filter(si -> text(field).equals(units.number(measure, si))).isPresent();
+    return asShown
+        ? before
+        : text(field).isEmpty()
+            ? Optional.empty()
+            : read(field, label, measure, low, high).or(() -> before);
   }
 
   private Optional<Double> read(

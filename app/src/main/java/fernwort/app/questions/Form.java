@@ -49,7 +49,7 @@ public final class Form {
     if (entry.isPresent()) {
       shown = entry.get().text();
       try {
-        value = Units.of(entry.get().units()).parse(label, measure, entry.get().text());
+        value = Units.of(entry.get().units()).parse(label, measure, entry.get().text(), normal);
         shown = units.number(measure, value);
       } catch (Refusal e) {
         wrong(e);

@@ -3,17 +3,15 @@ package fernwort.app.rig;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.store.AnswerStore;
-import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.describe.Alteration;
+import fernwort.core.describe.NewPart;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
@@ -48,16 +46,17 @@ class DescribeController {
       @PathVariable String id,
       @RequestParam(defaultValue = "") String part,
       @RequestParam(defaultValue = "") String line,
+      @RequestParam(defaultValue = "") String port,
+      @RequestParam(defaultValue = "") String place,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
-    model.addAttribute("view", describing.view(open, part, line, units));
+    Describing.Picked picked = new Describing.Picked(part, line, port, place);
+    model.addAttribute("view", describing.view(open, picked, units));
     model.addAttribute("last", rigs.last(open).orElse(""));
     model.addAttribute("asked", answers.knows(id));
-    model.addAttribute("forLine", NewPart.forLine());
-    model.addAttribute("forEnd", NewPart.forEnd());
     model.addAttribute("all", NewPart.all());
-    model.addAttribute("lengthUnit", units.unit(Measure.LENGTH).sign());
+    model.addAttribute("blank", new PlaceForm(open.rig(), units).blank());
     return "describe";
   }
 
@@ -79,8 +78,7 @@ class DescribeController {
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
     Rig rig = rigs.open(id).rig();
-    Part old = rig.part(part);
-    Part changed = Describing.part(rig, old, new Values(form, units));
+    Part changed = Describing.part(rig, rig.part(part), form, units);
     return step(new Hand(id, version, who), new Alteration.PartChanged(changed), "?part=" + part);
   }
 
@@ -102,70 +100,8 @@ class DescribeController {
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
     Line old = RigEdit.of(rigs.open(id).rig()).line(line);
-    Line changed = Describing.line(old, new Values(form, units));
+    Line changed = new LineForm(units).read(old, form);
     return step(new Hand(id, version, who), new Alteration.LineChanged(changed), "?line=" + line);
-  }
-
-  @PostMapping("/lines/{line}/insert")
-  String insert(
-      @PathVariable String id,
-      @PathVariable String line,
-      @RequestParam int version,
-      @RequestParam String kind,
-      @RequestParam(defaultValue = "") String label,
-      @RequestParam(defaultValue = "false") boolean turned,
-      @ModelAttribute("who") String who) {
-    NewPart added = NewPart.of(kind);
-    Rig rig = rigs.open(id).rig();
-    Line old = RigEdit.of(rig).line(line);
-    Part part = made(rig, added, label, rig.part(old.from().part()));
-    NewPart.Through ends =
-        added
-            .through()
-            .orElseThrow(
-                () -> new Refusal(added.label() + " has one end only; tee it off instead"));
-    return step(
-        new Hand(id, version, who),
-        turned
-            ? new Alteration.PartPutIn(line, part, ends.second(), ends.first())
-            : new Alteration.PartPutIn(line, part, ends.first(), ends.second()),
-        "?part=" + part.id());
-  }
-
-  /** A new part beside another: in its place, at its height. */
-  private static Part made(Rig rig, NewPart added, String label, Part beside) {
-    String name = label.isBlank() ? added.label() : label.strip();
-    double height = beside.kind() instanceof Kind.Tank ? beside.height() + 0.1 : beside.height();
-    return new Part(
-        RigEdit.of(rig).freeId(name),
-        name,
-        beside.place(),
-        beside.x(),
-        beside.y(),
-        height,
-        added.bodyLitres() / 1000,
-        added.kind());
-  }
-
-  @PostMapping("/lines/{line}/tee")
-  String tee(
-      @PathVariable String id,
-      @PathVariable String line,
-      @RequestParam int version,
-      @RequestParam String kind,
-      @RequestParam(defaultValue = "") String label,
-      @RequestParam String length,
-      @ModelAttribute("who") String who,
-      @ModelAttribute("units") Units units) {
-    NewPart added = NewPart.of(kind);
-    Rig rig = rigs.open(id).rig();
-    Line old = RigEdit.of(rig).line(line);
-    Part part = made(rig, added, label, rig.part(old.from().part()));
-    double branch = units.parse("Length of the branch", Measure.LENGTH, length);
-    return step(
-        new Hand(id, version, who),
-        new Alteration.PartTeedOff(line, part, added.end(), branch),
-        "?part=" + part.id());
   }
 
   @PostMapping("/lines/{line}/off")
@@ -181,76 +117,57 @@ class DescribeController {
   String add(
       @PathVariable String id,
       @RequestParam int version,
-      @RequestParam String kind,
-      @RequestParam(defaultValue = "") String label,
-      @RequestParam String place,
-      @RequestParam String height,
+      @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
-    NewPart added = NewPart.of(kind);
-    Rig rig = rigs.open(id).rig();
-    Place at = rig.place(place);
-    String name = label.isBlank() ? added.label() : label.strip();
-    Part part =
-        new Part(
-            RigEdit.of(rig).freeId(name),
-            name,
-            place,
-            at.x(),
-            at.y(),
-            units.parse("Height over the ground", Measure.LENGTH, height),
-            added.bodyLitres() / 1000,
-            added.kind());
-    return step(new Hand(id, version, who), new Alteration.PartAdded(part), "?part=" + part.id());
+    Alteration step = AddForm.read(rigs.open(id).rig(), form, units);
+    return step(new Hand(id, version, who), step, look(step));
   }
 
-  @PostMapping("/connect")
-  String connect(
-      @PathVariable String id,
-      @RequestParam int version,
-      @RequestParam String from,
-      @RequestParam String to,
-      @RequestParam String bore,
-      @RequestParam String length,
-      @ModelAttribute("who") String who,
-      @ModelAttribute("units") Units units) {
-    Alteration.PortsJoined joined =
-        Alteration.PortsJoined.of(
-            rigs.open(id).rig(),
-            port(from),
-            port(to),
-            units.parse("Bore", Measure.LENGTH, bore),
-            units.parse("Length", Measure.LENGTH, length));
-    return step(new Hand(id, version, who), joined, "?line=" + joined.line().id());
-  }
-
-  private static PortRef port(String text) {
-    int dot = text.lastIndexOf('.');
-    if (dot < 0) {
-      throw new Refusal("“" + text + "” is no port; pick one of the list");
-    }
-    return new PortRef(text.substring(0, dot), text.substring(dot + 1));
+  /** What is looked at after something was added: the thing itself. */
+  private static String look(Alteration step) {
+    return switch (step) {
+      case Alteration.PartPutIn s -> "?part=" + s.part().id();
+      case Alteration.PartTeedOff s -> "?part=" + s.part().id();
+      case Alteration.PartHungOn s -> "?part=" + s.part().id();
+      case Alteration.PartAdded s -> "?part=" + s.part().id();
+      case Alteration.PortsJoined s -> "?line=" + s.line().id();
+      case Alteration.Renamed s -> "";
+      case Alteration.VehicleChanged s -> "";
+      case Alteration.PlaceAdded s -> "?place=" + s.place().id();
+      case Alteration.PartChanged s -> "?part=" + s.part().id();
+      case Alteration.PartTakenOut s -> "";
+      case Alteration.LineChanged s -> "?line=" + s.line().id();
+      case Alteration.LineTakenOff s -> "";
+      case Alteration.Answered s -> "";
+      case Alteration.Mended s -> "";
+    };
   }
 
   @PostMapping("/places")
-  String place(
+  String newPlace(
       @PathVariable String id,
       @RequestParam int version,
-      @RequestParam String label,
-      @RequestParam String reach,
-      @RequestParam String x,
-      @RequestParam String z,
+      @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
-    Place place =
-        new Place(
-            RigEdit.of(rigs.open(id).rig()).freeId(label),
-            label,
-            reach,
-            units.parse("Ahead of the rear axle", Measure.LENGTH, x),
-            0,
-            units.parse("Height over the ground", Measure.LENGTH, z));
-    return step(new Hand(id, version, who), new Alteration.PlaceAdded(place), "");
+    PlaceForm places = new PlaceForm(rigs.open(id).rig(), units);
+    Alteration step = new Alteration.PlaceAdded(places.read(places.anew(), form));
+    return step(new Hand(id, version, who), step, look(step));
+  }
+
+  @PostMapping("/places/{place}")
+  String place(
+      @PathVariable String id,
+      @PathVariable String place,
+      @RequestParam int version,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units) {
+    Rig rig = rigs.open(id).rig();
+    Place changed = new PlaceForm(rig, units).read(rig.place(place), form);
+    Alteration step = new Alteration.PlaceAdded(changed);
+    return step(new Hand(id, version, who), step, look(step));
   }
 
   @PostMapping("/vehicle")
@@ -260,7 +177,8 @@ class DescribeController {
       @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
-    Vehicle changed = new VehicleForm(units).read(new Values(form, units));
+    Vehicle old = rigs.open(id).rig().vehicle();
+    Vehicle changed = new VehicleForm(units).read(old, form);
     return step(new Hand(id, version, who), new Alteration.VehicleChanged(changed), "");
   }
 

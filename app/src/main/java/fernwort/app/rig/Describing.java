@@ -1,25 +1,28 @@
 package fernwort.app.rig;
 
+import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.describe.RigEdit;
+import fernwort.core.describe.NewPart;
+import fernwort.core.describe.Plan;
+import fernwort.core.describe.PortNames;
+import fernwort.core.describe.TankResize;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Puts the describing screen together, and reads its forms for lines and parts. */
@@ -34,25 +37,35 @@ class Describing {
     this.plans = plans;
   }
 
-  DescribeView view(OpenRig open, String part, String line, Units units) {
+  /** What somebody has picked on the rig: a part, a line, a free port or a place; or nothing. */
+  record Picked(String part, String line, String port, String place) {}
+
+  DescribeView view(OpenRig open, Picked picked, Units units) {
     Rig rig = open.rig();
+    PortNames names = PortNames.of(rig);
     boolean[] can = rigs.canStep(open);
+    Drawing drawing = plans.of(open);
     return new DescribeView(
         open.id(),
         rig.name(),
         open.version(),
-        plans.of(open),
+        drawing,
+        FreeEnds.of(rig, names, drawing),
         rig.places().stream().map(p -> place(rig, p)).toList(),
         rig.parts().stream()
-            .filter(p -> p.id().equals(part))
+            .filter(p -> p.id().equals(picked.part()))
             .findFirst()
-            .map(p -> part(rig, p, units)),
+            .map(p -> part(rig, names, p, units)),
         rig.lines().stream()
-            .filter(l -> l.id().equals(line))
+            .filter(l -> l.id().equals(picked.line()))
             .findFirst()
-            .map(l -> line(rig, l, units)),
+            .map(l -> line(names, l, units)),
+        rig.places().stream()
+            .filter(p -> p.id().equals(picked.place()))
+            .findFirst()
+            .map(p -> new PlaceForm(rig, units).view(p)),
+        AddForm.at(rig, names, picked, units),
         LayoutReview.of(open.plumbing()),
-        freePorts(rig),
         new VehicleForm(units).fields(rig.vehicle()),
         can[0],
         can[1]);
@@ -69,7 +82,35 @@ class Describing {
             .toList());
   }
 
-  private static DescribeView.PartView part(Rig rig, Part part, Units units) {
+  private static DescribeView.PartView part(Rig rig, PortNames names, Part part, Units units) {
+    return new DescribeView.PartView(
+        part.id(),
+        part.label(),
+        common(rig, part, units),
+        measured(part, units),
+        form(rig, part, units).fields(TankForm.withBores(rig, part)),
+        measure(part.kind()),
+        part.kind() instanceof Kind.Tank t
+            ? Optional.of(TankPicture.of(t, units))
+            : Optional.empty(),
+        part.kind().ports().stream().map(p -> end(rig, names, part.port(p))).toList());
+  }
+
+  private static KindForm form(Rig rig, Part part, Units units) {
+    PortNames names = PortNames.of(rig);
+    return new KindForm(units, port -> names.beyond(part.port(port)));
+  }
+
+  private static DescribeView.End end(Rig rig, PortNames names, PortRef port) {
+    Optional<Line> line = Optional.ofNullable(rig.linesByPort().get(port));
+    return new DescribeView.End(
+        names.words(port),
+        line.map(Line::id).orElse(""),
+        line.map(Line::label).orElse(""),
+        AddForm.name(port));
+  }
+
+  private static List<Field> common(Rig rig, Part part, Units units) {
     List<Field> common = new ArrayList<>();
     common.add(Field.text("label", "Name", part.label(), ""));
     common.add(
@@ -86,41 +127,53 @@ class Describing {
             tank ? "Inside bottom over the ground" : "Height over the ground",
             part.height(),
             "Tape from level ground."));
-    common.add(
+    if (!tank) {
+      common.add(
+          Field.exact(
+              "volume",
+              "Water its body holds",
+              units.number(Measure.VOLUME, part.volume()),
+              part.volume(),
+              units.unit(Measure.VOLUME).sign(),
+              NewPart.body(part.kind())
+                  .map(v ->
+                      "Winter has to get it out. Empty: what is usual for its kind, %s."
+                          .formatted(units.show(Measure.VOLUME, v)))
+                  .orElse("Winter has to get it out.")));
+    }
+    common.add(Field.spot("spot", "Where it is on the plan", spot(rig, part)));
+    return common;
+  }
+
+  /** The field of the plan in which the middle of a part is. */
+  private static String spot(Rig rig, Part part) {
+    Point middle = middle(part);
+    Plan.Cell cell = Plan.of(rig.vehicle()).cell(middle.x(), middle.y());
+    return cell.along() + "-" + cell.side();
+  }
+
+  private static Point middle(Part part) {
+    double x = part.kind() instanceof Kind.Tank t ? TankResize.length(t) / 2 : 0;
+    double y = part.kind() instanceof Kind.Tank t ? TankResize.width(t) / 2 : 0;
+    return new Point(part.x() + x, part.y() + y, part.height());
+  }
+
+  /** Where it is to the centimetre, for whoever has measured. */
+  private static List<Field> measured(Part part, Units units) {
+    boolean tank = part.kind() instanceof Kind.Tank;
+    return List.of(
         length(
             units,
             "x",
             tank ? "Rear edge ahead of the rear axle" : "Ahead of the rear axle",
             part.x(),
-            "Behind it is negative."));
-    common.add(
+            "Behind it is negative."),
         length(
             units,
             "y",
             tank ? "Right edge left of the middle" : "Left of the middle",
             part.y(),
             "To the right is negative."));
-    if (!tank) {
-      common.add(
-          Field.number(
-              "volume",
-              "Water its body holds",
-              units.number(Measure.VOLUME, part.volume()),
-              units.unit(Measure.VOLUME).sign(),
-              "What winter has to get out of it; default of its kind."));
-    }
-    return new DescribeView.PartView(
-        part.id(),
-        part.label(),
-        common,
-        new KindForm(units).fields(TankForm.withBores(rig, part)),
-        measure(part.kind()),
-        part.kind() instanceof Kind.Tank t
-            ? Optional.of(TankPicture.of(t, units))
-            : Optional.empty(),
-        RigEdit.of(rig).linesAt(part.id()).stream()
-            .map(l -> new Field.Option(l.id(), l.label()))
-            .toList());
   }
 
   /** The picture of what to measure on a kind; tanks have their own, to scale. */
@@ -150,105 +203,57 @@ class Describing {
     };
   }
 
-  private static Field length(Units units, String name, String label, double si, String hint) {
-    return Field.number(
-        name, label, units.number(Measure.LENGTH, si), units.unit(Measure.LENGTH).sign(), hint);
+  static Field length(Units units, String name, String label, double si, String hint) {
+    return Field.exact(
+        name, label, units.number(Measure.LENGTH, si), si, units.unit(Measure.LENGTH).sign(), hint);
   }
 
-  private static DescribeView.LineView line(Rig rig, Line line, Units units) {
-    List<Field> fields =
-        List.of(
-            Field.text(
-                "label", "Tag", line.label(), "What you write on it before you take it off."),
-            length(units, "bore", "Bore", line.bore(), "Inside; printed on the pipe."),
-            length(units, "length", "Length", line.length(), "Along the run."),
-            Field.choice(
-                "material",
-                "Material",
-                Values.key(line.material()),
-                Values.options(Line.Material.class)),
-            Field.number(
-                "minor",
-                "Losses of its fittings (K)",
-                Double.toString(line.minorLoss()),
-                "",
-                "About 0.9 for each elbow, 1.5 for a tee's branch. Default 1.2."),
-            Field.rows(
-                "profile",
-                "Rises and sags",
-                line.profile().stream()
-                    .map(p ->
-                        units.number(Measure.LENGTH, p.along())
-                            + ", "
-                            + units.number(Measure.LENGTH, p.height()))
-                    .collect(Collectors.joining("\n")),
-                "A line for each low or high spot: along the run, height over the ground ("
-                    + units.unit(Measure.LENGTH).sign()
-                    + ")."));
+  private static DescribeView.LineView line(PortNames names, Line line, Units units) {
     return new DescribeView.LineView(
-        line.id(), line.label(), end(rig, line.from()) + " to " + end(rig, line.to()), fields);
+        line.id(),
+        line.label(),
+        names.at(line.from()),
+        names.at(line.to()),
+        new LineForm(units).fields(line));
   }
 
-  private static String end(Rig rig, PortRef end) {
-    return rig.part(end.part()).label() + " (" + end.port() + ")";
-  }
-
-  private static List<Field.Option> freePorts(Rig rig) {
-    RigEdit edit = RigEdit.of(rig);
-    return rig.parts().stream()
-        .flatMap(p ->
-            edit.freePorts(p.id()).stream()
-                .map(port -> new Field.Option(p.id() + "." + port, p.label() + " (" + port + ")")))
-        .toList();
+  /** Returns all that the form of a part asks. */
+  static List<Field> asked(Rig rig, Part part, Units units) {
+    List<Field> asked = new ArrayList<>(common(rig, part, units));
+    asked.addAll(measured(part, units));
+    asked.addAll(form(rig, part, units).fields(TankForm.withBores(rig, part)));
+    return asked;
   }
 
   /** Reads a part's form. */
-  static Part part(Rig rig, Part old, Values v) {
+  static Part part(Rig rig, Part old, Map<String, String> form, Units units) {
+    Values v = new Values(form, units, asked(rig, old, units));
     rig.place(v.text("place"));
-    boolean tank = old.kind() instanceof Kind.Tank;
-    Part changed =
-        new Part(
-            old.id(),
-            v.text("label"),
-            v.text("place"),
-            v.amount("x", "Ahead of the rear axle", Measure.LENGTH, -6, 14),
-            v.amount("y", "Left of the middle", Measure.LENGTH, -1.6, 1.6),
-            v.amount("height", "Height over the ground", Measure.LENGTH, -1, 4.5),
-            tank ? 0 : v.amount("volume", "Water its body holds", Measure.VOLUME, 0, 0.06),
-            new KindForm(v.units()).read(old.kind(), v));
+    Point at = spotted(rig, old, v);
+    Kind kind = form(rig, old, units).read(old.kind(), v);
+    double height = v.amount("height", "Height over the ground", Measure.LENGTH, -1, 4.5);
+    double body =
+        old.kind() instanceof Kind.Tank
+            ? 0
+            : v.optional("volume", "Water its body holds", Measure.VOLUME, 0, 0.06)
+                .or(() -> NewPart.body(old.kind()))
+                .orElse(0.0);
     v.settle();
-    return changed;
+    return new Part(old.id(), v.text("label"), v.text("place"), at.x(), at.y(), height, body, kind);
   }
 
-  /** Reads a line's form. */
-  static Line line(Line old, Values v) {
-    Line changed =
-        new Line(
-            old.id(),
-            v.text("label"),
-            old.from(),
-            old.to(),
-            v.amount("bore", "Bore", Measure.LENGTH, 0.004, 0.16),
-            v.amount("length", "Length", Measure.LENGTH, 0.03, 15),
-            v.choice("material", "Material", Line.Material.class),
-            v.plain("minor", "Losses of its fittings"),
-            v.text("profile")
-                .lines()
-                .filter(l -> !l.isBlank())
-                .map(l -> point(v.units(), l))
-                .toList());
-    v.settle();
-    return changed;
-  }
-
-  private static ProfilePoint point(Units units, String line) {
-    String[] cells = line.strip().split("\\s*[,;]\\s+|\\s*;\\s*");
-    if (cells.length != 2) {
-      throw new Refusal(
-          "Rises and sags: “%s” needs two numbers, along the run and height".formatted(line));
+  /** Where a part is: as measured, where that was changed; else where it was tapped to be. */
+  private static Point spotted(Rig rig, Part old, Values v) {
+    double x = v.amount("x", "Ahead of the rear axle", Measure.LENGTH, -6, 14);
+    double y = v.amount("y", "Left of the middle", Measure.LENGTH, -1.6, 1.6);
+    String spot = v.text("spot");
+    boolean measured = x != old.x() || y != old.y();
+    if (measured || !spot.matches("[0-4]-[0-2]") || spot.equals(spot(rig, old))) {
+      return new Point(x, y, old.height());
     }
-    return new ProfilePoint(
-        units.parse("Along the run", Measure.LENGTH, cells[0]),
-        units.parse("Height", Measure.LENGTH, cells[1]));
+    Plan.Cell cell = new Plan.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
+    Point to = Plan.of(rig.vehicle()).point(cell, old.height());
+    Point was = middle(old);
+    return new Point(old.x() + to.x() - was.x(), old.y() + to.y() - was.y(), old.height());
   }
 }

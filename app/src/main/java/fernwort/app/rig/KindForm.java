@@ -8,19 +8,49 @@ import fernwort.core.rig.Motor;
 import fernwort.core.rig.Stop;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** What a form asks for each kind of part, and the kind that its answers make. */
 final class KindForm {
 
+  private static final List<Field.Option> TURNS =
+      List.of(
+          new Field.Option("0", "right"),
+          new Field.Option("90", "up"),
+          new Field.Option("180", "left"),
+          new Field.Option("270", "down"));
+
   private static final String PLATE = "On its plate. Default: an ordinary one of its kind.";
+
+  /** A pressure pump stops at its cut-out; what it could do beyond is rarely on its plate (Pa). */
+  private static final double OVER_CUT_OUT = 5e4;
+
+  /** One name for one thing: a hose point outside is what else is called outside rinse. */
+  private static final List<Field.Option> FIXTURES =
+      Arrays.stream(Kind.Fixture.Type.values())
+          .map(t ->
+              new Field.Option(
+                  Values.key(t),
+                  t == Kind.Fixture.Type.HOSE_POINT ? "outside rinse" : Values.key(t)))
+          .toList();
 
   private final Units units;
 
+  /** What the ports of the part are called. */
+  private final UnaryOperator<String> ports;
+
   KindForm(Units units) {
+    this(units, UnaryOperator.identity());
+  }
+
+  KindForm(Units units, UnaryOperator<String> ports) {
     this.units = units;
+    this.ports = ports;
   }
 
   // --- asking ----------------------------------------------------------------------------------
@@ -41,11 +71,11 @@ final class KindForm {
                   Measure.LENGTH,
                   k.outsideHeight(),
                   "Below the ground is negative."),
-              Field.number(
+              maybe(
                   "tap",
                   "Tap and hose give into a bucket",
-                  k.tapFlow().map(most -> units.number(Measure.FLOW, most)).orElse(""),
-                  units.unit(Measure.FLOW).sign(),
+                  Measure.FLOW,
+                  k.tapFlow(),
                   "Time a bucket at the end of your hose; default 18 L/min, an estimate."),
               Field.tick(
                   "fit",
@@ -74,11 +104,11 @@ final class KindForm {
                   Measure.PRESSURE,
                   k.ratedLoss(),
                   "Data sheet; default 0.35 bar."),
-              Field.number(
+              maybe(
                   "doubling",
                   "Its loss has doubled after",
-                  k.doubling().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
-                  units.unit(Measure.VOLUME).sign(),
+                  Measure.VOLUME,
+                  k.doubling(),
                   "What passes until the flow drops; empty if nobody knows."));
       case Kind.Pump k ->
           List.of(
@@ -89,7 +119,7 @@ final class KindForm {
                   "Pressure at no flow",
                   Measure.PRESSURE,
                   k.shutOffPressure(),
-                  "Plate; for a pressure pump a little over its cut-out."),
+                  "Plate, as max. pressure or head. Empty: half a bar over its cut-out."),
               amount("flow", "Flow with nothing against it", Measure.FLOW, k.freeFlow(), PLATE),
               amount("cutin", "Switch cuts in at", Measure.PRESSURE, k.cutIn(), PLATE),
               amount("cutout", "Switch cuts out at", Measure.PRESSURE, k.cutOut(), PLATE),
@@ -123,7 +153,7 @@ final class KindForm {
           List.of(Field.number("outlets", "Outlets", Integer.toString(k.outlets()), "", ""));
       case Kind.Fixture k ->
           List.of(
-              choice("use", "Is a", k.use(), Kind.Fixture.Type.class),
+              Field.choice("use", "Is a", Values.key(k.use()), FIXTURES),
               Field.tick("drinking", "People drink or cook from it", k.drinking(), ""),
               amount(
                   "flow",
@@ -132,11 +162,11 @@ final class KindForm {
                   k.ratedFlow(),
                   "A jug and a watch at full pressure."),
               amount("pressure", "at", Measure.PRESSURE, k.ratedPressure(), "Default 2 bar."),
-              Field.number(
+              maybe(
                   "restrictor",
                   "Restrictor lets through at most",
-                  k.restrictor().map(most -> units.number(Measure.FLOW, most)).orElse(""),
-                  units.unit(Measure.FLOW).sign(),
+                  Measure.FLOW,
+                  k.restrictor(),
                   "Printed on the aerator or shower head; empty for none."));
       case Kind.PortableContainer k ->
           List.of(
@@ -159,7 +189,15 @@ final class KindForm {
   }
 
   private Field amount(String name, String label, Measure measure, double si, String hint) {
-    return Field.number(name, label, units.number(measure, si), units.unit(measure).sign(), hint);
+    return Field.exact(
+        name, label, units.number(measure, si), si, units.unit(measure).sign(), hint);
+  }
+
+  /** An amount that may be left out. */
+  private Field maybe(
+      String name, String label, Measure measure, Optional<Double> si, String hint) {
+    return si.map(x -> amount(name, label, measure, x, hint))
+        .orElseGet(() -> Field.number(name, label, "", units.unit(measure).sign(), hint));
   }
 
   private static Field choice(String name, String label, Enum<?> now, Class<? extends Enum<?>> of) {
@@ -170,27 +208,17 @@ final class KindForm {
   private List<Field> valve(Kind.Valve valve) {
     List<Field> fields = new ArrayList<>();
     for (Stop stop : valve.stops()) {
-      String joins =
-          stop.joins().isEmpty()
-              ? "shut"
-              : String.join(" + ", stop.joins().stream().map(g -> String.join("–", g)).toList());
       fields.add(
           Field.text(
               "words-" + stop.id(),
-              "Handle when it joins " + joins,
+              "Handle when it " + joins(stop.joins()),
               stop.words(),
               "As it looks to you, such as “across the pipe”."));
-      fields.add(
-          Field.number(
-              "angle-" + stop.id(),
-              "Its free end then points to",
-              String.format(Locale.ROOT, "%.0f", stop.angle()),
-              "°",
-              "0 right, 90 up, 180 left, 270 down."));
+      fields.add(turn("angle-" + stop.id(), "Its free end then points", stop.angle()));
     }
     fields.add(Field.choice("new-joins", "One more position, which", "", joinsOf(valve)));
     fields.add(Field.text("new-words", "Its handle", "", "An emptied position is taken away."));
-    fields.add(Field.number("new-angle", "Its free end points to", "0", "°", ""));
+    fields.add(turn("new-angle", "Its free end points", 0));
     fields.add(Field.tick("motor", "Has a motor", valve.motor().isPresent(), ""));
     List<Field.Option> rest = new ArrayList<>();
     rest.add(new Field.Option("", "stays as it is"));
@@ -202,6 +230,27 @@ final class KindForm {
             valve.motor().flatMap(Motor::unpowered).orElse(""),
             rest));
     return fields;
+  }
+
+  /** What a position joins, in words. */
+  private String joins(List<List<String>> groups) {
+    return groups.isEmpty()
+        ? "shuts all"
+        : groups.stream().map(this::joined).collect(Collectors.joining(", and "));
+  }
+
+  private String joined(List<String> group) {
+    return "joins " + group.stream().map(ports).collect(Collectors.joining(" with "));
+  }
+
+  /** Where a handle points: four pictures, and the angle that it has if it is none of them. */
+  private static Field turn(String name, String label, double angle) {
+    String now = String.format(Locale.ROOT, "%.0f", ((angle % 360) + 360) % 360);
+    List<Field.Option> options = new ArrayList<>(TURNS);
+    if (options.stream().noneMatch(o -> o.value().equals(now))) {
+      options.add(new Field.Option(now, "between, at " + now + "°"));
+    }
+    return Field.turn(name, label, now, options);
   }
 
   // --- reading ---------------------------------------------------------------------------------
@@ -231,7 +280,9 @@ final class KindForm {
           new Kind.Pump(
               v.choice("duty", "What it is there for", Kind.Pump.Duty.class),
               v.choice("works", "How it works", Kind.Pump.Type.class),
-              v.amount("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5),
+              v.optional("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5)
+                  .orElseGet(() ->
+                      OVER_CUT_OUT + v.amount("cutout", "Cut-out pressure", Measure.PRESSURE)),
               v.amount("flow", "Free flow", Measure.FLOW, 1e-5, 2e-2),
               v.amount("cutin", "Cut-in pressure", Measure.PRESSURE, 0, 6e5),
               v.amount("cutout", "Cut-out pressure", Measure.PRESSURE, 0, 8e5),
@@ -281,30 +332,33 @@ final class KindForm {
   }
 
   /** What a position can join, as a person sees it from the ports. */
-  private static List<Field.Option> joinsOf(Kind.Valve valve) {
+  private List<Field.Option> joinsOf(Kind.Valve valve) {
     List<Field.Option> options = new ArrayList<>();
     options.add(new Field.Option("", "none more"));
     options.add(new Field.Option("shut", "shuts all"));
-    List<String> ports = valve.ports();
-    for (int i = 0; i < ports.size(); i++) {
-      for (int j = i + 1; j < ports.size(); j++) {
-        String pair = ports.get(i) + "-" + ports.get(j);
-        options.add(new Field.Option(pair, "joins " + pair.replace('-', '–')));
+    List<String> ends = valve.ports();
+    for (int i = 0; i < ends.size(); i++) {
+      for (int j = i + 1; j < ends.size(); j++) {
+        String pair = ends.get(i) + "-" + ends.get(j);
+        options.add(new Field.Option(pair, joined(List.of(ends.get(i), ends.get(j)))));
       }
     }
-    if (ports.size() > 2) {
-      options.add(new Field.Option(String.join("-", ports), "joins all"));
+    if (ends.size() > 2) {
+      options.add(new Field.Option(String.join("-", ends), "joins all"));
     }
     return options;
   }
 
   /** The positions as the form has them: those whose words were emptied gone, a new one added. */
-  private static List<Stop> stops(Kind.Valve valve, Values v) {
+  private List<Stop> stops(Kind.Valve valve, Values v) {
     List<Stop> stops = new ArrayList<>();
     for (Stop s : valve.stops()) {
       String words = v.text("words-" + s.id());
       if (!words.isEmpty()) {
-        double angle = v.plain("angle-" + s.id(), "Where the handle points");
+        double angle =
+            v.isAsShown("angle-" + s.id())
+                ? s.angle()
+                : v.plain("angle-" + s.id(), "Where the handle points");
         stops.add(new Stop(s.id(), words, angle, s.joins()));
       }
     }

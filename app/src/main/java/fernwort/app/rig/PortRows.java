@@ -70,60 +70,49 @@ final class PortRows {
   }
 
   private Field cell(String name, String label, Optional<Double> si) {
-    return Field.number(name, label, si.map(this::shown).orElse(""), "", "");
+    return si.map(x -> Field.exact(name, label, units.number(Measure.LENGTH, x), x, "", ""))
+        .orElseGet(() -> Field.number(name, label, "", "", ""));
   }
 
-  private String shown(double si) {
-    return units.number(Measure.LENGTH, si);
-  }
-
-  /**
-   * Reads the rows; one that is emptied is gone, one without a name is called after its use. A
-   * figure that stands as it was shown is what it was, to the last digit.
-   *
-   * @param before the openings that were shown
-   */
-  List<TankPort> read(Values v, List<TankPort> before) {
+  /** Reads the rows; one that is emptied is gone, one without a name is called after its use. */
+  List<TankPort> read(Values v) {
     List<TankPort> ports = new ArrayList<>();
     for (int i = 0; i < MOST; i++) {
       String p = "port-" + i + "-";
       boolean empty =
           v.text(p + "use").isEmpty() && v.text(p + "name").isEmpty() && v.text(p + "x").isEmpty();
       if (!empty) {
-        Optional<TankPort> was = i < before.size() ? Optional.of(before.get(i)) : Optional.empty();
-        ports.add(port(v, p, was, ports));
+        port(v, p, ports).ifPresent(ports::add);
       }
     }
     return ports;
   }
 
-  private TankPort port(Values v, String p, Optional<TankPort> was, List<TankPort> others) {
+  /** One row; none where its use is not to be understood, which is noted at its field. */
+  private static Optional<TankPort> port(Values v, String p, List<TankPort> others) {
     String typed = v.text(p + "name");
     String what = "Opening " + (typed.isEmpty() ? "without a name" : "“" + typed + "”");
-    TankPort.Use use =
-        Arrays.stream(TankPort.Use.values())
-            .filter(u -> Values.key(u).equals(v.text(p + "use")))
-            .findFirst()
-            .orElseThrow(() ->
-                new Refusal(
-                    "%s: “%s” is no use; choose fill, feed, vent, drain, gauge, link or float"
-                        .formatted(what, v.text(p + "use"))));
-    String bore = v.text(p + "bore");
-    return new TankPort(
-        typed.isEmpty() ? freeName(Values.key(use), others) : typed,
-        use,
-        new Point(
-            figure(v.text(p + "x"), what + ", from the rear", was.map(q -> q.at().x())),
-            figure(v.text(p + "y"), what + ", from the right", was.map(q -> q.at().y())),
-            figure(v.text(p + "z"), what + ", from the bottom", was.map(q -> q.at().z()))),
-        bore.isEmpty()
-            ? Optional.empty()
-            : Optional.of(figure(bore, what + ", its bore", was.flatMap(TankPort::bore))));
+    Optional<TankPort.Use> use =
+        v.guarded(p + "use", () -> Optional.of(use(v.text(p + "use"), what)), Optional.empty());
+    return use.map(u ->
+        new TankPort(
+            typed.isEmpty() ? freeName(Values.key(u), others) : typed,
+            u,
+            new Point(
+                v.amount(p + "x", what + ", from the rear", Measure.LENGTH),
+                v.amount(p + "y", what + ", from the right", Measure.LENGTH),
+                v.amount(p + "z", what + ", from the bottom", Measure.LENGTH)),
+            v.optional(p + "bore", what + ", its bore", Measure.LENGTH)));
   }
 
-  private double figure(String text, String what, Optional<Double> was) {
-    return was.filter(si -> shown(si).equals(text))
-        .orElseGet(() -> units.parse(what, Measure.LENGTH, text));
+  private static TankPort.Use use(String text, String what) {
+    return Arrays.stream(TankPort.Use.values())
+        .filter(u -> Values.key(u).equals(text))
+        .findFirst()
+        .orElseThrow(() ->
+            new Refusal(
+                "%s: “%s” is no use; choose fill, feed, vent, drain, gauge, link or float"
+                    .formatted(what, text)));
   }
 
   private static String freeName(String use, List<TankPort> others) {

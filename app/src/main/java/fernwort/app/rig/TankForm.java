@@ -3,16 +3,15 @@ package fernwort.app.rig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.describe.TankResize;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Shape;
-import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
@@ -25,7 +24,11 @@ import java.util.stream.Collectors;
 /** A tank as people measure it: outside shape, wall, each port from two edges and the bottom. */
 final class TankForm {
 
+  private static final double SHORTEST = 0.06;
   private static final double LONGEST = 4;
+
+  /** Litres and sizes that differ by less agree: a label is rounded. */
+  private static final double AGREES = 0.05;
 
   private final Units units;
 
@@ -78,10 +81,26 @@ final class TankForm {
             "sizes",
             "Outside sizes (" + units.unit(Measure.LENGTH).sign() + ")",
             sizes(tank.shape()),
-            "Box: length, width, height. Cylinder: diameter, length. Any side view: width, then a"
+            "Box: length x width x height. Cylinder: diameter x length. Any side view: width, then a"
                 + " line for each corner: forward, up. Boxes: a line each: x, y, z, length, width,"
                 + " height. By filling: length, then a line each: depth, litres."));
-    fields.add(length("wall", "Wall thickness", tank.wall(), "Callipers at a port; default 5 mm."));
+    double holds = TankRoom.of(tank).capacity();
+    fields.add(
+        Field.exact(
+            "holds",
+            "It holds, to the brim",
+            units.number(Measure.VOLUME, holds),
+            holds,
+            units.unit(Measure.VOLUME).sign(),
+            "Follows from its sizes. Type what its label says, such as 45 L, and its sizes follow."));
+    fields.add(
+        Field.exact(
+            "wall",
+            "Wall thickness",
+            units.number(Measure.LENGTH, tank.wall()),
+            tank.wall(),
+            units.unit(Measure.LENGTH).sign(),
+            "Callipers at a port; default 5 mm."));
     fields.add(new PortRows(units).field(tank.tankPorts()));
     fields.add(
         Field.tick(
@@ -107,11 +126,6 @@ final class TankForm {
     return fields;
   }
 
-  private Field length(String name, String label, double si, String hint) {
-    return Field.number(
-        name, label, units.number(Measure.LENGTH, si), units.unit(Measure.LENGTH).sign(), hint);
-  }
-
   private String n(double si) {
     return units.number(Measure.LENGTH, si);
   }
@@ -129,9 +143,9 @@ final class TankForm {
 
   private String sizes(Shape shape) {
     return switch (shape) {
-      case Shape.Box s -> String.join(", ", n(s.length()), n(s.width()), n(s.height()));
-      case Shape.UprightCylinder s -> String.join(", ", n(s.diameter()), n(s.height()));
-      case Shape.LyingCylinder s -> String.join(", ", n(s.diameter()), n(s.length()));
+      case Shape.Box s -> String.join(" x ", n(s.length()), n(s.width()), n(s.height()));
+      case Shape.UprightCylinder s -> String.join(" x ", n(s.diameter()), n(s.height()));
+      case Shape.LyingCylinder s -> String.join(" x ", n(s.diameter()), n(s.length()));
       case Shape.Prism s ->
           n(s.width())
               + s.section().stream()
@@ -167,137 +181,118 @@ final class TankForm {
 
   Kind.Tank read(Kind.Tank old, Values v) {
     double wall = v.amount("wall", "Wall thickness", Measure.LENGTH, 0, 0.03);
-    Shape shape = shape(v);
+    boolean asItWas = v.isAsShown("sizes") && v.isAsShown("shape");
+    Shape typed = asItWas ? old.shape() : v.guarded("sizes", () -> shape(v), old.shape());
     Gauge.GaugeKind gauge = v.choice("gauge", "How its level is read", Gauge.GaugeKind.class);
-    Kind.Tank bare =
+    Kind.Tank sized =
         new Kind.Tank(
             v.choice("contents", "What it holds", Contents.class),
-            shape,
+            typed,
             wall,
             List.of(),
             new Gauge(gauge, (int) v.plain("steps", "Steps"), old.gauge().x(), old.gauge().y()),
             old.highestPressure(),
             old.lowestPressure());
-    List<TankPort> ports = new PortRows(units).read(v, old.tankPorts());
-    List<TankPort> placed = v.tick("carried") ? carried(old, bare, ports) : ports;
-    return bare.withPorts(v.tick("flipped") ? mirrored(bare, placed) : placed);
+    Kind.Tank bare = v.isAsShown("holds") ? sized : holding(sized, asItWas, v);
+    List<TankPort> ports = new PortRows(units).read(v);
+    List<TankPort> placed = v.tick("carried") ? TankResize.carried(old, bare, ports) : ports;
+    return bare.withPorts(v.tick("flipped") ? TankResize.mirrored(bare, placed) : placed);
   }
 
-  /** Openings where they were, with their distance to the nearer wall of the tank as it is now. */
-  private static List<TankPort> carried(Kind.Tank old, Kind.Tank now, List<TankPort> ports) {
-    if (old.shape().equals(now.shape()) && old.wall() == now.wall()) {
-      return ports;
+  /** The tank for the litres that were typed; sizes typed with them are held against them. */
+  private Kind.Tank holding(Kind.Tank sized, boolean asItWas, Values v) {
+    Optional<Double> litres = v.optional("holds", "What it holds", Measure.VOLUME, 0.002, 3);
+    if (litres.isEmpty()) {
+      return sized;
     }
-    return ports.stream()
-        .map(p -> {
-          boolean asItWas = old.tankPorts().stream().anyMatch(q -> q.at().equals(p.at()));
-          Point at =
-              new Point(
-                  along(p.at().x(), length(old), length(now)),
-                  along(p.at().y(), width(old), width(now)),
-                  along(p.at().z(), height(old), height(now)));
-          return asItWas ? new TankPort(p.id(), p.use(), at, p.bore()) : p;
-        })
-        .toList();
-  }
-
-  private static double along(double at, double before, double now) {
-    return at > before / 2 ? now - (before - at) : at;
-  }
-
-  private static double height(Kind.Tank tank) {
-    return TankRoom.of(tank).highest(Slope.LEVEL);
-  }
-
-  private static double length(Kind.Tank tank) {
-    double outside =
-        switch (tank.shape()) {
-          case Shape.Box s -> s.length();
-          case Shape.UprightCylinder s -> s.diameter();
-          case Shape.LyingCylinder s -> s.across() ? s.diameter() : s.length();
-          case Shape.Prism s -> s.section().stream().mapToDouble(Shape.Corner::x).max().orElse(0);
-          case Shape.Straddling s ->
-              s.blocks().stream().mapToDouble(b -> b.x() + b.length()).max().orElse(0);
-          case Shape.DepthTable s -> s.length() + 2 * tank.wall();
-        };
-    return outside - 2 * tank.wall();
-  }
-
-  /** Turned over sideways: what was right is left, what was at the bottom is at the top. */
-  private static List<TankPort> mirrored(Kind.Tank tank, List<TankPort> ports) {
-    double height = TankRoom.of(tank).highest(Slope.LEVEL);
-    double width = width(tank);
-    return ports.stream()
-        .map(p ->
-            new TankPort(
-                p.id(),
-                p.use(),
-                new Point(p.at().x(), width - p.at().y(), height - p.at().z()),
-                p.bore()))
-        .toList();
-  }
-
-  private static double width(Kind.Tank tank) {
-    double outside =
-        switch (tank.shape()) {
-          case Shape.Box s -> s.width();
-          case Shape.UprightCylinder s -> s.diameter();
-          case Shape.LyingCylinder s -> s.across() ? s.length() : s.diameter();
-          case Shape.Prism s -> s.width();
-          case Shape.Straddling s ->
-              s.blocks().stream().mapToDouble(b -> b.y() + b.width()).max().orElse(0);
-          case Shape.DepthTable s -> 2 * tank.wall();
-        };
-    return outside - 2 * tank.wall();
+    double volume = litres.orElseThrow();
+    if (!asItWas) {
+      double made = TankRoom.of(sized).capacity();
+      if (Math.abs(made - volume) > AGREES * volume) {
+        v.doubt(
+            "Its sizes make %s, not %s; are they measured outside? If you keep them, the sizes are used"
+                .formatted(units.show(Measure.VOLUME, made), units.show(Measure.VOLUME, volume)));
+      }
+      return sized;
+    }
+    Shape fitting = v.guarded("holds", () -> TankResize.holding(sized, volume), sized.shape());
+    return new Kind.Tank(
+        sized.contents(),
+        fitting,
+        sized.wall(),
+        List.of(),
+        sized.gauge(),
+        sized.highestPressure(),
+        sized.lowestPressure());
   }
 
   private Shape shape(Values v) {
-    List<List<String>> rows =
-        v.text("sizes").lines().filter(l -> !l.isBlank()).map(TankForm::cells).toList();
+    List<String> rows = v.text("sizes").lines().filter(l -> !l.isBlank()).toList();
     if (rows.isEmpty()) {
-      throw new Refusal("Outside sizes are empty; type length, width, height");
+      throw new Refusal("Outside sizes are empty; type length x width x height");
     }
-    List<String> first = rows.getFirst();
+    String first = rows.getFirst();
+    List<List<String>> more = rows.stream().skip(1).map(TankForm::cells).toList();
     return switch (v.text("shape")) {
-      case "upright" -> new Shape.UprightCylinder(size(v, first, 0), size(v, first, 1));
-      case "lying" -> new Shape.LyingCylinder(size(v, first, 0), size(v, first, 1), false);
-      case "across" -> new Shape.LyingCylinder(size(v, first, 0), size(v, first, 1), true);
+      case "upright" -> {
+        List<Double> s = sizes(v, first, 2);
+        yield new Shape.UprightCylinder(s.get(0), s.get(1));
+      }
+      case "lying" -> {
+        List<Double> s = sizes(v, first, 2);
+        yield new Shape.LyingCylinder(s.get(0), s.get(1), false);
+      }
+      case "across" -> {
+        List<Double> s = sizes(v, first, 2);
+        yield new Shape.LyingCylinder(s.get(0), s.get(1), true);
+      }
       case "prism" ->
           new Shape.Prism(
-              rows.stream().skip(1).map(r -> new Shape.Corner(length(r, 0), length(r, 1))).toList(),
-              size(v, first, 0));
-      case "straddling" ->
-          new Shape.Straddling(
-              rows.stream()
-                  .map(r ->
-                      new Shape.Block(
-                          length(r, 0),
-                          length(r, 1),
-                          length(r, 2),
-                          size(v, r, 3),
-                          size(v, r, 4),
-                          size(v, r, 5)))
-                  .toList());
+              more.stream().map(r -> new Shape.Corner(length(r, 0), length(r, 1))).toList(),
+              sizes(v, first, 1).getFirst());
+      case "straddling" -> new Shape.Straddling(rows.stream().map(r -> block(v, r)).toList());
       case "table" ->
           new Shape.DepthTable(
-              size(v, first, 0),
-              rows.stream()
-                  .skip(1)
+              sizes(v, first, 1).getFirst(),
+              more.stream()
                   .map(r ->
                       new Shape.Row(
                           length(r, 0), units.parse("Depth table", Measure.VOLUME, cell(r, 1))))
                   .toList());
-      default -> new Shape.Box(size(v, first, 0), size(v, first, 1), size(v, first, 2));
+      default -> {
+        List<Double> s = sizes(v, first, 3);
+        yield new Shape.Box(s.get(0), s.get(1), s.get(2));
+      }
     };
+  }
+
+  private Shape.Block block(Values v, String row) {
+    List<Double> s = atLeast(units.sizes("Outside sizes", row), row, 6);
+    s.subList(3, 6).forEach(x -> v.doubt("Outside size", Measure.LENGTH, x, SHORTEST, LONGEST));
+    return new Shape.Block(s.get(0), s.get(1), s.get(2), s.get(3), s.get(4), s.get(5));
+  }
+
+  /** The first sizes of a row, a slip of the decimal point doubted (m). */
+  private List<Double> sizes(Values v, String row, int count) {
+    List<Double> sizes = atLeast(units.sizes("Outside sizes", row), row, count);
+    sizes.forEach(x -> v.doubt("Outside size", Measure.LENGTH, x, SHORTEST, LONGEST));
+    return sizes;
+  }
+
+  private static List<Double> atLeast(List<Double> sizes, String row, int count) {
+    if (sizes.size() < count) {
+      throw tooFew(row);
+    }
+    return sizes;
+  }
+
+  private static Refusal tooFew(String row) {
+    return new Refusal("“%s” has too few numbers; see the note below the field".formatted(row));
   }
 
   /** A comma parts numbers where a space follows it; otherwise it is a decimal comma. */
   private static List<String> cells(String line) {
     return List.of(line.strip().split("\\s*[,;]\\s+|\\s*;\\s*"));
-  }
-
-  private double size(Values v, List<String> row, int index) {
-    return v.checked("Outside size", Measure.LENGTH, cell(row, index), 0.06, LONGEST);
   }
 
   private double length(List<String> row, int index) {
@@ -306,9 +301,7 @@ final class TankForm {
 
   private static String cell(List<String> row, int index) {
     if (index >= row.size()) {
-      throw new Refusal(
-          "“%s” has too few numbers; see the note below the field"
-              .formatted(String.join(", ", row)));
+      throw tooFew(String.join(", ", row));
     }
     return row.get(index);
   }

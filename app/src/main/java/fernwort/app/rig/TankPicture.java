@@ -2,6 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.describe.TankResize;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
@@ -42,7 +43,7 @@ public record TankPicture(
   static TankPicture of(Kind.Tank tank, Units units) {
     TankRoom room = TankRoom.of(tank);
     double high = room.highest(Slope.LEVEL);
-    double length = length(tank);
+    double length = TankResize.length(tank);
     double scale = Math.min(WIDEST / length, TALLEST / high);
     double bottom = EDGE + high * scale;
     TankFigures figures = TankFigures.of(tank, room, Slope.LEVEL);
@@ -63,20 +64,6 @@ public record TankPicture(
   private static Port port(TankPort p, double scale, double bottom) {
     double y = bottom - scale * p.at().z();
     return new Port(p.id(), EDGE + scale * p.at().x(), y, y < bottom / 2 ? y + 14 : y - 6);
-  }
-
-  private static double length(Kind.Tank tank) {
-    double walls = 2 * tank.wall();
-    return switch (tank.shape()) {
-      case Shape.Box s -> s.length() - walls;
-      case Shape.UprightCylinder s -> s.diameter() - walls;
-      case Shape.LyingCylinder s -> (s.across() ? s.diameter() : s.length()) - walls;
-      case Shape.Prism s ->
-          s.section().stream().mapToDouble(Shape.Corner::x).max().orElse(1) - walls;
-      case Shape.Straddling s ->
-          s.blocks().stream().mapToDouble(b -> b.x() + b.length()).max().orElse(1) - walls;
-      case Shape.DepthTable s -> s.length();
-    };
   }
 
   private static String outline(

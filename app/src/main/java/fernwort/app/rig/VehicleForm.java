@@ -7,13 +7,15 @@ import fernwort.app.web.Field;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Vehicle;
-import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** The vehicle as a form, and back. */
 final class VehicleForm {
+
+  private static final int MOST_AXLES = 5;
 
   private final Units units;
 
@@ -35,12 +37,7 @@ final class VehicleForm {
             "Lowest that a part may hang",
             v.clearance(),
             "Your rule, or your ramp's; measured laden."),
-        Field.rows(
-            "axles",
-            "Axles, rear first",
-            v.axles().stream().map(this::axle).collect(Collectors.joining("\n")),
-            "A line for each: name; ahead of the rear axle (%s); limit; load with empty tanks (%s)."
-                .formatted(sign(Measure.LENGTH), sign(Measure.MASS))),
+        axles(v.axles()),
         length(
             "hitch",
             "Coupling ahead of the rear axle",
@@ -69,21 +66,39 @@ final class VehicleForm {
 
   private Field amount(
       String name, String label, Measure measure, Optional<Double> si, String hint) {
-    return Field.number(
-        name, label, si.map(x -> units.number(measure, x)).orElse(""), sign(measure), hint);
+    return si.map(x -> Field.exact(name, label, units.number(measure, x), x, sign(measure), hint))
+        .orElseGet(() -> Field.number(name, label, "", sign(measure), hint));
   }
 
   private String sign(Measure measure) {
     return units.unit(measure).sign();
   }
 
-  private String axle(Axle axle) {
-    return "%s; %s; %s; %s"
-        .formatted(
-            axle.label(),
-            units.number(Measure.LENGTH, axle.x()),
-            units.number(Measure.MASS, axle.limit()),
-            units.number(Measure.MASS, axle.emptyLoad()));
+  private Field axles(List<Axle> axles) {
+    List<List<Field>> rows = new ArrayList<>();
+    for (int i = 0; i < Math.min(MOST_AXLES, axles.size() + 1); i++) {
+      Optional<Axle> axle = i < axles.size() ? Optional.of(axles.get(i)) : Optional.empty();
+      String which = axle.map(Axle::label).orElse("one more") + " axle, ";
+      rows.add(
+          List.of(
+              Field.text("axle-" + i, which + "its name", axle.map(Axle::label).orElse(""), ""),
+              length("axle-x-" + i, which + "ahead of the rear axle", axle.map(Axle::x), ""),
+              mass("axle-limit-" + i, which + "its limit", axle.map(Axle::limit), ""),
+              mass("axle-empty-" + i, which + "with empty tanks", axle.map(Axle::emptyLoad), "")));
+    }
+    return Field.table(
+        "axles",
+        "Axles, rear first",
+        "Ahead of the rear axle in %s; limit on its plate and load with empty tanks in %s."
+            .formatted(sign(Measure.LENGTH), sign(Measure.MASS)),
+        new Field.Table(
+            List.of(
+                new Field.Head("name", ""),
+                new Field.Head("ahead of the rear", ""),
+                new Field.Head("limit", ""),
+                new Field.Head("with empty tanks", "")),
+            rows,
+            false));
   }
 
   /**
@@ -92,7 +107,8 @@ final class VehicleForm {
    * @throws Refusal naming field and mend
    * @throws Doubt when an amount looks like a slip of the decimal point
    */
-  Vehicle read(Values v) {
+  Vehicle read(Vehicle old, Map<String, String> form) {
+    Values v = new Values(form, units, fields(old));
     Vehicle vehicle =
         new Vehicle(
             v.choice("body", "What it is", Vehicle.Body.class),
@@ -102,23 +118,26 @@ final class VehicleForm {
             v.amount("floor", "Floor over the ground", Measure.LENGTH, 0.2, 1.6),
             v.amount("roof", "Roof over the ground", Measure.LENGTH, 1, 4.5),
             v.amount("clearance", "Lowest that a part may hang", Measure.LENGTH, 0.05, 0.8),
-            v.text("axles").lines().filter(l -> !l.isBlank()).map(this::axle).toList(),
+            axles(v),
             hitch(v));
     v.settle();
     return vehicle;
   }
 
-  private Axle axle(String line) {
-    String[] cells = line.strip().split("\\s*;\\s*");
-    if (cells.length != 4) {
-      throw new Refusal(
-          "Axles: “%s” needs a name and three numbers, parted by semicolons".formatted(line));
+  private static List<Axle> axles(Values v) {
+    List<Axle> axles = new ArrayList<>();
+    for (int i = 0; i < MOST_AXLES; i++) {
+      String name = v.text("axle-" + i);
+      if (!name.isEmpty()) {
+        axles.add(
+            new Axle(
+                name,
+                v.amount("axle-x-" + i, "Place of axle " + name, Measure.LENGTH),
+                v.amount("axle-limit-" + i, "Limit of axle " + name, Measure.MASS),
+                v.amount("axle-empty-" + i, "Empty load of axle " + name, Measure.MASS)));
+      }
     }
-    return new Axle(
-        cells[0],
-        units.parse("Place of axle " + cells[0], Measure.LENGTH, cells[1]),
-        units.parse("Limit of axle " + cells[0], Measure.MASS, cells[2]),
-        units.parse("Empty load of axle " + cells[0], Measure.MASS, cells[3]));
+    return axles;
   }
 
   private static Optional<Hitch> hitch(Values v) {

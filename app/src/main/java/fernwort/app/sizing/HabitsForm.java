@@ -115,10 +115,12 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
             .map(r ->
                 new Habit.Running(
                     of.plain("minutes"),
-                    of.amount("each", Measure.FLOW) * 60 / LITRE,
+                    of.amount("each", Measure.FLOW, r.flow() * LITRE / 60) * 60 / LITRE,
                     of.plain("share") / 100));
     double litres =
-        running.isPresent() ? habit.litres() : of.amount("each", Measure.VOLUME) / LITRE;
+        running.isPresent()
+            ? habit.litres()
+            : of.amount("each", Measure.VOLUME, habit.litres() * LITRE) / LITRE;
     return new Habit(
         habit.id(),
         habit.label(),
@@ -165,6 +167,10 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
 
     double amount(String field, Measure measure) {
       return units.parse(label, measure, text(field));
+    }
+
+    double amount(String field, Measure measure, double was) {
+      return units.parse(label, measure, text(field), was);
     }
 
     private String text(String field) {

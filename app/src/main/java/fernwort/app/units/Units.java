@@ -3,14 +3,13 @@ package fernwort.app.units;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** The units one person reads and writes. Immutable. */
@@ -18,6 +17,8 @@ public final class Units {
 
   /** Litres, millimetres, bar, kilograms, degrees Celsius. */
   public static final Units METRIC = of("");
+
+  private static final Pattern HAS_UNIT = Pattern.compile("[a-z\"'″′]");
 
   private final Map<Measure, Measure.Named> chosen;
 
@@ -75,10 +76,20 @@ public final class Units {
     return measure.fromSi(si, unit(measure));
   }
 
-  /** Returns an SI value as a bare number for a field, exact enough to be sent back unchanged. */
+  /**
+   * Returns an SI value as a bare number for a field, rounded as somebody would type it, such as
+   * "27 13/16". What comes back is read with {@link #parse(String, Measure, String, double)}, so
+   * that a field that nobody touched changes nothing.
+   */
   public String number(Measure measure, double si) {
-    double value = measure.fromSi(si, unit(measure));
-    return BigDecimal.valueOf(value).round(new MathContext(7)).stripTrailingZeros().toPlainString();
+    return FieldNumber.of(measure, unit(measure), measure.fromSi(si, unit(measure)));
+  }
+
+  /**
+   * Understands a typed amount; one that stands as it was shown is what it was, to the last digit.
+   */
+  public double parse(String what, Measure measure, String text, double was) {
+    return text.strip().equals(number(measure, was)) ? was : parse(what, measure, text);
   }
 
   /** Returns a sentence with its amounts in these units. */
@@ -130,6 +141,38 @@ public final class Units {
                                     .map(Measure.Named::sign)
                                     .collect(Collectors.joining(", ")))));
     return measure.toSi(typed.number(), unit);
+  }
+
+  /**
+   * Understands sizes in one box, parted by x or commas; a unit at the end holds for all.
+   *
+   * @param what the name of the field, for the error
+   * @param text such as "900 x 400 x 290" or "35 1/2 x 16 x 11 1/2 in"
+   * @return the sizes (m), as many as there are
+   * @throws Refusal as {@link #parse} does
+   */
+  public List<Double> sizes(String what, String text) {
+    String[] cells =
+        text.strip()
+            .toLowerCase(Locale.ROOT)
+            .split("\\s*(?:[x×*;]|\\bby\\b|,(?=\\s|\\d{1,4}\\s*,))\\s*");
+    String unit = forAll(cells);
+    return Arrays.stream(cells)
+        .map(c -> HAS_UNIT.matcher(c).find() ? c : (c + " " + unit).strip())
+        .map(c -> parse(what, Measure.LENGTH, c))
+        .toList();
+  }
+
+  /** The unit of sizes that have none of their own: that of the last, or inches for fractions. */
+  private static String forAll(String... cells) {
+    List<String> units =
+        Arrays.stream(cells)
+            .map(c -> HAS_UNIT.matcher(c).find() ? c.replaceAll("^[-−0-9.,/ ]+", "") : "")
+            .toList();
+    boolean onlyLast = units.subList(0, units.size() - 1).stream().allMatch(String::isEmpty);
+    boolean fractions = Arrays.stream(cells).anyMatch(c -> c.contains("/"));
+    String last = onlyLast ? units.getLast() : "";
+    return last.isEmpty() && fractions ? "in" : last;
   }
 
   /**

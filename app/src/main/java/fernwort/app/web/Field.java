@@ -1,6 +1,7 @@
 package fernwort.app.web;
 
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * One thing that a form asks.
@@ -13,6 +14,7 @@ import java.util.List;
  * @param hint how to measure it, or where a default comes from; empty for none
  * @param options what can be chosen
  * @param table the rows and columns that it asks, for a table
+ * @param exact for an amount: what is shown rounded, in SI
  */
 public record Field(
     String name,
@@ -22,7 +24,8 @@ public record Field(
     String unit,
     String hint,
     List<Option> options,
-    Table table) {
+    Table table,
+    OptionalDouble exact) {
 
   /** The ways of asking. */
   public enum Type {
@@ -33,7 +36,9 @@ public record Field(
     ROWS,
     TABLE,
     /** A spot on the plan of the vehicle. */
-    SPOT
+    SPOT,
+    /** Where a handle points, chosen by its picture. */
+    TURN
   }
 
   /** One thing to choose. */
@@ -70,42 +75,81 @@ public record Field(
 
   /** Returns this field with something else in it. */
   public Field holding(String other) {
-    return new Field(name, label, type, other, unit, hint, options, table);
+    return new Field(name, label, type, other, unit, hint, options, table, exact);
   }
 
   /** Returns a field for words. */
   public static Field text(String name, String label, String value, String hint) {
-    return new Field(name, label, Type.TEXT, value, "", hint, List.of(), Table.NONE);
+    return new Field(
+        name, label, Type.TEXT, value, "", hint, List.of(), Table.NONE, OptionalDouble.empty());
   }
 
   /** Returns a field for an amount. */
   public static Field number(String name, String label, String value, String unit, String hint) {
-    return new Field(name, label, Type.NUMBER, value, unit, hint, List.of(), Table.NONE);
+    return new Field(
+        name, label, Type.NUMBER, value, unit, hint, List.of(), Table.NONE, OptionalDouble.empty());
+  }
+
+  /** Returns a field for an amount that is shown rounded and known exactly (SI). */
+  public static Field exact(
+      String name, String label, String shown, double exact, String unit, String hint) {
+    return new Field(
+        name,
+        label,
+        Type.NUMBER,
+        shown,
+        unit,
+        hint,
+        List.of(),
+        Table.NONE,
+        OptionalDouble.of(exact));
+  }
+
+  /**
+   * Returns a field for where a handle points, by its picture.
+   *
+   * @param options angles in degrees (0 right, 90 up), with what each looks like
+   */
+  public static Field turn(String name, String label, String value, List<Option> options) {
+    return new Field(
+        name, label, Type.TURN, value, "", "", options, Table.NONE, OptionalDouble.empty());
   }
 
   /** Returns a field to choose from a list. */
   public static Field choice(String name, String label, String value, List<Option> options) {
-    return new Field(name, label, Type.CHOICE, value, "", "", options, Table.NONE);
+    return new Field(
+        name, label, Type.CHOICE, value, "", "", options, Table.NONE, OptionalDouble.empty());
   }
 
   /** Returns a field that is on or off. */
   public static Field tick(String name, String label, boolean value, String hint) {
     return new Field(
-        name, label, Type.TICK, Boolean.toString(value), "", hint, List.of(), Table.NONE);
+        name,
+        label,
+        Type.TICK,
+        Boolean.toString(value),
+        "",
+        hint,
+        List.of(),
+        Table.NONE,
+        OptionalDouble.empty());
   }
 
   /** Returns a field for several lines. */
   public static Field rows(String name, String label, String value, String hint) {
-    return new Field(name, label, Type.ROWS, value, "", hint, List.of(), Table.NONE);
+    return new Field(
+        name, label, Type.ROWS, value, "", hint, List.of(), Table.NONE, OptionalDouble.empty());
   }
 
   /** Returns a field that is tapped on the plan of the vehicle, from its rear to its nose. */
   public static Field spot(String name, String label, String value) {
-    return new Field(name, label, Type.SPOT, value, "", "", List.of(), Table.NONE);
+    return new Field(
+        name, label, Type.SPOT, value, "", "", List.of(), Table.NONE, OptionalDouble.empty());
   }
 
   /** Returns a field for several of the same. */
   public static Field table(String name, String label, String hint, Table table) {
-    return new Field(name, label, Type.TABLE, "", "", hint, List.of(), table);
+    return new Field(
+        name, label, Type.TABLE, "", "", hint, List.of(), table, OptionalDouble.empty());
   }
 }

@@ -54,6 +54,17 @@ class Problems {
     return say(HttpStatus.UNPROCESSABLE_CONTENT, sentence, model, response);
   }
 
+  /** Slips stand at their fields; the page stays as it is. */
+  @ExceptionHandler(Slips.class)
+  String slips(Slips e, Model model, HttpServletResponse response) {
+    String fields =
+        e.byField().entrySet().stream()
+            .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
+            .collect(Collectors.joining("&"));
+    response.setHeader("X-Slips", fields);
+    return say(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage(), model, response);
+  }
+
   @ExceptionHandler(StaleVersion.class)
   String stale(StaleVersion e, Model model, HttpServletResponse response) {
     response.setHeader("X-Version", Integer.toString(e.current()));

@@ -2,9 +2,15 @@ package fernwort.app.rig;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import com.google.gson.JsonArray;
+import com.google.gson.JsonObject;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.SelectOption;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
@@ -38,14 +44,14 @@ class DescribeJourneyTest {
   }
 
   private void keep() {
-    page.locator(".own-form").first().locator("button.button").click();
+    page.locator("#keep-form button.button").click();
   }
 
   @Test
   void fromNothingToAnOwnRigWithTwoTanksOnTheBoardAndItsDaysLeft() {
     startFrom("main-and-low", "Saltwort");
     part("Fresh").click();
-    page.locator("#f-sizes").fill("90 cm, 450, 300");
+    page.locator("#f-sizes").fill("90 cm x 450 x 300");
     keep();
     assertThat(page.locator(".tank-figure")).containsText("113");
     page.locator("a:has-text('To the Board')").click();
@@ -67,9 +73,9 @@ class DescribeJourneyTest {
     startFrom("one-tank", "Orache");
     page.locator("a.pick[aria-label='Line pump to sink']").focus();
     page.keyboard().press("Enter");
-    page.locator("#insert-kind").selectOption("valve");
-    page.locator("#insert-label").fill("Sink valve");
-    page.locator("button:has-text('Put it in')").click();
+    page.locator("#add-what").selectOption("valve");
+    page.locator("#f-add-label").fill("Sink valve");
+    page.locator("#add button:has-text('Add it')").click();
     assertThat(page.locator(".panel h2").first()).hasText("Sink valve");
     page.locator("#f-place").selectOption(new SelectOption().setLabel("Galley"));
     page.locator("#f-height").fill("1,1 m");
@@ -92,17 +98,23 @@ class DescribeJourneyTest {
     startFrom("one-tank", "Thrift");
     part("Fresh").click();
     page.locator("#f-wall").fill("thick");
+    page.locator("#f-height").fill("high");
     keep();
-    assertThat(page.locator("#notice")).containsText("Wall thickness: “thick” is not a number");
+    assertThat(page.locator("#e-wall")).containsText("Wall thickness: “thick” is not a number");
+    assertThat(page.locator("#e-height")).containsText("“high” is not a number");
+    assertThat(page.locator("#f-height")).isFocused();
+    assertThat(page.locator("#f-wall")).hasAttribute("aria-describedby", "e-wall");
     assertThat(page.locator("#f-wall")).hasValue("thick");
     page.locator("#f-wall").fill("5");
+    assertThat(page.locator("#e-wall")).hasCount(0);
+    page.locator("#f-height").fill("600");
     page.locator("#f-sizes").fill("9000, 400, 260");
     keep();
     assertThat(page.locator("#notice")).containsText("did you mean 900 mm");
     page.locator("#f-sizes").fill("900, 400, 300");
     keep();
     assertThat(page.locator("#notice")).isHidden();
-    assertThat(page.locator("#f-sizes")).hasValue("900, 400, 300");
+    assertThat(page.locator("#f-sizes")).hasValue("900 x 400 x 300");
     COPY.expectComplaint("422");
   }
 
@@ -114,7 +126,7 @@ class DescribeJourneyTest {
     Page other = COPY.browser().newPage();
     other.navigate(page.url());
     other.locator("#f-label").fill("Loud pump");
-    other.locator(".own-form button.button").first().click();
+    other.locator("#keep-form button.button").click();
     assertThat(other.locator(".panel h2").first()).hasText("Loud pump");
     other.close();
     keep();
@@ -181,16 +193,160 @@ class DescribeJourneyTest {
     part("Tank outlet").click();
     page.locator("#f-new-joins").selectOption("shut");
     page.locator("#f-new-words").fill("points at the door");
-    page.locator("#f-new-angle").fill("180");
+    page.locator("input[name='new-angle'][value='180']").check();
     keep();
     assertThat(page.locator("input[value='points at the door']")).hasCount(1);
     page.locator("summary:has-text('The vehicle')").click();
-    page.locator("#f-axles").fill("back; 0; 1800; 1210\nfront; 3400; 1850; 1320");
+    page.locator("#f-axle-0").fill("back");
+    page.locator("#f-axle-limit-0").fill("1800");
     page.waitForResponse(
         "**/vehicle", () -> page.locator("form[action$='/vehicle'] button").click());
     assertThat(page.locator("#notice")).isHidden();
     COPY.visit("/rigs/sea-rocket/sizing/weight");
     assertThat(page.locator("#weight")).containsText("back axle");
     assertThat(page.locator("#weight")).containsText("1800 kg");
+  }
+
+  private void onPhone() {
+    page =
+        COPY.use(
+            new Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setHasTouch(true)
+                .setIsMobile(true));
+  }
+
+  private String rig() {
+    return page.url().replaceFirst("\\?.*", "");
+  }
+
+  @Test
+  void whatWasBegunIsThereAgainAndWhatWasKeptOrTakenBackIsNot() {
+    startFrom("one-tank", "Sea aster");
+    part("Pump").click();
+    page.locator("#f-label").fill("Quiet pump");
+    part("Sink").click();
+    assertThat(page.locator(".panel h2").first()).hasText("Sink");
+    assertThat(page.locator(".draft-note")).hasCount(0);
+    part("Pump").click();
+    assertThat(page.locator("#f-label")).hasValue("Quiet pump");
+    assertThat(page.locator(".draft-note")).isVisible();
+    keep();
+    assertThat(page.locator(".panel h2").first()).hasText("Quiet pump");
+    assertThat(page.locator(".draft-note")).hasCount(0);
+    page.locator("#undo").click();
+    part("Pump").click();
+    assertThat(page.locator("#f-label")).hasValue("Pump");
+    assertThat(page.locator(".draft-note")).hasCount(0);
+    page.locator("#f-label").fill("Loud pump");
+    page.reload();
+    page.locator(".draft-note button").click();
+    assertThat(page.locator("#f-label")).hasValue("Pump");
+  }
+
+  @Test
+  void aBranchComesWithItsTeeAndAFreeEndIsJoinedOrHungOn() {
+    startFrom("one-tank", "Sea lavender");
+    page.locator("a.pick[aria-label='Line pump to sink']").focus();
+    page.keyboard().press("Enter");
+    page.locator("#add-what").selectOption("rinse");
+    page.locator("#add button:has-text('Add it')").click();
+    assertThat(page.locator(".panel h2").first()).hasText("Outside rinse");
+    assertThat(page.locator("[data-say]")).containsText("Teed Outside rinse off pump to sink");
+    String base = rig();
+    page.navigate(base + "?line=pump-out-sink");
+    page.locator("button:has-text('Take the line off')").click();
+    Locator free = page.locator(".free-end[aria-label='Free end: Pump, out, free']");
+    free.focus();
+    page.keyboard().press("Enter");
+    page.locator("#add-what").selectOption("accumulator");
+    page.locator("#add button:has-text('Add it')").click();
+    assertThat(page.locator(".panel h2").first()).hasText("Accumulator");
+    assertThat(page.locator(".ends")).containsText("towards Pump");
+    page.locator("#undo").click();
+    assertThat(page.locator("[data-say]")).containsText("Took back: Hung Accumulator on Pump");
+    page.navigate(base + "?port=pump.out");
+    page.locator("#add-what")
+        .selectOption(
+            page.locator("#add-what optgroup[label='a line to'] option")
+                .first()
+                .getAttribute("value"));
+    page.locator("#add button:has-text('Add it')").click();
+    assertThat(page.locator("[data-say]")).containsText("Joined Pump to");
+  }
+
+  @Test
+  void aPlaceIsAddedOnThePlanAndSomethingPutIntoIt() {
+    startFrom("one-tank", "Sea beet");
+    page.locator("summary:has-text('Add a place')").click();
+    Locator form = page.locator("form[action$='/places']");
+    form.locator("[name=new-label]").fill("Roof box");
+    form.locator("[name=new-spot][value='3-1']").check();
+    form.locator("[name=new-height]").fill("2,4 m");
+    form.locator("button").click();
+    assertThat(page.locator("#keep-form [name=height]")).hasValue("2400");
+    page.locator("#add-what").selectOption("tank");
+    page.locator("#f-add-label").fill("Sun tank");
+    page.locator("#add button:has-text('Add it')").click();
+    assertThat(page.locator(".panel h2").first()).hasText("Sun tank");
+    assertThat(page.locator("#f-height")).hasValue("2500");
+    page.locator("#f-holds").fill("45 L");
+    keep();
+    assertThat(page.locator(".tank-figure")).containsText("45 L to the brim");
+  }
+
+  @Test
+  void onAPhoneAFingerBesideAPartFindsItAndKeepAndUndoStandByTheThumb() {
+    onPhone();
+    startFrom("one-tank", "Sea purslane");
+    BoundingBox pump = part("Pump").locator(".target").first().boundingBox();
+    page.touchscreen().tap(pump.x + pump.width / 2, pump.y - 12);
+    assertThat(page.locator(".panel h2").first()).hasText("Pump");
+    page.locator("#f-label").fill("Quiet pump");
+    assertThat(page.locator("#thumb-undo")).isInViewport();
+    page.locator("#thumb-keep").tap();
+    assertThat(page.locator(".panel h2").first()).hasText("Quiet pump");
+    page.evaluate("scrollTo(0, document.body.scrollHeight / 2)");
+    assertThat(page.locator("#thumb-keep")).isInViewport();
+    page.locator("#thumb-undo").tap();
+    assertThat(part("Quiet pump")).hasCount(0);
+  }
+
+  @Test
+  void onAPhoneTwoFingersEnlargeThePictureAboutThePointBetweenThem() {
+    onPhone();
+    startFrom("one-tank", "Sea holly");
+    double before = page.locator(".cutaway-whole").boundingBox().width;
+    BoundingBox pump = part("Pump").locator(".target").first().boundingBox();
+    double x = pump.x + pump.width / 2;
+    double y = pump.y + pump.height / 2;
+    CDPSession touch = page.context().newCDPSession(page);
+    for (int apart : new int[] {20, 30, 45, 60}) {
+      touch.send(
+          "Input.dispatchTouchEvent",
+          fingers(apart == 20 ? "touchStart" : "touchMove", x, y, apart));
+    }
+    touch.send("Input.dispatchTouchEvent", fingers("touchEnd", x, y, 0));
+    assertThat(page.locator(".cutaway-whole.is-zoomed")).hasCount(1);
+    assertThat(page.locator(".cutaway-whole").boundingBox().width).isGreaterThan(2 * before);
+    BoundingBox after = part("Pump").locator(".target").first().boundingBox();
+    assertThat(after.x + after.width / 2).isCloseTo(x, within(30.0));
+  }
+
+  private static JsonObject fingers(String type, double x, double y, int apart) {
+    JsonArray points = new JsonArray();
+    if (apart > 0) {
+      for (int side : new int[] {-1, 1}) {
+        JsonObject point = new JsonObject();
+        point.addProperty("x", x + side * apart);
+        point.addProperty("y", y);
+        point.addProperty("id", side);
+        points.add(point);
+      }
+    }
+    JsonObject event = new JsonObject();
+    event.addProperty("type", type);
+    event.add("touchPoints", points);
+    return event;
   }
 }

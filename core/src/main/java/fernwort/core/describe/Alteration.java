@@ -51,7 +51,7 @@ public sealed interface Alteration {
     }
   }
 
-  /** A place is added. */
+  /** A place is added, or stands in place of the one with its id. */
   record PlaceAdded(Place place) implements Alteration {
     @Override
     public Rig on(Rig rig) {
@@ -60,7 +60,8 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Added place " + place.label();
+      boolean known = rig.places().stream().anyMatch(p -> p.id().equals(place.id()));
+      return (known ? "Changed place " : "Added place ") + place.label();
     }
   }
 
@@ -140,6 +141,28 @@ public sealed interface Alteration {
     @Override
     public String words(Rig rig) {
       return "Teed %s off %s".formatted(part.label(), RigEdit.of(rig).line(line).label());
+    }
+  }
+
+  /**
+   * A part is hung on a free port.
+   *
+   * @param to the port
+   * @param part the part
+   * @param port its own port there
+   * @param bore bore of the line between them (m)
+   * @param length its length (m)
+   */
+  record PartHungOn(PortRef to, Part part, String port, double bore, double length)
+      implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return RigEdit.of(rig).addAt(part, port, to, bore, length);
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Hung %s on %s".formatted(part.label(), rig.part(to.part()).label());
     }
   }
 

@@ -206,8 +206,8 @@ public final class RigEdit {
             part.port(port),
             bore,
             length,
-            Line.Material.PVC_HOSE,
-            1,
+            Fittings.material(bore),
+            Fittings.USUAL_LOSS,
             List.of()));
   }
 

@@ -1,6 +1,8 @@
 package fernwort.core.guide;
 
+import fernwort.core.describe.Addition;
 import fernwort.core.describe.Fittings;
+import fernwort.core.describe.Plan;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.rig.Axle;
@@ -28,9 +30,6 @@ import java.util.Set;
  * reckoned from where their ends are.
  */
 final class Assembly {
-
-  /** What a line is longer than the way along, across and up: bends and what is left over (m). */
-  private static final double SLACK = 0.15;
 
   private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
@@ -93,9 +92,7 @@ final class Assembly {
 
   /** Returns the point of a spot at some height (m). */
   Point point(Spot spot, double height) {
-    double body = vehicle.nose() - vehicle.rear() - (vehicle.hitch().isPresent() ? 1 : 0);
-    double x = vehicle.rear() + (spot.along() + 0.5) / 5 * body;
-    return new Point(x, (1 - spot.side()) * 0.32 * vehicle.width(), height);
+    return Plan.of(vehicle).point(new Plan.Cell(spot.along(), spot.side()), height);
   }
 
   /** Returns the place of a spot at some height, which it makes when it is the first there. */
@@ -169,7 +166,7 @@ final class Assembly {
     double up = Math.abs(a.z() - b.z());
     boolean rises = over > Math.max(a.z(), b.z());
     double first = rises ? over - a.z() + level / 2 : 0;
-    double length = SLACK + level + (rises ? 2 * over - a.z() - b.z() : up);
+    double length = Addition.SLACK + level + (rises ? 2 * over - a.z() - b.z() : up);
     lines.add(
         new Line(
             "l" + (lines.size() + 1) + "-" + from.part(),

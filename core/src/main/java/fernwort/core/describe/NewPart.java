@@ -1,6 +1,5 @@
-package fernwort.app.rig;
+package fernwort.core.describe;
 
-import fernwort.core.describe.Fittings;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
@@ -124,9 +123,9 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               Fittings.regulator(2.8),
               0.02),
           new NewPart(
-              "surge",
-              "Surge tank",
-              "A small vessel with air on one side, also called accumulator.",
+              "accumulator",
+              "Accumulator",
+              "A small vessel with air on one side, also called surge tank: the pump runs less often.",
               new Kind.Accumulator(2.1e5),
               0.7),
           new NewPart(
@@ -228,14 +227,14 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
     return ALL;
   }
 
-  /** Returns what can be put into a line, having two ends. */
-  public static List<NewPart> forLine() {
+  /** Returns what stands in a line, having two ends. */
+  public static List<NewPart> inLine() {
     return ALL.stream().filter(p -> p.through().isPresent()).toList();
   }
 
-  /** Returns what can stand at the end of a branch. */
-  public static List<NewPart> forEnd() {
-    return ALL.stream().filter(p -> !(p.kind() instanceof Kind.Tee)).toList();
+  /** Returns what stands at the end of a line, having one end, or openings of its own. */
+  public static List<NewPart> atEnd() {
+    return ALL.stream().filter(p -> p.through().isEmpty()).toList();
   }
 
   /**
@@ -250,8 +249,21 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
         .orElseThrow(() -> new Refusal("“" + id + "” cannot be added; pick one of the list"));
   }
 
-  /** The two ports by which it stands in a line. */
-  record Through(String first, String second) {}
+  /** Returns the water that an ordinary body of a kind holds (m³), where it is known. */
+  public static Optional<Double> body(Kind kind) {
+    return ALL.stream()
+        .filter(p -> p.kind().getClass().equals(kind.getClass()))
+        .map(p -> p.bodyLitres() / 1000)
+        .findFirst();
+  }
+
+  /**
+   * The two ports by which it stands in a line.
+   *
+   * @param in the one that water comes in by
+   * @param out the one that it goes on by
+   */
+  record Through(String in, String out) {}
 
   Optional<Through> through() {
     return switch (kind) {
@@ -267,12 +279,18 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
     };
   }
 
-  /** The port by which it ends a branch: its first that takes water in or gives it. */
-  String end() {
+  /**
+   * Returns the port by which it hangs on a line or another port.
+   *
+   * @param fromIt whether water is to come from it rather than go to it
+   * @param air whether it is air that passes there
+   */
+  String end(boolean fromIt, boolean air) {
     return switch (kind) {
       case Kind.GravityFiller k -> "out";
-      case Kind.Tank k -> "fill";
-      default -> kind.ports().getFirst();
+      case Kind.Tank k -> air ? "vent" : fromIt ? "feed" : "fill";
+      default ->
+          through().map(t -> fromIt ? t.out() : t.in()).orElseGet(() -> kind.ports().getFirst());
     };
   }
 

@@ -1,0 +1,175 @@
+package fernwort.app.rig;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.describe.Addition;
+import fernwort.core.describe.Alteration;
+import fernwort.core.describe.NewPart;
+import fernwort.core.describe.PortNames;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The one form by which something is added where somebody tapped: at a line, a port, a place. */
+final class AddForm {
+
+  private static final String LINE = "line:";
+  private static final String PORT = "port:";
+  private static final String PLACE = "place:";
+  private static final String JOIN = "join:";
+
+  private AddForm() {}
+
+  /** A port in an address. */
+  static String name(PortRef port) {
+    return port.part() + "." + port.port();
+  }
+
+  /** Returns the form for what was picked; none for a part, or for nothing. */
+  static Optional<DescribeView.AddView> at(
+      Rig rig, PortNames names, Describing.Picked picked, Units units) {
+    if (rig.lines().stream().anyMatch(l -> l.id().equals(picked.line()))) {
+      return Optional.of(line(names, RigEdit.of(rig).line(picked.line()), rig, units));
+    }
+    Optional<PortRef> free =
+        names.free().stream().filter(p -> name(p).equals(picked.port())).findFirst();
+    if (free.isPresent()) {
+      return Optional.of(port(names, free.orElseThrow(), units));
+    }
+    return rig.places().stream()
+        .filter(p -> p.id().equals(picked.place()))
+        .findFirst()
+        .map(p ->
+            new DescribeView.AddView(
+                PLACE + p.id(),
+                "Add something here",
+                "It is joined to nothing yet; then tap one of its free ends.",
+                List.of(new DescribeView.Group("", options(NewPart.all()))),
+                List.of(name(), height(units, p.z()))));
+  }
+
+  private static DescribeView.AddView line(PortNames names, Line line, Rig rig, Units units) {
+    List<Field> fields = new ArrayList<>();
+    fields.add(name());
+    fields.add(
+        Field.choice(
+            "towards",
+            "Water goes on towards",
+            name(Addition.onward(rig, line)),
+            List.of(
+                new Field.Option(name(line.to()), names.beyond(line.from())),
+                new Field.Option(name(line.from()), names.beyond(line.to())))));
+    fields.add(length(units, "For a branch; empty if nobody measured."));
+    return new DescribeView.AddView(
+        LINE + line.id(),
+        "Add something here",
+        "What lets water pass is put into the line; what ends one gets a tee and a branch.",
+        List.of(
+            new DescribeView.Group("into the line", options(NewPart.inLine())),
+            new DescribeView.Group("on a branch", options(NewPart.atEnd()))),
+        fields);
+  }
+
+  private static DescribeView.AddView port(PortNames names, PortRef port, Units units) {
+    List<DescribeView.Group> groups = new ArrayList<>();
+    groups.add(new DescribeView.Group("something new", options(NewPart.all())));
+    List<Field.Option> others =
+        names.free().stream()
+            .filter(p -> !p.part().equals(port.part()))
+            .map(p -> new Field.Option(JOIN + name(p), names.full(p)))
+            .toList();
+    if (!others.isEmpty()) {
+      groups.add(new DescribeView.Group("a line to", others));
+    }
+    return new DescribeView.AddView(
+        PORT + name(port),
+        "At " + names.full(port),
+        "What is hung on it gets a line between.",
+        groups,
+        List.of(name(), length(units, "Of the line; empty if nobody measured.")));
+  }
+
+  private static List<Field.Option> options(List<NewPart> parts) {
+    return parts.stream().map(p -> new Field.Option(p.id(), p.label())).toList();
+  }
+
+  private static Field name() {
+    return Field.text("add-label", "Its name", "", "");
+  }
+
+  private static Field length(Units units, String hint) {
+    return Field.number("add-length", "Length", "", units.unit(Measure.LENGTH).sign(), hint);
+  }
+
+  private static Field height(Units units, double si) {
+    return Field.number(
+        "add-height",
+        "Height over the ground",
+        "",
+        units.unit(Measure.LENGTH).sign(),
+        "Empty: as high as the place, %s.".formatted(units.show(Measure.LENGTH, si)));
+  }
+
+  /**
+   * Reads the form.
+   *
+   * @throws Refusal when it points at nothing that is there
+   */
+  static Alteration read(Rig rig, Map<String, String> form, Units units) {
+    Values v = new Values(form, units, List.of());
+    Optional<Double> length = v.optional("add-length", "Length", Measure.LENGTH, 0.03, 15);
+    Optional<Double> height = v.optional("add-height", "Height", Measure.LENGTH, -1, 4.5);
+    v.settle();
+    String at = v.text("at");
+    String what = v.text("what");
+    if (what.startsWith(JOIN) && at.startsWith(PORT)) {
+      PortRef from = free(rig, at.substring(PORT.length()));
+      return Addition.joined(rig, from, free(rig, what.substring(JOIN.length())), length);
+    }
+    Addition addition =
+        new Addition(
+            NewPart.of(what),
+            v.text("add-label"),
+            Optional.of(v.text("towards")).filter(t -> !t.isEmpty()).map(AddForm::port),
+            length,
+            height);
+    return addition.at(rig, where(rig, at));
+  }
+
+  private static Addition.Where where(Rig rig, String at) {
+    if (at.startsWith(LINE)) {
+      return new Addition.OnLine(at.substring(LINE.length()));
+    }
+    if (at.startsWith(PLACE)) {
+      return new Addition.InPlace(at.substring(PLACE.length()));
+    }
+    if (at.startsWith(PORT)) {
+      return new Addition.OnPort(free(rig, at.substring(PORT.length())));
+    }
+    throw new Refusal("Nothing was tapped; tap a line, a free end or a place, and add it there");
+  }
+
+  private static PortRef free(Rig rig, String name) {
+    PortRef port = port(name);
+    if (!PortNames.of(rig).free().contains(port)) {
+      throw new Refusal(
+          "“%s” is no free end any more; look again, and tap one that is".formatted(name));
+    }
+    return port;
+  }
+
+  private static PortRef port(String text) {
+    int dot = text.lastIndexOf('.');
+    if (dot < 0) {
+      throw new Refusal("“" + text + "” is no port; pick one of the list");
+    }
+    return new PortRef(text.substring(0, dot), text.substring(dot + 1));
+  }
+}

@@ -1,0 +1,138 @@
+package fernwort.app.rig;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.bench.Obstacle;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.ProfilePoint;
+import fernwort.core.say.Scale;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** A line as people see it: bore, length, what it is made of, what stands in it, how it runs. */
+final class LineForm {
+
+  private static final int SPARE = 2;
+  private static final int MOST = 20;
+  private static final double LONGEST = 15;
+
+  private final Units units;
+
+  LineForm(Units units) {
+    this.units = units;
+  }
+
+  List<Field> fields(Line line) {
+    return List.of(
+        Field.text("label", "Tag", line.label(), "What you write on it before you take it off."),
+        Describing.length(units, "bore", "Bore", line.bore(), "Inside; printed on the pipe."),
+        Describing.length(units, "length", "Length", line.length(), "Along the run."),
+        Field.choice(
+            "material",
+            "Material",
+            Values.key(line.material()),
+            Values.options(Line.Material.class)),
+        counts(line),
+        profile(line));
+  }
+
+  /** What stands in it, counted; empty boxes leave its losses as they are. */
+  private static Field counts(Line line) {
+    List<Field> row =
+        Arrays.stream(Obstacle.values())
+            .map(o -> Field.number(id(o), o.words(), "", "", ""))
+            .toList();
+    return Field.table(
+        "fittings",
+        "What stands in it",
+        "Count what the water meets; as it is now it takes as much as %s elbows. Leave all empty to keep that."
+            .formatted(Scale.rounded(line.minorLoss() / Obstacle.ELBOW.coefficient(), 1)),
+        new Field.Table(
+            Arrays.stream(Obstacle.values()).map(o -> new Field.Head(o.words(), id(o))).toList(),
+            List.of(row),
+            false));
+  }
+
+  private static String id(Obstacle obstacle) {
+    return obstacle.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  private Field profile(Line line) {
+    List<List<Field>> rows = new ArrayList<>();
+    for (int i = 0; i < Math.min(MOST, line.profile().size() + SPARE); i++) {
+      boolean there = i < line.profile().size();
+      rows.add(
+          List.of(
+              there
+                  ? Describing.length(
+                      units, along(i), "Along it", line.profile().get(i).along(), "")
+                  : Field.number(along(i), "Along it", "", "", ""),
+              there
+                  ? Describing.length(units, up(i), "Height", line.profile().get(i).height(), "")
+                  : Field.number(up(i), "Height", "", "", "")));
+    }
+    return Field.table(
+        "profile",
+        "Rises and sags (" + units.unit(Measure.LENGTH).sign() + ")",
+        "A row for each low or high spot: how far along the line, how high over the ground.",
+        new Field.Table(
+            List.of(new Field.Head("along it", ""), new Field.Head("over the ground", "")),
+            rows,
+            false));
+  }
+
+  private static String along(int row) {
+    return "along-" + row;
+  }
+
+  private static String up(int row) {
+    return "up-" + row;
+  }
+
+  /** Reads the form of a line. */
+  Line read(Line old, Map<String, String> form) {
+    Values v = new Values(form, units, fields(old));
+    double bore = v.amount("bore", "Bore", Measure.LENGTH, 0.004, 0.16);
+    double length = v.amount("length", "Length", Measure.LENGTH, 0.03, LONGEST);
+    Line changed =
+        new Line(
+            old.id(),
+            v.text("label"),
+            old.from(),
+            old.to(),
+            bore,
+            length,
+            v.choice("material", "Material", Line.Material.class),
+            losses(old, v),
+            spots(v));
+    v.settle();
+    return changed;
+  }
+
+  private static double losses(Line old, Values v) {
+    boolean counted = Arrays.stream(Obstacle.values()).anyMatch(o -> !v.text(id(o)).isEmpty());
+    return counted
+        ? Arrays.stream(Obstacle.values())
+            .filter(o -> !v.text(id(o)).isEmpty())
+            .mapToDouble(o -> o.coefficient() * v.plain(id(o), "How many " + o.words()))
+            .sum()
+        : old.minorLoss();
+  }
+
+  private static List<ProfilePoint> spots(Values v) {
+    List<ProfilePoint> spots = new ArrayList<>();
+    for (int i = 0; i < MOST; i++) {
+      if (!v.text(along(i)).isEmpty() || !v.text(up(i)).isEmpty()) {
+        spots.add(
+            new ProfilePoint(
+                v.amount(along(i), "Rises and sags, along the line", Measure.LENGTH),
+                v.amount(up(i), "Rises and sags, height", Measure.LENGTH)));
+      }
+    }
+    return spots;
+  }
+}

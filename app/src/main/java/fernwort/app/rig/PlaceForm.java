@@ -1,0 +1,75 @@
+package fernwort.app.rig;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.describe.Plan;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Rig;
+import java.util.List;
+import java.util.Map;
+
+/** A place of a rig: its name, how one gets at it, where it is on the plan, how high. */
+final class PlaceForm {
+
+  private static final double OVER_THE_FLOOR = 0.6;
+  private static final Plan.Cell MIDDLE = new Plan.Cell(2, 1);
+
+  private final Rig rig;
+  private final Units units;
+
+  PlaceForm(Rig rig, Units units) {
+    this.rig = rig;
+    this.units = units;
+  }
+
+  DescribeView.PlaceView view(Place place) {
+    return new DescribeView.PlaceView(place.id(), place.label(), fields(place));
+  }
+
+  /** The form for one more place. */
+  List<Field> blank() {
+    return fields(anew());
+  }
+
+  /** A place that is not there yet, in the middle of the vehicle. */
+  Place anew() {
+    Point middle = Plan.of(rig.vehicle()).point(MIDDLE, 0);
+    return new Place("", "", "", middle.x(), middle.y(), rig.vehicle().floor() + OVER_THE_FLOOR);
+  }
+
+  private List<Field> fields(Place place) {
+    String p = prefix(place);
+    Plan.Cell cell = Plan.of(rig.vehicle()).cell(place.x(), place.y());
+    return List.of(
+        Field.text(p + "label", "Its name", place.label(), ""),
+        Field.text(
+            p + "reach", "How you get at it", place.reach(), "As in “kneel at the rear door”."),
+        Field.spot(p + "spot", "Where it is", cell.along() + "-" + cell.side()),
+        Describing.length(units, p + "height", "Height over the ground", place.z(), ""));
+  }
+
+  /** Two forms for places may stand on a page: the fields of that for a new one have a prefix. */
+  private static String prefix(Place place) {
+    return place.id().isEmpty() ? "new-" : "";
+  }
+
+  /** Reads the form of a place; one without an id is new. */
+  Place read(Place old, Map<String, String> form) {
+    Values v = new Values(form, units, fields(old));
+    String p = prefix(old);
+    String label = v.text(p + "label");
+    double height = v.amount(p + "height", "Height over the ground", Measure.LENGTH, -1, 4.5);
+    v.settle();
+    String id = old.id().isEmpty() ? RigEdit.of(rig).freeId(label) : old.id();
+    String spot = v.text(p + "spot");
+    if (v.isAsShown(p + "spot") || !spot.matches("[0-4]-[0-2]")) {
+      return new Place(id, label, v.text(p + "reach"), old.x(), old.y(), height);
+    }
+    Plan.Cell cell = new Plan.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
+    Point at = Plan.of(rig.vehicle()).point(cell, height);
+    return new Place(id, label, v.text(p + "reach"), at.x(), at.y(), height);
+  }
+}

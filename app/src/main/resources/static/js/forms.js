@@ -1,0 +1,110 @@
+// Forms lose nothing: what cannot be read is told at its field, and what was begun and not kept yet
+// is there again when somebody comes back to it.
+const NOT_TYPED = ["version", "sure", "_csrf"];
+
+function fieldOf(form, name) {
+  return [...form.elements].find((element) => element.name === name);
+}
+
+// --- slips at their fields -----------------------------------------------------------------------
+
+function clearSlip(field) {
+  document.getElementById(`e-${field.name}`)?.remove();
+  field.removeAttribute("aria-invalid");
+  field.removeAttribute("aria-describedby");
+}
+
+function showSlip(form, name, sentence) {
+  const field = fieldOf(form, name);
+  if (!field) return null;
+  clearSlip(field);
+  const words = document.createElement("small");
+  words.id = `e-${name}`;
+  words.className = "field-error";
+  words.textContent = `${sentence}.`;
+  field.setAttribute("aria-invalid", "true");
+  field.setAttribute("aria-describedby", words.id);
+  field.after(words);
+  for (let at = field.closest("details"); at; at = at.parentElement.closest("details")) {
+    at.open = true;
+  }
+  return field;
+}
+
+document.addEventListener("htmx:responseError", (event) => {
+  const slips = event.detail.xhr.getResponseHeader("X-Slips");
+  const form = event.detail.elt.closest("form");
+  if (!slips || !form) return;
+  const wrong = [...new URLSearchParams(slips)].map(([name, words]) => showSlip(form, name, words));
+  [...form.elements].find((element) => wrong.includes(element))?.focus();
+});
+
+// --- drafts --------------------------------------------------------------------------------------
+
+function key(form) {
+  const at = form.elements.at?.value ?? "";
+  return `draft ${new URL(form.action).pathname} ${at}`;
+}
+
+function typed(form) {
+  return JSON.stringify(
+    [...new FormData(form)].filter(([name, value]) => !NOT_TYPED.includes(name) && value !== ""),
+  );
+}
+
+function note(form) {
+  if (form.querySelector(".draft-note")) return;
+  const words = document.createElement("p");
+  words.className = "draft-note";
+  words.setAttribute("role", "status");
+  words.textContent = "Begun before, and not kept yet. ";
+  const forget = document.createElement("button");
+  forget.type = "button";
+  forget.className = "tool";
+  forget.textContent = "Forget it";
+  forget.addEventListener("click", () => {
+    sessionStorage.removeItem(key(form));
+    form.reset();
+    words.remove();
+  });
+  words.append(forget);
+  form.prepend(words);
+}
+
+function restore(form) {
+  form.dataset.shown = typed(form);
+  const draft = sessionStorage.getItem(key(form));
+  if (!draft || draft === form.dataset.shown) return;
+  const begun = JSON.parse(draft);
+  for (const element of form.elements) {
+    if (!element.name || element.type === "hidden") continue;
+    const values = begun.filter(([name]) => name === element.name).map(([, value]) => value);
+    if (element.type === "checkbox" || element.type === "radio") {
+      element.checked = values.includes(element.value);
+    } else {
+      element.value = values[0] ?? "";
+    }
+  }
+  note(form);
+}
+
+function restoreAll() {
+  document.querySelectorAll("form[data-draft]").forEach(restore);
+}
+
+document.addEventListener("input", (event) => {
+  if (event.target.hasAttribute?.("aria-invalid")) clearSlip(event.target);
+  const form = event.target.closest?.("form[data-draft]");
+  if (!form) return;
+  const now = typed(form);
+  if (now === form.dataset.shown) sessionStorage.removeItem(key(form));
+  else sessionStorage.setItem(key(form), now);
+});
+document.addEventListener("htmx:beforeSwap", (event) => {
+  const form = event.detail.requestConfig?.elt;
+  if (form?.matches?.("form[data-draft]") && event.detail.xhr.status < 400) {
+    sessionStorage.removeItem(key(form));
+  }
+});
+document.addEventListener("htmx:afterSettle", restoreAll);
+restoreAll();

@@ -1,0 +1,180 @@
+package fernwort.core.describe;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Ports by what they lead to, as one finds them on the rig: nobody knows which end of a valve is
+ * "b". From a port its line is followed through whatever only lets water pass, to the next things
+ * that have a use of their own; a search in breadth, linear in the lines.
+ */
+public final class PortNames {
+
+  private static final int MOST = 2;
+
+  private final Rig rig;
+  private final Map<PortRef, Line> lines;
+
+  private PortNames(Rig rig) {
+    this.rig = rig;
+    lines = rig.linesByPort();
+  }
+
+  /** Names the ports of a rig. */
+  public static PortNames of(Rig rig) {
+    return new PortNames(rig);
+  }
+
+  /** What is found at the end of a way. */
+  private enum Role {
+    /** It has a use of its own: the way is named after it. */
+    END,
+    /** It only ends the way: named where there is nothing else. */
+    STUB,
+    /** Water passes it. */
+    PASSED
+  }
+
+  private static Role role(Kind kind) {
+    return switch (kind) {
+      case Kind.Tank k -> Role.END;
+      case Kind.ThreeWayValve k -> Role.END;
+      case Kind.Pump k -> Role.END;
+      case Kind.Macerator k -> Role.END;
+      case Kind.Heater k -> Role.END;
+      case Kind.Fixture k -> Role.END;
+      case Kind.HoseInlet k -> Role.END;
+      case Kind.GravityFiller k -> Role.END;
+      case Kind.OpenEnd k -> Role.END;
+      case Kind.PortableContainer k -> Role.END;
+      case Kind.AirAdmittanceValve k -> Role.END;
+      case Kind.Accumulator k -> Role.STUB;
+      case Kind.Plug k -> Role.STUB;
+      case Kind.TwoWayValve k -> Role.PASSED;
+      case Kind.CheckValve k -> Role.PASSED;
+      case Kind.Regulator k -> Role.PASSED;
+      case Kind.Strainer k -> Role.PASSED;
+      case Kind.Filter k -> Role.PASSED;
+      case Kind.Tee k -> Role.PASSED;
+      case Kind.Manifold k -> Role.PASSED;
+      case Kind.DrainTrap k -> Role.PASSED;
+    };
+  }
+
+  /** Returns the names of what a port leads to, the nearest first; none for a free one. */
+  public List<String> leadsTo(PortRef port) {
+    Set<String> ends = new LinkedHashSet<>();
+    Set<String> stubs = new LinkedHashSet<>();
+    Set<String> seen = new HashSet<>(Set.of(port.part()));
+    ArrayDeque<PortRef> from = new ArrayDeque<>(List.of(port));
+    while (!from.isEmpty()) {
+      PortRef at = from.removeFirst();
+      Line line = lines.get(at);
+      if (line == null || !seen.add(line.other(at).part())) {
+        continue;
+      }
+      Part next = rig.part(line.other(at).part());
+      switch (role(next.kind())) {
+        case END -> ends.add(next.label());
+        case STUB -> stubs.add(next.label());
+        case PASSED -> {
+          stubs.add(next.label());
+          next.kind().ports().stream()
+              .map(next::port)
+              .filter(p -> !p.equals(line.other(at)))
+              .forEach(from::add);
+        }
+      }
+    }
+    return List.copyOf(ends.isEmpty() ? stubs : ends);
+  }
+
+  /**
+   * Returns a port in words, as in "towards Pump", "out, towards Sink and Shower", or "free end"
+   * where nothing is joined to it. Two ports of a part that lead to the same are told apart by
+   * their lines.
+   */
+  public String words(PortRef port) {
+    String own = own(rig.part(port.part()).kind(), port.port());
+    if (!lines.containsKey(port)) {
+      return own.isEmpty() ? beyond(port) : own + ", free";
+    }
+    return (own.isEmpty() ? "" : own + ", ") + "towards " + beyond(port);
+  }
+
+  /**
+   * Returns what is beyond a port, as in "Sink and Shower", or "free end b" where nothing is joined
+   * to it.
+   */
+  public String beyond(PortRef port) {
+    Line line = lines.get(port);
+    if (line == null) {
+      return "free end " + port.port();
+    }
+    String ends = listed(leadsTo(port));
+    boolean ours = own(rig.part(port.part()).kind(), port.port()).isEmpty();
+    return ours && isAmbiguous(port) ? "%s by “%s”".formatted(ends, line.label()) : ends;
+  }
+
+  /** Returns where a port is, as in "Fresh, feed" or "Selector". */
+  public String at(PortRef port) {
+    Part part = rig.part(port.part());
+    String own = own(part.kind(), port.port());
+    return own.isEmpty() ? part.label() : part.label() + ", " + own;
+  }
+
+  /** Returns a port in words with the part it belongs to, as in "Selector, towards Pump". */
+  public String full(PortRef port) {
+    return rig.part(port.part()).label() + ", " + words(port);
+  }
+
+  /**
+   * Returns every port that nothing is joined to, the mouths left out that are meant to be open.
+   */
+  public List<PortRef> free() {
+    List<PortRef> free = new ArrayList<>();
+    for (Part part : rig.parts()) {
+      for (String port : part.kind().ports()) {
+        if (!lines.containsKey(part.port(port))) {
+          free.add(part.port(port));
+        }
+      }
+    }
+    return free;
+  }
+
+  private boolean isAmbiguous(PortRef port) {
+    Part part = rig.part(port.part());
+    List<String> here = leadsTo(port);
+    return part.kind().ports().stream()
+        .map(part::port)
+        .anyMatch(p -> !p.equals(port) && lines.containsKey(p) && leadsTo(p).equals(here));
+  }
+
+  /** What is written or seen on the part itself; a letter or a number of ours is not. */
+  private static String own(Kind kind, String port) {
+    boolean ours = kind instanceof Kind.Valve || kind instanceof Kind.Tee || port.matches("\\d+");
+    return ours || kind.ports().size() == 1 ? "" : port;
+  }
+
+  private static String listed(List<String> names) {
+    return switch (names.size()) {
+      case 0 -> "nothing";
+      case 1 -> names.getFirst();
+      case 2 -> names.getFirst() + " and " + names.getLast();
+      default ->
+          "%s and %d more"
+              .formatted(String.join(", ", names.subList(0, MOST)), names.size() - MOST);
+    };
+  }
+}

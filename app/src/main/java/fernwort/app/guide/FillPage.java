@@ -11,6 +11,7 @@ import fernwort.core.rig.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** How the fresh tanks are filled: neck, jug, mains, float; and the hose inlet. */
@@ -36,6 +37,15 @@ final class FillPage implements GuidePage {
       fields.add(tick(tank, Fill.JUG, "From a jug, poured into the neck"));
       fields.add(tick(tank, Fill.MAINS, "From the hose inlet, under pressure"));
       fields.add(tick(tank, Fill.FLOAT, "From the hose inlet, with a float that shuts"));
+      List<Field.Option> others = others(answers, tank);
+      if (others.size() > 1) {
+        fields.add(
+            Field.choice(
+                t + "from",
+                "From another tank, by a pump of its own",
+                tank.from().orElse(""),
+                others));
+      }
       fields.add(Field.spot(t + "neck", "Where its neck is", Sheet.spot(tank.neck())));
       fields.add(
           GuidePage.amount(
@@ -77,6 +87,15 @@ final class FillPage implements GuidePage {
     return cards;
   }
 
+  private static List<Field.Option> others(Answers answers, Tank tank) {
+    List<Field.Option> others = new ArrayList<>();
+    others.add(new Field.Option("", "no"));
+    answers.tanks(Contents.FRESH).stream()
+        .filter(t -> !t.id().equals(tank.id()))
+        .forEach(t -> others.add(new Field.Option(t.id(), t.label())));
+    return others;
+  }
+
   private static Field tick(Tank tank, Fill fill, String label) {
     return Field.tick(tank.id() + "-" + fill.name(), label, tank.fills().contains(fill), "");
   }
@@ -107,10 +126,20 @@ final class FillPage implements GuidePage {
         fills.add(fill);
       }
     }
+    Optional<String> from =
+        sheet.has(t + "from")
+            ? Optional.of(sheet.text(t + "from")).filter(id -> !id.isEmpty())
+            : was.from();
     return was.filled(
-        fills,
-        sheet.spot(t + "neck", was.neck()),
-        sheet.amount(
-            t + "neck-height", was.label() + ", neck", Measure.LENGTH, was.neckHeight(), 0.1, 4));
+            fills,
+            sheet.spot(t + "neck", was.neck()),
+            sheet.amount(
+                t + "neck-height",
+                was.label() + ", neck",
+                Measure.LENGTH,
+                was.neckHeight(),
+                0.1,
+                4))
+        .filledFrom(from);
   }
 }

@@ -9,26 +9,29 @@ import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.app.web.Visitor;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers;
-import fernwort.core.guide.Guided;
 import fernwort.core.guide.ReadyAnswers;
-import fernwort.core.review.Finding;
-import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -59,8 +62,6 @@ class GuideController {
 
   /** The button that was pressed. */
   private static final String DO = "do";
-
-  private static final int MOST_FINDINGS = 12;
 
   private final Descriptions rigs;
   private final States states;
@@ -98,7 +99,7 @@ class GuideController {
     OpenRig rig = rigs.open(id);
     Guides.Given given = guides.given(rig);
     if (page.equals(LOOK)) {
-      return look(rig, given, units, model);
+      return look(rig, given, levels(rig, units), Map.of(), units, model);
     }
     GuidePage asked = page(page);
     return ask(rig, given, asked, asked.cards(given.answers(), units), Map.of(), units, model);
@@ -112,6 +113,8 @@ class GuideController {
       @RequestHeader(name = "HX-Request", defaultValue = "false") boolean byScript,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units,
+      HttpServletRequest request,
+      HttpServletResponse response,
       Model model) {
     GuidePage asked = page(page);
     if (byScript) {
@@ -121,6 +124,13 @@ class GuideController {
     Sheet sheet = new Sheet(form, units);
     Answers answers = guides.answer(id, who, asked, sheet);
     OpenRig now = rigs.open(id);
+    Optional<Units> other = UnitChoice.chosen(sheet);
+    if (other.isPresent()) {
+      ResponseCookie kept = Visitor.keeping(other.orElseThrow(), request);
+      response.addHeader(HttpHeaders.SET_COOKIE, kept.toString());
+      // Every number on the page is in the units from before: it is loaded anew.
+      response.setHeader("HX-Refresh", Boolean.toString(byScript));
+    }
     if (sheet.errors().isEmpty() && !byScript) {
       boolean onward = "next".equals(form.get(DO));
       return "redirect:/rigs/%s/guide/%s".formatted(id, onward ? next(asked) : asked.id());
@@ -151,7 +161,8 @@ class GuideController {
                             ? f.holding(form.getOrDefault(f.name(), ""))
                             : f)
                     .toList(),
-                c.buttons()))
+                c.buttons(),
+                c.sketch()))
         .toList();
   }
 
@@ -215,29 +226,19 @@ class GuideController {
     return String.format(Locale.ROOT, "%s; full, the fresh water lasts %.1f days", litres, days);
   }
 
-  private String look(OpenRig rig, Guides.Given given, Units units, Model model) {
+  private String look(
+      OpenRig rig,
+      Guides.Given given,
+      List<Field> levels,
+      Map<String, String> errors,
+      Units units,
+      Model model) {
     fill(rig, given, LOOK, units, model);
-    Guided guided = Guided.of(given.answers());
-    model.addAttribute("ways", guided.ways().stream().map(units::say).toList());
-    model.addAttribute(
-        "guesses",
-        guided.guesses().stream()
-            .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
-            .toList());
-    model.addAttribute("flow", guided.flow().map(units::say).orElse(""));
-    model.addAttribute(
-        "findings",
-        LayoutReview.of(rig.plumbing()).stream()
-            .filter(f -> f.risk() != Finding.Risk.BOTHER)
-            .limit(MOST_FINDINGS)
-            .map(f -> new Said(units.say(f.title()), units.say(f.mend())))
-            .toList());
-    model.addAttribute("tanks", levels(rig, units));
+    model.addAttribute("look", LookBack.of(rig, given.answers(), units));
+    model.addAttribute("tanks", levels);
+    model.addAttribute("errors", errors);
     return "guide-look";
   }
-
-  /** Two sentences that belong together. */
-  public record Said(String what, String more) {}
 
   private List<Field> levels(OpenRig rig, Units units) {
     Standing now = states.of(rig);
@@ -259,23 +260,39 @@ class GuideController {
       @PathVariable String id,
       @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,
-      @ModelAttribute("units") Units units) {
+      @ModelAttribute("units") Units units,
+      Model model) {
     OpenRig rig = rigs.open(id);
-    for (Part tank : rig.plumbing().tanks()) {
-      Optional<String> typed =
-          Optional.ofNullable(form.get(tank.id())).filter(text -> !text.isBlank());
-      if (typed.isPresent()) {
-        double volume = units.parse(tank.label() + ", now", Measure.VOLUME, typed.orElseThrow());
-        states.record(
-            rig,
-            tank.id(),
-            new Reading.Volume(volume),
-            units.show(Measure.VOLUME, volume),
-            clock.instant(),
-            who);
-      }
+    Sheet sheet = new Sheet(form, units);
+    rig.plumbing().tanks().forEach(tank -> record(rig, tank, sheet, who));
+    if (sheet.errors().isEmpty()) {
+      return "redirect:/rigs/%s/board".formatted(id);
     }
-    return "redirect:/rigs/%s/board".formatted(id);
+    List<Field> typed =
+        levels(rig, units).stream()
+            .map(f -> sheet.errors().containsKey(f.name()) ? f.holding(sheet.text(f.name())) : f)
+            .toList();
+    return look(rigs.open(id), guides.given(rig), typed, sheet.errors(), units, model);
+  }
+
+  /** Records what a tank holds; what cannot be is noted at its field, the others are recorded. */
+  private void record(OpenRig rig, Part tank, Sheet sheet, String who) {
+    if (sheet.text(tank.id()).isEmpty()) {
+      return;
+    }
+    Units units = sheet.units();
+    try {
+      double volume = units.parse(tank.label() + ", now", Measure.VOLUME, sheet.text(tank.id()));
+      states.record(
+          rig,
+          tank.id(),
+          new Reading.Volume(volume),
+          units.show(Measure.VOLUME, volume),
+          clock.instant(),
+          who);
+    } catch (Refusal refusal) {
+      sheet.error(tank.id(), units.say(refusal.saying()));
+    }
   }
 
   private static GuidePage page(String id) {

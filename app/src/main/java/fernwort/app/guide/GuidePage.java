@@ -2,9 +2,11 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
 import fernwort.core.guide.Answers;
 import java.util.List;
+import java.util.Optional;
 
 /** One page of questions about a rig. */
 interface GuidePage {
@@ -29,10 +31,21 @@ interface GuidePage {
    * @param hint what to look at; empty for nothing
    * @param fields the questions
    * @param buttons what else can be done with it
+   * @param sketch a sketch to tap on, where there is one
    */
-  record Card(String id, String title, String hint, List<Field> fields, List<Button> buttons) {
+  record Card(
+      String id,
+      String title,
+      String hint,
+      List<Field> fields,
+      List<Button> buttons,
+      Optional<FaceSketch> sketch) {
     Card(String id, String title, String hint, List<Field> fields) {
       this(id, title, hint, fields, List.of());
+    }
+
+    Card(String id, String title, String hint, List<Field> fields, List<Button> buttons) {
+      this(id, title, hint, fields, buttons, Optional.empty());
     }
   }
 

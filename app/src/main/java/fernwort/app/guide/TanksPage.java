@@ -9,9 +9,9 @@ import fernwort.core.guide.Answers.Size;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tank;
 import fernwort.core.rig.Contents;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
@@ -129,8 +129,7 @@ final class TanksPage implements GuidePage {
         was.id(),
         sheet.words(t + "label", was.label()),
         was.contents(),
-        sheet.optional(
-            t + "litres", was.label() + ", litres", Measure.VOLUME, was.litres(), 0.002, 5),
+        litres(was, sheet),
         size(was, sheet),
         sheet.tick(t + "inside"),
         sheet.spot(t + "spot", was.spot()),
@@ -141,7 +140,9 @@ final class TanksPage implements GuidePage {
         was.neckHeight(),
         was.ventEnd(),
         was.ventRises(),
-        sheet.choice(t + "drain", was.drain()));
+        sheet.choice(t + "drain", was.drain()),
+        was.from(),
+        was.openings());
   }
 
   /** Three sizes in one box; a unit at the end holds for all three. */
@@ -151,32 +152,43 @@ final class TanksPage implements GuidePage {
     if (text.isEmpty()) {
       return Optional.empty();
     }
-    String[] three = text.toLowerCase(Locale.ROOT).split("\\s*(?:x|×|\\*| by )\\s*");
-    if (three.length != 3) {
-      sheet.error(
-          field,
-          "%s: “%s” needs three sizes, such as 900 x 400 x 290".formatted(was.label(), text));
+    if (was.size().filter(z -> size(z, sheet.units()).equals(text)).isPresent()) {
       return was.size();
     }
-    String unit = three[2].replaceAll("^[0-9.,/ ]+", "");
-    double[] si = new double[3];
-    for (int i = 0; i < 3; i++) {
-      String one = three[i].matches(".*[a-z\"'].*") ? three[i] : three[i] + " " + unit;
-      try {
-        si[i] = sheet.units().parse(was.label() + ", sizes", Measure.LENGTH, one.strip());
-      } catch (fernwort.core.say.Refusal refusal) {
-        sheet.error(field, String.valueOf(refusal.getMessage()));
-        return was.size();
-      }
-      if (si[i] < 0.04 || si[i] > HIGHEST) {
-        sheet.error(
-            field,
-            "%s: a side of %s is not possible"
-                .formatted(was.label(), sheet.units().show(Measure.LENGTH, si[i])));
-        return was.size();
-      }
+    try {
+      return Optional.of(size(was, sheet, sheet.units().sizes(was.label() + ", sizes", text)));
+    } catch (Refusal refusal) {
+      sheet.error(field, String.valueOf(refusal.getMessage()));
+      return was.size();
     }
-    return Optional.of(new Size(si[0], si[1], si[2]));
+  }
+
+  /** Three sizes, or length and width where the litres tell the height. */
+  private static Size size(Tank was, Sheet sheet, List<Double> si) {
+    si.stream()
+        .filter(s -> s < 0.04 || s > HIGHEST)
+        .findFirst()
+        .ifPresent(s -> {
+          throw new Refusal(
+              "%s: a side of %s is not possible"
+                  .formatted(was.label(), sheet.units().show(Measure.LENGTH, s)));
+        });
+    if (si.size() == 3) {
+      return new Size(si.get(0), si.get(1), si.get(2));
+    }
+    Optional<Double> litres = litres(was, sheet);
+    if (si.size() == 2 && litres.isPresent()) {
+      return Size.holding(
+          si.get(0), si.get(1), litres.orElseThrow(), sheet.tick(was.id() + "-inside"));
+    }
+    throw new Refusal(
+        "%s: give three sizes, such as 900 x 400 x 290, or two and the litres of its label"
+            .formatted(was.label()));
+  }
+
+  private static Optional<Double> litres(Tank was, Sheet sheet) {
+    return sheet.optional(
+        was.id() + "-litres", was.label() + ", litres", Measure.VOLUME, was.litres(), 0.002, 5);
   }
 
   private static Tank anew(List<Tank> others, Contents contents) {

@@ -48,7 +48,9 @@ final class VehiclePage implements GuidePage {
                     answers.vehicle().length(),
                     "From bumper to bumper, roughly; a trailer without its drawbar."),
                 Field.number(
-                    "people", "How many travel", Integer.toString(answers.people()), "", ""))));
+                    "people", "How many travel", Integer.toString(answers.people()), "", ""),
+                UnitChoice.field(units))),
+        new Card("own-units", "Units of your own", "", UnitChoice.own(units)));
   }
 
   @Override

@@ -2,13 +2,28 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
+import fernwort.core.describe.TankResize;
 import fernwort.core.guide.Answers;
+import fernwort.core.guide.Answers.Face;
+import fernwort.core.guide.Answers.Opening;
 import fernwort.core.guide.Answers.Tank;
+import fernwort.core.guide.Guided;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 
-/** Where each tank's vent ends, and whether it rises first. */
+/** The openings of each tank, shown on a sketch of its faces; where its vent ends. */
 final class VentsPage implements GuidePage {
+
+  private static final double LARGEST = 4;
 
   @Override
   public String id() {
@@ -17,42 +32,172 @@ final class VentsPage implements GuidePage {
 
   @Override
   public String title() {
-    return "Vents";
+    return "Vents and openings";
   }
 
   @Override
   public List<Card> cards(Answers answers, Units units) {
-    return answers.tanks().stream()
-        .map(tank ->
-            new Card(
-                tank.id(),
-                tank.label(),
-                "The thin line from its top, which lets air in and out.",
-                List.of(
-                    GuidePage.amount(
-                        tank.id() + "-vent",
-                        "Its vent ends above the ground",
-                        units,
-                        Measure.LENGTH,
-                        tank.ventEnd(),
-                        "Water runs out there when the tank is full."),
-                    Field.tick(
-                        tank.id() + "-rises", "It rises above that first", tank.ventRises(), ""))))
-        .toList();
+    Guided guided = Guided.of(answers);
+    return answers.tanks().stream().map(tank -> card(tank, answers, guided, units)).toList();
+  }
+
+  private static Card card(Tank tank, Answers answers, Guided guided, Units units) {
+    Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
+    Kind.Tank made = (Kind.Tank) part.kind();
+    List<Field> fields = new ArrayList<>();
+    fields.add(
+        GuidePage.amount(
+            tank.id() + "-vent",
+            "Its vent ends above the ground",
+            units,
+            Measure.LENGTH,
+            tank.ventEnd(),
+            "The thin line from its top, which lets air in and out. Water runs out there when the"
+                + " tank is full."));
+    fields.add(Field.tick(tank.id() + "-rises", "It rises above that first", tank.ventRises(), ""));
+    fields.add(openings(tank, made, answers, units));
+    return new Card(
+        tank.id(),
+        tank.label(),
+        "Its openings stand where they usually do; tap those that stand elsewhere.",
+        fields,
+        List.of(),
+        Optional.of(sketch(tank, made, answers, units)));
+  }
+
+  private static FaceSketch sketch(Tank tank, Kind.Tank made, Answers answers, Units units) {
+    Point inner =
+        new Point(TankResize.length(made), TankResize.width(made), TankResize.height(made));
+    return FaceSketch.of(
+        inner,
+        made.tankPorts().stream()
+            .map(p -> new FaceSketch.Opening(p.id(), words(p, answers), p.at()))
+            .toList(),
+        units,
+        tank.id() + "-open-",
+        true);
+  }
+
+  private static String words(TankPort port, Answers answers) {
+    return switch (port.id()) {
+      case "vent" -> "vent";
+      case "neck" -> "filler neck";
+      case "mains" -> "from the mains";
+      case "feed" -> "to the pump";
+      case "drain" -> "drain";
+      case "transfer" -> "from another tank";
+      default ->
+          answers.tanks().stream()
+              .filter(t -> port.id().equals("to-" + t.id()))
+              .map(t -> "to " + t.label())
+              .findFirst()
+              .orElse(port.id().replace('-', ' '));
+    };
+  }
+
+  private static Field openings(Tank tank, Kind.Tank made, Answers answers, Units units) {
+    List<List<Field>> rows = new ArrayList<>();
+    List<String> names = new ArrayList<>();
+    for (TankPort port : made.tankPorts()) {
+      Optional<Opening> shown =
+          tank.openings().stream().filter(o -> o.port().equals(port.id())).findFirst();
+      String field = field(tank, port.id());
+      String words = words(port, answers);
+      names.add(words);
+      rows.add(
+          List.of(
+              Field.choice(
+                  field + "face",
+                  words + ", its face",
+                  shown.map(o -> o.face().name()).orElse(""),
+                  FACES),
+              length(field + "across", words + ", across", shown.map(Opening::across), units),
+              length(field + "up", words + ", up", shown.map(Opening::up), units)));
+    }
+    return Field.table(
+        tank.id() + "-openings",
+        "Measured from two edges, where you want (%s)".formatted(units.lengthSign()),
+        "Outside, to the middle of the hole: from the rear edge and from the lower one; on top and"
+            + " bottom from the right one instead, on rear and front across from the right.",
+        new Field.Table(HEADS, rows, false, names));
+  }
+
+  private static final List<Field.Head> HEADS =
+      List.of(new Field.Head("face", ""), new Field.Head("across", ""), new Field.Head("up", ""));
+
+  private static final List<Field.Option> FACES = faces();
+
+  private static List<Field.Option> faces() {
+    List<Field.Option> faces = new ArrayList<>();
+    faces.add(new Field.Option("", "as usual"));
+    Arrays.stream(Face.values())
+        .forEach(f -> faces.add(new Field.Option(f.name(), f.name().toLowerCase(Locale.ROOT))));
+    return List.copyOf(faces);
+  }
+
+  private static String field(Tank tank, String port) {
+    return tank.id() + "-open-" + port + "-";
+  }
+
+  private static Field length(String name, String label, Optional<Double> si, Units units) {
+    return Field.number(
+        name, label, si.map(x -> units.number(Measure.LENGTH, x)).orElse(""), "", "");
   }
 
   @Override
   public Answers read(Answers before, Sheet sheet) {
+    Guided guided = Guided.of(before);
     return before.with(
         before.tanks().stream()
-            .map(tank -> sheet.has(tank.id() + "-vent") ? read(tank, sheet) : tank)
+            .map(tank -> sheet.has(tank.id() + "-vent") ? read(tank, guided, sheet) : tank)
             .toList());
   }
 
-  private static Tank read(Tank tank, Sheet sheet) {
+  private static Tank read(Tank tank, Guided guided, Sheet sheet) {
+    Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
+    List<Opening> openings = new ArrayList<>();
+    for (String port : part.kind().ports()) {
+      Optional<Opening> was =
+          tank.openings().stream().filter(o -> o.port().equals(port)).findFirst();
+      if (!sheet.has(field(tank, port) + "face")) {
+        was.ifPresent(openings::add);
+      } else {
+        sheet
+            .choice(field(tank, port) + "face", Face.class)
+            .ifPresent(face -> openings.add(opening(tank, port, face, was, sheet)));
+      }
+    }
     return tank.vented(
+            sheet.amount(
+                tank.id() + "-vent",
+                tank.label() + ", vent",
+                Measure.LENGTH,
+                tank.ventEnd(),
+                0.05,
+                5),
+            sheet.tick(tank.id() + "-rises"))
+        .opened(openings);
+  }
+
+  private static Opening opening(
+      Tank tank, String port, Face face, Optional<Opening> was, Sheet sheet) {
+    String label = tank.label() + ", " + port;
+    return new Opening(
+        port,
+        face,
         sheet.amount(
-            tank.id() + "-vent", tank.label() + ", vent", Measure.LENGTH, tank.ventEnd(), 0.05, 5),
-        sheet.tick(tank.id() + "-rises"));
+            field(tank, port) + "across",
+            label + ", across",
+            Measure.LENGTH,
+            was.map(Opening::across).orElse(0.0),
+            0,
+            LARGEST),
+        sheet.amount(
+            field(tank, port) + "up",
+            label + ", up",
+            Measure.LENGTH,
+            was.map(Opening::up).orElse(0.0),
+            0,
+            LARGEST));
   }
 }

@@ -1,6 +1,7 @@
 package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
+import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
 import fernwort.core.review.Finding;
 import java.util.List;
@@ -51,6 +52,8 @@ public record DescribeView(
    *
    * @param measured the fields for whoever has measured
    * @param measure name of the picture of what to measure; empty for none
+   * @param tank a tank from its side, to scale
+   * @param sketch its faces, to tap where its openings are
    * @param ends what each of its ports leads to
    */
   public record PartView(
@@ -61,6 +64,7 @@ public record DescribeView(
       List<Field> own,
       String measure,
       Optional<TankPicture> tank,
+      Optional<FaceSketch> sketch,
       List<End> ends) {}
 
   /**

@@ -93,6 +93,9 @@ class Describing {
         part.kind() instanceof Kind.Tank t
             ? Optional.of(TankPicture.of(t, units))
             : Optional.empty(),
+        part.kind() instanceof Kind.Tank t
+            ? Optional.of(new PortRows(units).sketch(t))
+            : Optional.empty(),
         part.kind().ports().stream().map(p -> end(rig, names, part.port(p))).toList());
   }
 

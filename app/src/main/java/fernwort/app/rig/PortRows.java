@@ -2,7 +2,10 @@ package fernwort.app.rig;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
+import fernwort.core.describe.TankResize;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
@@ -10,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** The openings of a tank as rows: name, use, where from two edges and the bottom, bore. */
 final class PortRows {
@@ -54,6 +58,22 @@ final class PortRows {
         "Inside, to the middle of the hole. A bore starts as that of its line; leave it out for a"
             + " mere point. A float is a fill whose valve shuts when the water comes up to it.",
         new Field.Table(HEADS, rows, false));
+  }
+
+  /** The faces of a tank, on which the openings of the rows are tapped. */
+  FaceSketch sketch(Kind.Tank tank) {
+    List<TankPort> ports = tank.tankPorts();
+    Point inner =
+        new Point(TankResize.length(tank), TankResize.width(tank), TankResize.height(tank));
+    return FaceSketch.of(
+        inner,
+        IntStream.range(0, Math.min(MOST, ports.size()))
+            .mapToObj(i ->
+                new FaceSketch.Opening(Integer.toString(i), ports.get(i).id(), ports.get(i).at()))
+            .toList(),
+        units,
+        "port-",
+        false);
   }
 
   private List<Field> row(int i, Optional<TankPort> port) {

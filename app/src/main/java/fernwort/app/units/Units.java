@@ -170,7 +170,8 @@ public final class Units {
             .map(c -> HAS_UNIT.matcher(c).find() ? c.replaceAll("^[-−0-9.,/ ]+", "") : "")
             .toList();
     boolean onlyLast = units.subList(0, units.size() - 1).stream().allMatch(String::isEmpty);
-    boolean fractions = Arrays.stream(cells).anyMatch(c -> c.contains("/"));
+    boolean fractions =
+        Arrays.stream(cells).anyMatch(c -> c.contains("/") && !HAS_UNIT.matcher(c).find());
     String last = onlyLast ? units.getLast() : "";
     return last.isEmpty() && fractions ? "in" : last;
   }

@@ -55,9 +55,15 @@ public record Field(
    * @param heads what stands over the columns
    * @param rows the fields of each row
    * @param grows whether a button asks for one more row
+   * @param names what each row is about; empty where the rows say so themselves
    */
-  public record Table(List<Head> heads, List<List<Field>> rows, boolean grows) {
+  public record Table(List<Head> heads, List<List<Field>> rows, boolean grows, List<String> names) {
     static final Table NONE = new Table(List.of(), List.of());
+
+    /** Makes a table whose rows say themselves what they are about. */
+    public Table(List<Head> heads, List<List<Field>> rows, boolean grows) {
+      this(heads, rows, grows, List.of());
+    }
 
     /** Makes a table that grows. */
     public Table(List<Head> heads, List<List<Field>> rows) {

@@ -5,7 +5,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -39,14 +38,7 @@ class PreferencesController {
 
   private static ResponseEntity<Void> back(
       String cookie, String value, HttpServletRequest request) {
-    ResponseCookie kept =
-        ResponseCookie.from(cookie, value)
-            .path("/")
-            .maxAge(Duration.ofDays(365))
-            .httpOnly(true)
-            .secure(request.isSecure())
-            .sameSite("Strict")
-            .build();
+    ResponseCookie kept = Visitor.keeping(cookie, value, request);
     return ResponseEntity.status(HttpStatus.SEE_OTHER)
         .header(HttpHeaders.SET_COOKIE, kept.toString())
         .location(origin(request))

@@ -6,10 +6,13 @@ import fernwort.app.units.Units;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URLDecoder;
+import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.ResponseCookie;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -90,6 +93,21 @@ public class Visitor {
             instanceof org.springframework.security.web.csrf.CsrfToken token
         ? token.getToken()
         : "";
+  }
+
+  /** Returns a cookie that keeps a person's units. */
+  public static ResponseCookie keeping(Units units, HttpServletRequest request) {
+    return keeping(UNITS_COOKIE, URLEncoder.encode(units.signs(), StandardCharsets.UTF_8), request);
+  }
+
+  static ResponseCookie keeping(String cookie, String value, HttpServletRequest request) {
+    return ResponseCookie.from(cookie, value)
+        .path("/")
+        .maxAge(Duration.ofDays(365))
+        .httpOnly(true)
+        .secure(request.isSecure())
+        .sameSite("Strict")
+        .build();
   }
 
   private static String cookie(HttpServletRequest request, String name) {

@@ -110,6 +110,18 @@ public final class Fittings {
         1.8);
   }
 
+  /** Returns a pump that moves water from one tank to another. */
+  public static Kind transferPump(double litresPerMinute, double bar) {
+    return new Kind.Pump(
+        Kind.Pump.Duty.TRANSFER,
+        Kind.Pump.Type.CENTRIFUGAL,
+        bar * BAR,
+        litresPerMinute * LITRES_PER_MINUTE,
+        0,
+        bar * BAR,
+        0);
+  }
+
   public static Kind circulationPump(double litresPerMinute, double bar) {
     return new Kind.Pump(
         Kind.Pump.Duty.CIRCULATION,

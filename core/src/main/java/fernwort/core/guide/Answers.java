@@ -153,8 +153,35 @@ public record Answers(
     VALVE
   }
 
+  /** A face of a tank. */
+  public enum Face {
+    TOP,
+    BOTTOM,
+    LEFT,
+    RIGHT,
+    REAR,
+    FRONT
+  }
+
+  /**
+   * An opening that somebody has shown on a face of a tank.
+   *
+   * @param port what it is, as the tank's opening is called
+   * @param face the face
+   * @param across from the rear edge; on the rear and front face from the right one (m, outside)
+   * @param up from the lower edge; on top and bottom from the right one (m, outside)
+   */
+  public record Opening(String port, Face face, double across, double up) {}
+
   /** Sizes of a tank from outside (m): along the vehicle, across it, and high. */
-  public record Size(double length, double width, double height) {}
+  public record Size(double length, double width, double height) {
+
+    /** Returns a size as high as it must be to hold a volume (m³) at a length and width. */
+    public static Size holding(double length, double width, double volume, boolean inside) {
+      double walls = inside ? 0 : 2 * TankSizes.USUAL_WALL;
+      return new Size(length, width, volume / ((length - walls) * (width - walls)) + walls);
+    }
+  }
 
   /**
    * A tank.
@@ -173,6 +200,8 @@ public record Answers(
    * @param ventEnd where its vent ends above the ground (m)
    * @param ventRises whether the vent rises above that first
    * @param drain what it is emptied by
+   * @param from the tank that it is filled from by a pump of its own, by short name
+   * @param openings openings that somebody has shown; the others stand where they usually do
    */
   public record Tank(
       String id,
@@ -188,16 +217,98 @@ public record Answers(
       double neckHeight,
       double ventEnd,
       boolean ventRises,
-      Drain drain) {
+      Drain drain,
+      Optional<String> from,
+      List<Opening> openings) {
     public Tank {
       fills = Set.copyOf(fills);
+      // Answers of an earlier Fernwort know nothing of these two.
+      from = Objects.requireNonNullElse(from, Optional.empty());
+      openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
+    }
+
+    /** Makes a tank that is filled from no other, its openings where they usually are. */
+    public Tank(
+        String id,
+        String label,
+        Contents contents,
+        Optional<Double> litres,
+        Optional<Size> size,
+        boolean inside,
+        Spot spot,
+        double bottom,
+        Set<Fill> fills,
+        Spot neck,
+        double neckHeight,
+        double ventEnd,
+        boolean ventRises,
+        Drain drain) {
+      this(
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          ventEnd,
+          ventRises,
+          drain,
+          Optional.empty(),
+          List.of());
+    }
+
+    /** Returns this tank filled from another one, too. */
+    public Tank filledFrom(Optional<String> other) {
+      return new Tank(
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          ventEnd,
+          ventRises,
+          drain,
+          other,
+          openings);
+    }
+
+    /** Returns this tank with openings that were shown. */
+    public Tank opened(List<Opening> shown) {
+      return new Tank(
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          ventEnd,
+          ventRises,
+          drain,
+          from,
+          shown);
     }
 
     /** Returns this tank filled otherwise, its neck at a spot and height (m). */
     public Tank filled(Set<Fill> ways, Spot neckAt, double height) {
       return new Tank(
           id, label, contents, litres, size, inside, spot, bottom, ways, neckAt, height, ventEnd,
-          ventRises, drain);
+          ventRises, drain, from, openings);
     }
 
     /** Returns this tank with a vent that ends elsewhere (m above the ground). */
@@ -216,7 +327,9 @@ public record Answers(
           neckHeight,
           end,
           rises,
-          drain);
+          drain,
+          from,
+          openings);
     }
   }
 

@@ -23,6 +23,12 @@ final class FreshSide {
 
   private static final double VALVE_BODY = 2e-5;
   private static final double STRAINER_BODY = 4e-5;
+  private static final double PUMP_BODY = 1e-4;
+
+  /** A small submersible or in-line pump, as it is sold for this (L/min, bar). */
+  private static final double TRANSFER_FLOW = 10;
+
+  private static final double TRANSFER_PRESSURE = 0.5;
 
   private final Assembly rig;
   private final Answers answers;
@@ -43,6 +49,34 @@ final class FreshSide {
       suction(named, tanks, pressure);
     }
     mains(named, tanks, pressure);
+    tanks.forEach((tank, id) -> transfer(tank, id, tanks));
+  }
+
+  // --- from tank to tank -----------------------------------------------------------------------
+
+  /** A pump of its own, with a valve against siphoning, from the tank that fills another. */
+  private void transfer(Answers.Tank tank, String id, Map<Answers.Tank, String> tanks) {
+    Optional<Answers.Tank> source = TankMaker.source(answers, tank);
+    if (source.isEmpty()) {
+      return;
+    }
+    Answers.Tank from = source.orElseThrow();
+    String toward = " for " + tank.label();
+    String valve =
+        rig.part(
+            "Valve" + toward, from.spot(), from.bottom() + 0.03, VALVE_BODY, Fittings.twoWay(0));
+    String pump =
+        rig.part(
+            "Pump" + toward,
+            from.spot(),
+            from.bottom() + 0.02,
+            PUMP_BODY,
+            Fittings.transferPump(TRANSFER_FLOW, TRANSFER_PRESSURE));
+    PortRef outlet = new PortRef(tanks.getOrDefault(from, ""), TankMaker.toward(tank));
+    rig.join(outlet, rig.get(valve).port("a"), bore);
+    rig.join(rig.get(valve).port("b"), rig.get(pump).port("in"), bore);
+    rig.join(rig.get(pump).port("out"), new PortRef(id, TankMaker.TRANSFER), bore);
+    ways.add(Saying.words("%s → valve → pump → %s".formatted(from.label(), tank.label())));
   }
 
   // --- suction ---------------------------------------------------------------------------------

@@ -4,6 +4,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,13 +17,20 @@ import java.util.Optional;
  * @param guesses what was taken as is usual
  * @param ways one line for each way that water is to go, from end to end
  * @param running how handles stand while the pump draws from the first tank, by part
+ * @param tanks the part that each tank of the answers has become, by their short names
  */
-public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways, Map<String, String> running) {
+public record Guided(
+    Rig rig,
+    List<Guess> guesses,
+    List<Saying> ways,
+    Map<String, String> running,
+    Map<String, String> tanks) {
 
   public Guided {
     guesses = List.copyOf(guesses);
     ways = List.copyOf(ways);
     running = Map.copyOf(running);
+    tanks = Map.copyOf(tanks);
   }
 
   /**
@@ -40,7 +48,9 @@ public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways, Map<String
     PressureSide pressure = new PressureSide(rig, answers, ways);
     new FreshSide(rig, answers, ways).join(fresh, pressure);
     pressure.join();
-    new WasteSide(rig, answers, ways).join(maker, pressure.taps());
+    Map<String, String> tanks = new HashMap<>();
+    fresh.forEach((tank, part) -> tanks.put(tank.id(), part));
+    tanks.putAll(new WasteSide(rig, answers, ways).join(maker, pressure.taps()));
     Rig made = rig.build(answers.name());
     if (rig.lines() > 0) {
       guesses.add(
@@ -48,7 +58,7 @@ public record Guided(Rig rig, List<Guess> guesses, List<Saying> ways, Map<String
               Saying.words("Lengths of " + rig.lines() + " lines, from where their ends are"),
               Saying.of("flow at the taps, and what stays in them")));
     }
-    return new Guided(made, guesses, ways, rig.running());
+    return new Guided(made, guesses, ways, rig.running(), tanks);
   }
 
   /** Returns how much the flow at the shower, or else the first tap, hangs on guessed lengths. */

@@ -93,7 +93,7 @@ final class PressureSide {
       starts.add(rig.get(pump).port("out"));
       if (answers.pump().accumulator()) {
         starts.set(0, accumulator(starts.getFirst()));
-        passed.add("surge tank");
+        passed.add("accumulator");
       }
     }
     if (!house.isEmpty()) {
@@ -113,10 +113,10 @@ final class PressureSide {
   }
 
   private PortRef accumulator(PortRef from) {
-    String tee = rig.part("Surge tee", spot, height + 0.05, 0, new Kind.Tee());
+    String tee = rig.part("Accumulator tee", spot, height + 0.05, 0, new Kind.Tee());
     String vessel =
         rig.part(
-            "Surge tank",
+            "Accumulator",
             spot,
             height + 0.1,
             1e-3,

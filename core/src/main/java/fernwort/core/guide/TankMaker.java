@@ -13,12 +13,19 @@ import fernwort.core.rig.TankPort;
 import fernwort.core.rig.TankPort.Use;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Makes a tank with the openings that its answers ask for, its neck, its vent and its drain. */
 final class TankMaker {
 
   /** From an opening to the edges of its wall (m). */
   private static final double EDGE = 0.06;
+
+  /** How far inside of its wall an opening is taken to be at most (m). */
+  private static final double SKIN = 0.002;
+
+  /** The opening by which another tank fills one. */
+  static final String TRANSFER = "transfer";
 
   private final Assembly rig;
   private final Answers answers;
@@ -92,11 +99,75 @@ final class TankMaker {
     }
     if (tank.contents() == Contents.FRESH) {
       ports.add(Fittings.port("feed", Use.FEED, near, right, 0.02 * small));
+      List<Answers.Tank> fed = fedBy(answers, tank);
+      for (int i = 0; i < fed.size(); i++) {
+        double along = near + (far - near) * (i + 1) / (fed.size() + 1);
+        ports.add(Fittings.port(toward(fed.get(i)), Use.FEED, along, right, 0.02 * small));
+      }
+    }
+    if (source(answers, tank).isPresent()) {
+      ports.add(Fittings.port(TRANSFER, Use.FILL, far, right, high - 0.02 * small));
     }
     if (tank.contents() == Contents.GRAY || tank.drain() != Drain.NONE) {
       ports.add(Fittings.port("drain", Use.DRAIN, far, right, 0.005 * small));
     }
-    return ports;
+    Point inner = new Point(lengthwise, wide, high);
+    return ports.stream().map(p -> shown(tank, p, inner, sizes.wall())).toList();
+  }
+
+  /** An opening where somebody has shown it to be, else where it usually is. */
+  private static TankPort shown(Answers.Tank tank, TankPort usual, Point inner, double wall) {
+    return tank.openings().stream()
+        .filter(o -> o.port().equals(usual.id()))
+        .findFirst()
+        .map(o -> new TankPort(usual.id(), usual.use(), at(o, inner, wall), usual.bore()))
+        .orElse(usual);
+  }
+
+  /** The inside point of an opening on a face; none lies in a corner of the walls. */
+  private static Point at(Answers.Opening o, Point inner, double wall) {
+    double across = o.across() - wall;
+    double up = o.up() - wall;
+    return switch (o.face()) {
+      case TOP ->
+          new Point(within(across, inner.x()), within(up, inner.y()), inner.z() - skin(inner.z()));
+      case BOTTOM -> new Point(within(across, inner.x()), within(up, inner.y()), skin(inner.z()));
+      case LEFT ->
+          new Point(within(across, inner.x()), inner.y() - skin(inner.y()), within(up, inner.z()));
+      case RIGHT -> new Point(within(across, inner.x()), skin(inner.y()), within(up, inner.z()));
+      case REAR -> new Point(skin(inner.x()), within(across, inner.y()), within(up, inner.z()));
+      case FRONT ->
+          new Point(inner.x() - skin(inner.x()), within(across, inner.y()), within(up, inner.z()));
+    };
+  }
+
+  private static double within(double at, double extent) {
+    return Math.clamp(at, skin(extent), extent - skin(extent));
+  }
+
+  /** How far inside of its wall an opening is taken to be, in a tank that may be thin (m). */
+  private static double skin(double extent) {
+    return Math.min(SKIN, extent / 10);
+  }
+
+  /** Returns the fresh tank that another is filled from, where there is one. */
+  static Optional<Answers.Tank> source(Answers answers, Answers.Tank tank) {
+    return answers.tanks(Contents.FRESH).stream()
+        .filter(t -> tank.contents() == Contents.FRESH)
+        .filter(t -> tank.from().filter(t.id()::equals).isPresent() && !t.id().equals(tank.id()))
+        .findFirst();
+  }
+
+  /** Returns the tanks that are filled from a tank. */
+  static List<Answers.Tank> fedBy(Answers answers, Answers.Tank tank) {
+    return answers.tanks(Contents.FRESH).stream()
+        .filter(t -> source(answers, t).filter(tank::equals).isPresent())
+        .toList();
+  }
+
+  /** The opening by which a tank gives to another. */
+  static String toward(Answers.Tank fed) {
+    return "to-" + fed.id();
   }
 
   private void vent(Answers.Tank tank, String id) {

@@ -12,6 +12,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,8 +37,13 @@ final class WasteSide {
     bore = answers.bores().waste();
   }
 
-  /** Joins the wastes of the taps (ids by their answers) to the gray tanks, and empties these. */
-  void join(TankMaker maker, Map<Tap, String> taps) {
+  /**
+   * Joins the wastes of the taps (ids by their answers) to the gray tanks, and empties these.
+   *
+   * @return the gray tanks' parts, by the short names of their answers
+   */
+  Map<String, String> join(TankMaker maker, Map<Tap, String> taps) {
+    Map<String, String> tanks = new HashMap<>();
     List<Answers.Tank> gray = answers.tanks(Contents.GRAY);
     List<List<Tap>> groups = groups(taps);
     for (int i = 0; i < gray.size(); i++) {
@@ -51,6 +57,7 @@ final class WasteSide {
         drop(own.get(n), taps, rig.get(tank).port(inlets.get(n)), gray.get(i));
       }
       dump(gray.get(i), tank);
+      tanks.put(gray.get(i).id(), tank);
     }
     taps.forEach((tap, id) -> {
       boolean ground = tap.runs() == Runs.GROUND || gray.isEmpty();
@@ -58,6 +65,7 @@ final class WasteSide {
         ground(tap, id);
       }
     });
+    return tanks;
   }
 
   /** The taps whose wastes meet in one trap, group by group. */

@@ -2,6 +2,7 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.road.Drive;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +21,7 @@ final class RoadFinder extends Finder {
 
   private void road() {
     Map<String, String> shut = new LinkedHashMap<>(rig.shutDown());
-    shut.putAll(fernwort.core.road.Drive.travelValves(rig));
+    shut.putAll(Drive.travelValves(rig));
     add(
         Job.Kind.DRIVE,
         "drive",

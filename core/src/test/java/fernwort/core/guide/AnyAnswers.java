@@ -33,6 +33,21 @@ final class AnyAnswers {
   }
 
   private static Answers.Tank anyTank(int n, Contents contents, Random random) {
+    Answers.Tank tank = plain(n, contents, random);
+    List<Answers.Opening> openings = new ArrayList<>();
+    for (String port : List.of("vent", "neck", "mains", "feed", "drain", "waste", "transfer")) {
+      if (random.nextInt(4) == 0) {
+        openings.add(
+            new Answers.Opening(
+                port, any(Answers.Face.class, random), random.nextDouble(), random.nextDouble()));
+      }
+    }
+    return tank.filledFrom(
+            random.nextInt(3) == 0 ? Optional.of("t" + random.nextInt(4)) : Optional.empty())
+        .opened(openings);
+  }
+
+  private static Answers.Tank plain(int n, Contents contents, Random random) {
     boolean under = random.nextBoolean();
     Set<Fill> fills = EnumSet.noneOf(Fill.class);
     if (contents == Contents.FRESH) {

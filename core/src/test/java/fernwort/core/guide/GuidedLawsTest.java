@@ -16,7 +16,9 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.streams.Directions;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -26,7 +28,9 @@ import net.jqwik.api.constraints.LongRange;
 class GuidedLawsTest {
 
   /** With a pump that draws water up: another may not, and then says so on the Board. */
-  private static Answers pumped(Answers a) {
+  private static Answers pumped(Answers drawn) {
+    // An outlet that was shown at the top gives nothing, rightly.
+    Answers a = drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
     Answers.Pump p = a.pump();
     return a.pumping(
         new Answers.Pump(
@@ -103,7 +107,9 @@ class GuidedLawsTest {
                                 edge(random, 0.1, 4),
                                 edge(random, 0.05, 5),
                                 t.ventRises(),
-                                t.drain()))
+                                t.drain(),
+                                t.from(),
+                                t.openings()))
                         .toList()))
             .rig();
     assertThat(RigLimits.problems(rig)).isEmpty();
@@ -138,5 +144,36 @@ class GuidedLawsTest {
             .isGreaterThan(1e-6);
       }
     }
+  }
+
+  /** Every tank that is filled from another gets its water, with the valve open and the pump on. */
+  @Property(tries = 120)
+  void aTankThatIsFilledFromAnotherRises(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Answers answers = pumped(AnyAnswers.of(seed));
+    Guided guided = Guided.of(answers);
+    Rig rig = guided.rig();
+    Plumbing plumbing = Plumbing.of(rig);
+    for (Answers.Tank tank : answers.tanks(Contents.FRESH)) {
+      Optional<Answers.Tank> source = TankMaker.source(answers, tank);
+      if (source.isEmpty()) {
+        continue;
+      }
+      String from = guided.tanks().getOrDefault(source.orElseThrow().id(), "");
+      String to = guided.tanks().getOrDefault(tank.id(), "");
+      Map<String, Double> volumes =
+          Map.of(
+              from, 0.9 * plumbing.room(from).capacity(), to, 0.2 * plumbing.room(to).capacity());
+      Setting set =
+          rig.atRest()
+              .with(id(rig, "Valve for " + tank.label()), "open")
+              .with(id(rig, "Pump for " + tank.label()), "on");
+      assertThat(Hydraulics.of(plumbing).solve(new State(set, volumes, Slope.LEVEL)).tank(to))
+          .as(tank.label())
+          .isGreaterThan(1e-6);
+    }
+  }
+
+  private static String id(Rig rig, String label) {
+    return rig.parts().stream().filter(p -> p.label().equals(label)).findFirst().orElseThrow().id();
   }
 }

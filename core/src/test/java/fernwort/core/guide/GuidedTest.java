@@ -250,7 +250,7 @@ class GuidedTest {
             "Fresh → three-way valve → strainer → pump",
             "Suction hose → three-way valve → pump",
             "Hose inlet → regulator → check valve → shut-off → Fresh",
-            "Pump → surge tank → Sink, Outside rinse",
+            "Pump → accumulator → Sink, Outside rinse",
             "Sink → trap → Gray",
             "Gray → dump valve → outlet with its cap");
   }

@@ -1,0 +1,40 @@
+package fernwort.app.guide;
+
+import fernwort.app.garage.OpenRig;
+import fernwort.app.units.Units;
+import fernwort.core.guide.Answers;
+import fernwort.core.guide.Guided;
+import fernwort.core.review.Finding;
+import fernwort.core.review.LayoutReview;
+import java.util.List;
+
+/**
+ * What has come of the answers.
+ *
+ * @param ways one line for each way of the water
+ * @param guesses what was guessed, and what it matters for
+ * @param flow what a tap gives with shorter and longer lines than guessed; empty for none
+ * @param findings what the review of the layout has found, the gravest first
+ */
+public record LookBack(List<String> ways, List<Said> guesses, String flow, List<Said> findings) {
+
+  private static final int MOST_FINDINGS = 12;
+
+  /** Two sentences that belong together. */
+  public record Said(String what, String more) {}
+
+  static LookBack of(OpenRig rig, Answers answers, Units units) {
+    Guided guided = Guided.of(answers);
+    return new LookBack(
+        guided.ways().stream().map(units::say).toList(),
+        guided.guesses().stream()
+            .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
+            .toList(),
+        guided.flow().map(units::say).orElse(""),
+        LayoutReview.of(rig.plumbing()).stream()
+            .filter(f -> f.risk() != Finding.Risk.BOTHER)
+            .limit(MOST_FINDINGS)
+            .map(f -> new Said(units.say(f.title()), units.say(f.mend())))
+            .toList());
+  }
+}

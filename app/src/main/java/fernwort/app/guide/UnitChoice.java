@@ -1,0 +1,77 @@
+package fernwort.app.guide;
+
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** The units in one choice: metric, US, imperial, or a mix of one's own, measure by measure. */
+enum UnitChoice {
+  METRIC("litres, millimetres, bar, °C", ""),
+  US("US gallons, inches, psi, °F", "US gal,in,psi,lb,°F"),
+  IMPERIAL("imperial gallons, inches, psi, °C", "imp gal,in,psi,lb,°C"),
+  OWN("a mix of my own", "");
+
+  static final String NAME = "units";
+
+  private final String words;
+  private final String signs;
+
+  UnitChoice(String words, String signs) {
+    this.words = words;
+    this.signs = signs;
+  }
+
+  private static UnitChoice of(Units units) {
+    return Arrays.stream(values())
+        .filter(c -> c != OWN && Units.of(c.signs).signs().equals(units.signs()))
+        .findFirst()
+        .orElse(OWN);
+  }
+
+  static Field field(Units now) {
+    return Field.choice(
+        NAME,
+        "Units on all pages",
+        of(now).name(),
+        Arrays.stream(values()).map(c -> new Field.Option(c.name(), c.words)).toList());
+  }
+
+  /** The measures one by one, for a mix of one's own. */
+  static List<Field> own(Units now) {
+    List<Field> fields = new ArrayList<>();
+    for (Measure measure : now.measures()) {
+      fields.add(
+          Field.choice(
+              name(measure),
+              measure.name().charAt(0) + measure.name().substring(1).toLowerCase(Locale.ROOT),
+              now.unit(measure).sign(),
+              measure.choices().stream().map(c -> new Field.Option(c.sign(), c.sign())).toList()));
+    }
+    return fields;
+  }
+
+  private static String name(Measure measure) {
+    return "unit-" + measure.name();
+  }
+
+  /** Returns the units that a page asks for, where they are others than those it was shown in. */
+  static Optional<Units> chosen(Sheet sheet) {
+    Units now = sheet.units();
+    return sheet
+        .choice(NAME, UnitChoice.class)
+        .map(c ->
+            c == OWN
+                ? Units.of(
+                    now.measures().stream()
+                        .map(m -> sheet.text(name(m)))
+                        .collect(Collectors.joining(",")))
+                : Units.of(c.signs))
+        .filter(u -> !u.signs().equals(now.signs()));
+  }
+}

@@ -20,10 +20,9 @@ public final class Shots {
    * @param path address of the page
    * @param width width of the screen (px); its height is 800, or 844 for a phone
    * @param theme the look
-   * @param hover what the pointer rests on, as a selector; empty for nothing
    * @param act what is done on the page first
    */
-  private record Shot(String name, String path, int width, String theme, String hover, Act act) {
+  private record Shot(String name, String path, int width, String theme, Act act) {
 
     /** What is done before the picture is taken. */
     enum Act {
@@ -39,30 +38,25 @@ public final class Shots {
     }
 
     static Shot of(String name, String path) {
-      return new Shot(name, path, 1280, "light", "", Act.NOTHING);
+      return new Shot(name, path, 1280, "light", Act.NOTHING);
     }
 
     Shot onPhone() {
-      return new Shot(name, path, 390, theme, hover, act);
+      return new Shot(name, path, 390, theme, act);
     }
 
     Shot in(String look) {
-      return new Shot(name, path, width, look, hover, act);
-    }
-
-    Shot pointingAt(String selector) {
-      return new Shot(name, path, width, theme, selector, act);
+      return new Shot(name, path, width, look, act);
     }
 
     Shot after(Act first) {
-      return new Shot(name, path, width, theme, hover, first);
+      return new Shot(name, path, width, theme, first);
     }
   }
 
   private static final List<Shot> SHOTS =
       List.of(
           Shot.of("board-marginalia", "/rigs/marginalia/board"),
-          Shot.of("board-preview", "/rigs/marginalia/board").pointingAt("#h-tank-selector"),
           Shot.of("board-dark", "/rigs/tern/board").in("dark"),
           Shot.of("board-sun", "/rigs/marginalia/board").in("sun"),
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
@@ -95,6 +89,7 @@ public final class Shots {
     try (Playwright playwright = Playwright.create();
         Browser browser = playwright.chromium().launch(DemoCopy.browser())) {
       SHOTS.forEach(shot -> take(browser, copy, shot, folder));
+      Way.take(browser, copy, folder.resolve("guide-way.png"));
     }
     System.exit(0);
   }
@@ -109,10 +104,6 @@ public final class Shots {
       Page page = context.newPage();
       page.navigate(copy.address() + shot.path());
       page.waitForFunction("document.fonts.status === 'loaded'");
-      if (!shot.hover().isEmpty()) {
-        page.hover(shot.hover());
-        page.waitForSelector("#preview:not([hidden])");
-      }
       act(page, shot.act());
       page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(shot.name() + ".png")));
       System.out.println(shot.name());

@@ -22,7 +22,6 @@ class BoardJourneyTest {
   private static final List<String> PAGES =
       List.of(
           "/rigs/marginalia/board",
-          "/rigs/samphire/board",
           "/rigs/tern/board",
           "/rigs/marginalia/empty?tanks=low&lines=true&go=true",
           "/rigs/marginalia/log",

@@ -173,8 +173,9 @@ public final class PortNames {
       case 1 -> names.getFirst();
       case 2 -> names.getFirst() + " and " + names.getLast();
       default ->
-          "%s and %d more"
-              .formatted(String.join(", ", names.subList(0, MOST)), names.size() - MOST);
+          "%s and %s more"
+              .formatted(
+                  String.join(", ", names.subList(0, MOST)), Integer.toString(names.size() - MOST));
     };
   }
 }

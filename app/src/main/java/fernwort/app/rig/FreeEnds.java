@@ -9,11 +9,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The free ends of a rig as points to tap, in a row below the parts that they belong to. */
+/**
+ * The free ends of a rig as points to tap, in a row above or below the parts that they belong to.
+ */
 final class FreeEnds {
 
   private static final double APART = 18;
-  private static final double BELOW = 12;
+  private static final double AWAY = 12;
 
   private FreeEnds() {}
 
@@ -33,9 +35,13 @@ final class FreeEnds {
                   AddForm.name(port),
                   names.full(port),
                   f.x() + aside,
-                  f.y() + f.halfHeight() + BELOW))
+                  f.y() + (isLabelledBelow(f) ? -1 : 1) * (f.halfHeight() + AWAY)))
           .ifPresent(ends::add);
     }
     return ends;
+  }
+
+  private static boolean isLabelledBelow(Drawing.Figure figure) {
+    return !figure.texts().isEmpty() && figure.texts().getFirst().y() > figure.y();
   }
 }

@@ -157,6 +157,15 @@ public class Descriptions {
         .orElseThrow(() -> new Missing("This rig has no version " + version + "."));
   }
 
+  /** Tells whether a rig is as it was in a version. */
+  public boolean is(OpenRig rig, int version) {
+    return store
+        .description(rig.id(), version)
+        .map(this::read)
+        .filter(rig.rig()::equals)
+        .isPresent();
+  }
+
   /** Puts a rig away, or takes it out again. */
   public void archive(String id, boolean away) {
     store.archive(id, away);

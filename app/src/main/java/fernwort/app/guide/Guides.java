@@ -59,7 +59,7 @@ class Guides {
   @Transactional
   public String begin(Answers answers, String who) {
     String id = rigs.add(Guided.of(answers).rig(), who, "Begun with questions");
-    store.keep(id, mapper.writeValueAsString(answers));
+    store.keep(id, mapper.writeValueAsString(answers), rigs.open(id).version());
     return id;
   }
 
@@ -73,8 +73,9 @@ class Guides {
     Optional<Answers> newest = Optional.empty();
     Optional<AnswerStore.Kept> kept = store.newest(rig.id());
     while (kept.isPresent()) {
-      Optional<Answers> answers = read(kept.orElseThrow().given());
-      if (answers.filter(a -> Guided.of(a).rig().equals(rig.rig())).isPresent()) {
+      AnswerStore.Kept one = kept.orElseThrow();
+      Optional<Answers> answers = read(one.given());
+      if (answers.filter(a -> made(rig, one, a)).isPresent()) {
         return new Given(answers.orElseThrow(), false);
       }
       newest = newest.or(() -> answers);
@@ -85,6 +86,13 @@ class Guides {
         .orElseThrow(() ->
             new Refusal(
                 "This rig was not described by questions; change it under Rig, or begin a new one with questions"));
+  }
+
+  /** Tells whether answers made a rig as it is. */
+  private boolean made(OpenRig rig, AnswerStore.Kept kept, Answers answers) {
+    return kept.made().isPresent()
+        ? rigs.is(rig, kept.made().orElseThrow())
+        : Guided.of(answers).rig().equals(rig.rig());
   }
 
   /** Answers that another Fernwort kept in a form of its own are none. */
@@ -131,7 +139,8 @@ class Guides {
         String title = page.title().toLowerCase(Locale.ROOT);
         rigs.change(rig, rig.version(), who, new Alteration.Answered(made.rig(), title));
       }
-      store.keep(rig.id(), mapper.writeValueAsString(answers));
+      int version = rigs.open(rig.id()).version();
+      store.keep(rig.id(), mapper.writeValueAsString(answers), version);
     });
     if (answers.people() != given.answers().people()
         || !answers.taps().equals(given.answers().taps())) {

@@ -66,9 +66,9 @@ final class PumpPage implements GuidePage {
             List.of(
                 Field.tick(
                     "accumulator",
-                    "A surge tank",
+                    "An accumulator",
                     pump.accumulator(),
-                    "A small round vessel: the pump runs less often. Also called accumulator."),
+                    "A small round vessel, also called surge tank: the pump runs less often."),
                 filter(pump, Kind.Filter.Grade.SEDIMENT, "A sediment filter"),
                 filter(pump, Kind.Filter.Grade.CARBON, "A carbon filter"),
                 filter(pump, Kind.Filter.Grade.PURIFIER, "A purifier"),

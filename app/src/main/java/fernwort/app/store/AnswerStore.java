@@ -20,8 +20,14 @@ public class AnswerStore {
     this.db = db;
   }
 
-  /** Answers as they were kept, with their number. */
-  public record Kept(int seq, String given) {}
+  /**
+   * Answers as they were kept.
+   *
+   * @param seq their number
+   * @param given the answers
+   * @param made the version of the rig that they made; none where an earlier Fernwort kept them
+   */
+  public record Kept(int seq, String given, Optional<Integer> made) {}
 
   /** Tells whether a rig was ever described by answers. */
   public boolean knows(String rig) {
@@ -35,22 +41,23 @@ public class AnswerStore {
 
   /** Returns the newest answers about a rig of a lower number. */
   public Optional<Kept> before(String rig, int seq) {
-    return db.select(ANSWERS.SEQ, ANSWERS.GIVEN)
+    return db.select(ANSWERS.SEQ, ANSWERS.GIVEN, ANSWERS.MADE)
         .from(ANSWERS)
         .where(ANSWERS.RIG.eq(rig).and(ANSWERS.SEQ.lt(seq)))
         .orderBy(ANSWERS.SEQ.desc())
         .limit(1)
-        .fetchOptional(r -> new Kept(r.value1(), r.value2()));
+        .fetchOptional(r -> new Kept(r.value1(), r.value2(), Optional.ofNullable(r.value3())));
   }
 
-  /** Keeps the answers as they are now. */
+  /** Keeps the answers as they are now, with the version of the rig that they made. */
   @Transactional
-  public void keep(String rig, String given) {
+  public void keep(String rig, String given, int made) {
     int next = newest(rig).map(Kept::seq).orElse(0) + 1;
     db.insertInto(ANSWERS)
         .set(ANSWERS.RIG, rig)
         .set(ANSWERS.SEQ, next)
         .set(ANSWERS.GIVEN, given)
+        .set(ANSWERS.MADE, made)
         .execute();
     db.deleteFrom(ANSWERS).where(ANSWERS.RIG.eq(rig).and(ANSWERS.SEQ.le(next - MOST))).execute();
   }

@@ -31,10 +31,10 @@ import org.junit.jupiter.api.Test;
  */
 class WarningsForetellTest {
 
-  private static final int RUNS = Integer.getInteger("sweep.runs", 16);
+  private static final int RUNS = Integer.getInteger("sweep.runs", 40);
 
   private static final double LONG = 3 * 3600;
-  private static final int MOST_EVENTS = 300;
+  private static final int MOST_EVENTS = 100;
 
   /** The strongest mains that are drawn, and a column of water (Pa). */
   private static final double STRONGEST = 5.3e5;

@@ -23,7 +23,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Runs, cards and automations on the real database. */
+/** Runs, cards, automations and answers on the real database. */
 class JobStoresTest {
 
   private static final Clock NOON =
@@ -34,6 +34,7 @@ class JobStoresTest {
   private RunStore runs;
   private CardStore cards;
   private AutomationStore automations;
+  private AnswerStore answers;
 
   @BeforeEach
   void open() throws SQLException {
@@ -45,6 +46,7 @@ class JobStoresTest {
     runs = new RunStore(db, NOON);
     cards = new CardStore(db, NOON);
     automations = new AutomationStore(db);
+    answers = new AnswerStore(db);
     RigStore rigs = new RigStore(db, NOON);
     rigs.add("Tern", "{one}", 2, "[]", "ada", "Taken in");
     rigs.add("Heron", "{two}", 2, "[]", "ada", "Taken in");
@@ -182,5 +184,19 @@ class JobStoresTest {
     assertThat(automations.all("tern")).hasSize(1);
     automations.remove("tern", id);
     assertThat(automations.all("tern")).isEmpty();
+  }
+
+  @Test
+  void answersAreKeptWithTheVersionThatTheyMadeAsFarBackAsStepsAreTaken() {
+    for (int version = 1; version <= 120; version++) {
+      answers.keep("tern", "{" + version + "}", version);
+    }
+    AnswerStore.Kept newest = answers.newest("tern").orElseThrow();
+    assertThat(newest.made()).contains(120);
+    AnswerStore.Kept before = answers.before("tern", newest.seq()).orElseThrow();
+    assertThat(before.given()).isEqualTo("{119}");
+    assertThat(before.made()).contains(119);
+    assertThat(answers.before("tern", newest.seq() - 99)).isEmpty();
+    assertThat(answers.knows("heron")).isFalse();
   }
 }

@@ -9,6 +9,7 @@ import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -54,6 +55,63 @@ class UnitsTest {
   void understandsWhatPeopleType(Measure measure, String text, double si) {
     assertThat(Units.METRIC.parse("Field", measure, text))
         .isCloseTo(si, within(Math.abs(si) * 1e-5));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "LENGTH | in | 0.706 | 27 13/16",
+        "LENGTH | in | 0.0127 | 1/2",
+        "LENGTH | in | 0.013 | 0.51",
+        "LENGTH | in | -0.4 | -15 3/4",
+        "LENGTH | in | 0 | 0",
+        "LENGTH | mm | 0.7060001 | 706",
+        "LENGTH | mm | 0.0127 | 12.7",
+        "VOLUME | US gal | 0.095 | 25.1",
+        "VOLUME | US gal | 3e-5 | 0.00793",
+        "VOLUME | L | 0.0949996 | 95",
+        "PRESSURE | psi | 275790 | 40",
+        "MASS | lb | 1250 | 2756",
+        "TEMPERATURE | °F | 333.15 | 140"
+      })
+  void offersNumbersAsPeopleWouldTypeThem(Measure measure, String sign, double si, String shown) {
+    assertThat(Units.of(sign).number(measure, si)).isEqualTo(shown);
+  }
+
+  @Test
+  void whatIsOfferedCanBeTypedBackAndStaysWhatItIs() {
+    Random random = new Random(7);
+    for (String signs : List.of("", "US gal,in,psi,lb,°F", "imp gal,in,kPa,lb")) {
+      Units units = Units.of(signs);
+      for (Measure measure : Measure.values()) {
+        for (int i = 0; i < 2_000; i++) {
+          double si =
+              Math.pow(10, -4 + 5 * random.nextDouble()) + measure.toSi(0, units.unit(measure));
+          String shown = units.number(measure, si);
+          double back = units.parse("Field", measure, shown);
+          assertThat(units.number(measure, back)).as("%s of %s", measure, si).isEqualTo(shown);
+          assertThat(units.parse("Field", measure, shown, si)).isEqualTo(si);
+        }
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "900 x 400 x 290 | 0.9 | 0.4 | 0.29",
+        "900, 400, 290 | 0.9 | 0.4 | 0.29",
+        "90 cm, 400, 1/4 m | 0.9 | 0.4 | 0.25",
+        "35 1/2 x 16 x 11 in | 0.9017 | 0.4064 | 0.2794",
+        "35 1/2 × 16 × 11 | 0.9017 | 0.4064 | 0.2794",
+        "0,9 by 0,4 by 0,29 m | 0.9 | 0.4 | 0.29"
+      })
+  void understandsSizesInOneBox(String text, double length, double width, double height) {
+    assertThat(Units.METRIC.sizes("Sizes", text))
+        .usingElementComparator((a, b) -> Math.abs(a - b) < 1e-9 ? 0 : Double.compare(a, b))
+        .containsExactly(length, width, height);
   }
 
   @Test

@@ -173,7 +173,7 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
           new NewPart(
               "rinse",
               "Outside rinse",
-              "A tap, hose point or shower outside.",
+              "A tap or shower outside, also called hose point.",
               fixture(Kind.Fixture.Type.HOSE_POINT, false, 8),
               0),
           new NewPart(

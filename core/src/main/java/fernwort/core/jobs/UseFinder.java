@@ -34,7 +34,7 @@ final class UseFinder extends Finder {
     List<Part> points =
         parts(p -> p.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.HOSE_POINT);
     if (points.isEmpty()) {
-      missing("Rinse outside", "It needs a hose point with a line to pump or mains.");
+      missing("Rinse outside", "It needs an outside rinse with a line to pump or mains.");
     }
     for (Part point : points) {
       List<Part> tap = List.of(point);

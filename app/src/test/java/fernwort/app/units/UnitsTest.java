@@ -90,8 +90,10 @@ class UnitsTest {
               Math.pow(10, -4 + 5 * random.nextDouble()) + measure.toSi(0, units.unit(measure));
           String shown = units.number(measure, si);
           double back = units.parse("Field", measure, shown);
-          // A sixteenth of an inch at most, or three digits.
-          double near = measure == Measure.LENGTH ? 8e-4 : 5.1e-3 * si;
+          // A sixteenth of an inch at most, or three digits; a millionth of the unit is nothing.
+          double nothing =
+              measure.toSi(1e-6, units.unit(measure)) - measure.toSi(0, units.unit(measure));
+          double near = measure == Measure.LENGTH ? 8e-4 : 5.1e-3 * si + nothing;
           assertThat(back).as("%s as %s", measure, shown).isCloseTo(si, within(near));
           assertThat(units.parse("Field", measure, shown, si)).isEqualTo(si);
         }

@@ -135,7 +135,8 @@ class OpeningTest {
                 "4", 1829763142,
                 "5", -634715273,
                 "6", -305756264,
-                "7", 515354916));
+                "7", 515354916,
+                "8", 1072409287));
     assertThat(checksums).hasSize(Schema.NEWEST);
   }
 

@@ -8,10 +8,10 @@ import fernwort.core.rig.Rig;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Ports by what they lead to, as one finds them on the rig: nobody knows which end of a valve is
@@ -73,8 +73,28 @@ public final class PortNames {
 
   /** Returns the names of what a port leads to, the nearest first; none for a free one. */
   public List<String> leadsTo(PortRef port) {
-    Set<String> ends = new LinkedHashSet<>();
-    Set<String> stubs = new LinkedHashSet<>();
+    Found found = search(port);
+    return Stream.concat(
+            found.ends().stream().map(PortRef::part),
+            found.ends().isEmpty() ? found.stubs().stream() : Stream.of())
+        .map(id -> rig.part(id).label())
+        .distinct()
+        .toList();
+  }
+
+  /**
+   * Returns the ports that water from a port comes to, the nearest first, of things that have a use
+   * of their own.
+   */
+  public List<PortRef> ends(PortRef port) {
+    return search(port).ends();
+  }
+
+  /** What is met from a port: the ports of ends, and the parts that are named for want of any. */
+  private record Found(List<PortRef> ends, List<String> stubs) {}
+
+  private Found search(PortRef port) {
+    Found found = new Found(new ArrayList<>(), new ArrayList<>());
     Set<String> seen = new HashSet<>(Set.of(port.part()));
     ArrayDeque<PortRef> from = new ArrayDeque<>(List.of(port));
     while (!from.isEmpty()) {
@@ -83,20 +103,21 @@ public final class PortNames {
       if (line == null || !seen.add(line.other(at).part())) {
         continue;
       }
-      Part next = rig.part(line.other(at).part());
+      PortRef to = line.other(at);
+      Part next = rig.part(to.part());
       switch (role(next.kind())) {
-        case END -> ends.add(next.label());
-        case STUB -> stubs.add(next.label());
+        case END -> found.ends().add(to);
+        case STUB -> found.stubs().add(next.id());
         case PASSED -> {
-          stubs.add(next.label());
+          found.stubs().add(next.id());
           next.kind().ports().stream()
               .map(next::port)
-              .filter(p -> !p.equals(line.other(at)))
+              .filter(p -> !p.equals(to))
               .forEach(from::add);
         }
       }
     }
-    return List.copyOf(ends.isEmpty() ? stubs : ends);
+    return found;
   }
 
   /**
@@ -163,8 +184,12 @@ public final class PortNames {
 
   /** What is written or seen on the part itself; a letter or a number of ours is not. */
   private static String own(Kind kind, String port) {
-    boolean ours = kind instanceof Kind.Valve || kind instanceof Kind.Tee || port.matches("\\d+");
-    return ours || kind.ports().size() == 1 ? "" : port;
+    return isOurs(kind, port) || kind.ports().size() == 1 ? "" : port;
+  }
+
+  /** Tells whether a port's name is a letter or number of ours, which nobody finds on the part. */
+  public static boolean isOurs(Kind kind, String port) {
+    return kind instanceof Kind.Valve || kind instanceof Kind.Tee || port.matches("\\d+");
   }
 
   private static String listed(List<String> names) {

@@ -51,7 +51,9 @@ public record Finding(
     ONE_LEAK,
     CLEARANCE,
     INLET_DIRT,
-    BEHIND_PANEL
+    BEHIND_PANEL,
+    NEVER_JOINED,
+    JUG_PUSHED_INTO
   }
 
   /** How much a finding matters, most first. */

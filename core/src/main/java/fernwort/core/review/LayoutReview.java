@@ -15,6 +15,7 @@ public final class LayoutReview {
           new AirLook(),
           new OutletLook(),
           new LobeLook(),
+          new WiringLook(),
           new SupplyLook(),
           new HeaterLook(),
           new DrainLook(),

@@ -1,5 +1,6 @@
 package fernwort.core.review;
 
+import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
@@ -34,13 +35,16 @@ final class PortLook implements Look {
 
   private static Finding open(Part part, List<String> ports) {
     boolean one = ports.size() == 1;
+    boolean ours = PortNames.isOurs(part.kind(), ports.getFirst());
     boolean tank = part.kind() instanceof Kind.Tank;
     return new Finding(
         Finding.Code.PORT_OPEN,
         Finding.Risk.LOSS,
         Saying.words(
-            (one ? "%s: port %s is open" : "%s: ports %s are open")
-                .formatted(part.label(), String.join(", ", ports))),
+            ours
+                ? "%s: %s".formatted(part.label(), one ? "an end is open" : "ends are open")
+                : (one ? "%s: port %s is open" : "%s: ports %s are open")
+                    .formatted(part.label(), String.join(", ", ports))),
         Saying.words(
             one
                 ? "Nothing is joined to it and nothing closes it."

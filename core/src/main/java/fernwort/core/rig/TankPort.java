@@ -32,7 +32,12 @@ public record TankPort(String id, Use use, Point at, Optional<Double> bore) {
     GAUGE,
     LINK,
     /** A fill with a float valve inside: it lets water in until the water stands at it. */
-    FLOAT
+    FLOAT;
+
+    /** Tells whether a pump draws by it. */
+    public boolean givesToPumps() {
+      return this == FEED || this == DRAIN || this == LINK;
+    }
   }
 
   /** Tells whether water and air may leave by it, which a float valve's flap does not allow. */

@@ -100,6 +100,43 @@ class LayoutReviewTest {
         .changeLine("vent-tee-1-b-vent-tee-2", l -> l.along(List.of(new ProfilePoint(0.15, 1.4))));
   }
 
+  /** The pump where the main tank belongs, and the main tank where the pump does. */
+  private static Rig wrongWayRound() {
+    Rig rig = DemoRig.all().getFirst().rig();
+    PortRef pump = new PortRef("tank-selector", "a");
+    PortRef main = new PortRef("tank-selector", "b");
+    Line toPump = rig.linesByPort().get(pump);
+    Line toMain = rig.linesByPort().get(main);
+    return RigEdit.of(RigEdit.of(rig).changeLine(toPump.id(), l -> moved(l, pump, main)))
+        .changeLine(toMain.id(), l -> moved(l, main, pump));
+  }
+
+  private static Line moved(Line line, PortRef from, PortRef to) {
+    return new Line(
+        line.id(),
+        line.label(),
+        line.from().equals(from) ? to : line.from(),
+        line.to().equals(from) ? to : line.to(),
+        line.bore(),
+        line.length(),
+        line.material(),
+        line.minorLoss(),
+        line.profile());
+  }
+
+  private static Rig jugBehindThePump() {
+    Part jug = new Part("jug", "Jug", "bed", 0, 0, 1, 0, new Kind.PortableContainer(0.02, true));
+    return RigEdit.of(GOOD).teeOff("pump-out-sink", jug, "spout", 0.5);
+  }
+
+  @ParameterizedTest
+  @MethodSource("fernwort.core.describe.AdditionTest#rigs")
+  void whereEveryLineIsOnItsSideNothingIsSaidOfIt(Rig rig) {
+    assertThat(review(rig))
+        .extracting(Finding::code)
+        .doesNotContain(Code.NEVER_JOINED, Code.JUG_PUSHED_INTO);
+  }
+
   private static Rig deadEnd() {
     Rig open = RigEdit.of(GOOD).remove("outlet");
     Part tee = new Part("tee", "Tee", "belly", 0, 0, 0.4, 0, new Kind.Tee());
@@ -231,7 +268,9 @@ class LayoutReviewTest {
             Code.CLEARANCE, "gray-valve", RigEdit.of(GOOD).move("gray-valve", "belly", 0.12)),
         Arguments.of(
             Code.INLET_DIRT, "inlet", RigEdit.of(SHORE).change("inlet", p -> p.atHeight(0.45))),
-        Arguments.of(Code.BEHIND_PANEL, "gray-valve", hidden("gray-valve")));
+        Arguments.of(Code.BEHIND_PANEL, "gray-valve", hidden("gray-valve")),
+        Arguments.of(Code.NEVER_JOINED, "tank-selector", wrongWayRound()),
+        Arguments.of(Code.JUG_PUSHED_INTO, "jug", jugBehindThePump()));
   }
 
   @ParameterizedTest(name = "{0}")

@@ -107,8 +107,9 @@ class LayoutReviewTest {
     PortRef main = new PortRef("tank-selector", "b");
     Line toPump = rig.linesByPort().get(pump);
     Line toMain = rig.linesByPort().get(main);
-    return RigEdit.of(RigEdit.of(rig).changeLine(toPump.id(), l -> moved(l, pump, main)))
-        .changeLine(toMain.id(), l -> moved(l, main, pump));
+    Rig open = RigEdit.of(RigEdit.of(rig).disconnect(toPump.id())).disconnect(toMain.id());
+    return RigEdit.of(RigEdit.of(open).connect(moved(toPump, pump, main)))
+        .connect(moved(toMain, main, pump));
   }
 
   private static Line moved(Line line, PortRef from, PortRef to) {

@@ -13,14 +13,10 @@ import fernwort.app.web.Visitor;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.ReadyAnswers;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Slope;
-import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
-import fernwort.core.sizing.Lasts;
+import fernwort.core.sizing.Holds;
 import fernwort.core.tank.Reading;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -204,26 +200,20 @@ class GuideController {
 
   /** What the rig holds, and for how long that lasts. */
   private static String holds(OpenRig rig, Habits habits, Units units) {
-    State full = new State(rig.rig().atRest(), Map.of(), Slope.LEVEL);
-    double fresh = 0;
-    double gray = 0;
-    for (Part tank : rig.plumbing().tanks()) {
-      double holds = rig.plumbing().room(tank.id()).capacity();
-      if (tank.kind() instanceof Kind.Tank t && t.contents() == Contents.FRESH) {
-        fresh += holds;
-        full = full.withVolume(tank.id(), holds);
-      } else {
-        gray += holds;
-      }
-    }
+    Holds holds = Holds.of(rig.plumbing(), habits);
     String litres =
         "%s fresh, %s gray"
-            .formatted(units.show(Measure.VOLUME, fresh), units.show(Measure.VOLUME, gray));
-    if (fresh == 0 || habits.freshPerDay() == 0) {
+            .formatted(
+                units.show(Measure.VOLUME, holds.fresh()),
+                units.show(Measure.VOLUME, holds.gray()));
+    if (holds.fresh() == 0 || habits.freshPerDay() == 0) {
       return litres;
     }
-    double days = Lasts.of(rig.plumbing(), full, habits).freshDays();
-    return String.format(Locale.ROOT, "%s; full, the fresh water lasts %.1f days", litres, days);
+    return String.format(
+        Locale.ROOT,
+        "%s; full, the fresh water lasts %.1f days",
+        litres,
+        holds.lasts().freshDays());
   }
 
   private String look(

@@ -9,20 +9,15 @@ import fernwort.app.units.Units;
 import fernwort.core.describe.Comparison;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Slope;
-import fernwort.core.rig.State;
 import fernwort.core.sizing.Habits;
-import fernwort.core.sizing.Lasts;
+import fernwort.core.sizing.Holds;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import org.springframework.stereotype.Controller;
@@ -88,14 +83,25 @@ class CompareController {
     rows.add(row("Name", first, second, Rig::name));
     rows.add(row("Parts", first, second, r -> Integer.toString(r.parts().size())));
     rows.add(row("Lines", first, second, r -> Integer.toString(r.lines().size())));
-    rows.add(row("Fresh water, full", first, second, r -> litres(r, Contents.FRESH, units)));
-    rows.add(row("Gray water, full", first, second, r -> litres(r, Contents.GRAY, units)));
+    Function<Rig, Holds> holds = r -> Holds.of(Plumbing.of(r), habits);
+    rows.add(
+        row(
+            "Fresh water, full",
+            first,
+            second,
+            r -> units.show(Measure.VOLUME, holds.apply(r).fresh())));
+    rows.add(
+        row(
+            "Gray water, full",
+            first,
+            second,
+            r -> units.show(Measure.VOLUME, holds.apply(r).gray())));
     rows.add(
         row(
             String.format(Locale.ROOT, "Days from full, for %d", habits.people()),
             first,
             second,
-            r -> String.format(Locale.ROOT, "%.1f", lasts(r, habits))));
+            r -> String.format(Locale.ROOT, "%.1f", holds.apply(r).lasts().days())));
     rows.add(
         row(
             "Findings of the review",
@@ -107,19 +113,6 @@ class CompareController {
 
   private static Row row(String what, Rig first, Rig second, Function<Rig, String> figure) {
     return new Row(what, figure.apply(first), figure.apply(second));
-  }
-
-  private static String litres(Rig rig, Contents contents, Units units) {
-    Plumbing plumbing = Plumbing.of(rig);
-    double all = rig.tanks(contents).mapToDouble(t -> plumbing.room(t.id()).capacity()).sum();
-    return units.show(Measure.VOLUME, all);
-  }
-
-  private static double lasts(Rig rig, Habits habits) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Map<String, Double> full = new HashMap<>();
-    rig.tanks(Contents.FRESH).forEach(t -> full.put(t.id(), plumbing.room(t.id()).capacity()));
-    return Lasts.of(plumbing, new State(rig.atRest(), full, Slope.LEVEL), habits).days();
   }
 
   /** A heading with what stands under it. */

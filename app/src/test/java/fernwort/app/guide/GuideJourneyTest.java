@@ -125,7 +125,7 @@ class GuideJourneyTest {
       reach("button[value='" + button.getAttribute("value") + "']");
       page.evaluate("window.leaving = true");
       page.keyboard().press("Enter");
-      page.waitForFunction("!window.leaving");
+      page.waitForFunction("() => !window.leaving");
     } else {
       button.click();
     }
@@ -474,6 +474,22 @@ class GuideJourneyTest {
     page.locator("[name='fresh']").fill("40");
     page.locator("#finish").click();
     assertThat(page.locator("#board")).containsText("40 L");
+  }
+
+  @Test
+  void whatAPageDidNotAskStaysAsItWas() throws IOException {
+    String rig = sent();
+    Client copy = COPY.copy();
+    String before = copy.get(rig + "/guide/look").body();
+    copy.post(rig + "/guide/fill", "do=next&inlet-height=900&check=true&shut-off=true");
+    copy.post(rig + "/guide/vents", "do=next");
+    assertThat(ways(copy.get(rig + "/guide/look").body())).isEqualTo(ways(before));
+    copy.post(rig + "/guide/lows", "do=next&supply=13");
+    assertThat(copy.get(rig + "/guide/lows").body()).contains("value=\"30\"");
+  }
+
+  private static String ways(String page) {
+    return page.replaceAll("(?s).*The ways of the water|</ul>.*", "");
   }
 
   @Test

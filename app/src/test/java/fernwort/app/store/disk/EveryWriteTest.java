@@ -16,12 +16,15 @@ import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceAccessMode;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /**
  * Processes that each keep a few changes and end after one of their writes, killed or with the
  * power. Room is used again at once or never, as if they were started after a long or a short
  * while.
  */
+@ResourceLock(value = UncertainFiles.SCHEME, mode = ResourceAccessMode.READ)
 class EveryWriteTest {
 
   private static final int PROCESSES = Integer.getInteger("sweep.processes", 15);

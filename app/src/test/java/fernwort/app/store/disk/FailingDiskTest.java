@@ -16,8 +16,11 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceAccessMode;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** A disk that is full or fails in the middle of writing. */
+@ResourceLock(value = UncertainFiles.SCHEME, mode = ResourceAccessMode.READ_WRITE)
 class FailingDiskTest {
 
   @TempDir Path folder;

@@ -25,8 +25,11 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceAccessMode;
+import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** What was confirmed is on the disk, also on one that loses what it was not told to sync. */
+@ResourceLock(value = UncertainFiles.SCHEME, mode = ResourceAccessMode.READ)
 class PowerCutTest {
 
   private static final int IMAGES = Integer.getInteger("sweep.images", 30);
@@ -102,7 +105,11 @@ class PowerCutTest {
     public void close() {
       stop.set(true);
       threads.close();
-      running.forEach(Future::resultNow);
+      for (Future<?> writer : running) {
+        if (writer.state() == Future.State.FAILED) {
+          throw new AssertionError("a writer failed", writer.exceptionNow());
+        }
+      }
     }
   }
 

@@ -32,7 +32,10 @@ public final class UncertainFiles extends FilePathWrapper {
   static final AtomicInteger SYNCS = new AtomicInteger();
 
   private static final Map<String, Disk> DISKS = new ConcurrentHashMap<>();
+
+  /** Of all disks at once: whoever changes it locks {@link #SCHEME} while it tests. */
   private static volatile long room = Long.MAX_VALUE;
+
   private static volatile String broken = "";
 
   /** Makes it the layer under the database of this process. */

@@ -35,8 +35,7 @@ final class Way {
       List.of(
           new Answered("vehicle", Map.of("length", "5.4 m")),
           new Answered(
-              "tanks",
-              Map.of("t1-litres", "95", "t1-size", "900 x 400 x 290", "t2-litres", "60")),
+              "tanks", Map.of("t1-litres", "95", "t1-size", "900 x 400 x 290", "t2-litres", "60")),
           new Answered("fill", Map.of("t1-MAINS", "true", "t1-neck-height", "1300")),
           new Answered("vents", Map.of("t1-vent", "1400", "t2-vent", "900")),
           new Answered("suction", Map.of("piece-0", "THREE_WAY", "piece-1", "STRAINER")),
@@ -81,7 +80,8 @@ final class Way {
     String field = "[name='" + name + "']";
     if (value.equals("true")) {
       page.check(field);
-    } else if ((Boolean) page.evaluate("s => document.querySelector(s).tagName === 'SELECT'", field)) {
+    } else if ((Boolean)
+        page.evaluate("s => document.querySelector(s).tagName === 'SELECT'", field)) {
       page.selectOption(field, value);
     } else {
       page.fill(field, value);
@@ -95,9 +95,7 @@ final class Way {
     int rows = (pages.size() + COLUMNS - 1) / COLUMNS;
     BufferedImage sheet =
         new BufferedImage(
-            COLUMNS * (width + GAP) - GAP,
-            rows * (height + GAP) - GAP,
-            BufferedImage.TYPE_INT_RGB);
+            COLUMNS * (width + GAP) - GAP, rows * (height + GAP) - GAP, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = sheet.createGraphics();
     g.setRenderingHint(
         RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);

@@ -108,3 +108,8 @@ document.addEventListener("htmx:beforeSwap", (event) => {
 });
 document.addEventListener("htmx:afterSettle", restoreAll);
 restoreAll();
+
+// Of many steps in a row the one that is answered is in view.
+document
+  .querySelector(".guide-steps [aria-current]")
+  ?.scrollIntoView({ block: "nearest", inline: "center" });

@@ -25,6 +25,9 @@ final class AddForm {
   private static final String PLACE = "place:";
   private static final String JOIN = "join:";
 
+  /** What is chosen first, where nothing else is more likely. */
+  private static final String USUAL = "valve";
+
   private AddForm() {}
 
   /** A port in an address. */
@@ -41,7 +44,7 @@ final class AddForm {
     Optional<PortRef> free =
         names.free().stream().filter(p -> name(p).equals(picked.port())).findFirst();
     if (free.isPresent()) {
-      return Optional.of(port(names, free.orElseThrow(), units));
+      return Optional.of(port(rig, names, free.orElseThrow(), units));
     }
     return rig.places().stream()
         .filter(p -> p.id().equals(picked.place()))
@@ -51,6 +54,7 @@ final class AddForm {
                 PLACE + p.id(),
                 "Add something here",
                 "It is joined to nothing yet; then tap one of its free ends.",
+                USUAL,
                 List.of(new DescribeView.Group("", options(NewPart.all()))),
                 List.of(name(), height(units, p.z()))));
   }
@@ -71,13 +75,14 @@ final class AddForm {
         LINE + line.id(),
         "Add something here",
         "What lets water pass is put into the line; what ends one gets a tee and a branch.",
+        USUAL,
         List.of(
             new DescribeView.Group("into the line", options(NewPart.inLine())),
             new DescribeView.Group("on a branch", options(NewPart.atEnd()))),
         fields);
   }
 
-  private static DescribeView.AddView port(PortNames names, PortRef port, Units units) {
+  private static DescribeView.AddView port(Rig rig, PortNames names, PortRef port, Units units) {
     List<DescribeView.Group> groups = new ArrayList<>();
     groups.add(new DescribeView.Group("something new", options(NewPart.all())));
     List<Field.Option> others =
@@ -90,8 +95,9 @@ final class AddForm {
     }
     return new DescribeView.AddView(
         PORT + name(port),
-        "At " + names.full(port),
+        "At " + names.at(port),
         "What is hung on it gets a line between.",
+        NewPart.usualAt(rig.part(port.part()), port.port()).id(),
         groups,
         List.of(name(), length(units, "Of the line; empty if nobody measured.")));
   }

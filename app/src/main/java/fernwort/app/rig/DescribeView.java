@@ -92,9 +92,10 @@ public record DescribeView(
    * @param at what was tapped
    * @param title over the form
    * @param hint what the program makes of it
+   * @param usual what is chosen first
    * @param groups what can be added
    * @param fields what else is asked
    */
   public record AddView(
-      String at, String title, String hint, List<Group> groups, List<Field> fields) {}
+      String at, String title, String hint, String usual, List<Group> groups, List<Field> fields) {}
 }

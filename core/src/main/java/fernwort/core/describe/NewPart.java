@@ -3,6 +3,7 @@ package fernwort.core.describe;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
@@ -247,6 +248,24 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
         .filter(p -> p.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new Refusal("“" + id + "” cannot be added; pick one of the list"));
+  }
+
+  /** Returns what is usually hung on a free port. */
+  public static NewPart usualAt(Part host, String port) {
+    return of(
+        switch (host.kind()) {
+          case Kind.Tank tank ->
+              switch (tank.port(port).use()) {
+                case VENT -> "vent";
+                case FILL, FLOAT -> tank.contents() == Contents.FRESH ? "filler" : "trap";
+                case DRAIN -> tank.contents() == Contents.FRESH ? "cap" : "valve";
+                case FEED, GAUGE, LINK -> "valve";
+              };
+          case Kind.GravityFiller filler -> port.equals("mouth") ? "jug" : "tank";
+          case Kind.Fixture fixture -> port.equals("waste") ? "trap" : "valve";
+          case Kind.DrainTrap trap -> "gray-tank";
+          default -> "valve";
+        });
   }
 
   /** Returns the water that an ordinary body of a kind holds (m³), where it is known. */

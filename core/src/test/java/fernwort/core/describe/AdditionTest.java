@@ -139,4 +139,17 @@ class AdditionTest {
                 .max()
                 .orElseThrow());
   }
+
+  @Test
+  void whatIsUsuallyHungOnAPortIsOfferedFirst() {
+    assertThat(NewPart.usualAt(one.part("filler"), "mouth").id()).isEqualTo("jug");
+    assertThat(NewPart.usualAt(one.part("fresh"), "vent").id()).isEqualTo("vent");
+    assertThat(NewPart.usualAt(one.part("fresh"), "drain").id()).isEqualTo("cap");
+    assertThat(NewPart.usualAt(one.part("sink"), "waste").id()).isEqualTo("trap");
+    for (Part part : one.parts()) {
+      for (String port : part.kind().ports()) {
+        assertThat(NewPart.all()).contains(NewPart.usualAt(part, port));
+      }
+    }
+  }
 }

@@ -42,7 +42,7 @@ final class FillPage implements GuidePage {
         fields.add(
             Field.choice(
                 t + "from",
-                "From another tank, by a pump of its own",
+                "From another tank, by a pump of its own; that one then gives its water here",
                 tank.from().orElse(""),
                 others));
       }

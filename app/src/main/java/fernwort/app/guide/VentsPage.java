@@ -117,8 +117,8 @@ final class VentsPage implements GuidePage {
     return Field.table(
         tank.id() + "-openings",
         "Measured from two edges, where you want (%s)".formatted(units.lengthSign()),
-        "Outside, to the middle of the hole: from the rear edge and from the lower one; on top and"
-            + " bottom from the right one instead, on rear and front across from the right.",
+        "%s, to the middle of the hole: from the rear edge and from the lower one; on top and bottom from the right one instead, on rear and front across from the right."
+            .formatted(tank.inside() ? "Inside" : "Outside"),
         new Field.Table(HEADS, rows, false, names));
   }
 

@@ -453,7 +453,7 @@ class GuideJourneyTest {
     page.locator("[name='t3-from']").selectOption("t1");
     assertThat(page.locator("#growing")).containsText("Pump for");
     visit(rig + "/guide/look");
-    assertThat(page.locator("main")).containsText("Fresh → valve → pump → Fresh 2");
+    assertThat(page.locator("main")).containsText("Fresh → valve → pump → check valve → Fresh 2");
   }
 
   @Test

@@ -111,8 +111,8 @@ final class Marginalia {
                 new Choice("low", "points to Low", 270, "c")))
         .part("strainer", "Strainer", -0.8, 0.7, 1.2, 0.05, new Kind.Strainer())
         .part("pump", "Pump", -0.6, 0.8, 1.32, 0.12, Fittings.pressurePump(11.3, 2.9))
-        .part("surge-tee", "Surge tee", -0.35, 0.8, 1.4, new Kind.Tee())
-        .part("surge", "Surge tank", -0.3, 0.9, 1.45, 0.7, new Kind.Accumulator(2.1e5));
+        .part("surge-tee", "Accumulator tee", -0.35, 0.8, 1.4, new Kind.Tee())
+        .part("surge", "Accumulator", -0.3, 0.9, 1.45, 0.7, new Kind.Accumulator(2.1e5));
   }
 
   private static void tanks(RigBuilder rig) {
@@ -282,7 +282,7 @@ final class Marginalia {
         .line("p1", "Suction 1", "tank-selector.a > strainer.in", 13, 0.25, Material.PVC_HOSE, 0.8)
         .line("p2", "Suction 2", "strainer.out > pump.in", 13, 0.3, Material.PVC_HOSE, 0.8)
         .line("p3", "Pump delivery", "pump.out > surge-tee.a", 12, 0.35, Material.PVC_HOSE, 0.9)
-        .line("p4", "Surge stub", "surge-tee.b > surge.in", 12, 0.15, Material.PEX, 0.5)
+        .line("p4", "Accumulator stub", "surge-tee.b > surge.in", 12, 0.15, Material.PEX, 0.5)
         .line("p5", "House line", "surge-tee.c > house-tee.a", 12, 2.6, Material.PEX, 3.2)
         .line("p6", "Mains line", "rinse-tee.b > house-tee.b", 12, 3.6, Material.PEX, 3.6)
         .line("p7", "Mains stub", "mains-valve.b > rinse-tee.a", 12, 0.15, Material.PEX, 0.5)

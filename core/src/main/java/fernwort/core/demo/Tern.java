@@ -109,8 +109,8 @@ final class Tern {
             1.2,
             0.6,
             Fittings.filter(Grade.SEDIMENT, 14, 0.22))
-        .part("surge-tee", "Surge tee", -0.6, -0.6, 1.25, new Kind.Tee())
-        .part("surge", "Surge tank", -0.55, -0.6, 1.35, 0.5, new Kind.Accumulator(2.2e5))
+        .part("surge-tee", "Accumulator tee", -0.6, -0.6, 1.25, new Kind.Tee())
+        .part("surge", "Accumulator", -0.55, -0.6, 1.35, 0.5, new Kind.Accumulator(2.2e5))
         .part(
             "delivery",
             "Pump sends to",
@@ -296,7 +296,7 @@ final class Tern {
         .line("d3", "To the pump", "strainer.out > pump.in", 13, 0.2, Material.PVC_HOSE, 0.6)
         .line("d4", "Pump delivery", "pump.out > sediment.in", 12, 0.3, Material.PVC_HOSE, 0.9)
         .line("d5", "Filtered", "sediment.out > surge-tee.a", 12, 0.2, Material.PEX, 0.6)
-        .line("d6", "Surge stub", "surge-tee.b > surge.in", 12, 0.12, Material.PEX, 0.4)
+        .line("d6", "Accumulator stub", "surge-tee.b > surge.in", 12, 0.12, Material.PEX, 0.4)
         .line("d7", "To the delivery", "surge-tee.c > delivery.a", 12, 0.2, Material.PEX, 0.7)
         .line("d8", "To the house", "delivery.b > house-tee.a", 12, 0.2, Material.PEX, 0.7)
         .line("d9", "Pump to fill", "delivery.c > fill-tee.b", 13, 1.7, Material.PEX, 1.8);

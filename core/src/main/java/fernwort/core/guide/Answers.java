@@ -168,8 +168,9 @@ public record Answers(
    *
    * @param port what it is, as the tank's opening is called
    * @param face the face
-   * @param across from the rear edge; on the rear and front face from the right one (m, outside)
-   * @param up from the lower edge; on top and bottom from the right one (m, outside)
+   * @param across from the rear edge; on the rear and front face from the right one (m), outside or
+   *     inside as the tank was measured
+   * @param up from the lower edge; on top and bottom from the right one (m)
    */
   public record Opening(String port, Face face, double across, double up) {}
 

@@ -45,8 +45,10 @@ final class FreshSide {
   /** Joins the fresh tanks (ids by their answers) to the pump, and the inlet to what it fills. */
   void join(Map<Answers.Tank, String> tanks, PressureSide pressure) {
     List<Answers.Tank> named = List.copyOf(tanks.keySet());
-    if (!named.isEmpty()) {
-      suction(named, tanks, pressure);
+    List<Answers.Tank> drawn =
+        named.stream().filter(t -> TankMaker.isDrawnFrom(answers, t)).toList();
+    if (!drawn.isEmpty()) {
+      suction(drawn, tanks, pressure);
     }
     mains(named, tanks, pressure);
     tanks.forEach((tank, id) -> transfer(tank, id, tanks));
@@ -54,7 +56,7 @@ final class FreshSide {
 
   // --- from tank to tank -----------------------------------------------------------------------
 
-  /** A pump of its own, with a valve against siphoning, from the tank that fills another. */
+  /** A pump of its own, with a valve and a check valve, from the tank that fills another. */
   private void transfer(Answers.Tank tank, String id, Map<Answers.Tank, String> tanks) {
     Optional<Answers.Tank> source = TankMaker.source(answers, tank);
     if (source.isEmpty()) {
@@ -75,8 +77,17 @@ final class FreshSide {
     PortRef outlet = new PortRef(tanks.getOrDefault(from, ""), TankMaker.toward(tank));
     rig.join(outlet, rig.get(valve).port("a"), bore);
     rig.join(rig.get(valve).port("b"), rig.get(pump).port("in"), bore);
-    rig.join(rig.get(pump).port("out"), new PortRef(id, TankMaker.TRANSFER), bore);
-    ways.add(Saying.words("%s → valve → pump → %s".formatted(from.label(), tank.label())));
+    String check =
+        rig.part(
+            "Check valve" + toward,
+            from.spot(),
+            from.bottom() + 0.04,
+            VALVE_BODY,
+            Fittings.check());
+    rig.join(rig.get(pump).port("out"), rig.get(check).port("in"), bore);
+    rig.join(rig.get(check).port("out"), new PortRef(id, TankMaker.TRANSFER), bore);
+    ways.add(
+        Saying.words("%s → valve → pump → check valve → %s".formatted(from.label(), tank.label())));
   }
 
   // --- suction ---------------------------------------------------------------------------------

@@ -2,6 +2,7 @@ package fernwort.core.guide;
 
 import fernwort.core.guide.Answers.Drain;
 import fernwort.core.guide.Answers.Fill;
+import fernwort.core.guide.Answers.Hot;
 import fernwort.core.guide.Answers.Joins;
 import fernwort.core.guide.Answers.Mains;
 import fernwort.core.guide.Answers.Piece;
@@ -16,6 +17,9 @@ import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Third;
 import fernwort.core.guide.Answers.Use;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Vehicle;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -51,8 +55,142 @@ public final class ReadyAnswers {
               filled(oneTank(name), Set.of(Fill.NECK, Fill.MAINS))
                   .filledBy(new Mains(new Spot(0, 0), 0.9, true, true, true, true))
                   .drawing(List.of(Piece.THREE_WAY, Piece.STRAINER), Selector.USUAL));
+      case "jug" -> Optional.of(cans(name));
+      case "main-and-low" -> Optional.of(mainAndLow(name));
+      case "long-stay" -> Optional.of(longStay(name));
       default -> Optional.empty();
     };
+  }
+
+  /** A can in and a can out, with a foot pump between. */
+  private static Answers cans(String name) {
+    Size can = new Size(0.34, 0.18, 0.4);
+    Tank fresh =
+        tank("t1", "Fresh can", Contents.FRESH, can, new Spot(1, 0), 0.68, Set.of(Fill.NECK), 1.1);
+    Tank gray = tank("t2", "Gray can", Contents.GRAY, can, new Spot(1, 1), 0.66, Set.of(), 1.1);
+    Answers none = Answers.of(name);
+    return none.with(List.of(fresh, gray))
+        .pumping(
+            pump(none, Kind.Pump.Type.FOOT, 0.66, 4e-3 / 60, 1.2e5, List.of(), Hot.NONE, false))
+        .tapping(List.of(new Tap(Use.SINK, new Spot(1, 1), 1.25, Runs.TANK)))
+        .running(new Answers.Waste(Set.of(), false));
+  }
+
+  /** More water under the floor, moved up by a pump of its own. */
+  private static Answers mainAndLow(String name) {
+    Answers one = oneTank(name);
+    Tank low =
+        tank(
+            "t3",
+            "Low fresh",
+            Contents.FRESH,
+            new Size(0.85, 0.5, 0.2),
+            new Spot(1, 1),
+            0.33,
+            Set.of(Fill.NECK),
+            0.75);
+    List<Tank> tanks = new ArrayList<>();
+    for (Tank tank : one.tanks()) {
+      tanks.add(tank.id().equals("t1") ? tank.filledFrom(Optional.of("t3")) : tank);
+    }
+    tanks.add(low);
+    return one.with(tanks);
+  }
+
+  /** Filters, manifolds and hot water; its loop for hot water at once is for the editor. */
+  private static Answers longStay(String name) {
+    Tank fresh =
+        tank(
+            "t1",
+            "Fresh",
+            Contents.FRESH,
+            new Size(1.6, 0.6, 0.4),
+            new Spot(1, 1),
+            1,
+            Set.of(Fill.MAINS),
+            1.9);
+    Tank gray =
+        tank(
+            "t2",
+            "Gray",
+            Contents.GRAY,
+            new Size(1.2, 0.7, 0.3),
+            new Spot(3, 1),
+            0.45,
+            Set.of(),
+            1.6);
+    Answers none = Answers.of(name);
+    return none.on(name, 4, new Answers.Van(Vehicle.Body.TRUCK, 9))
+        .with(List.of(fresh, gray))
+        .filledBy(new Mains(new Spot(0, 0), 1.1, true, true, true, true))
+        .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
+        .pumping(
+            pump(
+                none,
+                Kind.Pump.Type.DIAPHRAGM,
+                1.2,
+                15e-3 / 60,
+                3.2e5,
+                List.of(Kind.Filter.Grade.SEDIMENT, Kind.Filter.Grade.CARBON),
+                Hot.STORAGE,
+                true))
+        .tapping(
+            List.of(
+                new Tap(Use.SINK, new Spot(3, 2), 1.9, Runs.TANK),
+                new Tap(Use.BASIN, new Spot(2, 2), 1.9, Runs.TANK),
+                new Tap(Use.SHOWER, new Spot(2, 0), 2.3, Runs.TANK),
+                new Tap(Use.TOILET, new Spot(2, 0), 1.6, Runs.TANK)))
+        .low(new Answers.Lows(true, true), none.bores());
+  }
+
+  private static Answers.Pump pump(
+      Answers none,
+      Kind.Pump.Type type,
+      double height,
+      double flow,
+      double cutOut,
+      List<Kind.Filter.Grade> filters,
+      Hot hot,
+      boolean manifolds) {
+    return new Answers.Pump(
+        type,
+        none.pump().spot(),
+        height,
+        flow,
+        cutOut,
+        manifolds,
+        filters,
+        hot,
+        none.pump().heaterVolume(),
+        manifolds);
+  }
+
+  /** A tank of some outside size, its vent over its neck. */
+  private static Tank tank(
+      String id,
+      String label,
+      Contents contents,
+      Size size,
+      Spot spot,
+      double bottom,
+      Set<Fill> fills,
+      double neckHeight) {
+    boolean fresh = contents == Contents.FRESH;
+    return new Tank(
+        id,
+        label,
+        contents,
+        Optional.empty(),
+        Optional.of(size),
+        false,
+        spot,
+        bottom,
+        fills,
+        spot,
+        neckHeight,
+        neckHeight + 0.05,
+        false,
+        fresh ? Drain.CAP : Drain.NONE);
   }
 
   private static Answers oneTank(String name) {

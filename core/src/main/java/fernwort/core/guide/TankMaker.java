@@ -98,7 +98,9 @@ final class TankMaker {
       ports.add(Fittings.port(inlets.get(i), Use.FILL, along, right, high - 0.03 * small));
     }
     if (tank.contents() == Contents.FRESH) {
-      ports.add(Fittings.port("feed", Use.FEED, near, right, 0.02 * small));
+      if (isDrawnFrom(answers, tank)) {
+        ports.add(Fittings.port("feed", Use.FEED, near, right, 0.02 * small));
+      }
       List<Answers.Tank> fed = fedBy(answers, tank);
       for (int i = 0; i < fed.size(); i++) {
         double along = near + (far - near) * (i + 1) / (fed.size() + 1);
@@ -112,7 +114,8 @@ final class TankMaker {
       ports.add(Fittings.port("drain", Use.DRAIN, far, right, 0.005 * small));
     }
     Point inner = new Point(lengthwise, wide, high);
-    return ports.stream().map(p -> shown(tank, p, inner, sizes.wall())).toList();
+    double wall = tank.inside() ? 0 : sizes.wall();
+    return ports.stream().map(p -> shown(tank, p, inner, wall)).toList();
   }
 
   /** An opening where somebody has shown it to be, else where it usually is. */
@@ -124,7 +127,11 @@ final class TankMaker {
         .orElse(usual);
   }
 
-  /** The inside point of an opening on a face; none lies in a corner of the walls. */
+  /**
+   * The inside point of an opening on a face; none lies in a corner of the walls.
+   *
+   * @param wall what was measured over beside the inside (m)
+   */
   private static Point at(Answers.Opening o, Point inner, double wall) {
     double across = o.across() - wall;
     double up = o.up() - wall;
@@ -163,6 +170,15 @@ final class TankMaker {
     return answers.tanks(Contents.FRESH).stream()
         .filter(t -> source(answers, t).filter(tank::equals).isPresent())
         .toList();
+  }
+
+  /**
+   * Tells whether the supply pump draws from a tank: one that fills another gives its water there,
+   * unless every tank does.
+   */
+  static boolean isDrawnFrom(Answers answers, Answers.Tank tank) {
+    return fedBy(answers, tank).isEmpty()
+        || answers.tanks(Contents.FRESH).stream().noneMatch(t -> fedBy(answers, t).isEmpty());
   }
 
   /** The opening by which a tank gives to another. */

@@ -46,9 +46,27 @@ function key(form) {
   return `draft ${new URL(form.action).pathname} ${at}`;
 }
 
-function typed(form) {
-  return JSON.stringify(
-    [...new FormData(form)].filter(([name, value]) => !NOT_TYPED.includes(name) && value !== ""),
+/** What each field holds, by its name. */
+function held(form) {
+  const fields = {};
+  for (const element of form.elements) {
+    if (element.name && element.type !== "hidden") fields[element.name] ??= [];
+  }
+  for (const [name, value] of new FormData(form)) {
+    if (!NOT_TYPED.includes(name) && fields[name]) fields[name].push(value);
+  }
+  return fields;
+}
+
+const shown = new WeakMap();
+
+/** Only what somebody changed: the rest may be changed otherwise meanwhile. */
+function changed(form) {
+  const before = shown.get(form) ?? {};
+  return Object.fromEntries(
+    Object.entries(held(form)).filter(
+      ([name, values]) => JSON.stringify(values) !== JSON.stringify(before[name] ?? []),
+    ),
   );
 }
 
@@ -72,20 +90,21 @@ function note(form) {
 }
 
 function restore(form) {
-  form.dataset.shown = typed(form);
+  if (shown.has(form)) return;
+  shown.set(form, held(form));
   const draft = sessionStorage.getItem(key(form));
-  if (!draft || draft === form.dataset.shown) return;
+  if (!draft) return;
   const begun = JSON.parse(draft);
   for (const element of form.elements) {
-    if (!element.name || element.type === "hidden") continue;
-    const values = begun.filter(([name]) => name === element.name).map(([, value]) => value);
+    const values = begun[element.name];
+    if (!values) continue;
     if (element.type === "checkbox" || element.type === "radio") {
       element.checked = values.includes(element.value);
     } else {
       element.value = values[0] ?? "";
     }
   }
-  note(form);
+  if (Object.keys(changed(form)).length > 0) note(form);
 }
 
 function restoreAll() {
@@ -96,9 +115,9 @@ document.addEventListener("input", (event) => {
   if (event.target.hasAttribute?.("aria-invalid")) clearSlip(event.target);
   const form = event.target.closest?.("form[data-draft]");
   if (!form) return;
-  const now = typed(form);
-  if (now === form.dataset.shown) sessionStorage.removeItem(key(form));
-  else sessionStorage.setItem(key(form), now);
+  const draft = changed(form);
+  if (Object.keys(draft).length === 0) sessionStorage.removeItem(key(form));
+  else sessionStorage.setItem(key(form), JSON.stringify(draft));
 });
 document.addEventListener("htmx:beforeSwap", (event) => {
   const form = event.detail.requestConfig?.elt;

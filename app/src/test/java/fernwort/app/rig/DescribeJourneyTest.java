@@ -242,6 +242,17 @@ class DescribeJourneyTest {
     page.reload();
     page.locator(".draft-note button").click();
     assertThat(page.locator("#f-label")).hasValue("Pump");
+    // What is begun brings back only itself, not what stood beside it.
+    page.locator("#f-label").fill("Calm pump");
+    Page other = page.context().newPage();
+    other.navigate(page.url());
+    other.locator("#f-height").fill("999");
+    other.locator("#keep-form button.button").click();
+    assertThat(other.locator("[data-say]")).containsText("last: Changed Pump");
+    other.close();
+    page.reload();
+    assertThat(page.locator("#f-label")).hasValue("Calm pump");
+    assertThat(page.locator("#f-height")).hasValue("999");
   }
 
   @Test

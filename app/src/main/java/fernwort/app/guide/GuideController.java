@@ -124,8 +124,10 @@ class GuideController {
     if (other.isPresent()) {
       ResponseCookie kept = Visitor.keeping(other.orElseThrow(), request);
       response.addHeader(HttpHeaders.SET_COOKIE, kept.toString());
-      // Every number on the page is in the units from before: it is loaded anew.
-      response.setHeader("HX-Refresh", Boolean.toString(byScript));
+      if (byScript) {
+        // Every number on the page is in the units from before: it is loaded anew.
+        response.setHeader("HX-Refresh", "true");
+      }
     }
     if (sheet.errors().isEmpty() && !byScript) {
       boolean onward = "next".equals(form.get(DO));

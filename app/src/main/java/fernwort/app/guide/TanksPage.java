@@ -145,7 +145,7 @@ final class TanksPage implements GuidePage {
         was.openings());
   }
 
-  /** Three sizes in one box; a unit at the end holds for all three. */
+  /** The sizes in one box. */
   private static Optional<Size> size(Tank was, Sheet sheet) {
     String field = was.id() + "-size";
     String text = sheet.text(field);
@@ -165,25 +165,29 @@ final class TanksPage implements GuidePage {
 
   /** Three sizes, or length and width where the litres tell the height. */
   private static Size size(Tank was, Sheet sheet, List<Double> si) {
-    si.stream()
-        .filter(s -> s < 0.04 || s > HIGHEST)
-        .findFirst()
-        .ifPresent(s -> {
-          throw new Refusal(
-              "%s: a side of %s is not possible"
-                  .formatted(was.label(), sheet.units().show(Measure.LENGTH, s)));
-        });
+    si.forEach(s -> possible(was, sheet, s));
     if (si.size() == 3) {
       return new Size(si.get(0), si.get(1), si.get(2));
     }
     Optional<Double> litres = litres(was, sheet);
     if (si.size() == 2 && litres.isPresent()) {
-      return Size.holding(
-          si.get(0), si.get(1), litres.orElseThrow(), sheet.tick(was.id() + "-inside"));
+      Size size =
+          Size.holding(
+              si.get(0), si.get(1), litres.orElseThrow(), sheet.tick(was.id() + "-inside"));
+      possible(was, sheet, size.height());
+      return size;
     }
     throw new Refusal(
         "%s: give three sizes, such as 900 x 400 x 290, or two and the litres of its label"
             .formatted(was.label()));
+  }
+
+  private static void possible(Tank was, Sheet sheet, double side) {
+    if (side < 0.04 || side > HIGHEST) {
+      throw new Refusal(
+          "%s: a side of %s is not possible"
+              .formatted(was.label(), sheet.units().show(Measure.LENGTH, side)));
+    }
   }
 
   private static Optional<Double> litres(Tank was, Sheet sheet) {

@@ -63,10 +63,10 @@ class DescribeController {
   /** Who makes a step, seeing which version; bound from the form and the cookie. */
   private record Hand(String rig, int version, String who) {}
 
-  private String step(Hand hand, Alteration step, String look) {
+  private String step(Hand hand, Alteration step) {
     OpenRig open = rigs.open(hand.rig());
     rigs.change(open, hand.version(), hand.who(), step);
-    return "redirect:/rigs/" + hand.rig() + "/rig" + look;
+    return "redirect:/rigs/" + hand.rig() + "/rig" + look(step);
   }
 
   @PostMapping("/parts/{part}")
@@ -79,7 +79,7 @@ class DescribeController {
       @ModelAttribute("units") Units units) {
     Rig rig = rigs.open(id).rig();
     Part changed = Describing.part(rig, rig.part(part), form, units);
-    return step(new Hand(id, version, who), new Alteration.PartChanged(changed), "?part=" + part);
+    return step(new Hand(id, version, who), new Alteration.PartChanged(changed));
   }
 
   @PostMapping("/parts/{part}/remove")
@@ -88,7 +88,7 @@ class DescribeController {
       @PathVariable String part,
       @RequestParam int version,
       @ModelAttribute("who") String who) {
-    return step(new Hand(id, version, who), new Alteration.PartTakenOut(part), "");
+    return step(new Hand(id, version, who), new Alteration.PartTakenOut(part));
   }
 
   @PostMapping("/lines/{line}")
@@ -101,7 +101,7 @@ class DescribeController {
       @ModelAttribute("units") Units units) {
     Line old = RigEdit.of(rigs.open(id).rig()).line(line);
     Line changed = new LineForm(units).read(old, form);
-    return step(new Hand(id, version, who), new Alteration.LineChanged(changed), "?line=" + line);
+    return step(new Hand(id, version, who), new Alteration.LineChanged(changed));
   }
 
   @PostMapping("/lines/{line}/off")
@@ -110,7 +110,7 @@ class DescribeController {
       @PathVariable String line,
       @RequestParam int version,
       @ModelAttribute("who") String who) {
-    return step(new Hand(id, version, who), new Alteration.LineTakenOff(line), "");
+    return step(new Hand(id, version, who), new Alteration.LineTakenOff(line));
   }
 
   @PostMapping("/add")
@@ -121,10 +121,10 @@ class DescribeController {
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
     Alteration step = AddForm.read(rigs.open(id).rig(), form, units);
-    return step(new Hand(id, version, who), step, look(step));
+    return step(new Hand(id, version, who), step);
   }
 
-  /** What is looked at after something was added: the thing itself. */
+  /** What is looked at after a step: the thing itself, where it is there still. */
   private static String look(Alteration step) {
     return switch (step) {
       case Alteration.PartPutIn s -> "?part=" + s.part().id();
@@ -153,7 +153,7 @@ class DescribeController {
       @ModelAttribute("units") Units units) {
     PlaceForm places = new PlaceForm(rigs.open(id).rig(), units);
     Alteration step = new Alteration.PlaceAdded(places.read(places.anew(), form));
-    return step(new Hand(id, version, who), step, look(step));
+    return step(new Hand(id, version, who), step);
   }
 
   @PostMapping("/places/{place}")
@@ -167,7 +167,7 @@ class DescribeController {
     Rig rig = rigs.open(id).rig();
     Place changed = new PlaceForm(rig, units).read(rig.place(place), form);
     Alteration step = new Alteration.PlaceAdded(changed);
-    return step(new Hand(id, version, who), step, look(step));
+    return step(new Hand(id, version, who), step);
   }
 
   @PostMapping("/vehicle")
@@ -179,7 +179,7 @@ class DescribeController {
       @ModelAttribute("units") Units units) {
     Vehicle old = rigs.open(id).rig().vehicle();
     Vehicle changed = new VehicleForm(units).read(old, form);
-    return step(new Hand(id, version, who), new Alteration.VehicleChanged(changed), "");
+    return step(new Hand(id, version, who), new Alteration.VehicleChanged(changed));
   }
 
   @PostMapping("/mend")
@@ -197,8 +197,7 @@ class DescribeController {
     return step(
         new Hand(id, version, who),
         new Alteration.Mended(
-            found.title().toString(), found.change().orElse(UnaryOperator.identity())),
-        "");
+            found.title().toString(), found.change().orElse(UnaryOperator.identity())));
   }
 
   @PostMapping("/undo")
@@ -219,6 +218,6 @@ class DescribeController {
       @RequestParam int version,
       @RequestParam String name,
       @ModelAttribute("who") String who) {
-    return step(new Hand(id, version, who), new Alteration.Renamed(name.strip()), "");
+    return step(new Hand(id, version, who), new Alteration.Renamed(name.strip()));
   }
 }

@@ -66,12 +66,17 @@ final class Values {
         && field.value().strip().replace("\r", "").equals(text(name).replace("\r", ""));
   }
 
+  /** Notes what is wrong with a field. */
+  void slip(String name, String sentence) {
+    slips.putIfAbsent(name, sentence);
+  }
+
   /** Reads something of a field; what it throws is noted there, and the fallback is taken. */
   <T> T guarded(String name, Supplier<T> read, T fallback) {
     try {
       return read.get();
     } catch (Refusal refusal) {
-      slips.putIfAbsent(name, String.valueOf(refusal.getMessage()));
+      slip(name, String.valueOf(refusal.getMessage()));
       return fallback;
     }
   }

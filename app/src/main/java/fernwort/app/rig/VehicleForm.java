@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** The vehicle as a form, and back. */
 final class VehicleForm {
@@ -89,7 +90,7 @@ final class VehicleForm {
     return Field.table(
         "axles",
         "Axles, rear first",
-        "Ahead of the rear axle in %s; limit on its plate and load with empty tanks in %s."
+        "Ahead of the rear axle in %s; limit on its plate and load with empty tanks in %s. One whose name is emptied is taken away."
             .formatted(sign(Measure.LENGTH), sign(Measure.MASS)),
         new Field.Table(
             List.of(
@@ -126,9 +127,17 @@ final class VehicleForm {
 
   private static List<Axle> axles(Values v) {
     List<Axle> axles = new ArrayList<>();
-    for (int i = 0; i < MOST_AXLES; i++) {
-      String name = v.text("axle-" + i);
-      if (!name.isEmpty()) {
+    for (int row = 0; row < MOST_AXLES; row++) {
+      int i = row;
+      String field = "axle-" + i;
+      String name = v.text(field);
+      boolean begun =
+          Stream.of("axle-x-", "axle-limit-", "axle-empty-")
+              .map(f -> f + i)
+              .anyMatch(f -> !v.text(f).isEmpty() && !v.isAsShown(f));
+      if (name.isEmpty() && begun) {
+        v.slip(field, "An axle has no name; give it one, such as rear");
+      } else if (!name.isEmpty()) {
         axles.add(
             new Axle(
                 name,

@@ -489,6 +489,17 @@ class GuideJourneyTest {
   }
 
   @Test
+  void aThirdSizeThatNoTankHasIsToldAtItsField() throws IOException {
+    String tanks = sent() + "/guide/tanks";
+    String answer =
+        COPY.copy().post(tanks, "do=next&t1-label=Fresh&t1-litres=4000&t1-size=100+x+100").body();
+    assertThat(answer).contains("e-t1-size").contains("is not possible");
+    assertThat(COPY.copy().get(tanks).body())
+        .contains("value=\"4000\"")
+        .doesNotContain("100 x 100");
+  }
+
+  @Test
   void whatAPageDidNotAskStaysAsItWas() throws IOException {
     String rig = sent();
     Client copy = COPY.copy();

@@ -65,4 +65,14 @@ class VehicleFormTest {
     form.put("width", "23400");
     assertThatThrownBy(() -> read(form, Units.METRIC)).isInstanceOf(Doubt.class);
   }
+
+  @Test
+  void anAxleWithoutANameIsAskedForOneAndOneWhoseNameIsEmptiedIsGone() {
+    Vehicle truck = DemoRig.all().getFirst().rig().vehicle();
+    Map<String, String> form = shown(truck, Units.METRIC);
+    form.put("axle-1", "");
+    assertThat(read(form, Units.METRIC).axles()).hasSize(truck.axles().size() - 1);
+    form.put("axle-limit-" + truck.axles().size(), "1200");
+    assertThatThrownBy(() -> read(form, Units.METRIC)).hasMessageContaining("has no name");
+  }
 }

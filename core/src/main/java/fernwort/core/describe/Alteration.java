@@ -180,7 +180,7 @@ public sealed interface Alteration {
               to,
               bore,
               length,
-              Line.Material.PEX,
+              Fittings.material(bore),
               Fittings.USUAL_LOSS,
               List.of()));
     }

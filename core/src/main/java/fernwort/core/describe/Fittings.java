@@ -112,19 +112,16 @@ public final class Fittings {
 
   /** Returns a pump that moves water from one tank to another. */
   public static Kind transferPump(double litresPerMinute, double bar) {
-    return new Kind.Pump(
-        Kind.Pump.Duty.TRANSFER,
-        Kind.Pump.Type.CENTRIFUGAL,
-        bar * BAR,
-        litresPerMinute * LITRES_PER_MINUTE,
-        0,
-        bar * BAR,
-        0);
+    return centrifugal(Kind.Pump.Duty.TRANSFER, litresPerMinute, bar);
   }
 
   public static Kind circulationPump(double litresPerMinute, double bar) {
+    return centrifugal(Kind.Pump.Duty.CIRCULATION, litresPerMinute, bar);
+  }
+
+  private static Kind centrifugal(Kind.Pump.Duty duty, double litresPerMinute, double bar) {
     return new Kind.Pump(
-        Kind.Pump.Duty.CIRCULATION,
+        duty,
         Kind.Pump.Type.CENTRIFUGAL,
         bar * BAR,
         litresPerMinute * LITRES_PER_MINUTE,

@@ -159,9 +159,7 @@ public final class PortNames {
     return rig.part(port.part()).label() + ", " + words(port);
   }
 
-  /**
-   * Returns every port that nothing is joined to, the mouths left out that are meant to be open.
-   */
+  /** Returns every port that nothing is joined to, also the mouths into which a jug is poured. */
   public List<PortRef> free() {
     List<PortRef> free = new ArrayList<>();
     for (Part part : rig.parts()) {

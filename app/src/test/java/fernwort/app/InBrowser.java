@@ -23,6 +23,9 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
 
   private static final Pattern DEMO = Pattern.compile("(?<=/rigs/)(marginalia|samphire|tern)\\b");
 
+  /** How wide a phone is (px). */
+  public static final int PHONE = 390;
+
   private final SharedCopy copy = new SharedCopy();
   private final List<String> complaints = new ArrayList<>();
   private Browser browser;
@@ -80,6 +83,15 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     });
     page.onPageError(complaints::add);
     return page;
+  }
+
+  /** Opens a phone's page in place of the one before. */
+  public Page phone() {
+    return use(
+        new Browser.NewContextOptions()
+            .setViewportSize(PHONE, 844)
+            .setHasTouch(true)
+            .setIsMobile(true));
   }
 
   /** Returns the page. */

@@ -3,7 +3,6 @@ package fernwort.app;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
@@ -29,18 +28,11 @@ class PhoneJourneyTest {
         .map((e) => e.outerHTML.slice(0, 120))
       """;
 
-  private static final int WIDTH = 390;
-
   private Page page;
 
   @BeforeEach
   void open() {
-    page =
-        COPY.use(
-            new Browser.NewContextOptions()
-                .setViewportSize(WIDTH, 844)
-                .setHasTouch(true)
-                .setIsMobile(true));
+    page = COPY.phone();
   }
 
   @Test
@@ -63,7 +55,7 @@ class PhoneJourneyTest {
         wrong.add(path + ": " + small);
       }
       int width = (Integer) page.evaluate("document.documentElement.scrollWidth");
-      if (width > WIDTH) {
+      if (width > InBrowser.PHONE) {
         wrong.add(path + " is " + width + " wide");
       }
     }

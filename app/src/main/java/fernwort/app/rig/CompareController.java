@@ -83,25 +83,16 @@ class CompareController {
     rows.add(row("Name", first, second, Rig::name));
     rows.add(row("Parts", first, second, r -> Integer.toString(r.parts().size())));
     rows.add(row("Lines", first, second, r -> Integer.toString(r.lines().size())));
-    Function<Rig, Holds> holds = r -> Holds.of(Plumbing.of(r), habits);
-    rows.add(
-        row(
-            "Fresh water, full",
-            first,
-            second,
-            r -> units.show(Measure.VOLUME, holds.apply(r).fresh())));
-    rows.add(
-        row(
-            "Gray water, full",
-            first,
-            second,
-            r -> units.show(Measure.VOLUME, holds.apply(r).gray())));
+    Holds one = Holds.of(Plumbing.of(first), habits);
+    Holds two = Holds.of(Plumbing.of(second), habits);
+    rows.add(row("Fresh water, full", one, two, h -> units.show(Measure.VOLUME, h.fresh())));
+    rows.add(row("Gray water, full", one, two, h -> units.show(Measure.VOLUME, h.gray())));
     rows.add(
         row(
             String.format(Locale.ROOT, "Days from full, for %d", habits.people()),
-            first,
-            second,
-            r -> String.format(Locale.ROOT, "%.1f", holds.apply(r).lasts().days())));
+            one,
+            two,
+            h -> String.format(Locale.ROOT, "%.1f", h.lasts().days())));
     rows.add(
         row(
             "Findings of the review",
@@ -111,7 +102,7 @@ class CompareController {
     return rows;
   }
 
-  private static Row row(String what, Rig first, Rig second, Function<Rig, String> figure) {
+  private static <T> Row row(String what, T first, T second, Function<T, String> figure) {
     return new Row(what, figure.apply(first), figure.apply(second));
   }
 

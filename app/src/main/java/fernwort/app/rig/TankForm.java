@@ -215,15 +215,7 @@ final class TankForm {
       }
       return sized;
     }
-    Shape fitting = v.guarded("holds", () -> TankResize.holding(sized, volume), sized.shape());
-    return new Kind.Tank(
-        sized.contents(),
-        fitting,
-        sized.wall(),
-        List.of(),
-        sized.gauge(),
-        sized.highestPressure(),
-        sized.lowestPressure());
+    return sized.shaped(v.guarded("holds", () -> TankResize.holding(sized, volume), sized.shape()));
   }
 
   private Shape shape(Values v) {

@@ -2,9 +2,11 @@ package fernwort.app.web;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.rig.Face;
 import fernwort.core.rig.Point;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The six faces of a tank beside each other, to scale, on which its openings are shown by a tap:
@@ -23,7 +25,7 @@ import java.util.List;
 public record FaceSketch(
     double width,
     double height,
-    List<Face> faces,
+    List<Drawn> faces,
     List<Mark> marks,
     double perMetre,
     double step,
@@ -37,52 +39,19 @@ public record FaceSketch(
   private static final double QUARTER_INCH = 0.25;
   private static final double FIVE_MILLIMETRES = 5;
 
-  /** The sides of a tank, each with what lies along it and up it. */
-  public enum Side {
-    TOP,
-    LEFT,
-    REAR,
-    BOTTOM,
-    RIGHT,
-    FRONT;
-
-    private double across(Point inner) {
-      return this == REAR || this == FRONT ? inner.y() : inner.x();
-    }
-
-    private double up(Point inner) {
-      return this == TOP || this == BOTTOM ? inner.y() : inner.z();
-    }
-
-    private double across(Point at, Point inner) {
-      return across(at) / across(inner);
-    }
-
-    private double up(Point at, Point inner) {
-      return up(at) / up(inner);
-    }
-
-    /** How far a point is from this side (m). */
-    private double away(Point at, Point inner) {
-      return switch (this) {
-        case TOP -> inner.z() - at.z();
-        case BOTTOM -> at.z();
-        case LEFT -> inner.y() - at.y();
-        case RIGHT -> at.y();
-        case REAR -> at.x();
-        case FRONT -> inner.x() - at.x();
-      };
-    }
-  }
-
   /**
-   * A face where it is drawn (px).
+   * A side where it is drawn (px).
    *
    * @param across how far it goes along the drawing (m)
    * @param up how far it goes up (m)
    */
-  public record Face(
-      Side side, String label, double x, double y, double w, double h, double across, double up) {}
+  public record Drawn(Face side, double x, double y, double w, double h, double across, double up) {
+
+    /** Returns what it is called. */
+    public String label() {
+      return side.name().toLowerCase(Locale.ROOT);
+    }
+  }
 
   /**
    * An opening where it is drawn (px).
@@ -108,14 +77,14 @@ public record FaceSketch(
         Math.min((WIDEST - 4 * GAP) / (2 * inner.x() + inner.y()), (TALLEST - 3 * GAP) / high);
     double[] xs = {GAP, 2 * GAP + scale * inner.x(), 3 * GAP + 2 * scale * inner.x()};
     double lower = 2 * GAP + scale * Math.max(inner.y(), inner.z());
-    List<Face> faces =
+    List<Drawn> faces =
         List.of(
-            face(Side.TOP, "top", xs[0], GAP, scale, inner),
-            face(Side.LEFT, "left", xs[1], GAP, scale, inner),
-            face(Side.REAR, "rear", xs[2], GAP, scale, inner),
-            face(Side.BOTTOM, "bottom", xs[0], lower, scale, inner),
-            face(Side.RIGHT, "right", xs[1], lower, scale, inner),
-            face(Side.FRONT, "front", xs[2], lower, scale, inner));
+            drawn(Face.TOP, xs[0], GAP, scale, inner),
+            drawn(Face.LEFT, xs[1], GAP, scale, inner),
+            drawn(Face.REAR, xs[2], GAP, scale, inner),
+            drawn(Face.BOTTOM, xs[0], lower, scale, inner),
+            drawn(Face.RIGHT, xs[1], lower, scale, inner),
+            drawn(Face.FRONT, xs[2], lower, scale, inner));
     return new FaceSketch(
         xs[2] + scale * inner.y() + GAP,
         lower + scale * Math.max(inner.y(), inner.z()) + 4,
@@ -127,19 +96,18 @@ public record FaceSketch(
         byFace);
   }
 
-  private static Face face(Side side, String label, double x, double y, double scale, Point inner) {
+  private static Drawn drawn(Face side, double x, double y, double scale, Point inner) {
     double across = side.across(inner);
     double up = side.up(inner);
-    return new Face(side, label, x, y, scale * across, scale * up, across, up);
+    return new Drawn(side, x, y, scale * across, scale * up, across, up);
   }
 
-  private static Mark mark(Opening opening, List<Face> faces, Point inner) {
-    Face on =
-        faces.stream()
-            .min(Comparator.comparingDouble(f -> f.side().away(opening.at(), inner)))
-            .orElseThrow();
-    double across = on.side().across(opening.at(), inner);
-    double up = on.side().up(opening.at(), inner);
+  private static Mark mark(Opening opening, List<Drawn> faces, Point inner) {
+    Point at = opening.at();
+    Drawn on =
+        faces.stream().min(Comparator.comparingDouble(f -> f.side().away(at, inner))).orElseThrow();
+    double across = on.side().across(at) / on.across();
+    double up = on.side().up(at) / on.up();
     return new Mark(
         opening.key(), opening.label(), on.x() + across * on.w(), on.y() + (1 - up) * on.h());
   }

@@ -3,7 +3,6 @@ package fernwort.app.guide;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.IsCheckedOptions;
@@ -31,12 +30,7 @@ class GuideJourneyTest {
   private int taps;
 
   private void onPhone() {
-    page =
-        COPY.use(
-            new Browser.NewContextOptions()
-                .setViewportSize(390, 844)
-                .setHasTouch(true)
-                .setIsMobile(true));
+    page = COPY.phone();
   }
 
   /** Goes on by Tab until what is wanted has the focus, as somebody without a pointer does. */

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -208,12 +207,7 @@ class DescribeJourneyTest {
   }
 
   private void onPhone() {
-    page =
-        COPY.use(
-            new Browser.NewContextOptions()
-                .setViewportSize(390, 844)
-                .setHasTouch(true)
-                .setIsMobile(true));
+    page = COPY.phone();
   }
 
   private String rig() {

@@ -11,6 +11,7 @@ import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.exception.MathIllegalArgumentException;
 
 /** A tank of other sizes: what becomes of its openings, and how large it is for so many litres. */
 public final class TankResize {
@@ -39,7 +40,7 @@ public final class TankResize {
                   Math.max(SMALLEST, thickest(tank)),
                   LARGEST);
       return scaled(tank.shape(), times);
-    } catch (org.hipparchus.exception.MathIllegalArgumentException e) {
+    } catch (MathIllegalArgumentException e) {
       throw new Refusal(
           Saying.of(
               "A tank of this shape does not hold {}; give its sizes", Amount.volume(volume)));
@@ -48,7 +49,7 @@ public final class TankResize {
 
   /** What a tank so many times as large in each direction holds (m³). */
   private static double capacity(Kind.Tank tank, double times) {
-    return TankRoom.of(of(tank, scaled(tank.shape(), times))).capacity();
+    return TankRoom.of(tank.withPorts(List.of()).shaped(scaled(tank.shape(), times))).capacity();
   }
 
   /** How small it may become before its walls meet. */
@@ -57,17 +58,6 @@ public final class TankResize {
     return tank.shape() instanceof Shape.DepthTable
         ? SMALLEST
         : 1.05 * 2 * tank.wall() / (inside + 2 * tank.wall());
-  }
-
-  private static Kind.Tank of(Kind.Tank tank, Shape shape) {
-    return new Kind.Tank(
-        tank.contents(),
-        shape,
-        tank.wall(),
-        List.of(),
-        tank.gauge(),
-        tank.highestPressure(),
-        tank.lowestPressure());
   }
 
   private static Shape scaled(Shape shape, double t) {

@@ -1,6 +1,7 @@
 package fernwort.core.guide;
 
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Face;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -153,16 +154,6 @@ public record Answers(
     VALVE
   }
 
-  /** A face of a tank. */
-  public enum Face {
-    TOP,
-    BOTTOM,
-    LEFT,
-    RIGHT,
-    REAR,
-    FRONT
-  }
-
   /**
    * An opening that somebody has shown on a face of a tank.
    *
@@ -265,72 +256,35 @@ public record Answers(
 
     /** Returns this tank filled from another one, too. */
     public Tank filledFrom(Optional<String> other) {
-      return new Tank(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          ventEnd,
-          ventRises,
-          drain,
-          other,
-          openings);
+      return with(fills, neck, neckHeight, ventEnd, ventRises, other, openings);
     }
 
     /** Returns this tank with openings that were shown. */
     public Tank opened(List<Opening> shown) {
-      return new Tank(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          ventEnd,
-          ventRises,
-          drain,
-          from,
-          shown);
+      return with(fills, neck, neckHeight, ventEnd, ventRises, from, shown);
     }
 
     /** Returns this tank filled otherwise, its neck at a spot and height (m). */
     public Tank filled(Set<Fill> ways, Spot neckAt, double height) {
-      return new Tank(
-          id, label, contents, litres, size, inside, spot, bottom, ways, neckAt, height, ventEnd,
-          ventRises, drain, from, openings);
+      return with(ways, neckAt, height, ventEnd, ventRises, from, openings);
     }
 
     /** Returns this tank with a vent that ends elsewhere (m above the ground). */
     public Tank vented(double end, boolean rises) {
+      return with(fills, neck, neckHeight, end, rises, from, openings);
+    }
+
+    private Tank with(
+        Set<Fill> ways,
+        Spot neckAt,
+        double height,
+        double end,
+        boolean rises,
+        Optional<String> other,
+        List<Opening> shown) {
       return new Tank(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          end,
-          rises,
-          drain,
-          from,
-          openings);
+          id, label, contents, litres, size, inside, spot, bottom, ways, neckAt, height, end, rises,
+          drain, other, shown);
     }
   }
 

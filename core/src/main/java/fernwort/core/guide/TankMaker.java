@@ -53,7 +53,7 @@ final class TankMaker {
             sizes.wall(),
             Fittings.sender(4, size.length() / 2, size.width() / 2),
             ports(tank, sizes, inlets).toArray(TankPort[]::new));
-    String id = rig.part(tank.label(), tank.spot(), corner(tank, size), 0, kind);
+    String id = rig.part(tank.label(), tank.spot(), corner(tank, size, sizes.wall()), 0, kind);
     vent(tank, id);
     fills(tank, id);
     drain(tank, id);
@@ -61,15 +61,16 @@ final class TankMaker {
   }
 
   /** The tank's rear right lower corner, about the middle of its spot and within the vehicle. */
-  private Point corner(Answers.Tank tank, Size size) {
-    Point middle = rig.point(tank.spot(), tank.bottom());
+  private Point corner(Answers.Tank tank, Size size, double wall) {
+    double inside = tank.bottom() + (tank.inside() ? 0 : wall);
+    Point middle = rig.point(tank.spot(), inside);
     double half = rig.vehicle().width() / 2;
     double lowest = -half + 0.02;
     double y =
         Math.clamp(middle.y() - size.width() / 2, lowest, Math.max(lowest, half - size.width()));
     double rear = rig.vehicle().rear() + 0.05;
     double x = Math.max(rear, middle.x() - size.length() / 2);
-    return new Point(x, y, tank.bottom());
+    return new Point(x, y, inside);
   }
 
   private List<TankPort> ports(Answers.Tank tank, TankSizes sizes, List<String> inlets) {
@@ -133,28 +134,14 @@ final class TankMaker {
    * @param wall what was measured over beside the inside (m)
    */
   private static Point at(Answers.Opening o, Point inner, double wall) {
-    double across = o.across() - wall;
-    double up = o.up() - wall;
-    return switch (o.face()) {
-      case TOP ->
-          new Point(within(across, inner.x()), within(up, inner.y()), inner.z() - skin(inner.z()));
-      case BOTTOM -> new Point(within(across, inner.x()), within(up, inner.y()), skin(inner.z()));
-      case LEFT ->
-          new Point(within(across, inner.x()), inner.y() - skin(inner.y()), within(up, inner.z()));
-      case RIGHT -> new Point(within(across, inner.x()), skin(inner.y()), within(up, inner.z()));
-      case REAR -> new Point(skin(inner.x()), within(across, inner.y()), within(up, inner.z()));
-      case FRONT ->
-          new Point(inner.x() - skin(inner.x()), within(across, inner.y()), within(up, inner.z()));
-    };
+    Point shown = o.face().point(o.across() - wall, o.up() - wall, inner);
+    return new Point(
+        within(shown.x(), inner.x()), within(shown.y(), inner.y()), within(shown.z(), inner.z()));
   }
 
   private static double within(double at, double extent) {
-    return Math.clamp(at, skin(extent), extent - skin(extent));
-  }
-
-  /** How far inside of its wall an opening is taken to be, in a tank that may be thin (m). */
-  private static double skin(double extent) {
-    return Math.min(SKIN, extent / 10);
+    double skin = Math.min(SKIN, extent / 10);
+    return Math.clamp(at, skin, extent - skin);
   }
 
   /** Returns the fresh tank that another is filled from, where there is one. */

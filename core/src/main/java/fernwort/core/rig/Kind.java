@@ -225,6 +225,11 @@ public sealed interface Kind {
       return tankPorts.stream().map(TankPort::id).toList();
     }
 
+    /** Returns this tank in another shape. */
+    public Tank shaped(Shape other) {
+      return new Tank(contents, other, wall, tankPorts, gauge, highestPressure, lowestPressure);
+    }
+
     /** Returns this tank with other openings. */
     public Tank withPorts(List<TankPort> ports) {
       return new Tank(contents, shape, wall, ports, gauge, highestPressure, lowestPressure);

@@ -9,6 +9,7 @@ import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Face;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
@@ -39,7 +40,7 @@ final class AnyAnswers {
       if (random.nextInt(4) == 0) {
         openings.add(
             new Answers.Opening(
-                port, any(Answers.Face.class, random), random.nextDouble(), random.nextDouble()));
+                port, any(Face.class, random), random.nextDouble(), random.nextDouble()));
       }
     }
     return tank.filledFrom(

@@ -156,7 +156,8 @@ document.addEventListener("htmx:responseError", (event) => {
     return;
   }
   const said = (name) => event.detail.xhr.getResponseHeader(name);
-  const problem = said("X-Problem");
+  // Slips stand at their fields; saying them twice would only be in the way.
+  const problem = said("X-Slips") ? "Not+kept+yet%3A+look+at+what+is+marked." : said("X-Problem");
   notice(
     problem
       ? decodeURIComponent(problem.replaceAll("+", " "))

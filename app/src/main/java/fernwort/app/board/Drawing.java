@@ -28,7 +28,22 @@ public record Drawing(
     List<Figure> parts) {
 
   /** A place's rectangle with its name. */
-  public record Room(String label, String reach, double x, double y, double width, double height) {}
+  public record Room(String label, String reach, double x, double y, double width, double height) {
+
+    /** What a letter of its name takes (px). */
+    private static final double LETTER = 6.2;
+
+    private static final double MARGIN = 16;
+
+    /** Returns its name, in two lines where it is wider than the place. */
+    public List<String> lines() {
+      int fits = (int) ((width - MARGIN) / LETTER);
+      int cut = label.lastIndexOf(' ', Math.max(1, fits));
+      return label.length() <= fits || cut < 0
+          ? List.of(label)
+          : List.of(label.substring(0, cut), label.substring(cut + 1));
+    }
+  }
 
   /**
    * A line.

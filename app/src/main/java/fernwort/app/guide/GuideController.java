@@ -228,7 +228,7 @@ class GuideController {
     fill(rig, given, LOOK, units, model);
     model.addAttribute("look", LookBack.of(rig, given.answers(), units));
     model.addAttribute("tanks", levels);
-    model.addAttribute("errors", errors);
+    model.addAttribute("slips", errors);
     return "guide-look";
   }
 

@@ -19,6 +19,9 @@ final class FieldNumber {
   /** Closer than this to a thirty-second, it is meant (in). */
   private static final double MEANT = 0.008;
 
+  /** From here on nobody reads a tape closer than to a millimetre (mm). */
+  private static final double HUNDRED = 100;
+
   private static final MathContext SMALL = new MathContext(3);
   private static final MathContext USUAL = new MathContext(4);
   private static final MathContext TAPE = new MathContext(5);
@@ -28,7 +31,10 @@ final class FieldNumber {
   /** Returns a value in a unit. */
   static String of(Measure measure, Measure.Named unit, double value) {
     return switch (measure) {
-      case LENGTH -> unit.sign().equals("in") ? inches(value) : decimal(value, TAPE, 1);
+      case LENGTH ->
+          unit.sign().equals("in")
+              ? inches(value)
+              : decimal(value, TAPE, Math.abs(value) < HUNDRED ? 1 : 0);
       case VOLUME, MASS -> decimal(value, Math.abs(value) < 1 ? SMALL : USUAL, 6);
       case FLOW, PRESSURE -> decimal(value, SMALL, 6);
       case TEMPERATURE -> decimal(value, USUAL, 1);

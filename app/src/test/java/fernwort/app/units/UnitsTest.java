@@ -68,6 +68,7 @@ class UnitsTest {
         "LENGTH | in | 0 | 0",
         "LENGTH | mm | 0.7060001 | 706",
         "LENGTH | mm | 0.0127 | 12.7",
+        "LENGTH | mm | 0.8269 | 827",
         "VOLUME | US gal | 0.095 | 25.1",
         "VOLUME | US gal | 3e-5 | 0.00793",
         "VOLUME | L | 0.0949996 | 95",

@@ -31,7 +31,24 @@ record Overlay(
   private static final double LITRE = 1e-3;
 
   /** Pitch, nose up, and roll, left side up (degrees). */
-  record Lean(double pitch, double roll) {}
+  record Lean(double pitch, double roll) {
+
+    /**
+     * Returns it as a slope.
+     *
+     * @throws Refusal when nothing stands like that
+     */
+    Slope slope() {
+      if (!(Math.abs(pitch) <= STEEPEST && Math.abs(roll) <= STEEPEST)) {
+        throw new Refusal(
+            String.format(
+                Locale.ROOT,
+                "No vehicle stands at more than %.0f°; check pitch and roll",
+                STEEPEST));
+      }
+      return new Slope(pitch, roll);
+    }
+  }
 
   /**
    * Returns a state with these things otherwise.
@@ -47,7 +64,9 @@ record Overlay(
     for (Map.Entry<String, Double> v : litres.orElse(Map.of()).entrySet()) {
       state = state.withVolume(v.getKey(), volume(rig, v.getKey(), v.getValue()));
     }
-    return slope.isEmpty() ? state : new State(state.setting(), state.volumes(), leaning());
+    return slope.isEmpty()
+        ? state
+        : new State(state.setting(), state.volumes(), slope.get().slope());
   }
 
   private static double volume(OpenRig rig, String tank, double litres) {
@@ -63,15 +82,5 @@ record Overlay(
               Amount.volume(capacity)));
     }
     return Math.min(litres * LITRE, capacity);
-  }
-
-  private Slope leaning() {
-    Lean lean = slope.orElseThrow();
-    if (!(Math.abs(lean.pitch()) <= STEEPEST && Math.abs(lean.roll()) <= STEEPEST)) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT, "No vehicle stands at more than %.0f°; check pitch and roll", STEEPEST));
-    }
-    return new Slope(lean.pitch(), lean.roll());
   }
 }

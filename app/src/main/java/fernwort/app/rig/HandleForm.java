@@ -48,6 +48,8 @@ final class HandleForm {
     fields.add(Field.choice("new-joins", "One more position, which", "", joinsOf(valve)));
     fields.add(Field.text("new-words", "Its handle", "", "An emptied position is taken away."));
     fields.add(turn("new-angle", "Its free end points", 0));
+    fields.add(
+        Field.choice("design", "Shut by a", valve.design().map(Values::key).orElse(""), designs()));
     fields.add(Field.tick("motor", "Has a motor", valve.motor().isPresent(), ""));
     List<Field.Option> rest = new ArrayList<>();
     rest.add(new Field.Option("", "stays as it is"));
@@ -59,6 +61,20 @@ final class HandleForm {
             valve.motor().flatMap(Motor::unpowered).orElse(""),
             rest));
     return fields;
+  }
+
+  private static List<Field.Option> designs() {
+    List<Field.Option> options = new ArrayList<>();
+    options.add(new Field.Option("", "ball, as most are"));
+    options.addAll(Values.options(Kind.Valve.Design.class));
+    return options;
+  }
+
+  /** Returns what shuts the valve, as the form has it; nothing when nobody said. */
+  static Optional<Kind.Valve.Design> design(Values v) {
+    return v.text("design").isEmpty()
+        ? Optional.empty()
+        : Optional.of(v.choice("design", "Shut by a", Kind.Valve.Design.class));
   }
 
   /** What a position joins, in words. */
@@ -142,8 +158,10 @@ final class HandleForm {
   /** Returns the motor, as the form has it. */
   static Optional<Motor> motor(Kind.Valve valve, Values v) {
     double travel = valve.motor().map(Motor::travelTime).orElse(6.0);
+    Optional<Double> cold = valve.motor().flatMap(Motor::opensBelow);
     return v.tick("motor")
-        ? Optional.of(new Motor(Optional.of(v.text("unpowered")).filter(u -> !u.isEmpty()), travel))
+        ? Optional.of(
+            new Motor(Optional.of(v.text("unpowered")).filter(u -> !u.isEmpty()), travel, cold))
         : Optional.empty();
   }
 }

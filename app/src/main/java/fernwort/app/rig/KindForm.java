@@ -207,9 +207,10 @@ final class KindForm {
               v.optional("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3),
               v.tick("fit") ? Optional.of(true) : Optional.empty());
       case Kind.Tank k -> new TankForm(units).read(k, v);
-      case Kind.TwoWayValve k -> new Kind.TwoWayValve(handle.stops(k, v), HandleForm.motor(k, v));
+      case Kind.TwoWayValve k ->
+          new Kind.TwoWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
       case Kind.ThreeWayValve k ->
-          new Kind.ThreeWayValve(handle.stops(k, v), HandleForm.motor(k, v));
+          new Kind.ThreeWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
       case Kind.CheckValve k ->
           new Kind.CheckValve(v.amount("cracking", "Opening pressure", Measure.PRESSURE, 0, 5e4));
       case Kind.Regulator k ->

@@ -16,6 +16,7 @@ import java.util.Map;
 /** A line as people see it: bore, length, what it is made of, what stands in it, how it runs. */
 final class LineForm {
 
+  private static final String INSULATION = "How thick it is round the pipe; empty for none.";
   private static final int SPARE = 2;
   private static final int MOST = 20;
   private static final double LONGEST = 15;
@@ -36,6 +37,11 @@ final class LineForm {
             "Material",
             Values.key(line.material()),
             Values.options(Line.Material.class)),
+        line.insulation()
+            .map(i -> Describing.length(units, "insulation", "Insulation", i, INSULATION))
+            .orElseGet(() ->
+                Field.number(
+                    "insulation", "Insulation", "", units.unit(Measure.LENGTH).sign(), INSULATION)),
         counts(line),
         profile(line));
   }
@@ -108,7 +114,8 @@ final class LineForm {
             length,
             v.choice("material", "Material", Line.Material.class),
             losses(old, v),
-            spots(v));
+            spots(v),
+            v.optional("insulation", "Insulation", Measure.LENGTH, 0.002, 0.1));
     v.settle();
     return changed;
   }

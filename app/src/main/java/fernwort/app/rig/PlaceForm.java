@@ -9,10 +9,15 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 
 /** A place of a rig: its name, how one gets at it, where it is on the plan, how high. */
 final class PlaceForm {
+
+  /** More than any heater of a vehicle (W). */
+  private static final double MOST_HEATING = 10_000;
 
   private static final double OVER_THE_FLOOR = 0.6;
   private static final Plan.Cell MIDDLE = new Plan.Cell(2, 1);
@@ -48,7 +53,19 @@ final class PlaceForm {
         Field.text(
             p + "reach", "How you get at it", place.reach(), "As in “kneel at the rear door”."),
         Field.spot(p + "spot", "Where it is", cell.along() + "-" + cell.side()),
-        Describing.length(units, p + "height", "Height over the ground", place.z(), ""));
+        Describing.length(units, p + "height", "Height over the ground", place.z(), ""),
+        Field.number(
+            p + "warmth",
+            "How much of the inside's warmth it keeps",
+            place.warmth().map(w -> String.format(Locale.ROOT, "%.0f", 100 * w)).orElse(""),
+            "%",
+            "0 under the open floor, 100 in the heated room; empty if nobody knows."),
+        Field.number(
+            p + "heating",
+            "Warm air or a pad puts in",
+            place.heating().map(h -> String.format(Locale.ROOT, "%.0f", h)).orElse(""),
+            "W",
+            "Empty for none."));
   }
 
   /** Two forms for places may stand on a page: the fields of that for a new one have a prefix. */
@@ -62,14 +79,38 @@ final class PlaceForm {
     String p = prefix(old);
     String label = v.text(p + "label");
     double height = v.amount(p + "height", "Height over the ground", Measure.LENGTH, -1, 4.5);
+    Optional<Double> warmth = share(v, p + "warmth", old.warmth());
+    Optional<Double> heating = watts(v, p + "heating", old.heating());
     v.settle();
     String id = old.id().isEmpty() ? RigEdit.of(rig).freeId(label) : old.id();
     String spot = v.text(p + "spot");
     if (v.isAsShown(p + "spot") || !spot.matches("[0-4]-[0-2]")) {
-      return new Place(id, label, v.text(p + "reach"), old.x(), old.y(), height);
+      return new Place(id, label, v.text(p + "reach"), old.x(), old.y(), height, warmth, heating);
     }
     Plan.Cell cell = new Plan.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
     Point at = Plan.of(rig.vehicle()).point(cell, height);
-    return new Place(id, label, v.text(p + "reach"), at.x(), at.y(), height);
+    return new Place(id, label, v.text(p + "reach"), at.x(), at.y(), height, warmth, heating);
+  }
+
+  private static Optional<Double> share(Values v, String name, Optional<Double> old) {
+    if (v.isAsShown(name) || v.text(name).isEmpty()) {
+      return v.isAsShown(name) ? old : Optional.empty();
+    }
+    double percent = v.plain(name, "How much warmth it keeps");
+    if (percent < 0 || percent > 100) {
+      v.slip(name, "How much warmth it keeps lies between 0 and 100 %");
+    }
+    return Optional.of(percent / 100);
+  }
+
+  private static Optional<Double> watts(Values v, String name, Optional<Double> old) {
+    if (v.isAsShown(name) || v.text(name).isEmpty()) {
+      return v.isAsShown(name) ? old : Optional.empty();
+    }
+    double watts = v.plain(name, "Warm air or a pad");
+    if (watts < 0 || watts > MOST_HEATING) {
+      v.slip(name, "Warm air or a pad gives between 0 and 10000 W");
+    }
+    return Optional.of(watts);
   }
 }

@@ -60,7 +60,8 @@ public final class RigEdit {
             half,
             old.material(),
             old.minorLoss() / 2,
-            profile(old, 0, half));
+            profile(old, 0, half),
+            old.insulation());
     Line after =
         new Line(
             freeId(old.id()),
@@ -71,7 +72,8 @@ public final class RigEdit {
             half,
             old.material(),
             old.minorLoss() / 2,
-            profile(old, old.length() - half, old.length()));
+            profile(old, old.length() - half, old.length()),
+            old.insulation());
     List<Line> lines = new ArrayList<>();
     for (Line l : rig.lines()) {
       if (l.id().equals(line)) {
@@ -135,7 +137,8 @@ public final class RigEdit {
             first.length() + second.length(),
             first.material(),
             first.minorLoss() + second.minorLoss(),
-            List.of()));
+            List.of(),
+            first.insulation()));
   }
 
   /**

@@ -309,7 +309,7 @@ public final class Plumbing {
   }
 
   /** Returns the pairs of vertices, flat, that a valve joins in a position. */
-  int[] passages(int part, String stop) {
+  public int[] passages(int part, String stop) {
     return passages.get(part).getOrDefault(stop, NONE);
   }
 

@@ -35,8 +35,22 @@ public sealed interface Kind {
     return positions().stream().findFirst();
   }
 
+  /**
+   * Returns what draining takes off, takes out or leaves half way beside what is set in use, as it
+   * is in use first; empty for most kinds.
+   */
+  default List<Position> service() {
+    return List.of();
+  }
+
+  /** A bowl, or the plug of a trap, that is off. */
+  String OFF = "off";
+
   /** The position of everything with a switch in which it runs. */
   String ON = "on";
+
+  /** A bowl that screws off. */
+  List<Position> BOWL = List.of(new Position(ON, "bowl on"), new Position(OFF, "bowl off"));
 
   /** Ports of everything that water passes straight through. */
   List<String> IN_OUT = List.of("in", "out");
@@ -61,6 +75,25 @@ public sealed interface Kind {
 
     /** Returns the motor, when it has one. */
     Optional<Motor> motor();
+
+    /** Returns what shuts it, if somebody said so. */
+    Optional<Design> design();
+
+    /** What shuts a valve, which says what it keeps when it has run dry. */
+    enum Design {
+      BALL,
+      GATE,
+      BUTTERFLY,
+      NEEDLE
+    }
+
+    /** The position of a ball valve's handle half way, in which nothing stays round the ball. */
+    String HALF = "half";
+
+    /** Tells whether a ball shuts it; so it is unless told. */
+    default boolean hasBall() {
+      return design().orElse(Design.BALL) == Design.BALL;
+    }
 
     /** Returns the stop with this id. */
     default Stop stop(String id) {
@@ -245,9 +278,31 @@ public sealed interface Kind {
   }
 
   /** A valve between two ports. */
-  record TwoWayValve(List<Stop> stops, Optional<Motor> motor) implements Valve {
+  record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Design> design)
+      implements Valve {
     public TwoWayValve {
       stops = List.copyOf(stops);
+    }
+
+    /** Makes a valve of which nobody said what shuts it. */
+    public TwoWayValve(List<Stop> stops, Optional<Motor> motor) {
+      this(stops, motor, Optional.empty());
+    }
+
+    /** A ball can be left half way, whether or not its handle has a stop there. */
+    @Override
+    public List<Position> service() {
+      boolean own = stops.stream().anyMatch(s -> s.id().equals(HALF));
+      return hasBall() && !own && motor.isEmpty() && opened().isPresent()
+          ? List.of(new Position("turned", "at a stop"), new Position(HALF, "half way open"))
+          : List.of();
+    }
+
+    /** Returns the stop that joins its ports, if there is one. */
+    public Optional<Stop> opened() {
+      return stops.stream()
+          .filter(s -> !s.joins().isEmpty() && !s.id().equals(HALF))
+          .min(BY_HANDLE);
     }
 
     @Override
@@ -257,9 +312,15 @@ public sealed interface Kind {
   }
 
   /** A valve between three ports. */
-  record ThreeWayValve(List<Stop> stops, Optional<Motor> motor) implements Valve {
+  record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Design> design)
+      implements Valve {
     public ThreeWayValve {
       stops = List.copyOf(stops);
+    }
+
+    /** Makes a valve of which nobody said what shuts it. */
+    public ThreeWayValve(List<Stop> stops, Optional<Motor> motor) {
+      this(stops, motor, Optional.empty());
     }
 
     @Override
@@ -306,6 +367,11 @@ public sealed interface Kind {
     public List<String> ports() {
       return IN_OUT;
     }
+
+    @Override
+    public List<Position> service() {
+      return BOWL;
+    }
   }
 
   /**
@@ -334,6 +400,11 @@ public sealed interface Kind {
     @Override
     public List<String> ports() {
       return IN_OUT;
+    }
+
+    @Override
+    public List<Position> service() {
+      return BOWL;
     }
   }
 
@@ -442,6 +513,14 @@ public sealed interface Kind {
     public enum Type {
       STORAGE,
       INSTANT
+    }
+
+    /** Its drain plug out. */
+    public static final Position DRAINED = new Position("drained", "drain plug out");
+
+    @Override
+    public List<Position> service() {
+      return List.of(new Position("plugged", "drain plug in"), DRAINED);
     }
 
     @Override
@@ -565,6 +644,11 @@ public sealed interface Kind {
     @Override
     public List<String> ports() {
       return IN_OUT;
+    }
+
+    @Override
+    public List<Position> service() {
+      return List.of(new Position(ON, "plug in"), new Position(OFF, "plug out"));
     }
   }
 

@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A hose or pipe between two ports.
@@ -14,6 +15,7 @@ import java.util.List;
  * @param material wall material, which sets the roughness
  * @param minorLoss sum of the loss coefficients of elbows and fittings (1)
  * @param profile heights along the run where it rises above or sags below its ends
+ * @param insulation thickness of the insulation round it (m), if it has any
  */
 public record Line(
     String id,
@@ -24,7 +26,22 @@ public record Line(
     double length,
     Material material,
     double minorLoss,
-    List<ProfilePoint> profile) {
+    List<ProfilePoint> profile,
+    Optional<Double> insulation) {
+
+  /** Makes a line without insulation. */
+  public Line(
+      String id,
+      String label,
+      PortRef from,
+      PortRef to,
+      double bore,
+      double length,
+      Material material,
+      double minorLoss,
+      List<ProfilePoint> profile) {
+    this(id, label, from, to, bore, length, material, minorLoss, profile, Optional.empty());
+  }
 
   /** What a line is made of. */
   public enum Material {
@@ -43,24 +60,25 @@ public record Line(
 
   /** Returns this line with another course. */
   public Line along(List<ProfilePoint> changed) {
-    return new Line(id, label, from, to, bore, length, material, minorLoss, changed);
+    return new Line(id, label, from, to, bore, length, material, minorLoss, changed, insulation);
   }
 
   /** Returns this line with another bore (m). */
   public Line ofBore(double changed) {
-    return new Line(id, label, from, to, changed, length, material, minorLoss, profile);
+    return new Line(id, label, from, to, changed, length, material, minorLoss, profile, insulation);
   }
 
   /** Returns this line with another sum of loss coefficients. */
   public Line losing(double changed) {
-    return new Line(id, label, from, to, bore, length, material, changed, profile);
+    return new Line(id, label, from, to, bore, length, material, changed, profile, insulation);
   }
 
   /** Returns this line so many times as long, its rises and sags along with it. */
   public Line stretched(double times) {
     List<ProfilePoint> course =
         profile.stream().map(p -> new ProfilePoint(p.along() * times, p.height())).toList();
-    return new Line(id, label, from, to, bore, length * times, material, minorLoss, course);
+    return new Line(
+        id, label, from, to, bore, length * times, material, minorLoss, course, insulation);
   }
 
   /** Returns the water this line holds when full (m³). */

@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import java.util.Optional;
+
 /**
  * A named spot on the vehicle where somebody can reach the parts in it.
  *
@@ -9,5 +11,22 @@ package fernwort.core.rig;
  * @param x centre along the vehicle (m)
  * @param y centre to the left (m)
  * @param z centre above the ground (m)
+ * @param warmth its share of the difference between inside and outside temperature, 0 as cold as
+ *     outside, 1 as warm as inside, if somebody estimated or measured it
+ * @param heating what ducted air or a pad puts into it (W), if anything does
  */
-public record Place(String id, String label, String reach, double x, double y, double z) {}
+public record Place(
+    String id,
+    String label,
+    String reach,
+    double x,
+    double y,
+    double z,
+    Optional<Double> warmth,
+    Optional<Double> heating) {
+
+  /** Makes a place of which nobody knows how warm it stays. */
+  public Place(String id, String label, String reach, double x, double y, double z) {
+    this(id, label, reach, x, y, z, Optional.empty(), Optional.empty());
+  }
+}

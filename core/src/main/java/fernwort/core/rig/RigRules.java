@@ -87,6 +87,8 @@ final class RigRules {
       size(where, "x", place.x(), -LONGEST, LONGEST);
       size(where, "y", place.y(), -LONGEST, LONGEST);
       size(where, "z", place.z(), -5, 10);
+      place.warmth().ifPresent(w -> size(where, "share of warmth", w, 0, 1));
+      place.heating().ifPresent(h -> size(where, "heating", h, 0, 10_000));
     }
     if (places.size() > MOST_PLACES) {
       add("the rig", "it has " + places.size() + " places", "Keep to " + MOST_PLACES);
@@ -209,6 +211,7 @@ final class RigRules {
 
   private void motor(String where, Motor motor, Set<String> stops) {
     size(where, "travel time", motor.travelTime(), 0, 600);
+    motor.opensBelow().ifPresent(t -> size(where, "temperature it opens at", t, 233.15, 300));
     motor
         .unpowered()
         .filter(stop -> !stops.contains(stop))

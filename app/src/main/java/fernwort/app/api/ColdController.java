@@ -1,0 +1,95 @@
+package fernwort.app.api;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.Procedure;
+import fernwort.core.cold.Wintering;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What stays in a rig that is drained. */
+@RestController
+@RequestMapping(value = "/api/v1/rigs/{id}/cold", produces = MediaType.APPLICATION_JSON_VALUE)
+class ColdController {
+
+  private static final int MOST_STEPS = 500;
+
+  private final Descriptions rigs;
+
+  ColdController(Descriptions rigs) {
+    this.rigs = rigs;
+  }
+
+  /**
+   * What is done to a rig that is at rest and full.
+   *
+   * @param steps in order
+   * @param slope how it stands (degrees); level when left out
+   * @param emptyTanks ids of the tanks that are empty already
+   */
+  record Asked(
+      Optional<List<Procedure.Turn>> steps,
+      Optional<Overlay.Lean> slope,
+      @JsonProperty("empty_tanks") Optional<List<String>> emptyTanks) {}
+
+  /** What stays, in m³ by id. */
+  record Left(Map<String, Double> lines, Map<String, Double> bodies, Map<String, Double> tanks) {}
+
+  @PostMapping("/left")
+  @Operation(summary = "What stays in lines, bodies and tanks after some steps of draining")
+  Left left(@PathVariable String id, @RequestBody Asked asked) {
+    OpenRig rig = rigs.open(id);
+    List<Procedure.Turn> steps = asked.steps().orElse(List.of());
+    if (steps.size() > MOST_STEPS) {
+      throw new Refusal("A procedure has at most " + MOST_STEPS + " steps; split it");
+    }
+    Slope slope = asked.slope().map(Overlay.Lean::slope).orElse(Slope.LEVEL);
+    Map<String, Double> volumes = new HashMap<>();
+    rig.plumbing()
+        .tanks()
+        .forEach(t -> volumes.put(t.id(), rig.plumbing().room(t.id()).capacity()));
+    for (String tank : asked.emptyTanks().orElse(List.of())) {
+      if (!(rig.rig().part(tank).kind() instanceof Kind.Tank)) {
+        throw new Refusal(rig.rig().part(tank).label() + " is no tank; name tanks to be empty");
+      }
+      volumes.put(tank, 0.0);
+    }
+    State state = new State(rig.rig().atRest(), volumes, slope);
+    return of(rig, Procedure.run(rig.plumbing(), Filled.of(rig.plumbing(), state), steps));
+  }
+
+  private static Left of(OpenRig rig, Wintering after) {
+    Map<String, Double> lines = new TreeMap<>();
+    for (Line line : rig.rig().lines()) {
+      lines.put(line.id(), after.wetness().volume(line));
+    }
+    Map<String, Double> bodies = new TreeMap<>();
+    Map<String, Double> tanks = new TreeMap<>();
+    for (Part part : rig.rig().parts()) {
+      if (part.kind() instanceof Kind.Tank) {
+        tanks.put(part.id(), after.state().volume(part.id()));
+      } else {
+        bodies.put(part.id(), after.wetness().body(part.id()));
+      }
+    }
+    return new Left(lines, bodies, tanks);
+  }
+}

@@ -1,0 +1,88 @@
+package fernwort.core.cold;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A rig on its way into the winter or out of it: its handles, what is off or out beside them, and
+ * where water is.
+ *
+ * @param state handles, tanks and slope
+ * @param service positions of {@link Kind#service} by part id; what is not named is as it is in use
+ * @param wetness where water is beside the tanks
+ */
+public record Wintering(State state, Map<String, String> service, Wetness wetness) {
+
+  public Wintering {
+    service = Map.copyOf(service);
+  }
+
+  /** Tells whether a part is in a position of {@link Kind#service}. */
+  public boolean has(Part part, String position) {
+    return position.equals(service.get(part.id()));
+  }
+
+  /**
+   * Returns this with one thing set or taken off.
+   *
+   * @throws Refusal when the part cannot be so
+   */
+  public Wintering with(Rig rig, String partId, String position) {
+    Part part = rig.part(partId);
+    Map<String, String> off = new TreeMap<>(service);
+    if (named(part.kind().positions().stream(), position).isPresent()) {
+      if (part.kind() instanceof Kind.Valve) {
+        off.remove(partId);
+      }
+      return new Wintering(state.with(partId, position), off, wetness);
+    }
+    if (named(part.kind().service().stream(), position).isEmpty()) {
+      throw new Refusal(
+          "%s has no position \"%s\"; %s".formatted(part.label(), position, choice(part)));
+    }
+    if (part.kind().service().getFirst().id().equals(position)) {
+      off.remove(partId);
+    } else {
+      off.put(partId, position);
+    }
+    return new Wintering(state, off, wetness);
+  }
+
+  private static Optional<Position> named(Stream<Position> positions, String id) {
+    return positions.filter(p -> p.id().equals(id)).findFirst();
+  }
+
+  private static String choice(Part part) {
+    String all =
+        Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
+            .map(p -> "\"" + p.id() + "\"")
+            .distinct()
+            .collect(Collectors.joining(", "));
+    return all.isEmpty() ? "nothing about it can be set" : "it can be " + all;
+  }
+
+  /** Returns this on another slope. */
+  public Wintering on(Slope slope) {
+    return new Wintering(new State(state.setting(), state.volumes(), slope), service, wetness);
+  }
+
+  /** Returns this with other water in lines and bodies. */
+  public Wintering with(Wetness changed) {
+    return new Wintering(state, service, changed);
+  }
+
+  /** Returns this with other water (m³) in one tank. */
+  public Wintering withVolume(String tank, double volume) {
+    return new Wintering(state.withVolume(tank, volume), service, wetness);
+  }
+}

@@ -1,0 +1,60 @@
+package fernwort.core.frost;
+
+import fernwort.core.say.Refusal;
+import java.util.List;
+
+/**
+ * A temperature over time, straight between its points.
+ *
+ * @param times seconds from the start, rising
+ * @param temperatures at those times (K)
+ */
+public record Curve(List<Double> times, List<Double> temperatures) {
+
+  public Curve {
+    times = List.copyOf(times);
+    temperatures = List.copyOf(temperatures);
+    if (times.size() != temperatures.size() || times.size() < 2) {
+      throw new Refusal("A night needs two hours or more, and a temperature for each");
+    }
+    for (int i = 1; i < times.size(); i++) {
+      if (times.get(i) <= times.get(i - 1)) {
+        throw new Refusal("The hours of a night follow one another; put them in order");
+      }
+    }
+  }
+
+  /** Returns the curve of a place that keeps a share of the warmth inside (K). */
+  public Curve sheltered(double share, double inside) {
+    return new Curve(times, temperatures.stream().map(t -> t + share * (inside - t)).toList());
+  }
+
+  /** Returns the lowest temperature (K). */
+  public double lowest() {
+    return temperatures.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
+  }
+
+  /** Returns this curve so much warmer throughout (K). */
+  public Curve warmer(double by) {
+    return new Curve(times, temperatures.stream().map(t -> t + by).toList());
+  }
+
+  /** Returns the temperature at a time (s), that of its ends before and after it (K). */
+  public double at(double time) {
+    if (time <= times.getFirst()) {
+      return temperatures.getFirst();
+    }
+    for (int i = 1; i < times.size(); i++) {
+      if (time <= times.get(i)) {
+        double share = (time - times.get(i - 1)) / (times.get(i) - times.get(i - 1));
+        return temperatures.get(i - 1) + share * (temperatures.get(i) - temperatures.get(i - 1));
+      }
+    }
+    return temperatures.getLast();
+  }
+
+  /** Returns how long it is (s). */
+  public double length() {
+    return times.getLast() - times.getFirst();
+  }
+}

@@ -1,0 +1,51 @@
+package fernwort.core.cold;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+
+class DrainingLawsTest {
+
+  /** A line may end in a cell that is half wet, at each of its bends. */
+  private static final double SOME_CELLS = 5.0 / EveryWay.CELLS;
+
+  private static Wintering full(Plumbing plumbing, Slope slope) {
+    return Filled.of(plumbing, new State(plumbing.rig().atRest(), Map.of(), slope));
+  }
+
+  @Property(tries = 400)
+  void whatStaysIsWhatEverySimpleWayLeaves(@ForAll long seed) {
+    Rig rig = WetHouses.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Slope slope = WetHouses.slope(seed);
+    Wintering now = full(plumbing, slope);
+    EveryWay brute = new EveryWay(rig, slope);
+    for (Procedure.Turn step : WetHouses.steps(rig, seed)) {
+      now = Procedure.run(plumbing, now, List.of(step));
+      brute.step(step);
+      for (Line line : rig.lines()) {
+        assertThat(now.wetness().volume(line))
+            .as("%s after %s", line, step)
+            .isCloseTo(brute.volume(line), within(SOME_CELLS * line.volume()));
+      }
+      for (Part part : rig.parts()) {
+        if (part.kind() instanceof Kind.Tee && part.volume() > 0) {
+          assertThat(now.wetness().body(part.id()) > 0)
+              .as("%s after %s", part, step)
+              .isEqualTo(brute.isWet(part));
+        }
+      }
+    }
+  }
+}

@@ -44,6 +44,9 @@ final class Bodies {
   private double keeps(Part part) {
     int v = plumbing.first(plumbing.index(part.id()));
     double all = part.volume();
+    if (now.has(part, Kind.UNDONE)) {
+      return 0;
+    }
     return switch (part.kind()) {
       case Kind.Tee k -> middleLeaves(v + 3) ? 0 : all;
       case Kind.Manifold k -> middleLeaves(v + k.ports().size()) ? 0 : all;

@@ -33,6 +33,7 @@ public final class Filled {
     Set<String> dry = new HashSet<>();
     dry.addAll(vents(rig));
     dry.addAll(waste(rig));
+    dry.addAll(jugs(rig));
     dry.addAll(behindGray(plumbing, levels));
     Map<String, List<Stretch>> lines = new TreeMap<>();
     for (Line line : rig.lines()) {
@@ -46,7 +47,7 @@ public final class Filled {
         bodies.put(part.id(), part.volume());
       }
     }
-    return new Wintering(state, Map.of(), new Wetness(lines, bodies));
+    return new Wintering(state, Map.of(), new Wetness(lines, bodies), Map.of());
   }
 
   private static Set<String> vents(Rig rig) {
@@ -75,6 +76,16 @@ public final class Filled {
       }
     }
     return new Walk(rig, p -> p.kind() instanceof Kind.Tee).lines(from);
+  }
+
+  /** What a jug is poured through is put away with it. */
+  private static Set<String> jugs(Rig rig) {
+    List<PortRef> from =
+        rig.parts().stream()
+            .filter(p -> p.kind() instanceof Kind.PortableContainer)
+            .flatMap(p -> p.kind().ports().stream().map(p::port))
+            .toList();
+    return new Walk(rig, p -> false).lines(from);
   }
 
   private static Set<String> waste(Rig rig) {

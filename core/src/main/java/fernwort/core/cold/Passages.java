@@ -216,6 +216,10 @@ final class Passages {
   }
 
   private void addPart(int index, Part part, int v) {
+    if (now.has(part, Kind.UNDONE)) {
+      star(v, part.kind().ports().size(), openMouth(index, levels.height(part)));
+      return;
+    }
     switch (part.kind()) {
       case Kind.Valve k -> addValve(index, part, k, v);
       case Kind.GravityFiller k -> {
@@ -242,7 +246,8 @@ final class Passages {
       case Kind.Heater k -> {
         through(v, v + 1);
         if (now.has(part, Kind.Heater.DRAINED.id())) {
-          star(v, 2, openMouth(index, levels.height(part) + k.drainHeight()));
+          // Both ports stand at the heater's bottom here, and water runs out beside them.
+          star(v, 2, openMouth(index, levels.height(part)));
         }
       }
       case Kind.Tee k -> star(v, 3, v + 3);
@@ -277,8 +282,8 @@ final class Passages {
 
   private void addValve(int index, Part part, Kind.Valve valve, int v) {
     String stop = now.state().setting().of(part.id());
-    if (valve instanceof Kind.TwoWayValve two && now.has(part, Kind.Valve.HALF)) {
-      stop = two.opened().orElseThrow().id();
+    if (now.has(part, Kind.Valve.HALF) && valve.stop(stop).joins().isEmpty()) {
+      stop = valve.opened().orElseThrow().id();
     }
     int[] pairs = plumbing.passages(index, stop);
     for (int i = 0; i < pairs.length; i += 2) {

@@ -17,6 +17,9 @@ import java.util.TreeMap;
  */
 final class TankRun {
 
+  /** So far below its crest that rounding leaves the port free (m). */
+  private static final double FREE = 2 * Levels.COVERED;
+
   private final Plumbing plumbing;
   private final Wintering now;
   private final Levels levels;

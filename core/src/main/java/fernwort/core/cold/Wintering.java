@@ -20,11 +20,24 @@ import java.util.stream.Stream;
  * @param state handles, tanks and slope
  * @param service positions of {@link Kind#service} by part id; what is not named is as it is in use
  * @param wetness where water is beside the tanks
+ * @param glycol share of glycol in it by line and part id (0 to 1); none where nothing is named
  */
-public record Wintering(State state, Map<String, String> service, Wetness wetness) {
+public record Wintering(
+    State state, Map<String, String> service, Wetness wetness, Map<String, Double> glycol) {
 
   public Wintering {
     service = Map.copyOf(service);
+    glycol = Map.copyOf(glycol);
+  }
+
+  /** Returns how strong the antifreeze in a line or body is (0 to 1). */
+  public double strength(String id) {
+    return glycol.getOrDefault(id, 0.0);
+  }
+
+  /** Returns this with other antifreeze in lines and bodies. */
+  public Wintering withGlycol(Map<String, Double> changed) {
+    return new Wintering(state, service, wetness, changed);
   }
 
   /** Tells whether a part is in a position of {@link Kind#service}. */
@@ -44,7 +57,7 @@ public record Wintering(State state, Map<String, String> service, Wetness wetnes
       if (part.kind() instanceof Kind.Valve) {
         off.remove(partId);
       }
-      return new Wintering(state.with(partId, position), off, wetness);
+      return new Wintering(state.with(partId, position), off, wetness, glycol);
     }
     if (named(part.kind().service().stream(), position).isEmpty()) {
       throw new Refusal(
@@ -55,7 +68,7 @@ public record Wintering(State state, Map<String, String> service, Wetness wetnes
     } else {
       off.put(partId, position);
     }
-    return new Wintering(state, off, wetness);
+    return new Wintering(state, off, wetness, glycol);
   }
 
   private static Optional<Position> named(Stream<Position> positions, String id) {
@@ -73,16 +86,17 @@ public record Wintering(State state, Map<String, String> service, Wetness wetnes
 
   /** Returns this on another slope. */
   public Wintering on(Slope slope) {
-    return new Wintering(new State(state.setting(), state.volumes(), slope), service, wetness);
+    return new Wintering(
+        new State(state.setting(), state.volumes(), slope), service, wetness, glycol);
   }
 
   /** Returns this with other water in lines and bodies. */
   public Wintering with(Wetness changed) {
-    return new Wintering(state, service, changed);
+    return new Wintering(state, service, changed, glycol);
   }
 
   /** Returns this with other water (m³) in one tank. */
   public Wintering withVolume(String tank, double volume) {
-    return new Wintering(state.withVolume(tank, volume), service, wetness);
+    return new Wintering(state.withVolume(tank, volume), service, wetness, glycol);
   }
 }

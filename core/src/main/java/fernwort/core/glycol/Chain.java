@@ -6,14 +6,16 @@ import java.util.List;
 public final class Chain {
 
   /** A push is cut into so many, so that a mixture that changes stays smooth. */
-  private static final int CUTS = 2000;
+  private static final int CUTS = 1000;
+
+  /** A way that holds less is cut as if it held this (m³). */
+  private static final double LEAST = 1e-6;
 
   private final List<Element> elements;
   private double atOutlet;
 
   public Chain(List<Element> elements) {
     this.elements = List.copyOf(elements);
-    atOutlet = elements.isEmpty() ? 0 : elements.getLast().strength();
   }
 
   /**
@@ -41,7 +43,7 @@ public final class Chain {
    * @return how much it took (m³); {@code most} when that was not enough
    */
   public double pushUntil(double strength, double asked, double most) {
-    double cut = Math.max(volume(), 1e-6) / CUTS;
+    double cut = Math.max(volume(), LEAST) / CUTS;
     double pushed = 0;
     while (atOutlet < asked && pushed < most) {
       through(cut, strength);
@@ -51,11 +53,14 @@ public final class Chain {
   }
 
   private void through(double cut, double strength) {
-    double comes = strength;
+    Flow comes = new Flow(cut, strength);
     for (Element element : elements) {
-      comes = element.push(cut, comes);
+      comes = element.push(comes);
+      if (comes.volume() <= 0) {
+        return;
+      }
     }
-    atOutlet = comes;
+    atOutlet = comes.strength();
   }
 
   /** Returns the share of glycol in what leaves (0 to 1). */

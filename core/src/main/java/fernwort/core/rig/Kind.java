@@ -49,6 +49,13 @@ public sealed interface Kind {
   /** The position of everything with a switch in which it runs. */
   String ON = "on";
 
+  /** A fitting that is undone: open at both of its ends, its body tipped out. */
+  String UNDONE = "undone";
+
+  /** What can be undone with a spanner or a thumb, as a last resort. */
+  List<Position> FITTED =
+      List.of(new Position("fitted", "fitted"), new Position(UNDONE, "undone and tipped out"));
+
   /** A bowl that screws off. */
   List<Position> BOWL = List.of(new Position(ON, "bowl on"), new Position(OFF, "bowl off"));
 
@@ -93,6 +100,25 @@ public sealed interface Kind {
     /** Tells whether a ball shuts it; so it is unless told. */
     default boolean hasBall() {
       return design().orElse(Design.BALL) == Design.BALL;
+    }
+
+    /** Returns the stop that a ball half way is nearest to: one that joins ports, if there is. */
+    default Optional<Stop> opened() {
+      return stops().stream()
+          .filter(s -> !s.joins().isEmpty() && !s.id().equals(HALF))
+          .min(BY_HANDLE);
+    }
+
+    /** A ball can be left half way by hand; a motor valve can only be undone. */
+    @Override
+    default List<Position> service() {
+      boolean own = stops().stream().anyMatch(s -> s.id().equals(HALF));
+      if (motor().isPresent()) {
+        return FITTED;
+      }
+      return hasBall() && !own && opened().isPresent()
+          ? List.of(new Position("turned", "at a stop"), new Position(HALF, "half way open"))
+          : List.of();
     }
 
     /** Returns the stop with this id. */
@@ -289,22 +315,6 @@ public sealed interface Kind {
       this(stops, motor, Optional.empty());
     }
 
-    /** A ball can be left half way, whether or not its handle has a stop there. */
-    @Override
-    public List<Position> service() {
-      boolean own = stops.stream().anyMatch(s -> s.id().equals(HALF));
-      return hasBall() && !own && motor.isEmpty() && opened().isPresent()
-          ? List.of(new Position("turned", "at a stop"), new Position(HALF, "half way open"))
-          : List.of();
-    }
-
-    /** Returns the stop that joins its ports, if there is one. */
-    public Optional<Stop> opened() {
-      return stops.stream()
-          .filter(s -> !s.joins().isEmpty() && !s.id().equals(HALF))
-          .min(BY_HANDLE);
-    }
-
     @Override
     public List<String> ports() {
       return List.of("a", "b");
@@ -336,6 +346,11 @@ public sealed interface Kind {
    */
   record CheckValve(double crackingPressure) implements Fitting {
     @Override
+    public List<Position> service() {
+      return FITTED;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -355,6 +370,11 @@ public sealed interface Kind {
    * @param setPressure pressure it holds (Pa)
    */
   record Regulator(double setPressure) implements Fitting {
+    @Override
+    public List<Position> service() {
+      return FITTED;
+    }
+
     @Override
     public List<String> ports() {
       return IN_OUT;
@@ -451,6 +471,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Position> service() {
+      return FITTED;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -474,6 +499,11 @@ public sealed interface Kind {
    * @param precharge air pressure without water (Pa)
    */
   record Accumulator(double precharge) implements Fitting {
+    @Override
+    public List<Position> service() {
+      return FITTED;
+    }
+
     @Override
     public List<String> ports() {
       return List.of("in");
@@ -676,6 +706,11 @@ public sealed interface Kind {
 
   /** A pump that cuts up what is in gray water and pushes it out. */
   record Macerator(double freeFlow, double shutOffPressure) implements Kind {
+    @Override
+    public List<Position> service() {
+      return FITTED;
+    }
+
     @Override
     public List<String> ports() {
       return IN_OUT;

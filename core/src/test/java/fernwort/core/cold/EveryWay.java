@@ -201,7 +201,14 @@ final class EveryWay {
   }
 
   /** One thing after another on a way: a cell of a line, or a part. */
-  private record Spot(double height, double low, double high, boolean wet, boolean wide, double crack, Runnable dries) {}
+  private record Spot(
+      double height,
+      double low,
+      double high,
+      boolean wet,
+      boolean wide,
+      double crack,
+      Runnable dries) {}
 
   private void judge(List<Leg> legs, Part start, Part end) {
     List<Spot> way = new ArrayList<>();

@@ -1,0 +1,206 @@
+package fernwort.core.cold;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Lines blown out, one open outlet at a time, the farthest first. */
+final class BlowingOut {
+
+  private static final int FEWEST_BURSTS = 3;
+
+  /** What a burst throws out at most (m³). */
+  private static final double A_BURST = 3e-4;
+
+  private static final double SECONDS_A_BURST = 20;
+
+  private final Sheet sheet;
+  private final Plumbing plumbing;
+  private final WinterWish wish;
+
+  BlowingOut(Sheet sheet, WinterWish wish) {
+    this.sheet = sheet;
+    plumbing = sheet.plumbing();
+    this.wish = wish;
+  }
+
+  void blow(List<Blow> blows) {
+    Optional<LetIn.Inlet> found = LetIn.forAir(plumbing, sheet.now());
+    if (found.isEmpty()) {
+      sheet.note(
+          Saying.words(
+              "No place to let air in: fit a hose inlet, or a cap on a tee behind the pump, and"
+                  + " blow from there."));
+      return;
+    }
+    LetIn.Inlet inlet = found.get();
+    List<Route> routes =
+        Routes.from(plumbing, sheet.now(), inlet.out()).stream()
+            .filter(r -> !r.outlet().equals(inlet.part()))
+            .sorted(Comparator.comparingDouble(Route::length).reversed())
+            .toList();
+    if (routes.isEmpty()) {
+      sheet.note(
+          Saying.words(
+              "Air let in at %s reaches no tap; fit a cap or inlet behind the pump."
+                  .formatted(inlet.part().label())));
+      return;
+    }
+    shut();
+    sheet.closeBeside(routes);
+    sheet.add(
+        new WinterStep(
+            new Act.Heed(),
+            inlet.part().place(),
+            Saying.of(
+                "{}: {}; regulator at {}, no more",
+                inlet.part().label(),
+                inlet.words(),
+                Amount.pressure(wish.pressure())),
+            Saying.of(
+                "Eye protection on. Air goes through lines, never into a shut tank or heater, and"
+                    + " the pressure comes off before the hose."),
+            120,
+            false,
+            0));
+    for (Route route : routes) {
+      blow(route, blows);
+    }
+    unreached(routes);
+    new Opening(sheet, true).open();
+  }
+
+  /** Everything that would let the air out on its way is shut again. */
+  private void shut() {
+    Stream<Part> parts =
+        plumbing.rig().parts().stream()
+            .filter(p ->
+                p.kind() instanceof Kind.Fixture
+                    || p.kind() instanceof Kind.Plug k && k.removable()
+                    || p.kind() instanceof Kind.HoseInlet
+                    || p.kind() instanceof Kind.GravityFiller);
+    for (Part part : sheet.byPlace(parts)) {
+      sheet.put(part, part.rest().id(), "Else the air goes out here.");
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer) {
+        sheet.put(part, Kind.ON, "Empty, without its cartridge: the air has to stay in the line.");
+      }
+    }
+  }
+
+  private void blow(Route route, List<Blow> blows) {
+    Kind.Fixture outlet = (Kind.Fixture) route.outlet().kind();
+    AirStream stream =
+        AirStream.of(
+            wish.air(),
+            wish.pressure(),
+            AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
+    List<Blow.Swept> swept = new ArrayList<>();
+    List<String> carried = new ArrayList<>();
+    double held = 0;
+    for (Line line : route.lines()) {
+      double wallis = stream.wallis(line.bore());
+      double left = sheet.now().wetness().volume(line);
+      held += left;
+      boolean goes = wallis >= 1;
+      if (goes) {
+        carried.add(line.id());
+      }
+      swept.add(
+          new Blow.Swept(
+              line.id(),
+              stream.speed(line.bore()),
+              wallis,
+              goes ? Blow.LEAST_FILM * line.volume() : Math.min(left, slug(line, left, stream)),
+              goes ? Blow.MOST_FILM * line.volume() : left));
+    }
+    int bursts = FEWEST_BURSTS + (int) Math.ceil(held / A_BURST);
+    blows.add(
+        new Blow(
+            route.outlet().id(),
+            route.length(),
+            stream.pressure() - AirStream.OPEN,
+            bursts,
+            swept));
+    for (Map.Entry<String, String> need : route.needs().entrySet()) {
+      sheet.put(
+          plumbing.rig().part(need.getKey()), need.getValue(), "So that the air goes this way.");
+    }
+    sheet.put(route.outlet(), route.position(), "The only one that is open.");
+    sheet.add(
+        new WinterStep(
+            new Act.Blown(carried, cleared(route)),
+            route.outlet().place(),
+            Saying.of(
+                "Blow {} bursts to {}, until only mist comes",
+                Integer.toString(bursts),
+                route.outlet().label()),
+            Saying.of(
+                "{} of air, {} at the outlet",
+                Amount.length(route.length()),
+                Amount.pressure(stream.pressure() - AirStream.OPEN)),
+            bursts * SECONDS_A_BURST,
+            true,
+            0));
+    sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
+    if (carried.size() < route.lines().size()) {
+      sheet.note(
+          Saying.of(
+              "Air is too slow in the wide lines on the way to {}: low spots there keep what they"
+                  + " hold. A stronger compressor, or antifreeze there.",
+              route.outlet().label()));
+    }
+  }
+
+  /** What a full belly first loses where the pressure exceeds its height (m³). */
+  private double slug(Line line, double left, AirStream stream) {
+    double full = line.volume();
+    return stream.pressure() - AirStream.OPEN > 0 && left > 0.9 * full ? left / 2 : left;
+  }
+
+  private static List<String> cleared(Route route) {
+    return route.bodies().stream()
+        .filter(p ->
+            switch (p.kind()) {
+              case Kind.CheckValve _, Kind.Regulator _, Kind.Valve _, Kind.Tee _, Kind.Manifold _ ->
+                  true;
+              case Kind.Fixture _ -> true;
+              case Kind.Heater k -> k.works() == Kind.Heater.Type.INSTANT;
+              case Kind.Fitting _,
+                  Kind.Pump _,
+                  Kind.Macerator _,
+                  Kind.HoseInlet _,
+                  Kind.GravityFiller _,
+                  Kind.OpenEnd _,
+                  Kind.PortableContainer _,
+                  Kind.Plug _,
+                  Kind.Tank _ ->
+                  false;
+            })
+        .map(Part::id)
+        .toList();
+  }
+
+  private void unreached(List<Route> routes) {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Fixture
+          && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
+        sheet.note(
+            Saying.words(
+                "Air from there does not reach %s: blow into it with a rag round the nozzle, or"
+                        .formatted(part.label())
+                    + " leave it open and count on its fall."));
+      }
+    }
+  }
+}

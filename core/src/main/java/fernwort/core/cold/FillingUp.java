@@ -1,0 +1,210 @@
+package fernwort.core.cold;
+
+import fernwort.core.glycol.Chain;
+import fernwort.core.glycol.Element;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** Antifreeze drawn or pushed in, outlet by outlet, until each runs coloured. */
+final class FillingUp {
+
+  /** Coloured: this share of the strength filled in. */
+  private static final double COLOURED = 0.9;
+
+  /** An outlet that is not coloured after this is not filled by this way (m³). */
+  private static final double MOST = 0.06;
+
+  /** A slow stream by a small pump (m³/s). */
+  private static final double SLOW = 5e-5;
+
+  private final Sheet sheet;
+  private final Plumbing plumbing;
+  private final WinterWish wish;
+  private final Map<String, Element> elements = new HashMap<>();
+
+  FillingUp(Sheet sheet, WinterWish wish) {
+    this.sheet = sheet;
+    plumbing = sheet.plumbing();
+    this.wish = wish;
+  }
+
+  void fill() {
+    Optional<LetIn.Inlet> found = LetIn.forAntifreeze(plumbing, sheet.now());
+    if (found.isEmpty()) {
+      sheet.note(
+          Saying.words(
+              "No place to let antifreeze in: fit a valve with a hose before the pump, or a cap"
+                  + " on a tee behind it."));
+      new Cups(sheet, wish).pour();
+      return;
+    }
+    LetIn.Inlet inlet = found.get();
+    List<Route> routes =
+        Routes.from(plumbing, sheet.now(), inlet.out()).stream()
+            .filter(r -> !r.outlet().equals(inlet.part()))
+            .sorted(Comparator.comparingDouble(Route::length))
+            .toList();
+    shut();
+    sheet.closeBeside(routes);
+    sheet.heed(
+        inlet.part().place(),
+        inlet.part().label() + ": " + inlet.words(),
+        "Premixed glycol for drinking-water systems only, never motor coolant, never into the"
+            + " tank.",
+        180,
+        false);
+    for (Route route : routes) {
+      push(inlet, route);
+    }
+    inTheTees(routes);
+    List<Part> missed =
+        plumbing.rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Fixture)
+            .filter(p -> routes.stream().noneMatch(r -> r.outlet().equals(p)))
+            .toList();
+    for (Part part : missed) {
+      sheet.note(
+          Saying.words(
+              "Antifreeze from there does not reach %s: it keeps what its fall leaves."
+                  .formatted(part.label())));
+    }
+    new Cups(sheet, wish).pour();
+  }
+
+  private void shut() {
+    Stream<Part> parts =
+        plumbing.rig().parts().stream()
+            .filter(p ->
+                p.kind() instanceof Kind.Fixture
+                    || p.kind() instanceof Kind.Plug k && k.removable());
+    for (Part part : sheet.byPlace(parts)) {
+      sheet.put(part, part.rest().id(), "Else it runs out here.");
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer) {
+        sheet.put(part, Kind.ON, "Without its cartridge, which would keep the antifreeze back.");
+      }
+    }
+  }
+
+  private void push(LetIn.Inlet inlet, Route route) {
+    List<String> ids = new ArrayList<>();
+    List<Element> chain = new ArrayList<>();
+    if (inlet.part().kind() instanceof Kind.Pump) {
+      ids.add(inlet.part().id());
+      chain.add(body(inlet.part()));
+    }
+    PortRef at = inlet.out();
+    for (Route.Leg leg : route.legs()) {
+      switch (leg) {
+        case Route.Leg.Through through -> {
+          Line line = through.line();
+          boolean back = line.to().equals(at);
+          at = line.other(at);
+          ids.add(line.id());
+          chain.add(elements.computeIfAbsent(line.id(), id -> pipe(line, back)));
+        }
+        case Route.Leg.Body body -> {
+          at = onward(body.part(), route, at);
+          ids.add(body.part().id());
+          chain.add(body(body.part()));
+        }
+      }
+    }
+    Chain pushed = new Chain(chain);
+    double litres = pushed.pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
+    for (Map.Entry<String, String> need : route.needs().entrySet()) {
+      sheet.put(plumbing.rig().part(need.getKey()), need.getValue(), "So that it goes this way.");
+    }
+    sheet.put(route.outlet(), route.position(), "A bucket under it.");
+    Map<String, Double> strengths = new HashMap<>();
+    for (int i = 0; i < ids.size(); i++) {
+      if (chain.get(i).volume() > 0) {
+        strengths.put(ids.get(i), chain.get(i).strength());
+      }
+    }
+    sheet.add(
+        new WinterStep(
+            new Act.Filled(strengths),
+            route.outlet().place(),
+            Saying.of(
+                "{}, {}: run it until it comes coloured, about {}",
+                route.outlet().label(),
+                route.position(),
+                Amount.volume(litres)),
+            Saying.of("Then it is nine tenths as strong as in the jug."),
+            Math.max(20, litres / SLOW),
+            true,
+            litres));
+    sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
+    if (litres >= MOST) {
+      sheet.note(
+          Saying.of(
+              "{} does not come coloured within {}: a big body on the way dilutes it. Drain that"
+                  + " first, or fit a way round it.",
+              route.outlet().label(),
+              Amount.volume(MOST)));
+    }
+  }
+
+  /** The port by which a way leaves a body: where its next line begins. */
+  private PortRef onward(Part part, Route route, PortRef in) {
+    boolean after = false;
+    for (Line line : route.lines()) {
+      if (after) {
+        return line.from().part().equals(part.id()) && !line.from().equals(in)
+            ? line.from()
+            : line.to();
+      }
+      after = line.from().equals(in) || line.to().equals(in);
+    }
+    return in;
+  }
+
+  private Element body(Part part) {
+    return elements.computeIfAbsent(
+        part.id(), id -> new Element.Vessel(part.volume(), sheet.now().wetness().body(id), 0));
+  }
+
+  private Element pipe(Line line, boolean back) {
+    List<Element.Pipe.Plug> plugs = new ArrayList<>();
+    double area = line.volume() / line.length();
+    double at = 0;
+    for (Stretch stretch : sheet.now().wetness().of(line)) {
+      if (stretch.from() > at) {
+        plugs.add(new Element.Pipe.Plug(area * (stretch.from() - at), 0, true));
+      }
+      plugs.add(new Element.Pipe.Plug(area * stretch.length(), 0, false));
+      at = stretch.to();
+    }
+    if (line.length() > at) {
+      plugs.add(new Element.Pipe.Plug(area * (line.length() - at), 0, true));
+    }
+    return new Element.Pipe(line.volume(), back ? plugs.reversed() : plugs);
+  }
+
+  /** A branch that no outlet stands on keeps what its fall leaves, and is told. */
+  private void inTheTees(List<Route> routes) {
+    for (Line line : plumbing.rig().lines()) {
+      boolean filled = routes.stream().anyMatch(r -> r.lines().contains(line));
+      if (!filled && sheet.now().wetness().volume(line) > 0) {
+        sheet.note(
+            Saying.words(
+                "No antifreeze comes into line %s: it keeps what its fall leaves."
+                    .formatted(line.label())));
+      }
+    }
+  }
+}

@@ -1,0 +1,267 @@
+package fernwort.core.cold;
+
+import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The water that is still in a rig, most dangerous first, each with how to get it out. */
+public final class Leftovers {
+
+  /** Less in a line is a film, and breaks nothing (m³). */
+  private static final double FILM = 5e-6;
+
+  /** Less in a body is a drop (m³). */
+  private static final double DROP = 1e-6;
+
+  /** A tank or body up to half full lets ice grow upward. */
+  private static final double HALF = 0.5;
+
+  private final Plumbing plumbing;
+  private final Wintering now;
+  private final double cold;
+  private final Regions regions;
+  private final Map<String, Procedure.Turn> turns;
+
+  private Leftovers(
+      Plumbing plumbing, Wintering now, double cold, Map<String, Procedure.Turn> turns) {
+    this.plumbing = plumbing;
+    this.now = now;
+    this.cold = cold;
+    this.turns = turns;
+    regions = new Regions(plumbing, now);
+  }
+
+  /**
+   * Returns what is left, without looking for what would let it out.
+   *
+   * @param plumbing the prepared rig
+   * @param now how it stands
+   * @param cold the cold it shall stand (K)
+   */
+  public static List<Remaining> of(Plumbing plumbing, Wintering now, double cold) {
+    return new Leftovers(plumbing, now, cold, Map.of()).all();
+  }
+
+  /** Returns what is left, each with the one thing that would let more of it out, if one does. */
+  public static List<Remaining> withTurns(Plumbing plumbing, Wintering now, double cold) {
+    return new Leftovers(plumbing, now, cold, Helping.turns(plumbing, now)).all();
+  }
+
+  private List<Remaining> all() {
+    List<Remaining> left = new ArrayList<>();
+    for (Line line : plumbing.rig().lines()) {
+      double volume = now.wetness().volume(line);
+      if (volume > FILM && !stands(line.id())) {
+        left.add(line(line, volume));
+      }
+    }
+    for (Part part : plumbing.rig().parts()) {
+      double volume = now.wetness().body(part.id());
+      if (part.kind() instanceof Kind.Tank tank) {
+        tank(part, tank).ifPresent(left::add);
+      } else if (volume > DROP && !stands(part.id())) {
+        left.add(body(part, volume));
+      }
+    }
+    left.sort(
+        Comparator.comparing(Remaining::harm)
+            .thenComparing(Comparator.comparingDouble(Remaining::volume).reversed()));
+    return left;
+  }
+
+  private boolean stands(String id) {
+    return FreezingPoint.stands(now.strength(id), cold);
+  }
+
+  private Remaining remaining(
+      String id, Leftover.Kind kind, double volume, Harm harm, String how, String mend) {
+    return new Remaining(
+        id,
+        kind,
+        volume,
+        harm,
+        Saying.words(how),
+        Saying.words(mend),
+        Optional.ofNullable(turns.get(id)));
+  }
+
+  private Remaining line(Line line, double volume) {
+    return switch (regions.of(line, plumbing)) {
+      case SHUT_IN ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              Harm.DANGER,
+              "full between closed ends: ice finds no room",
+              "Open something at both of its ends, so that air follows; or blow it out");
+      case DEAD_END ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              Harm.DANGER,
+              "full up to a closed end: no air gets in behind it",
+              "Open its closed end; or add a drain there, or blow it out");
+      case AT_A_TANK ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              Harm.WARNING,
+              "filled from a tank that still holds water",
+              "Empty the tank first");
+      case POCKET ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              isRigid(line) ? Harm.WARNING : Harm.NONE,
+              isRigid(line)
+                  ? "a pocket in a low spot with air beside it; a rigid line may split there"
+                  : "a pocket in a low spot with air beside it; this line stretches",
+              "Lift the low spot, park the other way, or blow it out");
+    };
+  }
+
+  private static boolean isRigid(Line line) {
+    return switch (line.material()) {
+      case COPPER, STAINLESS, RIGID_PVC -> true;
+      case PEX, POLYETHYLENE, PVC_HOSE, SILICONE_HOSE -> false;
+    };
+  }
+
+  private Optional<Remaining> tank(Part part, Kind.Tank tank) {
+    double volume = now.state().volume(part.id());
+    if (volume <= FILM || stands(part.id())) {
+      return Optional.empty();
+    }
+    boolean fuller = volume > HALF * plumbing.room(part.id()).capacity();
+    return Optional.of(
+        remaining(
+            part.id(),
+            Leftover.Kind.TANK,
+            volume,
+            fuller ? Harm.WARNING : Harm.NONE,
+            fuller
+                ? "more than half full: ice closes over first and then pushes"
+                : "not over half full: ice grows upward",
+            tank.contents() == Contents.GRAY
+                ? "Dump it where local rules permit"
+                : "Let it out, or leave it not over half full with its outlets clear"));
+  }
+
+  /** Bodies crack with little; one that is not over half full has air to grow into. */
+  private Remaining body(Part part, double volume) {
+    boolean little = volume <= HALF * part.volume();
+    return remaining(
+        part.id(),
+        Leftover.Kind.BODY,
+        volume,
+        harm(part, little),
+        how(part.kind(), little),
+        mend(part.kind()));
+  }
+
+  private Harm harm(Part part, boolean little) {
+    return switch (part.kind()) {
+      case Kind.Valve k -> Harm.DANGER;
+      case Kind.Tee k -> byRegion(part);
+      case Kind.Manifold k -> byRegion(part);
+      case Kind.Strainer k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.Filter k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.DrainTrap k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.CheckValve k -> Harm.DANGER;
+      case Kind.Regulator k -> Harm.DANGER;
+      case Kind.Accumulator k -> Harm.DANGER;
+      case Kind.AirAdmittanceValve k -> Harm.DANGER;
+      case Kind.Pump k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.Macerator k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.Heater k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.HoseInlet k -> byRegion(part);
+      case Kind.GravityFiller k -> byRegion(part);
+      case Kind.OpenEnd k -> byRegion(part);
+      case Kind.Plug k -> byRegion(part);
+      case Kind.Fixture k -> Harm.DANGER;
+      case Kind.PortableContainer k -> Harm.NONE;
+      case Kind.Tank k -> Harm.NONE;
+    };
+  }
+
+  private Harm byRegion(Part part) {
+    return switch (regions.at(plumbing.first(plumbing.index(part.id())))) {
+      case SHUT_IN, DEAD_END -> Harm.DANGER;
+      case AT_A_TANK, POCKET -> Harm.WARNING;
+    };
+  }
+
+  private static String how(Kind kind, boolean little) {
+    return switch (kind) {
+      case Kind.Valve k -> "water round its ball or disc: it cracks with little";
+      case Kind.Pump k ->
+          little
+              ? "a little in its head, with air beside it"
+              : "its head is full: it cracks with little";
+      case Kind.Macerator k -> "its head is full: it cracks with little";
+      case Kind.Heater k ->
+          k.works() == Kind.Heater.Type.INSTANT
+              ? "its coil is full: it cracks with little"
+              : little ? "a little under its drain" : "it is full";
+      case Kind.Filter k -> "its bowl is full";
+      case Kind.Strainer k -> "its bowl is full";
+      case Kind.DrainTrap k -> "its seal stands in it";
+      case Kind.CheckValve k -> "water before its seat: it cracks with little";
+      case Kind.Regulator k -> "water round its seat: it cracks with little";
+      case Kind.Accumulator k -> "water under its membrane";
+      case Kind.Fixture k -> "water in its valve: it cracks with little";
+      case Kind.Fitting _,
+          Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Plug _,
+          Kind.PortableContainer _,
+          Kind.Tank _ ->
+          "water in its body";
+    };
+  }
+
+  private static String mend(Kind kind) {
+    return switch (kind) {
+      case Kind.Valve k ->
+          k.service().isEmpty() && k.hasBall()
+              ? "Blow it out, or fit one whose handle stands half way"
+              : "Leave its handle half way once the lines have run out";
+      case Kind.Pump k -> "Let it run dry for 15 s; the rest goes with air or antifreeze";
+      case Kind.Macerator k -> "Take it off and tip it out, or run a cup of antifreeze through it";
+      case Kind.Heater k ->
+          k.works() == Kind.Heater.Type.INSTANT
+              ? "Blow it out, or run antifreeze through it if its maker permits"
+              : "Cold and off: take its drain plug out and open a hot tap above it";
+      case Kind.Filter k -> "Unscrew its bowl, carry the cartridge indoors";
+      case Kind.Strainer k -> "Unscrew its bowl and rinse it";
+      case Kind.DrainTrap k ->
+          "Take its plug out, or pour a cup of drinking-water antifreeze into it";
+      case Kind.CheckValve k -> "Blow a burst of air through it the way it opens, or undo it";
+      case Kind.Regulator k -> "Blow a burst of air through it, or undo it";
+      case Kind.Accumulator k -> "Let its line run out; its air then pushes the water after it";
+      case Kind.Fixture k -> "Open it, so that its line runs out; or blow it out";
+      case Kind.Fitting _,
+          Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Plug _,
+          Kind.PortableContainer _,
+          Kind.Tank _ ->
+          "Open something above it and below it; or blow it out";
+    };
+  }
+}

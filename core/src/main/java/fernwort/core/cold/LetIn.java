@@ -1,0 +1,83 @@
+package fernwort.core.cold;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** Where air or antifreeze can be let into a rig. */
+final class LetIn {
+
+  private LetIn() {}
+
+  /**
+   * Where something is let in.
+   *
+   * @param part the part it is let in at
+   * @param out the port from which it goes on into the lines
+   * @param words what one does there
+   */
+  record Inlet(Part part, PortRef out, String words) {}
+
+  /** Returns where air goes in: an inlet, else a cap, else a pump's suction; most outlets first. */
+  static Optional<Inlet> forAir(Plumbing plumbing, Wintering now) {
+    return plumbing.rig().parts().stream()
+        .flatMap(p -> adapters(p).stream())
+        .filter(i -> hasLine(plumbing, i))
+        .max(
+            Comparator.comparingLong((Inlet i) -> reached(plumbing, now, i))
+                .thenComparing(i -> i.part().kind() instanceof Kind.HoseInlet));
+  }
+
+  /** Returns where antifreeze goes in: the supply pump that feeds most, else an inlet or cap. */
+  static Optional<Inlet> forAntifreeze(Plumbing plumbing, Wintering now) {
+    Optional<Inlet> pump =
+        plumbing.rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.SUPPLY)
+            .map(p -> new Inlet(p, p.port("out"), "suction hose off and into the jug"))
+            .filter(i -> hasLine(plumbing, i))
+            .max(Comparator.comparingLong(i -> reached(plumbing, now, i)));
+    return pump.filter(p -> reached(plumbing, now, p) > 0).or(() -> forAir(plumbing, now));
+  }
+
+  private static List<Inlet> adapters(Part part) {
+    return switch (part.kind()) {
+      case Kind.HoseInlet k -> List.of(new Inlet(part, part.port("out"), "screw the adapter on"));
+      case Kind.Plug k when k.removable() ->
+          List.of(new Inlet(part, part.port("in"), "adapter in the place of its cap"));
+      case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
+          List.of(new Inlet(part, part.port("out"), "take its outlet hose off, adapter into it"));
+      case Kind.Fixture k when k.use() == Kind.Fixture.Type.HOSE_POINT ->
+          List.of(new Inlet(part, part.port("cold"), "screw the adapter on and open it"));
+      case Kind.Plug _,
+          Kind.Pump _,
+          Kind.Fixture _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.Heater _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Fitting _ ->
+          List.of();
+    };
+  }
+
+  private static boolean hasLine(Plumbing plumbing, Inlet inlet) {
+    return plumbing.hasLine(inlet.out());
+  }
+
+  private static long reached(Plumbing plumbing, Wintering now, Inlet inlet) {
+    return Routes.from(plumbing, now, inlet.out()).size();
+  }
+
+  /** Returns the lowest bore on the way, which bounds the speed (m). */
+  static double narrowest(Route route) {
+    return route.lines().stream().mapToDouble(Line::bore).min().orElse(0);
+  }
+}

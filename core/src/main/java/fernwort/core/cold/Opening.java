@@ -1,0 +1,280 @@
+package fernwort.core.cold;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/** Everything opened that lets air in or water out, on the slope that leaves least. */
+final class Opening {
+
+  /** Slopes that a wheel on a block or a kerb gives (degrees). */
+  private static final double[] PITCHES = {0, 2, -2, 4, -4};
+
+  private static final double[] ROLLS = {0, 2, -2};
+
+  /** Another slope is worth it for this much less water (m³). */
+  private static final double WORTH_A_SLOPE = 5e-5;
+
+  /** One more turn is worth it for this (m³, bodies counted as by {@link #A_BODY}). */
+  private static final double WORTH_A_TURN = 3e-6;
+
+  /** A spanner is worth it for this. */
+  private static final double WORTH_A_SPANNER = 6e-6;
+
+  private static final int MOST_TURNS = 24;
+
+  private static final double PARKING = 300;
+  private static final double DRY = 15;
+
+  /** A body that cracks weighs as much as so much water in a line (m³). */
+  private static final double A_BODY = 1e-3;
+
+  private final Sheet sheet;
+  private final Plumbing plumbing;
+
+  /** Whether the plugs of traps come out, too. */
+  private final boolean traps;
+
+  Opening(Sheet sheet, boolean traps) {
+    this.sheet = sheet;
+    this.traps = traps;
+    plumbing = sheet.plumbing();
+  }
+
+  /** The best slope for what is going to be opened, from level out. */
+  void park() {
+    List<Procedure.Turn> turns = turns();
+    Slope best = sheet.now().state().slope();
+    double least = weight(trial(sheet.now(), best, turns));
+    for (double pitch : PITCHES) {
+      for (double roll : ROLLS) {
+        Slope slope = new Slope(pitch, roll);
+        double weight = weight(trial(sheet.now(), slope, turns));
+        if (weight < least - WORTH_A_SLOPE) {
+          least = weight;
+          best = slope;
+        }
+      }
+    }
+    if (!best.equals(sheet.now().state().slope())) {
+      tilt(best, "Park it %s", "On this slope least stays.");
+    }
+  }
+
+  private Wintering trial(Wintering from, Slope slope, List<Procedure.Turn> turns) {
+    Wintering now = from.on(slope);
+    for (Procedure.Turn turn : turns) {
+      now = now.with(plumbing.rig(), turn.part(), turn.position());
+    }
+    return Draining.of(plumbing, now);
+  }
+
+  /** Tilts to other slopes in between, as long as that lets more out; what is dry stays dry. */
+  void tiltOn() {
+    for (int times = 0; times < 2; times++) {
+      Slope best = sheet.now().state().slope();
+      double before = weight(sheet.now());
+      double least = before;
+      for (double pitch : PITCHES) {
+        for (double roll : ROLLS) {
+          Slope slope = new Slope(pitch, roll);
+          double weight = weight(Draining.of(plumbing, sheet.now().on(slope)));
+          if (weight < least - WORTH_A_SLOPE) {
+            least = weight;
+            best = slope;
+          }
+        }
+      }
+      if (best.equals(sheet.now().state().slope())) {
+        return;
+      }
+      tilt(best, "Then %s", "More runs out so; what is dry stays dry.");
+    }
+  }
+
+  private void tilt(Slope slope, String words, String why) {
+    sheet.add(
+        new WinterStep(
+            new Act.Tilt(slope.pitch(), slope.roll()),
+            "",
+            Saying.words(words.formatted(said(slope))),
+            Saying.words(why + " Chock the wheels; never under a vehicle on a jack."),
+            PARKING,
+            false,
+            0));
+  }
+
+  /** A slope in words: "nose up by 2°, level across". */
+  static String said(Slope slope) {
+    String along =
+        slope.pitch() == 0
+            ? "level along"
+            : (slope.pitch() > 0 ? "nose up by %.0f°" : "nose down by %.0f°")
+                .formatted(Math.abs(slope.pitch()));
+    String across =
+        slope.roll() == 0
+            ? "level across"
+            : (slope.roll() > 0 ? "left side up by %.0f°" : "right side up by %.0f°")
+                .formatted(Math.abs(slope.roll()));
+    return along + ", " + across;
+  }
+
+  /** How bad what stays is: litres, and bodies that crack. */
+  private double weight(Wintering now) {
+    double weight = 0;
+    for (Line line : plumbing.rig().lines()) {
+      weight += now.wetness().volume(line);
+    }
+    for (Part part : plumbing.rig().parts()) {
+      double held = now.wetness().body(part.id());
+      weight += held + (part.volume() > 0 ? A_BODY * held / part.volume() : 0);
+    }
+    return weight;
+  }
+
+  /** Opens all of it, place by place. */
+  void open() {
+    for (Procedure.Turn turn : turns()) {
+      Part part = plumbing.rig().part(turn.part());
+      sheet.put(part, turn.position(), why(part.kind()));
+    }
+    for (Part part : plumbing.pumps()) {
+      if (part.kind() instanceof Kind.Pump pump
+          && !pump.works().byHand()
+          && sheet.now().wetness().body(part.id()) > Act.DRY_PUMP * part.volume()) {
+        sheet.add(
+            new WinterStep(
+                new Act.RunDry(part.id()),
+                part.place(),
+                Saying.words(part.label() + ": on for 15 seconds, then off"),
+                Saying.words("It throws out what its head holds; longer wears it."),
+                DRY,
+                true,
+                0));
+      }
+    }
+  }
+
+  /**
+   * Turns on whatever lets out more: the other ways of a valve, then, as a last resort, what has to
+   * be undone. Each is tried by draining the rig with it.
+   */
+  void turnOn() {
+    greedy(t -> !t.position().equals(Kind.UNDONE), WORTH_A_TURN);
+    greedy(t -> t.position().equals(Kind.UNDONE), WORTH_A_SPANNER);
+    greedy(t -> !t.position().equals(Kind.UNDONE), WORTH_A_TURN);
+  }
+
+  private void greedy(Predicate<Procedure.Turn> kind, double worth) {
+    for (int times = 0; times < MOST_TURNS; times++) {
+      double least = weight(sheet.now()) - worth;
+      Procedure.Turn best = null;
+      for (Procedure.Turn turn : Helping.candidates(plumbing, sheet.now())) {
+        if (kind.test(turn) && !isTrapLeft(turn)) {
+          double weight = weight(Procedure.run(plumbing, sheet.now(), List.of(turn)));
+          if (weight < least) {
+            least = weight;
+            best = turn;
+          }
+        }
+      }
+      if (best == null) {
+        return;
+      }
+      Part part = plumbing.rig().part(best.part());
+      sheet.put(part, best.position(), more(best, part));
+    }
+  }
+
+  private boolean isTrapLeft(Procedure.Turn turn) {
+    return !traps && plumbing.rig().part(turn.part()).kind() instanceof Kind.DrainTrap;
+  }
+
+  private static String more(Procedure.Turn turn, Part part) {
+    if (turn.position().equals(Kind.UNDONE)) {
+      return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
+    }
+    return part.kind() instanceof Kind.Valve && !turn.position().equals(Kind.Valve.HALF)
+        ? "So that this side runs out, too; wait until it drips no more."
+        : why(part.kind());
+  }
+
+  /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
+  List<Procedure.Turn> turns() {
+    List<Procedure.Turn> turns = new ArrayList<>();
+    Stream<Part> taps =
+        plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture);
+    Stream<Part> rest =
+        plumbing.rig().parts().stream().filter(p -> !(p.kind() instanceof Kind.Fixture));
+    for (Part part :
+        Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
+      String open = opened(part.kind());
+      if (!open.isEmpty()) {
+        turns.add(new Procedure.Turn(part.id(), open));
+      }
+    }
+    return turns;
+  }
+
+  private String opened(Kind kind) {
+    return switch (kind) {
+      case Kind.Fixture k -> (k.use().mixes() ? Kind.Fixture.WARM : k.cold()).id();
+      case Kind.Plug k -> k.removable() ? Kind.Plug.OUT.id() : "";
+      case Kind.HoseInlet k -> Kind.HoseInlet.OPEN.id();
+      case Kind.GravityFiller k -> Kind.GravityFiller.OPEN.id();
+      case Kind.OpenEnd k -> k.role() == Kind.OpenEnd.Role.DUMP ? Kind.OpenEnd.OPEN.id() : "";
+      case Kind.Heater k -> k.works() == Kind.Heater.Type.STORAGE ? Kind.Heater.DRAINED.id() : "";
+      case Kind.ThreeWayValve k -> "";
+      case Kind.TwoWayValve k -> half(k);
+      case Kind.Strainer k -> Kind.OFF;
+      case Kind.Filter k -> Kind.OFF;
+      case Kind.DrainTrap k -> traps ? Kind.OFF : "";
+      case Kind.CheckValve _,
+          Kind.Regulator _,
+          Kind.AirAdmittanceValve _,
+          Kind.Accumulator _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.Pump _,
+          Kind.Macerator _,
+          Kind.PortableContainer _,
+          Kind.Tank _ ->
+          "";
+    };
+  }
+
+  /** Half way where a ball can be left so, else open. */
+  private static String half(Kind.Valve valve) {
+    boolean own = valve.stops().stream().anyMatch(s -> s.id().equals(Kind.Valve.HALF));
+    return own || valve.motor().isEmpty() && !valve.service().isEmpty()
+        ? Kind.Valve.HALF
+        : valve.opened().map(s -> s.id()).orElse("");
+  }
+
+  private static String why(Kind kind) {
+    return switch (kind) {
+      case Kind.Fixture k ->
+          k.use() == Kind.Fixture.Type.TOILET
+              ? "Its valve holds a cupful that is forgotten."
+              : "Air comes in here; leave it in the middle.";
+      case Kind.Plug k -> "Bucket under it.";
+      case Kind.HoseInlet k -> "What stands behind it runs out or gets air.";
+      case Kind.GravityFiller k -> "Air for the tank and its fill line.";
+      case Kind.OpenEnd k -> "Only where local rules permit; leave its cap off.";
+      case Kind.Heater k -> "Off and cold. It runs for some minutes.";
+      case Kind.Valve k -> "Half way nothing stays round the ball.";
+      case Kind.Filter k -> "Bowl into a bucket, cartridge indoors.";
+      case Kind.Strainer k -> "Rinse the screen, keep the bowl beside it.";
+      case Kind.DrainTrap k -> "Bucket under it; smell comes in until it is filled again.";
+      case Kind.Fitting _, Kind.Pump _, Kind.Macerator _, Kind.PortableContainer _, Kind.Tank _ ->
+          "";
+    };
+  }
+}

@@ -1,0 +1,94 @@
+package fernwort.core.cold;
+
+import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.Step;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Saying;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What every school begins with: everything off, the heater cold, the tanks empty. */
+final class Resting {
+
+  private static final double COOLING = 3600;
+
+  /** Less than this in a tank is what cannot be drawn anyway (m³). */
+  private static final double NOTHING = 1e-4;
+
+  private Resting() {}
+
+  static void begin(Sheet sheet, Plans plans) {
+    Plumbing plumbing = sheet.plumbing();
+    for (Part part : plumbing.rig().parts()) {
+      switch (part.kind()) {
+        case Kind.Heater k -> {
+          sheet.put(part, "off", "Gas and mains off at the heater, too.");
+          if (k.works() == Kind.Heater.Type.STORAGE && sheet.now().wetness().body(part.id()) > 0) {
+            sheet.heed(
+                part.place(),
+                part.label() + ": let it cool until a hot tap runs cold",
+                "Hot water scalds. An hour or more.",
+                COOLING,
+                true);
+          }
+        }
+        case Kind.Pump k -> sheet.put(part, "off", "It would run dry by itself.");
+        case Kind.Macerator k -> sheet.put(part, "off", "It would run dry by itself.");
+        case Kind.HoseInlet k ->
+            sheet.put(part, Kind.HoseInlet.CAPPED.id(), "Tap outside shut, hose off.");
+        case Kind.PortableContainer k -> sheet.put(part, part.rest().id(), "Carry it indoors.");
+        case Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Tank _,
+            Kind.Valve _,
+            Kind.Fixture _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
+      }
+    }
+    empty(sheet, plans);
+  }
+
+  /** The tanks run out in an order that works, each way tried by running it. */
+  private static void empty(Sheet sheet, Plans plans) {
+    Plumbing plumbing = sheet.plumbing();
+    Set<String> full =
+        plumbing.tanks().stream()
+            .map(Part::id)
+            .filter(t -> sheet.now().state().volume(t) > NOTHING)
+            .collect(Collectors.toSet());
+    if (full.isEmpty()) {
+      return;
+    }
+    Plan plan = plans.plan(EmptyingJob.of(plumbing, full, false), sheet.now().state());
+    for (Step step : plan.steps()) {
+      switch (step) {
+        case Step.Move move ->
+            sheet.put(plumbing.rig().part(move.part()), move.to(), move.why().toString());
+        case Step.Wait wait -> {
+          Part part = plumbing.rig().part(wait.until().part());
+          sheet.add(
+              new WinterStep(
+                  new Act.Emptied(wait.levels()),
+                  part.place(),
+                  wait.words(),
+                  Saying.words(wait.notice()),
+                  wait.seconds().expected(),
+                  true,
+                  0));
+        }
+      }
+    }
+    plan.trouble()
+        .ifPresent(t ->
+            sheet.note(
+                Saying.of(
+                    "The tanks do not all run out by themselves: {}. Draw the rest by a tap, or"
+                        + " pump it out.",
+                    t.words())));
+  }
+}

@@ -1,0 +1,47 @@
+package fernwort.core.cold;
+
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A way for air or antifreeze from where it is let in to an outlet.
+ *
+ * @param outlet the outlet
+ * @param position the position of the outlet that opens this way
+ * @param legs what it passes, in order
+ * @param needs the positions it needs of valves, by part id
+ */
+record Route(Part outlet, String position, List<Leg> legs, Map<String, String> needs) {
+
+  /** A line, or the body of a part. */
+  sealed interface Leg {
+    /** A line. */
+    record Through(Line line) implements Leg {}
+
+    /** A body. */
+    record Body(Part part) implements Leg {}
+  }
+
+  /** Returns the lines. */
+  List<Line> lines() {
+    return legs.stream()
+        .filter(Leg.Through.class::isInstance)
+        .map(l -> ((Leg.Through) l).line())
+        .toList();
+  }
+
+  /** Returns the parts it passes through, the outlet last. */
+  List<Part> bodies() {
+    return legs.stream()
+        .filter(Leg.Body.class::isInstance)
+        .map(l -> ((Leg.Body) l).part())
+        .toList();
+  }
+
+  /** Returns how long it is (m). */
+  double length() {
+    return lines().stream().mapToDouble(Line::length).sum();
+  }
+}

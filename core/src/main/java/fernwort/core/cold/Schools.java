@@ -1,0 +1,149 @@
+package fernwort.core.cold;
+
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/** Finds for a rig how each school takes it through the winter, by doing it step by step. */
+public final class Schools {
+
+  private static final double CARRYING = 600;
+
+  private final Plumbing plumbing;
+  private final Plans plans;
+
+  private Schools(Plumbing plumbing, Plans plans) {
+    this.plumbing = plumbing;
+    this.plans = plans;
+  }
+
+  /** Prepares the schools of a rig. */
+  public static Schools of(Plans plans) {
+    return new Schools(plans.plumbing(), plans);
+  }
+
+  /** Returns what all schools make of a rig as it stands. */
+  public List<WinterPlan> all(Wintering now, WinterWish wish) {
+    List<WinterPlan> all = new ArrayList<>();
+    for (School school : School.values()) {
+      all.add(plan(school, now, wish));
+    }
+    return all;
+  }
+
+  /** Returns how one school takes a rig through the winter, as it stands. */
+  public WinterPlan plan(School school, Wintering now, WinterWish wish) {
+    Sheet sheet = new Sheet(plumbing, now);
+    Resting.begin(sheet, plans);
+    List<Blow> blows = new ArrayList<>();
+    switch (school) {
+      case FALL -> fall(sheet, true);
+      case AIR -> {
+        fall(sheet, true);
+        new BlowingOut(sheet, wish).blow(blows);
+      }
+      case ANTIFREEZE -> {
+        fall(sheet, false);
+        new FillingUp(sheet, wish).fill();
+      }
+      case MIX -> {
+        fall(sheet, false);
+        new Cups(sheet, wish).pour();
+      }
+    }
+    carryIndoors(sheet);
+    Wintering after = sheet.now();
+    List<Remaining> left = Leftovers.withTurns(plumbing, after, wish.cold());
+    forgotten(sheet, left);
+    double litres = sheet.steps().stream().mapToDouble(WinterStep::litres).sum();
+    String weakest =
+        after.glycol().entrySet().stream()
+            .min(java.util.Map.Entry.comparingByValue())
+            .map(java.util.Map.Entry::getKey)
+            .orElse("");
+    return new WinterPlan(
+        school,
+        sheet.steps(),
+        now,
+        after,
+        left,
+        sheet.notes(),
+        blows,
+        litres,
+        weakest.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(after.strength(weakest)),
+        weakest.isEmpty() ? "" : label(weakest));
+  }
+
+  private String label(String id) {
+    return plumbing.rig().lines().stream()
+        .filter(l -> l.id().equals(id))
+        .findFirst()
+        .map(l -> "line " + l.label())
+        .orElseGet(() -> plumbing.rig().part(id).label());
+  }
+
+  private void fall(Sheet sheet, boolean traps) {
+    Opening opening = new Opening(sheet, traps);
+    opening.park();
+    opening.open();
+    opening.turnOn();
+    opening.tiltOn();
+  }
+
+  private void carryIndoors(Sheet sheet) {
+    List<String> away = new ArrayList<>();
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.PortableContainer) {
+        away.add(part.label());
+      }
+      if (part.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.SHOWER) {
+        away.add("the hose and head of " + part.label());
+      }
+    }
+    if (!away.isEmpty()) {
+      sheet.heed(
+          "",
+          "Carry indoors: " + String.join(", ", away),
+          "Cartridges and shower hoses split with what they hold.",
+          CARRYING,
+          false);
+    }
+  }
+
+  /** What people forget, and what nothing here gets out. */
+  private void forgotten(Sheet sheet, List<Remaining> left) {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Macerator) {
+        sheet.note(
+            Saying.words(
+                part.label()
+                    + " keeps what is in it: take it off and tip it out, or run a cup of"
+                    + " antifreeze through it."));
+      }
+      if (part.kind() instanceof Kind.Valve valve
+          && valve.motor().flatMap(m -> m.opensBelow()).isPresent()) {
+        sheet.note(
+            Saying.words(
+                part.label()
+                    + " opens by itself in the cold or without power, and lets heater and tank"
+                    + " run out: count on it, and do not fill before it is warm."));
+      }
+    }
+    for (Remaining one : left) {
+      if (one.harm() == Harm.DANGER) {
+        sheet.note(
+            Saying.of(
+                "{} keeps {}: {}. {}.",
+                label(one.id()),
+                fernwort.core.say.Amount.volume(one.volume()),
+                one.how(),
+                one.mend()));
+      }
+    }
+  }
+}

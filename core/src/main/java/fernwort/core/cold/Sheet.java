@@ -1,0 +1,138 @@
+package fernwort.core.cold;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A run sheet in the making: each step is done to the rig as it is written down. */
+final class Sheet {
+
+  /** A turn of a hand, the walk to it aside (s). */
+  private static final double TURN = 15;
+
+  /** A fitting undone and tipped out (s). */
+  private static final double UNDOING = 300;
+
+  private final Plumbing plumbing;
+  private final List<WinterStep> steps = new ArrayList<>();
+  private final List<Saying> notes = new ArrayList<>();
+  private Wintering now;
+
+  Sheet(Plumbing plumbing, Wintering now) {
+    this.plumbing = plumbing;
+    this.now = now;
+  }
+
+  Plumbing plumbing() {
+    return plumbing;
+  }
+
+  Wintering now() {
+    return now;
+  }
+
+  List<WinterStep> steps() {
+    return steps;
+  }
+
+  List<Saying> notes() {
+    return notes;
+  }
+
+  void note(Saying note) {
+    if (!notes.contains(note)) {
+      notes.add(note);
+    }
+  }
+
+  /** Writes a step down and does it. */
+  void add(WinterStep step) {
+    steps.add(step);
+    now = step.act().on(plumbing, now);
+  }
+
+  /** Puts one thing somewhere, unless it is there. */
+  void put(Part part, String position, String why) {
+    if (!isSo(part, position)) {
+      Position words =
+          Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
+              .filter(p -> p.id().equals(position))
+              .findFirst()
+              .orElseThrow();
+      add(
+          new WinterStep(
+              new Act.Put(part.id(), position),
+              part.place(),
+              Saying.words(part.label() + ": " + words.words()),
+              Saying.words(why),
+              position.equals(Kind.UNDONE) ? UNDOING : TURN,
+              false,
+              0));
+    }
+  }
+
+  boolean isSo(Part part, String position) {
+    boolean inUse =
+        !part.kind().service().isEmpty()
+            && part.kind().service().getFirst().id().equals(position)
+            && part.kind().positions().stream().noneMatch(p -> p.id().equals(position));
+    return inUse
+        ? !now.service().containsKey(part.id())
+        : now.has(part, position)
+            || position.equals(now.state().setting().positions().get(part.id()))
+                && !now.has(part, Kind.Valve.HALF);
+  }
+
+  /**
+   * Shuts every valve that no way needs, and puts drain plugs back in heaters that one passes, so
+   * that air or antifreeze stays on its way.
+   */
+  void closeBeside(List<Route> routes) {
+    Stream<Part> valves =
+        plumbing.rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Valve)
+            .filter(p -> routes.stream().noneMatch(r -> r.needs().containsKey(p.id())));
+    for (Part part : byPlace(valves)) {
+      ((Kind.Valve) part.kind())
+          .shut()
+          .ifPresent(stop -> put(part, stop.id(), "Else it goes out here."));
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Heater
+          && routes.stream().anyMatch(r -> r.bodies().contains(part))) {
+        put(part, part.kind().service().getFirst().id(), "Nothing leads round it.");
+      }
+    }
+  }
+
+  void heed(String place, String words, String why, double seconds, boolean timed) {
+    add(
+        new WinterStep(
+            new Act.Heed(), place, Saying.words(words), Saying.words(why), seconds, timed, 0));
+  }
+
+  /** Returns parts of the rig place by place, high ones first, so that air follows water down. */
+  List<Part> byPlace(Stream<Part> parts) {
+    List<Part> chosen = parts.toList();
+    return chosen.stream()
+        .sorted(
+            Comparator.comparingDouble((Part p) -> -highest(chosen, p.place()))
+                .thenComparing(Part::place)
+                .thenComparingDouble(p -> -p.height()))
+        .toList();
+  }
+
+  private static double highest(List<Part> parts, String place) {
+    return parts.stream()
+        .filter(p -> p.place().equals(place))
+        .mapToDouble(Part::height)
+        .max()
+        .orElse(0);
+  }
+}

@@ -76,7 +76,6 @@ final class BlowingOut {
       blow(route, blows);
     }
     unreached(routes);
-    new Opening(sheet, true).open();
   }
 
   /** Everything that would let the air out on its way is shut again. */

@@ -12,9 +12,11 @@ import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Antifreeze drawn or pushed in, outlet by outlet, until each runs coloured. */
@@ -40,6 +42,31 @@ final class FillingUp {
     this.wish = wish;
   }
 
+  /** Returns the ids of the parts that antifreeze comes into anyway. */
+  Set<String> passed() {
+    Set<String> passed = new HashSet<>();
+    LetIn.forAntifreeze(plumbing, sheet.now())
+        .ifPresent(inlet ->
+            Routes.from(plumbing, sheet.now(), inlet.out())
+                .forEach(r -> r.bodies().forEach(p -> passed.add(p.id()))));
+    return passed;
+  }
+
+  /** What was undone on the ways or beside them is put back, tipped out. */
+  private void refit(LetIn.Inlet inlet, List<Route> routes) {
+    for (Part part : plumbing.rig().parts()) {
+      boolean beside =
+          part.equals(inlet.part())
+              || routes.stream()
+                  .flatMap(r -> r.lines().stream())
+                  .anyMatch(
+                      l -> l.from().part().equals(part.id()) || l.to().part().equals(part.id()));
+      if (beside && sheet.now().has(part, Kind.UNDONE)) {
+        sheet.put(part, part.kind().service().getFirst().id(), "Tipped out and back on.");
+      }
+    }
+  }
+
   void fill() {
     Optional<LetIn.Inlet> found = LetIn.forAntifreeze(plumbing, sheet.now());
     if (found.isEmpty()) {
@@ -56,8 +83,10 @@ final class FillingUp {
             .filter(r -> !r.outlet().equals(inlet.part()))
             .sorted(Comparator.comparingDouble(Route::length))
             .toList();
+    Wintering before = sheet.now();
     shut();
     sheet.closeBeside(routes);
+    refit(inlet, routes);
     sheet.heed(
         inlet.part().place(),
         inlet.part().label() + ": " + inlet.words(),
@@ -69,6 +98,7 @@ final class FillingUp {
       push(inlet, route);
     }
     inTheTees(routes);
+    sheet.openBeside(before);
     List<Part> missed =
         plumbing.rig().parts().stream()
             .filter(p -> p.kind() instanceof Kind.Fixture)

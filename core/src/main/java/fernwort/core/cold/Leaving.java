@@ -28,6 +28,8 @@ final class Leaving {
   /** More sums of check valves than this are not told apart. */
   private static final int MOST_SUMS = 32;
 
+  private static final int NOWHERE = -1;
+
   private final Passages at;
 
   /** The lowest crest over all ways from a point to an opening that lets water out (m). */
@@ -118,7 +120,10 @@ final class Leaving {
     steps = 0;
     taken[up] = true;
     taken[down] = true;
-    boolean leaves = goesDown(up, down, Double.NaN, 0);
+    // Where no air comes whatever the way down, none of the ways has to be tried.
+    boolean leaves =
+        airComes(up, NOWHERE, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, false)
+            && goesDown(up, down, Double.NaN, 0);
     taken[up] = false;
     taken[down] = false;
     return leaves;

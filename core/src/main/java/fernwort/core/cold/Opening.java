@@ -8,6 +8,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -134,7 +135,8 @@ final class Opening {
     }
     for (Part part : plumbing.rig().parts()) {
       double held = now.wetness().body(part.id());
-      weight += held + (part.volume() > 0 ? A_BODY * held / part.volume() : 0);
+      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind() instanceof Kind.Valve;
+      weight += held + (cracks ? A_BODY * held / part.volume() : 0);
     }
     return weight;
   }
@@ -163,13 +165,21 @@ final class Opening {
   }
 
   /**
-   * Turns on whatever lets out more: the other ways of a valve, then, as a last resort, what has to
-   * be undone. Each is tried by draining the rig with it.
+   * Turns on whatever lets out more, such as the other ways of a valve. Each is tried by draining
+   * the rig with it.
    */
   void turnOn() {
     greedy(t -> !t.position().equals(Kind.UNDONE), WORTH_A_TURN);
-    greedy(t -> t.position().equals(Kind.UNDONE), WORTH_A_SPANNER);
-    greedy(t -> !t.position().equals(Kind.UNDONE), WORTH_A_TURN);
+  }
+
+  /**
+   * Undoes, as a last resort, what keeps water that nothing else lets out.
+   *
+   * @param spared ids of parts that need not be undone
+   */
+  void undo(Set<String> spared) {
+    greedy(t -> t.position().equals(Kind.UNDONE) && !spared.contains(t.part()), WORTH_A_SPANNER);
+    turnOn();
   }
 
   private void greedy(Predicate<Procedure.Turn> kind, double worth) {

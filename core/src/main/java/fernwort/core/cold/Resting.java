@@ -1,13 +1,18 @@
 package fernwort.core.cold;
 
 import fernwort.core.jobs.EmptyingJob;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
+import fernwort.core.tank.TankFigures;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -15,6 +20,9 @@ import java.util.stream.Collectors;
 final class Resting {
 
   private static final double COOLING = 3600;
+
+  /** What a tap gives, roughly (m³/s). */
+  private static final double TAP = 8e-5;
 
   /** Less than this in a tank is what cannot be drawn anyway (m³). */
   private static final double NOTHING = 1e-4;
@@ -36,7 +44,7 @@ final class Resting {
                 true);
           }
         }
-        case Kind.Pump k -> sheet.put(part, "off", "It would run dry by itself.");
+        case Kind.Pump k -> sheet.put(part, part.rest().id(), "It would run dry by itself.");
         case Kind.Macerator k -> sheet.put(part, "off", "It would run dry by itself.");
         case Kind.HoseInlet k ->
             sheet.put(part, Kind.HoseInlet.CAPPED.id(), "Tap outside shut, hose off.");
@@ -53,6 +61,45 @@ final class Resting {
     empty(sheet, plans);
   }
 
+  /** A tank that no fall empties is drawn by the taps, down to what its feed leaves. */
+  private static void pumpOut(Sheet sheet, Plans plans, Plan fall) {
+    Plumbing plumbing = sheet.plumbing();
+    Jobs jobs = Jobs.of(plumbing);
+    for (Part tank : plumbing.tanks()) {
+      double left =
+          TankFigures.of(
+                  plumbing.joined(tank), plumbing.room(tank.id()), sheet.now().state().slope())
+              .stranded();
+      if (fall.after().volume(tank.id()) > left + NOTHING) {
+        jobs.all().stream()
+            .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK && j.drawsFrom(tank.id()))
+            .map(j -> plans.plan(j, sheet.now().state()))
+            .filter(p -> p.trouble().isEmpty())
+            .findFirst()
+            .ifPresent(p -> draw(sheet, tank, left, p));
+      }
+    }
+  }
+
+  private static void draw(Sheet sheet, Part tank, double left, Plan plan) {
+    plan.moves()
+        .forEach(m -> sheet.put(sheet.plumbing().rig().part(m.part()), m.to(), m.why().toString()));
+    double drawn = sheet.now().state().volume(tank.id()) - left;
+    sheet.add(
+        new WinterStep(
+            new Act.Emptied(Map.of(tank.id(), left)),
+            tank.place(),
+            Saying.of(
+                "Draw {} by the taps until the pump sucks air: {}",
+                tank.label(),
+                Amount.volume(drawn)),
+            Saying.words(
+                "No fall empties it. Catch it in cans, or empty the gray tank in between."),
+            drawn / TAP,
+            true,
+            0));
+  }
+
   /** The tanks run out in an order that works, each way tried by running it. */
   private static void empty(Sheet sheet, Plans plans) {
     Plumbing plumbing = sheet.plumbing();
@@ -64,7 +111,9 @@ final class Resting {
     if (full.isEmpty()) {
       return;
     }
-    Plan plan = plans.plan(EmptyingJob.of(plumbing, full, false), sheet.now().state());
+    Job emptying = EmptyingJob.of(plumbing, full, false);
+    pumpOut(sheet, plans, plans.plan(emptying, sheet.now().state()));
+    Plan plan = plans.plan(emptying, sheet.now().state());
     for (Step step : plan.steps()) {
       switch (step) {
         case Step.Move move ->

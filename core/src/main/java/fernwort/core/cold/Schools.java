@@ -8,6 +8,7 @@ import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /** Finds for a rig how each school takes it through the winter, by doing it step by step. */
 public final class Schools {
@@ -39,20 +40,23 @@ public final class Schools {
   /** Returns how one school takes a rig through the winter, as it stands. */
   public WinterPlan plan(School school, Wintering now, WinterWish wish) {
     Sheet sheet = new Sheet(plumbing, now);
-    Resting.begin(sheet, plans);
     List<Blow> blows = new ArrayList<>();
     switch (school) {
-      case FALL -> fall(sheet, true);
+      case FALL -> fall(sheet, true).undo(Set.of());
       case AIR -> {
-        fall(sheet, true);
+        Opening opening = fall(sheet, true);
         new BlowingOut(sheet, wish).blow(blows);
+        opening.open();
+        opening.undo(Set.of());
       }
       case ANTIFREEZE -> {
-        fall(sheet, false);
-        new FillingUp(sheet, wish).fill();
+        Opening opening = fall(sheet, false);
+        FillingUp filling = new FillingUp(sheet, wish);
+        opening.undo(filling.passed());
+        filling.fill();
       }
       case MIX -> {
-        fall(sheet, false);
+        fall(sheet, false).undo(Set.of());
         new Cups(sheet, wish).pour();
       }
     }
@@ -87,12 +91,14 @@ public final class Schools {
         .orElseGet(() -> plumbing.rig().part(id).label());
   }
 
-  private void fall(Sheet sheet, boolean traps) {
+  private Opening fall(Sheet sheet, boolean traps) {
     Opening opening = new Opening(sheet, traps);
     opening.park();
+    Resting.begin(sheet, plans);
     opening.open();
     opening.turnOn();
     opening.tiltOn();
+    return opening;
   }
 
   private void carryIndoors(Sheet sheet) {

@@ -111,6 +111,25 @@ final class Sheet {
     }
   }
 
+  /** Opens again what was shut beside the ways of antifreeze and holds none of it. */
+  void openBeside(Wintering before) {
+    for (Part part : plumbing.rig().parts()) {
+      boolean dry =
+          part.kind().ports().stream()
+              .filter(port -> plumbing.hasLine(part.port(port)))
+              .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port))).id())
+              .noneMatch(now.glycol()::containsKey);
+      if (part.kind() instanceof Kind.Valve && dry) {
+        String was =
+            before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
+        if (before.has(part, Kind.Valve.HALF)) {
+          put(part, before.state().setting().of(part.id()), "As it was before.");
+        }
+        put(part, was, "No antifreeze stands here: what stays can move.");
+      }
+    }
+  }
+
   void heed(String place, String words, String why, double seconds, boolean timed) {
     add(
         new WinterStep(

@@ -1,6 +1,7 @@
 package fernwort.core.frost;
 
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -51,6 +52,14 @@ public record Curve(List<Double> times, List<Double> temperatures) {
       }
     }
     return temperatures.getLast();
+  }
+
+  /** Returns the part of it between two times (s). */
+  public Curve during(double from, double to) {
+    List<Double> when = new ArrayList<>(List.of(from));
+    times.stream().filter(t -> t > from && t < to).forEach(when::add);
+    when.add(to);
+    return new Curve(when, when.stream().map(this::at).toList());
   }
 
   /** Returns how long it is (s). */

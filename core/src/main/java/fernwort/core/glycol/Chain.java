@@ -52,6 +52,27 @@ public final class Chain {
     return Math.min(pushed, most);
   }
 
+  /**
+   * Pushes water through until what leaves is as weak as asked.
+   *
+   * @param asked share of glycol at the outlet (0 to 1), more than none
+   * @param most give up after so much (m³)
+   * @return how much it took (m³); {@code most} when that was not enough
+   */
+  public double flush(double asked, double most) {
+    double cut = Math.max(volume(), LEAST) / CUTS;
+    double pushed = 0;
+    while (pushed < most && (pushed <= 0 || atOutlet > asked || strongest() > asked)) {
+      through(cut, 0);
+      pushed += cut;
+    }
+    return Math.min(pushed, most);
+  }
+
+  private double strongest() {
+    return elements.stream().mapToDouble(Element::strength).max().orElse(0);
+  }
+
   private void through(double cut, double strength) {
     Flow comes = new Flow(cut, strength);
     for (Element element : elements) {

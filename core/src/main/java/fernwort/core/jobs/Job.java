@@ -132,6 +132,14 @@ public record Job(
     return by.isEmpty() ? title : Saying.of("{}, {}", title, by);
   }
 
+  /** Tells whether the job draws water from a tank. */
+  public boolean drawsFrom(String tank) {
+    return stages.stream()
+        .flatMap(s -> s.goal().needs().stream())
+        .map(Need::source)
+        .anyMatch(s -> s.kind() == Source.Kind.TANK && s.part().equals(tank));
+  }
+
   /** Returns the tanks that the job has to do with. */
   Set<String> tanks(Rig rig) {
     Set<String> tanks = new HashSet<>();

@@ -1,0 +1,283 @@
+package fernwort.core.cold;
+
+import fernwort.core.glycol.Chain;
+import fernwort.core.glycol.Element;
+import fernwort.core.hygiene.Dose;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import fernwort.core.tank.TankFigures;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/** A rig woken: what the autumn's record says is off or open is closed, flushed, sanitized. */
+public final class Spring {
+
+  /** Less than this share of what was filled in counts as clear. */
+  private static final double CLEAR = 0.01;
+
+  /** Default of people who know the product's label less than they should: 50 mg/L for 4 h. */
+  private static final double CONCENTRATION = 0.05;
+
+  private static final double CONTACT = 4 * 3600;
+
+  /** Household bleach, available chlorine: 6 g per 100 mL (kg/m³). */
+  private static final double BLEACH = 60;
+
+  private static final double TAP = 8e-5;
+  private static final double MOST = 0.2;
+  private static final double LOOKING = 900;
+  private static final double FILLING = 1200;
+
+  private final Plumbing plumbing;
+  private final Setting before;
+  private final Sheet sheet;
+  private final Map<String, Element> elements = new HashMap<>();
+
+  private Spring(Plumbing plumbing, Wintering autumn, Setting before) {
+    this.plumbing = plumbing;
+    this.before = before;
+    sheet = new Sheet(plumbing, autumn);
+  }
+
+  /**
+   * Returns how a rig is woken.
+   *
+   * @param plumbing the prepared rig
+   * @param autumn how the autumn left it
+   * @param before how its handles stood before
+   */
+  public static WinterPlan of(Plumbing plumbing, Wintering autumn, Setting before) {
+    return new Spring(plumbing, autumn, before).plan(autumn);
+  }
+
+  private WinterPlan plan(Wintering autumn) {
+    refit();
+    cartridgesOut();
+    fill();
+    flush(autumn);
+    look();
+    sanitize();
+    cartridgesIn();
+    return new WinterPlan(
+        School.FALL,
+        sheet.steps(),
+        autumn,
+        sheet.now(),
+        List.of(),
+        sheet.notes(),
+        List.of(),
+        0,
+        OptionalDouble.empty(),
+        "");
+  }
+
+  /** Bowls on, plugs in, fittings back; then handles and caps as they were. */
+  private void refit() {
+    for (Part part : sheet.byPlace(plumbing.rig().parts().stream())) {
+      if (sheet.now().service().containsKey(part.id())) {
+        boolean half = sheet.now().has(part, Kind.Valve.HALF);
+        String was = half ? before.of(part.id()) : part.kind().service().getFirst().id();
+        if (half) {
+          sheet.put(part, part.kind().service().getFirst().id(), "From half way.");
+        }
+        sheet.put(part, was, "Look at its seal; a new one costs little.");
+      }
+    }
+    for (Part part : sheet.byPlace(plumbing.rig().handles())) {
+      String rest = part.kind() instanceof Kind.Valve ? before.of(part.id()) : part.rest().id();
+      if (!sheet.now().state().setting().of(part.id()).equals(rest)) {
+        sheet.put(part, rest, "Open since the autumn.");
+      }
+    }
+  }
+
+  private void cartridgesOut() {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Filter) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": leave the cartridge out, bowl on",
+            "Chlorine and antifreeze spoil it; it comes back last.",
+            60,
+            false);
+      }
+    }
+  }
+
+  private void fill() {
+    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      sheet.heed(
+          tank.place(),
+          "Fill " + tank.label() + " a third, with drinking water",
+          "By the way you always fill it. Look under it and at its fittings meanwhile.",
+          FILLING,
+          false);
+    }
+  }
+
+  /** Each outlet, cold until clear, then hot, then what is low. */
+  private void flush(Wintering autumn) {
+    Optional<LetIn.Inlet> inlet = LetIn.forAntifreeze(plumbing, sheet.now());
+    if (inlet.isEmpty()) {
+      sheet.note(
+          Saying.words("No pump or inlet leads to a tap: flush each by hand, from its tank."));
+      return;
+    }
+    double strongest = autumn.glycol().values().stream().mapToDouble(s -> s).max().orElse(0);
+    List<Route> routes =
+        Routes.from(plumbing, sheet.now(), inlet.get().out()).stream()
+            .filter(r -> !r.outlet().equals(inlet.get().part()))
+            .sorted(
+                Comparator.comparing((Route r) -> r.position().equals(Kind.Fixture.HOT.id()))
+                    .thenComparingDouble(Route::length))
+            .toList();
+    double sum = 0;
+    Set<String> wet = new HashSet<>();
+    for (Route route : routes) {
+      double dry =
+          route.lines().stream()
+              .filter(l -> !wet.contains(l.id()))
+              .mapToDouble(l -> l.volume() - autumn.wetness().volume(l))
+              .sum();
+      route.lines().forEach(l -> wet.add(l.id()));
+      double litres = dry + flushing(route, strongest);
+      sum += litres;
+      sheet.put(route.outlet(), route.position(), "Slowly: it spits air at first.");
+      sheet.add(
+          new WinterStep(
+              new Act.Filled(none(route)),
+              route.outlet().place(),
+              strongest > 0
+                  ? Saying.of(
+                      "{}: until it runs clear and no longer foams, about {}",
+                      route.outlet().label(),
+                      Amount.volume(litres))
+                  : Saying.of(
+                      "{}: first water after {}, {} go into the lines",
+                      route.outlet().label(),
+                      Amount.time(Math.max(1, dry / TAP)),
+                      Amount.volume(litres)),
+              Saying.words("Then shut it, and the next."),
+              litres / TAP,
+              true,
+              0));
+      sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
+    }
+    sheet.note(
+        Saying.of(
+            "Flushing takes {} in all; the gray tank needs room for it, or empty it in between"
+                + " where local rules permit.",
+            Amount.volume(sum)));
+  }
+
+  private Map<String, Double> none(Route route) {
+    Map<String, Double> none = new HashMap<>();
+    route.lines().forEach(l -> none.put(l.id(), 0.0));
+    route.bodies().stream().filter(p -> p.volume() > 0).forEach(p -> none.put(p.id(), 0.0));
+    return none;
+  }
+
+  /** Litres until less than a hundredth of the antifreeze's strength is left (m³). */
+  private double flushing(Route route, double strongest) {
+    List<Element> chain = new ArrayList<>();
+    for (Route.Leg leg : route.legs()) {
+      chain.add(
+          switch (leg) {
+            case Route.Leg.Through t ->
+                elements.computeIfAbsent(
+                    t.line().id(),
+                    id -> new Element.Pipe(t.line().volume(), sheet.now().strength(id)));
+            case Route.Leg.Body b ->
+                elements.computeIfAbsent(
+                    b.part().id(),
+                    id -> new Element.Vessel(b.part().volume(), sheet.now().strength(id)));
+          });
+    }
+    return strongest <= 0 ? 0 : new Chain(chain).flush(CLEAR * strongest, MOST);
+  }
+
+  private void look() {
+    sheet.heed(
+        "",
+        "Pressure on, everything shut: look at every joint with a dry tissue",
+        "A quarter of an hour; the pump must not start by itself meanwhile.",
+        LOOKING,
+        true);
+  }
+
+  private void sanitize() {
+    for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      double volume = plumbing.room(part.id()).capacity();
+      double left =
+          TankFigures.of(
+                  plumbing.joined(part), plumbing.room(part.id()), sheet.now().state().slope())
+              .stranded();
+      Dose dose = Dose.of(volume, CONCENTRATION, BLEACH, left);
+      sheet.heed(
+          part.place(),
+          Saying.of(
+                  "{}: {} of plain bleach of 6 g/100 mL with a jug of water, then fill it up",
+                  part.label(),
+                  Amount.volume(dose.bleach()))
+              .toString(),
+          "50 mg/L: the product's label and local rules first. Never with acids or other cleaners.",
+          FILLING,
+          false);
+    }
+    sheet.heed(
+        "",
+        "Run each tap, cold and hot, until it smells of it; then wait 4 hours",
+        "Filters are bypassed; the heater stays off.",
+        CONTACT,
+        true);
+    for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      double left =
+          TankFigures.of(
+                  plumbing.joined(part), plumbing.room(part.id()), sheet.now().state().slope())
+              .stranded();
+      Dose dose = Dose.of(plumbing.room(part.id()).capacity(), CONCENTRATION, BLEACH, left);
+      sheet.heed(
+          part.place(),
+          "%s: drain and fill it %s, running every tap each time"
+              .formatted(part.label(), dose.changes() == 1 ? "once" : dose.changes() + " times"),
+          "Then no more than 0.5 mg/L is left of it.",
+          FILLING * dose.changes(),
+          false);
+    }
+  }
+
+  private void cartridgesIn() {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Filter) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": cartridge back in",
+            "Rinse it as its maker says.",
+            120,
+            false);
+      }
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Kind.Heater) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": full before it is lit; a hot tap runs without air",
+            "Gas and mains electricity are for licensed hands.",
+            60,
+            false);
+      }
+    }
+  }
+}

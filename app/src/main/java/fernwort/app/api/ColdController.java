@@ -3,8 +3,11 @@ package fernwort.app.api;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Winters;
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Procedure;
+import fernwort.core.cold.Remaining;
+import fernwort.core.cold.WinterWish;
 import fernwort.core.cold.Wintering;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -12,13 +15,16 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -33,9 +39,11 @@ class ColdController {
   private static final int MOST_STEPS = 500;
 
   private final Descriptions rigs;
+  private final Winters winters;
 
-  ColdController(Descriptions rigs) {
+  ColdController(Descriptions rigs, Winters winters) {
     this.rigs = rigs;
+    this.winters = winters;
   }
 
   /**
@@ -74,6 +82,42 @@ class ColdController {
     }
     State state = new State(rig.rig().atRest(), volumes, slope);
     return of(rig, Procedure.run(rig.plumbing(), Filled.of(rig.plumbing(), state), steps));
+  }
+
+  /** What a school makes of a rig as it stands: words in metric units, amounts in SI. */
+  record Planned(
+      String school,
+      String title,
+      List<Stepped> steps,
+      List<Remaining> left,
+      double seconds,
+      long places,
+      @JsonProperty("antifreeze_m3") double antifreeze,
+      List<String> notes) {}
+
+  /** A step. */
+  record Stepped(String place, String words, String why, double seconds) {}
+
+  @GetMapping("/plans")
+  @Operation(
+      summary = "Every way through the winter, step by step, with what stays and what breaks")
+  List<Planned> plans(@PathVariable String id) {
+    return winters.plans(rigs.open(id), WinterWish.USUAL).stream()
+        .map(p ->
+            new Planned(
+                p.school().name().toLowerCase(Locale.ROOT),
+                p.school().title(),
+                p.steps().stream()
+                    .map(s ->
+                        new Stepped(
+                            s.place(), s.words().toString(), s.why().toString(), s.seconds()))
+                    .toList(),
+                p.left(),
+                p.seconds(),
+                p.places(),
+                p.litres(),
+                p.notes().stream().map(Saying::toString).toList()))
+        .toList();
   }
 
   private static Left of(OpenRig rig, Wintering after) {

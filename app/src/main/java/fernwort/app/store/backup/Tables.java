@@ -19,6 +19,8 @@ final class Tables {
           "sizing_entry",
           "answers",
           "job_run",
+          "winter_sheet",
+          "winter_tick",
           "run_step",
           "card",
           "automation");

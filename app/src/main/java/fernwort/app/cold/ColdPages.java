@@ -1,0 +1,242 @@
+package fernwort.app.cold;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Winters;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
+import fernwort.app.store.WinterStore.Outcome;
+import fernwort.app.units.Units;
+import fernwort.core.cold.Harm;
+import fernwort.core.cold.Leftovers;
+import fernwort.core.cold.Procedure;
+import fernwort.core.cold.School;
+import fernwort.core.cold.WinterPlan;
+import fernwort.core.cold.WinterWish;
+import fernwort.core.cold.Wintering;
+import fernwort.core.say.Refusal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The Cold screen. */
+@Controller
+@RequestMapping("/rigs/{id}/cold")
+class ColdPages {
+
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+  private final Descriptions rigs;
+  private final Winters winters;
+  private final QuestionDesk desk;
+  private final Clock clock;
+
+  ColdPages(Descriptions rigs, Winters winters, QuestionDesk desk, Clock clock) {
+    this.clock = clock;
+    this.rigs = rigs;
+    this.winters = winters;
+    this.desk = desk;
+  }
+
+  private static String day(Instant at) {
+    return at.atZone(ZoneId.systemDefault()).format(DAY);
+  }
+
+  /** A sheet in the list of those that were. */
+  record Past(String id, String title, String when, String how, boolean running) {}
+
+  @GetMapping
+  String cold(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    OpenRig rig = trip.open();
+    WishPage.Asked asked = WishPage.of(trip);
+    desk.show(trip, "winter", List.of(asked.question()), model);
+    model.addAttribute("state", state(rig, asked.wish()));
+    model.addAttribute("running", winters.running(rig).map(Winters.Sheet::id).orElse(""));
+    model.addAttribute("sleeps", winters.asleep(rig).isPresent());
+    model.addAttribute("past", winters.sheets(rig).stream().map(ColdPages::past).toList());
+    return "cold/cold";
+  }
+
+  private static Past past(Winters.Sheet s) {
+    String how =
+        switch (s.outcome()) {
+          case RUNNING -> "%d of %d ticked".formatted(s.ticks().size(), s.steps().size());
+          case DONE -> "done";
+          case LEFT -> "left after %d of %d".formatted(s.ticks().size(), s.steps().size());
+        };
+    return new Past(
+        s.id(), s.title(), day(s.started()) + ", " + s.who(), how, s.outcome() == Outcome.RUNNING);
+  }
+
+  private String state(OpenRig rig, WinterWish wish) {
+    Optional<Winters.Sheet> asleep = winters.asleep(rig);
+    if (asleep.isEmpty()) {
+      return "In use: its lines are full.";
+    }
+    Winters.Sheet sheet = asleep.get();
+    long dangers =
+        Leftovers.of(rig.plumbing(), sheet.now(), wish.cold()).stream()
+            .filter(r -> r.harm() == Harm.DANGER)
+            .count();
+    String how =
+        "%s on %s by %s, %d of %d steps ticked"
+            .formatted(
+                sheet.title(),
+                day(sheet.started()),
+                sheet.who(),
+                sheet.ticks().size(),
+                sheet.steps().size());
+    return dangers == 0
+        ? how + ". Nothing is left that breaks."
+        : how + ". %d things are left that break something.".formatted(dangers);
+  }
+
+  /** What all schools make of the rig; asked for by the page once it stands. */
+  @GetMapping("/schools")
+  String schools(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    WinterWish wish = WishPage.of(trip).wish();
+    List<PlanView> plans =
+        winters.plans(trip.open(), wish).stream()
+            .map(p -> PlanView.of(trip.open(), p, wish, units))
+            .toList();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", trip.rig().name());
+    model.addAttribute("plans", plans);
+    return "cold/schools";
+  }
+
+  @GetMapping("/school/{school}")
+  String school(
+      @PathVariable String id,
+      @PathVariable String school,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Trip trip = desk.trip(id, units);
+    WinterWish wish = WishPage.of(trip).wish();
+    WinterPlan plan = winters.plan(trip.open(), named(school), wish);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", trip.rig().name());
+    model.addAttribute("plan", PlanView.of(trip.open(), plan, wish, units));
+    return "cold/school";
+  }
+
+  private static School named(String school) {
+    return Arrays.stream(School.values())
+        .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(school))
+        .findFirst()
+        .orElseThrow(() -> new Refusal("There is no school “%s”; pick one".formatted(school)));
+  }
+
+  @PostMapping("/school/{school}/begin")
+  String begin(
+      @PathVariable String id,
+      @PathVariable String school,
+      @ModelAttribute("units") Units units,
+      @ModelAttribute("who") String who) {
+    Trip trip = desk.trip(id, units);
+    String sheet = winters.begin(trip.open(), named(school), WishPage.of(trip).wish(), who);
+    return "redirect:/rigs/%s/cold/sheets/%s".formatted(id, sheet);
+  }
+
+  /** Keeps what was entered on a question and shows its page anew. */
+  @PostMapping("/{page:winter|tonight}")
+  String keep(
+      @PathVariable String id,
+      @PathVariable String page,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units) {
+    String where = page.equals("winter") ? "" : "/" + page;
+    return "redirect:/rigs/" + id + "/cold" + where + desk.keep(id, form, units);
+  }
+
+  @GetMapping("/tonight")
+  String tonight(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    desk.show(
+        trip,
+        "tonight",
+        TonightPage.of(
+            trip,
+            winters.now(trip.open()),
+            LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())),
+        model);
+    return "cold/tonight";
+  }
+
+  @GetMapping("/spring")
+  String spring(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    OpenRig rig = rigs.open(id);
+    boolean sleeps = winters.asleep(rig).isPresent();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("sleeps", sleeps);
+    if (sleeps) {
+      WinterPlan plan = winters.spring(rig);
+      model.addAttribute("steps", StepsView.of(rig, plan.steps(), Map.of(), units));
+      model.addAttribute("notes", plan.notes().stream().map(units::say).toList());
+    }
+    return "cold/spring";
+  }
+
+  @PostMapping("/spring/begin")
+  String wake(@PathVariable String id, @ModelAttribute("who") String who) {
+    return "redirect:/rigs/%s/cold/sheets/%s".formatted(id, winters.wake(rigs.open(id), who));
+  }
+
+  /** What is still wet, and what one more turn would let out. */
+  @GetMapping("/left")
+  String left(
+      @PathVariable String id,
+      @RequestParam(name = "try", defaultValue = "") List<String> tries,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Trip trip = desk.trip(id, units);
+    OpenRig rig = trip.open();
+    WinterWish wish = WishPage.of(trip).wish();
+    Wintering now = winters.now(rig);
+    Wintering tried =
+        Procedure.run(rig.plumbing(), now, tries.stream().map(ColdPages::turn).toList());
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("state", state(rig, wish));
+    model.addAttribute(
+        "left", LeftView.of(rig, Leftovers.withTurns(rig.plumbing(), tried, wish.cold()), units));
+    model.addAttribute(
+        "before", LeftView.of(rig, Leftovers.of(rig.plumbing(), now, wish.cold()), units));
+    model.addAttribute(
+        "tries",
+        tries.stream()
+            .map(ColdPages::turn)
+            .map(t -> LeftView.turned(rig, t.part(), t.position()))
+            .toList());
+    model.addAttribute(
+        "tried", tries.stream().map(t -> "try=" + t + "&").reduce("", String::concat));
+    return "cold/left";
+  }
+
+  private static Procedure.Turn turn(String text) {
+    String[] both = text.split(":", 2);
+    if (both.length < 2) {
+      throw new Refusal("A try is written as part:position, such as drain:open");
+    }
+    return new Procedure.Turn(both[0], both[1]);
+  }
+}

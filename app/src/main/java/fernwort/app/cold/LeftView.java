@@ -1,0 +1,93 @@
+package fernwort.app.cold;
+
+import fernwort.app.garage.OpenRig;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.cold.Harm;
+import fernwort.core.cold.Remaining;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Position;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+
+/**
+ * The water that is still in a rig, in words.
+ *
+ * @param rows one for each line, body or tank, most dangerous first
+ * @param total all of it
+ * @param dangers how many break something
+ * @param warnings how many may
+ */
+record LeftView(List<Row> rows, String total, long dangers, long warnings) {
+
+  /**
+   * One of them.
+   *
+   * @param harm danger, warning or none
+   * @param mark the same as a sign
+   * @param turn what to try, as "part:position"; empty for nothing
+   * @param turnWords the same in words
+   */
+  record Row(
+      String id,
+      String label,
+      String amount,
+      String harm,
+      String mark,
+      String harmWords,
+      String how,
+      String mend,
+      String turn,
+      String turnWords) {}
+
+  static LeftView of(OpenRig rig, List<Remaining> left, Units units) {
+    double total = left.stream().mapToDouble(Remaining::volume).sum();
+    return new LeftView(
+        left.stream().map(r -> row(rig, r, units)).toList(),
+        units.show(Measure.VOLUME, total),
+        left.stream().filter(r -> r.harm() == Harm.DANGER).count(),
+        left.stream().filter(r -> r.harm() == Harm.WARNING).count());
+  }
+
+  private static Row row(OpenRig rig, Remaining one, Units units) {
+    return new Row(
+        one.id(),
+        label(rig, one.id()),
+        units.show(Measure.VOLUME, one.volume()),
+        one.harm().name().toLowerCase(Locale.ROOT),
+        switch (one.harm()) {
+          case DANGER -> "✕";
+          case WARNING -> "!";
+          case NONE -> "○";
+        },
+        one.harm().words(),
+        units.say(one.how()),
+        units.say(one.mend()),
+        one.turn().map(t -> t.part() + ":" + t.position()).orElse(""),
+        one.turn().map(t -> turned(rig, t.part(), t.position())).orElse(""));
+  }
+
+  /** A part with a position of it in words. */
+  static String turned(OpenRig rig, String part, String position) {
+    Kind kind = rig.rig().part(part).kind();
+    return rig.rig().part(part).label()
+        + ": "
+        + Stream.concat(kind.positions().stream(), kind.service().stream())
+            .filter(p -> p.id().equals(position))
+            .findFirst()
+            .map(Position::words)
+            .orElse(position);
+  }
+
+  /** What a line or part is called. */
+  static String label(OpenRig rig, String id) {
+    return rig.rig().lines().stream()
+        .filter(l -> l.id().equals(id))
+        .findFirst()
+        .map(Line::label)
+        .map("Line “%s”"::formatted)
+        .orElseGet(() -> rig.rig().part(id).label());
+  }
+}

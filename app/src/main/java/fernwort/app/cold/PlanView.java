@@ -1,0 +1,102 @@
+package fernwort.app.cold;
+
+import fernwort.app.garage.OpenRig;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.cold.Blow;
+import fernwort.core.cold.WinterPlan;
+import fernwort.core.cold.WinterWish;
+import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.say.Amount;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * What one school makes of a rig.
+ *
+ * @param id the school, as it stands in an address
+ * @param safe to which cold nothing breaks, in words
+ * @param cost jugs and money, empty for none
+ */
+record PlanView(
+    String id,
+    String title,
+    String gives,
+    String whom,
+    int count,
+    String minutes,
+    long places,
+    LeftView left,
+    String safe,
+    String litres,
+    String cost,
+    String weakest,
+    List<String> notes,
+    StepsView steps,
+    List<Air> air) {
+
+  /** Air blown to one outlet, in words. */
+  record Air(
+      String outlet, String length, String pressure, int bursts, String slowest, String stays) {}
+
+  static PlanView of(OpenRig rig, WinterPlan plan, WinterWish wish, Units units) {
+    int jugs = plan.jugs(wish.jug());
+    LeftView left = LeftView.of(rig, plan.left(), units);
+    return new PlanView(
+        plan.school().name().toLowerCase(Locale.ROOT),
+        plan.school().title(),
+        plan.school().gives(),
+        plan.school().whom(),
+        plan.steps().size(),
+        units.show(Amount.time(plan.seconds())),
+        plan.places(),
+        left,
+        safe(plan, left, wish, units),
+        plan.litres() > 0 ? units.show(Measure.VOLUME, plan.litres()) : "",
+        jugs == 0
+            ? ""
+            : String.format(
+                Locale.ROOT,
+                "%d %s, %.0f in money",
+                jugs,
+                jugs == 1 ? "jug" : "jugs",
+                jugs * wish.price()),
+        plan.weakest().isEmpty()
+            ? ""
+            : String.format(
+                Locale.ROOT,
+                "weakest in %s: %.0f %%, freezes at %s",
+                plan.weakestAt(),
+                100 * plan.weakest().getAsDouble(),
+                units.show(Measure.TEMPERATURE, FreezingPoint.of(plan.weakest().getAsDouble()))),
+        plan.notes().stream().map(units::say).toList(),
+        StepsView.of(rig, plan.steps(), Map.of(), units),
+        plan.air().stream().map(b -> air(rig, b, units)).toList());
+  }
+
+  private static String safe(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
+    if (left.dangers() > 0) {
+      return "Something breaks below 0 °C: see what it keeps";
+    }
+    String asked = units.show(Measure.TEMPERATURE, wish.cold());
+    return plan.weakest().isEmpty()
+        ? "Nothing full is left to break, however cold"
+        : "Stands %s, with 3 K in hand".formatted(asked);
+  }
+
+  private static Air air(OpenRig rig, Blow blow, Units units) {
+    double slowest = blow.lines().stream().mapToDouble(Blow.Swept::wallis).min().orElse(0);
+    double low = blow.lines().stream().mapToDouble(Blow.Swept::low).sum();
+    double high = blow.lines().stream().mapToDouble(Blow.Swept::high).sum();
+    return new Air(
+        rig.rig().part(blow.outlet()).label(),
+        units.show(Measure.LENGTH, blow.length()),
+        units.show(Measure.PRESSURE, blow.pressure()),
+        blow.bursts(),
+        slowest >= 1
+            ? "carries all"
+            : String.format(Locale.ROOT, "too slow somewhere (%.1f)", slowest),
+        "%s to %s".formatted(units.show(Measure.VOLUME, low), units.show(Measure.VOLUME, high)));
+  }
+}

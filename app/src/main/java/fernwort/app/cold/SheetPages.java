@@ -1,0 +1,83 @@
+package fernwort.app.cold;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Winters;
+import fernwort.app.store.WinterStore.Season;
+import fernwort.app.units.Units;
+import fernwort.core.cold.Leftovers;
+import java.util.Locale;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+
+/** A sheet of winter or spring: shows how far it is, and takes ticks. */
+@Controller
+@RequestMapping("/rigs/{id}/cold/sheets/{sheet}")
+class SheetPages {
+
+  private final Descriptions rigs;
+  private final Winters winters;
+
+  SheetPages(Descriptions rigs, Winters winters) {
+    this.rigs = rigs;
+    this.winters = winters;
+  }
+
+  @GetMapping
+  String sheet(
+      @PathVariable String id,
+      @PathVariable String sheet,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Winters.Sheet going = winters.sheet(rig, sheet);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("sheet", going.id());
+    model.addAttribute("title", going.title());
+    model.addAttribute("outcome", going.outcome().name().toLowerCase(Locale.ROOT));
+    model.addAttribute("autumn", going.season() == Season.AUTUMN);
+    model.addAttribute("steps", StepsView.of(rig, going.steps(), going.ticks(), units));
+    model.addAttribute("notes", going.notes().stream().map(units::say).toList());
+    if (going.season() == Season.AUTUMN) {
+      model.addAttribute(
+          "left", LeftView.of(rig, Leftovers.of(rig.plumbing(), going.now(), going.cold()), units));
+    }
+    return "cold/sheet";
+  }
+
+  @PostMapping("/ticks/{seq}")
+  String tick(
+      @PathVariable String id,
+      @PathVariable String sheet,
+      @PathVariable int seq,
+      @ModelAttribute("who") String who) {
+    winters.tick(rigs.open(id), sheet, seq, who);
+    return back(id, sheet);
+  }
+
+  @PostMapping("/ticks/{seq}/again")
+  String again(@PathVariable String id, @PathVariable String sheet, @PathVariable int seq) {
+    winters.untick(rigs.open(id), sheet, seq);
+    return back(id, sheet);
+  }
+
+  @PostMapping("/{end:done|leave}")
+  String end(
+      @PathVariable String id,
+      @PathVariable String sheet,
+      @PathVariable String end,
+      @ModelAttribute("who") String who) {
+    winters.end(rigs.open(id), sheet, end.equals("done"), who);
+    return "redirect:/rigs/" + id + "/cold";
+  }
+
+  private static String back(String id, String sheet) {
+    return "redirect:/rigs/" + id + "/cold/sheets/" + sheet;
+  }
+}

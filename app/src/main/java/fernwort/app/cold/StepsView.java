@@ -1,0 +1,62 @@
+package fernwort.app.cold;
+
+import fernwort.app.garage.OpenRig;
+import fernwort.app.units.Units;
+import fernwort.core.cold.WinterStep;
+import fernwort.core.rig.Place;
+import fernwort.core.say.Amount;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The steps of a winter sheet, in words. */
+record StepsView(List<Row> rows, int done) {
+
+  /**
+   * A step.
+   *
+   * @param seq its number, from 0
+   * @param place where, empty for anywhere
+   * @param time how long it takes, empty for moments
+   * @param seconds for a timer, 0 for none
+   * @param next whether it is the one to do next
+   */
+  record Row(
+      int seq,
+      String place,
+      String reach,
+      String what,
+      String why,
+      String time,
+      long seconds,
+      boolean ticked,
+      boolean next) {}
+
+  static StepsView of(
+      OpenRig rig, List<WinterStep> steps, Map<Integer, Instant> ticks, Units units) {
+    List<Row> rows = new ArrayList<>();
+    boolean open = false;
+    for (int i = 0; i < steps.size(); i++) {
+      WinterStep step = steps.get(i);
+      boolean ticked = ticks.containsKey(i);
+      boolean next = !open && !ticked;
+      open |= next;
+      Optional<Place> place =
+          rig.rig().places().stream().filter(p -> p.id().equals(step.place())).findFirst();
+      rows.add(
+          new Row(
+              i,
+              place.map(Place::label).orElse(""),
+              place.map(Place::reach).orElse(""),
+              units.say(step.words()),
+              units.say(step.why()),
+              step.timed() ? units.show(Amount.time(step.seconds())) : "",
+              step.timed() ? Math.round(step.seconds()) : 0,
+              ticked,
+              next));
+    }
+    return new StepsView(rows, ticks.size());
+  }
+}

@@ -1,0 +1,229 @@
+package fernwort.app.cold;
+
+import fernwort.app.questions.Chart;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.Trip;
+import fernwort.app.units.Measure;
+import fernwort.app.web.Field;
+import fernwort.core.cold.Wintering;
+import fernwort.core.frost.ColdWater;
+import fernwort.core.frost.Curve;
+import fernwort.core.frost.Shelter;
+import fernwort.core.frost.Tonight;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Place;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Tonight's frost: what freezes first, and what holds it. */
+final class TonightPage {
+
+  private static final double HOUR = 3600;
+  private static final double WATT_HOUR = 3600;
+  private static final double FOAM = 0.013;
+  private static final int FIRST = 3;
+  private static final int MOST_ROWS = 12;
+
+  private final Trip trip;
+  private final Wintering now;
+  private final LocalDate date;
+
+  private TonightPage(Trip trip, Wintering now, LocalDate date) {
+    this.date = date;
+    this.trip = trip;
+    this.now = now;
+  }
+
+  static List<Question> of(Trip trip, Wintering now, LocalDate date) {
+    return List.of(new TonightPage(trip, now, date).tonight());
+  }
+
+  private Question tonight() {
+    Form form = trip.form();
+    String source =
+        form.choice(
+            "night-source",
+            "Outside air",
+            List.of(
+                new Field.Option("typed", "as typed below"),
+                new Field.Option("forecast", "the forecast for tonight (simulated)")));
+    double evening = temperature(form, "night-evening", "In the evening (18 h)", 275.15);
+    double lowest = temperature(form, "night-lowest", "Lowest (6 h)", 264.15);
+    double inside = temperature(form, "night-inside", "Inside", 288.15);
+    double typedWind = form.number("night-wind", "Wind", 2, "m/s", "Counts under the open floor.");
+    double stored =
+        form.number("night-battery", "Battery gives in the cold", 600, "Wh", "Half its plate.");
+    Forecast.Night forecast = Forecast.of(date);
+    boolean typed = source.equals("typed");
+    double wind = typed ? typedWind : forecast.wind();
+    Curve outside = typed ? night(evening, lowest) : night(forecast.evening(), forecast.lowest());
+    return Question.of(
+        "tonight",
+        "Which part freezes first tonight",
+        form,
+        "Reckoned from the warmth each place keeps (a guess of 60 % inside and none under the floor"
+            + " until you enter yours under Rig, or measure it with two thermometers: share = (place −"
+            + " outside) ÷ (inside − outside)). Leave the gray valve open in frost only where local"
+            + " rules permit it; gas heaters need air, and licensed hands.",
+        () -> answer(new Tonight.Asked(outside, inside, wind, inside, false, 0, Set.of()), stored));
+  }
+
+  private double temperature(Form form, String name, String label, double normal) {
+    return form.amount(name, label, Measure.TEMPERATURE, normal, "");
+  }
+
+  /** Evening, the lowest at six, and the morning half way back. */
+  static Curve night(double evening, double lowest) {
+    return new Curve(
+        List.of(0.0, 6 * HOUR, 12 * HOUR, 15 * HOUR),
+        List.of(
+            evening,
+            evening + 0.7 * (lowest - evening),
+            lowest,
+            lowest + 0.5 * (evening - lowest)));
+  }
+
+  private Question.Answer answer(Tonight.Asked asked, double stored) {
+    Plumbing plumbing = trip.plumbing();
+    Tonight tonight = Tonight.of(plumbing, now, asked);
+    List<Question.Row> rows = new ArrayList<>();
+    List<Tonight.Exposure> frozen =
+        tonight.exposures().stream().filter(e -> e.zero().isPresent()).toList();
+    rows.add(
+        new Question.Row(
+            "At 0 °C first",
+            frozen.isEmpty() ? "nothing" : frozen.getFirst().label(),
+            frozen.isEmpty()
+                ? "all of it stays above 0 °C"
+                : "at %s; a fifth ice %s"
+                    .formatted(
+                        clock(frozen.getFirst().zero()), orNever(frozen.getFirst().stops()))));
+    rows.add(
+        new Question.Row(
+            "Coldest night it stands as it is",
+            trip.show(Measure.TEMPERATURE, tonight.coldest()),
+            "outside at the lowest, with a night of this shape and wind"));
+    rows.add(
+        new Question.Row(
+            "Held at 2 °C",
+            String.format(Locale.ROOT, "%.0f W", tonight.watts()),
+            String.format(
+                Locale.ROOT,
+                "at the coldest hour; %.0f Wh over the night, against %.0f Wh of the battery",
+                tonight.energy() / WATT_HOUR,
+                stored)));
+    Tonight.battery(plumbing, now, asked, stored * WATT_HOUR)
+        .ifPresent(end ->
+            rows.add(
+                new Question.Row(
+                    "Held by the battery",
+                    "until " + clock(OptionalDouble.of(end.ends())),
+                    end.zero().isPresent()
+                        ? "then the first part is at 0 °C at " + clock(end.zero())
+                        : "what is left then lasts till morning")));
+    Set<String> first =
+        frozen.stream().limit(FIRST).map(Tonight.Exposure::id).collect(Collectors.toSet());
+    compare(rows, "Cupboard doors open", Tonight.of(plumbing, now, asked.withDoorsOpen()));
+    compare(
+        rows,
+        "Insulation of %s round every line".formatted(trip.show(Measure.LENGTH, FOAM)),
+        Tonight.of(plumbing, now, asked.insulated(FOAM)));
+    if (!first.isEmpty()) {
+      compare(rows, "The first three drained", Tonight.of(plumbing, now, asked.draining(first)));
+      double drip =
+          frozen.stream().limit(FIRST).mapToDouble(Tonight.Exposure::drip).max().orElse(0);
+      rows.add(
+          new Question.Row(
+              "A tap left dripping through the first three",
+              trip.show(Measure.VOLUME, drip * HOUR) + " an hour",
+              trip.show(Measure.VOLUME, drip * asked.outside().length())
+                  + " over the night; gray has to take it"));
+    }
+    return new Question.Answer(rows, List.of(table(tonight)), List.of(chart(asked)), List.of());
+  }
+
+  private void compare(List<Question.Row> rows, String what, Tonight other) {
+    long frozen = other.exposures().stream().filter(e -> e.zero().isPresent()).count();
+    rows.add(
+        new Question.Row(
+            what,
+            trip.show(Measure.TEMPERATURE, other.coldest()),
+            frozen == 0
+                ? "the coldest it then stands; nothing freezes tonight"
+                : "the coldest it then stands; tonight %d things still come to 0 °C"
+                    .formatted(frozen)));
+  }
+
+  private Question.Table table(Tonight tonight) {
+    return new Question.Table(
+        "In the order in which they freeze",
+        List.of("what", "where", "lowest", "at 0 °C", "a fifth ice", "held by"),
+        tonight.exposures().stream()
+            .limit(MOST_ROWS)
+            .map(e ->
+                List.of(
+                    e.label(),
+                    trip.rig().place(e.place()).label(),
+                    trip.show(Measure.TEMPERATURE, Math.max(e.lowest(), 213.15)),
+                    orNever(e.zero()),
+                    orNever(e.stops()),
+                    String.format(Locale.ROOT, "%.1f W", e.watts())))
+            .toList());
+  }
+
+  private Chart chart(Tonight.Asked asked) {
+    List<Double> hours = new ArrayList<>();
+    for (double t = 0; t <= asked.outside().length(); t += HOUR) {
+      hours.add(t / HOUR);
+    }
+    List<Chart.Course> courses = new ArrayList<>();
+    courses.add(course("outside", Chart.Style.LOW, asked.outside(), hours));
+    courses.add(
+        Chart.Course.level(
+            "freezing",
+            Chart.Style.LIMIT,
+            trip.units().in(Measure.TEMPERATURE, ColdWater.ZERO),
+            hours.size()));
+    for (Place place : trip.rig().places()) {
+      double share = Shelter.share(trip.rig(), place);
+      if (trip.rig().parts().stream().anyMatch(p -> p.place().equals(place.id()))) {
+        String guess = place.warmth().isEmpty() ? ", guessed" : "";
+        courses.add(
+            course(
+                String.format(Locale.ROOT, "%s (%.0f %%%s)", place.label(), 100 * share, guess),
+                Chart.Style.UPON,
+                Tonight.place(trip.plumbing(), place, asked),
+                hours));
+      }
+    }
+    return new Chart(
+        "Temperature of each place through the night",
+        new Chart.Axis("hours after 18 h", "h"),
+        trip.axis("temperature", Measure.TEMPERATURE),
+        hours,
+        courses);
+  }
+
+  private Chart.Course course(String name, Chart.Style style, Curve curve, List<Double> hours) {
+    return new Chart.Course(
+        name,
+        style,
+        hours.stream().map(h -> trip.units().in(Measure.TEMPERATURE, curve.at(h * HOUR))).toList());
+  }
+
+  private static String orNever(OptionalDouble seconds) {
+    return seconds.isPresent() ? "at " + clock(seconds) : "not tonight";
+  }
+
+  /** A time of the night as a clock shows it; the night begins at 18 h. */
+  private static String clock(OptionalDouble seconds) {
+    long minutes = Math.round(seconds.orElse(0) / 60) + 18 * 60;
+    return String.format(Locale.ROOT, "%02d:%02d", minutes / 60 % 24, minutes % 60);
+  }
+}

@@ -1,0 +1,61 @@
+package fernwort.app.garage;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import fernwort.app.format.SayingModule;
+import fernwort.core.cold.Act;
+import fernwort.core.cold.Stretch;
+import fernwort.core.cold.WinterStep;
+import fernwort.core.cold.Wintering;
+import fernwort.core.say.Saying;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Sheets of winter as the text that is kept, and back. */
+@Component
+class WinterText {
+
+  /**
+   * What is kept of a sheet.
+   *
+   * @param school the school, or empty for a sheet of spring
+   * @param cold the cold it is meant for (K)
+   * @param before how the rig stood
+   * @param steps its steps
+   * @param notes what cannot be done, or what to know
+   */
+  record Kept(
+      String school, double cold, Wintering before, List<WinterStep> steps, List<Saying> notes) {}
+
+  private final JsonMapper mapper =
+      JsonMapper.builder()
+          .addModule(SayingModule.kept())
+          .addMixIn(Act.class, Names.class)
+          .addMixIn(Stretch.class, WithoutLength.class)
+          .build();
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Act.Put.class, name = "put"),
+    @JsonSubTypes.Type(value = Act.Tilt.class, name = "tilt"),
+    @JsonSubTypes.Type(value = Act.Emptied.class, name = "emptied"),
+    @JsonSubTypes.Type(value = Act.RunDry.class, name = "run-dry"),
+    @JsonSubTypes.Type(value = Act.Blown.class, name = "blown"),
+    @JsonSubTypes.Type(value = Act.Filled.class, name = "filled"),
+    @JsonSubTypes.Type(value = Act.Heed.class, name = "heed")
+  })
+  private interface Names {}
+
+  @JsonIgnoreProperties("length")
+  private interface WithoutLength {}
+
+  String write(Kept kept) {
+    return mapper.writeValueAsString(kept);
+  }
+
+  Kept read(String text) {
+    return mapper.readValue(text, Kept.class);
+  }
+}

@@ -1,4 +1,4 @@
--- A rig taken through the winter, or woken: the sheet as it was found, and every tick with its time,
+-- A rig taken through the winter, or woken: the sheet as it was found, and every tick and timer with its time,
 -- from which what stays where is worked out again.
 create table winter_sheet (
   id varchar(40) not null primary key,
@@ -15,7 +15,8 @@ create table winter_sheet (
 create table winter_tick (
   sheet varchar(40) not null references winter_sheet(id) on delete cascade,
   seq int not null,
-  ticked_at timestamp with time zone not null,
+  ticked_at timestamp with time zone,
+  begun_at timestamp with time zone,
   who varchar(40) not null,
   primary key (sheet, seq)
 );

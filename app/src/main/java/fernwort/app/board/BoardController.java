@@ -6,6 +6,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Outlook;
 import fernwort.app.garage.Standing;
 import fernwort.app.garage.States;
+import fernwort.app.garage.Winters;
 import fernwort.app.questions.Form;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Measure;
@@ -50,10 +51,12 @@ class BoardController {
 
   private final Descriptions rigs;
   private final States states;
+  private final Winters winters;
   private final Layouts layouts;
   private final Clock clock;
 
-  BoardController(Descriptions rigs, States states, Layouts layouts, Clock clock) {
+  BoardController(Descriptions rigs, States states, Winters winters, Layouts layouts, Clock clock) {
+    this.winters = winters;
     this.rigs = rigs;
     this.states = states;
     this.layouts = layouts;
@@ -242,7 +245,7 @@ class BoardController {
         screen.whole(drafter, () -> layouts.whole(rig.rig())),
         screen.places(drafter, () -> layouts.places(rig.rig())),
         Stream.concat(
-                setAside(rig, standing),
+                Stream.concat(asleep(rig), setAside(rig, standing)),
                 new Sentences(rig.rig(), standing.state(), outlook).now().stream())
             .toList(),
         outlook.warnings(),
@@ -263,6 +266,16 @@ class BoardController {
         .filter(t -> !standing.readings().containsKey(t.id()))
         .map(Part::label)
         .toList();
+  }
+
+  /** A rig that was put to sleep says so, before anybody turns its pump on. */
+  private Stream<String> asleep(OpenRig rig) {
+    return winters
+        .asleep(rig)
+        .map(s ->
+            "Put to sleep for the winter: %d of %d steps ticked. What is open or off stands under Cold."
+                .formatted(s.ticks().size(), s.steps().size()))
+        .stream();
   }
 
   /** A word on readings that cannot be shown, so that none is missed in silence. */

@@ -1,5 +1,6 @@
 package fernwort.app.cold;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Winters;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,9 +47,12 @@ class ColdPages {
   private final Descriptions rigs;
   private final Winters winters;
   private final QuestionDesk desk;
+  private final PlanDrawing drawings;
   private final Clock clock;
 
-  ColdPages(Descriptions rigs, Winters winters, QuestionDesk desk, Clock clock) {
+  ColdPages(
+      Descriptions rigs, Winters winters, QuestionDesk desk, PlanDrawing drawings, Clock clock) {
+    this.drawings = drawings;
     this.clock = clock;
     this.rigs = rigs;
     this.winters = winters;
@@ -190,7 +195,7 @@ class ColdPages {
     model.addAttribute("sleeps", sleeps);
     if (sleeps) {
       WinterPlan plan = winters.spring(rig);
-      model.addAttribute("steps", StepsView.of(rig, plan.steps(), Map.of(), units));
+      model.addAttribute("steps", StepsView.of(rig, plan.steps(), Map.of(), Map.of(), units));
       model.addAttribute("notes", plan.notes().stream().map(units::say).toList());
     }
     return "cold/spring";
@@ -217,8 +222,12 @@ class ColdPages {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("state", state(rig, wish));
+    LeftView left =
+        LeftView.of(rig, Leftovers.withTurns(rig.plumbing(), tried, wish.cold()), units);
+    model.addAttribute("left", left);
+    model.addAttribute("drawing", drawings.of(rig, tried.state()));
     model.addAttribute(
-        "left", LeftView.of(rig, Leftovers.withTurns(rig.plumbing(), tried, wish.cold()), units));
+        "marks", left.rows().stream().collect(Collectors.toMap(LeftView.Row::id, r -> r)));
     model.addAttribute(
         "before", LeftView.of(rig, Leftovers.of(rig.plumbing(), now, wish.cold()), units));
     model.addAttribute(

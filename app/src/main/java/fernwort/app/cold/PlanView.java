@@ -71,7 +71,7 @@ record PlanView(
                 100 * plan.weakest().getAsDouble(),
                 units.show(Measure.TEMPERATURE, FreezingPoint.of(plan.weakest().getAsDouble()))),
         plan.notes().stream().map(units::say).toList(),
-        StepsView.of(rig, plan.steps(), Map.of(), units),
+        StepsView.of(rig, plan.steps(), Map.of(), Map.of(), units),
         plan.air().stream().map(b -> air(rig, b, units)).toList());
   }
 

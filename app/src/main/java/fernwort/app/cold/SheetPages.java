@@ -42,7 +42,8 @@ class SheetPages {
     model.addAttribute("title", going.title());
     model.addAttribute("outcome", going.outcome().name().toLowerCase(Locale.ROOT));
     model.addAttribute("autumn", going.season() == Season.AUTUMN);
-    model.addAttribute("steps", StepsView.of(rig, going.steps(), going.ticks(), units));
+    model.addAttribute(
+        "steps", StepsView.of(rig, going.steps(), going.ticks(), going.begun(), units));
     model.addAttribute("notes", going.notes().stream().map(units::say).toList());
     if (going.season() == Season.AUTUMN) {
       model.addAttribute(
@@ -58,6 +59,16 @@ class SheetPages {
       @PathVariable int seq,
       @ModelAttribute("who") String who) {
     winters.tick(rigs.open(id), sheet, seq, who);
+    return back(id, sheet);
+  }
+
+  @PostMapping("/waits/{seq}")
+  String begin(
+      @PathVariable String id,
+      @PathVariable String sheet,
+      @PathVariable int seq,
+      @ModelAttribute("who") String who) {
+    winters.beginWait(rigs.open(id), sheet, seq, who);
     return back(id, sheet);
   }
 

@@ -21,6 +21,7 @@ record StepsView(List<Row> rows, int done) {
    * @param place where, empty for anywhere
    * @param time how long it takes, empty for moments
    * @param seconds for a timer, 0 for none
+   * @param begun when its wait was begun, in milliseconds; 0 when it was not
    * @param next whether it is the one to do next
    */
   record Row(
@@ -31,11 +32,16 @@ record StepsView(List<Row> rows, int done) {
       String why,
       String time,
       long seconds,
+      long begun,
       boolean ticked,
       boolean next) {}
 
   static StepsView of(
-      OpenRig rig, List<WinterStep> steps, Map<Integer, Instant> ticks, Units units) {
+      OpenRig rig,
+      List<WinterStep> steps,
+      Map<Integer, Instant> ticks,
+      Map<Integer, Instant> begun,
+      Units units) {
     List<Row> rows = new ArrayList<>();
     boolean open = false;
     for (int i = 0; i < steps.size(); i++) {
@@ -54,6 +60,7 @@ record StepsView(List<Row> rows, int done) {
               units.say(step.why()),
               step.timed() ? units.show(Amount.time(step.seconds())) : "",
               step.timed() ? Math.round(step.seconds()) : 0,
+              begun.containsKey(i) ? begun.get(i).toEpochMilli() : 0,
               ticked,
               next));
     }

@@ -78,6 +78,7 @@ public class Winters {
       List<WinterStep> steps,
       List<Saying> notes,
       Map<Integer, Instant> ticks,
+      Map<Integer, Instant> begun,
       Wintering before,
       Wintering now) {}
 
@@ -112,6 +113,7 @@ public class Winters {
         read.steps(),
         read.notes(),
         kept.ticks(),
+        kept.begun(),
         read.before(),
         now);
   }
@@ -262,6 +264,11 @@ public class Winters {
         String.format(Locale.ROOT, "%.0f L, as reckoned", volume * 1000),
         clock.instant(),
         who);
+  }
+
+  /** Begins the wait of a step. */
+  public void beginWait(OpenRig rig, String id, int seq, String who) {
+    store.beginWait(sheet(rig, id).id(), seq, who);
   }
 
   /** Takes a tick back; handles stay where they are until they are ticked again. */

@@ -5,6 +5,7 @@ import static fernwort.app.store.db.Tables.WINTER_TICK;
 
 import fernwort.app.Missing;
 import fernwort.app.store.db.tables.records.WinterSheetRecord;
+import fernwort.app.store.db.tables.records.WinterTickRecord;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -13,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -47,6 +49,7 @@ public class WinterStore {
    *
    * @param text the sheet as text
    * @param ticks when each step was ticked, by its number from 0
+   * @param begun when a wait was begun, by the same
    */
   public record Kept(
       String id,
@@ -58,7 +61,8 @@ public class WinterStore {
       Optional<Instant> ended,
       Outcome outcome,
       String text,
-      Map<Integer, Instant> ticks) {}
+      Map<Integer, Instant> ticks,
+      Map<Integer, Instant> begun) {}
 
   /** Begins a sheet and returns its address. */
   @Transactional
@@ -100,9 +104,15 @@ public class WinterStore {
 
   private Kept kept(WinterSheetRecord r) {
     Map<Integer, Instant> ticks = new TreeMap<>();
-    db.selectFrom(WINTER_TICK)
-        .where(WINTER_TICK.SHEET.eq(r.getId()))
-        .forEach(t -> ticks.put(t.getSeq(), t.getTickedAt().toInstant()));
+    Map<Integer, Instant> begun = new TreeMap<>();
+    for (WinterTickRecord t : db.selectFrom(WINTER_TICK).where(WINTER_TICK.SHEET.eq(r.getId()))) {
+      if (t.getTickedAt() != null) {
+        ticks.put(t.getSeq(), t.getTickedAt().toInstant());
+      }
+      if (t.getBegunAt() != null) {
+        begun.put(t.getSeq(), t.getBegunAt().toInstant());
+      }
+    }
     return new Kept(
         r.getId(),
         r.getRig(),
@@ -113,30 +123,48 @@ public class WinterStore {
         Optional.ofNullable(r.getEndedAt()).map(t -> t.toInstant()),
         Outcome.valueOf(r.getOutcome()),
         r.getSheet(),
-        ticks);
+        ticks,
+        begun);
   }
 
   /** Ticks a step; a second tick changes nothing. */
   @Transactional
   public void tick(String sheet, int seq, String who) {
-    boolean ticked =
-        db.fetchExists(WINTER_TICK, WINTER_TICK.SHEET.eq(sheet).and(WINTER_TICK.SEQ.eq(seq)));
-    if (!ticked) {
-      db.insertInto(WINTER_TICK)
-          .set(WINTER_TICK.SHEET, sheet)
-          .set(WINTER_TICK.SEQ, seq)
-          .set(WINTER_TICK.TICKED_AT, clock.instant().atOffset(ZoneOffset.UTC))
-          .set(WINTER_TICK.WHO, who)
-          .execute();
-    }
+    row(sheet, seq, who);
+    db.update(WINTER_TICK)
+        .set(WINTER_TICK.TICKED_AT, clock.instant().atOffset(ZoneOffset.UTC))
+        .where(at(sheet, seq).and(WINTER_TICK.TICKED_AT.isNull()))
+        .execute();
+  }
+
+  /** Begins the wait of a step; a second time changes nothing. */
+  @Transactional
+  public void beginWait(String sheet, int seq, String who) {
+    row(sheet, seq, who);
+    db.update(WINTER_TICK)
+        .set(WINTER_TICK.BEGUN_AT, clock.instant().atOffset(ZoneOffset.UTC))
+        .where(at(sheet, seq).and(WINTER_TICK.BEGUN_AT.isNull()))
+        .execute();
   }
 
   /** Takes a tick back. */
   @Transactional
   public void untick(String sheet, int seq) {
-    db.deleteFrom(WINTER_TICK)
-        .where(WINTER_TICK.SHEET.eq(sheet).and(WINTER_TICK.SEQ.eq(seq)))
-        .execute();
+    db.deleteFrom(WINTER_TICK).where(at(sheet, seq)).execute();
+  }
+
+  private static Condition at(String sheet, int seq) {
+    return WINTER_TICK.SHEET.eq(sheet).and(WINTER_TICK.SEQ.eq(seq));
+  }
+
+  private void row(String sheet, int seq, String who) {
+    if (!db.fetchExists(WINTER_TICK, at(sheet, seq))) {
+      db.insertInto(WINTER_TICK)
+          .set(WINTER_TICK.SHEET, sheet)
+          .set(WINTER_TICK.SEQ, seq)
+          .set(WINTER_TICK.WHO, who)
+          .execute();
+    }
   }
 
   /** Ends a sheet, unless it has ended. */

@@ -155,9 +155,11 @@ public final class Leftovers {
             fuller
                 ? "more than half full: ice closes over first and then pushes"
                 : "not over half full: ice grows upward",
-            tank.contents() == Contents.GRAY
-                ? "Dump it where local rules permit"
-                : "Let it out, or leave it not over half full with its outlets clear"));
+            fuller
+                ? tank.contents() == Contents.GRAY
+                    ? "Dump it where local rules permit"
+                    : "Let it out, or at least down to half"
+                : "Leave its outlets open"));
   }
 
   /** Bodies crack with little; one that is not over half full has air to grow into. */
@@ -169,7 +171,9 @@ public final class Leftovers {
         volume,
         harm(part, little),
         how(part.kind(), little),
-        mend(part.kind()));
+        little && harm(part, true) == Harm.WARNING
+            ? "Leave it open: ice there has air to grow into"
+            : mend(part.kind()));
   }
 
   private Harm harm(Part part, boolean little) {

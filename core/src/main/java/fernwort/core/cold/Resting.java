@@ -61,10 +61,14 @@ final class Resting {
     empty(sheet, plans);
   }
 
-  /** A tank that no fall empties is drawn by the taps, down to what its feed leaves. */
-  private static void pumpOut(Sheet sheet, Plans plans, Plan fall) {
+  /**
+   * A tank that no fall empties is drawn by the taps, down to what its feed leaves; tells whether
+   * one was.
+   */
+  private static boolean pumpOut(Sheet sheet, Plans plans, Plan fall) {
     Plumbing plumbing = sheet.plumbing();
     Jobs jobs = Jobs.of(plumbing);
+    int before = sheet.steps().size();
     for (Part tank : plumbing.tanks()) {
       double left =
           TankFigures.of(
@@ -79,6 +83,7 @@ final class Resting {
             .ifPresent(p -> draw(sheet, tank, left, p));
       }
     }
+    return sheet.steps().size() > before;
   }
 
   private static void draw(Sheet sheet, Part tank, double left, Plan plan) {
@@ -112,8 +117,9 @@ final class Resting {
       return;
     }
     Job emptying = EmptyingJob.of(plumbing, full, false);
-    pumpOut(sheet, plans, plans.plan(emptying, sheet.now().state()));
-    Plan plan = plans.plan(emptying, sheet.now().state());
+    Plan fall = plans.plan(emptying, sheet.now().state());
+    Plan plan =
+        pumpOut(sheet, plans, fall) ? plans.plan(emptying, sheet.now().state()) : fall;
     for (Step step : plan.steps()) {
       switch (step) {
         case Step.Move move ->

@@ -30,16 +30,27 @@ public final class Schools {
 
   /** Returns what all schools make of a rig as it stands. */
   public List<WinterPlan> all(Wintering now, WinterWish wish) {
+    Sheet rested = rested(now);
     List<WinterPlan> all = new ArrayList<>();
     for (School school : School.values()) {
-      all.add(plan(school, now, wish));
+      all.add(plan(school, rested.copy(), now, wish));
     }
     return all;
   }
 
   /** Returns how one school takes a rig through the winter, as it stands. */
   public WinterPlan plan(School school, Wintering now, WinterWish wish) {
+    return plan(school, rested(now), now, wish);
+  }
+
+  /** What every school begins with. */
+  private Sheet rested(Wintering now) {
     Sheet sheet = new Sheet(plumbing, now);
+    Resting.begin(sheet, plans);
+    return sheet;
+  }
+
+  private WinterPlan plan(School school, Sheet sheet, Wintering now, WinterWish wish) {
     List<Blow> blows = new ArrayList<>();
     switch (school) {
       case FALL -> fall(sheet, true).undo(Set.of());
@@ -94,7 +105,6 @@ public final class Schools {
   private Opening fall(Sheet sheet, boolean traps) {
     Opening opening = new Opening(sheet, traps);
     opening.park();
-    Resting.begin(sheet, plans);
     opening.open();
     opening.turnOn();
     opening.tiltOn();

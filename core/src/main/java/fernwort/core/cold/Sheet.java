@@ -29,6 +29,14 @@ final class Sheet {
     this.now = now;
   }
 
+  /** Returns a sheet that goes on from here by itself. */
+  Sheet copy() {
+    Sheet copy = new Sheet(plumbing, now);
+    copy.steps.addAll(steps);
+    copy.notes.addAll(notes);
+    return copy;
+  }
+
   Plumbing plumbing() {
     return plumbing;
   }

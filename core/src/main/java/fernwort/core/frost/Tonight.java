@@ -116,7 +116,7 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
 
   /** Reckons a night. O(parts · hours). */
   public static Tonight of(Plumbing plumbing, Wintering now, Asked asked) {
-    return new Reckoning(plumbing, now).night(asked);
+    return new Reckoning(plumbing, now, false).night(asked);
   }
 
   /**
@@ -134,7 +134,7 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
    */
   public static Optional<BatteryEnd> battery(
       Plumbing plumbing, Wintering now, Asked asked, double stored) {
-    return new Reckoning(plumbing, now).battery(asked, stored);
+    return new Reckoning(plumbing, now, false).battery(asked, stored);
   }
 
   /** The temperature of a place through the night (K). */
@@ -142,7 +142,13 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
     return asked.outside().sheltered(Shelter.share(plumbing.rig(), place, asked), asked.inside());
   }
 
-  private record Reckoning(Plumbing plumbing, Wintering now) {
+  /**
+   * Reckons a night.
+   *
+   * @param held whether the water is held at its start's temperature, however cold its place is by
+   *     then
+   */
+  private record Reckoning(Plumbing plumbing, Wintering now, boolean held) {
 
     Tonight night(Asked asked) {
       List<Exposure> exposures = exposures(asked);
@@ -196,8 +202,9 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
     private Exposure exposure(
         String id, String label, Place place, Cooling cooling, double times, Asked asked) {
       Curve air = Tonight.place(plumbing, place, asked);
-      double start =
+      double cooled =
           Math.max(ColdWater.ZERO, Math.min(asked.start(), air.temperatures().getFirst()));
+      double start = held ? asked.start() : cooled;
       Night night = Night.of(cooling, air, start);
       double watts = times * cooling.holds(HELD, air.lowest());
       // Water that comes in at its start's warmth has to give up what is lost.
@@ -241,7 +248,8 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
           return Optional.of(
               new BatteryEnd(
                   ends,
-                  exposures(rest).stream()
+                  new Reckoning(plumbing, now, true)
+                  .exposures(rest).stream()
                       .filter(e -> e.zero().isPresent())
                       .findFirst()
                       .map(e -> OptionalDouble.of(ends + e.zero().getAsDouble()))

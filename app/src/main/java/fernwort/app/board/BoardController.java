@@ -273,7 +273,7 @@ class BoardController {
     return winters
         .asleep(rig)
         .map(s ->
-            "Put to sleep for the winter: %d of %d steps ticked. What is open or off stands under Cold."
+            "Put to sleep for the winter: %s of %s steps ticked. What is open or off stands under Cold."
                 .formatted(s.ticks().size(), s.steps().size()))
         .stream();
   }

@@ -82,9 +82,9 @@ class ColdPages {
   private static Past past(Winters.Sheet s) {
     String how =
         switch (s.outcome()) {
-          case RUNNING -> "%d of %d ticked".formatted(s.ticks().size(), s.steps().size());
+          case RUNNING -> "%s of %s ticked".formatted(s.ticks().size(), s.steps().size());
           case DONE -> "done";
-          case LEFT -> "left after %d of %d".formatted(s.ticks().size(), s.steps().size());
+          case LEFT -> "left after %s of %s".formatted(s.ticks().size(), s.steps().size());
         };
     return new Past(
         s.id(), s.title(), day(s.started()) + ", " + s.who(), how, s.outcome() == Outcome.RUNNING);
@@ -101,7 +101,7 @@ class ColdPages {
             .filter(r -> r.harm() == Harm.DANGER)
             .count();
     String how =
-        "%s on %s by %s, %d of %d steps ticked"
+        "%s on %s by %s, %s of %s steps ticked"
             .formatted(
                 sheet.title(),
                 day(sheet.started()),
@@ -110,7 +110,7 @@ class ColdPages {
                 sheet.steps().size());
     return dangers == 0
         ? how + ". Nothing is left that breaks."
-        : how + ". %d things are left that break something.".formatted(dangers);
+        : how + ". %s things are left that break something.".formatted(dangers);
   }
 
   /** What all schools make of the rig; asked for by the page once it stands. */

@@ -156,7 +156,7 @@ final class TonightPage {
             trip.show(Measure.TEMPERATURE, other.coldest()),
             frozen == 0
                 ? "the coldest it then stands; nothing freezes tonight"
-                : "the coldest it then stands; tonight %d things still come to 0 °C"
+                : "the coldest it then stands; tonight %s things still come to 0 °C"
                     .formatted(frozen)));
   }
 

@@ -1,5 +1,7 @@
 package fernwort.app.garage;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.WinterStore;
 import fernwort.app.store.WinterStore.Outcome;
@@ -35,6 +37,10 @@ public class Winters {
 
   private static final int MOST = 12;
 
+  /** So many ticks are remembered; others are worked out again. */
+  private static final int REMEMBERED = 400;
+
+  private final Cache<Done, Wintering> done = Caffeine.newBuilder().maximumSize(REMEMBERED).build();
   private final WinterStore store;
   private final WinterText text;
   private final States states;
@@ -94,12 +100,9 @@ public class Winters {
 
   private Sheet sheet(OpenRig rig, WinterStore.Kept kept) {
     WinterText.Kept read = text.read(kept.text());
-    Wintering now = read.before();
-    for (int seq : kept.ticks().keySet()) {
-      if (seq < read.steps().size() && isThere(rig, read.steps().get(seq).act())) {
-        now = read.steps().get(seq).act().on(rig.plumbing(), now);
-      }
-    }
+    List<Integer> ticked =
+        kept.ticks().keySet().stream().filter(s -> s < read.steps().size()).toList();
+    Wintering now = after(rig, kept.id(), read, ticked);
     return new Sheet(
         kept.id(),
         kept.season(),
@@ -116,6 +119,29 @@ public class Winters {
         kept.begun(),
         read.before(),
         now);
+  }
+
+  /** What was ticked, done again from the start; one tick more costs one step. */
+  private Wintering after(OpenRig rig, String sheet, WinterText.Kept read, List<Integer> ticked) {
+    if (ticked.isEmpty()) {
+      return read.before();
+    }
+    Done key = new Done(sheet, rig.version(), ticked);
+    Wintering known = done.getIfPresent(key);
+    if (known == null) {
+      Wintering before = after(rig, sheet, read, ticked.subList(0, ticked.size() - 1));
+      Act act = read.steps().get(ticked.getLast()).act();
+      known = isThere(rig, act) ? act.on(rig.plumbing(), before) : before;
+      done.put(key, known);
+    }
+    return known;
+  }
+
+  /** What a rig is after the ticks of a sheet. */
+  private record Done(String sheet, int version, List<Integer> ticked) {
+    private Done {
+      ticked = List.copyOf(ticked);
+    }
   }
 
   /** The rig may have been changed since: what is gone is left out. */
@@ -288,7 +314,7 @@ public class Winters {
       logbook.job(
           rig.id(),
           id,
-          "%s: %d of %d steps ticked"
+          "%s: %s of %s steps ticked"
               .formatted(sheet.title(), sheet.ticks().size(), sheet.steps().size()),
           who);
     }

@@ -117,13 +117,13 @@ final class Opening {
     String along =
         slope.pitch() == 0
             ? "level along"
-            : (slope.pitch() > 0 ? "nose up by %.0f°" : "nose down by %.0f°")
-                .formatted(Math.abs(slope.pitch()));
+            : (slope.pitch() > 0 ? "nose up by %s°" : "nose down by %s°")
+                .formatted(Math.round(Math.abs(slope.pitch())));
     String across =
         slope.roll() == 0
             ? "level across"
-            : (slope.roll() > 0 ? "left side up by %.0f°" : "right side up by %.0f°")
-                .formatted(Math.abs(slope.roll()));
+            : (slope.roll() > 0 ? "left side up by %s°" : "right side up by %s°")
+                .formatted(Math.round(Math.abs(slope.roll())));
     return along + ", " + across;
   }
 

@@ -118,8 +118,7 @@ final class Resting {
     }
     Job emptying = EmptyingJob.of(plumbing, full, false);
     Plan fall = plans.plan(emptying, sheet.now().state());
-    Plan plan =
-        pumpOut(sheet, plans, fall) ? plans.plan(emptying, sheet.now().state()) : fall;
+    Plan plan = pumpOut(sheet, plans, fall) ? plans.plan(emptying, sheet.now().state()) : fall;
     for (Step step : plan.steps()) {
       switch (step) {
         case Step.Move move ->

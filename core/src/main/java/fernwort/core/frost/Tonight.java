@@ -249,11 +249,11 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
               new BatteryEnd(
                   ends,
                   new Reckoning(plumbing, now, true)
-                  .exposures(rest).stream()
-                      .filter(e -> e.zero().isPresent())
-                      .findFirst()
-                      .map(e -> OptionalDouble.of(ends + e.zero().getAsDouble()))
-                      .orElse(OptionalDouble.empty())));
+                      .exposures(rest).stream()
+                          .filter(e -> e.zero().isPresent())
+                          .findFirst()
+                          .map(e -> OptionalDouble.of(ends + e.zero().getAsDouble()))
+                          .orElse(OptionalDouble.empty())));
         }
         left -= needs;
       }

@@ -48,4 +48,38 @@ class DrainingLawsTest {
       }
     }
   }
+
+  /** Joins no water: a cap or tap is an end, and what opens there lets only air in or water out. */
+  @Property(tries = 150)
+  void openingOneMoreEndNeverLeavesMore(@ForAll long seed) {
+    Rig rig = WetHouses.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    List<Procedure.Turn> steps = WetHouses.steps(rig, seed);
+    Wintering fewer = Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), steps);
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.Plug) {
+        Wintering more =
+            Procedure.run(plumbing, fewer, List.of(new Procedure.Turn(part.id(), "off")));
+        for (Line line : rig.lines()) {
+          assertThat(more.wetness().volume(line))
+              .isLessThanOrEqualTo(fewer.wetness().volume(line) + 1e-12);
+        }
+      }
+    }
+  }
+
+  @Property(tries = 100)
+  void whatRanDryStaysDryHoweverItIsShutAgain(@ForAll long seed) {
+    Rig rig = WetHouses.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Wintering now =
+        Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), WetHouses.steps(rig, seed));
+    List<Procedure.Turn> shut =
+        rig.handles().map(p -> new Procedure.Turn(p.id(), p.rest().id())).toList();
+    Wintering after = Procedure.run(plumbing, now, shut);
+    for (Line line : rig.lines()) {
+      assertThat(after.wetness().volume(line))
+          .isLessThanOrEqualTo(now.wetness().volume(line) + 1e-12);
+    }
+  }
 }

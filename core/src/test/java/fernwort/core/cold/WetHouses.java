@@ -126,7 +126,7 @@ final class WetHouses {
     for (Part part : parts) {
       List<Position> all =
           Stream.concat(part.kind().positions().stream(), part.kind().service().stream()).toList();
-      all = all.stream().filter(p -> !p.id().equals("turned")).toList();
+      all = all.stream().filter(p -> !p.id().matches("turned|fitted|undone")).toList();
       if (!all.isEmpty() && random.nextInt(4) > 0) {
         steps.add(new Procedure.Turn(part.id(), all.get(random.nextInt(all.size())).id()));
       }

@@ -136,7 +136,8 @@ class OpeningTest {
                 "5", -634715273,
                 "6", -305756264,
                 "7", 515354916,
-                "8", 1072409287));
+                "8", 1072409287,
+                "9", 896403268));
     assertThat(checksums).hasSize(Schema.NEWEST);
   }
 

@@ -1,0 +1,118 @@
+package fernwort.app.cold;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import fernwort.app.Axe;
+import fernwort.app.InBrowser;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A rig put to sleep and woken, in the browser. */
+class ColdJourneyTest {
+
+  @RegisterExtension static final InBrowser COPY = new InBrowser();
+
+  private static void tickAll(Page page) {
+    Locator next = page.locator(".is-next button.button-main");
+    int left = page.locator(".winter-step:not(.step-done)").count();
+    for (int i = 0; i < left; i++) {
+      String step = page.locator(".is-next").getAttribute("id");
+      next.click();
+      assertThat(page.locator("#" + step)).hasClass(Pattern.compile("step-done"));
+    }
+  }
+
+  @Test
+  void marginaliaIsDrainedOnAPhoneWithAReloadHalfWayAndWokenFromThatRecord() {
+    Page page = COPY.phone();
+    COPY.visit("/rigs/marginalia/cold/school/fall");
+    page.locator("#begin").click();
+    assertThat(page.locator("#left-now")).containsText("break something");
+    for (int i = 0; i < 20; i++) {
+      String step = page.locator(".is-next").getAttribute("id");
+      page.locator(".is-next button.button-main").click();
+      assertThat(page.locator("#" + step)).hasClass(Pattern.compile("step-done"));
+    }
+    page.reload();
+    assertThat(page.locator(".step-done")).hasCount(20);
+    tickAll(page);
+    assertThat(page.locator("#left-now")).containsText("Nothing is left that breaks.");
+    page.locator("#finish").click();
+    assertThat(page.locator("#cold-state")).containsText("Nothing is left that breaks.");
+    COPY.visit("/rigs/marginalia/board");
+    assertThat(page.locator("main")).containsText("Put to sleep for the winter");
+
+    COPY.visit("/rigs/marginalia/cold/spring");
+    assertThat(page.locator("main")).containsText("Sediment filter: bowl on");
+    page.locator("#begin").click();
+    tickAll(page);
+    page.locator("#finish").click();
+    assertThat(page.locator("#cold-state")).containsText("In use");
+    COPY.visit("/rigs/marginalia/log");
+    assertThat(page.locator("main")).containsText("Wake it in spring");
+    assertThat(page.locator("main")).containsText("By fall, everything left open");
+  }
+
+  @Test
+  void oneMoreTurnIsTriedAndTheLitresShrink() {
+    Page page = COPY.page();
+    COPY.visit("/rigs/marginalia/cold/left");
+    assertThat(page.locator(".cutaway-left .keeps-danger").first()).isVisible();
+    String before = page.locator("#left-total").innerText();
+    page.locator(".left-list a.tool").first().click();
+    assertThat(page.locator("#tries")).containsText("nothing is kept");
+    assertThat(page.locator("#left-total").innerText()).isNotEqualTo(before);
+    page.locator("#tries a").click();
+    assertThat(page.locator("#left-total").innerText()).isEqualTo(before);
+  }
+
+  @Test
+  void aWayIsBegunTickedAndTakenBackByKeyboardAlone() {
+    Page page = COPY.page();
+    COPY.visit("/rigs/samphire/cold/school/mix");
+    page.locator("#begin").focus();
+    page.keyboard().press("Enter");
+    page.locator("#done-0").focus();
+    page.keyboard().press("Enter");
+    assertThat(page.locator("#step-0")).hasClass(Pattern.compile("step-done"));
+    page.locator("#again-0").focus();
+    page.keyboard().press("Enter");
+    assertThat(page.locator(".step-done")).hasCount(0);
+  }
+
+  @Test
+  void tonightAnswersInOtherUnitsAndToNonsense() {
+    Page page = COPY.page();
+    COPY.visit("/rigs/tern/cold/tonight");
+    assertThat(page.locator("#tonight-answer")).containsText("At 0 °C first");
+    page.locator("[name='night-lowest']").fill("cold");
+    page.locator("[name='night-lowest']").blur();
+    assertThat(page.locator("#tonight-answer .warning")).containsText("Lowest");
+    page.locator("[name='night-lowest']").fill("10 °F");
+    page.locator("[name='night-lowest']").blur();
+    assertThat(page.locator("#tonight-answer")).containsText("Held at 2 °C");
+  }
+
+  @Test
+  void thePagesOfColdAreFitForAll() {
+    Page page = COPY.page();
+    for (String path :
+        List.of(
+            "/rigs/tern/cold",
+            "/rigs/tern/cold/school/antifreeze",
+            "/rigs/tern/cold/left",
+            "/rigs/tern/cold/tonight",
+            "/rigs/tern/cold/spring")) {
+      COPY.visit(path);
+      if (path.endsWith("/cold")) {
+        assertThat(page.locator(".school")).hasCount(4);
+      }
+      assertThat(Axe.violations(page)).as(path).isEmpty();
+    }
+  }
+}

@@ -1,0 +1,179 @@
+package fernwort.core.cold;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class SchoolsTest {
+
+  private record Case(String name, Rig rig, State state) {
+    @Override
+    public String toString() {
+      return name;
+    }
+  }
+
+  static Stream<Case> rigs() {
+    return Stream.concat(
+        DemoRig.all().stream().map(d -> new Case(d.id(), d.rig(), d.state())),
+        ReadyRig.all().stream().map(r -> new Case(r.id(), r.rig(), half(r.rig()))));
+  }
+
+  private static State half(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Map<String, Double> volumes = new HashMap<>();
+    plumbing.tanks().forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    return new State(rig.atRest(), volumes, Slope.LEVEL);
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void everySchoolLeavesNoDangerOrSaysWhatToAdd(Case one) {
+    Plumbing plumbing = Plumbing.of(one.rig());
+    Wintering now = Filled.of(plumbing, one.state());
+    for (WinterPlan plan : Schools.of(Plans.of(plumbing)).all(now, WinterWish.USUAL)) {
+      List<Remaining> dangers = plan.left().stream().filter(r -> r.harm() == Harm.DANGER).toList();
+      assertThat(dangers).as("%s", plan.school()).hasSizeLessThanOrEqualTo(1);
+      for (Remaining danger : dangers) {
+        assertThat(plan.notes().toString()).contains(danger.mend().toString());
+      }
+      assertSaysWhatItDoes(plumbing, plan);
+    }
+  }
+
+  /** Done again step by step from the start, a plan ends where it says. */
+  private static void assertSaysWhatItDoes(Plumbing plumbing, WinterPlan plan) {
+    Wintering now = plan.before();
+    for (WinterStep step : plan.steps()) {
+      now = step.act().on(plumbing, now);
+    }
+    assertThat(now).isEqualTo(plan.after());
+    assertThat(Leftovers.of(plumbing, now, WinterWish.USUAL.cold()))
+        .extracting(Remaining::id)
+        .containsExactlyInAnyOrderElementsOf(plan.left().stream().map(Remaining::id).toList());
+  }
+
+  @Test
+  void nothingThatPeopleForgetIsMissing() {
+    DemoRig tern = DemoRig.all().getLast();
+    Plumbing plumbing = Plumbing.of(tern.rig());
+    WinterPlan plan =
+        Schools.of(Plans.of(plumbing))
+            .plan(School.FALL, Filled.of(plumbing, tern.state()), WinterWish.USUAL);
+    for (Part part : tern.rig().parts()) {
+      boolean kept =
+          part.kind() instanceof Kind.Fixture
+              || part.kind() instanceof Kind.Filter
+              || part.kind() instanceof Kind.DrainTrap
+              || part.kind() instanceof Kind.Heater;
+      if (kept) {
+        assertThat(plan.steps())
+            .as(part.label())
+            .anyMatch(s -> s.act() instanceof Act.Put p && p.part().equals(part.id()));
+      }
+    }
+    assertThat(plan.steps().toString()).contains("macerator");
+  }
+
+  @Test
+  void antifreezeStandsEverywhereItComesTo() {
+    DemoRig marginalia = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(marginalia.rig());
+    WinterPlan plan =
+        Schools.of(Plans.of(plumbing))
+            .plan(School.ANTIFREEZE, Filled.of(plumbing, marginalia.state()), WinterWish.USUAL);
+    assertThat(plan.litres()).isBetween(2e-3, 12e-3);
+    assertThat(plan.weakest().orElse(0)).isGreaterThan(0.35);
+    assertThat(plan.after().glycol()).doesNotContainKeys("main", "low");
+    WinterWish cheaper = new WinterWish(258.15, 1e-3, 150_000, 0.25, 5e-3, 6);
+    WinterPlan weak =
+        Schools.of(Plans.of(plumbing))
+            .plan(School.ANTIFREEZE, Filled.of(plumbing, marginalia.state()), cheaper);
+    assertThat(weak.count(Harm.DANGER)).isGreaterThan(plan.count(Harm.DANGER));
+  }
+
+  @Property(tries = 40)
+  void onRigsThatNobodyDrewAPlanEndsWhereItSays(@ForAll long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Wintering now = Filled.of(plumbing, RandomRigs.state(rig, seed));
+    Schools schools = Schools.of(Plans.of(plumbing));
+    for (WinterPlan plan : schools.all(now, WinterWish.USUAL)) {
+      assertSaysWhatItDoes(plumbing, plan);
+      for (Remaining left : plan.left()) {
+        assertThat(left.mend().toString()).isNotEmpty();
+        left.turn()
+            .ifPresent(t -> {
+              Wintering after = Procedure.run(plumbing, plan.after(), List.of(t));
+              assertThat(volume(plumbing, after, left.id()))
+                  .as("%s", t)
+                  .isLessThan(volume(plumbing, plan.after(), left.id()));
+            });
+      }
+    }
+  }
+
+  private static double volume(Plumbing plumbing, Wintering now, String id) {
+    return plumbing.rig().lines().stream()
+        .filter(l -> l.id().equals(id))
+        .findFirst()
+        .map((Line l) -> now.wetness().volume(l))
+        .orElseGet(() -> now.wetness().body(id) + now.state().volume(id));
+  }
+
+  @Test
+  void springClosesAllThatTheAutumnOpened() {
+    for (Case one : rigs().toList()) {
+      Plumbing plumbing = Plumbing.of(one.rig());
+      WinterPlan autumn =
+          Schools.of(Plans.of(plumbing))
+              .plan(School.FALL, Filled.of(plumbing, one.state()), WinterWish.USUAL);
+      WinterPlan spring = Spring.of(plumbing, autumn.after(), one.state().setting());
+      assertThat(spring.after().service()).as(one.name()).isEmpty();
+      for (Part part : one.rig().handles().toList()) {
+        String expected =
+            part.kind() instanceof Kind.Valve
+                ? one.state().setting().of(part.id())
+                : part.rest().id();
+        assertThat(spring.after().state().setting().of(part.id()))
+            .as(one.name() + " " + part.id())
+            .isEqualTo(expected);
+      }
+    }
+  }
+
+  @Test
+  void whatCannotBeSetIsRefusedWithTheChoice() {
+    DemoRig marginalia = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(marginalia.rig());
+    Wintering now = Filled.of(plumbing, marginalia.state());
+    assertThatThrownBy(
+            () -> Procedure.run(plumbing, now, List.of(new Procedure.Turn("sediment", "ajar"))))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Sediment filter")
+        .hasMessageContaining("\"off\"");
+    assertThatThrownBy(() -> new WinterWish(258.15, 1e-3, 300_000, 0.5, 5e-3, 6))
+        .hasMessageContaining("2 bar");
+  }
+}

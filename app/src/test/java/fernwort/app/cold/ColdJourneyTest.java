@@ -3,10 +3,10 @@ package fernwort.app.cold;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
+import java.io.IOException;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -17,29 +17,35 @@ class ColdJourneyTest {
 
   @RegisterExtension static final InBrowser COPY = new InBrowser();
 
-  private static void tickAll(Page page) {
-    Locator next = page.locator(".is-next button.button-main");
+  private static void tick(Page page) {
+    String step = page.locator(".is-next").getAttribute("id");
+    page.locator(".is-next button.button-main").click();
+    assertThat(page.locator("#" + step)).hasClass(Pattern.compile("step-done"));
+  }
+
+  /** Ticks what is left: by another window all but the last, which this one then shows. */
+  private static void tickAll(Page page) throws IOException {
+    String sheet = page.url().replaceFirst("https?://[^/]+", "");
     int left = page.locator(".winter-step:not(.step-done)").count();
-    for (int i = 0; i < left; i++) {
-      String step = page.locator(".is-next").getAttribute("id");
-      next.click();
-      assertThat(page.locator("#" + step)).hasClass(Pattern.compile("step-done"));
+    int all = page.locator(".winter-step").count();
+    for (int i = all - left; i < all - 1; i++) {
+      assertThat(COPY.copy().post(sheet + "/ticks/" + i, "").statusCode()).isLessThan(400);
     }
+    page.reload();
+    tick(page);
   }
 
   @Test
-  void marginaliaIsDrainedOnAPhoneWithAReloadHalfWayAndWokenFromThatRecord() {
+  void marginaliaIsDrainedOnAPhoneWithAReloadHalfWayAndWokenFromThatRecord() throws IOException {
     Page page = COPY.phone();
     COPY.visit("/rigs/marginalia/cold/school/fall");
     page.locator("#begin").click();
     assertThat(page.locator("#left-now")).containsText("break something");
-    for (int i = 0; i < 20; i++) {
-      String step = page.locator(".is-next").getAttribute("id");
-      page.locator(".is-next button.button-main").click();
-      assertThat(page.locator("#" + step)).hasClass(Pattern.compile("step-done"));
+    for (int i = 0; i < 6; i++) {
+      tick(page);
     }
     page.reload();
-    assertThat(page.locator(".step-done")).hasCount(20);
+    assertThat(page.locator(".step-done")).hasCount(6);
     tickAll(page);
     assertThat(page.locator("#left-now")).containsText("Nothing is left that breaks.");
     page.locator("#finish").click();

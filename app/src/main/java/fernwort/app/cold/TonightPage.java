@@ -13,6 +13,7 @@ import fernwort.core.frost.Shelter;
 import fernwort.core.frost.Tonight;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Place;
+import fernwort.core.say.Refusal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,10 @@ final class TonightPage {
   private static final double WATT_HOUR = 3600;
   private static final double FOAM = 0.013;
   private static final int FIRST = 3;
+
+  /** With less between inside and outside a thermometer's error is the answer (K). */
+  private static final double LEAST_DIFFERENCE = 5;
+
   private static final int MOST_ROWS = 12;
 
   private final Trip trip;
@@ -41,7 +46,8 @@ final class TonightPage {
   }
 
   static List<Question> of(Trip trip, Wintering now, LocalDate date) {
-    return List.of(new TonightPage(trip, now, date).tonight());
+    TonightPage page = new TonightPage(trip, now, date);
+    return List.of(page.tonight(), page.share());
   }
 
   private Question tonight() {
@@ -72,6 +78,36 @@ final class TonightPage {
             + " outside) ÷ (inside − outside)). Leave the gray valve open in frost only where local"
             + " rules permit it; gas heaters need air, and licensed hands.",
         () -> answer(new Tonight.Asked(outside, inside, wind, inside, false, 0, Set.of()), stored));
+  }
+
+  /** Two thermometers, one night: the share of the warmth that a place keeps. */
+  private Question share() {
+    Form form = trip.form();
+    double outside = temperature(form, "share-outside", "Outside", 268.15);
+    double inside = temperature(form, "share-inside", "Inside", 288.15);
+    double place = temperature(form, "share-place", "In the place", 278.15);
+    return Question.of(
+        "share",
+        "How warm a place stays, by thermometers",
+        form,
+        "Read all three at the coldest hour, doors as they are at night, and enter the share in the"
+            + " place's form under Rig.",
+        () -> {
+          if (inside - outside < LEAST_DIFFERENCE) {
+            throw new Refusal(
+                "Inside and outside are too near to each other; read them in a colder night");
+          }
+          double share = Math.clamp((place - outside) / (inside - outside), 0, 1);
+          return new Question.Answer(
+              List.of(
+                  new Question.Row(
+                      "It keeps",
+                      String.format(Locale.ROOT, "%.0f %%", 100 * share),
+                      "(place − outside) ÷ (inside − outside)")),
+              List.of(),
+              List.of(),
+              List.of());
+        });
   }
 
   private double temperature(Form form, String name, String label, double normal) {

@@ -8,6 +8,8 @@ import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.core.cold.Act;
 import fernwort.core.cold.Filled;
+import fernwort.core.cold.Harm;
+import fernwort.core.cold.Leftovers;
 import fernwort.core.cold.School;
 import fernwort.core.cold.Schools;
 import fernwort.core.cold.Spring;
@@ -15,6 +17,7 @@ import fernwort.core.cold.WinterPlan;
 import fernwort.core.cold.WinterStep;
 import fernwort.core.cold.WinterWish;
 import fernwort.core.cold.Wintering;
+import fernwort.core.frost.ColdWater;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -297,6 +300,18 @@ public class Winters {
     store.beginWait(sheet(rig, id).id(), seq, who);
   }
 
+  /** What an autumn's sheet has come to, for the log. */
+  private static String safe(OpenRig rig, Sheet sheet) {
+    long dangers =
+        Leftovers.of(rig.plumbing(), sheet.now(), sheet.cold()).stream()
+            .filter(r -> r.harm() == Harm.DANGER)
+            .count();
+    String cold = String.format(Locale.ROOT, "%.0f °C", sheet.cold() - ColdWater.ZERO);
+    return dangers == 0
+        ? "nothing is left that breaks down to " + cold
+        : dangers + " left that break something in frost";
+  }
+
   /** Takes a tick back; handles stay where they are until they are ticked again. */
   public void untick(OpenRig rig, String id, int seq) {
     store.untick(sheet(rig, id).id(), seq);
@@ -314,8 +329,12 @@ public class Winters {
       logbook.job(
           rig.id(),
           id,
-          "%s: %s of %s steps ticked"
-              .formatted(sheet.title(), sheet.ticks().size(), sheet.steps().size()),
+          "%s: %s of %s steps ticked%s"
+              .formatted(
+                  sheet.title(),
+                  sheet.ticks().size(),
+                  sheet.steps().size(),
+                  sheet.season() == Season.AUTUMN ? ", " + safe(rig, sheet) : ""),
           who);
     }
   }

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.io.IOException;
@@ -14,6 +15,9 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A rig put to sleep and woken, in the browser. */
 class ColdJourneyTest {
+
+  /** Four ways through the winter of a large rig, while other tests run beside it (ms). */
+  private static final double PATIENCE = 30_000;
 
   @RegisterExtension static final InBrowser COPY = new InBrowser();
 
@@ -116,7 +120,8 @@ class ColdJourneyTest {
             "/rigs/tern/cold/spring")) {
       COPY.visit(path);
       if (path.endsWith("/cold")) {
-        assertThat(page.locator(".school")).hasCount(4);
+        assertThat(page.locator(".school"))
+            .hasCount(4, new LocatorAssertions.HasCountOptions().setTimeout(PATIENCE));
       }
       assertThat(Axe.violations(page)).as(path).isEmpty();
     }

@@ -1,10 +1,12 @@
 /**
- * What stays in a rig that has run out.
+ * What stays in a rig that is drained, the ways through the winter, and spring.
  *
- * <p>Water that cannot leave is found by flooding inwards from every open drain: the level that
- * stays at a point is the lowest crest over all ways from it to a drain, a minimax path (priority
- * flood, Barnes, Lehman and Mulla 2014). Which handles let it out is a job like any other ({@link
- * fernwort.core.jobs.EmptyingJob}).
+ * <p>Water at a point leaves when two ways without a common part lead from it: one down to an
+ * opening, never rising above it, and one from another opening by which air comes ({@link
+ * fernwort.core.cold.Draining}). A winter is a list of acts, done to the rig one after another
+ * ({@link fernwort.core.cold.Act}); a school writes them down while it does them ({@link
+ * fernwort.core.cold.Schools}), and done again from the start they give the same. The model and its
+ * estimates: docs/cold.md.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.cold;

@@ -33,15 +33,24 @@ public final class Draining {
   private Wintering now;
   private Levels levels;
 
-  private Draining(Plumbing plumbing, Wintering now) {
+  private Draining(Plumbing plumbing, Wintering now, Levels levels) {
     this.plumbing = plumbing;
     this.now = now;
-    levels = Levels.of(plumbing, now.state());
+    this.levels = levels;
   }
 
   /** Returns a rig when everything has run out that can. */
   public static Wintering of(Plumbing plumbing, Wintering before) {
-    return new Draining(plumbing, before).drained();
+    return of(plumbing, before, Levels.of(plumbing, before.state()));
+  }
+
+  /**
+   * Returns a rig when everything has run out that can, its levels known already.
+   *
+   * @param levels of its tanks and on its slope
+   */
+  static Wintering of(Plumbing plumbing, Wintering before, Levels levels) {
+    return new Draining(plumbing, before, levels).drained();
   }
 
   private Wintering drained() {

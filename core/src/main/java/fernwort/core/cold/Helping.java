@@ -1,5 +1,6 @@
 package fernwort.core.cold;
 
+import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -26,8 +27,9 @@ public final class Helping {
   public static Map<String, Procedure.Turn> turns(Plumbing plumbing, Wintering now) {
     Map<String, Procedure.Turn> best = new HashMap<>();
     Map<String, Double> most = new HashMap<>();
+    Levels levels = Levels.of(plumbing, now.state());
     for (Procedure.Turn turn : candidates(plumbing, now)) {
-      Wintering after = Procedure.run(plumbing, now, List.of(turn));
+      Wintering after = after(plumbing, now, levels, turn);
       for (Line line : plumbing.rig().lines()) {
         double less = now.wetness().volume(line) - after.wetness().volume(line);
         keep(line.id(), less, turn, most, best);
@@ -54,6 +56,11 @@ public final class Helping {
       most.put(id, less);
       best.put(id, turn);
     }
+  }
+
+  /** A rig after one turn that moves no tank's water by itself, its levels known already. */
+  static Wintering after(Plumbing plumbing, Wintering now, Levels levels, Procedure.Turn turn) {
+    return Draining.of(plumbing, now.with(plumbing.rig(), turn.part(), turn.position()), levels);
   }
 
   /** Whatever opens something that is not open, and starts nothing. */

@@ -1,5 +1,6 @@
 package fernwort.core.cold;
 
+import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -186,9 +187,10 @@ final class Opening {
     for (int times = 0; times < MOST_TURNS; times++) {
       double least = weight(sheet.now()) - worth;
       Procedure.Turn best = null;
+      Levels levels = Levels.of(plumbing, sheet.now().state());
       for (Procedure.Turn turn : Helping.candidates(plumbing, sheet.now())) {
         if (kind.test(turn) && !isTrapLeft(turn)) {
-          double weight = weight(Procedure.run(plumbing, sheet.now(), List.of(turn)));
+          double weight = weight(Helping.after(plumbing, sheet.now(), levels, turn));
           if (weight < least) {
             least = weight;
             best = turn;

@@ -39,7 +39,7 @@ class SheetPages {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("sheet", going.id());
-    model.addAttribute("title", going.title());
+    model.addAttribute("heading", going.title());
     model.addAttribute("outcome", going.outcome().name().toLowerCase(Locale.ROOT));
     model.addAttribute("autumn", going.season() == Season.AUTUMN);
     model.addAttribute(

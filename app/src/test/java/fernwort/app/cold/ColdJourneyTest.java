@@ -44,6 +44,8 @@ class ColdJourneyTest {
     Page page = COPY.phone();
     COPY.visit("/rigs/marginalia/cold/school/fall");
     page.locator("#begin").click();
+    assertThat(page.locator("h1")).hasText("By fall, everything left open");
+    assertThat(page).hasTitle(Pattern.compile(": By fall, everything left open"));
     assertThat(page.locator("#left-now")).containsText("break something");
     for (int i = 0; i < 6; i++) {
       tick(page);

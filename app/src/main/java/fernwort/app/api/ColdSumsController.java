@@ -119,7 +119,7 @@ class ColdSumsController {
       @JsonProperty("u_w_m2k") double u,
       @JsonProperty("start_c") double start,
       @JsonProperty("air_c") double air,
-      @JsonProperty("heating_w") double heating) {}
+      @JsonProperty("heating_w") Optional<Double> heating) {}
 
   @JsonInclude(JsonInclude.Include.ALWAYS)
   record TankAnswer(
@@ -132,8 +132,9 @@ class ColdSumsController {
     within("litres", asked.litres(), 0.01, 1e5);
     within("area_m2", asked.area(), 1e-4, 1e4);
     within("u_w_m2k", asked.u(), 1e-3, 1e4);
-    within("heating_w", asked.heating(), 0, 1e6);
-    Cooling tank = new Cooling(asked.litres() * LITRE, asked.area() * asked.u(), asked.heating());
+    double heating = asked.heating().orElse(0.0);
+    within("heating_w", heating, 0, 1e6);
+    Cooling tank = new Cooling(asked.litres() * LITRE, asked.area() * asked.u(), heating);
     double air = asked.air() + ColdWater.ZERO;
     return new TankAnswer(
         hours(tank.until(asked.start() + ColdWater.ZERO, air, ColdWater.ZERO)),

@@ -4,6 +4,7 @@ import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
+import fernwort.app.web.Field;
 import fernwort.core.cold.WinterWish;
 import fernwort.core.say.Refusal;
 import java.util.List;
@@ -41,11 +42,27 @@ final class WishPage {
             "winter-strength", "Antifreeze", 100 * usual.strength(), "% glycol", "On its label.");
     double jug = form.amount("winter-jug", "A jug holds", Measure.VOLUME, usual.jug(), "");
     double price = form.number("winter-price", "and costs", usual.price(), "", "In your money.");
+    boolean blown =
+        form.choice(
+                "winter-lines",
+                "Lines of the mix",
+                List.of(
+                    new Field.Option("fall", "run out by fall"),
+                    new Field.Option("air", "are blown out, too")))
+            .equals("air");
+    boolean cups =
+        form.choice(
+                "winter-traps",
+                "Its traps",
+                List.of(
+                    new Field.Option("cup", "get a cup of antifreeze"),
+                    new Field.Option("open", "have their plugs out")))
+            .equals("cup");
     WinterWish wish = usual;
     String problem = form.problem();
     if (problem.isEmpty()) {
       try {
-        wish = new WinterWish(cold, air, pressure, strength / 100, jug, price);
+        wish = new WinterWish(cold, air, pressure, strength / 100, jug, price, blown, cups);
       } catch (Refusal e) {
         problem = e.getMessage();
       }

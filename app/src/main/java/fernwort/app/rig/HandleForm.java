@@ -15,6 +15,9 @@ import java.util.stream.Collectors;
 /** The handle of a valve: how it looks in each position, what it joins there, its motor. */
 final class HandleForm {
 
+  /** Where a heater's frost valve opens, unless told (K). */
+  private static final double FROST = 278.15;
+
   private static final List<Field.Option> TURNS =
       List.of(
           new Field.Option("0", "right"),
@@ -60,6 +63,12 @@ final class HandleForm {
             "Without power the motor",
             valve.motor().flatMap(Motor::unpowered).orElse(""),
             rest));
+    fields.add(
+        Field.tick(
+            "frost",
+            "Takes that position by itself near 5 °C, as a frost valve",
+            valve.motor().flatMap(Motor::opensBelow).isPresent(),
+            "It lets heater and tank run out in the cold or without power."));
     return fields;
   }
 
@@ -158,7 +167,10 @@ final class HandleForm {
   /** Returns the motor, as the form has it. */
   static Optional<Motor> motor(Kind.Valve valve, Values v) {
     double travel = valve.motor().map(Motor::travelTime).orElse(6.0);
-    Optional<Double> cold = valve.motor().flatMap(Motor::opensBelow);
+    Optional<Double> cold =
+        v.tick("frost")
+            ? valve.motor().flatMap(Motor::opensBelow).or(() -> Optional.of(FROST))
+            : Optional.empty();
     return v.tick("motor")
         ? Optional.of(
             new Motor(Optional.of(v.text("unpowered")).filter(u -> !u.isEmpty()), travel, cold))

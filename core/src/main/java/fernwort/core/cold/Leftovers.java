@@ -244,7 +244,10 @@ public final class Leftovers {
           k.service().isEmpty() && k.hasBall()
               ? "Blow it out, or fit one whose handle stands half way"
               : "Leave its handle half way once the lines have run out";
-      case Kind.Pump k -> "Let it run dry for 15 s; the rest goes with air or antifreeze";
+      case Kind.Pump k ->
+          k.works().byHand()
+              ? "Work it with nothing to draw until it gives only air, then undo its hose"
+              : "Let it run dry for 15 s; the rest goes with air or antifreeze";
       case Kind.Macerator k -> "Take it off and tip it out, or run a cup of antifreeze through it";
       case Kind.Heater k ->
           k.works() == Kind.Heater.Type.INSTANT

@@ -15,8 +15,8 @@ public enum School {
       "Pump, valves and traps are safe to a known cold. Costs jugs, and flushing in spring.",
       "Pumps that do not run dry, hard winters, no compressor."),
   MIX(
-      "Drained, antifreeze in traps and toilet",
-      "Little antifreeze, nothing of it in the drinking lines.",
+      "A mix: drained, and antifreeze where it helps",
+      "Chosen above: lines by fall or blown, traps with a cup or open; nothing in drinking lines.",
       "Most rigs: lines that fall, traps that cannot be opened.");
 
   private final String title;

@@ -67,7 +67,12 @@ public final class Schools {
         filling.fill();
       }
       case MIX -> {
-        fall(sheet, false).undo(Set.of());
+        Opening opening = fall(sheet, !wish.cups());
+        if (wish.blown()) {
+          new BlowingOut(sheet, wish).blow(blows);
+          opening.open();
+        }
+        opening.undo(Set.of());
         new Cups(sheet, wish).pour();
       }
     }

@@ -36,6 +36,10 @@ public final class Spring {
   private static final double BLEACH = 60;
 
   private static final double TAP = 8e-5;
+
+  /** Less than a glass is not worth a figure (m³). */
+  private static final double LITTLE = 5e-5;
+
   private static final double MOST = 0.2;
   private static final double LOOKING = 900;
   private static final double FILLING = 1200;
@@ -159,16 +163,18 @@ public final class Spring {
           new WinterStep(
               new Act.Filled(none(route)),
               route.outlet().place(),
-              strongest > 0
-                  ? Saying.of(
-                      "{}: until it runs clear and no longer foams, about {}",
-                      route.outlet().label(),
-                      Amount.volume(litres))
-                  : Saying.of(
-                      "{}: first water after {}, {} go into the lines",
-                      route.outlet().label(),
-                      Amount.time(Math.max(1, dry / TAP)),
-                      Amount.volume(litres)),
+              litres < LITTLE
+                  ? Saying.of("{}: until no more air comes", route.outlet().label())
+                  : strongest > 0
+                      ? Saying.of(
+                          "{}: until it runs clear and no longer foams, about {}",
+                          route.outlet().label(),
+                          Amount.volume(litres))
+                      : Saying.of(
+                          "{}: first water after {}, {} go into the lines",
+                          route.outlet().label(),
+                          Amount.time(Math.max(1, dry / TAP)),
+                          Amount.volume(litres)),
               Saying.words("Then shut it, and the next."),
               litres / TAP,
               true,

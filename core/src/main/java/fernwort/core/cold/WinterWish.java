@@ -11,9 +11,24 @@ import fernwort.core.say.Refusal;
  * @param strength share of glycol in the antifreeze, from its label (0 to 1)
  * @param jug what a jug of it holds (m³)
  * @param price what a jug costs, in any money
+ * @param blown whether the lines of a mix are blown out, too
+ * @param cups whether the traps of a mix get antifreeze; else their plugs come out
  */
 public record WinterWish(
-    double cold, double air, double pressure, double strength, double jug, double price) {
+    double cold,
+    double air,
+    double pressure,
+    double strength,
+    double jug,
+    double price,
+    boolean blown,
+    boolean cups) {
+
+  /** Makes a wish whose mix is drained by fall, with antifreeze in the traps. */
+  public WinterWish(
+      double cold, double air, double pressure, double strength, double jug, double price) {
+    this(cold, air, pressure, strength, jug, price, false, true);
+  }
 
   /** Never more than this at an opening of a water system (Pa). */
   public static final double MOST_PRESSURE = 200_000;

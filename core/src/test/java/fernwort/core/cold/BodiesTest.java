@@ -1,0 +1,126 @@
+package fernwort.core.cold;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** What bodies keep, and what it does, on rigs small enough to see it. */
+class BodiesTest {
+
+  private static final double COLD = 258.15;
+
+  private static Wintering after(Plumbing plumbing, String... turns) {
+    State rest = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    List<Procedure.Turn> steps =
+        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Procedure.Turn(t[0], t[1])).toList();
+    return Procedure.run(plumbing, Filled.of(plumbing, rest), steps);
+  }
+
+  private static Harm harm(Plumbing plumbing, Wintering now, String id) {
+    return Leftovers.of(plumbing, now, COLD).stream()
+        .filter(r -> r.id().equals(id))
+        .map(Remaining::harm)
+        .findFirst()
+        .orElse(Harm.NONE);
+  }
+
+  private static Rig fall(double height, Kind body) {
+    return CaseRigs.rig()
+        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+        .part("body", "Body", 1, 0, height, 0.5, body)
+        .part("cap", "Cap", 1, 0, 0.5, new Kind.Plug(true))
+        .line(
+            "upper",
+            "Upper",
+            "top.cold > body." + body.ports().getFirst(),
+            12,
+            0.8,
+            Material.PEX,
+            1)
+        .line(
+            "lower",
+            "Lower",
+            "body." + body.ports().getLast() + " > cap.in",
+            12,
+            0.8,
+            Material.PEX,
+            1)
+        .build();
+  }
+
+  @Test
+  void aHeaterKeepsWhatLiesUnderItsDrain() {
+    Plumbing plumbing =
+        Plumbing.of(fall(1.0, new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02)));
+    assertThat(after(plumbing, "top open").wetness().body("body")).isEqualTo(5e-4);
+    double left = after(plumbing, "top open", "body drained").wetness().body("body");
+    // Half a litre upright, half as high again as wide: 113 mm high, two centimetres stay.
+    assertThat(left).isCloseTo(5e-4 * 20 / 112.7, within(1e-6));
+    assertThat(harm(plumbing, after(plumbing), "body")).isEqualTo(Harm.DANGER);
+    assertThat(harm(plumbing, after(plumbing, "top open", "body drained"), "body"))
+        .isEqualTo(Harm.WARNING);
+  }
+
+  @Test
+  void aCoilKeepsAllOfItUntilItIsBlown() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0)));
+    Wintering drained = after(plumbing, "top open", "cap off");
+    assertThat(drained.wetness().body("body")).isEqualTo(5e-4);
+    assertThat(drained.wetness().lines().values()).allMatch(List::isEmpty);
+    Wintering blown = new Act.Blown(List.of(), List.of("body")).on(plumbing, drained);
+    assertThat(Leftovers.of(plumbing, blown, COLD)).isEmpty();
+  }
+
+  @Test
+  void aPumpRunDryKeepsAFifthAndUndoneNothing() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, Fittings.pressurePump(10, 2.5)));
+    assertThat(harm(plumbing, after(plumbing, "top open", "cap off"), "body"))
+        .isEqualTo(Harm.DANGER);
+    Wintering dry = after(plumbing, "top open", "cap off", "body on", "body off");
+    assertThat(dry.wetness().body("body")).isCloseTo(1e-4, within(1e-12));
+    assertThat(harm(plumbing, dry, "body")).isEqualTo(Harm.WARNING);
+    Wintering undone = after(plumbing, "top open", "cap off", "body undone");
+    assertThat(undone.wetness().bodies().getOrDefault("body", 0.0)).isZero();
+    assertThat(Leftovers.of(plumbing, undone, COLD)).isEmpty();
+  }
+
+  @Test
+  void aBowlIsAnOpeningAndABallHalfWayKeepsNothing() {
+    Plumbing bowl = Plumbing.of(fall(1.0, new Kind.Strainer()));
+    // The bowl off lets the riser above it run out without the cap.
+    assertThat(after(bowl, "top open", "body off").wetness().body("body")).isZero();
+    assertThat(after(bowl, "top open", "body off").wetness().of(bowl.rig().lines().getFirst()))
+        .isEmpty();
+    Plumbing ball = Plumbing.of(fall(1.0, Fittings.twoWay(0)));
+    assertThat(after(ball, "top open", "cap off", "body open").wetness().body("body"))
+        .isCloseTo(0.15 * 5e-4, within(1e-12));
+    assertThat(after(ball, "top open", "cap off", "body half").wetness().body("body")).isZero();
+  }
+
+  @Test
+  void aStrawHoldsItsWaterAndIsADanger() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Strainer()));
+    Wintering shut = after(plumbing, "cap off");
+    assertThat(harm(plumbing, shut, "upper")).isEqualTo(Harm.DANGER);
+    List<Remaining> told = Leftovers.withTurns(plumbing, shut, COLD);
+    assertThat(told)
+        .filteredOn(r -> r.id().equals("upper"))
+        .singleElement()
+        .satisfies(r -> {
+          assertThat(r.how().toString()).contains("closed end");
+          assertThat(r.turn()).contains(new Procedure.Turn("top", "open"));
+        });
+  }
+}

@@ -7,6 +7,7 @@ import fernwort.app.store.WinterStore;
 import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.core.cold.Act;
+import fernwort.core.cold.Draining;
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Harm;
 import fernwort.core.cold.Leftovers;
@@ -21,11 +22,13 @@ import fernwort.core.frost.ColdWater;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -170,7 +173,32 @@ public class Winters {
 
   /** Returns how a rig stands: after its sheets of autumn where one counts, else full of water. */
   public Wintering now(OpenRig rig) {
-    return asleep(rig).map(Sheet::now).orElseGet(() -> inUse(rig));
+    return asleep(rig).map(sheet -> since(rig, sheet)).orElseGet(() -> inUse(rig));
+  }
+
+  /** What was turned, parked or read since the last tick counts, too. */
+  private Wintering since(OpenRig rig, Sheet sheet) {
+    Standing standing = states.of(rig);
+    Instant last =
+        sheet.ticks().values().stream().max(Comparator.naturalOrder()).orElse(sheet.started());
+    Wintering now =
+        new Wintering(
+            new State(
+                standing.state().setting(),
+                sheet.now().state().volumes(),
+                standing.state().slope()),
+            sheet.now().service(),
+            sheet.now().wetness(),
+            sheet.now().glycol());
+    now = Draining.of(rig.plumbing(), now);
+    // What somebody read is so, whatever should have run out.
+    for (Part tank : rig.plumbing().tanks()) {
+      Logbook.Level level = standing.readings().get(tank.id());
+      if (level != null && level.at().isAfter(last)) {
+        now = now.withVolume(tank.id(), standing.state().volume(tank.id()));
+      }
+    }
+    return now;
   }
 
   /** Returns a rig in use: its lines full, its tanks as they were read. */

@@ -44,6 +44,28 @@ class ColdApiTest {
   }
 
   @Test
+  void whatIsReadAndTurnedAfterTheSheetCountsToo() throws IOException {
+    String rig = COPY.rig("samphire");
+    String sheet =
+        Client.where(copy.post("/rigs/" + rig + "/cold/school/fall/begin", ""))
+            .replaceFirst("https?://[^/]+", "");
+    int steps = copy.get(sheet).body().split("id=\"done-").length - 1;
+    assertThat(steps).isPositive();
+    for (int i = 0; i < steps; i++) {
+      copy.post(sheet + "/ticks/" + i, "");
+    }
+    copy.post(sheet + "/done", "");
+    assertThat(copy.get("/rigs/" + rig + "/cold").body()).contains("Nothing is left that breaks");
+    // In February somebody puts the cap on and pours fifteen litres in.
+    copy.change("PUT", "/api/v1/rigs/" + rig + "/handles/drain-cap", "{\"position\":\"on\"}");
+    copy.change(
+        "PUT",
+        "/api/v1/rigs/" + rig + "/tanks/tank/reading",
+        "{\"amount\":15,\"unit\":\"litres\"}");
+    assertThat(copy.get("/rigs/" + rig + "/cold/left").body()).contains("15 L");
+  }
+
+  @Test
   void whatFallsDueIsACalendarThatOthersRead() throws IOException, ParserException {
     String file = copy.get("/rigs/" + COPY.rig("samphire") + "/cold/reminders.ics").body();
     Calendar calendar = new CalendarBuilder().build(new java.io.StringReader(file));

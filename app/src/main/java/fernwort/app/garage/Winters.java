@@ -23,6 +23,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.Reading;
@@ -217,6 +218,30 @@ public class Winters {
       }
     }
     return Optional.empty();
+  }
+
+  /** Returns what to know before water or a pump is turned on in a rig that sleeps. */
+  public Optional<Saying> beforeUse(OpenRig rig) {
+    return asleep(rig)
+        .map(sheet -> {
+          Wintering now = since(rig, sheet);
+          double dry =
+              Filled.of(rig.plumbing(), now.state()).wetness().lines().keySet().stream()
+                  .map(id -> rig.rig().lines().get(rig.plumbing().lineNumber(id)))
+                  .mapToDouble(line -> line.volume() - now.wetness().volume(line))
+                  .sum();
+          List<String> off =
+              now.service().keySet().stream()
+                  .filter(id -> rig.rig().partsById().containsKey(id))
+                  .map(id -> rig.rig().part(id).label())
+                  .sorted()
+                  .toList();
+          return Saying.of(
+              "It was put to sleep for the winter{}. Its lines take {} before water comes. Wake it"
+                  + " first, under Cold, Spring.",
+              off.isEmpty() ? "" : "; off, out or half way: " + String.join(", ", off),
+              Amount.volume(dry));
+        });
   }
 
   /** Returns the sheet that is being gone through, if one is. */

@@ -5,6 +5,7 @@ import fernwort.app.garage.JobBook;
 import fernwort.app.garage.JobDesk;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
+import fernwort.app.garage.Winters;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -47,11 +48,19 @@ class JobsController {
 
   private final Descriptions rigs;
   private final States states;
+  private final Winters winters;
   private final JobDesk desk;
   private final JobRuns runs;
   private final RunStore store;
 
-  JobsController(Descriptions rigs, States states, JobDesk desk, JobRuns runs, RunStore store) {
+  JobsController(
+      Descriptions rigs,
+      States states,
+      Winters winters,
+      JobDesk desk,
+      JobRuns runs,
+      RunStore store) {
+    this.winters = winters;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -116,6 +125,7 @@ class JobsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("job", view(rig, job, units));
+    model.addAttribute("asleep", winters.beforeUse(rig).map(units::say).orElse(""));
     return "jobs/job";
   }
 

@@ -59,6 +59,10 @@ class ColdJourneyTest {
     COPY.visit("/rigs/marginalia/board");
     assertThat(page.locator("main")).containsText("Put to sleep for the winter");
 
+    COPY.visit("/rigs/marginalia/jobs/fill-low-inlet");
+    assertThat(page.locator("#asleep")).containsText("Strainer");
+    assertThat(page.locator("#asleep")).containsText("Wake it first");
+
     COPY.visit("/rigs/marginalia/cold/spring");
     assertThat(page.locator("main")).containsText("Sediment filter: bowl on");
     page.locator("#begin").click();

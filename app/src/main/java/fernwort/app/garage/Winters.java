@@ -269,7 +269,7 @@ public class Winters {
         asleep(rig)
             .orElseThrow(
                 () -> new Refusal("No autumn's record counts: nothing here was put to sleep"));
-    return Spring.of(rig.plumbing(), autumn.now(), autumn.before().state().setting());
+    return Spring.of(desk.book(rig).plans(), autumn.now(), autumn.before().state().setting());
   }
 
   /** Begins a school's sheet and returns its address. */

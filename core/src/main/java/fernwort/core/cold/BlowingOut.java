@@ -11,7 +11,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /** Lines blown out, one open outlet at a time, the farthest first. */
 final class BlowingOut {
@@ -55,7 +54,7 @@ final class BlowingOut {
                   .formatted(inlet.part().label())));
       return;
     }
-    shut();
+    sheet.shutEnds("Else the air goes out here.");
     sheet.closeBeside(routes);
     sheet.add(
         new WinterStep(
@@ -76,25 +75,6 @@ final class BlowingOut {
       blow(route, blows);
     }
     unreached(routes);
-  }
-
-  /** Everything that would let the air out on its way is shut again. */
-  private void shut() {
-    Stream<Part> parts =
-        plumbing.rig().parts().stream()
-            .filter(p ->
-                p.kind() instanceof Kind.Fixture
-                    || p.kind() instanceof Kind.Plug k && k.removable()
-                    || p.kind() instanceof Kind.HoseInlet
-                    || p.kind() instanceof Kind.GravityFiller);
-    for (Part part : sheet.byPlace(parts)) {
-      sheet.put(part, part.rest().id(), "Else the air goes out here.");
-    }
-    for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer) {
-        sheet.put(part, Kind.ON, "Empty, without its cartridge: the air has to stay in the line.");
-      }
-    }
   }
 
   private void blow(Route route, List<Blow> blows) {

@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** Antifreeze drawn or pushed in, outlet by outlet, until each runs coloured. */
 final class FillingUp {
@@ -84,7 +83,7 @@ final class FillingUp {
             .sorted(Comparator.comparingDouble(Route::length))
             .toList();
     Wintering before = sheet.now();
-    shut();
+    sheet.shutEnds("Else it runs out here.");
     sheet.closeBeside(routes);
     refit(inlet, routes);
     sheet.heed(
@@ -111,22 +110,6 @@ final class FillingUp {
                   .formatted(part.label())));
     }
     new Cups(sheet, wish).pour();
-  }
-
-  private void shut() {
-    Stream<Part> parts =
-        plumbing.rig().parts().stream()
-            .filter(p ->
-                p.kind() instanceof Kind.Fixture
-                    || p.kind() instanceof Kind.Plug k && k.removable());
-    for (Part part : sheet.byPlace(parts)) {
-      sheet.put(part, part.rest().id(), "Else it runs out here.");
-    }
-    for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer) {
-        sheet.put(part, Kind.ON, "Without its cartridge, which would keep the antifreeze back.");
-      }
-    }
   }
 
   private void push(LetIn.Inlet inlet, Route route) {
@@ -172,7 +155,7 @@ final class FillingUp {
             Saying.of(
                 "{}, {}: run it until it comes coloured, about {}",
                 route.outlet().label(),
-                route.position(),
+                route.words(),
                 Amount.volume(litres)),
             Saying.of("Then it is nine tenths as strong as in the jug."),
             Math.max(20, litres / SLOW),

@@ -10,6 +10,7 @@ import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 
@@ -31,6 +32,7 @@ final class Opening {
   private static final double WORTH_A_SPANNER = 6e-6;
 
   private static final int MOST_TURNS = 24;
+  private static final int MOST_TILTS = 2;
 
   private static final double PARKING = 300;
   private static final double DRY = 15;
@@ -50,24 +52,30 @@ final class Opening {
     plumbing = sheet.plumbing();
   }
 
-  /** The best slope for what is going to be opened, from level out. */
+  /** The best slope for what is going to be opened. */
   void park() {
     List<Procedure.Turn> turns = turns();
+    tiltTo(
+        best(slope -> trial(sheet.now(), slope, turns)),
+        "Park it %s",
+        "On this slope least stays.");
+  }
+
+  /** Returns the slope on which least stays; the present one unless another is worth it. */
+  private Slope best(Function<Slope, Wintering> after) {
     Slope best = sheet.now().state().slope();
-    double least = weight(trial(sheet.now(), best, turns));
+    double least = weight(after.apply(best));
     for (double pitch : PITCHES) {
       for (double roll : ROLLS) {
         Slope slope = new Slope(pitch, roll);
-        double weight = weight(trial(sheet.now(), slope, turns));
+        double weight = weight(after.apply(slope));
         if (weight < least - WORTH_A_SLOPE) {
           least = weight;
           best = slope;
         }
       }
     }
-    if (!best.equals(sheet.now().state().slope())) {
-      tilt(best, "Park it %s", "On this slope least stays.");
-    }
+    return best;
   }
 
   private Wintering trial(Wintering from, Slope slope, List<Procedure.Turn> turns) {
@@ -80,28 +88,18 @@ final class Opening {
 
   /** Tilts to other slopes in between, as long as that lets more out; what is dry stays dry. */
   void tiltOn() {
-    for (int times = 0; times < 2; times++) {
-      Slope best = sheet.now().state().slope();
-      double before = weight(sheet.now());
-      double least = before;
-      for (double pitch : PITCHES) {
-        for (double roll : ROLLS) {
-          Slope slope = new Slope(pitch, roll);
-          double weight = weight(Draining.of(plumbing, sheet.now().on(slope)));
-          if (weight < least - WORTH_A_SLOPE) {
-            least = weight;
-            best = slope;
-          }
-        }
-      }
-      if (best.equals(sheet.now().state().slope())) {
-        return;
-      }
-      tilt(best, "Then %s", "More runs out so; what is dry stays dry.");
+    for (int times = 0; times < MOST_TILTS; times++) {
+      tiltTo(
+          best(slope -> Draining.of(plumbing, sheet.now().on(slope))),
+          "Then %s",
+          "More runs out so; what is dry stays dry.");
     }
   }
 
-  private void tilt(Slope slope, String words, String why) {
+  private void tiltTo(Slope slope, String words, String why) {
+    if (slope.equals(sheet.now().state().slope())) {
+      return;
+    }
     sheet.add(
         new WinterStep(
             new Act.Tilt(slope.pitch(), slope.roll()),

@@ -87,8 +87,7 @@ final class Resting {
   }
 
   private static void draw(Sheet sheet, Part tank, double left, Plan plan) {
-    plan.moves()
-        .forEach(m -> sheet.put(sheet.plumbing().rig().part(m.part()), m.to(), m.why().toString()));
+    plan.moves().forEach(m -> sheet.put(sheet.plumbing().rig().part(m.part()), m.to(), m.why()));
     double drawn = sheet.now().state().volume(tank.id()) - left;
     sheet.add(
         new WinterStep(
@@ -121,8 +120,7 @@ final class Resting {
     Plan plan = pumpOut(sheet, plans, fall) ? plans.plan(emptying, sheet.now().state()) : fall;
     for (Step step : plan.steps()) {
       switch (step) {
-        case Step.Move move ->
-            sheet.put(plumbing.rig().part(move.part()), move.to(), move.why().toString());
+        case Step.Move move -> sheet.put(plumbing.rig().part(move.part()), move.to(), move.why());
         case Step.Wait wait -> {
           Part part = plumbing.rig().part(wait.until().part());
           sheet.add(

@@ -40,6 +40,15 @@ record Route(Part outlet, String position, List<Leg> legs, Map<String, String> n
         .toList();
   }
 
+  /** Returns how the outlet stands then, in words. */
+  String words() {
+    return outlet.kind().positions().stream()
+        .filter(p -> p.id().equals(position))
+        .findFirst()
+        .orElseThrow()
+        .words();
+  }
+
   /** Returns how long it is (m). */
   double length() {
     return lines().stream().mapToDouble(Line::length).sum();

@@ -67,6 +67,11 @@ final class Sheet {
 
   /** Puts one thing somewhere, unless it is there. */
   void put(Part part, String position, String why) {
+    put(part, position, Saying.words(why));
+  }
+
+  /** Puts one thing somewhere, unless it is there, for a reason with amounts in it. */
+  void put(Part part, String position, Saying why) {
     if (!isSo(part, position)) {
       Position words =
           Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
@@ -78,7 +83,7 @@ final class Sheet {
               new Act.Put(part.id(), position),
               part.place(),
               Saying.words(part.label() + ": " + words.words()),
-              Saying.words(why),
+              why,
               position.equals(Kind.UNDONE) ? UNDOING : TURN,
               false,
               0));
@@ -97,10 +102,7 @@ final class Sheet {
                 && !now.has(part, Kind.Valve.HALF);
   }
 
-  /**
-   * Shuts every valve that no way needs, and puts drain plugs back in heaters that one passes, so
-   * that air or antifreeze stays on its way.
-   */
+  /** Shuts every valve that no way needs, so that air or antifreeze stays on its way. */
   void closeBeside(List<Route> routes) {
     Stream<Part> valves =
         plumbing.rig().parts().stream()
@@ -111,10 +113,29 @@ final class Sheet {
           .shut()
           .ifPresent(stop -> put(part, stop.id(), "Else it goes out here."));
     }
+  }
+
+  /**
+   * Shuts every end that air or antifreeze would leave by, bowls and drained heaters with it.
+   *
+   * @param why what would happen else
+   */
+  void shutEnds(String why) {
+    Stream<Part> ends =
+        plumbing.rig().parts().stream()
+            .filter(p ->
+                p.kind() instanceof Kind.Fixture
+                    || p.kind() instanceof Kind.Plug k && k.removable()
+                    || p.kind() instanceof Kind.HoseInlet
+                    || p.kind() instanceof Kind.GravityFiller);
+    for (Part part : byPlace(ends)) {
+      put(part, part.rest().id(), why);
+    }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Heater
-          && routes.stream().anyMatch(r -> r.bodies().contains(part))) {
-        put(part, part.kind().service().getFirst().id(), "Nothing leads round it.");
+      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer) {
+        put(part, Kind.ON, "Empty, without its cartridge. " + why);
+      } else if (part.kind() instanceof Kind.Heater) {
+        put(part, part.kind().service().getFirst().id(), "It has run out. " + why);
       }
     }
   }
@@ -139,9 +160,11 @@ final class Sheet {
   }
 
   void heed(String place, String words, String why, double seconds, boolean timed) {
-    add(
-        new WinterStep(
-            new Act.Heed(), place, Saying.words(words), Saying.words(why), seconds, timed, 0));
+    heed(place, Saying.words(words), why, seconds, timed);
+  }
+
+  void heed(String place, Saying words, String why, double seconds, boolean timed) {
+    add(new WinterStep(new Act.Heed(), place, words, Saying.words(why), seconds, timed, 0));
   }
 
   /** Returns parts of the rig place by place, high ones first, so that air follows water down. */

@@ -3,11 +3,16 @@ package fernwort.core.cold;
 import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
 import fernwort.core.hygiene.Dose;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.Plans;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankFigures;
@@ -44,13 +49,15 @@ public final class Spring {
   private static final double LOOKING = 900;
   private static final double FILLING = 1200;
 
+  private final Plans plans;
   private final Plumbing plumbing;
   private final Setting before;
   private final Sheet sheet;
   private final Map<String, Element> elements = new HashMap<>();
 
-  private Spring(Plumbing plumbing, Wintering autumn, Setting before) {
-    this.plumbing = plumbing;
+  private Spring(Plans plans, Wintering autumn, Setting before) {
+    this.plans = plans;
+    plumbing = plans.plumbing();
     this.before = before;
     sheet = new Sheet(plumbing, autumn);
   }
@@ -58,22 +65,24 @@ public final class Spring {
   /**
    * Returns how a rig is woken.
    *
-   * @param plumbing the prepared rig
+   * @param plans plans jobs of the rig
    * @param autumn how the autumn left it
    * @param before how its handles stood before
    */
-  public static WinterPlan of(Plumbing plumbing, Wintering autumn, Setting before) {
-    return new Spring(plumbing, autumn, before).plan(autumn);
+  public static WinterPlan of(Plans plans, Wintering autumn, Setting before) {
+    return new Spring(plans, autumn, before).plan(autumn);
   }
 
   private WinterPlan plan(Wintering autumn) {
     refit();
     cartridgesOut();
     fill();
+    runTaps();
     flush(autumn);
     look();
     sanitize();
     cartridgesIn();
+    asBefore("As it was before the winter.");
     return new WinterPlan(
         School.FALL,
         sheet.steps(),
@@ -99,10 +108,14 @@ public final class Spring {
         sheet.put(part, was, "Look at its seal; a new one costs little.");
       }
     }
+    asBefore("Open since the autumn.");
+  }
+
+  private void asBefore(String why) {
     for (Part part : sheet.byPlace(plumbing.rig().handles())) {
       String rest = part.kind() instanceof Kind.Valve ? before.of(part.id()) : part.rest().id();
       if (!sheet.now().state().setting().of(part.id()).equals(rest)) {
-        sheet.put(part, rest, "Open since the autumn.");
+        sheet.put(part, rest, why);
       }
     }
   }
@@ -129,6 +142,28 @@ public final class Spring {
           FILLING,
           false);
     }
+  }
+
+  /** Handles and pump as the taps need them, from the first tank from which they run. */
+  private void runTaps() {
+    State third = sheet.now().state();
+    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      third = third.withVolume(tank.id(), plumbing.room(tank.id()).capacity() / 3);
+    }
+    State filled = third;
+    Optional<Plan> running =
+        Jobs.of(plumbing).all().stream()
+            .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK)
+            .map(j -> plans.plan(j, filled))
+            .filter(p -> p.trouble().isEmpty())
+            .findFirst();
+    running.ifPresentOrElse(
+        plan ->
+            plan.moves().forEach(m -> sheet.put(plumbing.rig().part(m.part()), m.to(), m.why())),
+        () ->
+            sheet.note(
+                Saying.words(
+                    "The taps run from no tank by themselves: flush them as you use them.")));
   }
 
   /** Each outlet, cold until clear, then hot, then what is low. */
@@ -225,19 +260,12 @@ public final class Spring {
 
   private void sanitize() {
     for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
-      double volume = plumbing.room(part.id()).capacity();
-      double left =
-          TankFigures.of(
-                  plumbing.joined(part), plumbing.room(part.id()), sheet.now().state().slope())
-              .stranded();
-      Dose dose = Dose.of(volume, CONCENTRATION, BLEACH, left);
       sheet.heed(
           part.place(),
           Saying.of(
-                  "{}: {} of plain bleach of 6 g/100 mL with a jug of water, then fill it up",
-                  part.label(),
-                  Amount.volume(dose.bleach()))
-              .toString(),
+              "{}: {} of plain bleach of 6 g/100 mL with a jug of water, then fill it up",
+              part.label(),
+              Amount.volume(dose(part).bleach())),
           "50 mg/L: the product's label and local rules first. Never with acids or other cleaners.",
           FILLING,
           false);
@@ -249,19 +277,22 @@ public final class Spring {
         CONTACT,
         true);
     for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
-      double left =
-          TankFigures.of(
-                  plumbing.joined(part), plumbing.room(part.id()), sheet.now().state().slope())
-              .stranded();
-      Dose dose = Dose.of(plumbing.room(part.id()).capacity(), CONCENTRATION, BLEACH, left);
+      int changes = dose(part).changes();
       sheet.heed(
           part.place(),
           "%s: drain and fill it %s, running every tap each time"
-              .formatted(part.label(), dose.changes() == 1 ? "once" : dose.changes() + " times"),
+              .formatted(part.label(), changes == 1 ? "once" : changes + " times"),
           "Then no more than 0.5 mg/L is left of it.",
-          FILLING * dose.changes(),
+          FILLING * changes,
           false);
     }
+  }
+
+  private Dose dose(Part tank) {
+    double left =
+        TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), sheet.now().state().slope())
+            .stranded();
+    return Dose.of(plumbing.room(tank.id()).capacity(), CONCENTRATION, BLEACH, left);
   }
 
   private void cartridgesIn() {

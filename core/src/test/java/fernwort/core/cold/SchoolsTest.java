@@ -149,8 +149,9 @@ class SchoolsTest {
       WinterPlan autumn =
           Schools.of(Plans.of(plumbing))
               .plan(School.FALL, Filled.of(plumbing, one.state()), WinterWish.USUAL);
-      WinterPlan spring = Spring.of(plumbing, autumn.after(), one.state().setting());
+      WinterPlan spring = Spring.of(Plans.of(plumbing), autumn.after(), one.state().setting());
       assertThat(spring.after().service()).as(one.name()).isEmpty();
+      assertPumpRunsBeforeTheFirstFlush(one, spring);
       for (Part part : one.rig().handles().toList()) {
         String expected =
             part.kind() instanceof Kind.Valve
@@ -159,6 +160,26 @@ class SchoolsTest {
         assertThat(spring.after().state().setting().of(part.id()))
             .as(one.name() + " " + part.id())
             .isEqualTo(expected);
+      }
+    }
+  }
+
+  /** Water comes from a tap only where what drives it is on. */
+  private static void assertPumpRunsBeforeTheFirstFlush(Case one, WinterPlan spring) {
+    List<String> pumps =
+        one.rig().parts().stream()
+            .filter(p ->
+                p.kind() instanceof Kind.Pump k
+                    && k.duty() == Kind.Pump.Duty.SUPPLY
+                    && !k.works().byHand())
+            .map(Part::id)
+            .toList();
+    boolean on = false;
+    for (WinterStep step : spring.steps()) {
+      on |=
+          step.act() instanceof Act.Put p && pumps.contains(p.part()) && p.position().equals("on");
+      if (step.act() instanceof Act.Filled && !pumps.isEmpty() && spring.notes().size() < 2) {
+        assertThat(on).as("%s: %s", one.name(), step.words()).isTrue();
       }
     }
   }

@@ -216,11 +216,13 @@ public final class Spring {
               0));
       sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
     }
-    sheet.note(
-        Saying.of(
-            "Flushing takes {} in all; the gray tank needs room for it, or empty it in between"
-                + " where local rules permit.",
-            Amount.volume(sum)));
+    if (sum >= LITTLE) {
+      sheet.note(
+          Saying.of(
+              "Flushing takes {} in all; the gray tank needs room for it, or empty it in between"
+                  + " where local rules permit.",
+              Amount.volume(sum)));
+    }
   }
 
   private Map<String, Double> none(Route route) {

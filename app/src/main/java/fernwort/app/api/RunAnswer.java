@@ -6,6 +6,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
+import fernwort.core.run.Dry;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -44,6 +45,7 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
    * @param supplied what came in so far, by inlet or container (m³)
    * @param drawn what each fixture gave so far (m³)
    * @param out what left so far, by end (m³)
+   * @param lacking what dry lines and bodies lack still (m³)
    */
   record Sample(
       double at,
@@ -52,7 +54,8 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
       Map<String, Double> air,
       Map<String, Double> supplied,
       Map<String, Double> drawn,
-      Map<String, Double> out) {
+      Map<String, Double> out,
+      double lacking) {
 
     static Sample of(Moment m) {
       return new Sample(
@@ -62,12 +65,14 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
           m.air(),
           m.totals().supplied(),
           m.totals().drawn(),
-          m.totals().out());
+          m.totals().out(),
+          m.lacking());
     }
   }
 
-  static RunAnswer of(Plumbing plumbing, State from, RunAsked asked) {
-    Simulation run = Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY);
+  static RunAnswer of(Plumbing plumbing, State from, Dry dry, RunAsked asked) {
+    Simulation run =
+        Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY, dry);
     Collected events = new Collected();
     Acted acted = new Acted(run, List.of(asked.hands()), events::water, events::hand);
     List<Sample> samples = new ArrayList<>();

@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param seconds how long (s)
  * @param acts what hands do
  * @param every how long from sample to sample (s); without it there is one at the end
+ * @param dry whether supply lines and bodies begin empty; without it they are as recorded
  */
 record RunAsked(
     Optional<Map<String, String>> positions,
@@ -22,7 +23,8 @@ record RunAsked(
     Optional<Overlay.Lean> slope,
     double seconds,
     Optional<List<Act>> acts,
-    Optional<Double> every) {
+    Optional<Double> every,
+    Optional<Boolean> dry) {
 
   private static final double LONGEST = 14 * 86_400.0;
   private static final int MOST_SAMPLES = 5000;

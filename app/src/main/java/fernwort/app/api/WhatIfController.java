@@ -4,9 +4,13 @@ import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.JobDesk;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Outlook;
+import fernwort.app.garage.Sleep;
 import fernwort.app.garage.States;
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.Wetness;
 import fernwort.core.hazard.Warning;
 import fernwort.core.rig.State;
+import fernwort.core.run.Dry;
 import fernwort.core.ways.Ways;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
@@ -28,11 +32,13 @@ class WhatIfController {
   private final Descriptions rigs;
   private final States states;
   private final JobDesk desk;
+  private final Sleep sleep;
 
-  WhatIfController(Descriptions rigs, States states, JobDesk desk) {
+  WhatIfController(Descriptions rigs, States states, JobDesk desk, Sleep sleep) {
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
+    this.sleep = sleep;
   }
 
   @PostMapping("/flows")
@@ -72,7 +78,15 @@ class WhatIfController {
   RunAnswer run(@PathVariable String id, @RequestBody RunAsked body) {
     OpenRig rig = rigs.open(id);
     body.acts().orElse(List.of()).forEach(act -> rig.rig().position(act.part(), act.position()));
-    return RunAnswer.of(rig.plumbing(), state(rig, Optional.of(body.overlay())), body);
+    State from = state(rig, Optional.of(body.overlay()));
+    Dry dry =
+        body.dry()
+            .map(begins ->
+                begins
+                    ? Filled.of(rig.plumbing(), from).with(Wetness.DRY).dry(rig.plumbing())
+                    : Dry.NOTHING)
+            .orElseGet(() -> sleep.dry(rig));
+    return RunAnswer.of(rig.plumbing(), from, dry, body);
   }
 
   @PostMapping("/tanks")

@@ -4,9 +4,9 @@ import fernwort.app.board.layout.Layouts;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Outlook;
+import fernwort.app.garage.Sleep;
 import fernwort.app.garage.Standing;
 import fernwort.app.garage.States;
-import fernwort.app.garage.Winters;
 import fernwort.app.questions.Form;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Measure;
@@ -51,12 +51,12 @@ class BoardController {
 
   private final Descriptions rigs;
   private final States states;
-  private final Winters winters;
+  private final Sleep sleep;
   private final Layouts layouts;
   private final Clock clock;
 
-  BoardController(Descriptions rigs, States states, Winters winters, Layouts layouts, Clock clock) {
-    this.winters = winters;
+  BoardController(Descriptions rigs, States states, Sleep sleep, Layouts layouts, Clock clock) {
+    this.sleep = sleep;
     this.rigs = rigs;
     this.states = states;
     this.layouts = layouts;
@@ -270,7 +270,7 @@ class BoardController {
 
   /** A rig that was put to sleep says so, before anybody turns its pump on. */
   private Stream<String> asleep(OpenRig rig) {
-    return winters
+    return sleep
         .asleep(rig)
         .map(s ->
             "Put to sleep for the winter: %s of %s steps ticked. What is open or off stands under Cold."

@@ -3,6 +3,7 @@ package fernwort.app.cold;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Sleep;
 import fernwort.app.garage.Winters;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
@@ -46,16 +47,23 @@ class ColdPages {
 
   private final Descriptions rigs;
   private final Winters winters;
+  private final Sleep sleep;
   private final QuestionDesk desk;
   private final PlanDrawing drawings;
   private final Clock clock;
 
   ColdPages(
-      Descriptions rigs, Winters winters, QuestionDesk desk, PlanDrawing drawings, Clock clock) {
+      Descriptions rigs,
+      Winters winters,
+      Sleep sleep,
+      QuestionDesk desk,
+      PlanDrawing drawings,
+      Clock clock) {
     this.drawings = drawings;
     this.clock = clock;
     this.rigs = rigs;
     this.winters = winters;
+    this.sleep = sleep;
     this.desk = desk;
   }
 
@@ -73,13 +81,13 @@ class ColdPages {
     WishPage.Asked asked = WishPage.of(trip);
     desk.show(trip, "winter", List.of(asked.question()), model);
     model.addAttribute("state", state(rig, asked.wish()));
-    model.addAttribute("running", winters.running(rig).map(Winters.Sheet::id).orElse(""));
-    model.addAttribute("sleeps", winters.asleep(rig).isPresent());
-    model.addAttribute("past", winters.sheets(rig).stream().map(ColdPages::past).toList());
+    model.addAttribute("running", sleep.running(rig).map(Sleep.Sheet::id).orElse(""));
+    model.addAttribute("sleeps", sleep.asleep(rig).isPresent());
+    model.addAttribute("past", sleep.sheets(rig).stream().map(ColdPages::past).toList());
     return "cold/cold";
   }
 
-  private static Past past(Winters.Sheet s) {
+  private static Past past(Sleep.Sheet s) {
     String how =
         switch (s.outcome()) {
           case RUNNING -> "%s of %s ticked".formatted(s.ticks().size(), s.steps().size());
@@ -91,11 +99,11 @@ class ColdPages {
   }
 
   private String state(OpenRig rig, WinterWish wish) {
-    Optional<Winters.Sheet> asleep = winters.asleep(rig);
+    Optional<Sleep.Sheet> asleep = sleep.asleep(rig);
     if (asleep.isEmpty()) {
       return "In use: its lines are full.";
     }
-    Winters.Sheet sheet = asleep.get();
+    Sleep.Sheet sheet = asleep.get();
     long dangers =
         Leftovers.of(rig.plumbing(), sheet.now(), wish.cold()).stream()
             .filter(r -> r.harm() == Harm.DANGER)
@@ -180,7 +188,7 @@ class ColdPages {
         "tonight",
         TonightPage.of(
             trip,
-            winters.now(trip.open()),
+            sleep.now(trip.open()),
             LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())),
         model);
     return "cold/tonight";
@@ -189,7 +197,7 @@ class ColdPages {
   @GetMapping("/spring")
   String spring(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    boolean sleeps = winters.asleep(rig).isPresent();
+    boolean sleeps = sleep.asleep(rig).isPresent();
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("sleeps", sleeps);
@@ -216,7 +224,7 @@ class ColdPages {
     Trip trip = desk.trip(id, units);
     OpenRig rig = trip.open();
     WinterWish wish = WishPage.of(trip).wish();
-    Wintering now = winters.now(rig);
+    Wintering now = sleep.now(rig);
     Wintering tried =
         Procedure.run(rig.plumbing(), now, tries.stream().map(ColdPages::turn).toList());
     model.addAttribute("rig", id);

@@ -2,7 +2,7 @@ package fernwort.app.cold;
 
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Winters;
+import fernwort.app.garage.Sleep;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.Month;
@@ -26,12 +26,12 @@ class Reminders {
   private static final int AUTUMN_DAY = 15;
 
   private final Descriptions rigs;
-  private final Winters winters;
+  private final Sleep sleep;
   private final Clock clock;
 
-  Reminders(Descriptions rigs, Winters winters, Clock clock) {
+  Reminders(Descriptions rigs, Sleep sleep, Clock clock) {
     this.rigs = rigs;
-    this.winters = winters;
+    this.sleep = sleep;
     this.clock = clock;
   }
 
@@ -41,7 +41,7 @@ class Reminders {
     LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
     Calendar calendar =
         new Calendar().withProdId("-//Fernwort//Cold//EN").withDefaults().getFluentTarget();
-    boolean asleep = winters.asleep(rig).isPresent();
+    boolean asleep = sleep.asleep(rig).isPresent();
     String name = rig.rig().name();
     if (!asleep) {
       calendar.add(

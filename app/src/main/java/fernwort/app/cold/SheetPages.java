@@ -2,6 +2,7 @@ package fernwort.app.cold;
 
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Sleep;
 import fernwort.app.garage.Winters;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.app.units.Units;
@@ -22,10 +23,12 @@ class SheetPages {
 
   private final Descriptions rigs;
   private final Winters winters;
+  private final Sleep sleep;
 
-  SheetPages(Descriptions rigs, Winters winters) {
+  SheetPages(Descriptions rigs, Winters winters, Sleep sleep) {
     this.rigs = rigs;
     this.winters = winters;
+    this.sleep = sleep;
   }
 
   @GetMapping
@@ -35,7 +38,7 @@ class SheetPages {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Winters.Sheet going = winters.sheet(rig, sheet);
+    Sleep.Sheet going = sleep.sheet(rig, sheet);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("sheet", going.id());

@@ -14,6 +14,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -33,9 +34,11 @@ public class JobDesk {
   private final Cache<Asked, Awaited<List<Mended>>> remedies =
       Caffeine.newBuilder().maximumSize(20).build();
   private final SlipBench bench;
+  private final Sleep sleep;
 
-  JobDesk(SlipBench bench) {
+  JobDesk(SlipBench bench, Sleep sleep) {
     this.bench = bench;
+    this.sleep = sleep;
   }
 
   /** What slips were asked of. */
@@ -63,12 +66,23 @@ public class JobDesk {
   }
 
   /**
-   * Plans a job from how things stand.
+   * Plans a job from how things stand, in a rig that sleeps through the lines that are dry.
    *
    * @throws fernwort.core.say.Refusal when the rig has no such job
    */
   public Plan plan(OpenRig rig, String job, State from) {
-    return book(rig).plans().plan(book(rig).job(job), from);
+    return plan(rig, job, from, 0, Set.of());
+  }
+
+  /**
+   * Plans what is left of a job.
+   *
+   * @param stage the stage to begin with
+   * @param stuck ids of parts that have to stay as they are
+   * @throws fernwort.core.say.Refusal when the rig has no such job
+   */
+  public Plan plan(OpenRig rig, String job, State from, int stage, Set<String> stuck) {
+    return book(rig).plans().plan(book(rig).job(job), from, sleep.dry(rig), stage, stuck);
   }
 
   /**

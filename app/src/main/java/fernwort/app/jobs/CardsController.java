@@ -146,7 +146,7 @@ class CardsController {
     List<JobView> jobs = new ArrayList<>();
     for (Job job : book.offered()) {
       if (card.shows().contains(job.id())) {
-        jobs.add(JobView.of(rig, book, book.plans().plan(job, now), List.of(), units));
+        jobs.add(JobView.of(rig, book, desk.plan(rig, job.id(), now), List.of(), units));
       }
     }
     model.addAttribute("name", rig.rig().name());

@@ -51,7 +51,7 @@ class JobRuns {
   String begin(OpenRig rig, String job, String who) {
     JobBook book = desk.book(rig);
     Job found = book.job(job);
-    Plan plan = book.plans().plan(found, states.of(rig).state());
+    Plan plan = desk.plan(rig, job, states.of(rig).state());
     if (plan.trouble().isPresent()) {
       throw new Refusal(plan.trouble().get().words());
     }
@@ -140,9 +140,8 @@ class JobRuns {
             .mapToInt(RunStore.Row::stage)
             .min()
             .orElse(0);
-    JobBook book = desk.book(rig);
     State now = states.of(rig).state();
-    Plan plan = book.plans().plan(book.job(going.job()), now, stage, stuck);
+    Plan plan = desk.plan(rig, going.job(), now, stage, stuck);
     if (plan.trouble().isPresent()) {
       throw new Refusal("There is no other way from here: " + plan.trouble().get().words());
     }

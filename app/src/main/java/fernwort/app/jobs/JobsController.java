@@ -4,8 +4,8 @@ import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.JobBook;
 import fernwort.app.garage.JobDesk;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Sleep;
 import fernwort.app.garage.States;
-import fernwort.app.garage.Winters;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -48,19 +48,14 @@ class JobsController {
 
   private final Descriptions rigs;
   private final States states;
-  private final Winters winters;
+  private final Sleep sleep;
   private final JobDesk desk;
   private final JobRuns runs;
   private final RunStore store;
 
   JobsController(
-      Descriptions rigs,
-      States states,
-      Winters winters,
-      JobDesk desk,
-      JobRuns runs,
-      RunStore store) {
-    this.winters = winters;
+      Descriptions rigs, States states, Sleep sleep, JobDesk desk, JobRuns runs, RunStore store) {
+    this.sleep = sleep;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -125,7 +120,7 @@ class JobsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("job", view(rig, job, units));
-    model.addAttribute("asleep", winters.beforeUse(rig).map(units::say).orElse(""));
+    model.addAttribute("asleep", sleep.beforeUse(rig).map(units::say).orElse(""));
     return "jobs/job";
   }
 
@@ -152,11 +147,11 @@ class JobsController {
     JobBook book = desk.book(rig);
     State now = states.of(rig).state();
     Job found = book.job(job);
-    Plan plan = book.plans().plan(found, now);
+    Plan plan = desk.plan(rig, job, now);
     List<JobView.Other> others =
         book.alternatives(found).stream()
             .map(o -> {
-              Plan other = book.plans().plan(o, now);
+              Plan other = desk.plan(rig, o.id(), now);
               return new JobView.Other(
                   o.id(),
                   units.say(o.name()),

@@ -4,6 +4,7 @@ import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Sleep;
 import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -35,12 +36,15 @@ class RehearseController {
 
   private final Descriptions rigs;
   private final States states;
+  private final Sleep sleep;
   private final RehearsalRoom room;
   private final PlanDrawing plans;
 
-  RehearseController(Descriptions rigs, States states, RehearsalRoom room, PlanDrawing plans) {
+  RehearseController(
+      Descriptions rigs, States states, Sleep sleep, RehearsalRoom room, PlanDrawing plans) {
     this.rigs = rigs;
     this.states = states;
+    this.sleep = sleep;
     this.room = room;
     this.plans = plans;
   }
@@ -50,7 +54,11 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run =
         Simulation.start(
-            rig.plumbing(), rig.hydraulics(), states.of(rig).state(), Conditions.ORDINARY);
+            rig.plumbing(),
+            rig.hydraulics(),
+            states.of(rig).state(),
+            Conditions.ORDINARY,
+            sleep.dry(rig));
     return "redirect:/rigs/%s/rehearse/%s".formatted(id, room.start(rig, run));
   }
 
@@ -60,7 +68,11 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run =
         Simulation.start(
-            rig.plumbing(), rig.hydraulics(), states.of(rig).state(), Conditions.ORDINARY);
+            rig.plumbing(),
+            rig.hydraulics(),
+            states.of(rig).state(),
+            Conditions.ORDINARY,
+            sleep.dry(rig));
     model.addAttribute("now", Snapshot.of(new Rehearsal(rig, run), units));
     model.addAttribute("flows", Answers.flows(rig, run, units));
     model.addAttribute("until", Answers.until(rig, run, units));

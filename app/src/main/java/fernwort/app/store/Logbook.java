@@ -231,6 +231,16 @@ public class Logbook {
     }
   }
 
+  /** Returns the changes of handles and levels since a time, and what was taken back, in order. */
+  public List<Entry> changesSince(String rig, Instant since) {
+    return db.selectFrom(JOURNAL)
+        .where(JOURNAL.RIG.eq(rig))
+        .and(JOURNAL.KIND.ne(Kind.JOB.name()))
+        .and(JOURNAL.MADE_AT.gt(utc(since)))
+        .orderBy(JOURNAL.SEQ.asc())
+        .fetch(Logbook::entry);
+  }
+
   /** Returns the newest lines of the journal, newest first. */
   public List<Entry> journal(String rig, int most) {
     return db.selectFrom(JOURNAL)

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Cold, for programs and calendars. */
 class ColdApiTest {
@@ -63,6 +64,14 @@ class ColdApiTest {
         "/api/v1/rigs/" + rig + "/tanks/tank/reading",
         "{\"amount\":15,\"unit\":\"litres\"}");
     assertThat(copy.get("/rigs/" + rig + "/cold/left").body()).contains("15 L");
+    // Its lines are dry still: a run fills them first, unless it is told that they are full.
+    String run = "/api/v1/rigs/" + rig + "/run";
+    assertThat(lacking(copy.change("POST", run, "{\"seconds\":1}"))).isPositive();
+    assertThat(lacking(copy.change("POST", run, "{\"seconds\":1,\"dry\":false}"))).isZero();
+  }
+
+  private static double lacking(HttpResponse<String> answer) {
+    return JsonMapper.shared().readTree(answer.body()).get("end").get("lacking").asDouble();
   }
 
   @Test

@@ -1,11 +1,14 @@
 package fernwort.core.cold;
 
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Dry;
 import fernwort.core.say.Refusal;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +27,9 @@ import java.util.stream.Stream;
  */
 public record Wintering(
     State state, Map<String, String> service, Wetness wetness, Map<String, Double> glycol) {
+
+  /** Less than this is nothing (m³). */
+  private static final double NOTHING = 1e-7;
 
   public Wintering {
     service = Map.copyOf(service);
@@ -82,6 +88,33 @@ public record Wintering(
             .distinct()
             .collect(Collectors.joining(", "));
     return all.isEmpty() ? "nothing about it can be set" : "it can be " + all;
+  }
+
+  /** Returns what its lines and bodies lack before water passes them as in use. */
+  public Dry dry(Plumbing plumbing) {
+    Wetness full = Filled.of(plumbing, state).wetness();
+    Map<String, Double> lines = new TreeMap<>();
+    for (Line line : plumbing.rig().lines()) {
+      double lacks = full.volume(line) - wetness.volume(line);
+      if (lacks > NOTHING) {
+        lines.put(line.id(), lacks);
+      }
+    }
+    Map<String, Double> bodies = new TreeMap<>();
+    for (Part part : plumbing.rig().parts()) {
+      // A tee of vents or wastes stands among lines that are dry in use, too.
+      boolean supplied =
+          part.kind().ports().stream()
+              .map(part::port)
+              .filter(plumbing::hasLine)
+              .map(port -> plumbing.rig().lines().get(plumbing.lineAt(port)).id())
+              .anyMatch(full.lines()::containsKey);
+      double lacks = full.body(part.id()) - wetness.body(part.id());
+      if (supplied && lacks > NOTHING) {
+        bodies.put(part.id(), lacks);
+      }
+    }
+    return new Dry(lines, bodies);
   }
 
   /** Returns this on another slope. */

@@ -194,7 +194,7 @@ public final class AutomationCheck {
       case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, "Let it stop before gray is full.");
       case RUNS_OUT ->
           harm(Warning.Code.OPEN_TO_GROUND, h, "Let it stop sooner, or shut the way there.");
-      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
           Optional.empty();
     };
   }

@@ -8,6 +8,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Dry;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -115,7 +116,12 @@ public final class Plans {
 
   /** Plans a job from how things stand. */
   public Plan plan(Job job, State from) {
-    return plan(job, from, 0, Set.of());
+    return plan(job, from, Dry.NOTHING);
+  }
+
+  /** Plans a job in a rig whose lines are not all full. */
+  public Plan plan(Job job, State from, Dry dry) {
+    return plan(job, from, dry, 0, Set.of());
   }
 
   /**
@@ -123,11 +129,12 @@ public final class Plans {
    *
    * @param job the job
    * @param from handles and levels as they are
+   * @param dry what its lines lack
    * @param stage the stage to begin with
    * @param stuck ids of parts that have to stay as they are
    */
-  public Plan plan(Job job, State from, int stage, Set<String> stuck) {
-    return new Draft(job, from, stuck).from(stage);
+  public Plan plan(Job job, State from, Dry dry, int stage, Set<String> stuck) {
+    return new Draft(job, from, dry, stuck).from(stage);
   }
 
   /**
@@ -178,12 +185,12 @@ public final class Plans {
     private final State from;
     private Simulation run;
 
-    private Draft(Job job, State from, Set<String> stuck) {
+    private Draft(Job job, State from, Dry dry, Set<String> stuck) {
       this.job = job;
       this.stuck = stuck;
       this.from = from;
       concerned = job.tanks(plumbing.rig());
-      run = StageRun.start(plumbing, hydraulics, from);
+      run = StageRun.start(plumbing, hydraulics, from, dry);
     }
 
     private State state() {
@@ -420,10 +427,26 @@ public final class Plans {
 
     private void take(int number, Attempt tried) {
       run = tried.run().run();
+      noteFirstWater(tried.run());
       steps.addAll(tried.steps());
       while (stages.size() < steps.size()) {
         stages.add(number);
       }
+    }
+
+    private void noteFirstWater(StageRun stage) {
+      if (stage.wetted() > StageRun.SPLASH) {
+        notes.add(
+            Saying.of("Dry lines take {} before this is done.", Amount.volume(stage.wetted())));
+      }
+      stage
+          .arrivals()
+          .forEach((part, seconds) ->
+              notes.add(
+                  Saying.of(
+                      "The first water comes to {} after {}; it spits before.",
+                      label(part),
+                      Amount.time(seconds))));
     }
 
     /** What is learnt from a stage that went wrong; the setting itself where nothing else is. */

@@ -127,6 +127,7 @@ final class SlipJudge {
           BACKS_UP,
           FLOAT_SHUTS,
           HOT,
+          AWAITED,
           HAND ->
           false;
     };

@@ -10,6 +10,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.run.Dry;
 import fernwort.core.run.Happening;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * A stage of a plan, done in the simulation as it is written: its turns one after another, then
@@ -29,6 +31,9 @@ final class StageRun {
 
   /** A turn takes so long (s). */
   private static final double TURN = 5;
+
+  /** Water that does not come within this does not come (s). */
+  private static final double LONGEST_ON_ITS_WAY = 3600;
 
   /** Water that nobody would miss (m³). */
   static final double SPLASH = 3e-4;
@@ -46,6 +51,7 @@ final class StageRun {
   private final Moment before;
   private final Set<String> leaking = new HashSet<>();
   private final Set<String> moving = new HashSet<>();
+  private final Map<String, Double> arrivals = new TreeMap<>();
   private Optional<Harm> harm = Optional.empty();
 
   /**
@@ -79,8 +85,8 @@ final class StageRun {
   }
 
   /** Prepares the run of a whole plan. */
-  static Simulation start(Plumbing plumbing, Hydraulics hydraulics, State from) {
-    return Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
+  static Simulation start(Plumbing plumbing, Hydraulics hydraulics, State from, Dry dry) {
+    return Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY, dry);
   }
 
   /** Returns the run so far. */
@@ -101,6 +107,16 @@ final class StageRun {
   /** Returns how things stood when the stage began. */
   Moment before() {
     return before;
+  }
+
+  /** Returns when the first water came through dry lines, by part, since the stage began (s). */
+  Map<String, Double> arrivals() {
+    return arrivals;
+  }
+
+  /** Returns what went into dry lines in this stage (m³). */
+  double wetted() {
+    return before.lacking() - run.moment().lacking();
   }
 
   /** Returns what went wrong, if anything did. */
@@ -135,6 +151,9 @@ final class StageRun {
    */
   void note(List<Happening> happenings, Set<Happening.Kind> meant) {
     for (Happening h : happenings) {
+      if (h.kind() == Happening.Kind.AWAITED && !h.begins()) {
+        arrivals.putIfAbsent(h.subject(), h.at() - before.time());
+      }
       if (h.begins() && !meant.contains(h.kind()) && harm.isEmpty()) {
         harm = harmOf(h);
       }
@@ -156,7 +175,17 @@ final class StageRun {
       case DRAWS_AIR ->
           harm(Harm.Kind.DREW_AIR, h, Saying.of("Fill the tank that it draws from first."));
       case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
-      case FULL, DRY, RUNS_OUT, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+      case FULL,
+          DRY,
+          RUNS_OUT,
+          SIPHONS,
+          CYCLES,
+          RESTS,
+          POURED_OUT,
+          FLOAT_SHUTS,
+          HOT,
+          AWAITED,
+          HAND ->
           Optional.empty();
     };
   }
@@ -225,11 +254,24 @@ final class StageRun {
       if (goal.probe().containsKey(tap) && harm.isEmpty()) {
         Simulation tried = run.copy();
         tried.set(tap, goal.probe().getOrDefault(tap, ""));
+        awaitWater(tried, tap);
         Flows flows = tried.moment().flows();
         if (flows.fixture(tap) < Flows.TRICKLE) {
           fail(Harm.Kind.NO_WATER, tap, "no water comes at " + label(tap), why(need, flows));
         }
       }
+    }
+  }
+
+  /** Lets a tap run until water has come through lines that were dry. */
+  private void awaitWater(Simulation tried, String tap) {
+    double opened = tried.time();
+    if (tried.moment().lacking() > 0) {
+      tried
+          .copy()
+          .runUntil(Happening.Kind.AWAITED, tap, false, opened + LONGEST_ON_ITS_WAY)
+          .ifPresent(at -> arrivals.putIfAbsent(tap, at - opened));
+      tried.fillLines();
     }
   }
 

@@ -50,6 +50,10 @@ final class Events {
         .warmth
         .hot(now.setting())
         .forEach(h -> found.add(new Watch.Standing(Happening.Kind.HOT, h)));
+    progress
+        .fronts
+        .awaited(flows)
+        .forEach(p -> found.add(new Watch.Standing(Happening.Kind.AWAITED, p)));
     flows
         .fixtures()
         .forEach((fixture, q) -> {

@@ -38,6 +38,8 @@ public record Happening(double at, Kind kind, String subject, boolean begins) {
     FLOAT_SHUTS,
     /** A heater has brought its water to where its thermostat is set. */
     HOT,
+    /** Water is on its way to an outlet or tank through lines that are dry. */
+    AWAITED,
     /** A hand sets something. */
     HAND
   }

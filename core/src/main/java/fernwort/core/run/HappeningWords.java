@@ -50,6 +50,8 @@ public final class HappeningWords {
           h.begins() ? "Waste of " + what + " finds its tank full" : what + " drains again";
       case FLOAT_SHUTS -> "The float valve of " + what + (h.begins() ? " shuts" : " opens");
       case HOT -> what + (h.begins() ? " is hot: its thermostat turns it off" : " heats again");
+      case AWAITED ->
+          h.begins() ? "The lines to " + what + " fill first" : "The first water comes to " + what;
       case HAND -> what + " was set";
     };
   }
@@ -62,7 +64,7 @@ public final class HappeningWords {
       case SUCKED_IN -> Optional.of(name(rig, h) + " is sucked in");
       case DRAWS_AIR -> Optional.of(name(rig, h) + " draws air");
       case BACKS_UP -> Optional.of("waste of " + name(rig, h) + " comes back up");
-      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, HAND ->
+      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
           Optional.empty();
     };
   }

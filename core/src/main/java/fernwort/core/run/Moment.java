@@ -14,6 +14,7 @@ import java.util.Map;
  * @param air gauge pressure of the air above each tank's water, by id (Pa)
  * @param warmth temperature in each storage heater of known power, by id (K)
  * @param totals what has moved so far
+ * @param lacking what lines and bodies lack that are dry still (m³)
  */
 public record Moment(
     double time,
@@ -22,11 +23,13 @@ public record Moment(
     Map<String, Double> gains,
     Map<String, Double> air,
     Map<String, Double> warmth,
-    Totals totals) {
+    Totals totals,
+    double lacking) {
 
-  /** Tells whether no tank has changed by as much as a volume (m³) since another moment. */
+  /** Tells whether no tank or dry line has changed by as much as a volume (m³) since another. */
   public boolean isSettledSince(Moment other, double volume) {
-    return state.volumes().entrySet().stream()
-        .allMatch(v -> Math.abs(v.getValue() - other.state.volume(v.getKey())) < volume);
+    return Math.abs(lacking - other.lacking) < volume
+        && state.volumes().entrySet().stream()
+            .allMatch(v -> Math.abs(v.getValue() - other.state.volume(v.getKey())) < volume);
   }
 }

@@ -36,6 +36,7 @@ final class Progress {
   final Pace pace;
   final Warmth warmth;
   final Totals totals;
+  final Fronts fronts;
 
   private final Hydraulics hydraulics;
   private final Conditions given;
@@ -55,7 +56,7 @@ final class Progress {
   /** Lines that the air of each tank passes. */
   private Map<String, List<String>> vents = Map.of();
 
-  Progress(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions given) {
+  Progress(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions given, Dry dry) {
     this.plumbing = plumbing;
     this.hydraulics = hydraulics;
     this.given = given;
@@ -72,6 +73,7 @@ final class Progress {
     warmth = new Warmth(plumbing);
     wear = new Wear(plumbing);
     totals = Totals.none();
+    fronts = new Fronts(plumbing.rig(), dry);
     wetVents = new HashSet<>();
     runningFull = given.carried().runningFull();
     lookAround();
@@ -95,6 +97,7 @@ final class Progress {
     warmth = new Warmth(other.warmth);
     wear = new Wear(other.wear);
     totals = other.totals.copy();
+    fronts = new Fronts(other.fronts);
     wetVents = new HashSet<>(other.wetVents);
     runningFull = other.runningFull;
     time = other.time;
@@ -222,7 +225,8 @@ final class Progress {
             locks.ids(),
             spills.ports(),
             Optional.of(vents));
-    return hydraulics.solve(spills.level(now(volumes)), wear.on(given).carrying(carried));
+    return fronts.arriving(
+        hydraulics.solve(spills.level(now(volumes)), wear.on(given).carrying(carried)));
   }
 
   /** Moves the water of one step, or of its first part, and counts it. */
@@ -232,6 +236,7 @@ final class Progress {
     count(start.flows(), seconds - bent);
     count(end.flows(), bent);
     warmth.advance(seconds, state.setting(), start.flows());
+    fronts.advance(start.flows(), seconds);
     tanks.hold(moved);
     time += seconds;
   }

@@ -44,7 +44,17 @@ public final class Simulation {
    */
   public static Simulation start(
       Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions) {
-    Progress progress = new Progress(plumbing, hydraulics, state, conditions);
+    return start(plumbing, hydraulics, state, conditions, Dry.NOTHING);
+  }
+
+  /**
+   * Starts a run in a rig that was drained: what is dry fills before water passes it.
+   *
+   * @param dry what lines and bodies lack
+   */
+  public static Simulation start(
+      Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions, Dry dry) {
+    Progress progress = new Progress(plumbing, hydraulics, state, conditions, dry);
     return new Simulation(progress, new Events(progress));
   }
 
@@ -61,6 +71,12 @@ public final class Simulation {
     return new Simulation(copy, new Events(events, copy));
   }
 
+  /** Fills every line that is dry still, at once. */
+  public void fillLines() {
+    progress.fronts.fill();
+    progress.settle();
+  }
+
   /** Returns how things stand. */
   public Moment moment() {
     Rates rates = progress.rates();
@@ -72,7 +88,8 @@ public final class Simulation {
         gains,
         rates.flows().air(),
         progress.warmth.temperatures(),
-        progress.totals.copy());
+        progress.totals.copy(),
+        progress.fronts.lacking());
   }
 
   /** Returns the time since the run began (s). */
@@ -128,9 +145,19 @@ public final class Simulation {
    * @return when it begins (s), if it does before then
    */
   public Optional<Double> runUntil(Happening.Kind kind, String subject, double until) {
+    return runUntil(kind, subject, true, until);
+  }
+
+  /**
+   * Runs on until one thing begins or ends, or to a time (s).
+   *
+   * @return when it does (s), if it does before then
+   */
+  public Optional<Double> runUntil(
+      Happening.Kind kind, String subject, boolean begins, double until) {
     while (time() < until - NOW) {
       for (Happening h : advance(until)) {
-        if (h.kind() == kind && h.subject().equals(subject) && h.begins()) {
+        if (h.kind() == kind && h.subject().equals(subject) && h.begins() == begins) {
           return Optional.of(h.at());
         }
       }

@@ -58,6 +58,7 @@ final class Step {
     double met = crossings.untilCrossing(start, start, paced);
     double h = Math.min(paced, Math.max(pace.shortest(), met));
     h = Math.min(h, progress.jugs.untilPouredOut(start.flows()));
+    h = Math.min(h, Math.max(pace.shortest(), progress.fronts.untilThrough(start.flows())));
     h = Math.min(h, crossings.untilLimit(start, start, h));
     return progress.wastes.untilBackedUp(crossings, start, h, pace.shortest());
   }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.Dry;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Simulation;
 import java.util.List;
@@ -211,10 +212,15 @@ class PlansTest {
   void aStuckHandleIsPlannedAround() {
     Job job = JOBS.byId("fill-main-inlet").orElseThrow();
     Plan around =
-        PLANS.plan(job, TRUCK.state().with("fill-selector", "main"), 0, Set.of("fill-selector"));
+        PLANS.plan(
+            job,
+            TRUCK.state().with("fill-selector", "main"),
+            Dry.NOTHING,
+            0,
+            Set.of("fill-selector"));
     assertThat(around.trouble()).isEmpty();
     assertThat(around.moves()).noneMatch(m -> m.part().equals("fill-selector"));
-    Plan stuck = PLANS.plan(job, TRUCK.state(), 0, Set.of("fill-selector"));
+    Plan stuck = PLANS.plan(job, TRUCK.state(), Dry.NOTHING, 0, Set.of("fill-selector"));
     assertThat(stuck.trouble()).isPresent();
   }
 
@@ -232,7 +238,7 @@ class PlansTest {
   @Test
   void aHandleThatTheJobItselfNeedsCannotBePlannedAround() {
     Job drive = JOBS.byId("drive").orElseThrow();
-    Plan plan = PLANS.plan(drive, TRUCK.state(), 0, Set.of("pump"));
+    Plan plan = PLANS.plan(drive, TRUCK.state(), Dry.NOTHING, 0, Set.of("pump"));
     assertThat(plan.trouble())
         .hasValueSatisfying(
             t -> assertThat(t.words().toString()).startsWith("Pump has to be “off”"));

@@ -1,0 +1,42 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.Wetness;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.run.Dry;
+import fernwort.core.say.Saying;
+import java.util.List;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Jobs in rigs whose lines ran dry for the winter. */
+class DryPlansTest {
+
+  static List<DemoRig> demos() {
+    return DemoRig.all().subList(0, 2);
+  }
+
+  @ParameterizedTest
+  @MethodSource("demos")
+  void whatCanBeDoneWithFullLinesCanBeDoneWithDryOnesAndTakesMore(DemoRig demo) {
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    Plans plans = Plans.of(plumbing);
+    Dry dry = Filled.of(plumbing, demo.state()).with(Wetness.DRY).dry(plumbing);
+    for (Job job : plans.offered(Jobs.of(plumbing))) {
+      Plan full = plans.plan(job, demo.state());
+      Plan through = plans.plan(job, demo.state(), dry);
+      if (full.trouble().isEmpty()) {
+        assertThat(through.trouble()).as(job.id()).isEmpty();
+        if (job.kind() == Job.Kind.RUN_FROM_TANK) {
+          assertThat(through.notes())
+              .as(job.id())
+              .extracting(Saying::toString)
+              .anyMatch(n -> n.startsWith("The first water comes to"));
+        }
+      }
+    }
+  }
+}

@@ -8,10 +8,12 @@ import fernwort.app.garage.Winters;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.store.WinterStore.Outcome;
+import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.cold.Act;
+import fernwort.core.cold.Forgotten;
 import fernwort.core.cold.Harm;
 import fernwort.core.cold.Leftovers;
-import fernwort.core.cold.Procedure;
 import fernwort.core.cold.School;
 import fernwort.core.cold.WinterPlan;
 import fernwort.core.cold.WinterWish;
@@ -151,6 +153,68 @@ class ColdPages {
     return "cold/school";
   }
 
+  /** What each single step of a school's sheet does when it is forgotten; each is tried. */
+  @GetMapping("/school/{school}/forgotten")
+  String forgotten(
+      @PathVariable String id,
+      @PathVariable String school,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Trip trip = desk.trip(id, units);
+    OpenRig rig = trip.open();
+    WinterWish wish = WishPage.of(trip).wish();
+    WinterPlan plan = winters.plan(rig, named(school), wish);
+    List<Omission> omissions =
+        Forgotten.of(rig.plumbing(), plan, wish.cold()).stream()
+            .map(f ->
+                new Omission(
+                    units.say(plan.steps().get(f.step()).words()),
+                    f.dangers(),
+                    LeftView.of(rig, f.keeps(), units)))
+            .toList();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("school", school);
+    model.addAttribute("heading", plan.school().title());
+    model.addAttribute("omissions", omissions);
+    model.addAttribute("harmless", plan.steps().size() - omissions.size());
+    return "cold/forgotten";
+  }
+
+  /** A step that is forgotten, with what it then keeps. */
+  record Omission(String step, long dangers, LeftView keeps) {}
+
+  /** What hangs on the handles of a rig that sleeps, for whoever comes next. */
+  @GetMapping("/tag")
+  String tag(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    OpenRig rig = trip.open();
+    Sleep.Sheet sheet =
+        sleep
+            .asleep(rig)
+            .orElseThrow(() -> new Refusal("Nothing sleeps here: begin a sheet under Cold first"));
+    Wintering now = sleep.now(rig);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("state", state(rig, WishPage.of(trip).wish()));
+    model.addAttribute("since", day(sheet.started()));
+    model.addAttribute("who", sheet.who());
+    model.addAttribute(
+        "off",
+        now.service().entrySet().stream()
+            .filter(e -> rig.rig().partsById().containsKey(e.getKey()))
+            .map(e -> LeftView.turned(rig, e.getKey(), e.getValue()))
+            .sorted()
+            .toList());
+    model.addAttribute(
+        "antifreeze",
+        now.glycol().keySet().stream().map(part -> LeftView.label(rig, part)).sorted().toList());
+    model.addAttribute(
+        "left", LeftView.of(rig, Leftovers.of(rig.plumbing(), now, sheet.cold()), units));
+    model.addAttribute("dry", units.show(Measure.VOLUME, now.dry(rig.plumbing()).all()));
+    return "cold/tag";
+  }
+
   private static School named(String school) {
     return Arrays.stream(School.values())
         .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(school))
@@ -225,35 +289,24 @@ class ColdPages {
     OpenRig rig = trip.open();
     WinterWish wish = WishPage.of(trip).wish();
     Wintering now = sleep.now(rig);
-    Wintering tried =
-        Procedure.run(rig.plumbing(), now, tries.stream().map(ColdPages::turn).toList());
+    List<Act> acts = tries.stream().map(t -> Tries.read(rig, t)).toList();
+    Wintering tried = now;
+    for (Act act : acts) {
+      tried = Tries.on(rig, tried, act);
+    }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("state", state(rig, wish));
-    LeftView left =
-        LeftView.of(rig, Leftovers.withTurns(rig.plumbing(), tried, wish.cold()), units);
+    LeftView left = LeftView.of(rig, Leftovers.withHelp(rig.plumbing(), tried, wish.cold()), units);
     model.addAttribute("left", left);
     model.addAttribute("drawing", drawings.of(rig, tried.state()));
     model.addAttribute(
         "marks", left.rows().stream().collect(Collectors.toMap(LeftView.Row::id, r -> r)));
     model.addAttribute(
         "before", LeftView.of(rig, Leftovers.of(rig.plumbing(), now, wish.cold()), units));
-    model.addAttribute(
-        "tries",
-        tries.stream()
-            .map(ColdPages::turn)
-            .map(t -> LeftView.turned(rig, t.part(), t.position()))
-            .toList());
+    model.addAttribute("tries", acts.stream().map(act -> Tries.words(rig, act)).toList());
     model.addAttribute(
         "tried", tries.stream().map(t -> "try=" + t + "&").reduce("", String::concat));
     return "cold/left";
-  }
-
-  private static Procedure.Turn turn(String text) {
-    String[] both = text.split(":", 2);
-    if (both.length < 2) {
-      throw new Refusal("A try is written as part:position, such as drain:open");
-    }
-    return new Procedure.Turn(both[0], both[1]);
   }
 }

@@ -27,7 +27,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
    *
    * @param harm danger, warning or none
    * @param mark the same as a sign
-   * @param turn what to try, as "part:position"; empty for nothing
+   * @param turn what to try, as an address keeps it; empty for nothing
    * @param turnWords the same in words
    */
   record Row(
@@ -65,8 +65,8 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
         one.harm().words(),
         units.say(one.how()),
         units.say(one.mend()),
-        one.turn().map(t -> t.part() + ":" + t.position()).orElse(""),
-        one.turn().map(t -> turned(rig, t.part(), t.position())).orElse(""));
+        one.help().map(Tries::write).orElse(""),
+        one.help().map(act -> Tries.words(rig, act)).orElse(""));
   }
 
   /** A part with a position of it in words. */

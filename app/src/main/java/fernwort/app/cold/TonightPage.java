@@ -9,6 +9,7 @@ import fernwort.app.web.Field;
 import fernwort.core.cold.Wintering;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.frost.Curve;
+import fernwort.core.frost.FrostValve;
 import fernwort.core.frost.Shelter;
 import fernwort.core.frost.Tonight;
 import fernwort.core.plumbing.Plumbing;
@@ -163,6 +164,9 @@ final class TonightPage {
                     end.zero().isPresent()
                         ? "then the first part is at 0 °C at " + clock(end.zero())
                         : "what is left then lasts till morning")));
+    for (FrostValve valve : FrostValve.tonight(plumbing, now, asked)) {
+      rows.add(frostValve(valve));
+    }
     Set<String> first =
         frozen.stream().limit(FIRST).map(Tonight.Exposure::id).collect(Collectors.toSet());
     compare(rows, "Cupboard doors open", Tonight.of(plumbing, now, asked.withDoorsOpen()));
@@ -182,6 +186,25 @@ final class TonightPage {
                   + " over the night; gray has to take it"));
     }
     return new Question.Answer(rows, List.of(table(tonight)), List.of(chart(asked)), List.of());
+  }
+
+  /** A valve that opens by itself, with what it lets out. */
+  private Question.Row frostValve(FrostValve valve) {
+    String when =
+        valve.opens().isPresent()
+            ? "opens at " + clock(valve.opens())
+            : valve.opensBelow().isPresent() ? "stays shut tonight" : "opens without power";
+    String below =
+        valve
+            .opensBelow()
+            .map(
+                t -> "opens below %s or without power".formatted(trip.show(Measure.TEMPERATURE, t)))
+            .orElse("opens without power");
+    return new Question.Row(
+        valve.valve().label(),
+        when,
+        "%s, and lets out %s from tanks, heater and lines"
+            .formatted(below, trip.show(Measure.VOLUME, valve.loses())));
   }
 
   private void compare(List<Question.Row> rows, String what, Tonight other) {

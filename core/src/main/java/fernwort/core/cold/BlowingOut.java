@@ -64,9 +64,11 @@ final class BlowingOut {
                 "{}: {}; regulator at {}, no more",
                 inlet.part().label(),
                 inlet.words(),
-                Amount.pressure(wish.pressure())),
+                Amount.pressure(
+                    routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
             Saying.of(
-                "Eye protection on. Air goes through lines, never into a shut tank or heater, and"
+                "The least of 2 bar, what the weakest line on the way bears, and what its print or a"
+                    + " part's plate says. Eye protection on. Air goes through lines, never into a shut tank or heater, and"
                     + " the pressure comes off before the hose."),
             120,
             false,
@@ -79,11 +81,9 @@ final class BlowingOut {
 
   private void blow(Route route, List<Blow> blows) {
     Kind.Fixture outlet = (Kind.Fixture) route.outlet().kind();
+    double limit = limit(route);
     AirStream stream =
-        AirStream.of(
-            wish.air(),
-            wish.pressure(),
-            AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
+        AirStream.of(wish.air(), limit, AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
     List<Blow.Swept> swept = new ArrayList<>();
     List<String> carried = new ArrayList<>();
     double held = 0;
@@ -139,6 +139,16 @@ final class BlowingOut {
                   + " hold. A stronger compressor, or antifreeze there.",
               route.outlet().label()));
     }
+  }
+
+  /** What the weakest line on the way bears, and no more than was asked for (Pa). */
+  private double limit(Route route) {
+    double weakest =
+        route.lines().stream()
+            .mapToDouble(line -> line.material().bears())
+            .min()
+            .orElse(wish.pressure());
+    return Math.min(wish.pressure(), weakest);
   }
 
   /** What a full belly first loses where the pressure exceeds its height (m³). */

@@ -1,20 +1,23 @@
 package fernwort.core.cold;
 
+import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
+import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Which one more thing to turn, take off or take out would let more water out: each is tried by
- * draining the rig with it.
+ * Which one more thing to do would get more water out: what is turned, taken off or leaned is tried
+ * by draining the rig with it.
  */
 public final class Helping {
 
@@ -23,16 +26,83 @@ public final class Helping {
 
   private Helping() {}
 
-  /** Returns for each line and part whose water one turn lets out the turn that lets most out. */
-  public static Map<String, Procedure.Turn> turns(Plumbing plumbing, Wintering now) {
-    Map<String, Procedure.Turn> best = new HashMap<>();
-    Map<String, Double> most = new HashMap<>();
+  /**
+   * Returns for each line and part that keeps water what would get most of it out: one turn, else
+   * another slope, else a burst of air, or a cup of antifreeze in a trap.
+   *
+   * @param cold what it shall stand (K)
+   */
+  public static Map<String, Act> acts(Plumbing plumbing, Wintering now, double cold) {
+    Best best = new Best(plumbing, now);
     Levels levels = Levels.of(plumbing, now.state());
     for (Procedure.Turn turn : candidates(plumbing, now)) {
-      Wintering after = after(plumbing, now, levels, turn);
+      best.take(new Act.Put(turn.part(), turn.position()), after(plumbing, now, levels, turn));
+    }
+    Map<String, Act> acts = new HashMap<>(best.acts);
+    Best leaning = new Best(plumbing, now);
+    for (Slope slope : Opening.slopes()) {
+      leaning.take(new Act.Tilt(slope.pitch(), slope.roll()), Draining.of(plumbing, now.on(slope)));
+    }
+    leaning.acts.forEach(acts::putIfAbsent);
+    for (Part part : plumbing.rig().parts()) {
+      if (now.wetness().body(part.id()) > WORTHWHILE) {
+        byHand(part, cold).ifPresent(act -> acts.putIfAbsent(part.id(), act));
+      }
+    }
+    for (Line line : plumbing.rig().lines()) {
+      if (now.wetness().volume(line) > WORTHWHILE) {
+        acts.putIfAbsent(line.id(), new Act.Blown(List.of(line.id()), List.of()));
+      }
+    }
+    return acts;
+  }
+
+  /** What gets the water out of a body that neither a turn nor a slope empties. */
+  private static Optional<Act> byHand(Part part, double cold) {
+    Act air = new Act.Blown(List.of(), List.of(part.id()));
+    return switch (part.kind()) {
+      case Kind.DrainTrap _ -> Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
+      case Kind.CheckValve _, Kind.Regulator _, Kind.Valve _, Kind.Fixture _ -> Optional.of(air);
+      case Kind.Heater k when k.works() == Kind.Heater.Type.INSTANT -> Optional.of(air);
+      case Kind.Fitting _,
+          Kind.Heater _,
+          Kind.Pump _,
+          Kind.Macerator _,
+          Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.PortableContainer _,
+          Kind.Plug _,
+          Kind.Tank _ ->
+          Optional.empty();
+    };
+  }
+
+  /** The least share of glycol, in steps of a twentieth, that stands a cold (K). */
+  private static double strength(double cold) {
+    double strength = 0.05;
+    while (strength < 0.6 && !FreezingPoint.stands(strength, cold)) {
+      strength += 0.05;
+    }
+    return strength;
+  }
+
+  /** The act that lets most out of each line and part. */
+  private static final class Best {
+
+    private final Plumbing plumbing;
+    private final Wintering now;
+    private final Map<String, Act> acts = new HashMap<>();
+    private final Map<String, Double> most = new HashMap<>();
+
+    private Best(Plumbing plumbing, Wintering now) {
+      this.plumbing = plumbing;
+      this.now = now;
+    }
+
+    private void take(Act act, Wintering after) {
       for (Line line : plumbing.rig().lines()) {
-        double less = now.wetness().volume(line) - after.wetness().volume(line);
-        keep(line.id(), less, turn, most, best);
+        keep(line.id(), now.wetness().volume(line) - after.wetness().volume(line), act);
       }
       for (Part part : plumbing.rig().parts()) {
         double less =
@@ -40,21 +110,15 @@ public final class Helping {
                 - after.wetness().body(part.id())
                 + now.state().volume(part.id())
                 - after.state().volume(part.id());
-        keep(part.id(), less, turn, most, best);
+        keep(part.id(), less, act);
       }
     }
-    return best;
-  }
 
-  private static void keep(
-      String id,
-      double less,
-      Procedure.Turn turn,
-      Map<String, Double> most,
-      Map<String, Procedure.Turn> best) {
-    if (less > most.getOrDefault(id, WORTHWHILE)) {
-      most.put(id, less);
-      best.put(id, turn);
+    private void keep(String id, double less, Act act) {
+      if (less > most.getOrDefault(id, WORTHWHILE)) {
+        most.put(id, less);
+        acts.put(id, act);
+      }
     }
   }
 

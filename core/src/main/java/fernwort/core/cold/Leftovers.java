@@ -29,14 +29,13 @@ public final class Leftovers {
   private final Wintering now;
   private final double cold;
   private final Regions regions;
-  private final Map<String, Procedure.Turn> turns;
+  private final Map<String, Act> helps;
 
-  private Leftovers(
-      Plumbing plumbing, Wintering now, double cold, Map<String, Procedure.Turn> turns) {
+  private Leftovers(Plumbing plumbing, Wintering now, double cold, Map<String, Act> helps) {
     this.plumbing = plumbing;
     this.now = now;
     this.cold = cold;
-    this.turns = turns;
+    this.helps = helps;
     regions = new Regions(plumbing, now);
   }
 
@@ -51,9 +50,9 @@ public final class Leftovers {
     return new Leftovers(plumbing, now, cold, Map.of()).all();
   }
 
-  /** Returns what is left, each with the one thing that would let more of it out, if one does. */
-  public static List<Remaining> withTurns(Plumbing plumbing, Wintering now, double cold) {
-    return new Leftovers(plumbing, now, cold, Helping.turns(plumbing, now)).all();
+  /** Returns what is left, each with the one thing that would get more of it out, if one does. */
+  public static List<Remaining> withHelp(Plumbing plumbing, Wintering now, double cold) {
+    return new Leftovers(plumbing, now, cold, Helping.acts(plumbing, now, cold)).all();
   }
 
   private List<Remaining> all() {
@@ -91,7 +90,7 @@ public final class Leftovers {
         harm,
         Saying.words(how),
         Saying.words(mend),
-        Optional.ofNullable(turns.get(id)));
+        Optional.ofNullable(helps.get(id)));
   }
 
   private Remaining line(Line line, double volume) {
@@ -125,18 +124,11 @@ public final class Leftovers {
               line.id(),
               Leftover.Kind.LINE,
               volume,
-              isRigid(line) ? Harm.WARNING : Harm.NONE,
-              isRigid(line)
+              !line.material().stretches() ? Harm.WARNING : Harm.NONE,
+              !line.material().stretches()
                   ? "a pocket in a low spot with air beside it; a rigid line may split there"
                   : "a pocket in a low spot with air beside it; this line stretches",
               "Lift the low spot, park the other way, or blow it out");
-    };
-  }
-
-  private static boolean isRigid(Line line) {
-    return switch (line.material()) {
-      case COPPER, STAINLESS, RIGID_PVC -> true;
-      case PEX, POLYETHYLENE, PVC_HOSE, SILICONE_HOSE -> false;
     };
   }
 

@@ -15,7 +15,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /** Everything opened that lets air in or water out, on the slope that leaves least. */
-final class Opening {
+public final class Opening {
 
   /** Slopes that a wheel on a block or a kerb gives (degrees). */
   private static final double[] PITCHES = {0, 2, -2, 4, -4};
@@ -65,17 +65,25 @@ final class Opening {
   private Slope best(Function<Slope, Wintering> after) {
     Slope best = sheet.now().state().slope();
     double least = weight(after.apply(best));
-    for (double pitch : PITCHES) {
-      for (double roll : ROLLS) {
-        Slope slope = new Slope(pitch, roll);
-        double weight = weight(after.apply(slope));
-        if (weight < least - WORTH_A_SLOPE) {
-          least = weight;
-          best = slope;
-        }
+    for (Slope slope : slopes()) {
+      double weight = weight(after.apply(slope));
+      if (weight < least - WORTH_A_SLOPE) {
+        least = weight;
+        best = slope;
       }
     }
     return best;
+  }
+
+  /** The slopes that are tried. */
+  static List<Slope> slopes() {
+    List<Slope> slopes = new ArrayList<>();
+    for (double pitch : PITCHES) {
+      for (double roll : ROLLS) {
+        slopes.add(new Slope(pitch, roll));
+      }
+    }
+    return slopes;
   }
 
   private Wintering trial(Wintering from, Slope slope, List<Procedure.Turn> turns) {
@@ -112,7 +120,7 @@ final class Opening {
   }
 
   /** A slope in words: "nose up by 2°, level across". */
-  static String said(Slope slope) {
+  public static String said(Slope slope) {
     String along =
         slope.pitch() == 0
             ? "level along"

@@ -12,7 +12,7 @@ import java.util.Optional;
  * @param harm what it does when it freezes
  * @param how how it stands there, in a sentence
  * @param mend how to get it out, in a sentence
- * @param turn the one thing to turn, take off or take out that lets more of it out, if one does
+ * @param help the one thing to do that gets more of it out, or lets it stand the cold, if one does
  */
 public record Remaining(
     String id,
@@ -21,4 +21,4 @@ public record Remaining(
     Harm harm,
     Saying how,
     Saying mend,
-    Optional<Procedure.Turn> turn) {}
+    Optional<Act> help) {}

@@ -25,7 +25,7 @@ public final class Schools {
 
   /** Prepares the schools of a rig. */
   public static Schools of(Plans plans) {
-    return new Schools(plans.plumbing(), plans);
+    return new Schools(plans.plumbing(), plans.brief());
   }
 
   /** Returns what all schools make of a rig as it stands. */
@@ -78,7 +78,7 @@ public final class Schools {
     }
     carryIndoors(sheet);
     Wintering after = sheet.now();
-    List<Remaining> left = Leftovers.withTurns(plumbing, after, wish.cold());
+    List<Remaining> left = Leftovers.withHelp(plumbing, after, wish.cold());
     forgotten(sheet, left);
     double litres = sheet.steps().stream().mapToDouble(WinterStep::litres).sum();
     String weakest =

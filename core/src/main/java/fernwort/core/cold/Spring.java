@@ -70,7 +70,7 @@ public final class Spring {
    * @param before how its handles stood before
    */
   public static WinterPlan of(Plans plans, Wintering autumn, Setting before) {
-    return new Spring(plans, autumn, before).plan(autumn);
+    return new Spring(plans.brief(), autumn, before).plan(autumn);
   }
 
   private WinterPlan plan(Wintering autumn) {

@@ -77,10 +77,22 @@ public final class Shelter {
     return Math.max(8, 5.7 + 3.8 * wind);
   }
 
+  /**
+   * Returns what a body loses.
+   *
+   * @param all what all bodies of its place lose per kelvin (W/K), which share its pad or duct by
+   *     that
+   */
   static Cooling body(
-      Plumbing plumbing, Part part, double volume, Place place, Tonight.Asked asked) {
+      Plumbing plumbing, Part part, double volume, Place place, double all, Tonight.Asked asked) {
+    double own = conductance(plumbing, part, place, asked);
+    return new Cooling(volume, own, place.heating().orElse(0.0) * own / Math.max(own, all));
+  }
+
+  /** Returns what a body loses per kelvin (W/K). */
+  static double conductance(Plumbing plumbing, Part part, Place place, Tonight.Asked asked) {
     double wind = isOpen(plumbing.rig(), place) ? asked.wind() : 0;
-    double holds = volume;
+    double holds = part.volume();
     double wall = 0.003;
     if (part.kind() instanceof Kind.Tank tank) {
       holds = plumbing.room(part.id()).capacity();
@@ -88,7 +100,7 @@ public final class Shelter {
     }
     double area = CUBE * Math.cbrt(holds * holds);
     double u = 1 / (1 / flat(wind) + wall / TANK_WALL);
-    return new Cooling(volume, area * u, place.heating().orElse(0.0));
+    return area * u;
   }
 
   /** Usual wall thicknesses (m). */

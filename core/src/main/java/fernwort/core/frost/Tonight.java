@@ -8,6 +8,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -163,16 +164,18 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
           all.add(line(line, asked));
         }
       }
+      Map<String, Double> places = new HashMap<>();
       for (Part part : plumbing.rig().parts()) {
-        double volume =
-            part.kind() instanceof Kind.Tank
-                ? now.state().volume(part.id())
-                : now.wetness().body(part.id());
-        boolean heats =
-            part.kind() instanceof Kind.Heater
-                && "on".equals(now.state().setting().positions().get(part.id()));
-        if (volume > 0 && !heats && !asked.drained().contains(part.id())) {
-          all.add(body(part, volume, asked));
+        if (cools(part, asked)) {
+          places.merge(
+              part.place(),
+              Shelter.conductance(plumbing, part, place(part.id()), asked),
+              Double::sum);
+        }
+      }
+      for (Part part : plumbing.rig().parts()) {
+        if (cools(part, asked)) {
+          all.add(body(part, places.getOrDefault(part.place(), 0.0), asked));
         }
       }
       all.sort(
@@ -193,9 +196,23 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
       return exposure(line.id(), line.label(), place, metre, line.length(), asked);
     }
 
-    private Exposure body(Part part, double volume, Asked asked) {
+    private double held(Part part) {
+      return part.kind() instanceof Kind.Tank
+          ? now.state().volume(part.id())
+          : now.wetness().body(part.id());
+    }
+
+    /** Tells whether a part holds water that nothing warms. */
+    private boolean cools(Part part, Asked asked) {
+      boolean heats =
+          part.kind() instanceof Kind.Heater
+              && "on".equals(now.state().setting().positions().get(part.id()));
+      return held(part) > 0 && !heats && !asked.drained().contains(part.id());
+    }
+
+    private Exposure body(Part part, double all, Asked asked) {
       Place place = place(part.id());
-      Cooling cooling = Shelter.body(plumbing, part, volume, place, asked);
+      Cooling cooling = Shelter.body(plumbing, part, held(part), place, all, asked);
       return exposure(part.id(), part.label(), place, cooling, 1, asked);
     }
 

@@ -44,17 +44,22 @@ public final class Plans {
   private final Waits waits;
   private final Troubles troubles;
 
-  private Plans(Plumbing plumbing) {
+  private Plans(Plumbing plumbing, Planner planner, Hydraulics hydraulics, boolean brief) {
     this.plumbing = plumbing;
-    planner = Planner.of(plumbing);
-    hydraulics = Hydraulics.of(plumbing);
-    waits = new Waits(plumbing, hydraulics);
+    this.planner = planner;
+    this.hydraulics = hydraulics;
+    waits = new Waits(plumbing, hydraulics, brief);
     troubles = new Troubles(plumbing);
   }
 
   /** Prepares a rig. */
   public static Plans of(Plumbing plumbing) {
-    return new Plans(plumbing);
+    return new Plans(plumbing, Planner.of(plumbing), Hydraulics.of(plumbing), false);
+  }
+
+  /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
+  public Plans brief() {
+    return new Plans(plumbing, planner, hydraulics, true);
   }
 
   /** Returns the prepared rig. */

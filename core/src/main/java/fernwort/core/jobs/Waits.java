@@ -69,8 +69,12 @@ final class Waits {
   private final Hydraulics rougher;
   private final Hydraulics primingEarly;
 
-  Waits(Plumbing plumbing, Hydraulics hydraulics) {
+  /** Whether only the expected time is asked for, and nothing of what comes after. */
+  private final boolean brief;
+
+  Waits(Plumbing plumbing, Hydraulics hydraulics, boolean brief) {
     this.plumbing = plumbing;
+    this.brief = brief;
     say = new WaitWords(plumbing);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
@@ -128,7 +132,7 @@ final class Waits {
     boolean known = end != End.ENDLESS && seconds > 0 && stage.harm().isEmpty();
     boolean warms = kind == Happening.Kind.HOT && end == End.SETTLED;
     boolean levels = until.what() == Job.Until.What.LEVEL;
-    List<Step.Then> then = stage.harm().isEmpty() ? after(until, stage) : List.of();
+    List<Step.Then> then = stage.harm().isEmpty() && !brief ? after(until, stage) : List.of();
     return new Step.Wait(
         until,
         say.words(until, ended.pump(), end == End.SETTLED && !warms && !levels),
@@ -310,6 +314,9 @@ final class Waits {
   }
 
   private Step.Span span(Aim aim, Happening.Kind kind, Simulation start, double middle) {
+    if (brief) {
+      return new Step.Span(middle, middle, middle);
+    }
     double low = seconds(start.with(smoother), kind, aim, middle);
     double high = seconds(start.with(rougher), kind, aim, middle);
     return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));

@@ -43,15 +43,36 @@ public record Line(
     this(id, label, from, to, bore, length, material, minorLoss, profile, Optional.empty());
   }
 
-  /** What a line is made of. */
+  /**
+   * What a line is made of, with what such lines bear at 20 °C where their print says nothing else
+   * (our estimate, the lower of usual ratings), and whether ice may stretch them.
+   */
   public enum Material {
-    PEX,
-    POLYETHYLENE,
-    PVC_HOSE,
-    SILICONE_HOSE,
-    RIGID_PVC,
-    COPPER,
-    STAINLESS
+    PEX(6e5, true),
+    POLYETHYLENE(6e5, true),
+    PVC_HOSE(3e5, true),
+    SILICONE_HOSE(1.5e5, true),
+    RIGID_PVC(6e5, false),
+    COPPER(10e5, false),
+    STAINLESS(10e5, false);
+
+    private final double bears;
+    private final boolean stretches;
+
+    Material(double bears, boolean stretches) {
+      this.bears = bears;
+      this.stretches = stretches;
+    }
+
+    /** Returns the gauge pressure that such a line bears (Pa). */
+    public double bears() {
+      return bears;
+    }
+
+    /** Tells whether it stretches when a pocket in it freezes, and seldom splits. */
+    public boolean stretches() {
+      return stretches;
+    }
   }
 
   public Line {

@@ -114,13 +114,13 @@ class BodiesTest {
     Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Strainer()));
     Wintering shut = after(plumbing, "cap off");
     assertThat(harm(plumbing, shut, "upper")).isEqualTo(Harm.DANGER);
-    List<Remaining> told = Leftovers.withTurns(plumbing, shut, COLD);
+    List<Remaining> told = Leftovers.withHelp(plumbing, shut, COLD);
     assertThat(told)
         .filteredOn(r -> r.id().equals("upper"))
         .singleElement()
         .satisfies(r -> {
           assertThat(r.how().toString()).contains("closed end");
-          assertThat(r.turn()).contains(new Procedure.Turn("top", "open"));
+          assertThat(r.help()).contains(new Act.Put("top", "open"));
         });
   }
 }

@@ -1,0 +1,85 @@
+package fernwort.core.frost;
+
+import fernwort.core.cold.Draining;
+import fernwort.core.cold.Wintering;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Motor;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A valve that opens by itself in the cold or without power, and what it lets out then.
+ *
+ * @param valve its part
+ * @param opensBelow temperature of its place below which it opens (K); none for one that minds only
+ *     its power
+ * @param opens when it does tonight (s), if ever
+ * @param loses what runs out of tanks, lines and bodies once it is open (m³)
+ */
+public record FrostValve(
+    Part valve, Optional<Double> opensBelow, OptionalDouble opens, double loses) {
+
+  /** A place's temperature is looked at so often (s). */
+  private static final double OFTEN = 60;
+
+  /** Returns the valves of a rig that open by themselves and are shut now, tonight. */
+  public static List<FrostValve> tonight(Plumbing plumbing, Wintering now, Tonight.Asked asked) {
+    List<FrostValve> found = new ArrayList<>();
+    for (Part part : plumbing.rig().parts()) {
+      Optional<Motor> motor =
+          part.kind() instanceof Kind.Valve valve ? valve.motor() : Optional.empty();
+      motor
+          .flatMap(Motor::unpowered)
+          .filter(open -> !open.equals(now.state().setting().of(part.id())))
+          .ifPresent(open -> {
+            Place place = plumbing.rig().place(part.place());
+            Curve air = Tonight.place(plumbing, place, asked);
+            Optional<Double> below = motor.flatMap(Motor::opensBelow);
+            found.add(
+                new FrostValve(
+                    part,
+                    below,
+                    below.map(t -> first(air, t)).orElse(OptionalDouble.empty()),
+                    loses(plumbing, now, part.id(), open)));
+          });
+    }
+    return found;
+  }
+
+  /** Returns what runs out of a rig when one valve opens, nothing else being touched (m³). */
+  public static double loses(Plumbing plumbing, Wintering now, String valve, String open) {
+    Wintering after = Draining.of(plumbing, now.with(plumbing.rig(), valve, open));
+    return held(plumbing.rig(), now) - held(plumbing.rig(), after);
+  }
+
+  private static double held(Rig rig, Wintering now) {
+    double held = 0;
+    for (Part tank : rig.tanks().toList()) {
+      held += now.state().volume(tank.id());
+    }
+    for (Line line : rig.lines()) {
+      held += now.wetness().volume(line);
+    }
+    for (Part part : rig.parts()) {
+      held += now.wetness().body(part.id());
+    }
+    return held;
+  }
+
+  private static OptionalDouble first(Curve air, double below) {
+    double begin = air.times().getFirst();
+    for (double t = 0; t <= air.length(); t += OFTEN) {
+      if (air.at(begin + t) < below) {
+        return OptionalDouble.of(t);
+      }
+    }
+    return OptionalDouble.empty();
+  }
+}

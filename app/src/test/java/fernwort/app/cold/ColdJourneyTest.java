@@ -63,6 +63,10 @@ class ColdJourneyTest {
     assertThat(page.locator("#asleep")).containsText("Strainer");
     assertThat(page.locator("#asleep")).containsText("Wake it first");
 
+    COPY.visit("/rigs/marginalia/cold/tag");
+    assertThat(page.locator("#tag")).containsText("Sediment filter: bowl off");
+    assertThat(Axe.violations(page)).isEmpty();
+
     COPY.visit("/rigs/marginalia/cold/spring");
     assertThat(page.locator("main")).containsText("Sediment filter: bowl on");
     page.locator("#begin").click();
@@ -121,6 +125,7 @@ class ColdJourneyTest {
         List.of(
             "/rigs/tern/cold",
             "/rigs/tern/cold/school/antifreeze",
+            "/rigs/marginalia/cold/school/fall/forgotten",
             "/rigs/tern/cold/left",
             "/rigs/tern/cold/tonight",
             "/rigs/tern/cold/spring")) {

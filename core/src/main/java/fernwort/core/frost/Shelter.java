@@ -77,18 +77,6 @@ public final class Shelter {
     return Math.max(8, 5.7 + 3.8 * wind);
   }
 
-  /**
-   * Returns what a body loses.
-   *
-   * @param all what all bodies of its place lose per kelvin (W/K), which share its pad or duct by
-   *     that
-   */
-  static Cooling body(
-      Plumbing plumbing, Part part, double volume, Place place, double all, Tonight.Asked asked) {
-    double own = conductance(plumbing, part, place, asked);
-    return new Cooling(volume, own, place.heating().orElse(0.0) * own / Math.max(own, all));
-  }
-
   /** Returns what a body loses per kelvin (W/K). */
   static double conductance(Plumbing plumbing, Part part, Place place, Tonight.Asked asked) {
     double wind = isOpen(plumbing.rig(), place) ? asked.wind() : 0;

@@ -164,19 +164,18 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
           all.add(line(line, asked));
         }
       }
-      Map<String, Double> places = new HashMap<>();
+      List<Body> bodies = new ArrayList<>();
+      Map<String, Double> losses = new HashMap<>();
       for (Part part : plumbing.rig().parts()) {
         if (cools(part, asked)) {
-          places.merge(
-              part.place(),
-              Shelter.conductance(plumbing, part, place(part.id()), asked),
-              Double::sum);
+          Place place = plumbing.rig().place(part.place());
+          Body body = new Body(part, place, Shelter.conductance(plumbing, part, place, asked));
+          bodies.add(body);
+          losses.merge(place.id(), body.loss(), Double::sum);
         }
       }
-      for (Part part : plumbing.rig().parts()) {
-        if (cools(part, asked)) {
-          all.add(body(part, places.getOrDefault(part.place(), 0.0), asked));
-        }
+      for (Body body : bodies) {
+        all.add(body(body, losses.getOrDefault(body.place().id(), 0.0), asked));
       }
       all.sort(
           Comparator.comparingDouble((Exposure e) -> e.zero().orElse(Double.MAX_VALUE))
@@ -210,10 +209,19 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
       return held(part) > 0 && !heats && !asked.drained().contains(part.id());
     }
 
-    private Exposure body(Part part, double all, Asked asked) {
-      Place place = place(part.id());
-      Cooling cooling = Shelter.body(plumbing, part, held(part), place, all, asked);
-      return exposure(part.id(), part.label(), place, cooling, 1, asked);
+    /** A part's own water: what it loses per kelvin (W/K). */
+    private record Body(Part part, Place place, double loss) {}
+
+    /** The pad or duct of a place warms all bodies in it, each by what it loses. */
+    private Exposure body(Body body, double all, Asked asked) {
+      double heating = body.place().heating().orElse(0.0) * body.loss() / all;
+      return exposure(
+          body.part().id(),
+          body.part().label(),
+          body.place(),
+          new Cooling(held(body.part()), body.loss(), heating),
+          1,
+          asked);
     }
 
     private Exposure exposure(

@@ -75,6 +75,36 @@ class SchoolsTest {
   }
 
   @Test
+  void aForgottenPlugOrBowlIsToldWithWhatItKeeps() {
+    DemoRig van = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(van.rig());
+    double cold = WinterWish.USUAL.cold();
+    WinterPlan plan =
+        Schools.of(Plans.of(plumbing))
+            .plan(School.FALL, Filled.of(plumbing, van.state()), WinterWish.USUAL);
+    List<Forgotten> forgotten = Forgotten.of(plumbing, plan, cold);
+    assertThat(forgotten)
+        .isSortedAccordingTo(java.util.Comparator.comparingLong(Forgotten::dangers).reversed());
+    for (Part part : van.rig().parts()) {
+      boolean bowl = part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer;
+      if (bowl) {
+        Forgotten left =
+            forgotten.stream()
+                .filter(f ->
+                    plan.steps().get(f.step()).act() instanceof Act.Put put
+                        && put.part().equals(part.id())
+                        && put.position().equals(Kind.OFF))
+                .findFirst()
+                .orElseThrow();
+        assertThat(left.keeps())
+            .filteredOn(r -> r.id().equals(part.id()))
+            .singleElement()
+            .satisfies(r -> assertThat(r.harm()).isEqualTo(Harm.DANGER));
+      }
+    }
+  }
+
+  @Test
   void nothingThatPeopleForgetIsMissing() {
     DemoRig tern = DemoRig.all().getLast();
     Plumbing plumbing = Plumbing.of(tern.rig());

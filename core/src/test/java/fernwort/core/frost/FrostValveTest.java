@@ -1,0 +1,81 @@
+package fernwort.core.frost;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.Wintering;
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Motor;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** A tap above a heater's frost valve that opens at 5 °C. */
+class FrostValveTest {
+
+  private static final double FIVE = 278.15;
+  private static final double HOUR = 3600;
+
+  private static final Plumbing PLUMBING = Plumbing.of(rig(Optional.of(FIVE)));
+
+  private static Rig rig(Optional<Double> below) {
+    Kind.TwoWayValve plain = (Kind.TwoWayValve) Fittings.twoWay(90);
+    String open = plain.opened().orElseThrow().id();
+    return CaseRigs.rig()
+        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+        .part(
+            "frost",
+            "Frost valve",
+            1,
+            0,
+            0.6,
+            new Kind.TwoWayValve(
+                plain.stops(), Optional.of(new Motor(Optional.of(open), 1, below))))
+        .part("end", "Drain", 1, 0, 0.2, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+        .line("upper", "Upper", "top.cold > frost.a", 12, 1.2, Material.PEX, 1)
+        .line("lower", "Lower", "frost.b > end.in", 12, 0.4, Material.PEX, 1)
+        .build();
+  }
+
+  private static Wintering full(String tap) {
+    State rest = new State(PLUMBING.rig().atRest(), Map.of(), Slope.LEVEL).with("top", tap);
+    return Filled.of(PLUMBING, rest);
+  }
+
+  private static List<FrostValve> night(Wintering now, double lowest) {
+    Curve curve = new Curve(List.of(0.0, 10 * HOUR), List.of(283.15, lowest));
+    return FrostValve.tonight(
+        PLUMBING, now, new Tonight.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()));
+  }
+
+  @Test
+  void itOpensWhenItsPlaceIsAsColdAsItsThermostatSays() {
+    FrostValve valve = night(full("open"), 263.15).getFirst();
+    assertThat(valve.opensBelow()).contains(FIVE);
+    assertThat(valve.opens()).isPresent();
+    Curve straight = new Curve(List.of(0.0, 10 * HOUR), List.of(283.15, 263.15));
+    Place box = PLUMBING.rig().place(valve.valve().place());
+    Curve place = straight.sheltered(Shelter.share(PLUMBING.rig(), box), 283.15);
+    assertThat(place.at(valve.opens().getAsDouble())).isCloseTo(FIVE, within(0.1));
+    assertThat(night(full("open"), 282.15).getFirst().opens()).isEmpty();
+  }
+
+  @Test
+  void whatRunsOutIsWhatHasAirBehindIt() {
+    double upper = PLUMBING.rig().lines().getFirst().volume();
+    assertThat(night(full("open"), 263.15).getFirst().loses())
+        .isCloseTo(upper, within(0.6 * upper));
+    assertThat(night(full("shut"), 263.15).getFirst().loses()).isLessThan(0.5 * upper);
+  }
+}

@@ -20,15 +20,20 @@ public final class Reference {
 
   /** Returns the cases whose names begin with one of these; fails when there is none. */
   public static Stream<JsonNode> cases(String... prefixes) {
-    try (InputStream in = Reference.class.getResourceAsStream("/reference/cases.json")) {
+    List<JsonNode> chosen =
+        all("cases.json").stream()
+            .filter(c -> Stream.of(prefixes).anyMatch(p -> c.get("id").asString().startsWith(p)))
+            .toList();
+    assertThat(chosen).isNotEmpty();
+    return chosen.stream();
+  }
+
+  /** Returns all cases of a file. */
+  public static List<JsonNode> all(String file) {
+    try (InputStream in = Reference.class.getResourceAsStream("/reference/" + file)) {
       List<JsonNode> all = new ArrayList<>();
       new JsonMapper().readTree(in).forEach(all::add);
-      List<JsonNode> chosen =
-          all.stream()
-              .filter(c -> Stream.of(prefixes).anyMatch(p -> c.get("id").asString().startsWith(p)))
-              .toList();
-      assertThat(chosen).isNotEmpty();
-      return chosen.stream();
+      return all;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -1,0 +1,163 @@
+package fernwort.core.budget;
+
+import fernwort.core.diary.Entry;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.sizing.Habits;
+import fernwort.core.tank.TankFigures;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What is learnt from the log of a rig by a time: what people use, when fresh water ends, when gray
+ * is full, and what does not fit.
+ *
+ * @param at when it is asked (s since 1970)
+ * @param crew who is on board when
+ * @param fresh what is learnt of fresh water
+ * @param gray what is learnt of gray water, where the rig has a tank for it
+ * @param entered what a person was said to use in a day (m³)
+ * @param enough whether enough was read to go by what is learnt
+ * @param oddities what does not fit, the weightiest first
+ */
+public record Budget(
+    double at,
+    Crew crew,
+    Learnt fresh,
+    Optional<Learnt> gray,
+    double entered,
+    boolean enough,
+    List<Oddity> oddities) {
+
+  /** What is older is not looked at: people and weather change. */
+  public static final Duration MEMORY = Duration.ofDays(28);
+
+  /** So many looks are needed before what is learnt is gone by. */
+  private static final int FEWEST = 3;
+
+  /** They have to lie so far apart (s). */
+  private static final double APART = 18 * 3600;
+
+  /** Where habits say that nobody uses anything, somebody does (m³ a person-day). */
+  private static final double LEAST = 1e-3;
+
+  /** Days have their shape where people are. */
+  public record Asked(Slope slope, Habits habits, ZoneId zone, Instant at) {}
+
+  /**
+   * Learns from entries, in any order; those after the time asked tell of plans only: who will be
+   * on board.
+   */
+  public static Budget of(Plumbing plumbing, Collection<Entry> entries, Asked asked) {
+    Instant oldest = asked.at().minus(MEMORY);
+    List<Entry> recent = entries.stream().filter(e -> isRecent(e, oldest)).toList();
+    Habits habits = asked.habits();
+    double entered = Math.max(LEAST, habits.freshPerDay() / Math.max(1, habits.people()));
+    double at = Facts.seconds(asked.at());
+    DayShape shape = DayShape.in(asked.zone());
+    List<Fact> freshFacts = Facts.of(plumbing, Contents.FRESH, asked.slope(), recent);
+    Crew crew = Crew.of(shape, habits.people(), freshFacts);
+    Store fresh = fresh(plumbing, asked.slope());
+    Learnt freshLearnt = Learnt.of(fresh, crew, freshFacts, entered, at);
+    double said = lastEstimate(freshFacts, at).orElse(entered);
+    double share = habits.freshPerDay() > 0 ? habits.grayPerDay() / habits.freshPerDay() : 1;
+    Optional<Learnt> gray =
+        store(plumbing, asked.slope())
+            .map(s ->
+                Learnt.of(
+                    s,
+                    crew,
+                    withoutEstimates(Facts.of(plumbing, Contents.GRAY, asked.slope(), recent)),
+                    Math.max(LEAST, share * freshLearnt.rate().expected()),
+                    at));
+    return new Budget(
+        at,
+        crew,
+        freshLearnt,
+        gray,
+        said,
+        isEnough(freshFacts, at),
+        Oddity.of(new Oddity.Looked(fresh, crew, shape, freshFacts, freshLearnt, at)));
+  }
+
+  /** Who is on board counts however long ago it was noted. */
+  private static boolean isRecent(Entry entry, Instant oldest) {
+    return switch (entry.what()) {
+      case Entry.People _, Entry.Away _ -> true;
+      case Entry.Reading _,
+          Entry.Fill _,
+          Entry.Dump _,
+          Entry.Haul _,
+          Entry.Sanitize _,
+          Entry.Upkeep _,
+          Entry.Note _ ->
+          entry.at().isAfter(oldest);
+    };
+  }
+
+  private static Optional<Double> lastEstimate(List<Fact> facts, double at) {
+    return facts.stream()
+        .filter(f -> f.at() <= at)
+        .filter(Fact.Estimate.class::isInstance)
+        .map(f -> ((Fact.Estimate) f).perPersonDay())
+        .reduce((a, b) -> b);
+  }
+
+  private static List<Fact> withoutEstimates(List<Fact> facts) {
+    return facts.stream().filter(f -> !(f instanceof Fact.Estimate)).toList();
+  }
+
+  private static boolean isEnough(List<Fact> facts, double at) {
+    double[] looks =
+        facts.stream()
+            .filter(f -> f instanceof Fact.Seen && f.at() <= at)
+            .mapToDouble(Fact::at)
+            .toArray();
+    return looks.length >= FEWEST && looks[looks.length - 1] - looks[0] >= APART;
+  }
+
+  /** Returns the fresh water of a rig as one store, on a slope. */
+  public static Store fresh(Plumbing plumbing, Slope slope) {
+    double capacity = 0;
+    double stranded = 0;
+    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      TankFigures figures = figures(plumbing, tank, slope);
+      capacity += figures.capacity() - figures.unreachable();
+      stranded += figures.stranded();
+    }
+    return new Store(capacity, stranded, false);
+  }
+
+  private static Optional<Store> store(Plumbing plumbing, Slope slope) {
+    List<Part> tanks = plumbing.rig().tanks(Contents.GRAY).toList();
+    double capacity = 0;
+    for (Part tank : tanks) {
+      TankFigures figures = figures(plumbing, tank, slope);
+      capacity += figures.capacity() - figures.unreachable();
+    }
+    return tanks.isEmpty() ? Optional.empty() : Optional.of(new Store(capacity, capacity, true));
+  }
+
+  private static TankFigures figures(Plumbing plumbing, Part tank, Slope slope) {
+    return TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
+  }
+
+  /** Returns when the first of the two ends (s since 1970). */
+  public Range ends() {
+    Range ends = fresh.ends();
+    if (gray.isEmpty() || !gray.get().isKnown()) {
+      return ends;
+    }
+    Range full = gray.get().ends();
+    return new Range(
+        Math.min(ends.low(), full.low()),
+        Math.min(ends.expected(), full.expected()),
+        Math.min(ends.high(), full.high()));
+  }
+}

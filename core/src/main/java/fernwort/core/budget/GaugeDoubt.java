@@ -1,0 +1,83 @@
+package fernwort.core.budget;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.tank.TankRoom;
+
+/** How far off a look into a tank is, by what one looks with. */
+public final class GaugeDoubt {
+
+  /** Of a stick or a sight tube (m, standard deviation; our estimate). */
+  static final double STICK = 5e-3;
+
+  /** Of a tank that was filled until it ran over, as a share of it. */
+  static final double FULL = 0.01;
+
+  /** Of what was poured in by can or meter, as a share of it. */
+  static final double POURED = 0.05;
+
+  /** Of a level that nobody saw, only reckoned, as a share of the tank. */
+  static final double RECKONED = 0.05;
+
+  /** Of a share guessed by eye or by a gauge of unknown kind, as a share of the tank. */
+  static final double GUESSED = 0.05;
+
+  private static final double SAME = 0.02;
+
+  private GaugeDoubt() {}
+
+  /** Returns the standard deviation of what a step of a sender stands for: anything within it. */
+  static double step(double step) {
+    return step / Math.sqrt(12);
+  }
+
+  /**
+   * Returns a look into a tank.
+   *
+   * @param at when (s since 1970)
+   * @param volume what was seen (m³)
+   * @param reckoned whether nobody looked, and it was only reckoned
+   */
+  public static Fact.Seen seen(
+      Plumbing plumbing, Part tank, double at, double volume, boolean reckoned) {
+    Kind.Tank kind = (Kind.Tank) tank.kind();
+    TankRoom room = plumbing.room(tank.id());
+    double capacity = room.capacity();
+    Gauge gauge = kind.gauge();
+    if (reckoned) {
+      return new Fact.Seen(at, volume, RECKONED * capacity, false);
+    }
+    return switch (gauge.kind()) {
+      case SENDER -> {
+        double nearest = nearestStep(room, gauge, volume);
+        double step = capacity / gauge.steps();
+        yield Math.abs(nearest - volume) < SAME * capacity
+            ? new Fact.Seen(at, volume, step(step), true)
+            : new Fact.Seen(at, volume, stick(room, volume), false);
+      }
+      case STICK, SIGHT -> new Fact.Seen(at, volume, stick(room, volume), false);
+      case NONE -> new Fact.Seen(at, volume, GUESSED * capacity, false);
+    };
+  }
+
+  private static double nearestStep(TankRoom room, Gauge gauge, double volume) {
+    double depth = room.highest(Slope.LEVEL);
+    double nearest = 0;
+    for (int step = 1; step <= gauge.steps(); step++) {
+      double shown = room.volumeBelow(depth * step / gauge.steps(), Slope.LEVEL);
+      nearest = Math.abs(shown - volume) < Math.abs(nearest - volume) ? shown : nearest;
+    }
+    return nearest;
+  }
+
+  /** What a few millimetres on a stick are at some level (m³). */
+  private static double stick(TankRoom room, double volume) {
+    double level = room.level(volume, Slope.LEVEL);
+    double above = room.volumeBelow(level + STICK, Slope.LEVEL);
+    double below = room.volumeBelow(level - STICK, Slope.LEVEL);
+    return Math.max((above - below) / 2, 1e-4);
+  }
+}

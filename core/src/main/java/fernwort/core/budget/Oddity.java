@@ -1,0 +1,144 @@
+package fernwort.core.budget;
+
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * Something in the log that does not fit the rest.
+ *
+ * @param kind what it looks like
+ * @param from since when (s since 1970)
+ * @param to until when (s since 1970)
+ * @param volume how much (m³)
+ * @param words what was seen
+ * @param look what to look at first
+ */
+public record Oddity(Kind kind, double from, double to, double volume, Saying words, Saying look) {
+
+  /** What it looks like. */
+  public enum Kind {
+    /** Water goes while nobody uses it. */
+    LEAK,
+    /** The water rose, and nobody noted a fill. */
+    UNNOTED_FILL,
+    /** A gauge shows another amount than was filled in. */
+    GAUGE
+  }
+
+  /** What is further off than so many standard deviations does not fit. */
+  private static final double FAR = 3;
+
+  /** Less than this is not worth a word (m³). */
+  private static final double LITTLE = 3e-3;
+
+  /** Two looks with a fill between them belong to it when they are no longer apart (s). */
+  private static final double ABOUT = 3 * 3600;
+
+  /** Nobody sleeps longer between two looks (s). */
+  private static final double A_NIGHT = 13 * 3600;
+
+  /** What is used at night or away by those who use something (share of the rest). */
+  private static final double MOSTLY = 0.35;
+
+  /** What is looked at. */
+  record Looked(
+      Store store, Crew crew, DayShape shape, List<Fact> facts, Learnt learnt, double at) {}
+
+  /** Returns what does not fit, the weightiest first. */
+  static List<Oddity> of(Looked looked) {
+    List<Fact> levels =
+        looked.facts().stream()
+            .filter(f -> f.at() <= looked.at())
+            .filter(f -> f instanceof Fact.Seen || f instanceof Fact.Set || f instanceof Fact.Added)
+            .sorted(Comparator.comparingDouble(Fact::at))
+            .toList();
+    List<Oddity> found = new ArrayList<>();
+    for (int i = 1; i < levels.size(); i++) {
+      if (levels.get(i - 1) instanceof Fact.Seen a && levels.get(i) instanceof Fact.Seen b) {
+        between(looked, a, b, found);
+      }
+      if (i > 1
+          && levels.get(i - 2) instanceof Fact.Seen a
+          && levels.get(i - 1) instanceof Fact.Added filled
+          && levels.get(i) instanceof Fact.Seen b) {
+        filled(looked, a, filled, b, found);
+      }
+    }
+    found.sort(Comparator.comparingDouble(Oddity::volume).reversed());
+    return found;
+  }
+
+  /** What went, or came, between two looks with nothing noted between them. */
+  private static void between(Looked looked, Fact.Seen a, Fact.Seen b, List<Oddity> found) {
+    double rate = looked.learnt().rate().expected();
+    double days = looked.crew().days(a.at(), b.at());
+    double expected = looked.store().sign() * rate * days;
+    double doubt =
+        Math.hypot(
+            Math.hypot(a.doubt(), b.doubt()),
+            Learnt.DAYS_DIFFER * rate * Math.sqrt(days * Math.max(1, looked.crew().at(a.at()))));
+    double off = b.volume() - a.volume() - expected;
+    double against = looked.store().sign() * off;
+    if (-against > FAR * doubt && -against > LITTLE && days >= 0) {
+      found.add(
+          new Oddity(
+              Kind.UNNOTED_FILL,
+              a.at(),
+              b.at(),
+              -against,
+              looked.store().gains()
+                  ? Saying.of("{} of gray went, and no dump is noted", Amount.volume(-against))
+                  : Saying.of("{} came in, and no fill is noted", Amount.volume(-against)),
+              Saying.of(
+                  "Note it, so that what it cost and where it came from is known; or it"
+                      + " was a slope, or water that sloshed.")));
+    } else if (isQuiet(looked, a.at(), b.at()) && against > FAR * doubt && against > LITTLE) {
+      found.add(
+          new Oddity(
+              Kind.LEAK,
+              a.at(),
+              b.at(),
+              against,
+              Saying.of("{} went while nobody was to use any", Amount.volume(against)),
+              Saying.of(
+                  "Look first at taps and toilet that run, then under the tank's drain, the pump"
+                      + " and its joints, and for a hose that hangs lower than the tank: it"
+                      + " siphons. A look on another slope, or after a drive, shows the same.")));
+    }
+  }
+
+  /** Tells whether two times lie in one night, or all were away between them for the most part. */
+  private static boolean isQuiet(Looked looked, double from, double to) {
+    boolean away = looked.crew().isAway(from + 1) && looked.crew().isAway(to - 1);
+    boolean night =
+        to - from < A_NIGHT
+            && looked.shape().between(from, to) < MOSTLY * (to - from) / 86_400
+            && (looked.shape().isNight(from) || looked.shape().isNight(to));
+    return away || night;
+  }
+
+  private static void filled(
+      Looked looked, Fact.Seen a, Fact.Added filled, Fact.Seen b, List<Oddity> found) {
+    double doubt = Math.hypot(Math.hypot(a.doubt(), b.doubt()), filled.doubt());
+    double shows = b.volume() - a.volume();
+    double off = shows - filled.volume();
+    if (b.at() - a.at() < ABOUT && Math.abs(off) > FAR * doubt && Math.abs(off) > LITTLE) {
+      found.add(
+          new Oddity(
+              Kind.GAUGE,
+              a.at(),
+              b.at(),
+              Math.abs(off),
+              Saying.of(
+                  "{} were filled in, and the gauge shows {} more",
+                  Amount.volume(filled.volume()),
+                  Amount.volume(shows)),
+              Saying.of(
+                  "Calibrate the gauge by known jugs, level the rig, or look for where the water"
+                      + " went while it was filled.")));
+    }
+  }
+}

@@ -1,0 +1,246 @@
+package fernwort.core.diary;
+
+import fernwort.core.say.Refusal;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * Something that was noted about the water of a rig.
+ *
+ * @param id unique name
+ * @param at when it was so
+ * @param what what was noted
+ */
+public record Entry(String id, Instant at, What what) {
+
+  private static final double MOST_VOLUME = 1000;
+  private static final int MOST_PEOPLE = 50;
+  private static final BigDecimal DEAREST = BigDecimal.valueOf(1_000_000);
+
+  /** The kinds of what can be noted. */
+  public enum Kind {
+    READING("Read"),
+    FILL("Filled"),
+    DUMP("Dumped"),
+    HAUL("Hauled"),
+    PEOPLE("On board"),
+    AWAY("Away"),
+    SANITIZE("Sanitized"),
+    UPKEEP("Upkeep"),
+    NOTE("Note");
+
+    private final String words;
+
+    Kind(String words) {
+      this.words = words;
+    }
+
+    /** Returns it as people say it. */
+    public String words() {
+      return words;
+    }
+  }
+
+  /** What can be noted. */
+  public sealed interface What {
+
+    /** Returns its kind. */
+    Kind kind();
+
+    /** Returns the id of the tank or part it is about; empty for none. */
+    default String part() {
+      return "";
+    }
+
+    /** Returns what was written beside it; empty for nothing. */
+    String note();
+  }
+
+  /**
+   * Somebody looked into a tank.
+   *
+   * @param tank id of the tank
+   * @param volume what it held (m³)
+   * @param shown the reading as it was given, such as "62 %"
+   * @param reckoned whether nobody looked, and it was reckoned
+   */
+  public record Reading(String tank, double volume, String shown, boolean reckoned, String note)
+      implements What {
+    public Reading {
+      check("The reading", volume);
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.READING;
+    }
+
+    @Override
+    public String part() {
+      return tank;
+    }
+  }
+
+  /** Where water came from, and what it cost. */
+  public record Bought(Optional<BigDecimal> price, String place, Optional<Boolean> treated) {
+
+    /** Nothing is known of it. */
+    public static final Bought UNKNOWN = new Bought(Optional.empty(), "", Optional.empty());
+
+    public Bought {
+      if (price.isPresent() && (price.get().signum() < 0 || price.get().compareTo(DEAREST) > 0)) {
+        throw new Refusal("The price is no price of water; give what was paid, 0 for nothing");
+      }
+    }
+  }
+
+  /**
+   * A tank was filled.
+   *
+   * @param tank id of the tank
+   * @param volume what went in (m³); empty for until full
+   * @param bought where from
+   * @param doubtful whether the water is not to be trusted
+   */
+  public record Fill(
+      String tank, Optional<Double> volume, Bought bought, boolean doubtful, String note)
+      implements What {
+    public Fill {
+      volume.ifPresent(v -> check("The fill", v));
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.FILL;
+    }
+
+    @Override
+    public String part() {
+      return tank;
+    }
+  }
+
+  /** A tank was dumped: all that runs out, or so much (m³). */
+  public record Dump(String tank, Optional<Double> volume, String note) implements What {
+    public Dump {
+      volume.ifPresent(v -> check("The dump", v));
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.DUMP;
+    }
+
+    @Override
+    public String part() {
+      return tank;
+    }
+  }
+
+  /**
+   * Water was hauled to a tank in cans or bladders.
+   *
+   * @param volume all of it (m³)
+   * @param trips how many times somebody went
+   */
+  public record Haul(String tank, double volume, int trips, Bought bought, String note)
+      implements What {
+    public Haul {
+      check("The haul", volume);
+      if (trips < 1 || trips > 1000) {
+        throw new Refusal("Trips must be a whole number from 1 to 1000");
+      }
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.HAUL;
+    }
+
+    @Override
+    public String part() {
+      return tank;
+    }
+  }
+
+  /**
+   * So many are on board from then on.
+   *
+   * @param perPersonDay a new estimate of what each uses in a day (m³), if one was made
+   */
+  public record People(int people, int pets, Optional<Double> perPersonDay, String note)
+      implements What {
+    public People {
+      if (people < 0 || people > MOST_PEOPLE) {
+        throw new Refusal("People must be a whole number from 0 to 50");
+      }
+      if (pets < 0 || pets > 20) {
+        throw new Refusal("Pets must be a whole number from 0 to 20");
+      }
+      if (perPersonDay.isPresent() && !(perPersonDay.get() > 0 && perPersonDay.get() <= 1)) {
+        throw new Refusal(
+            "What a person uses in a day must be above 0 and no more than 1000 L; check the number");
+      }
+    }
+
+    @Override
+    public Kind kind() {
+      return Kind.PEOPLE;
+    }
+  }
+
+  /** Nobody is on board until then. */
+  public record Away(Instant until, String note) implements What {
+    @Override
+    public Kind kind() {
+      return Kind.AWAY;
+    }
+  }
+
+  /** A tank with its lines was sanitized. */
+  public record Sanitize(String tank, String note) implements What {
+    @Override
+    public Kind kind() {
+      return Kind.SANITIZE;
+    }
+
+    @Override
+    public String part() {
+      return tank;
+    }
+  }
+
+  /**
+   * Something that falls due was done, or put off with a reason.
+   *
+   * @param part id of the part
+   * @param putOff until when it is put off; empty where it was done
+   */
+  public record Upkeep(String part, Optional<Instant> putOff, String note) implements What {
+    @Override
+    public Kind kind() {
+      return Kind.UPKEEP;
+    }
+  }
+
+  /** Words. */
+  public record Note(String note) implements What {
+    @Override
+    public Kind kind() {
+      return Kind.NOTE;
+    }
+  }
+
+  public Entry {
+    if (what instanceof Away away && !away.until().isAfter(at)) {
+      throw new Refusal("Away ends before it begins; give the later time as “until”");
+    }
+  }
+
+  private static void check(String what, double volume) {
+    if (!(volume >= 0 && volume <= MOST_VOLUME)) {
+      throw new Refusal(what + " is no amount that a rig holds; check the number and its unit");
+    }
+  }
+}

@@ -1,7 +1,7 @@
 package fernwort.app.garage;
 
-import fernwort.app.store.Logbook;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -21,13 +21,11 @@ class DemoData implements ApplicationRunner {
 
   private final Descriptions rigs;
   private final States states;
-  private final Logbook logbook;
   private final Clock clock;
 
-  DemoData(Descriptions rigs, States states, Logbook logbook, Clock clock) {
+  DemoData(Descriptions rigs, States states, Clock clock) {
     this.rigs = rigs;
     this.states = states;
-    this.logbook = logbook;
     this.clock = clock;
   }
 
@@ -46,11 +44,12 @@ class DemoData implements ApplicationRunner {
     Instant read = clock.instant().minus(Duration.ofHours(3));
     demo.litres()
         .forEach((tank, litres) ->
-            logbook.read(
-                id,
+            states.record(
+                rig,
                 tank,
-                new Logbook.Level(
-                    litres / 1000, read, String.format(Locale.ROOT, "%.0f L", litres)),
+                new Reading.Volume(litres / 1000),
+                String.format(Locale.ROOT, "%.0f L", litres),
+                read,
                 WHO));
     demo.positions().forEach((part, position) -> states.turn(rig, part, position, WHO));
   }

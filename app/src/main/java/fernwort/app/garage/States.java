@@ -1,7 +1,9 @@
 package fernwort.app.garage;
 
+import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
+import fernwort.core.diary.Entry;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -20,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.function.DoubleFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,16 +34,21 @@ public class States {
 
   private static final double STEEPEST = 20;
 
+  /** So many entries of a tank are looked through for what it held last. */
+  private static final int MOST = 200;
+
   /** How far ahead a reading may be: clocks and time zones differ. */
   private static final Duration AHEAD = Duration.ofDays(1);
 
   private final RigStore store;
   private final Logbook logbook;
+  private final DiaryStore diary;
   private final JsonMapper mapper;
   private final Clock clock;
 
-  States(RigStore store, Logbook logbook, JsonMapper mapper, Clock clock) {
+  States(RigStore store, Logbook logbook, DiaryStore diary, JsonMapper mapper, Clock clock) {
     this.store = store;
+    this.diary = diary;
     this.logbook = logbook;
     this.mapper = mapper;
     this.clock = clock;
@@ -118,9 +126,46 @@ public class States {
    * @param shown the reading as it was given, such as "62 %"
    * @throws Refusal in one sentence, when the tank cannot hold or show that
    */
+  @Transactional
   public void record(
       OpenRig rig, String tank, Reading reading, String shown, Instant at, String who) {
-    logbook.read(rig.id(), tank, level(rig, tank, reading, shown, at), who);
+    keep(rig, tank, level(rig, tank, reading, shown, at), false, who);
+  }
+
+  /**
+   * Keeps what a tank is reckoned to hold: nobody looked.
+   *
+   * @param volume what it holds now (m³)
+   */
+  @Transactional
+  public void reckon(OpenRig rig, String tank, double volume, String who) {
+    String shown = String.format(Locale.ROOT, "%.0f L, as reckoned", volume * 1000);
+    Reading reading = new Reading.Volume(volume);
+    keep(rig, tank, level(rig, tank, reading, shown, clock.instant()), true, who);
+  }
+
+  private void keep(OpenRig rig, String tank, Logbook.Level level, boolean reckoned, String who) {
+    Entry entry =
+        new Entry(
+            UUID.randomUUID().toString(),
+            level.at(),
+            new Entry.Reading(tank, level.volume(), level.shown(), reckoned, ""));
+    diary.add(rig.id(), entry, parked(rig), who);
+    relevel(rig, tank, who);
+  }
+
+  /**
+   * Brings the level of a tank to what the log says of it last: the newest look, fill to the brim
+   * or dump, with what was poured in and let out since.
+   */
+  @Transactional
+  public void relevel(OpenRig rig, String tank, String who) {
+    Optional<Logbook.Level> last =
+        Levelling.of(rig, parked(rig), tank, diary.ofTank(rig.id(), tank, MOST));
+    Optional<Logbook.Level> now = Optional.ofNullable(logbook.levels(rig.id()).get(tank));
+    if (last.isPresent() && !last.equals(now)) {
+      logbook.read(rig.id(), tank, last.get(), who);
+    }
   }
 
   private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
@@ -169,20 +214,40 @@ public class States {
       if (before.readings().containsKey(tank.id())) {
         double volume =
             Math.clamp(state.volume(tank.id()), 0, rig.plumbing().room(tank.id()).capacity());
-        record(
-            rig, tank.id(), new Reading.Volume(volume), shown.apply(volume), clock.instant(), who);
+        Reading reading = new Reading.Volume(volume);
+        keep(
+            rig,
+            tank.id(),
+            level(rig, tank.id(), reading, shown.apply(volume), clock.instant()),
+            true,
+            who);
       }
     }
   }
 
   /** Takes the last change back. */
+  @Transactional
   public Optional<Logbook.Entry> undo(OpenRig rig, String who) {
-    return logbook.undo(rig.id(), who);
+    Optional<Logbook.Entry> undone = logbook.undo(rig.id(), who);
+    undone.ifPresent(e -> stand(rig, e, DiaryStore.Standing.TAKEN_BACK));
+    return undone;
+  }
+
+  /** A reading that is taken back on the Board counts no more in the log, either. */
+  private void stand(OpenRig rig, Logbook.Entry line, DiaryStore.Standing standing) {
+    if (line.kind() == Logbook.Kind.READING) {
+      Logbook.Level.parse(line.after())
+          .flatMap(level -> diary.reading(rig.id(), line.subject(), level))
+          .ifPresent(id -> diary.stand(rig.id(), id, standing));
+    }
   }
 
   /** Puts the change taken back last into force again. */
+  @Transactional
   public Optional<Logbook.Entry> redo(OpenRig rig, String who) {
-    return logbook.redo(rig.id(), who);
+    Optional<Logbook.Entry> redone = logbook.redo(rig.id(), who);
+    redone.ifPresent(e -> stand(rig, e, DiaryStore.Standing.STANDS));
+    return redone;
   }
 
   /** Returns the newest lines of the journal. */

@@ -15,7 +15,6 @@ import fernwort.core.cold.WinterWish;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
-import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
@@ -142,13 +141,7 @@ public class Winters {
   }
 
   private void read(OpenRig rig, String tank, double volume, String who) {
-    states.record(
-        rig,
-        tank,
-        new Reading.Volume(volume),
-        String.format(Locale.ROOT, "%.0f L, as reckoned", volume * 1000),
-        clock.instant(),
-        who);
+    states.reckon(rig, tank, volume, who);
   }
 
   /** Begins the wait of a step. */

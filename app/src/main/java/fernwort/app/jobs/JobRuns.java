@@ -14,11 +14,9 @@ import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
-import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -82,14 +80,7 @@ class JobRuns {
   private void record(OpenRig rig, Step.Wait wait, String who) {
     wait.levels().entrySet().stream()
         .filter(level -> rig.rig().partsById().containsKey(level.getKey()))
-        .forEach(level ->
-            states.record(
-                rig,
-                level.getKey(),
-                new Reading.Volume(level.getValue()),
-                String.format(Locale.ROOT, "%.0f L, as reckoned", level.getValue() * 1000),
-                clock.instant(),
-                who));
+        .forEach(level -> states.reckon(rig, level.getKey(), level.getValue(), who));
   }
 
   /**

@@ -16,6 +16,7 @@ final class Tables {
           "handle",
           "level",
           "journal",
+          "diary",
           "sizing_entry",
           "answers",
           "job_run",

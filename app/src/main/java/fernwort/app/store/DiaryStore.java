@@ -1,0 +1,323 @@
+package fernwort.app.store;
+
+import static fernwort.app.store.db.Tables.DIARY;
+
+import fernwort.app.Missing;
+import fernwort.app.store.db.tables.records.DiaryRecord;
+import fernwort.core.diary.Entry;
+import fernwort.core.rig.Slope;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people noted of their water, each entry with its trace: nothing is ever deleted. */
+@Repository
+public class DiaryStore {
+
+  /** A volume from before and one now are the same within this (m³). */
+  private static final double SAME = 1e-9;
+
+  private final DSLContext db;
+  private final Clock clock;
+
+  DiaryStore(DSLContext db, Clock clock) {
+    this.db = db;
+    this.clock = clock;
+  }
+
+  /** Whether an entry counts. */
+  public enum Standing {
+    STANDS("stands"),
+    /** Another one stands in its place. */
+    CORRECTED("corrected"),
+    TAKEN_BACK("taken back");
+
+    private final String kept;
+
+    Standing(String kept) {
+      this.kept = kept;
+    }
+
+    /** Returns it in words. */
+    public String words() {
+      return kept;
+    }
+  }
+
+  /**
+   * An entry as it is kept.
+   *
+   * @param made when it was entered
+   * @param slope how the vehicle stood
+   * @param replaces id of the one that it corrects; empty for none
+   */
+  public record Kept(
+      Entry entry, String who, Instant made, Slope slope, Standing standing, String replaces) {}
+
+  /**
+   * What to look for.
+   *
+   * @param kinds kinds; empty for all
+   * @param words a part of its words; empty for any
+   * @param standing whether only what counts
+   */
+  public record Filter(Set<Entry.Kind> kinds, String words, boolean standing) {
+    public Filter {
+      kinds = Set.copyOf(kinds);
+    }
+  }
+
+  /** Keeps an entry. One with an id that is there already adds nothing; tells whether it did. */
+  @Transactional
+  public boolean add(String rig, Entry entry, Slope slope, String who) {
+    return add(rig, entry, slope, who, "");
+  }
+
+  private boolean add(String rig, Entry entry, Slope slope, String who, String replaces) {
+    if (db.fetchExists(DIARY, DIARY.ID.eq(entry.id()))) {
+      return false;
+    }
+    record(rig, entry, slope, who, replaces).insert();
+    return true;
+  }
+
+  private DiaryRecord record(String rig, Entry entry, Slope slope, String who, String replaces) {
+    DiaryRecord r = db.newRecord(DIARY);
+    r.setId(entry.id());
+    r.setRig(rig);
+    r.setHappenedAt(utc(entry.at()));
+    r.setMadeAt(utc(clock.instant()));
+    r.setWho(who);
+    r.setKind(entry.what().kind().name());
+    r.setPart(entry.what().part());
+    r.setNote(entry.what().note());
+    r.setShown("");
+    r.setReckoned(false);
+    r.setPlace("");
+    r.setDoubtful(false);
+    r.setPitch(slope.pitch());
+    r.setRoll(slope.roll());
+    r.setStanding(Standing.STANDS.words());
+    if (!replaces.isEmpty()) {
+      r.setReplaces(replaces);
+    }
+    switch (entry.what()) {
+      case Entry.Reading w -> {
+        r.setVolume(w.volume());
+        r.setShown(w.shown());
+        r.setReckoned(w.reckoned());
+      }
+      case Entry.Fill w -> {
+        w.volume().ifPresent(r::setVolume);
+        bought(r, w.bought());
+        r.setDoubtful(w.doubtful());
+      }
+      case Entry.Dump w -> w.volume().ifPresent(r::setVolume);
+      case Entry.Haul w -> {
+        r.setVolume(w.volume());
+        r.setTrips(w.trips());
+        bought(r, w.bought());
+      }
+      case Entry.People w -> {
+        r.setPeople(w.people());
+        r.setPets(w.pets());
+        w.perPersonDay().ifPresent(r::setPerPersonDay);
+      }
+      case Entry.Away w -> r.setUntilAt(utc(w.until()));
+      case Entry.Upkeep w -> {
+        r.setPart(w.part());
+        w.putOff().ifPresent(until -> r.setUntilAt(utc(until)));
+      }
+      case Entry.Sanitize _, Entry.Note _ -> {}
+    }
+    return r;
+  }
+
+  private static void bought(DiaryRecord r, Entry.Bought bought) {
+    bought.price().ifPresent(r::setPrice);
+    r.setPlace(bought.place());
+    bought.treated().ifPresent(r::setTreated);
+  }
+
+  /**
+   * Returns an entry of a rig.
+   *
+   * @throws Missing when there is none with this id
+   */
+  public Kept get(String rig, String id) {
+    return db.selectFrom(DIARY)
+        .where(DIARY.RIG.eq(rig).and(DIARY.ID.eq(id)))
+        .fetchOptional(DiaryStore::kept)
+        .orElseThrow(() -> new Missing("The log has no such entry; load it anew"));
+  }
+
+  /** Puts another entry in the place of one, which keeps its row. */
+  @Transactional
+  public void correct(String rig, String id, Entry by, Slope slope, String who) {
+    stand(rig, id, Standing.CORRECTED);
+    add(rig, by, slope, who, id);
+  }
+
+  /** Takes an entry back, or puts it into force again. */
+  @Transactional
+  public void stand(String rig, String id, Standing standing) {
+    db.update(DIARY)
+        .set(DIARY.STANDING, standing.words())
+        .where(DIARY.RIG.eq(rig).and(DIARY.ID.eq(id)))
+        .execute();
+  }
+
+  /** Finds the reading that a line of the journal speaks of. */
+  public Optional<String> reading(String rig, String tank, Logbook.Level level) {
+    return db.select(DIARY.ID)
+        .from(DIARY)
+        .where(DIARY.RIG.eq(rig))
+        .and(DIARY.PART.eq(tank))
+        .and(DIARY.KIND.eq(Entry.Kind.READING.name()))
+        .and(DIARY.HAPPENED_AT.eq(utc(level.at())))
+        .and(DIARY.VOLUME.between(level.volume() - SAME, level.volume() + SAME))
+        .orderBy(DIARY.MADE_AT.desc())
+        .limit(1)
+        .fetchOptional(DIARY.ID);
+  }
+
+  /** Returns entries, the newest first, from the given place on. */
+  public List<Kept> page(String rig, Filter filter, int from, int most) {
+    return db.selectFrom(DIARY)
+        .where(matching(rig, filter))
+        .orderBy(DIARY.HAPPENED_AT.desc(), DIARY.MADE_AT.desc(), DIARY.ID)
+        .offset(from)
+        .limit(most)
+        .fetch(DiaryStore::kept);
+  }
+
+  private static Condition matching(String rig, Filter filter) {
+    Condition condition = DIARY.RIG.eq(rig);
+    if (filter.standing()) {
+      condition = condition.and(DIARY.STANDING.eq(Standing.STANDS.words()));
+    }
+    if (!filter.kinds().isEmpty()) {
+      condition = condition.and(DIARY.KIND.in(filter.kinds().stream().map(Enum::name).toList()));
+    }
+    if (!filter.words().isBlank()) {
+      String words = filter.words().strip();
+      condition =
+          condition.and(
+              DSL.or(
+                  DIARY.NOTE.containsIgnoreCase(words),
+                  DIARY.PLACE.containsIgnoreCase(words),
+                  DIARY.SHOWN.containsIgnoreCase(words),
+                  DIARY.WHO.containsIgnoreCase(words),
+                  DIARY.PART.containsIgnoreCase(words)));
+    }
+    return condition;
+  }
+
+  /** Returns what counts since a time, and who was on board however long ago, in order of time. */
+  public List<Entry> standing(String rig, Instant since) {
+    return db.selectFrom(DIARY)
+        .where(DIARY.RIG.eq(rig))
+        .and(DIARY.STANDING.eq(Standing.STANDS.words()))
+        .and(
+            DIARY
+                .HAPPENED_AT
+                .gt(utc(since))
+                .or(DIARY.KIND.in(Entry.Kind.PEOPLE.name(), Entry.Kind.AWAY.name())))
+        .orderBy(DIARY.HAPPENED_AT, DIARY.MADE_AT, DIARY.ID)
+        .fetch(r -> kept(r).entry());
+  }
+
+  /** Returns what counts of one tank, the newest first. */
+  public List<Entry> ofTank(String rig, String tank, int most) {
+    return db.selectFrom(DIARY)
+        .where(DIARY.RIG.eq(rig))
+        .and(DIARY.PART.eq(tank))
+        .and(DIARY.STANDING.eq(Standing.STANDS.words()))
+        .orderBy(DIARY.HAPPENED_AT.desc(), DIARY.MADE_AT.desc(), DIARY.ID)
+        .limit(most)
+        .fetch(r -> kept(r).entry());
+  }
+
+  /** Returns all entries of a rig with their trace, in order of time. */
+  public List<Kept> all(String rig) {
+    return db.selectFrom(DIARY)
+        .where(DIARY.RIG.eq(rig))
+        .orderBy(DIARY.HAPPENED_AT, DIARY.MADE_AT, DIARY.ID)
+        .fetch(DiaryStore::kept);
+  }
+
+  private static Kept kept(DiaryRecord r) {
+    String replaces = r.getReplaces();
+    return new Kept(
+        new Entry(r.getId(), r.getHappenedAt().toInstant(), what(r)),
+        r.getWho(),
+        r.getMadeAt().toInstant(),
+        new Slope(r.getPitch(), r.getRoll()),
+        standing(r.getStanding()),
+        replaces == null ? "" : replaces);
+  }
+
+  private static Standing standing(String kept) {
+    for (Standing standing : Standing.values()) {
+      if (standing.words().equals(kept)) {
+        return standing;
+      }
+    }
+    throw new IllegalStateException("a diary row that is \"" + kept + "\"");
+  }
+
+  private static Entry.What what(DiaryRecord r) {
+    Optional<Double> volume = Optional.ofNullable(r.getVolume());
+    return switch (Entry.Kind.valueOf(r.getKind())) {
+      case READING ->
+          new Entry.Reading(
+              r.getPart(), volume.orElse(0.0), r.getShown(), r.getReckoned(), r.getNote());
+      case FILL -> new Entry.Fill(r.getPart(), volume, bought(r), r.getDoubtful(), r.getNote());
+      case DUMP -> new Entry.Dump(r.getPart(), volume, r.getNote());
+      case HAUL ->
+          new Entry.Haul(
+              r.getPart(),
+              volume.orElse(0.0),
+              Optional.ofNullable(r.getTrips()).orElse(1),
+              bought(r),
+              r.getNote());
+      case PEOPLE ->
+          new Entry.People(
+              Optional.ofNullable(r.getPeople()).orElse(0),
+              Optional.ofNullable(r.getPets()).orElse(0),
+              Optional.ofNullable(r.getPerPersonDay()),
+              r.getNote());
+      case AWAY ->
+          new Entry.Away(
+              Optional.ofNullable(r.getUntilAt())
+                  .map(OffsetDateTime::toInstant)
+                  .orElse(r.getHappenedAt().toInstant().plusSeconds(1)),
+              r.getNote());
+      case SANITIZE -> new Entry.Sanitize(r.getPart(), r.getNote());
+      case UPKEEP ->
+          new Entry.Upkeep(
+              r.getPart(),
+              Optional.ofNullable(r.getUntilAt()).map(OffsetDateTime::toInstant),
+              r.getNote());
+      case NOTE -> new Entry.Note(r.getNote());
+    };
+  }
+
+  private static Entry.Bought bought(DiaryRecord r) {
+    return new Entry.Bought(
+        Optional.ofNullable(r.getPrice()), r.getPlace(), Optional.ofNullable(r.getTreated()));
+  }
+
+  private static OffsetDateTime utc(Instant at) {
+    return at.atOffset(ZoneOffset.UTC);
+  }
+}

@@ -27,7 +27,7 @@ create table diary (
   replaces varchar(64)
 );
 
-create index diary_by_time on diary (rig, standing, happened_at);
+create index diary_by_time on diary (rig, happened_at);
 create index diary_by_part on diary (rig, part, happened_at);
 
 -- [jooq ignore start]

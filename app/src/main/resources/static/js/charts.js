@@ -18,7 +18,7 @@ const charts = (() => {
         values: rows.map((row) => number(row.cells[n + 1])),
         shown: rows.map((row) => row.cells[n + 1].textContent),
       })),
-      strokes: [],
+      strokes: (figure.dataset.marks ?? "").split(" ").filter(Boolean).map(Number),
     };
   }
 
@@ -88,7 +88,9 @@ const charts = (() => {
             stroke: keys[n] ? getComputedStyle(keys[n]).borderTopColor : ink,
             width: kind === "chart-upon" || kind === "chart-limit" ? 1.5 : 2.5,
             dash: DASHES[kind],
-            points: { show: false },
+            spanGaps: kind !== "chart-dots",
+            ...(kind === "chart-dots" ? { paths: () => null } : {}),
+            points: { show: kind === "chart-dots", size: 7 },
           };
         }),
       ],

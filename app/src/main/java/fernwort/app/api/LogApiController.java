@@ -269,7 +269,7 @@ class LogApiController {
     return diary
         .page(
             rigs.open(id),
-            new DiaryStore.Filter(kinds, words, false),
+            new DiaryStore.Filter(kinds, Set.of(), words, false, Optional.empty()),
             Math.max(0, from),
             Math.clamp(most, 1, MOST))
         .stream()

@@ -2,6 +2,7 @@ package fernwort.app.board;
 
 import fernwort.app.board.layout.Layouts;
 import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.Diary;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Outlook;
 import fernwort.app.garage.Sleep;
@@ -52,11 +53,14 @@ class BoardController {
   private final Descriptions rigs;
   private final States states;
   private final Sleep sleep;
+  private final Diary diary;
   private final Layouts layouts;
   private final Clock clock;
 
-  BoardController(Descriptions rigs, States states, Sleep sleep, Layouts layouts, Clock clock) {
+  BoardController(
+      Descriptions rigs, States states, Sleep sleep, Diary diary, Layouts layouts, Clock clock) {
     this.sleep = sleep;
+    this.diary = diary;
     this.rigs = rigs;
     this.states = states;
     this.layouts = layouts;
@@ -253,7 +257,8 @@ class BoardController {
             rig.rig(),
             Lasts.of(rig.plumbing(), standing.state(), states.habits(rig)),
             states.habits(rig),
-            unread(rig, standing)),
+            unread(rig, standing),
+            diary.budget(rig, clock.instant())),
         ParkedView.of(standing.state().slope()),
         can[0],
         can[1]);

@@ -1,5 +1,8 @@
 package fernwort.app.board;
 
+import fernwort.app.web.When;
+import fernwort.core.budget.Budget;
+import fernwort.core.budget.Range;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -16,6 +19,7 @@ import java.util.Locale;
  * @param ends what ends it
  * @param drinks whether there is a tank for drinking water, without which no days are counted
  * @param other the other end in a sentence; empty when the rig has no gray tank
+ * @param learnt when it ends by what was read, in a sentence; empty until enough was
  * @param working the sums, line by line
  * @param people how many travel
  * @param habits what is used for what in a day
@@ -25,6 +29,7 @@ public record LastsView(
     String ends,
     boolean drinks,
     String other,
+    String learnt,
     List<Saying> working,
     int people,
     List<HabitRow> habits) {
@@ -37,8 +42,9 @@ public record LastsView(
    *
    * @param unread names of the tanks that nobody has read: days are not counted without the fresh
    *     ones
+   * @param budget what is learnt from the log
    */
-  static LastsView of(Rig rig, Lasts lasts, Habits habits, List<String> unread) {
+  static LastsView of(Rig rig, Lasts lasts, Habits habits, List<String> unread, Budget budget) {
     boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
     String people = habits.people() == 1 ? "1 person" : habits.people() + " people";
     String other =
@@ -57,6 +63,7 @@ public record LastsView(
             : "until " + String.join(" and ", unread) + " is read: tap it and say what it holds",
         !lasts.fresh().isEmpty(),
         known ? other : "",
+        known && budget.enough() ? learnt(budget) : "",
         working(rig, lasts, habits),
         habits.people(),
         habits.habits().stream()
@@ -66,6 +73,12 @@ public record LastsView(
                     Saying.of("{}", Amount.volume(habits.perDay(h))),
                     plain(h.grayShare() * 100)))
             .toList());
+  }
+
+  private static String learnt(Budget budget) {
+    Range ends = budget.ends();
+    return "By what you read: until %s, four in five from %s to %s."
+        .formatted(When.hour(ends.expected()), When.hour(ends.low()), When.hour(ends.high()));
   }
 
   private static List<Saying> working(Rig rig, Lasts lasts, Habits habits) {

@@ -1,5 +1,6 @@
 package fernwort.app.garage;
 
+import fernwort.core.demo.DemoLog;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
@@ -19,13 +20,18 @@ class DemoData implements ApplicationRunner {
 
   private static final String WHO = "demo";
 
+  /** The small one is new: nothing was noted of it yet. */
+  private static final String WITHOUT_LOG = "samphire";
+
   private final Descriptions rigs;
   private final States states;
+  private final Diary diary;
   private final Clock clock;
 
-  DemoData(Descriptions rigs, States states, Clock clock) {
+  DemoData(Descriptions rigs, States states, Diary diary, Clock clock) {
     this.rigs = rigs;
     this.states = states;
+    this.diary = diary;
     this.clock = clock;
   }
 
@@ -51,6 +57,9 @@ class DemoData implements ApplicationRunner {
                 String.format(Locale.ROOT, "%.0f L", litres),
                 read,
                 WHO));
+    if (!demo.id().equals(WITHOUT_LOG)) {
+      DemoLog.of(demo, rig.plumbing(), read).forEach(e -> diary.add(rig, e, WHO));
+    }
     demo.positions().forEach((part, position) -> states.turn(rig, part, position, WHO));
   }
 }

@@ -6,6 +6,7 @@ import fernwort.core.diary.Entry;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -63,6 +64,44 @@ public class Diary {
       relevel(rig, entry, who);
     }
     return added;
+  }
+
+  /**
+   * Takes entries in with their traces, all or none; those that are there already add nothing.
+   * Entries of another rig come in as copies.
+   *
+   * @return how many were new
+   */
+  @Transactional
+  public int restore(OpenRig rig, List<DiaryStore.Kept> all, String who) {
+    int added = 0;
+    for (DiaryStore.Kept kept : all) {
+      DiaryStore.Kept own = owned(rig, kept);
+      check(rig, own.entry());
+      if (store.restore(rig.id(), own)) {
+        added++;
+      }
+    }
+    rig.rig().tanks().forEach(t -> states.relevel(rig, t.id(), who));
+    return added;
+  }
+
+  private DiaryStore.Kept owned(OpenRig rig, DiaryStore.Kept kept) {
+    boolean others = store.rigOf(kept.entry().id()).filter(r -> !r.equals(rig.id())).isPresent();
+    return others
+        ? new DiaryStore.Kept(
+            new Entry(copy(rig, kept.entry().id()), kept.entry().at(), kept.entry().what()),
+            kept.who(),
+            kept.made(),
+            kept.slope(),
+            kept.standing(),
+            kept.replaces().isEmpty() ? "" : copy(rig, kept.replaces()))
+        : kept;
+  }
+
+  private static String copy(OpenRig rig, String id) {
+    byte[] name = (rig.id() + ":" + id).getBytes(StandardCharsets.UTF_8);
+    return UUID.nameUUIDFromBytes(name).toString();
   }
 
   /** Puts another in the place of an entry. Both keep their trace. */

@@ -255,6 +255,11 @@ public class States {
     return logbook.journal(rig.id(), most);
   }
 
+  /** Returns the newest lines of the journal before a time. */
+  public List<Logbook.Entry> journal(OpenRig rig, int most, Optional<Instant> before) {
+    return logbook.journal(rig.id(), most, before);
+  }
+
   /** Tells whether there is something to undo (first) and to redo (second). */
   public boolean[] canUndoRedo(OpenRig rig) {
     return logbook.canUndoRedo(rig.id());

@@ -3,24 +3,37 @@ package fernwort.app.log;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.Diary;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
+import fernwort.app.questions.Chart;
+import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
+import fernwort.app.web.When;
+import fernwort.core.budget.Budget;
+import fernwort.core.budget.Daily;
+import fernwort.core.budget.Learnt;
+import fernwort.core.diary.Entry;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.say.Saying;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.util.Comparator;
-import java.util.Locale;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Set;
+import java.util.stream.IntStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -30,56 +43,222 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 
-/** The Log: the journal of a rig in words. */
+/** The Log: what was noted, and what is learnt from it. */
 @Controller
 class LogController {
 
-  private static final DateTimeFormatter WHEN =
-      DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
-  private static final int MOST = 500;
+  private static final LocalTime NOON = LocalTime.of(12, 0);
   private static final String[] COLUMNS = {
     "number", "time", "who", "kind", "subject", "label", "before", "after", "standing"
   };
 
   private final Descriptions rigs;
   private final States states;
+  private final Diary diary;
+  private final LogLines lines;
+  private final Clock clock;
 
-  LogController(Descriptions rigs, States states) {
+  LogController(Descriptions rigs, States states, Diary diary, LogLines lines, Clock clock) {
     this.rigs = rigs;
     this.states = states;
+    this.diary = diary;
+    this.lines = lines;
+    this.clock = clock;
   }
 
-  /** A line of the journal in words. */
-  record Line(String when, String who, String what, boolean undone) {}
-
-  /** A line with its time, to put the journal and the steps of the description in one order. */
-  private record Dated(Instant at, Line line) {}
-
-  private static String when(Instant at) {
-    return at.atZone(ZoneId.systemDefault()).format(WHEN);
-  }
+  /** A tank as the quick forms show it. */
+  record Tank(String id, String label, String last, boolean fresh, List<Integer> steps) {}
 
   @GetMapping("/rigs/{id}/log")
-  String log(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+  String log(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") Set<String> kind,
+      @RequestParam(name = "q", defaultValue = "") String words,
+      @RequestParam Optional<Instant> before,
+      @RequestParam Optional<LocalDate> until,
+      @ModelAttribute("units") Units units,
+      Model model) {
     OpenRig rig = rigs.open(id);
-    Map<String, Part> parts = rig.rig().partsById();
+    LogLines.Page page = lines.page(rig, new LogLines.Asked(kind, words, before), units);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    Stream<Dated> journal =
-        states.journal(rig, MOST).stream().map(e -> new Dated(e.at(), line(parts, e, units)));
-    Stream<Dated> steps =
-        rigs.versions(id).stream()
-            .map(
-                v -> new Dated(v.at(), new Line(when(v.at()), v.who(), "Rig: " + v.what(), false)));
+    model.addAttribute("lines", page.lines());
+    model.addAttribute("next", page.next().map(Instant::toString).orElse(""));
+    model.addAttribute("groups", LogLines.Group.values());
+    model.addAttribute("chosen", kind);
+    model.addAttribute("words", words);
+    model.addAttribute("first", before.isEmpty());
+    if (before.isEmpty()) {
+      Budget budget = diary.budget(rig, clock.instant());
+      model.addAttribute("tanks", tanks(rig));
+      model.addAttribute(
+          "kinds",
+          List.of(
+              Entry.Kind.FILL,
+              Entry.Kind.HAUL,
+              Entry.Kind.PEOPLE,
+              Entry.Kind.AWAY,
+              Entry.Kind.SANITIZE,
+              Entry.Kind.NOTE));
+      model.addAttribute(
+          "blank",
+          Map.of(
+              "at",
+              NoteForm.field(clock.instant()),
+              "people",
+              Integer.toString(budget.crew().at(budget.at()))));
+      model.addAttribute("places", diary.places(rig));
+      model.addAttribute("until", until.map(LocalDate::toString).orElse(""));
+      model.addAttribute("budget", view(rig, budget, until, units));
+    }
+    return "log/log";
+  }
+
+  private List<Tank> tanks(OpenRig rig) {
+    Map<String, Logbook.Level> levels = states.of(rig).readings();
+    return rig.plumbing().tanks().stream()
+        .map(t -> {
+          Kind.Tank tank = (Kind.Tank) t.kind();
+          int steps = tank.gauge().kind() == Gauge.GaugeKind.SENDER ? tank.gauge().steps() : -1;
+          return new Tank(
+              t.id(),
+              t.label(),
+              Optional.ofNullable(levels.get(t.id())).map(Logbook.Level::shown).orElse(""),
+              tank.contents() == Contents.FRESH,
+              IntStream.rangeClosed(0, steps).boxed().toList());
+        })
+        .toList();
+  }
+
+  private BudgetView view(OpenRig rig, Budget budget, Optional<LocalDate> until, Units units) {
+    return BudgetView.of(
+        rig,
+        budget,
+        days(rig, budget),
+        states.habits(rig),
+        until.map(d -> d.atTime(NOON).atZone(ZoneId.systemDefault()).toInstant()),
+        units);
+  }
+
+  private List<Daily> days(OpenRig rig, Budget budget) {
+    Instant at = Instant.ofEpochSecond((long) budget.at());
+    return Daily.of(
+        rig.plumbing(),
+        diary.recent(rig, at.minus(Budget.MEMORY)),
+        new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at));
+  }
+
+  /** What is learnt, with its pictures. */
+  @GetMapping("/rigs/{id}/log/budget")
+  String budget(
+      @PathVariable String id,
+      @RequestParam Optional<LocalDate> until,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Budget budget = diary.budget(rig, clock.instant());
+    List<Entry> entries = diary.recent(rig, clock.instant().minus(Budget.MEMORY));
+    List<Chart> charts = new ArrayList<>();
+    charts.add(
+        BudgetView.levels(
+            "Fresh water",
+            rig,
+            ids(rig, Contents.FRESH),
+            budget.fresh(),
+            budget.at(),
+            entries,
+            units));
+    budget
+        .gray()
+        .filter(Learnt::isKnown)
+        .ifPresent(g ->
+            charts.add(
+                BudgetView.levels(
+                    "Gray water", rig, ids(rig, Contents.GRAY), g, budget.at(), entries, units)));
+    BudgetView.daily(days(rig, budget), budget.at(), units).ifPresent(charts::add);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("until", until.map(LocalDate::toString).orElse(""));
+    model.addAttribute("budget", view(rig, budget, until, units));
+    model.addAttribute("charts", budget.fresh().isKnown() ? charts : List.of());
+    return "log/budget";
+  }
+
+  private static List<String> ids(OpenRig rig, Contents contents) {
+    return rig.rig().tanks(contents).map(Part::id).toList();
+  }
+
+  /** Notes something and comes back to the log. */
+  @PostMapping("/rigs/{id}/log/notes")
+  String note(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units,
+      @ModelAttribute("who") String who) {
+    OpenRig rig = rigs.open(id);
+    NoteForm typed = new NoteForm(form, units);
+    diary.add(rig, typed.what(rig, states.parked(rig)), typed.at(clock.instant()), who);
+    return "redirect:/rigs/" + id + "/log";
+  }
+
+  /** An entry with its form, to correct it. */
+  @GetMapping("/rigs/{id}/log/notes/{entry}")
+  String entry(
+      @PathVariable String id,
+      @PathVariable String entry,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    DiaryStore.Kept kept = diary.get(rig, entry);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("entry", entry);
+    model.addAttribute("kind", kept.entry().what().kind());
+    model.addAttribute("words", EntryWords.of(rig.rig(), kept.entry(), units));
     model.addAttribute(
-        "lines",
-        Stream.concat(journal, steps)
-            .sorted(Comparator.comparing(Dated::at).reversed())
-            .limit(MOST)
-            .map(Dated::line)
-            .toList());
-    return "log";
+        "trace",
+        "Noted %s by %s".formatted(When.full(kept.made()), kept.who())
+            + (kept.standing() == DiaryStore.Standing.STANDS
+                ? ""
+                : ", " + kept.standing().words()));
+    model.addAttribute("stands", kept.standing() == DiaryStore.Standing.STANDS);
+    model.addAttribute("f", EntryFields.of(kept.entry(), units));
+    model.addAttribute("tanks", tanks(rig));
+    model.addAttribute("places", diary.places(rig));
+    return "log/entry";
+  }
+
+  @PostMapping("/rigs/{id}/log/notes/{entry}")
+  String correct(
+      @PathVariable String id,
+      @PathVariable String entry,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units,
+      @ModelAttribute("who") String who) {
+    OpenRig rig = rigs.open(id);
+    NoteForm typed = new NoteForm(form, units);
+    DiaryStore.Kept kept = diary.get(rig, entry);
+    diary.correct(rig, entry, typed.what(rig, kept.slope()), typed.at(kept.entry().at()), who);
+    return "redirect:/rigs/" + id + "/log";
+  }
+
+  @PostMapping("/rigs/{id}/log/notes/{entry}/{how:back|again}")
+  String takeBack(
+      @PathVariable String id,
+      @PathVariable String entry,
+      @PathVariable String how,
+      @ModelAttribute("who") String who) {
+    OpenRig rig = rigs.open(id);
+    if (how.equals("back")) {
+      diary.takeBack(rig, entry, who);
+    } else {
+      diary.putBack(rig, entry, who);
+    }
+    return "redirect:/rigs/" + id + "/log";
   }
 
   /** The whole journal as a table for other programs. */
@@ -113,32 +292,40 @@ class LogController {
         .body(out.toString());
   }
 
-  private static Line line(Map<String, Part> parts, Logbook.Entry entry, Units units) {
-    return new Line(when(entry.at()), entry.who(), what(parts, entry, units), entry.undone());
+  /** What was noted, with its trace, as a table that can be brought in again. */
+  @GetMapping("/rigs/{id}/log.csv")
+  ResponseEntity<String> diary(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    return ResponseEntity.ok()
+        .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(id + "-log.csv").build().toString())
+        .body(DiaryCsv.write(diary.all(rig)));
   }
 
-  private static String what(Map<String, Part> parts, Logbook.Entry entry, Units units) {
-    Optional<Part> part = Optional.ofNullable(parts.get(entry.subject()));
-    String label = part.map(Part::label).orElse(entry.subject());
-    return switch (entry.kind()) {
-      case TURN ->
-          "%s: from “%s” to “%s”"
-              .formatted(label, words(part, entry.before()), words(part, entry.after()));
-      case READING -> "%s read: %s".formatted(label, shown(entry.after()));
-      case UNDO -> "Took back a change of " + label;
-      case JOB -> units.say(Saying.kept(entry.after()));
-      case REDO -> "Put back a change of " + label;
-    };
+  @GetMapping("/rigs/{id}/log/import")
+  String bringIn(@PathVariable String id, Model model) {
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rigs.open(id).rig().name());
+    model.addAttribute("added", -1);
+    return "log/import";
   }
 
-  private static String words(Optional<Part> part, String position) {
-    return part.flatMap(
-            p -> p.kind().positions().stream().filter(q -> q.id().equals(position)).findFirst())
-        .map(q -> q.words())
-        .orElse(position);
-  }
-
-  private static String shown(String level) {
-    return Logbook.Level.parse(level).map(Logbook.Level::shown).orElse("nothing");
+  @PostMapping("/rigs/{id}/log/import")
+  String taken(
+      @PathVariable String id,
+      @RequestParam MultipartFile file,
+      @ModelAttribute("who") String who,
+      Model model)
+      throws IOException {
+    OpenRig rig = rigs.open(id);
+    String text = new String(file.getBytes(), StandardCharsets.UTF_8);
+    List<DiaryStore.Kept> all = DiaryCsv.read(rig, text, who, clock.instant());
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("added", diary.restore(rig, all, who));
+    model.addAttribute("rows", all.size());
+    return "log/import";
   }
 }

@@ -19,8 +19,15 @@ import java.util.stream.IntStream;
  * @param up what they are courses of
  * @param at where over it the numbers are, rising
  * @param courses the courses, each with as many numbers
+ * @param marks where over it something happened
  */
-public record Chart(String title, Axis across, Axis up, List<Double> at, List<Course> courses) {
+public record Chart(
+    String title, Axis across, Axis up, List<Double> at, List<Course> courses, List<Double> marks) {
+
+  /** Makes a chart without marks. */
+  public Chart(String title, Axis across, Axis up, List<Double> at, List<Course> courses) {
+    this(title, across, up, at, courses, List.of());
+  }
 
   private static final int DIGITS = 3;
 
@@ -45,6 +52,8 @@ public record Chart(String title, Axis across, Axis up, List<Double> at, List<Co
     HIGH,
     /** One of several that lie upon each other. */
     UPON,
+    /** Single looks, as dots. */
+    DOTS,
     /** What the others should stay below. */
     LIMIT;
 

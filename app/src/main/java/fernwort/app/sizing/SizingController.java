@@ -1,6 +1,7 @@
 package fernwort.app.sizing;
 
 import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.Diary;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
 import fernwort.app.questions.Question;
@@ -8,6 +9,9 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.budget.Budget;
+import fernwort.core.budget.Range;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
@@ -27,17 +31,22 @@ class SizingController {
   private final Descriptions rigs;
   private final States states;
   private final QuestionDesk desk;
+  private final Diary diary;
+  private final Clock clock;
 
-  SizingController(Descriptions rigs, States states, QuestionDesk desk) {
+  SizingController(Descriptions rigs, States states, QuestionDesk desk, Diary diary, Clock clock) {
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
+    this.diary = diary;
+    this.clock = clock;
   }
 
   @GetMapping
   String days(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     Trip trip = desk.trip(id, units);
     model.addAttribute("habits", HabitsForm.of(trip.habits(), units));
+    model.addAttribute("learnt", learnt(trip.open(), units));
     model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
     return page(trip, "days", DaysPage.of(trip), model);
   }
@@ -75,6 +84,19 @@ class SizingController {
       @ModelAttribute("units") Units units) {
     String where = page.equals("days") ? "" : "/" + page;
     return "redirect:/rigs/" + id + "/sizing" + where + desk.keep(id, form, units);
+  }
+
+  /** What the log says of the habits; nothing until enough was read. */
+  private String learnt(OpenRig rig, Units units) {
+    Budget budget = diary.budget(rig, clock.instant());
+    Range rate = budget.fresh().rate();
+    return budget.enough()
+        ? "Learnt from the log: %s each a day, %s to %s in four of five."
+            .formatted(
+                units.show(Measure.VOLUME, rate.expected()),
+                units.show(Measure.VOLUME, rate.low()),
+                units.show(Measure.VOLUME, rate.high()))
+        : "";
   }
 
   @PostMapping("/habits")

@@ -6,6 +6,7 @@ import fernwort.app.Missing;
 import fernwort.app.store.db.tables.records.DiaryRecord;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -67,12 +68,20 @@ public class DiaryStore {
    * What to look for.
    *
    * @param kinds kinds; empty for all
+   * @param parts ids of parts that the words are a label of
    * @param words a part of its words; empty for any
    * @param standing whether only what counts
+   * @param before only what was before
    */
-  public record Filter(Set<Entry.Kind> kinds, String words, boolean standing) {
+  public record Filter(
+      Set<Entry.Kind> kinds,
+      Set<String> parts,
+      String words,
+      boolean standing,
+      Optional<Instant> before) {
     public Filter {
       kinds = Set.copyOf(kinds);
+      parts = Set.copyOf(parts);
     }
   }
 
@@ -148,6 +157,24 @@ public class DiaryStore {
     bought.treated().ifPresent(r::setTreated);
   }
 
+  /** Keeps an entry with its trace as it was kept elsewhere; one that is there adds nothing. */
+  @Transactional
+  public boolean restore(String rig, Kept kept) {
+    if (db.fetchExists(DIARY, DIARY.ID.eq(kept.entry().id()))) {
+      return false;
+    }
+    DiaryRecord r = record(rig, kept.entry(), kept.slope(), kept.who(), kept.replaces());
+    r.setMadeAt(utc(kept.made()));
+    r.setStanding(kept.standing().words());
+    r.insert();
+    return true;
+  }
+
+  /** Returns the rig that an entry belongs to, if there is such an entry. */
+  public Optional<String> rigOf(String id) {
+    return db.select(DIARY.RIG).from(DIARY).where(DIARY.ID.eq(id)).fetchOptional(DIARY.RIG);
+  }
+
   /**
    * Returns an entry of a rig.
    *
@@ -202,6 +229,9 @@ public class DiaryStore {
 
   private static Condition matching(String rig, Filter filter) {
     Condition condition = DIARY.RIG.eq(rig);
+    if (filter.before().isPresent()) {
+      condition = condition.and(DIARY.HAPPENED_AT.lt(utc(filter.before().get())));
+    }
     if (filter.standing()) {
       condition = condition.and(DIARY.STANDING.eq(Standing.STANDS.words()));
     }
@@ -217,7 +247,8 @@ public class DiaryStore {
                   DIARY.PLACE.containsIgnoreCase(words),
                   DIARY.SHOWN.containsIgnoreCase(words),
                   DIARY.WHO.containsIgnoreCase(words),
-                  DIARY.PART.containsIgnoreCase(words)));
+                  DIARY.PART.containsIgnoreCase(words),
+                  DIARY.PART.in(filter.parts())));
     }
     return condition;
   }
@@ -266,13 +297,19 @@ public class DiaryStore {
         replaces == null ? "" : replaces);
   }
 
-  private static Standing standing(String kept) {
+  /**
+   * Returns the standing that is called so.
+   *
+   * @throws Refusal when there is none
+   */
+  public static Standing standing(String kept) {
     for (Standing standing : Standing.values()) {
       if (standing.words().equals(kept)) {
         return standing;
       }
     }
-    throw new IllegalStateException("a diary row that is \"" + kept + "\"");
+    throw new Refusal(
+        "“%s” is no standing of an entry; it is stands, corrected or taken back".formatted(kept));
   }
 
   private static Entry.What what(DiaryRecord r) {

@@ -243,8 +243,17 @@ public class Logbook {
 
   /** Returns the newest lines of the journal, newest first. */
   public List<Entry> journal(String rig, int most) {
+    return journal(rig, most, Optional.empty());
+  }
+
+  /** Returns the newest lines of the journal before a time, newest first. */
+  public List<Entry> journal(String rig, int most, Optional<Instant> before) {
+    Condition condition = JOURNAL.RIG.eq(rig);
+    if (before.isPresent()) {
+      condition = condition.and(JOURNAL.MADE_AT.lt(utc(before.get())));
+    }
     return db.selectFrom(JOURNAL)
-        .where(JOURNAL.RIG.eq(rig))
+        .where(condition)
         .orderBy(JOURNAL.SEQ.desc())
         .limit(most)
         .fetch(Logbook::entry);

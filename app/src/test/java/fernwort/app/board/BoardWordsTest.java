@@ -10,9 +10,11 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Outlook;
 import fernwort.app.garage.Standing;
 import fernwort.app.units.Units;
+import fernwort.core.budget.Budget;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.rig.Position;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
@@ -22,6 +24,7 @@ import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Ways;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
@@ -110,7 +113,13 @@ class BoardWordsTest {
   void lastsShowsItsSums() {
     OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
     Lasts lasts = Lasts.of(rig.plumbing(), MARGINALIA.state(), Habits.DEFAULT);
-    LastsView view = LastsView.of(rig.rig(), lasts, Habits.DEFAULT, List.of());
+    Budget budget =
+        Budget.of(
+            rig.plumbing(),
+            List.of(),
+            new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, Instant.EPOCH));
+    LastsView view = LastsView.of(rig.rig(), lasts, Habits.DEFAULT, List.of(), budget);
+    assertThat(view.learnt()).isEmpty();
     assertThat(view.headline()).isEqualTo("2.5 days");
     assertThat(view.ends()).isEqualTo("until gray is full, 2 people");
     assertThat(view.other()).contains("Fresh would last 3.0 days");

@@ -1,0 +1,330 @@
+package fernwort.app.log;
+
+import fernwort.app.garage.OpenRig;
+import fernwort.app.questions.Chart;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.When;
+import fernwort.core.budget.Budget;
+import fernwort.core.budget.Daily;
+import fernwort.core.budget.Learnt;
+import fernwort.core.budget.Range;
+import fernwort.core.diary.Entry;
+import fernwort.core.sizing.Habit;
+import fernwort.core.sizing.Habits;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * What is learnt from the log, in words and pictures.
+ *
+ * @param enough whether enough was read to go by it
+ * @param ends when fresh water ends, in a sentence
+ * @param gray when gray is full, in a sentence; empty where the rig has no tank for it or none was
+ *     read
+ * @param turn by when to turn back for water
+ * @param why why it thinks so
+ * @param reach whether it reaches the day that was asked for; empty where none was
+ * @param woulds what would change it
+ * @param oddities what does not fit
+ */
+record BudgetView(
+    boolean enough,
+    String ends,
+    String gray,
+    String turn,
+    List<String> why,
+    String reach,
+    List<Would> woulds,
+    List<Odd> oddities) {
+
+  private static final Duration FAR = Duration.ofDays(300);
+  private static final double A_JUG = 0.02;
+  private static final double LITRES = 1000;
+  private static final double MUCH = 1.25;
+
+  /** A rate this near to what was entered is as entered. */
+  private static final double AS_ENTERED = 0.05;
+
+  private static final DateTimeFormatter WEEKDAY =
+      DateTimeFormatter.ofPattern("EEEE", Locale.ENGLISH);
+
+  /** What would change it: what, and when it would end then. */
+  record Would(String what, String ends, String gains) {}
+
+  /** Something that does not fit. */
+  record Odd(String when, String words, String look) {}
+
+  static BudgetView of(
+      OpenRig rig,
+      Budget budget,
+      List<Daily> days,
+      Habits habits,
+      Optional<Instant> wish,
+      Units units) {
+    Learnt fresh = budget.fresh();
+    return new BudgetView(
+        budget.enough(),
+        fresh.isKnown() ? "Fresh water ends " + span(fresh.ends(), budget.at()) : "",
+        budget
+            .gray()
+            .filter(Learnt::isKnown)
+            .map(g -> "Gray is full " + span(g.ends(), budget.at()))
+            .orElse(""),
+        fresh.isKnown() && !isFar(fresh.ends().low(), budget.at())
+            ? "Turn back for water by %s at the latest: one in ten ends sooner."
+                .formatted(When.hour(fresh.ends().low()))
+            : "",
+        why(budget, days, units),
+        wish.map(at -> reach(budget, at)).orElse(""),
+        woulds(budget, habits, units),
+        budget.oddities().stream()
+            .map(o ->
+                new Odd(
+                    "%s to %s".formatted(When.hour(o.from()), When.hour(o.to())),
+                    units.say(o.words()),
+                    units.say(o.look())))
+            .toList());
+  }
+
+  private static String span(Range ends, double now) {
+    if (isFar(ends.expected(), now)) {
+      return "not within a year, as it is used";
+    }
+    return "%s; four in five from %s to %s"
+        .formatted(
+            When.hour(ends.expected()),
+            When.hour(ends.low()),
+            isFar(ends.high(), now) ? "next year" : When.hour(ends.high()));
+  }
+
+  private static boolean isFar(double at, double now) {
+    return at - now > FAR.toSeconds();
+  }
+
+  private static List<String> why(Budget budget, List<Daily> days, Units units) {
+    List<String> why = new ArrayList<>();
+    Range rate = budget.fresh().rate();
+    double more = rate.expected() - budget.entered();
+    String than =
+        Math.abs(more) < AS_ENTERED * budget.entered()
+            ? "as entered"
+            : "%s %s than entered"
+                .formatted(units.show(Measure.VOLUME, Math.abs(more)), more > 0 ? "more" : "less");
+    why.add(
+        "You use %s each a day (%s to %s), %s."
+            .formatted(
+                units.show(Measure.VOLUME, rate.expected()),
+                units.show(Measure.VOLUME, rate.low()),
+                units.show(Measure.VOLUME, rate.high()),
+                than));
+    Daily.trend(days)
+        .filter(t -> t.times() > MUCH || t.times() < 1 / MUCH)
+        .ifPresent(t ->
+            why.add(
+                t.times() > 1
+                    ? String.format(
+                        Locale.ROOT,
+                        "Since %s it was %.1f times as much as before.",
+                        t.since().format(WEEKDAY),
+                        t.times())
+                    : String.format(
+                        Locale.ROOT,
+                        "Since %s it was less: %.0f %% of before.",
+                        t.since().format(WEEKDAY),
+                        100 * t.times())));
+    int people = budget.crew().at(budget.at());
+    why.add(
+        "%s on board; %s of fresh water, give or take %s."
+            .formatted(
+                people == 1 ? "1 person" : people + " people",
+                units.show(Measure.VOLUME, budget.fresh().volume()),
+                units.show(Measure.VOLUME, budget.fresh().doubt())));
+    return why;
+  }
+
+  private static String reach(Budget budget, Instant wish) {
+    Range ends = budget.ends();
+    double at = wish.getEpochSecond();
+    String words = When.day(wish);
+    if (ends.low() >= at) {
+      return "It reaches %s, in nine of ten cases or more.".formatted(words);
+    }
+    if (ends.expected() >= at) {
+      return "It reaches %s more likely than not; one in ten ends by %s."
+          .formatted(words, When.hour(ends.low()));
+    }
+    return ends.high() >= at
+        ? "It rather does not reach %s: expected to end %s."
+            .formatted(words, When.hour(ends.expected()))
+        : "It does not reach %s: nine in ten end by %s.".formatted(words, When.hour(ends.high()));
+  }
+
+  private static List<Would> woulds(Budget budget, Habits habits, Units units) {
+    List<Would> woulds = new ArrayList<>();
+    Learnt fresh = budget.fresh();
+    if (!fresh.isKnown()) {
+      return woulds;
+    }
+    for (Habit habit : habits.habits()) {
+      habit
+          .running()
+          .filter(run -> habit.per() == Habit.Per.PERSON)
+          .ifPresent(run -> {
+            double saved = habit.times() * run.flow() * run.on() / LITRES;
+            double factor = 1 - saved / fresh.rate().expected();
+            if (factor > 0 && factor < 1) {
+              woulds.add(
+                  would(
+                      "%s a minute shorter".formatted(habit.label()),
+                      fresh.ends(),
+                      fresh.ends(factor, 0)));
+            }
+          });
+    }
+    woulds.add(
+        would(
+            "A jug of %s more".formatted(units.show(Measure.VOLUME, A_JUG)),
+            fresh.ends(),
+            fresh.ends(1, A_JUG)));
+    budget
+        .gray()
+        .filter(Learnt::isKnown)
+        .ifPresent(gray -> {
+          double room = gray.volume();
+          woulds.add(would("Gray dumped now", gray.ends(), gray.ends(1, room)));
+        });
+    return woulds;
+  }
+
+  private static Would would(String what, Range before, Range after) {
+    double hours = (after.expected() - before.expected()) / 3600;
+    return new Would(
+        what,
+        When.hour(after.expected()),
+        hours < 48
+            ? String.format(Locale.ROOT, "%.0f h later", hours)
+            : String.format(Locale.ROOT, "%.1f days later", hours / 24));
+  }
+
+  // --- pictures --------------------------------------------------------------------------------
+
+  private static final double DAY = 86_400;
+  private static final double BACK = 10 * DAY;
+  private static final int AHEAD = 24;
+  private static final double FORWARD = 14 * DAY;
+
+  /** Returns what was read and what is expected of one store. */
+  static Chart levels(
+      String title,
+      OpenRig rig,
+      List<String> tanks,
+      Learnt learnt,
+      double now,
+      List<Entry> entries,
+      Units units) {
+    double end = Math.min(now + FORWARD, Math.max(now + DAY, learnt.ends().high()));
+    List<Double> at = new ArrayList<>();
+    List<Double> marks = new ArrayList<>();
+    for (Entry entry : entries) {
+      double when = entry.at().getEpochSecond();
+      if (when >= now - BACK && when <= now && tanks.contains(entry.what().part())) {
+        switch (entry.what()) {
+          case Entry.Reading _ -> at.add(when);
+          case Entry.Fill _, Entry.Dump _, Entry.Haul _ -> marks.add((when - now) / DAY);
+          case Entry.People _, Entry.Away _, Entry.Sanitize _, Entry.Upkeep _, Entry.Note _ -> {}
+        }
+      }
+    }
+    for (int i = 0; i <= AHEAD; i++) {
+      at.add(now + i * (end - now) / AHEAD);
+    }
+    List<Double> times = at.stream().distinct().sorted().toList();
+    List<Chart.Course> courses = new ArrayList<>();
+    for (String tank : tanks) {
+      courses.add(
+          new Chart.Course(
+              rig.rig().part(tank).label() + ", as read",
+              Chart.Style.DOTS,
+              times.stream().map(t -> read(entries, tank, t, units)).toList()));
+    }
+    List<Range> ahead =
+        times.stream()
+            .map(t -> t >= now ? learnt.at(t) : new Range(Double.NaN, Double.NaN, Double.NaN))
+            .toList();
+    courses.add(
+        course(
+            "one in ten below", Chart.Style.LOW, ahead.stream().map(Range::low).toList(), units));
+    courses.add(
+        course(
+            "expected", Chart.Style.EXPECTED, ahead.stream().map(Range::expected).toList(), units));
+    courses.add(
+        course(
+            "one in ten above", Chart.Style.HIGH, ahead.stream().map(Range::high).toList(), units));
+    return new Chart(
+        title,
+        new Chart.Axis("days from now", ""),
+        new Chart.Axis("water", units.unit(Measure.VOLUME).sign()),
+        times.stream().map(t -> (t - now) / DAY).toList(),
+        courses,
+        marks);
+  }
+
+  private static double read(List<Entry> entries, String tank, double at, Units units) {
+    double read = Double.NaN;
+    for (Entry entry : entries) {
+      if (entry.at().getEpochSecond() == at
+          && entry.what() instanceof Entry.Reading reading
+          && reading.tank().equals(tank)) {
+        read = units.in(Measure.VOLUME, reading.volume());
+      }
+    }
+    return read;
+  }
+
+  private static Chart.Course course(
+      String name, Chart.Style style, List<Double> volumes, Units units) {
+    return new Chart.Course(
+        name,
+        style,
+        volumes.stream()
+            .map(v -> Double.isFinite(v) ? units.in(Measure.VOLUME, v) : Double.NaN)
+            .toList());
+  }
+
+  /** Returns what went day by day. */
+  static Optional<Chart> daily(List<Daily> days, double now, Units units) {
+    if (days.size() < 2) {
+      return Optional.empty();
+    }
+    List<Double> at =
+        days.stream()
+            .map(d ->
+                (d.day().atStartOfDay(ZoneId.systemDefault()).toEpochSecond() + DAY / 2 - now)
+                    / DAY)
+            .toList();
+    return Optional.of(
+        new Chart(
+            "Fresh water used day by day",
+            new Chart.Axis("days from now", ""),
+            new Chart.Axis("water a day", units.unit(Measure.VOLUME).sign()),
+            at,
+            List.of(
+                course(
+                    "all together",
+                    Chart.Style.EXPECTED,
+                    days.stream().map(Daily::used).toList(),
+                    units),
+                course(
+                    "each",
+                    Chart.Style.LOW,
+                    days.stream().map(d -> d.each().orElse(Double.NaN)).toList(),
+                    units))));
+  }
+}

@@ -1,0 +1,345 @@
+package fernwort.app.log;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.Diary;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.When;
+import fernwort.core.budget.Budget;
+import fernwort.core.budget.Daily;
+import fernwort.core.budget.Learnt;
+import fernwort.core.diary.Entry;
+import fernwort.core.hygiene.BadBatch;
+import fernwort.core.hygiene.Dose;
+import fernwort.core.hygiene.Upkeep;
+import fernwort.core.plumbing.Water;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
+import fernwort.core.sizing.Hauling;
+import fernwort.core.tank.TankFigures;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.Uid;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Hauls, upkeep, and water that is not to be trusted. */
+@Controller
+@RequestMapping("/rigs/{id}/log")
+class CareController {
+
+  /** What was noted is looked through so far back. */
+  private static final Duration MEMORY = Duration.ofDays(1100);
+
+  /** Sanitizing: 50 mg/L with bleach of 5 g in 100 mL; the label first. */
+  private static final double STRONG = 0.05;
+
+  private static final double BLEACH = 50;
+
+  private final Descriptions rigs;
+  private final States states;
+  private final Diary diary;
+  private final Clock clock;
+
+  CareController(Descriptions rigs, States states, Diary diary, Clock clock) {
+    this.rigs = rigs;
+    this.states = states;
+    this.diary = diary;
+    this.clock = clock;
+  }
+
+  private List<Entry> entries(OpenRig rig) {
+    return diary.recent(rig, clock.instant().minus(MEMORY));
+  }
+
+  private List<Upkeep> due(OpenRig rig) {
+    List<Entry> entries = entries(rig);
+    Budget.Asked asked =
+        new Budget.Asked(
+            states.parked(rig), states.habits(rig), ZoneId.systemDefault(), clock.instant());
+    return Upkeep.of(
+        rig.rig(),
+        entries,
+        Daily.of(rig.plumbing(), entries, asked),
+        ZoneId.systemDefault(),
+        clock.instant());
+  }
+
+  /** Something due, in words. */
+  record Row(
+      String subject,
+      String what,
+      String when,
+      boolean due,
+      String last,
+      String use,
+      String putOff,
+      String source,
+      boolean sanitize,
+      String dose) {}
+
+  @GetMapping("/upkeep")
+  String upkeep(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    OpenRig rig = rigs.open(id);
+    Instant now = clock.instant();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("month", NoteForm.field(now.plus(Duration.ofDays(30))));
+    model.addAttribute("rows", due(rig).stream().map(u -> row(rig, u, now, units)).toList());
+    return "log/upkeep";
+  }
+
+  private static Row row(OpenRig rig, Upkeep u, Instant now, Units units) {
+    boolean tank =
+        rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.equals(u.subject()));
+    return new Row(
+        u.subject(),
+        u.what(),
+        u.isDue(now) ? "due" : "by " + date(u.due()),
+        u.isDue(now),
+        u.last().map(l -> "last " + date(l)).orElse("never noted"),
+        u.use()
+            .map(use ->
+                "%s of %s passed since, as far as the log tells"
+                    .formatted(
+                        units.show(Measure.VOLUME, use.passed()),
+                        units.show(Measure.VOLUME, use.lasts())))
+            .orElse(""),
+        u.putOff()
+            .map(reason -> "put off: " + (reason.isEmpty() ? "no reason given" : reason))
+            .orElse(""),
+        "every %s days. %s".formatted(u.every(), u.source()),
+        tank,
+        tank ? dose(rig, u.subject(), units) : "");
+  }
+
+  private static String date(Instant at) {
+    return LocalDate.ofInstant(at, ZoneId.systemDefault()).toString();
+  }
+
+  private static String dose(OpenRig rig, String tank, Units units) {
+    TankFigures figures =
+        TankFigures.of(
+            rig.plumbing().joined(rig.rig().part(tank)), rig.plumbing().room(tank), Slope.LEVEL);
+    double full = figures.capacity() - figures.unreachable();
+    Dose dose = Dose.of(full, STRONG, BLEACH, figures.stranded());
+    return String.format(
+        Locale.ROOT,
+        "Full, %s of bleach of 5 g in 100 mL make 50 mg/L; run it to each tap, 4 h, then %d changes"
+            + " of water. Carbon filters bypassed or out; never with acids or other cleaners; the"
+            + " product's label first.",
+        units.show(Measure.VOLUME, dose.bleach()),
+        dose.changes());
+  }
+
+  /** What falls due, for a calendar. */
+  @GetMapping("/due.ics")
+  ResponseEntity<String> calendar(@PathVariable String id) {
+    OpenRig rig = rigs.open(id);
+    Calendar calendar =
+        new Calendar().withProdId("-//Fernwort//Log//EN").withDefaults().getFluentTarget();
+    for (Upkeep u : due(rig)) {
+      LocalDate on = LocalDate.ofInstant(u.due(), ZoneId.systemDefault());
+      VEvent event = new VEvent(on, "%s: %s".formatted(rig.rig().name(), u.what()));
+      event.add(new Uid("%s-%s-%s@fernwort".formatted(id, u.subject().replace(':', '-'), on)));
+      event.add(new Description("Every %s days. %s.".formatted(u.every(), u.source())));
+      calendar.add(event);
+    }
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(id + "-due.ics").build().toString())
+        .body(calendar.toString());
+  }
+
+  /** What water cost at a place. */
+  record Place(String place, String litres, String paid, String each, int times) {}
+
+  @GetMapping("/hauls")
+  String hauls(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Map<String, String> typed = new TreeMap<>(USUAL);
+    form.forEach((k, v) -> typed.computeIfPresent(k, (key, was) -> v.strip()));
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("f", typed);
+    model.addAttribute("tanks", rig.rig().tanks(Contents.FRESH).toList());
+    model.addAttribute("places", places(entries(rig), units));
+    try {
+      model.addAttribute("plan", plan(rig, typed, units));
+      model.addAttribute("problem", "");
+    } catch (Refusal e) {
+      model.addAttribute("plan", List.of());
+      model.addAttribute("problem", units.say(e.saying()));
+    }
+    model.addAttribute("now", NoteForm.field(clock.instant()));
+    return "log/hauls";
+  }
+
+  private static final Map<String, String> USUAL =
+      Map.of(
+          "days", "3", "can", "20 L", "cans", "2", "carry", "60 kg", "litre", "0.01", "trip", "0");
+
+  private List<String> plan(OpenRig rig, Map<String, String> typed, Units units) {
+    Budget budget = diary.budget(rig, clock.instant());
+    Learnt fresh = budget.fresh();
+    double days = number(typed, "days", "Days");
+    double until = budget.at() + days * 86_400;
+    double used = budget.crew().days(budget.at(), until) * fresh.rate().high();
+    double there =
+        Math.max(0, fresh.volume() - Budget.fresh(rig.plumbing(), states.parked(rig)).limit());
+    double need = Math.max(0, used - there);
+    double room =
+        Math.max(0, Budget.fresh(rig.plumbing(), states.parked(rig)).capacity() - fresh.volume());
+    List<String> rows = new ArrayList<>();
+    rows.add(
+        "For %s days %s are used, by the high end of what you use; %s are there: %s to haul."
+            .formatted(
+                typed.getOrDefault("days", ""),
+                units.show(Measure.VOLUME, used),
+                units.show(Measure.VOLUME, there),
+                units.show(Measure.VOLUME, need)));
+    if (need <= 0) {
+      return rows;
+    }
+    double can = units.parse("A can", Measure.VOLUME, typed.getOrDefault("can", ""));
+    Hauling hauling =
+        Hauling.of(
+            need,
+            new Hauling.Container(
+                can, 0.05 * can * Water.DENSITY, (int) number(typed, "cans", "Cans")),
+            units.parse("What you can carry", Measure.MASS, typed.getOrDefault("carry", "")),
+            number(typed, "litre", "The price of a litre") * 1000,
+            number(typed, "trip", "The price of a trip"));
+    rows.add(
+        "%s cans in %s, %s at a time: %s on the fullest."
+            .formatted(
+                hauling.containers(),
+                hauling.trips() == 1 ? "one trip" : hauling.trips() + " trips",
+                hauling.perTrip(),
+                units.show(Measure.MASS, hauling.load())));
+    rows.add("It costs %s.".formatted(money(hauling.price())));
+    rows.add(
+        need > room
+            ? "The tanks have room for %s now: keep the rest in its cans."
+                .formatted(units.show(Measure.VOLUME, room))
+            : "The tanks have room for it.");
+    return rows;
+  }
+
+  private static double number(Map<String, String> typed, String field, String what) {
+    String text = typed.getOrDefault(field, "").replace(',', '.');
+    if (!text.matches("[0-9]{1,6}(\\.[0-9]{1,4})?")) {
+      throw new Refusal("%s must be a number, such as 3".formatted(what));
+    }
+    return Double.parseDouble(text);
+  }
+
+  private static String money(double amount) {
+    return BigDecimal.valueOf(amount).setScale(2, RoundingMode.HALF_UP).toPlainString();
+  }
+
+  private static List<Place> places(List<Entry> entries, Units units) {
+    Map<String, double[]> sums = new TreeMap<>();
+    for (Entry entry : entries) {
+      switch (entry.what()) {
+        case Entry.Fill w -> w.volume().ifPresent(v -> add(sums, w.bought(), v));
+        case Entry.Haul w -> add(sums, w.bought(), w.volume());
+        case Entry.Reading _,
+            Entry.Dump _,
+            Entry.People _,
+            Entry.Away _,
+            Entry.Sanitize _,
+            Entry.Upkeep _,
+            Entry.Note _ -> {}
+      }
+    }
+    return sums.entrySet().stream()
+        .map(e ->
+            new Place(
+                e.getKey(),
+                units.show(Measure.VOLUME, e.getValue()[0]),
+                money(e.getValue()[1]),
+                e.getValue()[0] > 0
+                    ? String.format(Locale.ROOT, "%.3f", e.getValue()[1] / e.getValue()[0] / 1000)
+                    : "–",
+                (int) e.getValue()[2]))
+        .toList();
+  }
+
+  private static void add(Map<String, double[]> sums, Entry.Bought bought, double volume) {
+    if (bought.price().isPresent()) {
+      String place = bought.place().isEmpty() ? "not noted" : bought.place();
+      double[] sum = sums.computeIfAbsent(place, p -> new double[3]);
+      sum[0] += volume;
+      sum[1] += bought.price().get().doubleValue();
+      sum[2]++;
+    }
+  }
+
+  /** Where a fill that is not to be trusted has come to. */
+  @GetMapping("/notes/{entry}/reached")
+  String reached(
+      @PathVariable String id,
+      @PathVariable String entry,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Entry batch = diary.get(rig, entry).entry();
+    if (!(batch.what() instanceof Entry.Fill)) {
+      throw new Refusal("Only a fill can be followed; open the entry of one");
+    }
+    BadBatch found =
+        BadBatch.of(
+            rig.plumbing(),
+            entries(rig),
+            batch,
+            new BadBatch.Asked(
+                states.parked(rig),
+                states.habits(rig).people(),
+                ZoneId.systemDefault(),
+                clock.instant()));
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("entry", entry);
+    model.addAttribute("tank", batch.what().part());
+    model.addAttribute("what", EntryWords.of(rig.rig(), batch, units));
+    model.addAttribute("when", When.full(batch.at()));
+    model.addAttribute("share", String.format(Locale.ROOT, "%.0f %%", 100 * found.share()));
+    model.addAttribute("found", found);
+    model.addAttribute("days", String.format(Locale.ROOT, "%.1f", found.personDays()));
+    model.addAttribute("flush", units.show(Measure.VOLUME, found.flush()));
+    return "log/reached";
+  }
+}

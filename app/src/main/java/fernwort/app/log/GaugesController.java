@@ -1,0 +1,205 @@
+package fernwort.app.log;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.Diary;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.questions.Column;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
+import fernwort.core.tank.Dipstick;
+import fernwort.core.tank.GaugeCurve;
+import fernwort.core.tank.Reading;
+import fernwort.core.tank.TankRoom;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Gauges: calibrated by jugs, and scales for sticks at true size. */
+@Controller
+@RequestMapping("/rigs/{id}/log/gauges")
+class GaugesController {
+
+  private static final double STEEPEST = 20;
+
+  private final Descriptions rigs;
+  private final QuestionDesk desk;
+  private final Diary diary;
+  private final Clock clock;
+
+  GaugesController(Descriptions rigs, QuestionDesk desk, Diary diary, Clock clock) {
+    this.rigs = rigs;
+    this.desk = desk;
+    this.diary = diary;
+    this.clock = clock;
+  }
+
+  @GetMapping
+  String gauges(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    desk.show(
+        trip, "gauges", trip.rig().tanks().map(tank -> calibration(trip, tank)).toList(), model);
+    model.addAttribute("tanks", trip.rig().tanks().toList());
+    return "log/gauges";
+  }
+
+  @PostMapping("/gauges")
+  String keep(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units) {
+    return "redirect:/rigs/" + id + "/log/gauges" + desk.keep(id, form, units);
+  }
+
+  /** Two rows or more: what was poured in all, and what the gauge showed then. */
+  private static Question calibration(Trip trip, Part tank) {
+    Kind.Tank kind = (Kind.Tank) tank.kind();
+    boolean steps = kind.gauge().kind() == Gauge.GaugeKind.SENDER;
+    Form form = trip.form();
+    List<Form.Row> rows =
+        form.table(
+            "cal-" + tank.id(),
+            "Poured in, and what it showed",
+            "Begin empty and level. Pour a known jug, let it settle, read; a row for each.",
+            List.of(
+                Column.amount("holds", "in it by then", Measure.VOLUME),
+                steps
+                    ? Column.number("shows", "steps it shows", "")
+                    : Column.amount("shows", "wet on the stick", Measure.LENGTH)),
+            List.of());
+    return Question.of(
+        "cal-" + tank.id(),
+        tank.label(),
+        form,
+        "The curve only rises; what was seen out of order is taken at its mean. A step that stands"
+            + " for less than half or more than twice what it should lies: trust the jugs.",
+        () -> answer(trip, kind, tank, rows, steps));
+  }
+
+  private static Question.Answer answer(
+      Trip trip, Kind.Tank kind, Part tank, List<Form.Row> rows, boolean steps) {
+    GaugeCurve curve =
+        GaugeCurve.of(
+            rows.stream()
+                .map(r -> new GaugeCurve.Point(r.number("shows"), r.number("holds")))
+                .toList());
+    TankRoom room = trip.plumbing().room(tank.id());
+    List<List<String>> table = new ArrayList<>();
+    int lies = 0;
+    for (GaugeCurve.Point point : curve.points()) {
+      double drawn =
+          steps
+              ? room.volumeBelow(
+                  room.highest(Slope.LEVEL) * point.shows() / Math.max(1, kind.gauge().steps()),
+                  Slope.LEVEL)
+              : new Reading.Stick(Math.min(point.shows(), room.highest(Slope.LEVEL)))
+                  .volume(kind, room, Slope.LEVEL);
+      double off = point.holds() - drawn;
+      boolean lying = Math.abs(off) > room.capacity() / (2.0 * Math.max(8, kind.gauge().steps()));
+      lies += lying ? 1 : 0;
+      table.add(
+          List.of(
+              steps
+                  ? String.format(Locale.ROOT, "%.1f", point.shows())
+                  : trip.show(Measure.LENGTH, point.shows()),
+              trip.show(Measure.VOLUME, point.holds()),
+              trip.show(Measure.VOLUME, drawn),
+              lying ? "it lies here" : "agrees"));
+    }
+    return Question.Answer.tables(
+        List.of(
+            new Question.Row(
+                "A look is off by",
+                trip.show(Measure.VOLUME, curve.doubt()),
+                "root of the mean square from the curve"),
+            new Question.Row(
+                "Against the tank as drawn",
+                lies == 0 ? "agrees" : lies + " of its readings lie",
+                "half a step of eight, or of the sender's, is allowed")),
+        List.of(
+            new Question.Table(
+                "What it stands for",
+                List.of("it shows", "by the jugs", "by the tank's shape", ""),
+                table)));
+  }
+
+  /** A strip of the scale: from where on the stick it goes, and its marks. */
+  record Strip(double x, String title, List<Line> lines) {}
+
+  /** A mark: its height on the sheet, its length, and what stands beside it. */
+  record Line(double y, double length, String words) {}
+
+  private static final double STRIP = 240;
+  private static final double TOP = 20;
+  private static final double EACH = 45;
+
+  /** The scale at true size, in strips that fit a sheet, with a line to check the printer. */
+  @GetMapping(value = "/{tank}/dipstick.svg", produces = "image/svg+xml")
+  String dipstick(
+      @PathVariable String id,
+      @PathVariable String tank,
+      @RequestParam(defaultValue = "0") double pitch,
+      @RequestParam(defaultValue = "0") double roll,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    Part part = rig.rig().part(tank);
+    if (!(part.kind() instanceof Kind.Tank kind)) {
+      throw new Refusal(part.label() + " is no tank; a stick goes into a tank");
+    }
+    if (!(Math.abs(pitch) <= STEEPEST && Math.abs(roll) <= STEEPEST)) {
+      throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
+    }
+    Dipstick stick = Dipstick.of(kind, rig.plumbing().room(tank), new Slope(pitch, roll));
+    double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
+    List<Strip> strips = new ArrayList<>();
+    double length = stick.length() * 1000;
+    for (double from = 0; from < length; from += STRIP) {
+      double low = from;
+      double high = Math.min(length, from + STRIP);
+      List<Line> lines =
+          stick.marks().stream()
+              .filter(m -> m.wet() * 1000 >= low && m.wet() * 1000 <= high)
+              .map(m ->
+                  new Line(
+                      TOP + high - m.wet() * 1000,
+                      m.main() ? 14 : 7,
+                      m.main()
+                          ? "%s · %s d"
+                              .formatted(
+                                  units.show(Measure.VOLUME, m.volume()),
+                                  (long) Math.floor(m.volume() / each))
+                          : ""))
+              .toList();
+      strips.add(
+          new Strip(
+              10 + strips.size() * EACH,
+              String.format(Locale.ROOT, "%.0f to %.0f mm", low, high),
+              lines));
+    }
+    model.addAttribute("label", part.label());
+    model.addAttribute("slope", String.format(Locale.ROOT, "pitch %.1f°, roll %.1f°", pitch, roll));
+    model.addAttribute("strips", strips);
+    model.addAttribute("width", Math.max(130, 20 + strips.size() * EACH));
+    model.addAttribute("height", TOP + STRIP + 24);
+    return "log/dipstick-svg";
+  }
+}

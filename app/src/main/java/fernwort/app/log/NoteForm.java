@@ -1,0 +1,162 @@
+package fernwort.app.log;
+
+import fernwort.app.board.ReadingText;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.diary.Entry;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** What somebody typed to note something. */
+record NoteForm(Map<String, String> typed, Units units) {
+
+  /** As fields for a time hold it. */
+  static final DateTimeFormatter FIELD =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm", Locale.ROOT);
+
+  NoteForm {
+    typed = Map.copyOf(typed);
+  }
+
+  private String text(String field) {
+    return typed.getOrDefault(field, "").strip();
+  }
+
+  /** Returns a time as its field holds it. */
+  static String field(Instant at) {
+    return at.atZone(ZoneId.systemDefault()).format(FIELD);
+  }
+
+  /**
+   * Returns when it was so.
+   *
+   * @param now what an empty field stands for
+   * @throws Refusal when it is no time
+   */
+  Instant at(Instant now) {
+    return time("at").orElse(now);
+  }
+
+  private Optional<Instant> time(String field) {
+    String text = text(field);
+    if (text.isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(
+          LocalDateTime.parse(text.length() == 10 ? text + "T12:00" : text)
+              .atZone(ZoneId.systemDefault())
+              .toInstant());
+    } catch (DateTimeParseException e) {
+      throw new Refusal(
+          "“%s” is no time; give day and hour, such as 2026-05-04T18:30".formatted(text));
+    }
+  }
+
+  /** Returns the kind that was chosen. */
+  Entry.Kind kind() {
+    return Arrays.stream(Entry.Kind.values())
+        .filter(k -> k.name().equalsIgnoreCase(text("kind")))
+        .findFirst()
+        .orElseThrow(() -> new Refusal("Choose what to note: read, filled, dumped or another"));
+  }
+
+  /**
+   * Returns what was noted.
+   *
+   * @param slope how the vehicle stood, for what was read
+   * @throws Refusal naming the field that cannot be read
+   */
+  Entry.What what(OpenRig rig, Slope slope) {
+    String note = text("note");
+    return switch (kind()) {
+      case READING -> reading(rig, slope, note);
+      case FILL -> new Entry.Fill(tank(rig), volume("amount"), bought(), has("doubtful"), note);
+      case DUMP -> new Entry.Dump(tank(rig), volume("amount"), note);
+      case HAUL ->
+          new Entry.Haul(
+              tank(rig),
+              volume("amount").orElseThrow(() -> new Refusal("How much was hauled? Give litres")),
+              number("trips", "Trips").orElse(1),
+              bought(),
+              note);
+      case PEOPLE ->
+          new Entry.People(
+              number("people", "People").orElseThrow(() -> new Refusal("How many are on board?")),
+              number("pets", "Pets").orElse(0),
+              volume("each"),
+              note);
+      case AWAY ->
+          new Entry.Away(
+              time("until").orElseThrow(() -> new Refusal("Until when is nobody on board?")), note);
+      case SANITIZE -> new Entry.Sanitize(tank(rig), note);
+      case UPKEEP -> new Entry.Upkeep(text("part"), time("until"), note);
+      case NOTE -> {
+        if (note.isEmpty()) {
+          throw new Refusal("Nothing to note was written; write it, or leave it");
+        }
+        yield new Entry.Note(note);
+      }
+    };
+  }
+
+  private Entry.Reading reading(OpenRig rig, Slope slope, String note) {
+    ReadingText.Typed reading = ReadingText.of(text("amount"), text("unit"), units);
+    Part tank = rig.rig().part(tank(rig));
+    if (!(tank.kind() instanceof Kind.Tank kind)) {
+      throw new Refusal(tank.label() + " is no tank; pick a tank to read");
+    }
+    double volume = reading.reading().volume(kind, rig.plumbing().room(tank.id()), slope);
+    return new Entry.Reading(tank.id(), volume, reading.shown(), false, note);
+  }
+
+  private String tank(OpenRig rig) {
+    String tank = text("tank");
+    return rig.rig().part(tank).id();
+  }
+
+  private boolean has(String field) {
+    return !text(field).isEmpty();
+  }
+
+  private Optional<Double> volume(String field) {
+    return has(field)
+        ? Optional.of(units.parse("The amount", Measure.VOLUME, text(field)))
+        : Optional.empty();
+  }
+
+  private Optional<Integer> number(String field, String what) {
+    String text = text(field);
+    if (text.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!text.matches("[0-9]{1,4}")) {
+      throw new Refusal("%s must be a whole number, such as 3".formatted(what));
+    }
+    return Optional.of(Integer.parseInt(text));
+  }
+
+  private Entry.Bought bought() {
+    String price = text("price").replace(',', '.');
+    if (!price.isEmpty() && !price.matches("[0-9]{1,7}(\\.[0-9]{1,2})?")) {
+      throw new Refusal("“%s” is no price; type it as 3.50, without a sign".formatted(price));
+    }
+    return new Entry.Bought(
+        price.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(price)),
+        text("place"),
+        has("treated") ? Optional.of(text("treated").equals("yes")) : Optional.empty());
+  }
+}

@@ -1,0 +1,222 @@
+package fernwort.core.hygiene;
+
+import fernwort.core.budget.Daily;
+import fernwort.core.diary.Entry;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Gauge;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something about the water that falls due: by days, and for filters and pumps by use as well.
+ *
+ * @param subject id of the part, "leaks", or "gauge:" with a tank's id
+ * @param what what is to be done
+ * @param every after how long (days)
+ * @param last when it was done last, if it was noted
+ * @param due when it is due; at once where it was never noted
+ * @param use what passed since, where use counts
+ * @param putOff the reason why it was put off, if it was
+ * @param source where the interval is from
+ */
+public record Upkeep(
+    String subject,
+    String what,
+    int every,
+    Optional<Instant> last,
+    Instant due,
+    Optional<Use> use,
+    Optional<String> putOff,
+    String source) {
+
+  /**
+   * Use since the last time.
+   *
+   * @param passed water that passed, as far as the log tells (m³)
+   * @param lasts what may pass (m³)
+   */
+  public record Use(double passed, double lasts) {}
+
+  private static final String OURS = "Our own default; the maker's word and local rules first";
+
+  /** What passes a cartridge of which nobody said when it clogs (m³). */
+  private static final double CARTRIDGE = 2;
+
+  private static final int HALF_A_YEAR = 182;
+  private static final int A_QUARTER = 91;
+  private static final int A_YEAR = 365;
+
+  /** Tells whether it is due at a time. */
+  public boolean isDue(Instant now) {
+    return !due.isAfter(now);
+  }
+
+  /**
+   * Returns all that falls due in a rig, the soonest first.
+   *
+   * @param entries what was noted
+   * @param days what was used day by day
+   * @param zone where those days are
+   */
+  public static List<Upkeep> of(
+      Rig rig, List<Entry> entries, List<Daily> days, ZoneId zone, Instant now) {
+    Making making = new Making(entries, days, zone, now);
+    for (Part part : rig.parts()) {
+      switch (part.kind()) {
+        case Kind.Tank tank -> {
+          if (tank.contents() == Contents.FRESH) {
+            making.add(part.id(), "Sanitize " + part.label(), HALF_A_YEAR, OURS);
+          }
+          if (tank.gauge().kind() == Gauge.GaugeKind.SENDER) {
+            making.add(
+                "gauge:" + part.id(),
+                "Check the gauge of %s against a stick or jugs".formatted(part.label()),
+                HALF_A_YEAR,
+                OURS);
+          }
+        }
+        case Kind.Filter filter ->
+            making.byUse(
+                part.id(),
+                "Change the cartridge of " + part.label(),
+                HALF_A_YEAR,
+                filter.doubling().orElse(CARTRIDGE),
+                filter.doubling().isPresent()
+                    ? "Days: " + OURS + ". Litres: until its loss has doubled, as entered"
+                    : OURS);
+        case Kind.Strainer _ ->
+            making.add(part.id(), "Rinse the screen of " + part.label(), A_QUARTER, OURS);
+        case Kind.Heater heater -> {
+          if (heater.works() == Kind.Heater.Type.STORAGE) {
+            making.add(
+                part.id(),
+                "Look at the anode of %s, if it has one, and flush it".formatted(part.label()),
+                A_YEAR,
+                OURS);
+          }
+        }
+        case Kind.Accumulator _ ->
+            making.add(part.id(), "Check the air of " + part.label(), A_YEAR, OURS);
+        case Kind.HoseInlet _ ->
+            making.add(
+                part.id(),
+                "Look at the drinking-water hose of %s, renew it when stiff"
+                    .formatted(part.label()),
+                A_YEAR,
+                OURS);
+        case Kind.Pump pump -> {
+          if (!pump.works().byHand()) {
+            making.add(
+                part.id(),
+                "Listen to %s, look at its joints and its strainer".formatted(part.label()),
+                HALF_A_YEAR,
+                OURS);
+          }
+        }
+        case Kind.Fitting _,
+            Kind.Macerator _,
+            Kind.Valve _,
+            Kind.Fixture _,
+            Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Plug _,
+            Kind.PortableContainer _ -> {}
+      }
+    }
+    making.add("leaks", "Look for leaks with the pressure on", A_QUARTER, OURS);
+    making.found.sort(Comparator.comparing(Upkeep::due).thenComparing(Upkeep::what));
+    return making.found;
+  }
+
+  /** Collects what is due. */
+  private static final class Making {
+
+    private final List<Entry> entries;
+    private final List<Daily> days;
+    private final ZoneId zone;
+    private final Instant now;
+    private final List<Upkeep> found = new ArrayList<>();
+
+    private Making(List<Entry> entries, List<Daily> days, ZoneId zone, Instant now) {
+      this.entries = entries;
+      this.days = days;
+      this.zone = zone;
+      this.now = now;
+    }
+
+    private void add(String subject, String what, int every, String source) {
+      Optional<Instant> last = last(subject);
+      add(subject, what, every, last, due(last, every), Optional.empty(), source);
+    }
+
+    private void byUse(String subject, String what, int every, double lasts, String source) {
+      Optional<Instant> last = last(subject);
+      double passed =
+          days.stream()
+              .filter(
+                  d -> last.isEmpty() || !d.day().isBefore(last.get().atZone(zone).toLocalDate()))
+              .mapToDouble(Daily::used)
+              .sum();
+      Instant due = passed >= lasts ? now : due(last, every);
+      add(subject, what, every, last, due, Optional.of(new Use(passed, lasts)), source);
+    }
+
+    private void add(
+        String subject,
+        String what,
+        int every,
+        Optional<Instant> last,
+        Instant due,
+        Optional<Use> use,
+        String source) {
+      Optional<Entry> putOff =
+          entries.stream()
+              .filter(e ->
+                  e.what() instanceof Entry.Upkeep u
+                      && u.part().equals(subject)
+                      && u.putOff().isPresent())
+              .filter(e -> last.isEmpty() || e.at().isAfter(last.get()))
+              .max(Comparator.comparing(Entry::at));
+      Instant later =
+          putOff
+              .map(e -> ((Entry.Upkeep) e.what()).putOff().orElse(due))
+              .filter(p -> p.isAfter(due))
+              .orElse(due);
+      found.add(
+          new Upkeep(
+              subject, what, every, last, later, use, putOff.map(e -> e.what().note()), source));
+    }
+
+    private Instant due(Optional<Instant> last, int every) {
+      return last.map(l -> l.plus(Duration.ofDays(every))).orElse(now);
+    }
+
+    private Optional<Instant> last(String subject) {
+      return entries.stream()
+          .filter(e -> !e.at().isAfter(now))
+          .filter(e ->
+              switch (e.what()) {
+                case Entry.Sanitize w -> w.tank().equals(subject);
+                case Entry.Upkeep w -> w.part().equals(subject) && w.putOff().isEmpty();
+                case Entry.Reading _,
+                    Entry.Fill _,
+                    Entry.Dump _,
+                    Entry.Haul _,
+                    Entry.People _,
+                    Entry.Away _,
+                    Entry.Note _ ->
+                    false;
+              })
+          .map(Entry::at)
+          .max(Comparator.naturalOrder());
+    }
+  }
+}

@@ -7,7 +7,7 @@ const charts = (() => {
 
   /** What a figure draws: {at, courses: [{name, values}], strokes}; the table's, if nobody gave any. */
   function numbers(figure) {
-    const number = (cell) => (cell.dataset.number === "" ? null : Number(cell.dataset.number));
+    const number = (cell) => (cell.dataset.number ? Number(cell.dataset.number) : null);
     const rows = [...figure.querySelectorAll("tbody tr")];
     const names = [...figure.querySelectorAll("thead th")].slice(1);
     return {

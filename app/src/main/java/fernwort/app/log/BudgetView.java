@@ -47,7 +47,7 @@ record BudgetView(
   private static final Duration FAR = Duration.ofDays(300);
   private static final double A_JUG = 0.02;
   private static final double LITRES = 1000;
-  private static final double MUCH = 1.25;
+  private static final double MUCH = 1.4;
 
   /** A rate this near to what was entered is as entered. */
   private static final double AS_ENTERED = 0.05;

@@ -78,17 +78,12 @@ class CareController {
     return diary.recent(rig, clock.instant().minus(MEMORY));
   }
 
-  private List<Upkeep> due(OpenRig rig) {
+  private List<Upkeep> due(OpenRig rig, Instant now) {
     List<Entry> entries = entries(rig);
     Budget.Asked asked =
-        new Budget.Asked(
-            states.parked(rig), states.habits(rig), ZoneId.systemDefault(), clock.instant());
+        new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), now);
     return Upkeep.of(
-        rig.rig(),
-        entries,
-        Daily.of(rig.plumbing(), entries, asked),
-        ZoneId.systemDefault(),
-        clock.instant());
+        rig.rig(), entries, Daily.of(rig.plumbing(), entries, asked), ZoneId.systemDefault(), now);
   }
 
   /** Something due, in words. */
@@ -111,7 +106,7 @@ class CareController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("month", NoteForm.field(now.plus(Duration.ofDays(30))));
-    model.addAttribute("rows", due(rig).stream().map(u -> row(rig, u, now, units)).toList());
+    model.addAttribute("rows", due(rig, now).stream().map(u -> row(rig, u, now, units)).toList());
     return "log/upkeep";
   }
 
@@ -164,7 +159,7 @@ class CareController {
     OpenRig rig = rigs.open(id);
     Calendar calendar =
         new Calendar().withProdId("-//Fernwort//Log//EN").withDefaults().getFluentTarget();
-    for (Upkeep u : due(rig)) {
+    for (Upkeep u : due(rig, clock.instant())) {
       LocalDate on = LocalDate.ofInstant(u.due(), ZoneId.systemDefault());
       VEvent event = new VEvent(on, "%s: %s".formatted(rig.rig().name(), u.what()));
       event.add(new Uid("%s-%s-%s@fernwort".formatted(id, u.subject().replace(':', '-'), on)));

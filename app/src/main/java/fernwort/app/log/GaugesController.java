@@ -142,7 +142,7 @@ class GaugesController {
   }
 
   /** A strip of the scale: from where on the stick it goes, and its marks. */
-  record Strip(double x, String title, List<Line> lines) {}
+  record Strip(double x, double length, String title, List<Line> lines) {}
 
   /** A mark: its height on the sheet, its length, and what stands beside it. */
   record Line(double y, double length, String words) {}
@@ -186,12 +186,13 @@ class GaugesController {
                           ? "%s · %s d"
                               .formatted(
                                   units.show(Measure.VOLUME, m.volume()),
-                                  (long) Math.floor(m.volume() / each))
+                                  String.format(Locale.ROOT, "%.1f", m.volume() / each))
                           : ""))
               .toList();
       strips.add(
           new Strip(
               10 + strips.size() * EACH,
+              high - low,
               String.format(Locale.ROOT, "%.0f to %.0f mm", low, high),
               lines));
     }

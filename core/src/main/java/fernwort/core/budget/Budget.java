@@ -61,8 +61,8 @@ public record Budget(
     double entered = Math.max(LEAST, habits.freshPerDay() / Math.max(1, habits.people()));
     double at = Facts.seconds(asked.at());
     DayShape shape = DayShape.in(asked.zone());
-    List<Fact> freshFacts = Facts.of(plumbing, Contents.FRESH, asked.slope(), recent);
-    Crew crew = Crew.of(shape, habits.people(), freshFacts);
+    Crew crew = Facts.crew(shape, habits.people(), recent);
+    List<Fact> freshFacts = Facts.of(plumbing, Contents.FRESH, asked.slope(), crew, recent);
     Store fresh = fresh(plumbing, asked.slope());
     Learnt freshLearnt = Learnt.of(fresh, crew, freshFacts, entered, at);
     double said = lastEstimate(freshFacts, at).orElse(entered);
@@ -73,7 +73,8 @@ public record Budget(
                 Learnt.of(
                     s,
                     crew,
-                    withoutEstimates(Facts.of(plumbing, Contents.GRAY, asked.slope(), recent)),
+                    withoutEstimates(
+                        Facts.of(plumbing, Contents.GRAY, asked.slope(), crew, recent)),
                     Math.max(LEAST, share * freshLearnt.rate().expected()),
                     at));
     return new Budget(

@@ -26,7 +26,10 @@ public record Daily(LocalDate day, double used, double people) {
   /** Recent days are those. */
   private static final int RECENT = 3;
 
-  /** A day of which less than this is known is not counted. */
+  /** A day of which less than this share is known is not counted. */
+  private static final double MOST = 0.7;
+
+  /** A day of fewer person-days than this tells nothing of each. */
   private static final double ENOUGH = 0.5;
 
   /** Returns what a person used that day (m³); nothing where nobody was on board. */
@@ -34,11 +37,19 @@ public record Daily(LocalDate day, double used, double people) {
     return people > ENOUGH ? Optional.of(used / people) : Optional.empty();
   }
 
-  /** Returns the days of which something is known, in order. */
+  /**
+   * Tells whether most of a day is known.
+   *
+   * @param all the days that people spent on board that day (person-days)
+   */
+  private static boolean isKnown(double known, double all) {
+    return known >= MOST * all;
+  }
+
+  /** Returns the days of which most is known, in order. */
   public static List<Daily> of(Plumbing plumbing, Collection<Entry> entries, Budget.Asked asked) {
-    List<Fact> facts = Facts.of(plumbing, Contents.FRESH, asked.slope(), entries);
-    DayShape shape = DayShape.in(asked.zone());
-    Crew crew = Crew.of(shape, asked.habits().people(), facts);
+    Crew crew = Facts.crew(DayShape.in(asked.zone()), asked.habits().people(), entries);
+    List<Fact> facts = Facts.of(plumbing, Contents.FRESH, asked.slope(), crew, entries);
     double at = Facts.seconds(asked.at());
     List<Fact> levels =
         facts.stream()
@@ -64,6 +75,11 @@ public record Daily(LocalDate day, double used, double people) {
       added = 0;
     }
     return days.entrySet().stream()
+        .filter(d -> {
+          double begins = d.getKey().atStartOfDay(asked.zone()).toEpochSecond();
+          double ends = d.getKey().plusDays(1).atStartOfDay(asked.zone()).toEpochSecond();
+          return isKnown(d.getValue()[1], crew.days(begins, ends));
+        })
         .map(d -> new Daily(d.getKey(), d.getValue()[0], d.getValue()[1]))
         .toList();
   }

@@ -24,39 +24,144 @@ import java.util.Set;
  */
 final class Facts {
 
-  /** What may have gone from a tank that nobody looked into (m³ a day, our estimate). */
-  private static final double STALE = 0.015;
-
-  private static final double DAY = 86_400;
+  /** What may have gone from a tank that nobody looked into (m³ a person-day, our estimate). */
+  private static final double STALE = 0.004;
 
   private final Plumbing plumbing;
   private final Slope slope;
+  private final Crew crew;
   private final List<Part> tanks;
   private final List<Fact> facts = new ArrayList<>();
   private final Map<String, Fact.Seen> last = new HashMap<>();
   private final Set<String> read = new HashSet<>();
 
-  private Facts(Plumbing plumbing, Contents contents, Slope slope) {
+  /** When somebody looked last. */
+  private double looked = Double.NaN;
+
+  private Facts(Plumbing plumbing, Contents contents, Slope slope, Crew crew) {
     this.plumbing = plumbing;
     this.slope = slope;
+    this.crew = crew;
     tanks = plumbing.rig().tanks(contents).toList();
   }
 
   /**
-   * Returns what entries tell about the fresh or the gray water of a rig.
+   * Returns what entries tell about the fresh or the gray water of a rig, in order of time.
    *
    * @param slope as it is parked, which decides what full and empty mean
+   * @param crew who is on board when
    */
   static List<Fact> of(
-      Plumbing plumbing, Contents contents, Slope slope, Collection<Entry> entries) {
-    Facts found = new Facts(plumbing, contents, slope);
+      Plumbing plumbing, Contents contents, Slope slope, Crew crew, Collection<Entry> entries) {
+    Facts found = new Facts(plumbing, contents, slope, crew);
     List<Entry> order =
         entries.stream()
-            .sorted(Comparator.comparing(Entry::at).thenComparing(e -> e.what().kind()))
+            .sorted(
+                Comparator.comparing(Entry::at)
+                    .thenComparing(e -> e.what().kind())
+                    .thenComparing(e -> e.what().toString()))
             .toList();
     order.forEach(found::begin);
-    order.forEach(found::take);
+    for (int i = 0; i < order.size(); ) {
+      int j = i + 1;
+      while (j < order.size() && order.get(j).at().equals(order.get(i).at())) {
+        j++;
+      }
+      found.moment(order.subList(i, j));
+      i = j;
+    }
     return found.facts;
+  }
+
+  /** Returns who is on board when, by what was noted. */
+  static Crew crew(DayShape shape, int people, Collection<Entry> entries) {
+    List<Fact> facts = new ArrayList<>();
+    for (Entry entry : entries) {
+      switch (entry.what()) {
+        case Entry.People w -> facts.add(new Fact.People(seconds(entry.at()), w.people()));
+        case Entry.Away w -> facts.add(new Fact.Away(seconds(entry.at()), seconds(w.until())));
+        case Entry.Reading _,
+            Entry.Fill _,
+            Entry.Dump _,
+            Entry.Haul _,
+            Entry.Sanitize _,
+            Entry.Upkeep _,
+            Entry.Note _ -> {}
+      }
+    }
+    return Crew.of(shape, people, facts);
+  }
+
+  /**
+   * What was noted at one moment: people look, fill and look again within a minute. A look counts
+   * as one after the fill where it is nearer to what was in it then.
+   */
+  private void moment(List<Entry> entries) {
+    List<Entry> before = new ArrayList<>();
+    List<Entry> later = new ArrayList<>();
+    for (Entry entry : entries) {
+      if (entry.what() instanceof Entry.Reading reading) {
+        (isAfter(reading, entries) ? later : before).add(entry);
+      }
+    }
+    look(before);
+    entries.forEach(this::take);
+    look(later);
+  }
+
+  /** Looks into several tanks at one moment are one look at the store. */
+  private void look(List<Entry> readings) {
+    boolean any = false;
+    boolean reckoned = true;
+    boolean coarse = false;
+    double at = 0;
+    for (Entry entry : readings) {
+      Entry.Reading reading = (Entry.Reading) entry.what();
+      Optional<Part> tank = tank(reading.tank());
+      if (tank.isPresent()) {
+        at = seconds(entry.at());
+        Fact.Seen own = seen(tank.get(), at, reading);
+        last.put(reading.tank(), own);
+        any = true;
+        reckoned &= reading.reckoned();
+        coarse = own.coarse() && last.size() == 1;
+      }
+    }
+    if (any) {
+      facts.add(
+          reckoned
+              ? new Fact.Set(at, total(), doubt(at))
+              : new Fact.Seen(at, total(), doubt(at), coarse));
+      looked = at;
+    }
+  }
+
+  private boolean isAfter(Entry.Reading reading, List<Entry> entries) {
+    Fact.Seen before = last.get(reading.tank());
+    if (before == null) {
+      return false;
+    }
+    double after = before.volume();
+    for (Entry entry : entries) {
+      if (entry.what().part().equals(reading.tank())) {
+        switch (entry.what()) {
+          case Entry.Fill w -> after = w.volume().map(v -> before.volume() + v).orElse(full(w));
+          case Entry.Haul w -> after += w.volume();
+          case Entry.Dump w -> after = w.volume().map(v -> before.volume() - v).orElse(0.0);
+          case Entry.Reading _,
+              Entry.People _,
+              Entry.Away _,
+              Entry.Sanitize _,
+              Entry.Upkeep _,
+              Entry.Note _ -> {}
+        }
+      }
+    }
+    return Math.abs(reading.volume() - after) < Math.abs(reading.volume() - before.volume());
+  }
+
+  private double full(Entry.Fill fill) {
+    return full(plumbing.rig().part(fill.tank()));
   }
 
   static double seconds(Instant at) {
@@ -82,7 +187,6 @@ final class Facts {
   private void take(Entry entry) {
     double at = seconds(entry.at());
     switch (entry.what()) {
-      case Entry.Reading reading -> tank(reading.tank()).ifPresent(t -> read(at, t, reading));
       case Entry.Fill fill ->
           tank(fill.tank())
               .ifPresent(t ->
@@ -92,25 +196,14 @@ final class Facts {
           tank(dump.tank())
               .ifPresent(
                   t -> dump.volume().ifPresentOrElse(v -> add(at, t, -v), () -> set(at, t, 0)));
-      // After the last change of water it is drained, or filled by an entry of its own.
-      case Entry.Sanitize _, Entry.Upkeep _, Entry.Note _ -> {}
+      // Looks are taken together; after sanitizing, a tank is filled by an entry of its own.
+      case Entry.Reading _, Entry.Sanitize _, Entry.Upkeep _, Entry.Note _ -> {}
       case Entry.People people -> {
         facts.add(new Fact.People(at, people.people()));
         people.perPersonDay().ifPresent(v -> facts.add(new Fact.Estimate(at, v)));
       }
       case Entry.Away away -> facts.add(new Fact.Away(at, seconds(away.until())));
     }
-  }
-
-  private void read(double at, Part tank, Entry.Reading reading) {
-    Fact.Seen own = seen(tank, at, reading);
-    last.put(tank.id(), own);
-    double volume = total();
-    double doubt = doubt(at);
-    facts.add(
-        reading.reckoned()
-            ? new Fact.Set(at, volume, doubt)
-            : new Fact.Seen(at, volume, doubt, own.coarse() && last.size() == 1));
   }
 
   private void set(double at, Part tank, double volume) {
@@ -140,11 +233,16 @@ final class Facts {
     return last.values().stream().mapToDouble(Fact.Seen::volume).sum();
   }
 
+  /**
+   * How far off a look at all of it is. What may have gone unseen from the other tanks counts once:
+   * since the look before.
+   */
   private double doubt(double at) {
+    double stale = Double.isNaN(looked) ? 0 : STALE * crew.days(looked, at);
     double variance = 0;
     for (Fact.Seen seen : last.values()) {
-      double stale = Math.min(seen.volume(), STALE * (at - seen.at()) / DAY);
-      variance += seen.doubt() * seen.doubt() + stale * stale;
+      double unseen = seen.at() < at ? Math.min(seen.volume(), stale) : 0;
+      variance += seen.doubt() * seen.doubt() + unseen * unseen;
     }
     return Math.sqrt(variance);
   }

@@ -31,6 +31,10 @@ public final class DemoLog {
   private static final double ENTERED = 0.012;
 
   private static final double USED = 0.0135;
+
+  /** What of a day is used from the evening look to the morning one. */
+  private static final double NIGHT = 0.4;
+
   private static final double GRAY_SHARE = 0.8;
   private static final double STICK = 0.6e-3;
 
@@ -115,12 +119,13 @@ public final class DemoLog {
 
   /** What was used between the morning and the evening of a day before the end. */
   private void evening(int day, boolean away) {
-    use(away ? 0 : 0.6 * people * USED * differs());
+    double share = day == 0 ? 1 : NIGHT;
+    use(away ? 0 : share * people * USED * differs());
     look(at(day + 1, 20));
   }
 
   private void morning(int day) {
-    use(0.4 * people * USED * differs());
+    use((1 - NIGHT) * people * USED * differs());
     look(at(day + 1, 8));
   }
 

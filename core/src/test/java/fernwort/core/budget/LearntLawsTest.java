@@ -146,7 +146,7 @@ class LearntLawsTest {
     assertThat(range.low()).isLessThanOrEqualTo(rate * 1.06);
     assertThat(range.high()).isGreaterThanOrEqualTo(rate * 0.94);
     double off = Math.abs(Math.log(range.expected() / rate));
-    assertThat(off).isLessThan(0.75 * Math.abs(Math.log(ESTIMATE / rate)) + 0.1);
+    assertThat(off).isLessThan(0.85 * Math.abs(Math.log(ESTIMATE / rate)) + 0.12);
   }
 
   @Test

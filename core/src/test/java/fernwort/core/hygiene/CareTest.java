@@ -1,0 +1,105 @@
+package fernwort.core.hygiene;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.budget.Daily;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.diary.Entry;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Slope;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** What falls due, and where bad water has come to. */
+class CareTest {
+
+  private static final DemoRig VAN = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(VAN.rig());
+  private static final Instant NOW = Instant.parse("2026-06-10T12:00:00Z");
+
+  private static Instant ago(int days) {
+    return NOW.minus(Duration.ofDays(days));
+  }
+
+  private static Upkeep due(String subject, List<Entry> entries, List<Daily> days) {
+    return Upkeep.of(VAN.rig(), entries, days, ZoneOffset.UTC, NOW).stream()
+        .filter(u -> u.subject().equals(subject))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void whatWasNeverNotedIsDueAndWhatWasDoneIsDueLater() {
+    assertThat(due("sediment", List.of(), List.of()).isDue(NOW)).isTrue();
+    Entry done = new Entry("a", ago(10), new Entry.Upkeep("sediment", Optional.empty(), ""));
+    Upkeep later = due("sediment", List.of(done), List.of());
+    assertThat(later.isDue(NOW)).isFalse();
+    assertThat(later.due()).isEqualTo(ago(10).plus(Duration.ofDays(later.every())));
+    Entry clean = new Entry("b", ago(3), new Entry.Sanitize("main", ""));
+    assertThat(due("main", List.of(clean), List.of()).last()).contains(ago(3));
+  }
+
+  @Test
+  void aCartridgeIsDueByLitresAsWell() {
+    Entry done = new Entry("a", ago(10), new Entry.Upkeep("sediment", Optional.empty(), ""));
+    Upkeep fresh = due("sediment", List.of(done), List.of());
+    double lasts = fresh.use().orElseThrow().lasts();
+    List<Daily> days = List.of(new Daily(LocalDate.of(2026, 6, 5), lasts + 0.001, 2));
+    assertThat(due("sediment", List.of(done), days).isDue(NOW)).isTrue();
+    List<Daily> before = List.of(new Daily(LocalDate.of(2026, 5, 5), lasts + 0.001, 2));
+    assertThat(due("sediment", List.of(done), before).isDue(NOW)).isFalse();
+  }
+
+  @Test
+  void whatIsPutOffSaysWhy() {
+    Entry off =
+        new Entry("a", ago(1), new Entry.Upkeep("leaks", Optional.of(ago(-20)), "no time on tour"));
+    Upkeep leaks = due("leaks", List.of(off), List.of());
+    assertThat(leaks.isDue(NOW)).isFalse();
+    assertThat(leaks.putOff()).contains("no time on tour");
+  }
+
+  private static Entry fill(String id, int daysAgo, double litres) {
+    return new Entry(
+        id,
+        ago(daysAgo),
+        new Entry.Fill("main", Optional.of(litres / 1000), Entry.Bought.UNKNOWN, true, ""));
+  }
+
+  private static Entry read(String id, int daysAgo, String tank, double litres) {
+    return new Entry(id, ago(daysAgo), new Entry.Reading(tank, litres / 1000, "", false, ""));
+  }
+
+  private static BadBatch follow(List<Entry> entries, Entry batch) {
+    return BadBatch.of(
+        PLUMBING, entries, batch, new BadBatch.Asked(Slope.LEVEL, 2, ZoneOffset.UTC, NOW));
+  }
+
+  @Test
+  void badWaterIsThinnedByWhatIsFilledAfterIt() {
+    Entry bad = fill("bad", 4, 30);
+    List<Entry> entries =
+        List.of(read("r1", 5, "main", 30), bad, read("r2", 2, "main", 40), fill("good", 1, 40));
+    BadBatch found = follow(entries, bad);
+    // Half of 60 L was bad, then 40 L of that and 40 L that are good.
+    assertThat(found.share()).isCloseTo(0.25, within(1e-9));
+    assertThat(found.personDays()).isCloseTo(8, within(0.01));
+    assertThat(found.tanks()).containsExactly("Main fresh");
+    assertThat(found.outlets()).contains("Sink");
+    assertThat(found.flush()).isGreaterThan(0.005);
+  }
+
+  @Test
+  void aTankThatGainedWithoutAFillIsNamed() {
+    Entry bad = fill("bad", 4, 30);
+    List<Entry> entries =
+        List.of(bad, read("r1", 3, "low", 20), read("r2", 2, "low", 45), read("r3", 5, "low", 20));
+    assertThat(follow(entries, bad).tanks()).containsExactly("Main fresh", "Low fresh");
+  }
+}

@@ -1,0 +1,93 @@
+package fernwort.core.tank;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+class GaugeCurveTest {
+
+  @Test
+  void looksInOrderAreTheCurveItself() {
+    GaugeCurve curve =
+        GaugeCurve.of(
+            List.of(
+                new GaugeCurve.Point(0, 0),
+                new GaugeCurve.Point(4, 0.06),
+                new GaugeCurve.Point(1, 0.01)));
+    assertThat(curve.doubt()).isZero();
+    assertThat(curve.holds(2.5)).isCloseTo(0.035, within(1e-12));
+    assertThat(curve.holds(9)).isEqualTo(0.06);
+  }
+
+  @Test
+  void looksOutOfOrderAreTakenAtTheirMean() {
+    GaugeCurve curve =
+        GaugeCurve.of(
+            List.of(
+                new GaugeCurve.Point(0, 0),
+                new GaugeCurve.Point(1, 0.03),
+                new GaugeCurve.Point(2, 0.01),
+                new GaugeCurve.Point(3, 0.05)));
+    assertThat(curve.points()).contains(new GaugeCurve.Point(1.5, 0.02));
+    assertThat(curve.doubt()).isGreaterThan(0.003);
+  }
+
+  @Property(tries = 200)
+  void theCurveOnlyRises(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<GaugeCurve.Point> looks = new ArrayList<>();
+    for (int i = 0; i < 12; i++) {
+      looks.add(new GaugeCurve.Point(i, random.nextDouble()));
+    }
+    GaugeCurve curve = GaugeCurve.of(looks);
+    for (double shows = -1; shows < 13; shows += 0.1) {
+      assertThat(curve.holds(shows)).isLessThanOrEqualTo(curve.holds(shows + 0.1) + 1e-12);
+    }
+    // No curve that only rises lies nearer to the looks than the pools' mean does on the whole.
+    double mean = looks.stream().mapToDouble(GaugeCurve.Point::holds).average().orElseThrow();
+    double flat =
+        Math.sqrt(
+            looks.stream().mapToDouble(l -> Math.pow(l.holds() - mean, 2)).average().orElseThrow());
+    assertThat(curve.doubt()).isLessThanOrEqualTo(flat + 0.12);
+  }
+
+  @Test
+  void twoLooksAreTooFew() {
+    List<GaugeCurve.Point> two = List.of(new GaugeCurve.Point(0, 0), new GaugeCurve.Point(1, 0.01));
+    assertThatThrownBy(() -> GaugeCurve.of(two)).isInstanceOf(Refusal.class);
+  }
+
+  @Test
+  void everyMarkOfAStickIsWhereThatMuchIsRead() {
+    for (DemoRig demo : DemoRig.all()) {
+      Plumbing plumbing = Plumbing.of(demo.rig());
+      for (Part part : plumbing.tanks()) {
+        Kind.Tank tank = (Kind.Tank) part.kind();
+        TankRoom room = plumbing.room(part.id());
+        for (Slope slope : List.of(Slope.LEVEL, new Slope(3, -2))) {
+          Dipstick stick = Dipstick.of(tank, room, slope);
+          assertThat(stick.marks()).hasSizeGreaterThan(5);
+          for (Dipstick.Mark mark : stick.marks()) {
+            assertThat(new Reading.Stick(mark.wet()).volume(tank, room, slope))
+                .isCloseTo(mark.volume(), within(1e-5));
+          }
+          assertThat(stick.marks())
+              .isSortedAccordingTo(java.util.Comparator.comparingDouble(Dipstick.Mark::wet));
+        }
+      }
+    }
+  }
+}

@@ -137,7 +137,8 @@ class OpeningTest {
                 "6", -305756264,
                 "7", 515354916,
                 "8", 1072409287,
-                "9", 896403268));
+                "9", 896403268,
+                "10", 815925327));
     assertThat(checksums).hasSize(Schema.NEWEST);
   }
 

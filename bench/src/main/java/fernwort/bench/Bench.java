@@ -74,6 +74,11 @@ public final class Bench {
     figures.add(
         new Figure(
             "Changes on the disk, twenty clients", changes.perSecond(20), 0, 0, "a second", 0));
+    double[] looks = LongLog.in(copy).looks();
+    figures.add(
+        new Figure("A page of a log of 20,000 over HTTP, median", looks[0], 0, 100, "ms", 0));
+    figures.add(new Figure("The same, searched for words, median", looks[1], 0, 100, "ms", 0));
+    figures.add(new Figure("Its budget over HTTP, median", looks[2], 0, 20, "ms", 0));
     Files.writeString(report, text(figures));
     figures.forEach(f -> System.out.println(f.row()));
     System.exit(0);
@@ -97,6 +102,7 @@ public final class Bench {
             new Goal("What stays in a drained rig of 57 parts", "whatStays", "", 2_000, "µs"),
             new Goal("A whole way through the winter", "school", "", 300_000, "µs"),
             new Goal("A night for all that is wet", "night", "", 10_000, "µs"),
+            new Goal("What is learnt from a log of 20,000", "budgetOfALongLog", "", 20_000, "µs"),
             new Goal("Steady flow, 60 parts", "steadyFlow", "60", 200, "µs"),
             new Goal("Steady flow, 240 parts", "steadyFlow", "240", 2_000, "µs"),
             new Goal(ALONE, "networkAlone", "60", 200, "µs"),

@@ -58,12 +58,13 @@ public final class Shots {
       List.of(
           Shot.of("board-marginalia", "/rigs/marginalia/board"),
           Shot.of("board-dark", "/rigs/tern/board").in("dark"),
-          Shot.of("board-sun", "/rigs/marginalia/board").in("sun"),
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
           Shot.of("jobs", "/rigs/marginalia/jobs"),
           Shot.of("job", "/rigs/marginalia/jobs/fill-low-inlet").after(Shot.Act.AWAIT_SLIPS),
           Shot.of("cold", "/rigs/marginalia/cold/schools"),
           Shot.of("cold-left", "/rigs/marginalia/cold/left"),
+          Shot.of("log", "/rigs/marginalia/log"),
+          Shot.of("log-budget", "/rigs/marginalia/log/budget"),
           Shot.of("rigs", "/rigs"),
           Shot.of("guide", "/rigs/new").after(Shot.Act.ANSWER),
           Shot.of("describe", "/rigs/marginalia/rig?part=main"),
@@ -71,7 +72,6 @@ public final class Shots {
           Shot.of("rehearse", "/rigs/marginalia/board").after(Shot.Act.REHEARSE),
           Shot.of("sizing", "/rigs/marginalia/sizing"),
           Shot.of("sizing-pump", "/rigs/marginalia/sizing/pump"),
-          Shot.of("sizing-phone", "/rigs/marginalia/sizing/supply").onPhone(),
           Shot.of("workbench", "/rigs/marginalia/workbench/slope"),
           // It turns handles, so it comes last.
           Shot.of("run-phone", "/rigs/marginalia/jobs/fill-low-inlet")

@@ -68,6 +68,7 @@ final class Way {
         pages.add(ImageIO.read(new ByteArrayInputStream(page.screenshot())));
         if (page.locator("#next").count() > 0) {
           page.click("#next");
+          page.waitForURL(url -> !url.endsWith("/" + answered.page()));
         }
       }
       ImageIO.write(sheet(pages), "png", to.toFile());

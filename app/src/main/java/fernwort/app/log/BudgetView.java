@@ -7,6 +7,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
+import fernwort.core.budget.Fact;
 import fernwort.core.budget.Learnt;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
@@ -32,6 +33,7 @@ import java.util.Optional;
  * @param why why it thinks so
  * @param reach whether it reaches the day that was asked for; empty where none was
  * @param woulds what would change it
+ * @param habits what each habit takes, scaled to what is learnt
  * @param oddities what does not fit
  */
 record BudgetView(
@@ -42,6 +44,7 @@ record BudgetView(
     List<String> why,
     String reach,
     List<Would> woulds,
+    List<Habitual> habits,
     List<Odd> oddities) {
 
   private static final Duration FAR = Duration.ofDays(300);
@@ -57,6 +60,9 @@ record BudgetView(
 
   /** What would change it: what, and when it would end then. */
   record Would(String what, String ends, String gains) {}
+
+  /** A habit: what was entered, that scaled to what is learnt, and the days it costs. */
+  record Habitual(String label, String entered, String learnt, String costs) {}
 
   /** Something that does not fit. */
   record Odd(String when, String words, String look) {}
@@ -84,6 +90,7 @@ record BudgetView(
         why(budget, days, units),
         wish.map(at -> reach(budget, at)).orElse(""),
         woulds(budget, habits, units),
+        habitual(budget, habits, units),
         budget.oddities().stream()
             .map(o ->
                 new Odd(
@@ -203,6 +210,33 @@ record BudgetView(
     return woulds;
   }
 
+  /** What is learnt is spread over the habits as they were entered: no reading tells them apart. */
+  private static List<Habitual> habitual(Budget budget, Habits habits, Units units) {
+    double all = habits.freshPerDay();
+    Learnt fresh = budget.fresh();
+    if (!fresh.isKnown() || !(all > 0)) {
+      return List.of();
+    }
+    int people = Math.max(1, budget.crew().at(budget.at()));
+    double now = people * fresh.rate().expected();
+    double ends = fresh.ends().expected();
+    return habits.habits().stream()
+        .filter(h -> habits.perDay(h) > 0)
+        .map(h -> {
+          double share = habits.perDay(h) / all;
+          double later =
+              share < 1 ? (fresh.ends(1 - share, 0).expected() - ends) / DAY : Double.NaN;
+          return new Habitual(
+              h.label(),
+              units.show(Measure.VOLUME, habits.perDay(h)),
+              units.show(Measure.VOLUME, share * now),
+              Double.isFinite(later)
+                  ? String.format(Locale.ROOT, "%.1f days", later)
+                  : "all of them");
+        })
+        .toList();
+  }
+
   private static Would would(String what, Range before, Range after) {
     double hours = (after.expected() - before.expected()) / 3600;
     return new Would(
@@ -216,6 +250,10 @@ record BudgetView(
   // --- pictures --------------------------------------------------------------------------------
 
   private static final double DAY = 86_400;
+
+  /** Standard deviations to the tenth and nine tenths of a normal distribution. */
+  private static final double NINE_IN_TEN = 1.2816;
+
   private static final double BACK = 10 * DAY;
   private static final int AHEAD = 24;
   private static final double FORWARD = 14 * DAY;
@@ -228,6 +266,7 @@ record BudgetView(
       Learnt learnt,
       double now,
       List<Entry> entries,
+      List<Fact.Seen> looks,
       Units units) {
     double end = Math.min(now + FORWARD, Math.max(now + DAY, learnt.ends().high()));
     List<Double> at = new ArrayList<>();
@@ -254,10 +293,7 @@ record BudgetView(
               Chart.Style.DOTS,
               times.stream().map(t -> read(entries, tank, t, units)).toList()));
     }
-    List<Range> ahead =
-        times.stream()
-            .map(t -> t >= now ? learnt.at(t) : new Range(Double.NaN, Double.NaN, Double.NaN))
-            .toList();
+    List<Range> ahead = times.stream().map(t -> t >= now ? learnt.at(t) : seen(looks, t)).toList();
     courses.add(
         course(
             "one in ten below", Chart.Style.LOW, ahead.stream().map(Range::low).toList(), units));
@@ -274,6 +310,19 @@ record BudgetView(
         times.stream().map(t -> (t - now) / DAY).toList(),
         courses,
         marks);
+  }
+
+  /** What was seen of all tanks at a time, with the error of such a look; nothing without one. */
+  private static Range seen(List<Fact.Seen> looks, double at) {
+    return looks.stream()
+        .filter(l -> Math.abs(l.at() - at) < 1)
+        .findFirst()
+        .map(l ->
+            new Range(
+                Math.max(0, l.volume() - NINE_IN_TEN * l.doubt()),
+                l.volume(),
+                l.volume() + NINE_IN_TEN * l.doubt()))
+        .orElse(new Range(Double.NaN, Double.NaN, Double.NaN));
   }
 
   private static double read(List<Entry> entries, String tank, double at, Units units) {

@@ -13,6 +13,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
+import fernwort.core.budget.Fact;
 import fernwort.core.budget.Learnt;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Contents;
@@ -171,6 +172,7 @@ class LogController {
             budget.fresh(),
             budget.at(),
             entries,
+            looks(rig, Contents.FRESH, entries),
             units));
     budget
         .gray()
@@ -178,7 +180,14 @@ class LogController {
         .ifPresent(g ->
             charts.add(
                 BudgetView.levels(
-                    "Gray water", rig, ids(rig, Contents.GRAY), g, budget.at(), entries, units)));
+                    "Gray water",
+                    rig,
+                    ids(rig, Contents.GRAY),
+                    g,
+                    budget.at(),
+                    entries,
+                    looks(rig, Contents.GRAY, entries),
+                    units)));
     BudgetView.daily(days(rig, budget), budget.at(), units).ifPresent(charts::add);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
@@ -186,6 +195,15 @@ class LogController {
     model.addAttribute("budget", view(rig, budget, until, units));
     model.addAttribute("charts", budget.fresh().isKnown() ? charts : List.of());
     return "log/budget";
+  }
+
+  private List<Fact.Seen> looks(OpenRig rig, Contents contents, List<Entry> entries) {
+    return Budget.looks(
+        rig.plumbing(),
+        contents,
+        entries,
+        new Budget.Asked(
+            states.parked(rig), states.habits(rig), ZoneId.systemDefault(), clock.instant()));
   }
 
   private static List<String> ids(OpenRig rig, Contents contents) {

@@ -145,6 +145,18 @@ public record Budget(
     return tanks.isEmpty() ? Optional.empty() : Optional.of(new Store(capacity, capacity, true));
   }
 
+  /** What was seen of one store in all, with its doubt, in order of time. */
+  public static List<Fact.Seen> looks(
+      Plumbing plumbing, Contents contents, Collection<Entry> entries, Asked asked) {
+    Crew crew = Facts.crew(DayShape.in(asked.zone()), asked.habits().people(), entries);
+    double at = Facts.seconds(asked.at());
+    return Facts.of(plumbing, contents, asked.slope(), crew, entries).stream()
+        .filter(f -> f.at() <= at)
+        .filter(Fact.Seen.class::isInstance)
+        .map(Fact.Seen.class::cast)
+        .toList();
+  }
+
   private static TankFigures figures(Plumbing plumbing, Part tank, Slope slope) {
     return TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
   }

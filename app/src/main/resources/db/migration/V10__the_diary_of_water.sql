@@ -28,6 +28,7 @@ create table diary (
 );
 
 create index diary_by_time on diary (rig, happened_at);
+create index diary_by_kind on diary (rig, kind, happened_at);
 create index diary_by_part on diary (rig, part, happened_at);
 
 -- [jooq ignore start]

@@ -51,7 +51,9 @@ public class BudgetBenchmark {
     List<Entry> log = new ArrayList<>();
     log.add(
         new Entry(
-            "people", NOW.minus(Duration.ofDays(3000)), new Entry.People(2, 0, Optional.empty(), "")));
+            "people",
+            NOW.minus(Duration.ofDays(3000)),
+            new Entry.People(2, 0, Optional.empty(), "")));
     double holds = 100;
     for (int i = ENTRIES; i > 0; i--) {
       Instant at = NOW.minus(Duration.ofMinutes(144L * i));
@@ -60,7 +62,9 @@ public class BudgetBenchmark {
         holds = 100;
         log.add(
             new Entry(
-                "f" + i, at, new Entry.Fill("main", Optional.empty(), Entry.Bought.UNKNOWN, false, "")));
+                "f" + i,
+                at,
+                new Entry.Fill("main", Optional.empty(), Entry.Bought.UNKNOWN, false, "")));
       } else {
         log.add(new Entry("r" + i, at, new Entry.Reading("main", holds / 1000, "", false, "")));
       }
@@ -71,8 +75,6 @@ public class BudgetBenchmark {
   @Benchmark
   public Budget budgetOfALongLog() {
     return Budget.of(
-        plumbing,
-        entries,
-        new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOW));
+        plumbing, entries, new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOW));
   }
 }

@@ -40,8 +40,7 @@ final class LongLog {
     Instant now = Instant.now();
     for (int i = BudgetBenchmark.ENTRIES; i > 0; i--) {
       Instant at = now.minus(Duration.ofMinutes(100L * i));
-      csv.append(
-          String.format(Locale.ROOT, "%s,reading,tank,%d,look %d%n", at, 5 + i % 14, i));
+      csv.append(String.format(Locale.ROOT, "%s,reading,tank,%d,look %d%n", at, 5 + i % 14, i));
     }
     String border = "fernwort-bench";
     String body =
@@ -103,7 +102,11 @@ final class LongLog {
   public static void main(String[] args) {
     double[] looks = in(DemoCopy.start()).looks();
     System.out.printf(
-        Locale.ROOT, "page %.1f ms, searched %.1f ms, budget %.1f ms%n", looks[0], looks[1], looks[2]);
+        Locale.ROOT,
+        "page %.1f ms, searched %.1f ms, budget %.1f ms%n",
+        looks[0],
+        looks[1],
+        looks[2]);
     System.exit(0);
   }
 }

@@ -12,9 +12,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -74,29 +74,29 @@ public class Diary {
    */
   @Transactional
   public int restore(OpenRig rig, List<DiaryStore.Kept> all, String who) {
-    int added = 0;
+    Map<String, String> rigs =
+        store.rigsOf(all.stream().map(k -> k.entry().id()).distinct().toList());
+    Map<String, DiaryStore.Kept> own = new LinkedHashMap<>();
     for (DiaryStore.Kept kept : all) {
-      DiaryStore.Kept own = owned(rig, kept);
-      check(rig, own.entry());
-      if (store.restore(rig.id(), own)) {
-        added++;
-      }
+      check(rig, kept.entry());
+      DiaryStore.Kept mine =
+          rigs.getOrDefault(kept.entry().id(), rig.id()).equals(rig.id()) ? kept : copy(rig, kept);
+      own.putIfAbsent(mine.entry().id(), mine);
     }
+    own.keySet().removeAll(store.rigsOf(List.copyOf(own.keySet())).keySet());
+    int added = store.restore(rig.id(), List.copyOf(own.values()));
     rig.rig().tanks().forEach(t -> states.relevel(rig, t.id(), who));
     return added;
   }
 
-  private DiaryStore.Kept owned(OpenRig rig, DiaryStore.Kept kept) {
-    boolean others = store.rigOf(kept.entry().id()).filter(r -> !r.equals(rig.id())).isPresent();
-    return others
-        ? new DiaryStore.Kept(
-            new Entry(copy(rig, kept.entry().id()), kept.entry().at(), kept.entry().what()),
-            kept.who(),
-            kept.made(),
-            kept.slope(),
-            kept.standing(),
-            kept.replaces().isEmpty() ? "" : copy(rig, kept.replaces()))
-        : kept;
+  private static DiaryStore.Kept copy(OpenRig rig, DiaryStore.Kept kept) {
+    return new DiaryStore.Kept(
+        new Entry(copy(rig, kept.entry().id()), kept.entry().at(), kept.entry().what()),
+        kept.who(),
+        kept.made(),
+        kept.slope(),
+        kept.standing(),
+        kept.replaces().isEmpty() ? "" : copy(rig, kept.replaces()));
   }
 
   private static String copy(OpenRig rig, String id) {
@@ -211,30 +211,20 @@ public class Diary {
   }
 
   /** Returns the places where water came from before. */
-  public Set<String> places(OpenRig rig) {
-    Set<String> places = new TreeSet<>();
-    for (Entry entry : recent(rig, clock.instant().minus(PLANNED))) {
-      switch (entry.what()) {
-        case Entry.Fill w -> places.add(w.bought().place());
-        case Entry.Haul w -> places.add(w.bought().place());
-        case Entry.Reading _,
-            Entry.Dump _,
-            Entry.People _,
-            Entry.Away _,
-            Entry.Sanitize _,
-            Entry.Upkeep _,
-            Entry.Note _ -> {}
-      }
-    }
-    places.remove("");
-    return places;
+  public List<String> places(OpenRig rig) {
+    return store.places(rig.id());
   }
 
   /** Returns what is learnt from the log by a time. */
   public Budget budget(OpenRig rig, Instant at) {
+    return budget(rig, at, recent(rig, at.minus(Budget.MEMORY)));
+  }
+
+  /** Returns what is learnt from entries that were asked for already. */
+  public Budget budget(OpenRig rig, Instant at, List<Entry> entries) {
     return Budget.of(
         rig.plumbing(),
-        recent(rig, at.minus(Budget.MEMORY)),
+        entries,
         new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at));
   }
 }

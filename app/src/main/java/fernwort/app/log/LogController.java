@@ -94,7 +94,8 @@ class LogController {
     model.addAttribute("words", words);
     model.addAttribute("first", before.isEmpty());
     if (before.isEmpty()) {
-      Budget budget = diary.budget(rig, clock.instant());
+      List<Entry> entries = recent(rig);
+      Budget budget = diary.budget(rig, clock.instant(), entries);
       model.addAttribute("tanks", tanks(rig));
       model.addAttribute(
           "kinds",
@@ -114,7 +115,7 @@ class LogController {
               Integer.toString(budget.crew().at(budget.at()))));
       model.addAttribute("places", diary.places(rig));
       model.addAttribute("until", until.map(LocalDate::toString).orElse(""));
-      model.addAttribute("budget", view(rig, budget, until, units));
+      model.addAttribute("budget", view(rig, budget, entries, until, units));
     }
     return "log/log";
   }
@@ -135,21 +136,26 @@ class LogController {
         .toList();
   }
 
-  private BudgetView view(OpenRig rig, Budget budget, Optional<LocalDate> until, Units units) {
+  private List<Entry> recent(OpenRig rig) {
+    return diary.recent(rig, clock.instant().minus(Budget.MEMORY));
+  }
+
+  private BudgetView view(
+      OpenRig rig, Budget budget, List<Entry> entries, Optional<LocalDate> until, Units units) {
     return BudgetView.of(
         rig,
         budget,
-        days(rig, budget),
+        days(rig, budget, entries),
         states.habits(rig),
         until.map(d -> d.atTime(NOON).atZone(ZoneId.systemDefault()).toInstant()),
         units);
   }
 
-  private List<Daily> days(OpenRig rig, Budget budget) {
+  private List<Daily> days(OpenRig rig, Budget budget, List<Entry> entries) {
     Instant at = Instant.ofEpochSecond((long) budget.at());
     return Daily.of(
         rig.plumbing(),
-        diary.recent(rig, at.minus(Budget.MEMORY)),
+        entries,
         new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at));
   }
 
@@ -161,8 +167,8 @@ class LogController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Budget budget = diary.budget(rig, clock.instant());
-    List<Entry> entries = diary.recent(rig, clock.instant().minus(Budget.MEMORY));
+    List<Entry> entries = recent(rig);
+    Budget budget = diary.budget(rig, clock.instant(), entries);
     List<Chart> charts = new ArrayList<>();
     charts.add(
         BudgetView.levels(
@@ -188,11 +194,11 @@ class LogController {
                     entries,
                     looks(rig, Contents.GRAY, entries),
                     units)));
-    BudgetView.daily(days(rig, budget), budget.at(), units).ifPresent(charts::add);
+    BudgetView.daily(days(rig, budget, entries), budget.at(), units).ifPresent(charts::add);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("until", until.map(LocalDate::toString).orElse(""));
-    model.addAttribute("budget", view(rig, budget, until, units));
+    model.addAttribute("budget", view(rig, budget, entries, until, units));
     model.addAttribute("charts", budget.fresh().isKnown() ? charts : List.of());
     return "log/budget";
   }

@@ -21,6 +21,7 @@ class BodyLimit extends OncePerRequestFilter {
   private static final long KIB = 1024;
   private static final long RIG = 3 * KIB * KIB;
   private static final long BACKUP = 65 * KIB * KIB;
+  private static final long LOG = 33 * KIB * KIB;
   private static final long FORM = 512 * KIB;
 
   @Override
@@ -41,7 +42,7 @@ class BodyLimit extends OncePerRequestFilter {
     return switch (path) {
       case "/rigs/import", "/api/v1/rigs" -> RIG;
       case "/restore" -> BACKUP;
-      default -> FORM;
+      default -> path.endsWith("/log/import") ? LOG : FORM;
     };
   }
 

@@ -11,7 +11,10 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jooq.Condition;
@@ -26,6 +29,9 @@ public class DiaryStore {
 
   /** A volume from before and one now are the same within this (m³). */
   private static final double SAME = 1e-9;
+
+  /** So many rows are asked for or written at once. */
+  private static final int AT_ONCE = 500;
 
   private final DSLContext db;
   private final Clock clock;
@@ -157,22 +163,33 @@ public class DiaryStore {
     bought.treated().ifPresent(r::setTreated);
   }
 
-  /** Keeps an entry with its trace as it was kept elsewhere; one that is there adds nothing. */
+  /** Keeps entries with their traces as they were kept elsewhere, and returns how many. */
   @Transactional
-  public boolean restore(String rig, Kept kept) {
-    if (db.fetchExists(DIARY, DIARY.ID.eq(kept.entry().id()))) {
-      return false;
+  public int restore(String rig, List<Kept> all) {
+    List<DiaryRecord> rows = new ArrayList<>();
+    for (Kept kept : all) {
+      DiaryRecord r = record(rig, kept.entry(), kept.slope(), kept.who(), kept.replaces());
+      r.setMadeAt(utc(kept.made()));
+      r.setStanding(kept.standing().words());
+      rows.add(r);
     }
-    DiaryRecord r = record(rig, kept.entry(), kept.slope(), kept.who(), kept.replaces());
-    r.setMadeAt(utc(kept.made()));
-    r.setStanding(kept.standing().words());
-    r.insert();
-    return true;
+    for (int i = 0; i < rows.size(); i += AT_ONCE) {
+      db.batchInsert(rows.subList(i, Math.min(rows.size(), i + AT_ONCE))).execute();
+    }
+    return rows.size();
   }
 
-  /** Returns the rig that an entry belongs to, if there is such an entry. */
-  public Optional<String> rigOf(String id) {
-    return db.select(DIARY.RIG).from(DIARY).where(DIARY.ID.eq(id)).fetchOptional(DIARY.RIG);
+  /** Returns the rigs that entries belong to, by id; an id that is none's is missing. */
+  public Map<String, String> rigsOf(List<String> ids) {
+    Map<String, String> rigs = new HashMap<>();
+    for (int i = 0; i < ids.size(); i += AT_ONCE) {
+      rigs.putAll(
+          db.select(DIARY.ID, DIARY.RIG)
+              .from(DIARY)
+              .where(DIARY.ID.in(ids.subList(i, Math.min(ids.size(), i + AT_ONCE))))
+              .fetchMap(DIARY.ID, DIARY.RIG));
+    }
+    return rigs;
   }
 
   /**
@@ -255,16 +272,35 @@ public class DiaryStore {
 
   /** Returns what counts since a time, and who was on board however long ago, in order of time. */
   public List<Entry> standing(String rig, Instant since) {
+    // Two questions, for one with an "or" in it would be answered by no index.
+    List<Entry> all =
+        new ArrayList<>(
+            standing(
+                rig,
+                DIARY
+                    .KIND
+                    .in(Entry.Kind.PEOPLE.name(), Entry.Kind.AWAY.name())
+                    .and(DIARY.HAPPENED_AT.le(utc(since)))));
+    all.addAll(standing(rig, DIARY.HAPPENED_AT.gt(utc(since))));
+    return all;
+  }
+
+  private List<Entry> standing(String rig, Condition condition) {
     return db.selectFrom(DIARY)
         .where(DIARY.RIG.eq(rig))
+        .and(condition)
         .and(DIARY.STANDING.eq(Standing.STANDS.words()))
-        .and(
-            DIARY
-                .HAPPENED_AT
-                .gt(utc(since))
-                .or(DIARY.KIND.in(Entry.Kind.PEOPLE.name(), Entry.Kind.AWAY.name())))
         .orderBy(DIARY.HAPPENED_AT, DIARY.MADE_AT, DIARY.ID)
         .fetch(r -> kept(r).entry());
+  }
+
+  /** Returns the places that are named, in order. */
+  public List<String> places(String rig) {
+    return db.selectDistinct(DIARY.PLACE)
+        .from(DIARY)
+        .where(DIARY.RIG.eq(rig).and(DIARY.PLACE.ne("")))
+        .orderBy(DIARY.PLACE)
+        .fetch(DIARY.PLACE);
   }
 
   /** Returns what counts of one tank, the newest first. */

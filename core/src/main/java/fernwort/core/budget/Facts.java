@@ -30,9 +30,11 @@ final class Facts {
   private final Plumbing plumbing;
   private final Slope slope;
   private final Crew crew;
+  private final GaugeDoubt gauges;
   private final List<Part> tanks;
   private final List<Fact> facts = new ArrayList<>();
   private final Map<String, Fact.Seen> last = new HashMap<>();
+  private final Map<String, Double> fulls = new HashMap<>();
   private final Set<String> read = new HashSet<>();
 
   /** When somebody looked last. */
@@ -42,6 +44,7 @@ final class Facts {
     this.plumbing = plumbing;
     this.slope = slope;
     this.crew = crew;
+    gauges = new GaugeDoubt(plumbing);
     tanks = plumbing.rig().tanks(contents).toList();
   }
 
@@ -181,7 +184,7 @@ final class Facts {
   }
 
   private Fact.Seen seen(Part tank, double at, Entry.Reading reading) {
-    return GaugeDoubt.seen(plumbing, tank, at, reading.volume(), reading.reckoned());
+    return gauges.seen(tank, at, reading.volume(), reading.reckoned());
   }
 
   private void take(Entry entry) {
@@ -225,6 +228,10 @@ final class Facts {
   }
 
   private double full(Part tank) {
+    return fulls.computeIfAbsent(tank.id(), id -> filled(tank));
+  }
+
+  private double filled(Part tank) {
     TankFigures figures = TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
     return figures.capacity() - figures.unreachable();
   }

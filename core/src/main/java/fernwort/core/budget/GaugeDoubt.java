@@ -6,9 +6,16 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.IntStream;
 
-/** How far off a look into a tank is, by what one looks with. */
-public final class GaugeDoubt {
+/**
+ * How far off a look into a tank is, by what one looks with. Made once for many looks into the
+ * tanks of a rig: what a millimetre holds is found once for each of a hundred levels.
+ */
+final class GaugeDoubt {
 
   /** Of a stick or a sight tube (m, standard deviation; our estimate). */
   static final double STICK = 5e-3;
@@ -27,7 +34,15 @@ public final class GaugeDoubt {
 
   private static final double SAME = 0.02;
 
-  private GaugeDoubt() {}
+  private static final int LEVELS = 100;
+
+  private final Plumbing plumbing;
+  private final Map<String, double[]> sticks = new HashMap<>();
+  private final Map<String, double[]> steps = new HashMap<>();
+
+  GaugeDoubt(Plumbing plumbing) {
+    this.plumbing = plumbing;
+  }
 
   /** Returns the standard deviation of what a step of a sender stands for: anything within it. */
   static double step(double step) {
@@ -41,8 +56,7 @@ public final class GaugeDoubt {
    * @param volume what was seen (m³)
    * @param reckoned whether nobody looked, and it was only reckoned
    */
-  public static Fact.Seen seen(
-      Plumbing plumbing, Part tank, double at, double volume, boolean reckoned) {
+  Fact.Seen seen(Part tank, double at, double volume, boolean reckoned) {
     Kind.Tank kind = (Kind.Tank) tank.kind();
     TankRoom room = plumbing.room(tank.id());
     double capacity = room.capacity();
@@ -52,28 +66,51 @@ public final class GaugeDoubt {
     }
     return switch (gauge.kind()) {
       case SENDER -> {
-        double nearest = nearestStep(room, gauge, volume);
+        double nearest = nearestStep(tank.id(), room, gauge, volume);
         double step = capacity / gauge.steps();
         yield Math.abs(nearest - volume) < SAME * capacity
             ? new Fact.Seen(at, volume, step(step), true)
-            : new Fact.Seen(at, volume, stick(room, volume), false);
+            : new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       }
-      case STICK, SIGHT -> new Fact.Seen(at, volume, stick(room, volume), false);
+      case STICK, SIGHT -> new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       case NONE -> new Fact.Seen(at, volume, GUESSED * capacity, false);
     };
   }
 
-  private static double nearestStep(TankRoom room, Gauge gauge, double volume) {
-    double depth = room.highest(Slope.LEVEL);
-    double nearest = 0;
-    for (int step = 1; step <= gauge.steps(); step++) {
-      double shown = room.volumeBelow(depth * step / gauge.steps(), Slope.LEVEL);
-      nearest = Math.abs(shown - volume) < Math.abs(nearest - volume) ? shown : nearest;
+  private double nearestStep(String tank, TankRoom room, Gauge gauge, double volume) {
+    double[] shown =
+        steps.computeIfAbsent(
+            tank,
+            id ->
+                IntStream.rangeClosed(0, gauge.steps())
+                    .mapToDouble(step ->
+                        room.volumeBelow(
+                            room.highest(Slope.LEVEL) * step / gauge.steps(), Slope.LEVEL))
+                    .toArray());
+    double nearest = shown[0];
+    for (double step : shown) {
+      nearest = Math.abs(step - volume) < Math.abs(nearest - volume) ? step : nearest;
     }
     return nearest;
   }
 
   /** What a few millimetres on a stick are at some level (m³). */
+  private double stick(String tank, TankRoom room, double volume) {
+    double[] known =
+        sticks.computeIfAbsent(
+            tank,
+            id -> {
+              double[] unknown = new double[LEVELS + 1];
+              Arrays.fill(unknown, Double.NaN);
+              return unknown;
+            });
+    int level = Math.clamp(Math.round(LEVELS * volume / room.capacity()), 0, LEVELS);
+    if (Double.isNaN(known[level])) {
+      known[level] = stick(room, level * room.capacity() / LEVELS);
+    }
+    return known[level];
+  }
+
   private static double stick(TankRoom room, double volume) {
     double level = room.level(volume, Slope.LEVEL);
     double above = room.volumeBelow(level + STICK, Slope.LEVEL);

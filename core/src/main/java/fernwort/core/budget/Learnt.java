@@ -115,6 +115,10 @@ public final class Learnt {
   /** What was noted at one moment: looks before a fill, the fill, looks after it. */
   private void moment(List<Fact> facts) {
     passTo(facts.getFirst().at());
+    if (facts.size() == 1 && facts.getFirst() instanceof Fact.Seen seen) {
+      see(seen);
+      return;
+    }
     double before = volume();
     double after = before;
     for (Fact fact : facts) {
@@ -204,8 +208,8 @@ public final class Learnt {
   /** Water that came back unseen is a fill, or a dump, that nobody noted; no rate tells of it. */
   private boolean isUnnoted(Fact.Seen seen) {
     double against = -store.sign() * (seen.volume() - volume());
-    double doubt = Math.hypot(doubt(), seen.doubt());
-    return against > UNNOTED * store.capacity() && against > FAR * doubt;
+    return against > UNNOTED * store.capacity()
+        && against > FAR * Math.hypot(doubt(), seen.doubt());
   }
 
   private void set(Fact.Set set) {

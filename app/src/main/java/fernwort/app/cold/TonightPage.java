@@ -28,6 +28,7 @@ final class TonightPage {
 
   private static final double HOUR = 3600;
   private static final double WATT_HOUR = 3600;
+  private static final double GRAMS = 1000;
   private static final double FOAM = 0.013;
   private static final int FIRST = 3;
 
@@ -66,6 +67,10 @@ final class TonightPage {
     double typedWind = form.number("night-wind", "Wind", 2, "m/s", "Counts under the open floor.");
     double stored =
         form.number("night-battery", "Battery gives in the cold", 600, "Wh", "Half its plate.");
+    double gas =
+        form.number("night-gas", "The heater inside takes", 110, "g of gas an hour", "Its plate.");
+    double bottle =
+        form.number("night-bottle", "Gas in the bottle", 4, "kg", "Weighed, less its tare.");
     Forecast.Night forecast = Forecast.of(date);
     boolean typed = source.equals("typed");
     double wind = typed ? typedWind : forecast.wind();
@@ -78,7 +83,10 @@ final class TonightPage {
             + " until you enter yours under Rig, or measure it with two thermometers: share = (place −"
             + " outside) ÷ (inside − outside)). Leave the gray valve open in frost only where local"
             + " rules permit it; gas heaters need air, and licensed hands.",
-        () -> answer(new Tonight.Asked(outside, inside, wind, inside, false, 0, Set.of()), stored));
+        () ->
+            answer(
+                new Tonight.Asked(outside, inside, wind, inside, false, 0, Set.of()),
+                new Stores(stored, gas, bottle)));
   }
 
   /** Two thermometers, one night: the share of the warmth that a place keeps. */
@@ -126,7 +134,17 @@ final class TonightPage {
             lowest + 0.5 * (evening - lowest)));
   }
 
-  private Question.Answer answer(Tonight.Asked asked, double stored) {
+  /**
+   * What there is for the night.
+   *
+   * @param stored what the battery gives (Wh)
+   * @param gas what the heater inside takes (g/h)
+   * @param bottle gas in the bottle (kg)
+   */
+  private record Stores(double stored, double gas, double bottle) {}
+
+  private Question.Answer answer(Tonight.Asked asked, Stores stores) {
+    double stored = stores.stored();
     Plumbing plumbing = trip.plumbing();
     Tonight tonight = Tonight.of(plumbing, now, asked);
     List<Question.Row> rows = new ArrayList<>();
@@ -167,6 +185,7 @@ final class TonightPage {
     for (FrostValve valve : FrostValve.tonight(plumbing, now, asked)) {
       rows.add(frostValve(valve));
     }
+    rows.add(gas(asked, stores));
     Set<String> first =
         frozen.stream().limit(FIRST).map(Tonight.Exposure::id).collect(Collectors.toSet());
     compare(rows, "Cupboard doors open", Tonight.of(plumbing, now, asked.withDoorsOpen()));
@@ -186,6 +205,25 @@ final class TonightPage {
                   + " over the night; gray has to take it"));
     }
     return new Question.Answer(rows, List.of(table(tonight)), List.of(chart(asked)), List.of());
+  }
+
+  /** The gas that keeps the inside warm through the night, against what is in the bottle. */
+  private static Question.Row gas(Tonight.Asked asked, Stores stores) {
+    double hours = asked.outside().length() / HOUR;
+    double needs = stores.gas() * hours / GRAMS;
+    double lasts = stores.gas() > 0 ? stores.bottle() * GRAMS / stores.gas() : hours;
+    return new Question.Row(
+        "Gas for the night",
+        String.format(Locale.ROOT, "%.1f kg", needs),
+        String.format(
+            Locale.ROOT,
+            lasts < hours
+                ? "at %.0f g an hour; the %.1f kg there end after %.0f h: then it is as cold as it gets"
+                : "at %.0f g an hour, of %.1f kg there, which last %.0f h; a bottle out in frost gives"
+                    + " less",
+            stores.gas(),
+            stores.bottle(),
+            lasts));
   }
 
   /** A valve that opens by itself, with what it lets out. */

@@ -10,6 +10,7 @@ import fernwort.core.tank.TankFigures;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -67,24 +68,26 @@ public record Budget(
     Learnt freshLearnt = Learnt.of(fresh, crew, freshFacts, entered, at);
     double said = lastEstimate(freshFacts, at).orElse(entered);
     double share = habits.freshPerDay() > 0 ? habits.grayPerDay() / habits.freshPerDay() : 1;
+    List<Fact> grayFacts =
+        withoutEstimates(Facts.of(plumbing, Contents.GRAY, asked.slope(), crew, recent));
     Optional<Learnt> gray =
         store(plumbing, asked.slope())
             .map(s ->
                 Learnt.of(
                     s,
                     crew,
-                    withoutEstimates(
-                        Facts.of(plumbing, Contents.GRAY, asked.slope(), crew, recent)),
+                    grayFacts,
                     Math.max(LEAST, share * freshLearnt.rate().expected()),
                     at));
-    return new Budget(
-        at,
-        crew,
-        freshLearnt,
-        gray,
-        said,
-        isEnough(freshFacts, at),
-        Oddity.of(new Oddity.Looked(fresh, crew, shape, freshFacts, freshLearnt, at)));
+    List<Oddity> oddities =
+        new ArrayList<>(
+            Oddity.of(new Oddity.Looked(fresh, crew, shape, freshFacts, freshLearnt, at)));
+    boolean enough = isEnough(freshFacts, at);
+    if (enough) {
+      gray.flatMap(g -> Oddity.grayShort(freshLearnt, g, share, grayFacts, at))
+          .ifPresent(oddities::add);
+    }
+    return new Budget(at, crew, freshLearnt, gray, said, enough, oddities);
   }
 
   /** Who is on board counts however long ago it was noted. */

@@ -5,6 +5,7 @@ import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Something in the log that does not fit the rest.
@@ -25,7 +26,9 @@ public record Oddity(Kind kind, double from, double to, double volume, Saying wo
     /** The water rose, and nobody noted a fill. */
     UNNOTED_FILL,
     /** A gauge shows another amount than was filled in. */
-    GAUGE
+    GAUGE,
+    /** Gray gains less than was used. */
+    GRAY_SHORT
   }
 
   /** What is further off than so many standard deviations does not fit. */
@@ -42,6 +45,41 @@ public record Oddity(Kind kind, double from, double to, double volume, Saying wo
 
   /** What is used at night or away by those who use something (share of the rest). */
   private static final double MOSTLY = 0.35;
+
+  /** Gray that gains less than this share of what should come to it is short. */
+  private static final double SHORT = 0.6;
+
+  /** Fewer looks into gray tell nothing. */
+  private static final int FEWEST = 4;
+
+  /**
+   * Returns that gray gains less than is used, if it does, whatever of both is doubtful.
+   *
+   * @param share of what is used, what should come to gray
+   * @param looks into gray
+   */
+  static Optional<Oddity> grayShort(
+      Learnt fresh, Learnt gray, double share, List<Fact> looks, double at) {
+    List<Fact> seen = looks.stream().filter(f -> f instanceof Fact.Seen && f.at() <= at).toList();
+    double comes = share * fresh.rate().low();
+    double gains = gray.rate().high();
+    if (seen.size() < FEWEST || !(gains < SHORT * comes)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Oddity(
+            Kind.GRAY_SHORT,
+            seen.getFirst().at(),
+            seen.getLast().at(),
+            share * fresh.rate().expected() - gray.rate().expected(),
+            Saying.of(
+                "Gray gains {} each a day, where {} should come to it",
+                Amount.volume(gray.rate().expected()),
+                Amount.volume(share * fresh.rate().expected())),
+            Saying.of(
+                "Look under sinks, traps and the gray tank for a leak, at a valve that drips; or"
+                    + " more is used outside, drunk or dried away than the habits say.")));
+  }
 
   /** What is looked at. */
   record Looked(

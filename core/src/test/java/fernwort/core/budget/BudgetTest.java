@@ -125,6 +125,21 @@ class BudgetTest {
   }
 
   @Test
+  void grayThatGainsLessThanWasUsedIsTold() {
+    List<Entry> entries = new ArrayList<>(steady(8));
+    for (int half = 0; half <= 16; half++) {
+      entries.add(read(8 - half / 2.0, "gray", 20 + half));
+    }
+    assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
+        .anySatisfy(o -> assertThat(o.kind()).isEqualTo(Oddity.Kind.GRAY_SHORT));
+    entries.removeIf(e -> e.what().part().equals("gray"));
+    for (int half = 0; half <= 4; half++) {
+      entries.add(read(2 - half / 2.0, "gray", 20 + 10 * half));
+    }
+    assertThat(Budget.of(PLUMBING, entries, ASKED).oddities()).isEmpty();
+  }
+
+  @Test
   void daysAreWhatWentOnThem() {
     List<Daily> days = Daily.of(PLUMBING, steady(9), ASKED);
     assertThat(days).hasSizeGreaterThanOrEqualTo(4);

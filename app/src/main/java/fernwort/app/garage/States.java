@@ -43,10 +43,18 @@ public class States {
   private final RigStore store;
   private final Logbook logbook;
   private final DiaryStore diary;
+  private final Calibrations calibrations;
   private final JsonMapper mapper;
   private final Clock clock;
 
-  States(RigStore store, Logbook logbook, DiaryStore diary, JsonMapper mapper, Clock clock) {
+  States(
+      RigStore store,
+      Logbook logbook,
+      DiaryStore diary,
+      Calibrations calibrations,
+      JsonMapper mapper,
+      Clock clock) {
+    this.calibrations = calibrations;
     this.store = store;
     this.diary = diary;
     this.logbook = logbook;
@@ -179,8 +187,33 @@ public class States {
     if (at.isAfter(clock.instant().plus(AHEAD))) {
       throw new Refusal("The time of the reading is more than a day ahead; give when you looked");
     }
-    double volume = reading.volume(kind, rig.plumbing().room(tank), parked(rig));
+    double volume = volume(rig, tank, kind, reading, parked(rig));
     return new Logbook.Level(volume, at.truncatedTo(ChronoUnit.MICROS), shown);
+  }
+
+  /** What a reading stands for: a step of a sender by the jugs that were poured in, if any were. */
+  private double volume(OpenRig rig, String tank, Kind.Tank kind, Reading reading, Slope slope) {
+    double drawn = reading.volume(kind, rig.plumbing().room(tank), slope);
+    return reading instanceof Reading.Steps steps
+        ? calibrations
+            .ofSteps(rig.id(), tank)
+            .map(c -> Math.clamp(c.holds(steps.lit()), 0, rig.plumbing().room(tank).capacity()))
+            .orElse(drawn)
+        : drawn;
+  }
+
+  /**
+   * Returns what a reading of a tank stands for (m³).
+   *
+   * @param slope how the vehicle stood
+   * @throws Refusal in one sentence, when the tank cannot hold or show that
+   */
+  public double volume(OpenRig rig, String tank, Reading reading, Slope slope) {
+    Part part = rig.rig().part(tank);
+    if (!(part.kind() instanceof Kind.Tank kind)) {
+      throw new Refusal(part.label() + " is no tank; pick a tank to read");
+    }
+    return volume(rig, tank, kind, reading, slope);
   }
 
   /**

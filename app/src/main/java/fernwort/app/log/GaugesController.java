@@ -1,5 +1,6 @@
 package fernwort.app.log;
 
+import fernwort.app.garage.Calibrations;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.Diary;
 import fernwort.app.garage.OpenRig;
@@ -76,7 +77,7 @@ class GaugesController {
     Form form = trip.form();
     List<Form.Row> rows =
         form.table(
-            "cal-" + tank.id(),
+            Calibrations.rows(tank.id()),
             "Poured in, and what it showed",
             "Begin empty and level. Pour a known jug, let it settle, read; a row for each.",
             List.of(

@@ -225,7 +225,7 @@ class LogController {
       @ModelAttribute("who") String who) {
     OpenRig rig = rigs.open(id);
     NoteForm typed = new NoteForm(form, units);
-    diary.add(rig, typed.what(rig, states.parked(rig)), typed.at(clock.instant()), who);
+    diary.add(rig, typed.what(rig, states, states.parked(rig)), typed.at(clock.instant()), who);
     return "redirect:/rigs/" + id + "/log";
   }
 
@@ -266,7 +266,8 @@ class LogController {
     OpenRig rig = rigs.open(id);
     NoteForm typed = new NoteForm(form, units);
     DiaryStore.Kept kept = diary.get(rig, entry);
-    diary.correct(rig, entry, typed.what(rig, kept.slope()), typed.at(kept.entry().at()), who);
+    diary.correct(
+        rig, entry, typed.what(rig, states, kept.slope()), typed.at(kept.entry().at()), who);
     return "redirect:/rigs/" + id + "/log";
   }
 

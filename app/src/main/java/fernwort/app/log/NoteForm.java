@@ -2,11 +2,10 @@ package fernwort.app.log;
 
 import fernwort.app.board.ReadingText;
 import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
@@ -77,13 +76,14 @@ record NoteForm(Map<String, String> typed, Units units) {
   /**
    * Returns what was noted.
    *
+   * @param states knows what a reading stands for
    * @param slope how the vehicle stood, for what was read
    * @throws Refusal naming the field that cannot be read
    */
-  Entry.What what(OpenRig rig, Slope slope) {
+  Entry.What what(OpenRig rig, States states, Slope slope) {
     String note = text("note");
     return switch (kind()) {
-      case READING -> reading(rig, slope, note);
+      case READING -> reading(rig, states, slope, note);
       case FILL -> new Entry.Fill(tank(rig), volume("amount"), bought(), has("doubtful"), note);
       case DUMP -> new Entry.Dump(tank(rig), volume("amount"), note);
       case HAUL ->
@@ -113,14 +113,11 @@ record NoteForm(Map<String, String> typed, Units units) {
     };
   }
 
-  private Entry.Reading reading(OpenRig rig, Slope slope, String note) {
+  private Entry.Reading reading(OpenRig rig, States states, Slope slope, String note) {
     ReadingText.Typed reading = ReadingText.of(text("amount"), text("unit"), units);
-    Part tank = rig.rig().part(tank(rig));
-    if (!(tank.kind() instanceof Kind.Tank kind)) {
-      throw new Refusal(tank.label() + " is no tank; pick a tank to read");
-    }
-    double volume = reading.reading().volume(kind, rig.plumbing().room(tank.id()), slope);
-    return new Entry.Reading(tank.id(), volume, reading.shown(), false, note);
+    String tank = tank(rig);
+    double volume = states.volume(rig, tank, reading.reading(), slope);
+    return new Entry.Reading(tank, volume, reading.shown(), false, note);
   }
 
   private String tank(OpenRig rig) {

@@ -180,7 +180,21 @@ class LogJourneyTest {
     assertThat(svg).containsPattern("viewBox=\"0 0 ([0-9.]+) [0-9.]+\" width=\"\\1mm\"");
     assertThat(svg).contains("x1=\"10\" x2=\"110\"");
     Page page = COPY.page();
-    COPY.visit("/rigs/samphire/log/gauges");
+    COPY.visit("/rigs/marginalia/log/gauges");
     assertThat(page.locator("main")).containsText("three looks or more");
+    // Written down as a form sends it: the fourth of eight steps stands for fifty litres here.
+    String gauges = COPY.own("/rigs/marginalia/log/gauges");
+    for (String row :
+        List.of(
+            "0-holds=0&cal-main-0-shows=0",
+            "1-holds=50&cal-main-1-shows=4",
+            "2-holds=110&cal-main-2-shows=8")) {
+      client.post(gauges + "/gauges", "cal-main-" + row);
+    }
+    COPY.visit("/rigs/marginalia/log/gauges");
+    assertThat(page.locator("#cal-main-answer")).containsText("A look is off by");
+    COPY.visit("/rigs/marginalia/log");
+    page.locator("button[aria-label='Main fresh read: 4 steps']").click();
+    assertThat(page.locator("main")).containsText("4 steps (50 L)");
   }
 }

@@ -184,7 +184,7 @@ final class Facts {
   }
 
   private Fact.Seen seen(Part tank, double at, Entry.Reading reading) {
-    return gauges.seen(tank, at, reading.volume(), reading.reckoned());
+    return gauges.seen(tank, at, reading);
   }
 
   private void take(Entry entry) {

@@ -1,5 +1,6 @@
 package fernwort.core.budget;
 
+import fernwort.core.diary.Entry;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
@@ -34,6 +35,9 @@ final class GaugeDoubt {
 
   private static final double SAME = 0.02;
 
+  /** So the words of a reading end that was given in steps of the sender. */
+  private static final String STEPS = " steps";
+
   private static final int LEVELS = 100;
 
   private final Plumbing plumbing;
@@ -53,22 +57,22 @@ final class GaugeDoubt {
    * Returns a look into a tank.
    *
    * @param at when (s since 1970)
-   * @param volume what was seen (m³)
-   * @param reckoned whether nobody looked, and it was only reckoned
+   * @param reading what was seen; one that was reckoned was seen by nobody
    */
-  Fact.Seen seen(Part tank, double at, double volume, boolean reckoned) {
+  Fact.Seen seen(Part tank, double at, Entry.Reading reading) {
+    double volume = reading.volume();
     Kind.Tank kind = (Kind.Tank) tank.kind();
     TankRoom room = plumbing.room(tank.id());
     double capacity = room.capacity();
     Gauge gauge = kind.gauge();
-    if (reckoned) {
+    if (reading.reckoned()) {
       return new Fact.Seen(at, volume, RECKONED * capacity, false);
     }
     return switch (gauge.kind()) {
       case SENDER -> {
         double nearest = nearestStep(tank.id(), room, gauge, volume);
         double step = capacity / gauge.steps();
-        yield Math.abs(nearest - volume) < SAME * capacity
+        yield reading.shown().endsWith(STEPS) || Math.abs(nearest - volume) < SAME * capacity
             ? new Fact.Seen(at, volume, step(step), true)
             : new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       }

@@ -23,7 +23,7 @@ public final class Learnt {
    */
   static final double DAYS_DIFFER = 0.28;
 
-  private static final int RATES = 41;
+  private static final int RATES = 81;
   private static final double SPREAD = 4;
 
   /** A store of which nothing was seen yet holds anything. */

@@ -12,6 +12,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankFigures;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -64,8 +65,17 @@ public record BadBatch(
     Part part = plumbing.rig().part(tank);
     List<String> tanks = new ArrayList<>(List.of(part.label()));
     tanks.addAll(others(plumbing, order, batch));
-    List<PortRef> ports = part.kind().ports().stream().map(part::port).toList();
-    Walk walk = new Walk(plumbing.rig(), p -> !(p.kind() instanceof Kind.Tank));
+    List<PortRef> ports =
+        ((Kind.Tank) part.kind())
+            .tankPorts().stream()
+                .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
+                .map(p -> part.port(p.id()))
+                .toList();
+    // What has run through a tap is waste.
+    Walk walk =
+        new Walk(
+            plumbing.rig(),
+            p -> !(p.kind() instanceof Kind.Tank) && !(p.kind() instanceof Kind.Fixture));
     Set<String> ids = walk.lines(ports);
     List<Line> lines = plumbing.rig().lines().stream().filter(l -> ids.contains(l.id())).toList();
     double held =

@@ -102,4 +102,59 @@ class CareTest {
         List.of(bad, read("r1", 3, "low", 20), read("r2", 2, "low", 45), read("r3", 5, "low", 20));
     assertThat(follow(entries, bad).tanks()).containsExactly("Main fresh", "Low fresh");
   }
+
+  @Test
+  void aDoseIsLitresTimesConcentrationOverStrength() {
+    // 70 L at 50 mg/L with 5 g in 100 mL: 70 mL; a tenth stays at each change.
+    Dose dose = Dose.of(0.07, 0.05, 50, 0.007);
+    assertThat(dose.bleach()).isCloseTo(70e-6, within(1e-12));
+    assertThat(dose.changes()).isEqualTo(2);
+    assertThat(Dose.of(0.07, 0.05, 50, 0.07).changes()).isEqualTo(Dose.MOST);
+    assertThat(Dose.of(0.07, 0.0004, 50, 0.007).changes()).isZero();
+  }
+
+  @Test
+  void everythingThatWearsIsInTheListTheSoonestFirst() {
+    List<Upkeep> all = Upkeep.of(VAN.rig(), List.of(), List.of(), ZoneOffset.UTC, NOW);
+    assertThat(all)
+        .extracting(Upkeep::subject)
+        .contains("main", "low", "gauge:main", "sediment", "strainer", "heater", "surge")
+        .contains("inlet", "pump", "leaks")
+        .doesNotContain("gray", "sink", "bypass");
+    Entry soon = new Entry("a", ago(80), new Entry.Upkeep("leaks", Optional.empty(), ""));
+    Entry late = new Entry("b", ago(1), new Entry.Upkeep("pump", Optional.empty(), ""));
+    List<Upkeep> some = Upkeep.of(VAN.rig(), List.of(late, soon), List.of(), ZoneOffset.UTC, NOW);
+    assertThat(some).isSortedAccordingTo(java.util.Comparator.comparing(Upkeep::due));
+    assertThat(some.getLast().subject()).isEqualTo("pump");
+    // What comes is no deed yet, and what was put off before it was done is forgotten.
+    Entry ahead = new Entry("c", ago(-1), new Entry.Upkeep("leaks", Optional.empty(), ""));
+    assertThat(due("leaks", List.of(ahead), List.of()).last()).isEmpty();
+    Entry off = new Entry("d", ago(90), new Entry.Upkeep("leaks", Optional.of(ago(-400)), "later"));
+    assertThat(due("leaks", List.of(off, soon), List.of()).putOff()).isEmpty();
+    Entry other = new Entry("e", ago(1), new Entry.Upkeep("pump", Optional.of(ago(-400)), "x"));
+    assertThat(due("leaks", List.of(other), List.of()).putOff()).isEmpty();
+  }
+
+  @Test
+  void badWaterReachesWhatItsTankFeedsAndIsFlushedByItsLines() {
+    Entry bad = fill("bad", 4, 30);
+    BadBatch found = follow(List.of(bad), bad);
+    assertThat(found.share()).isEqualTo(1);
+    assertThat(found.lines()).contains("Main feed").doesNotContain("Sink waste", "Main vent");
+    // Taps for drinking come first.
+    assertThat(found.outlets().indexOf("Drinking tap"))
+        .isLessThan(found.outlets().indexOf("Shower"));
+    double held =
+        VAN.rig().lines().stream()
+            .filter(l -> found.lines().contains(l.label()))
+            .mapToDouble(fernwort.core.rig.Line::volume)
+            .sum();
+    assertThat(found.flush()).isGreaterThan(4.6 * held);
+    Entry alone = new Entry("p", ago(6), new Entry.People(1, 0, Optional.empty(), ""));
+    Entry away = new Entry("w", ago(3), new Entry.Away(ago(1), ""));
+    assertThat(follow(List.of(bad, alone, away), bad).personDays()).isCloseTo(2, within(0.01));
+    Entry dumped = new Entry("x", ago(2), new Entry.Dump("main", Optional.empty(), ""));
+    double after = follow(List.of(bad, dumped, fill("good", 1, 80)), bad).share();
+    assertThat(after).isLessThan(0.1).isPositive();
+  }
 }

@@ -1,0 +1,174 @@
+package fernwort.core.budget;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What is foretold where the sums can be done by hand. */
+class ForecastTest {
+
+  private static final double DAY = 86_400;
+  private static final DayShape DAYS = DayShape.in(ZoneOffset.UTC);
+  private static final Store FRESH = new Store(1.0, 0.1, false);
+  private static final Store GRAY = new Store(1.0, 1.0, true);
+
+  private static Learnt once(Store store, double volume, double estimate, Fact... more) {
+    List<Fact> facts = new ArrayList<>(List.of(more));
+    facts.add(new Fact.Seen(0, volume, 1e-9, false));
+    return Learnt.of(store, Crew.of(DAYS, 2, facts), facts, estimate, 0);
+  }
+
+  @Test
+  void theGuessWithItsDoubtIsARangeOfRates() {
+    Range rate = once(FRESH, 0.5, 0.01).rate();
+    assertThat(rate.expected()).isCloseTo(0.01, within(1e-5));
+    assertThat(rate.high() / rate.expected()).isCloseTo(Math.exp(1.2816 * 0.33), within(0.01));
+    assertThat(rate.expected() / rate.low()).isCloseTo(Math.exp(1.2816 * 0.33), within(0.01));
+  }
+
+  @Test
+  void itEndsWhenWhatIsLeftIsUsed() {
+    // 400 L at 10 L each for two are twenty days of the guess.
+    Range ends = once(FRESH, 0.5, 0.01).ends();
+    assertThat(ends.expected() / DAY).isCloseTo(20, within(0.5));
+    assertThat(once(FRESH, 0.5, 0.01).ends(2, 0).expected() / DAY).isCloseTo(10, within(0.4));
+    assertThat(once(FRESH, 0.5, 0.01).ends(1, 0.1).expected() / DAY).isCloseTo(25, within(0.6));
+    assertThat(once(GRAY, 0.6, 0.01).ends().expected() / DAY).isCloseTo(20, within(0.5));
+  }
+
+  @Test
+  void laterThereIsLessByWhatIsUsedAndNeverLessThanCanBeDrawn() {
+    Learnt fresh = once(FRESH, 0.5, 0.01);
+    assertThat(fresh.at(0).expected()).isCloseTo(0.5, within(1e-6));
+    Range tenDays = fresh.at(10 * DAY);
+    assertThat(tenDays.expected()).isCloseTo(0.3, within(0.004));
+    assertThat(tenDays.low()).isLessThan(0.26).isGreaterThan(0.18);
+    assertThat(tenDays.high()).isGreaterThan(0.34).isLessThan(0.4);
+    assertThat(fresh.at(300 * DAY).high()).isEqualTo(0.1);
+    Learnt gray = once(GRAY, 0.6, 0.01);
+    assertThat(gray.at(10 * DAY).expected()).isCloseTo(0.8, within(0.004));
+    assertThat(gray.at(300 * DAY).low()).isEqualTo(1.0);
+  }
+
+  @Test
+  void daysThatDifferWidenAKnownRate() {
+    // Long and well read: the rate is known to a few percent, what is left is how days differ.
+    List<Fact> facts = new ArrayList<>();
+    Store deep = new Store(9, 0, false);
+    for (int day = 0; day <= 200; day++) {
+      facts.add(new Fact.Seen(day * DAY, 8 - 0.02 * day, 1e-6, false));
+    }
+    Learnt learnt = Learnt.of(deep, Crew.of(DAYS, 2, facts), facts, 0.012, 200 * DAY);
+    double rate = learnt.rate().expected();
+    assertThat(rate).isCloseTo(0.01, within(1e-3));
+    Range ahead = learnt.at(209 * DAY);
+    double differs = 0.28 * rate * Math.sqrt(18 * 2);
+    assertThat(ahead.high() - ahead.low()).isCloseTo(2 * 1.2816 * differs, within(0.006));
+  }
+
+  @Test
+  void whatIsPouredInIsThereAndTeachesNothing() {
+    Learnt poured = once(FRESH, 0.5, 0.01, new Fact.Added(0, 0.1, 0.005));
+    // The look of the same moment was before it, or after it: either way there are 500 or 600 L.
+    assertThat(poured.volume()).isIn(0.6, poured.volume());
+    Learnt later =
+        Learnt.of(
+            FRESH,
+            Crew.of(DAYS, 2, List.of()),
+            List.of(new Fact.Seen(0, 0.5, 1e-9, false), new Fact.Added(1, 0.1, 0.005)),
+            0.01,
+            2);
+    assertThat(later.volume()).isCloseTo(0.6, within(1e-5));
+    assertThat(later.doubt()).isCloseTo(0.005, within(1e-5));
+    Learnt full =
+        Learnt.of(
+            FRESH,
+            Crew.of(DAYS, 2, List.of()),
+            List.of(new Fact.Seen(0, 0.5, 1e-9, false), new Fact.Set(1, 0.9, 0.01)),
+            0.01,
+            2);
+    assertThat(full.volume()).isCloseTo(0.9, within(1e-5));
+    assertThat(full.doubt()).isCloseTo(0.01, within(1e-5));
+  }
+
+  @Test
+  void aSendersStepSeenAgainSaysLittle() {
+    List<Fact> once =
+        List.of(new Fact.Seen(0, 0.5, 0.02, true), new Fact.Seen(60, 0.48, 0.02, true));
+    List<Fact> again =
+        List.of(new Fact.Seen(0, 0.5, 0.02, true), new Fact.Seen(60, 0.5, 0.02, true));
+    Crew crew = Crew.of(DAYS, 2, List.of());
+    double two = Learnt.of(FRESH, crew, once, 0.01, 60).doubt();
+    double same = Learnt.of(FRESH, crew, again, 0.01, 60).doubt();
+    assertThat(two).isCloseTo(0.02 / Math.sqrt(2), within(2e-4));
+    assertThat(same).isCloseTo(0.02 * Math.sqrt(0.8), within(2e-4));
+  }
+
+  @Test
+  void nobodyOnBoardNeverEnds() {
+    List<Fact> facts = List.of(new Fact.People(0, 0), new Fact.Seen(0, 0.5, 1e-6, false));
+    Learnt learnt = Learnt.of(FRESH, Crew.of(DAYS, 2, facts), facts, 0.01, 0);
+    assertThat(learnt.ends().low()).isEqualTo(Crew.FAR);
+    assertThat(Learnt.of(FRESH, Crew.of(DAYS, 2, List.of()), List.of(), 0.01, 0).isKnown())
+        .isFalse();
+  }
+
+  private static List<Oddity> odd(Store store, Fact... facts) {
+    List<Fact> all = List.of(facts);
+    Crew crew = Crew.of(DAYS, 2, all);
+    double at = all.getLast().at();
+    return Oddity.of(
+        new Oddity.Looked(store, crew, DAYS, all, Learnt.of(store, crew, all, 0.01, at), at));
+  }
+
+  @Test
+  void whatGoesAtNightIsALeakAndWhatGoesByDayIsNot() {
+    Fact.Seen evening = new Fact.Seen(22 * 3600, 0.5, 1e-3, false);
+    assertThat(odd(FRESH, evening, new Fact.Seen(30 * 3600, 0.48, 1e-3, false)))
+        .singleElement()
+        .satisfies(o -> {
+          assertThat(o.kind()).isEqualTo(Oddity.Kind.LEAK);
+          assertThat(o.from()).isEqualTo(22 * 3600);
+          assertThat(o.to()).isEqualTo(30 * 3600);
+          assertThat(o.volume()).isCloseTo(0.0185, within(0.0025));
+        });
+    assertThat(odd(FRESH, evening, new Fact.Seen(30 * 3600, 0.4985, 1e-3, false))).isEmpty();
+    Fact.Seen morning = new Fact.Seen(6 * 3600, 0.5, 1e-3, false);
+    assertThat(odd(FRESH, morning, new Fact.Seen(14 * 3600, 0.46, 1e-3, false))).isEmpty();
+  }
+
+  @Test
+  void whatRisesUnnotedIsTold() {
+    Fact.Seen before = new Fact.Seen(8 * 3600, 0.5, 1e-3, false);
+    assertThat(odd(FRESH, before, new Fact.Seen(9 * 3600, 0.53, 1e-3, false)))
+        .singleElement()
+        .satisfies(o -> {
+          assertThat(o.kind()).isEqualTo(Oddity.Kind.UNNOTED_FILL);
+          assertThat(o.words().toString()).contains("came in");
+        });
+    assertThat(odd(GRAY, before, new Fact.Seen(9 * 3600, 0.45, 1e-3, false)))
+        .singleElement()
+        .satisfies(o -> assertThat(o.words().toString()).contains("of gray went"));
+    assertThat(odd(FRESH, before, new Fact.Seen(9 * 3600, 0.501, 1e-3, false))).isEmpty();
+  }
+
+  @Test
+  void aGaugeThatShowsTooLittleOrTooMuchOfAFillIsTold() {
+    Fact.Seen before = new Fact.Seen(8 * 3600, 0.5, 1e-3, false);
+    Fact.Added poured = new Fact.Added(8 * 3600 + 60, 0.04, 1e-3);
+    assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.52, 1e-3, false)))
+        .singleElement()
+        .satisfies(o -> {
+          assertThat(o.kind()).isEqualTo(Oddity.Kind.GAUGE);
+          assertThat(o.volume()).isCloseTo(0.02, within(1e-9));
+        });
+    assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.54, 1e-3, false)))
+        .isEmpty();
+    // Half a day later nobody knows what was used meanwhile.
+    assertThat(odd(FRESH, before, poured, new Fact.Seen(20 * 3600, 0.52, 1e-3, false))).isEmpty();
+  }
+}

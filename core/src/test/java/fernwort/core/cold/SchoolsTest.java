@@ -75,6 +75,32 @@ class SchoolsTest {
   }
 
   @Test
+  void whereWaterCameAgainCountsAsFullAgain() {
+    DemoRig van = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(van.rig());
+    Wintering asleep =
+        Schools.of(Plans.of(plumbing))
+            .plan(School.FALL, Filled.of(plumbing, van.state()), WinterWish.USUAL)
+            .after();
+    double lacked = asleep.dry(plumbing).all();
+    assertThat(lacked).isGreaterThan(0.005);
+    // Nothing came: nothing is wet again.
+    assertThat(Rewetting.of(plumbing, asleep).dry(plumbing).all()).isEqualTo(lacked);
+    // The tank filled and its handles as in use, the pump on: all that it reaches.
+    Wintering filled =
+        new Wintering(van.state(), asleep.service(), asleep.wetness(), asleep.glycol());
+    double pumped = Rewetting.of(plumbing, filled).dry(plumbing).all();
+    assertThat(pumped).isLessThan(lacked / 2);
+    // With the pump off only what lies lower than the water in the tank.
+    Wintering off =
+        new Wintering(
+            van.state().with("pump", "off"), asleep.service(), asleep.wetness(), asleep.glycol());
+    assertThat(Rewetting.of(plumbing, off).dry(plumbing).all())
+        .isLessThan(lacked)
+        .isGreaterThan(pumped);
+  }
+
+  @Test
   void aForgottenPlugOrBowlIsToldWithWhatItKeeps() {
     DemoRig van = DemoRig.all().getFirst();
     Plumbing plumbing = Plumbing.of(van.rig());

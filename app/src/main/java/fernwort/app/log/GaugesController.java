@@ -169,7 +169,12 @@ class GaugesController {
     if (!(Math.abs(pitch) <= STEEPEST && Math.abs(roll) <= STEEPEST)) {
       throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
     }
-    Dipstick stick = Dipstick.of(kind, rig.plumbing().room(tank), new Slope(pitch, roll));
+    Dipstick stick =
+        Dipstick.of(
+            kind,
+            rig.plumbing().room(tank),
+            new Slope(pitch, roll),
+            1 / units.in(Measure.VOLUME, 1));
     double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
     List<Strip> strips = new ArrayList<>();
     double length = stick.length() * 1000;

@@ -18,7 +18,8 @@ public record Dipstick(double length, List<Mark> marks) {
   /** Marks nearer than this cannot be told apart (m). */
   private static final double NEAREST = 2e-3;
 
-  private static final double[] STEPS = {1e-3, 2e-3, 5e-3, 10e-3, 20e-3, 50e-3, 100e-3};
+  /** What marks may be apart, in the unit of the scale. */
+  private static final double[] STEPS = {0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100};
 
   /**
    * A mark.
@@ -33,12 +34,16 @@ public record Dipstick(double length, List<Mark> marks) {
     marks = List.copyOf(marks);
   }
 
-  /** Returns the scale of a tank on a slope. */
-  public static Dipstick of(Kind.Tank tank, TankRoom room, Slope slope) {
+  /**
+   * Returns the scale of a tank on a slope.
+   *
+   * @param unit what the scale counts in (m³): a litre, a gallon
+   */
+  public static Dipstick of(Kind.Tank tank, TankRoom room, Slope slope, double unit) {
     double length = room.highest(Slope.LEVEL);
     double least = volume(tank, room, slope, 0);
     double most = volume(tank, room, slope, length);
-    double step = step((most - least) / (length / NEAREST));
+    double step = unit * step((most - least) / (length / NEAREST) / unit);
     List<Mark> marks = new ArrayList<>();
     for (int i = (int) Math.ceil(least / step); i * step <= most; i++) {
       double wet = wet(tank, room, slope, length, i * step);

@@ -78,8 +78,11 @@ class GaugeCurveTest {
         Kind.Tank tank = (Kind.Tank) part.kind();
         TankRoom room = plumbing.room(part.id());
         for (Slope slope : List.of(Slope.LEVEL, new Slope(3, -2))) {
-          Dipstick stick = Dipstick.of(tank, room, slope);
+          Dipstick stick = Dipstick.of(tank, room, slope, 3.785411784e-3);
           assertThat(stick.marks()).hasSizeGreaterThan(5);
+          double step = stick.marks().get(1).volume() - stick.marks().get(0).volume();
+          assertThat(step / 3.785411784e-4)
+              .isCloseTo(Math.rint(step / 3.785411784e-4), within(1e-6));
           for (Dipstick.Mark mark : stick.marks()) {
             assertThat(new Reading.Stick(mark.wet()).volume(tank, room, slope))
                 .isCloseTo(mark.volume(), within(1e-5));

@@ -2,6 +2,7 @@ package fernwort.app.log;
 
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.Diary;
+import fernwort.app.garage.JobDesk;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
@@ -14,10 +15,14 @@ import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.BadBatch;
 import fernwort.core.hygiene.Dose;
 import fernwort.core.hygiene.Upkeep;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Step;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Hauling;
 import fernwort.core.tank.TankFigures;
@@ -32,6 +37,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -65,9 +71,11 @@ class CareController {
   private final Descriptions rigs;
   private final States states;
   private final Diary diary;
+  private final JobDesk desk;
   private final Clock clock;
 
-  CareController(Descriptions rigs, States states, Diary diary, Clock clock) {
+  CareController(Descriptions rigs, States states, Diary diary, JobDesk desk, Clock clock) {
+    this.desk = desk;
     this.rigs = rigs;
     this.states = states;
     this.diary = diary;
@@ -121,10 +129,11 @@ class CareController {
         u.last().map(l -> "last " + date(l)).orElse("never noted"),
         u.use()
             .map(use ->
-                "%s of %s passed since, as far as the log tells"
+                "%s of %s passed since, as far as the log tells%s"
                     .formatted(
                         units.show(Measure.VOLUME, use.passed()),
-                        units.show(Measure.VOLUME, use.lasts())))
+                        units.show(Measure.VOLUME, use.lasts()),
+                        clogging(rig, u.subject(), use)))
             .orElse(""),
         u.putOff()
             .map(reason -> "put off: " + (reason.isEmpty() ? "no reason given" : reason))
@@ -132,6 +141,17 @@ class CareController {
         "every %s days. %s".formatted(u.every(), u.source()),
         tank,
         tank ? dose(rig, u.subject(), units) : "");
+  }
+
+  /** A cartridge whose doubling is known takes so many times its clean loss by now. */
+  private static String clogging(OpenRig rig, String part, Upkeep.Use use) {
+    return rig.rig().part(part).kind() instanceof Kind.Filter filter
+            && filter.doubling().isPresent()
+        ? String.format(
+            Locale.ROOT,
+            "; it takes about %.1f times its clean loss by now",
+            1 + use.passed() / filter.doubling().get())
+        : "";
   }
 
   private static String date(Instant at) {
@@ -245,12 +265,30 @@ class CareController {
                 hauling.perTrip(),
                 units.show(Measure.MASS, hauling.load())));
     rows.add("It costs %s.".formatted(money(hauling.price())));
+    pouring(rig, need, units).ifPresent(rows::add);
     rows.add(
         need > room
             ? "The tanks have room for %s now: keep the rest in its cans."
                 .formatted(units.show(Measure.VOLUME, room))
             : "The tanks have room for it.");
     return rows;
+  }
+
+  /** How long the tank takes to let it in, by the job that pours by hand, run through. */
+  private Optional<String> pouring(OpenRig rig, double need, Units units) {
+    return desk.book(rig).offered().stream()
+        .filter(j -> j.kind() == Job.Kind.FILL_FROM_JUG || j.kind() == Job.Kind.FILL_BY_HAND)
+        .map(j -> desk.plan(rig, j.id(), states.of(rig).state()))
+        .filter(p -> p.trouble().isEmpty())
+        .flatMap(p -> p.steps().stream())
+        .filter(Step.Wait.class::isInstance)
+        .map(Step.Wait.class::cast)
+        .filter(w -> w.moved() > 0 && w.seconds().isKnown())
+        .findFirst()
+        .map(w -> w.moved() / w.seconds().expected())
+        .map(flow ->
+            "Pouring it in takes %s in all, at %s."
+                .formatted(units.show(Amount.time(need / flow)), units.show(Measure.FLOW, flow)));
   }
 
   private static double number(Map<String, String> typed, String field, String what) {

@@ -80,6 +80,9 @@ class LogJourneyTest {
     assertThat(page.locator("body")).containsText("a lot");
     COPY.visit("/rigs/samphire/log/hauls?days=many");
     assertThat(page.locator("#haul-plan")).containsText("Days must be a number");
+    COPY.visit("/rigs/samphire/log/hauls?days=9");
+    assertThat(page.locator("#haul-plan")).containsText("cans in");
+    assertThat(page.locator("#haul-plan")).containsText("Pouring it in takes");
   }
 
   @Test

@@ -215,6 +215,11 @@ public class Diary {
     return store.places(rig.id());
   }
 
+  /** Returns what is asked of a log: how the rig stands, who uses it, where, and by when. */
+  public Budget.Asked asked(OpenRig rig, Instant at) {
+    return new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at);
+  }
+
   /** Returns what is learnt from the log by a time. */
   public Budget budget(OpenRig rig, Instant at) {
     return budget(rig, at, recent(rig, at.minus(Budget.MEMORY)));
@@ -222,9 +227,6 @@ public class Diary {
 
   /** Returns what is learnt from entries that were asked for already. */
   public Budget budget(OpenRig rig, Instant at, List<Entry> entries) {
-    return Budget.of(
-        rig.plumbing(),
-        entries,
-        new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at));
+    return Budget.of(rig.plumbing(), entries, asked(rig, at));
   }
 }

@@ -68,12 +68,7 @@ record BudgetView(
   record Odd(String when, String words, String look) {}
 
   static BudgetView of(
-      OpenRig rig,
-      Budget budget,
-      List<Daily> days,
-      Habits habits,
-      Optional<Instant> wish,
-      Units units) {
+      Budget budget, List<Daily> days, Habits habits, Optional<Instant> wish, Units units) {
     Learnt fresh = budget.fresh();
     return new BudgetView(
         budget.enough(),

@@ -10,8 +10,9 @@ import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
-import fernwort.core.budget.Learnt;
+import fernwort.core.budget.Need;
 import fernwort.core.diary.Entry;
+import fernwort.core.diary.Paid;
 import fernwort.core.hygiene.BadBatch;
 import fernwort.core.hygiene.Dose;
 import fernwort.core.hygiene.Upkeep;
@@ -88,10 +89,12 @@ class CareController {
 
   private List<Upkeep> due(OpenRig rig, Instant now) {
     List<Entry> entries = entries(rig);
-    Budget.Asked asked =
-        new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), now);
     return Upkeep.of(
-        rig.rig(), entries, Daily.of(rig.plumbing(), entries, asked), ZoneId.systemDefault(), now);
+        rig.rig(),
+        entries,
+        Daily.of(rig.plumbing(), entries, diary.asked(rig, now)),
+        ZoneId.systemDefault(),
+        now);
   }
 
   /** Something due, in words. */
@@ -148,9 +151,7 @@ class CareController {
     return rig.rig().part(part).kind() instanceof Kind.Filter filter
             && filter.doubling().isPresent()
         ? String.format(
-            Locale.ROOT,
-            "; it takes about %.1f times its clean loss by now",
-            1 + use.passed() / filter.doubling().get())
+            Locale.ROOT, "; it takes about %.1f times its clean loss by now", use.clogging())
         : "";
   }
 
@@ -218,7 +219,6 @@ class CareController {
       model.addAttribute("plan", List.of());
       model.addAttribute("problem", units.say(e.saying()));
     }
-    model.addAttribute("now", NoteForm.field(clock.instant()));
     return "log/hauls";
   }
 
@@ -228,30 +228,26 @@ class CareController {
 
   private List<String> plan(OpenRig rig, Map<String, String> typed, Units units) {
     Budget budget = diary.budget(rig, clock.instant());
-    Learnt fresh = budget.fresh();
-    double days = number(typed, "days", "Days");
-    double until = budget.at() + days * 86_400;
-    double used = budget.crew().days(budget.at(), until) * fresh.rate().high();
-    double there =
-        Math.max(0, fresh.volume() - Budget.fresh(rig.plumbing(), states.parked(rig)).limit());
-    double need = Math.max(0, used - there);
-    double room =
-        Math.max(0, Budget.fresh(rig.plumbing(), states.parked(rig)).capacity() - fresh.volume());
+    Need need =
+        Need.of(
+            budget,
+            Budget.fresh(rig.plumbing(), states.parked(rig)),
+            number(typed, "days", "Days"));
     List<String> rows = new ArrayList<>();
     rows.add(
         "For %s days %s are used, by the high end of what you use; %s are there: %s to haul."
             .formatted(
                 typed.getOrDefault("days", ""),
-                units.show(Measure.VOLUME, used),
-                units.show(Measure.VOLUME, there),
-                units.show(Measure.VOLUME, need)));
-    if (need <= 0) {
+                units.show(Measure.VOLUME, need.used()),
+                units.show(Measure.VOLUME, need.there()),
+                units.show(Measure.VOLUME, need.missing())));
+    if (need.missing() <= 0) {
       return rows;
     }
     double can = units.parse("A can", Measure.VOLUME, typed.getOrDefault("can", ""));
     Hauling hauling =
         Hauling.of(
-            need,
+            need.missing(),
             new Hauling.Container(
                 can, 0.05 * can * Water.DENSITY, (int) number(typed, "cans", "Cans")),
             units.parse("What you can carry", Measure.MASS, typed.getOrDefault("carry", "")),
@@ -265,11 +261,11 @@ class CareController {
                 hauling.perTrip(),
                 units.show(Measure.MASS, hauling.load())));
     rows.add("It costs %s.".formatted(money(hauling.price())));
-    pouring(rig, need, units).ifPresent(rows::add);
+    pouring(rig, need.missing(), units).ifPresent(rows::add);
     rows.add(
-        need > room
+        need.missing() > need.room()
             ? "The tanks have room for %s now: keep the rest in its cans."
-                .formatted(units.show(Measure.VOLUME, room))
+                .formatted(units.show(Measure.VOLUME, need.room()))
             : "The tanks have room for it.");
     return rows;
   }
@@ -304,41 +300,17 @@ class CareController {
   }
 
   private static List<Place> places(List<Entry> entries, Units units) {
-    Map<String, double[]> sums = new TreeMap<>();
-    for (Entry entry : entries) {
-      switch (entry.what()) {
-        case Entry.Fill w -> w.volume().ifPresent(v -> add(sums, w.bought(), v));
-        case Entry.Haul w -> add(sums, w.bought(), w.volume());
-        case Entry.Reading _,
-            Entry.Dump _,
-            Entry.People _,
-            Entry.Away _,
-            Entry.Sanitize _,
-            Entry.Upkeep _,
-            Entry.Note _ -> {}
-      }
-    }
-    return sums.entrySet().stream()
-        .map(e ->
+    return Paid.of(entries).stream()
+        .map(p ->
             new Place(
-                e.getKey(),
-                units.show(Measure.VOLUME, e.getValue()[0]),
-                money(e.getValue()[1]),
-                e.getValue()[0] > 0
-                    ? String.format(Locale.ROOT, "%.3f", e.getValue()[1] / e.getValue()[0] / 1000)
-                    : "–",
-                (int) e.getValue()[2]))
+                p.place().isEmpty() ? "not noted" : p.place(),
+                units.show(Measure.VOLUME, p.volume()),
+                p.price().setScale(2, RoundingMode.HALF_UP).toPlainString(),
+                p.perLitre()
+                    .map(l -> l.setScale(3, RoundingMode.HALF_UP).toPlainString())
+                    .orElse("–"),
+                p.times()))
         .toList();
-  }
-
-  private static void add(Map<String, double[]> sums, Entry.Bought bought, double volume) {
-    if (bought.price().isPresent()) {
-      String place = bought.place().isEmpty() ? "not noted" : bought.place();
-      double[] sum = sums.computeIfAbsent(place, p -> new double[3]);
-      sum[0] += volume;
-      sum[1] += bought.price().get().doubleValue();
-      sum[2]++;
-    }
   }
 
   /** Where a fill that is not to be trusted has come to. */

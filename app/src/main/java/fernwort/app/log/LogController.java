@@ -143,7 +143,6 @@ class LogController {
   private BudgetView view(
       OpenRig rig, Budget budget, List<Entry> entries, Optional<LocalDate> until, Units units) {
     return BudgetView.of(
-        rig,
         budget,
         days(rig, budget, entries),
         states.habits(rig),
@@ -153,10 +152,7 @@ class LogController {
 
   private List<Daily> days(OpenRig rig, Budget budget, List<Entry> entries) {
     Instant at = Instant.ofEpochSecond((long) budget.at());
-    return Daily.of(
-        rig.plumbing(),
-        entries,
-        new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at));
+    return Daily.of(rig.plumbing(), entries, diary.asked(rig, at));
   }
 
   /** What is learnt, with its pictures. */
@@ -204,12 +200,7 @@ class LogController {
   }
 
   private List<Fact.Seen> looks(OpenRig rig, Contents contents, List<Entry> entries) {
-    return Budget.looks(
-        rig.plumbing(),
-        contents,
-        entries,
-        new Budget.Asked(
-            states.parked(rig), states.habits(rig), ZoneId.systemDefault(), clock.instant()));
+    return Budget.looks(rig.plumbing(), contents, entries, diary.asked(rig, clock.instant()));
   }
 
   private static List<String> ids(OpenRig rig, Contents contents) {

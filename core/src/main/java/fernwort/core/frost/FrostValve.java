@@ -9,6 +9,8 @@ import fernwort.core.rig.Motor;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +27,15 @@ import java.util.OptionalDouble;
  */
 public record FrostValve(
     Part valve, Optional<Double> opensBelow, OptionalDouble opens, double loses) {
+
+  /** After so long a tank has run out, or does not (s). */
+  private static final double LONGEST = 12 * 3600.0;
+
+  /** A run is looked at so often (s). */
+  private static final double SLICE = 600;
+
+  /** A tank that changes less in that has settled (m³). */
+  private static final double STEADY = 1e-4;
 
   /** A place's temperature is looked at so often (s). */
   private static final double OFTEN = 60;
@@ -53,9 +64,24 @@ public record FrostValve(
     return found;
   }
 
-  /** Returns what runs out of a rig when one valve opens, nothing else being touched (m³). */
+  /**
+   * Returns what runs out of a rig when one valve opens, nothing else being touched (m³). The tanks
+   * are run through in time, for air may come to them by ways that only a run knows; then the lines
+   * run dry.
+   */
   public static double loses(Plumbing plumbing, Wintering now, String valve, String open) {
-    Wintering after = Draining.of(plumbing, now.with(plumbing.rig(), valve, open));
+    Simulation run = Simulation.start(plumbing, now.state().with(valve, open));
+    boolean moves = true;
+    while (moves && run.time() < LONGEST) {
+      Moment before = run.moment();
+      run.runTo(run.time() + SLICE);
+      moves = !run.moment().isSettledSince(before, STEADY);
+    }
+    Wintering opened = now.with(plumbing.rig(), valve, open);
+    for (Part tank : plumbing.tanks()) {
+      opened = opened.withVolume(tank.id(), run.moment().state().volume(tank.id()));
+    }
+    Wintering after = Draining.of(plumbing, opened);
     return held(plumbing.rig(), now) - held(plumbing.rig(), after);
   }
 

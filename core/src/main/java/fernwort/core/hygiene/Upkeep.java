@@ -43,7 +43,13 @@ public record Upkeep(
    * @param passed water that passed, as far as the log tells (m³)
    * @param lasts what may pass (m³)
    */
-  public record Use(double passed, double lasts) {}
+  public record Use(double passed, double lasts) {
+
+    /** Returns how many times its clean loss it takes, where it doubles when that has passed. */
+    public double clogging() {
+      return 1 + passed / lasts;
+    }
+  }
 
   private static final String OURS = "Our own default; the maker's word and local rules first";
 

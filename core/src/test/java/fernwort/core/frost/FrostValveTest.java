@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Wintering;
+import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
@@ -77,5 +78,15 @@ class FrostValveTest {
     assertThat(night(full("open"), 263.15).getFirst().loses())
         .isCloseTo(upper, within(0.6 * upper));
     assertThat(night(full("shut"), 263.15).getFirst().loses()).isLessThan(0.5 * upper);
+  }
+
+  /** Tern's frost drain stands behind its open fore tank, which breathes through another. */
+  @Test
+  void aTankThatStandsOpenToTheValveRunsOut() {
+    DemoRig tern = DemoRig.all().getLast();
+    Plumbing plumbing = Plumbing.of(tern.rig());
+    double lost =
+        FrostValve.loses(plumbing, Filled.of(plumbing, tern.state()), "frost-motor", "open");
+    assertThat(lost).isGreaterThan(0.8 * tern.state().volume("fore"));
   }
 }

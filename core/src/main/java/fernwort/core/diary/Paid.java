@@ -1,0 +1,59 @@
+package fernwort.core.diary;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * What water cost at a place, of fills and hauls whose litres and price were noted.
+ *
+ * @param place its name; empty where none was noted
+ * @param volume all of it (m³)
+ * @param price paid in all
+ * @param times how many times
+ */
+public record Paid(String place, double volume, BigDecimal price, int times) {
+
+  private static final BigDecimal LITRES = BigDecimal.valueOf(1000);
+
+  /** Returns the price of a litre; nothing where no water came. */
+  public Optional<BigDecimal> perLitre() {
+    return volume > 0
+        ? Optional.of(
+            price.divide(BigDecimal.valueOf(volume).multiply(LITRES), MathContext.DECIMAL64))
+        : Optional.empty();
+  }
+
+  /** Returns what was paid place by place, by their names. */
+  public static List<Paid> of(List<Entry> entries) {
+    TreeMap<String, Paid> places = new TreeMap<>();
+    for (Entry entry : entries) {
+      switch (entry.what()) {
+        case Entry.Fill w -> w.volume().ifPresent(v -> add(places, w.bought(), v));
+        case Entry.Haul w -> add(places, w.bought(), w.volume());
+        case Entry.Reading _,
+            Entry.Dump _,
+            Entry.People _,
+            Entry.Away _,
+            Entry.Sanitize _,
+            Entry.Upkeep _,
+            Entry.Note _ -> {}
+      }
+    }
+    return new ArrayList<>(places.values());
+  }
+
+  private static void add(TreeMap<String, Paid> places, Entry.Bought bought, double volume) {
+    bought
+        .price()
+        .ifPresent(price ->
+            places.merge(bought.place(), new Paid(bought.place(), volume, price, 1), Paid::plus));
+  }
+
+  private Paid plus(Paid other) {
+    return new Paid(place, volume + other.volume, price.add(other.price), times + other.times);
+  }
+}

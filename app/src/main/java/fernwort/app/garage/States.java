@@ -196,7 +196,7 @@ public class States {
     double drawn = reading.volume(kind, rig.plumbing().room(tank), slope);
     return reading instanceof Reading.Steps steps
         ? calibrations
-            .ofSteps(rig.id(), tank)
+            .ofSteps(rig, tank)
             .map(c -> Math.clamp(c.holds(steps.lit()), 0, rig.plumbing().room(tank).capacity()))
             .orElse(drawn)
         : drawn;

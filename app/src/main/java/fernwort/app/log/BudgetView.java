@@ -141,6 +141,11 @@ record BudgetView(
                         "Since %s it was less: %.0f %% of before.",
                         t.since().format(WEEKDAY),
                         100 * t.times())));
+    switch (budget.crew().lean()) {
+      case EVEN -> {}
+      case MORNINGS -> why.add("Mornings take more of your days than evenings.");
+      case EVENINGS -> why.add("Evenings take more of your days than usual, mornings less.");
+    }
     int people = budget.crew().at(budget.at());
     why.add(
         "%s on board; %s of fresh water, give or take %s."

@@ -11,20 +11,19 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.Dipstick;
 import fernwort.core.tank.GaugeCurve;
-import fernwort.core.tank.Reading;
 import fernwort.core.tank.TankRoom;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -73,46 +72,64 @@ class GaugesController {
   /** Two rows or more: what was poured in all, and what the gauge showed then. */
   private static Question calibration(Trip trip, Part tank) {
     Kind.Tank kind = (Kind.Tank) tank.kind();
-    boolean steps = kind.gauge().kind() == Gauge.GaugeKind.SENDER;
+    boolean steps = Calibrations.isSender(kind);
     Form form = trip.form();
-    List<Form.Row> rows =
+    List<Form.Row> jugs =
         form.table(
             Calibrations.rows(tank.id()),
             "Poured in, and what it showed",
             "Begin empty and level. Pour a known jug, let it settle, read; a row for each.",
             List.of(
                 Column.amount("holds", "in it by then", Measure.VOLUME),
-                steps
-                    ? Column.number("shows", "steps it shows", "")
-                    : Column.amount("shows", "wet on the stick", Measure.LENGTH)),
+                shown(steps, "shows", "it shows")),
+            List.of());
+    List<Form.Row> fills =
+        form.table(
+            Calibrations.fills(tank.id()),
+            "Or two readings and a fill",
+            "Level, whatever is in it: read, pour in what you know, read again. What it held before"
+                + " is taken from the tank's shape.",
+            List.of(
+                shown(steps, "before", "before it shows"),
+                Column.amount("poured", "poured in", Measure.VOLUME),
+                shown(steps, "after", "after it shows")),
             List.of());
     return Question.of(
         "cal-" + tank.id(),
         tank.label(),
         form,
-        "The curve only rises; what was seen out of order is taken at its mean. A step that stands"
-            + " for less than half or more than twice what it should lies: trust the jugs.",
-        () -> answer(trip, kind, tank, rows, steps));
+        "The curve only rises, and is smooth between what was seen; what was seen out of order is"
+            + " taken at its mean. A step that is further off the tank's shape than half a step"
+            + " lies: trust the jugs.",
+        () -> answer(trip, kind, tank, jugs, fills));
+  }
+
+  private static Column shown(boolean steps, String id, String words) {
+    return steps
+        ? Column.number(id, words + ", steps", "")
+        : Column.amount(id, words + ", wet on the stick", Measure.LENGTH);
   }
 
   private static Question.Answer answer(
-      Trip trip, Kind.Tank kind, Part tank, List<Form.Row> rows, boolean steps) {
+      Trip trip, Kind.Tank kind, Part tank, List<Form.Row> jugs, List<Form.Row> fills) {
+    boolean steps = Calibrations.isSender(kind);
+    TankRoom room = trip.plumbing().room(tank.id());
+    DoubleUnaryOperator shape = Calibrations.shape(tank, room);
     GaugeCurve curve =
         GaugeCurve.of(
-            rows.stream()
+            jugs.stream()
                 .map(r -> new GaugeCurve.Point(r.number("shows"), r.number("holds")))
-                .toList());
-    TankRoom room = trip.plumbing().room(tank.id());
+                .toList(),
+            fills.stream()
+                .map(r ->
+                    new GaugeCurve.Fill(r.number("before"), r.number("after"), r.number("poured")))
+                .toList(),
+            shape,
+            Calibrations.most(tank, trip.plumbing()));
     List<List<String>> table = new ArrayList<>();
     int lies = 0;
     for (GaugeCurve.Point point : curve.points()) {
-      double drawn =
-          steps
-              ? room.volumeBelow(
-                  room.highest(Slope.LEVEL) * point.shows() / Math.max(1, kind.gauge().steps()),
-                  Slope.LEVEL)
-              : new Reading.Stick(Math.min(point.shows(), room.highest(Slope.LEVEL)))
-                  .volume(kind, room, Slope.LEVEL);
+      double drawn = shape.applyAsDouble(point.shows());
       double off = point.holds() - drawn;
       boolean lying = Math.abs(off) > room.capacity() / (2.0 * Math.max(8, kind.gauge().steps()));
       lies += lying ? 1 : 0;
@@ -138,7 +155,7 @@ class GaugesController {
         List.of(
             new Question.Table(
                 "What it stands for",
-                List.of("it shows", "by the jugs", "by the tank's shape", ""),
+                List.of("it shows", "by what was poured", "by the tank's shape", ""),
                 table)));
   }
 

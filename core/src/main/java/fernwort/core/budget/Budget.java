@@ -62,10 +62,11 @@ public record Budget(
     double entered = Math.max(LEAST, habits.freshPerDay() / Math.max(1, habits.people()));
     double at = Facts.seconds(asked.at());
     DayShape shape = DayShape.in(asked.zone());
-    Crew crew = Facts.crew(shape, habits.people(), recent);
-    List<Fact> freshFacts = Facts.of(plumbing, Contents.FRESH, asked.slope(), crew, recent);
+    Crew usual = Facts.crew(shape, habits.people(), recent);
+    List<Fact> freshFacts = Facts.of(plumbing, Contents.FRESH, asked.slope(), usual, recent);
     Store fresh = fresh(plumbing, asked.slope());
-    Learnt freshLearnt = Learnt.of(fresh, crew, freshFacts, entered, at);
+    Learnt freshLearnt = Learnt.leaning(fresh, usual, freshFacts, entered, at);
+    Crew crew = freshLearnt.crew();
     double said = lastEstimate(freshFacts, at).orElse(entered);
     double share = habits.freshPerDay() > 0 ? habits.grayPerDay() / habits.freshPerDay() : 1;
     List<Fact> grayFacts =

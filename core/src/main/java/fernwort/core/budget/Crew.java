@@ -42,6 +42,19 @@ public final class Crew {
     return crew;
   }
 
+  /** Returns the same people on days that lean to one of their ends. */
+  Crew leaning(DayShape.Lean lean) {
+    Crew crew = new Crew(shape.leaning(lean), before);
+    crew.people.putAll(people);
+    crew.away.addAll(away);
+    return crew;
+  }
+
+  /** Returns which end of the day takes more than usual. */
+  public DayShape.Lean lean() {
+    return shape.lean();
+  }
+
   /** Returns how many are on board at a time. */
   public int at(double time) {
     if (isAway(time)) {

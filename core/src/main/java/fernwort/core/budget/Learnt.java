@@ -38,6 +38,14 @@ public final class Learnt {
   /** What is further off than so many standard deviations is no chance. */
   private static final double FAR = 4;
 
+  /**
+   * A lean of the days has to explain what was seen so much better (logarithm, to 1: three times).
+   */
+  private static final double CLEARLY = Math.log(3);
+
+  private static final List<DayShape.Lean> LEANS =
+      List.of(DayShape.Lean.MORNINGS, DayShape.Lean.EVENINGS);
+
   /** Rates less likely than this are not looked at. */
   private static final double UNLIKELY = 1e-5;
 
@@ -53,6 +61,7 @@ public final class Learnt {
   private double time = Double.NaN;
   private boolean begun;
   private double lastStep = Double.NaN;
+  private double evidence;
 
   private Learnt(Store store, Crew crew, double estimate) {
     this.store = store;
@@ -100,6 +109,29 @@ public final class Learnt {
     }
     learnt.passTo(at);
     return learnt;
+  }
+
+  /**
+   * Learns from what was noted, also whether mornings or evenings take more: by the days under
+   * which what was seen is likeliest, where they are clearly likelier than usual ones.
+   */
+  static Learnt leaning(
+      Store store, Crew crew, Collection<? extends Fact> facts, double estimate, double at) {
+    Learnt best = of(store, crew, facts, estimate, at);
+    double most = best.evidence() + CLEARLY;
+    for (DayShape.Lean lean : LEANS) {
+      Learnt other = of(store, crew.leaning(lean), facts, estimate, at);
+      if (other.evidence() > most) {
+        most = other.evidence();
+        best = other;
+      }
+    }
+    return best;
+  }
+
+  /** Returns who is on board when, on days as they were learnt. */
+  public Crew crew() {
+    return crew;
   }
 
   private static int rank(Fact fact) {
@@ -153,6 +185,7 @@ public final class Learnt {
   /** Begins to expect another rate (m³ a person-day). */
   private void expect(double estimate) {
     if (begun) {
+      evidence = evidence();
       double mean = volume();
       double variance = variance();
       Arrays.fill(means, mean);
@@ -225,6 +258,17 @@ public final class Learnt {
       variances[i] += added.doubt() * added.doubt();
     }
     lastStep = Double.NaN;
+  }
+
+  /**
+   * Returns the logarithm of how likely it is to see what was seen, but for a constant: of two who
+   * learn from the same facts under other assumptions, the one with more of it explains them
+   * better.
+   */
+  double evidence() {
+    double highest = Arrays.stream(logWeights).max().orElseThrow();
+    double sum = Arrays.stream(logWeights).map(l -> Math.exp(l - highest)).sum();
+    return evidence + highest + Math.log(sum);
   }
 
   private double[] weights() {

@@ -55,6 +55,23 @@ class ForecastTest {
   }
 
   @Test
+  void whichEndOfTheDayTakesMoreIsTold() {
+    for (DayShape.Lean lean :
+        List.of(DayShape.Lean.MORNINGS, DayShape.Lean.EVENINGS, DayShape.Lean.EVEN)) {
+      DayShape days = DAYS.leaning(lean);
+      List<Fact> facts = new ArrayList<>();
+      for (int half = 0; half <= 16; half++) {
+        double at = half * DAY / 2;
+        facts.add(new Fact.Seen(at, 0.9 - 0.02 * days.between(0, at), 1e-3, false));
+      }
+      Learnt learnt =
+          Learnt.leaning(FRESH, Crew.of(DAYS, 2, facts), facts, 0.012, facts.getLast().at());
+      assertThat(learnt.crew().lean()).isEqualTo(lean);
+      assertThat(learnt.rate().expected()).isCloseTo(0.01, within(1e-3));
+    }
+  }
+
+  @Test
   void daysThatDifferWidenAKnownRate() {
     // Long and well read: the rate is known to a few percent, what is left is how days differ.
     List<Fact> facts = new ArrayList<>();

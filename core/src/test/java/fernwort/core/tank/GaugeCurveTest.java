@@ -28,7 +28,8 @@ class GaugeCurveTest {
                 new GaugeCurve.Point(4, 0.06),
                 new GaugeCurve.Point(1, 0.01)));
     assertThat(curve.doubt()).isZero();
-    assertThat(curve.holds(2.5)).isCloseTo(0.035, within(1e-12));
+    assertThat(curve.holds(1)).isCloseTo(0.01, within(1e-12));
+    assertThat(curve.holds(2.5)).isBetween(0.03, 0.04);
     assertThat(curve.holds(9)).isEqualTo(0.06);
   }
 
@@ -62,6 +63,34 @@ class GaugeCurveTest {
         Math.sqrt(
             looks.stream().mapToDouble(l -> Math.pow(l.holds() - mean, 2)).average().orElseThrow());
     assertThat(curve.doubt()).isLessThanOrEqualTo(flat + 0.12);
+  }
+
+  @Test
+  void straightLooksStayStraight() {
+    GaugeCurve curve =
+        GaugeCurve.of(
+            List.of(
+                new GaugeCurve.Point(0, 0),
+                new GaugeCurve.Point(1, 0.01),
+                new GaugeCurve.Point(4, 0.04)));
+    assertThat(curve.holds(0.3)).isCloseTo(0.003, within(1e-12));
+    assertThat(curve.holds(3.1)).isCloseTo(0.031, within(1e-12));
+  }
+
+  @Test
+  void twoReadingsAndAFillMakeACurve() {
+    // A box of 80 L by four steps; 30 L move it from one step to two, which stand for 20 by shape:
+    // the fill is put about the middle of the two, at 15 and 45 L.
+    GaugeCurve curve =
+        GaugeCurve.of(List.of(), List.of(new GaugeCurve.Fill(1, 2, 0.03)), s -> 0.02 * s, 4);
+    assertThat(curve.holds(1)).isCloseTo(0.015, within(1e-12));
+    assertThat(curve.holds(2)).isCloseTo(0.045, within(1e-12));
+    assertThat(curve.holds(0)).isZero();
+    assertThat(curve.holds(4)).isCloseTo(0.08, within(1e-12));
+    assertThatThrownBy(
+            () -> GaugeCurve.of(List.of(), List.of(new GaugeCurve.Fill(2, 2, 0.03)), s -> s, 4))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("before");
   }
 
   @Test

@@ -87,8 +87,10 @@ class SheetPages {
       @PathVariable String sheet,
       @PathVariable String end,
       @ModelAttribute("who") String who) {
-    winters.end(rigs.open(id), sheet, end.equals("done"), who);
-    return "redirect:/rigs/" + id + "/cold";
+    OpenRig rig = rigs.open(id);
+    boolean care = sleep.sheet(rig, sheet).season() == Season.CARE;
+    winters.end(rig, sheet, end.equals("done"), who);
+    return "redirect:/rigs/" + id + (care ? "/log/upkeep" : "/cold");
   }
 
   private static String back(String id, String sheet) {

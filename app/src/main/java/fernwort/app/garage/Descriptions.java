@@ -16,7 +16,9 @@ import fernwort.core.sizing.Habits;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -29,10 +31,12 @@ public class Descriptions {
   private final RigStore store;
   private final RigFormat format;
   private final JsonMapper mapper;
+  private final Clogging clogging;
   private final ReentrantLock adding = new ReentrantLock();
   private final Cache<String, OpenRig> open = Caffeine.newBuilder().maximumSize(20).build();
 
-  Descriptions(RigStore store, RigFormat format, JsonMapper mapper) {
+  Descriptions(RigStore store, RigFormat format, JsonMapper mapper, Clogging clogging) {
+    this.clogging = clogging;
     this.store = store;
     this.format = format;
     this.mapper = mapper;
@@ -50,9 +54,20 @@ public class Descriptions {
    */
   public OpenRig open(String id) {
     RigStore.Stored stored = store.get(id);
-    return open.get(
-        id + "@" + stored.version(),
-        key -> OpenRig.of(id, stored.version(), read(stored.description())));
+    OpenRig clean =
+        open.get(
+            id + "@" + stored.version(),
+            key -> OpenRig.of(id, stored.version(), read(stored.description())));
+    Map<String, Double> clogged = clogging.of(clean, habits(stored));
+    return clogged.isEmpty()
+        ? clean
+        : open.get(
+            id + "@" + stored.version() + new TreeMap<>(clogged),
+            key -> OpenRig.of(id, stored.version(), clean.plumbing(), clogged));
+  }
+
+  private Habits habits(RigStore.Stored stored) {
+    return mapper.readValue(stored.habits(), Habits.class);
   }
 
   private Rig read(String description) {

@@ -25,7 +25,7 @@ public record JobBook(
   /** Finds the jobs of a rig. */
   public static JobBook of(OpenRig rig) {
     Jobs jobs = Jobs.of(rig.plumbing());
-    Plans plans = Plans.of(rig.plumbing());
+    Plans plans = Plans.of(rig.plumbing(), rig.hydraulics());
     return new JobBook(
         jobs,
         plans.offers(jobs),

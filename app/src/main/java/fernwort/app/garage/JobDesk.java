@@ -136,6 +136,6 @@ public class JobDesk {
 
   /** Returns the jobs of a rig, found once for each version of it. */
   public JobBook book(OpenRig rig) {
-    return books.get(rig.id() + "@" + rig.version(), key -> JobBook.of(rig));
+    return books.get(rig.key(), key -> JobBook.of(rig));
   }
 }

@@ -6,6 +6,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.streams.Streams;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * A rig with everything that is computed from its description alone, made once for a version and
@@ -18,6 +19,7 @@ import java.util.Map;
  * @param hydraulics prepared for flow
  * @param hazards prepared checks
  * @param streams what each line carries
+ * @param clogged how many times its clean loss a filter takes by the log, by id
  */
 public record OpenRig(
     String id,
@@ -26,13 +28,30 @@ public record OpenRig(
     Plumbing plumbing,
     Hydraulics hydraulics,
     Hazards hazards,
-    Map<String, Streams.Stream> streams) {
+    Map<String, Streams.Stream> streams,
+    Map<String, Double> clogged) {
 
   /** Prepares a rig. */
   public static OpenRig of(String id, int version, Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
+    return of(id, version, Plumbing.of(rig), Map.of());
+  }
+
+  /** Prepares a rig whose filters have been used. */
+  static OpenRig of(String id, int version, Plumbing plumbing, Map<String, Double> clogged) {
+    Hydraulics hydraulics = Hydraulics.of(plumbing, clogged);
     return new OpenRig(
-        id, version, rig, plumbing, hydraulics, Hazards.of(plumbing, hydraulics), Streams.of(rig));
+        id,
+        version,
+        plumbing.rig(),
+        plumbing,
+        hydraulics,
+        Hazards.of(plumbing, hydraulics),
+        Streams.of(plumbing.rig()),
+        Map.copyOf(clogged));
+  }
+
+  /** Returns what tells it from the same rig in another version or with filters used more. */
+  String key() {
+    return "%s@%s%s".formatted(id, version, clogged.isEmpty() ? "" : new TreeMap<>(clogged));
   }
 }

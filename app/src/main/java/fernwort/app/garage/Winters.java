@@ -12,12 +12,16 @@ import fernwort.core.cold.Schools;
 import fernwort.core.cold.Spring;
 import fernwort.core.cold.WinterPlan;
 import fernwort.core.cold.WinterWish;
+import fernwort.core.diary.Entry;
 import fernwort.core.frost.ColdWater;
+import fernwort.core.hygiene.Upkeep;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,12 +29,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Winters {
 
+  private static final String SHEET = "by its sheet";
+
   private final WinterStore store;
   private final WinterText text;
   private final Sleep sleep;
   private final States states;
   private final JobDesk desk;
   private final Logbook logbook;
+  private final Diary diary;
   private final Clock clock;
 
   Winters(
@@ -40,6 +47,7 @@ public class Winters {
       States states,
       JobDesk desk,
       Logbook logbook,
+      Diary diary,
       Clock clock) {
     this.store = store;
     this.text = text;
@@ -47,6 +55,7 @@ public class Winters {
     this.states = states;
     this.desk = desk;
     this.logbook = logbook;
+    this.diary = diary;
     this.clock = clock;
   }
 
@@ -100,6 +109,38 @@ public class Winters {
         "Wake it in spring",
         text.write(new WinterText.Kept("", 0, plan.before(), plan.steps(), plan.notes())),
         who);
+  }
+
+  /** Begins the sheet of a chore and returns its address. */
+  @Transactional
+  public String begin(OpenRig rig, Spring.Chore chore, String who) {
+    if (sleep.asleep(rig).isPresent()) {
+      throw new Refusal(
+          "It was put to sleep for the winter; wake it first, under Cold, Spring: that sanitizes it"
+              + " and looks for leaks");
+    }
+    WinterPlan plan = Spring.of(desk.book(rig).plans(), chore, sleep.inUse(rig));
+    leaveRunning(rig);
+    return store.begin(
+        rig.id(),
+        Season.CARE,
+        chore.title(),
+        text.write(new WinterText.Kept(chore.name(), 0, plan.before(), plan.steps(), plan.notes())),
+        who);
+  }
+
+  /** A chore that is done stands in the log, and is due again when its time has passed. */
+  private void note(OpenRig rig, Sleep.Sheet sheet, String who) {
+    switch (Spring.Chore.valueOf(sheet.school())) {
+      case SANITIZE ->
+          rig.rig()
+              .tanks(Contents.FRESH)
+              .forEach(
+                  t -> diary.add(rig, new Entry.Sanitize(t.id(), SHEET), clock.instant(), who));
+      case LOOK_FOR_LEAKS ->
+          diary.add(
+              rig, new Entry.Upkeep(Upkeep.LEAKS, Optional.empty(), SHEET), clock.instant(), who);
+    }
   }
 
   private void leaveRunning(OpenRig rig) {
@@ -174,6 +215,9 @@ public class Winters {
       return;
     }
     store.end(id, done ? Outcome.DONE : Outcome.LEFT);
+    if (done && sheet.season() == Season.CARE) {
+      note(rig, sheet, who);
+    }
     if (done) {
       logbook.job(
           rig.id(),

@@ -11,6 +11,7 @@ import fernwort.core.budget.Fact;
 import fernwort.core.budget.Learnt;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
+import fernwort.core.diary.Paid;
 import fernwort.core.sizing.Habit;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;
@@ -345,6 +346,28 @@ record BudgetView(
         volumes.stream()
             .map(v -> Double.isFinite(v) ? units.in(Measure.VOLUME, v) : Double.NaN)
             .toList());
+  }
+
+  /** Returns what water cost over time: each price, and the sum by then. */
+  static Optional<Chart> paid(List<Paid.Step> steps, double now) {
+    if (steps.size() < 2) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Chart(
+            "What water cost",
+            new Chart.Axis("days from now", ""),
+            new Chart.Axis("paid", ""),
+            steps.stream().map(s -> (s.at().getEpochSecond() - now) / DAY).toList(),
+            List.of(
+                new Chart.Course(
+                    "in all by then",
+                    Chart.Style.EXPECTED,
+                    steps.stream().map(s -> s.sum().doubleValue()).toList()),
+                new Chart.Course(
+                    "each time",
+                    Chart.Style.DOTS,
+                    steps.stream().map(s -> s.price().doubleValue()).toList()))));
   }
 
   /** Returns what went day by day. */

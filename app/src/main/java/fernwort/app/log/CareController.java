@@ -5,12 +5,14 @@ import fernwort.app.garage.Diary;
 import fernwort.app.garage.JobDesk;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
+import fernwort.app.garage.Winters;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.budget.Need;
+import fernwort.core.cold.Spring;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
 import fernwort.core.hygiene.BadBatch;
@@ -53,6 +55,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
@@ -64,18 +67,16 @@ class CareController {
   /** What was noted is looked through so far back. */
   private static final Duration MEMORY = Duration.ofDays(1100);
 
-  /** Sanitizing: 50 mg/L with bleach of 5 g in 100 mL; the label first. */
-  private static final double STRONG = 0.05;
-
-  private static final double BLEACH = 50;
-
   private final Descriptions rigs;
   private final States states;
   private final Diary diary;
   private final JobDesk desk;
+  private final Winters winters;
   private final Clock clock;
 
-  CareController(Descriptions rigs, States states, Diary diary, JobDesk desk, Clock clock) {
+  CareController(
+      Descriptions rigs, States states, Diary diary, JobDesk desk, Winters winters, Clock clock) {
+    this.winters = winters;
     this.desk = desk;
     this.rigs = rigs;
     this.states = states;
@@ -108,7 +109,8 @@ class CareController {
       String putOff,
       String source,
       boolean sanitize,
-      String dose) {}
+      String dose,
+      String chore) {}
 
   @GetMapping("/upkeep")
   String upkeep(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
@@ -130,20 +132,33 @@ class CareController {
         u.isDue(now) ? "due" : "by " + date(u.due()),
         u.isDue(now),
         u.last().map(l -> "last " + date(l)).orElse("never noted"),
-        u.use()
-            .map(use ->
-                "%s of %s passed since, as far as the log tells%s"
-                    .formatted(
-                        units.show(Measure.VOLUME, use.passed()),
-                        units.show(Measure.VOLUME, use.lasts()),
-                        clogging(rig, u.subject(), use)))
-            .orElse(""),
+        u.use().map(use -> used(rig, u.subject(), use, units)).orElse(""),
         u.putOff()
             .map(reason -> "put off: " + (reason.isEmpty() ? "no reason given" : reason))
             .orElse(""),
         "every %s days. %s".formatted(u.every(), u.source()),
         tank,
-        tank ? dose(rig, u.subject(), units) : "");
+        tank ? dose(rig, u.subject(), units) : "",
+        tank
+            ? Spring.Chore.SANITIZE.name()
+            : u.subject().equals(Upkeep.LEAKS) ? Spring.Chore.LOOK_FOR_LEAKS.name() : "");
+  }
+
+  private static String used(OpenRig rig, String part, Upkeep.Use use, Units units) {
+    return use.ran()
+        .map(ran ->
+            String.format(
+                Locale.ROOT,
+                "It ran about %.1f h of %.0f h since, for %s, as far as the log tells",
+                ran / 3600,
+                use.mayRun().orElseThrow() / 3600,
+                units.show(Measure.VOLUME, use.passed())))
+        .orElseGet(() ->
+            "%s of %s passed since, as far as the log tells%s"
+                .formatted(
+                    units.show(Measure.VOLUME, use.passed()),
+                    units.show(Measure.VOLUME, use.lasts()),
+                    clogging(rig, part, use)));
   }
 
   /** A cartridge whose doubling is known takes so many times its clean loss by now. */
@@ -164,14 +179,24 @@ class CareController {
         TankFigures.of(
             rig.plumbing().joined(rig.rig().part(tank)), rig.plumbing().room(tank), Slope.LEVEL);
     double full = figures.capacity() - figures.unreachable();
-    Dose dose = Dose.of(full, STRONG, BLEACH, figures.stranded());
+    Dose dose = Dose.sanitizing(full, figures.stranded());
     return String.format(
         Locale.ROOT,
-        "Full, %s of bleach of 5 g in 100 mL make 50 mg/L; run it to each tap, 4 h, then %d changes"
+        "Full, %s of plain bleach of 6 g in 100 mL make 50 mg/L; run it to each tap, 4 h, then %d changes"
             + " of water. Carbon filters bypassed or out; never with acids or other cleaners; the"
             + " product's label first.",
         units.show(Measure.VOLUME, dose.bleach()),
         dose.changes());
+  }
+
+  /** What is more than a look has a sheet of its own. */
+  @PostMapping("/chores/{chore}")
+  String chore(
+      @PathVariable String id,
+      @PathVariable Spring.Chore chore,
+      @ModelAttribute("who") String who) {
+    return "redirect:/rigs/%s/cold/sheets/%s"
+        .formatted(id, winters.begin(rigs.open(id), chore, who));
   }
 
   /** What falls due, for a calendar. */
@@ -211,7 +236,10 @@ class CareController {
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("f", typed);
     model.addAttribute("tanks", rig.rig().tanks(Contents.FRESH).toList());
-    model.addAttribute("places", places(entries(rig), units));
+    List<Entry> entries = entries(rig);
+    model.addAttribute("places", places(entries, units));
+    BudgetView.paid(Paid.byTime(entries), clock.instant().getEpochSecond())
+        .ifPresent(chart -> model.addAttribute("cost", chart));
     try {
       model.addAttribute("plan", plan(rig, typed, units));
       model.addAttribute("problem", "");

@@ -34,7 +34,9 @@ public class WinterStore {
   /** What a sheet is for. */
   public enum Season {
     AUTUMN,
-    SPRING
+    SPRING,
+    /** No season: what is done now and then in between. */
+    CARE
   }
 
   /** How a sheet ended. */

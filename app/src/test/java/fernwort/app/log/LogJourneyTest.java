@@ -166,6 +166,10 @@ class LogJourneyTest {
     page.locator("#due-sediment button").first().click();
     COPY.visit("/rigs/" + rig + "/log/upkeep");
     assertThat(page.locator("#due-sediment")).containsText("by 20");
+    page.locator("#due-main form[action*=chores] button").click();
+    assertThat(page.locator("h1")).containsText("Sanitize");
+    page.locator("#finish").click();
+    assertThat(page.locator("#due-main")).containsText("by 20");
     page.locator("#due-leaks summary").click();
     page.locator("#due-leaks input[name=note]").fill("on tour");
     page.locator("#due-leaks details button").click();

@@ -25,20 +25,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
 
-/** A rig woken: what the autumn's record says is off or open is closed, flushed, sanitized. */
+/**
+ * A rig woken: what the autumn's record says is off or open is closed, flushed, sanitized. What is
+ * done of it in between, in a rig in use, are chores.
+ */
 public final class Spring {
 
   /** Less than this share of what was filled in counts as clear. */
   private static final double CLEAR = 0.01;
 
-  /** Default of people who know the product's label less than they should: 50 mg/L for 4 h. */
-  private static final double CONCENTRATION = 0.05;
-
   private static final double CONTACT = 4 * 3600;
-
-  /** Household bleach, available chlorine: 6 g per 100 mL (kg/m³). */
-  private static final double BLEACH = 60;
 
   private static final double TAP = 8e-5;
 
@@ -73,6 +71,46 @@ public final class Spring {
     return new Spring(plans.brief(), autumn, before).plan(autumn);
   }
 
+  /** What is done now and then in a rig in use. */
+  public enum Chore {
+    SANITIZE("Sanitize"),
+    LOOK_FOR_LEAKS("Look for leaks");
+
+    private final String title;
+
+    Chore(String title) {
+      this.title = title;
+    }
+
+    /** Returns what it is called. */
+    public String title() {
+      return title;
+    }
+  }
+
+  /**
+   * Returns how a chore is done; the handles stand afterwards as they do now.
+   *
+   * @param inUse how the rig stands, its lines full
+   */
+  public static WinterPlan of(Plans plans, Chore chore, Wintering inUse) {
+    Spring spring = new Spring(plans.brief(), inUse, inUse.state().setting());
+    switch (chore) {
+      case SANITIZE -> {
+        spring.cartridgesOut();
+        spring.runTaps();
+        spring.sanitize();
+        spring.cartridgesIn();
+      }
+      case LOOK_FOR_LEAKS -> {
+        spring.runTaps();
+        spring.look();
+      }
+    }
+    spring.putBack("As it was.", part -> spring.before.of(part.id()));
+    return plan(inUse, spring.sheet);
+  }
+
   private WinterPlan plan(Wintering autumn) {
     refit();
     cartridgesOut();
@@ -83,6 +121,10 @@ public final class Spring {
     sanitize();
     cartridgesIn();
     asBefore("As it was before the winter.");
+    return plan(autumn, sheet);
+  }
+
+  private static WinterPlan plan(Wintering autumn, Sheet sheet) {
     return new WinterPlan(
         School.FALL,
         sheet.steps(),
@@ -112,8 +154,13 @@ public final class Spring {
   }
 
   private void asBefore(String why) {
+    putBack(
+        why, part -> part.kind() instanceof Kind.Valve ? before.of(part.id()) : part.rest().id());
+  }
+
+  private void putBack(String why, Function<Part, String> position) {
     for (Part part : sheet.byPlace(plumbing.rig().handles())) {
-      String rest = part.kind() instanceof Kind.Valve ? before.of(part.id()) : part.rest().id();
+      String rest = position.apply(part);
       if (!sheet.now().state().setting().of(part.id()).equals(rest)) {
         sheet.put(part, rest, why);
       }
@@ -291,10 +338,10 @@ public final class Spring {
   }
 
   private Dose dose(Part tank) {
-    double left =
-        TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), sheet.now().state().slope())
-            .stranded();
-    return Dose.of(plumbing.room(tank.id()).capacity(), CONCENTRATION, BLEACH, left);
+    TankFigures figures =
+        TankFigures.of(
+            plumbing.joined(tank), plumbing.room(tank.id()), sheet.now().state().slope());
+    return Dose.sanitizing(figures.capacity() - figures.unreachable(), figures.stranded());
   }
 
   private void cartridgesIn() {

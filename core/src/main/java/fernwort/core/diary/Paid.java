@@ -2,7 +2,9 @@ package fernwort.core.diary;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -44,6 +46,35 @@ public record Paid(String place, double volume, BigDecimal price, int times) {
       }
     }
     return new ArrayList<>(places.values());
+  }
+
+  /** Something paid, and all that was paid by then. */
+  public record Step(Instant at, BigDecimal price, BigDecimal sum) {}
+
+  /** Returns what was paid, in order of time, with its sum. */
+  public static List<Step> byTime(List<Entry> entries) {
+    List<Step> steps = new ArrayList<>();
+    BigDecimal sum = BigDecimal.ZERO;
+    for (Entry entry : entries.stream().sorted(Comparator.comparing(Entry::at)).toList()) {
+      Optional<BigDecimal> price =
+          switch (entry.what()) {
+            case Entry.Fill w -> w.bought().price();
+            case Entry.Haul w -> w.bought().price();
+            case Entry.Reading _,
+                Entry.Dump _,
+                Entry.People _,
+                Entry.Away _,
+                Entry.Sanitize _,
+                Entry.Upkeep _,
+                Entry.Note _ ->
+                Optional.empty();
+          };
+      if (price.isPresent()) {
+        sum = sum.add(price.get());
+        steps.add(new Step(entry.at(), price.get(), sum));
+      }
+    }
+    return steps;
   }
 
   private static void add(TreeMap<String, Paid> places, Entry.Bought bought, double volume) {

@@ -52,14 +52,27 @@ public final class Hydraulics {
   private final Plumbing plumbing;
   private final LinePipes pipes;
 
-  private Hydraulics(Plumbing plumbing, LinePipes pipes) {
+  /** How many times its clean loss a filter takes from what passed it before, by id. */
+  private final Map<String, Double> clogged;
+
+  private Hydraulics(Plumbing plumbing, LinePipes pipes, Map<String, Double> clogged) {
     this.plumbing = plumbing;
     this.pipes = pipes;
+    this.clogged = Map.copyOf(clogged);
   }
 
   /** Prepares a rig. */
   public static Hydraulics of(Plumbing plumbing) {
-    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), plumbing.rig().lines()));
+    return of(plumbing, Map.of());
+  }
+
+  /**
+   * Prepares a rig whose filters have been used.
+   *
+   * @param clogged how many times its clean loss a filter takes, by id; 1 where none is given
+   */
+  public static Hydraulics of(Plumbing plumbing, Map<String, Double> clogged) {
+    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), plumbing.rig().lines()), clogged);
   }
 
   /** Returns the same rig with some of its lines of another bore (m). */
@@ -80,12 +93,12 @@ public final class Hydraulics {
    * number of 0.31, where they are otherwise taken to do so from 1. Between the two both happen.
    */
   public Hydraulics primingEarly() {
-    return new Hydraulics(plumbing, pipes.primingEarly());
+    return new Hydraulics(plumbing, pipes.primingEarly(), clogged);
   }
 
   private Hydraulics with(UnaryOperator<Line> change) {
     List<Line> changed = plumbing.rig().lines().stream().map(change).toList();
-    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed));
+    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed), clogged);
   }
 
   /**
@@ -103,7 +116,10 @@ public final class Hydraulics {
     return Fluid.WATER.pressure(Math.abs(loss(line, flows.line(line))));
   }
 
-  /** Returns the steady flow in a state, with clean filters, open vents and water at 15 °C. */
+  /**
+   * Returns the steady flow in a state, with filters as used as they are, open vents and water at
+   * 15 °C.
+   */
   public Flows solve(State state) {
     return solve(state, Conditions.ORDINARY);
   }
@@ -111,6 +127,7 @@ public final class Hydraulics {
   /**
    * Returns the steady flow in a state.
    *
+   * @param conditions its clogging comes on top of that of filters used before
    * @throws IllegalStateException when the flow does not settle; names the part to look at
    */
   public Flows solve(State state, Conditions conditions) {
@@ -119,7 +136,7 @@ public final class Hydraulics {
     Set<Integer> cycling = new HashSet<>();
     Set<Integer> airy = new HashSet<>();
     Set<Integer> full = new HashSet<>();
-    FlowModel model = new FlowModel(graph, levels, pipes, conditions);
+    FlowModel model = new FlowModel(graph, levels, pipes, used(conditions));
     full.addAll(model.falling());
     if (airy.addAll(model.spills())) {
       model.build(cycling, airy);
@@ -160,8 +177,19 @@ public final class Hydraulics {
   /** Returns the network of a state before its pumps' switches and air are looked at. */
   public FlowNetwork network(State state) {
     OpenGraph graph = new OpenGraph(plumbing, state.setting());
-    FlowModel model = new FlowModel(graph, Levels.of(plumbing, state), pipes, Conditions.ORDINARY);
+    FlowModel model =
+        new FlowModel(graph, Levels.of(plumbing, state), pipes, used(Conditions.ORDINARY));
     return model.network();
+  }
+
+  /** Loss grows evenly with what passed, so that what passed before and since add up. */
+  private Conditions used(Conditions conditions) {
+    Conditions used = conditions;
+    for (Map.Entry<String, Double> filter : clogged.entrySet()) {
+      double since = conditions.clogging(filter.getKey()) - 1;
+      used = used.withClogged(filter.getKey(), filter.getValue() + since);
+    }
+    return used;
   }
 
   private SteadyFlow settle(FlowModel model) {

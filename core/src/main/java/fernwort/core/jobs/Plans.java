@@ -57,6 +57,11 @@ public final class Plans {
     return new Plans(plumbing, Planner.of(plumbing), Hydraulics.of(plumbing), false);
   }
 
+  /** Prepares a rig with its hydraulics, such as one whose filters have been used. */
+  public static Plans of(Plumbing plumbing, Hydraulics hydraulics) {
+    return new Plans(plumbing, Planner.of(plumbing), hydraulics, false);
+  }
+
   /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
   public Plans brief() {
     return new Plans(plumbing, planner, hydraulics, true);

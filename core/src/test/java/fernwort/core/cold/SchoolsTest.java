@@ -223,6 +223,21 @@ class SchoolsTest {
     }
   }
 
+  @Test
+  void aChoreLeavesEveryHandleAsItWas() {
+    for (Case one : rigs().toList()) {
+      Plumbing plumbing = Plumbing.of(one.rig());
+      Plans plans = Plans.of(plumbing);
+      for (Spring.Chore chore : Spring.Chore.values()) {
+        WinterPlan plan = Spring.of(plans, chore, Filled.of(plumbing, one.state()));
+        assertThat(plan.steps()).as(one.name()).isNotEmpty();
+        assertThat(plan.after().state().setting())
+            .as(one.name() + " " + chore)
+            .isEqualTo(one.state().setting());
+      }
+    }
+  }
+
   /** Water comes from a tap only where what drives it is on. */
   private static void assertPumpRunsBeforeTheFirstFlush(Case one, WinterPlan spring) {
     List<String> pumps =

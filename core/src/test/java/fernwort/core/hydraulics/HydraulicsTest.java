@@ -59,6 +59,24 @@ class HydraulicsTest {
     }
   }
 
+  @Property(tries = 60)
+  void aFilterUsedBeforeIsAsCloggedAsOneThatClogsNow(
+      @ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State state = RandomRigs.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    for (Part filter : rig.parts()) {
+      if (filter.kind() instanceof Kind.Filter) {
+        Conditions all = Conditions.ORDINARY.withClogged(filter.id(), 2.5);
+        Conditions some = Conditions.ORDINARY.withClogged(filter.id(), 1.5);
+        Map<String, Double> now = Hydraulics.of(plumbing).solve(state, all).lines();
+        Hydraulics used = Hydraulics.of(plumbing, Map.of(filter.id(), 2.0));
+        assertThat(used.solve(state, some).lines()).isEqualTo(now);
+        assertThat(used.withFittings(1).solve(state, some).lines()).isEqualTo(now);
+      }
+    }
+  }
+
   /** What runs into a part over its lines, less what runs out. */
   private static double gain(Rig rig, Part part, Flows flows) {
     double gain = 0;

@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.budget.Daily;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
+import fernwort.core.diary.Paid;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Slope;
+import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -54,6 +57,42 @@ class CareTest {
     assertThat(due("sediment", List.of(done), days).isDue(NOW)).isTrue();
     List<Daily> before = List.of(new Daily(LocalDate.of(2026, 5, 5), lasts + 0.001, 2));
     assertThat(due("sediment", List.of(done), before).isDue(NOW)).isFalse();
+  }
+
+  @Test
+  void aPumpsHoursAreLitresOverItsFlow() {
+    Entry done = new Entry("a", ago(10), new Entry.Upkeep("pump", Optional.empty(), ""));
+    List<Daily> days = List.of(new Daily(LocalDate.of(2026, 6, 5), 0.36, 2));
+    Upkeep pump = due("pump", List.of(done), days);
+    double free = ((Kind.Pump) VAN.rig().part("pump").kind()).freeFlow();
+    assertThat(pump.use().orElseThrow().ran().orElseThrow())
+        .isCloseTo(0.36 / (0.6 * free), within(1e-6));
+    assertThat(pump.use().orElseThrow().mayRun().orElseThrow()).isCloseTo(500 * 3600, within(1e-3));
+    assertThat(pump.isDue(NOW)).isFalse();
+    List<Daily> much = List.of(new Daily(LocalDate.of(2026, 6, 5), 0.6 * free * 501 * 3600, 2));
+    assertThat(due("pump", List.of(done), much).isDue(NOW)).isTrue();
+  }
+
+  @Test
+  void whatWaterCostAddsUpInOrderOfTime() {
+    List<Entry> entries =
+        List.of(
+            bought(2, "1.50"), bought(9, "2.25"), new Entry("n", ago(1), new Entry.Note("dry")));
+    assertThat(Paid.byTime(entries))
+        .extracting(Paid.Step::sum)
+        .containsExactly(new BigDecimal("2.25"), new BigDecimal("3.75"));
+  }
+
+  private static Entry bought(int ago, String price) {
+    return new Entry(
+        price,
+        ago(ago),
+        new Entry.Fill(
+            "main",
+            Optional.of(0.05),
+            new Entry.Bought(Optional.of(new BigDecimal(price)), "Quay", Optional.empty()),
+            false,
+            ""));
   }
 
   @Test

@@ -238,10 +238,11 @@ class ApiController {
   }
 
   @GetMapping("/rigs/{id}/flows")
-  @Operation(summary = "The steady flow with the handles as they stand")
+  @Operation(
+      summary = "The steady flow with the handles as they stand, filters as used as the log tells")
   FlowAnswer flows(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return FlowAnswer.of(rig.plumbing(), states.of(rig).state());
+    return FlowAnswer.of(rig.hydraulics(), states.of(rig).state());
   }
 
   @GetMapping("/rigs/{id}/tanks")

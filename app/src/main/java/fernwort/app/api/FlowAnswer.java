@@ -30,7 +30,12 @@ record FlowAnswer(
     Map<String, Double> air) {
 
   static FlowAnswer of(Plumbing plumbing, State state) {
-    Flows flows = Hydraulics.of(plumbing).solve(state);
+    return of(Hydraulics.of(plumbing), state);
+  }
+
+  /** Answers for a rig whose hydraulics are at hand. */
+  static FlowAnswer of(Hydraulics hydraulics, State state) {
+    Flows flows = hydraulics.solve(state);
     return new FlowAnswer(
         flows.lines(),
         flows.fixtures(),

@@ -18,8 +18,6 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** How clogged the filters of rigs are by their logs: found once after each change of a log. */
 @Component
@@ -31,7 +29,6 @@ class Clogging {
   private final DiaryStore diary;
   private final Clock clock;
   private final Map<String, Found> found = new ConcurrentHashMap<>();
-  private final Map<String, Integer> changes = new ConcurrentHashMap<>();
 
   Clogging(DiaryStore diary, Clock clock) {
     this.diary = diary;
@@ -49,7 +46,7 @@ class Clogging {
     if (none) {
       return Map.of();
     }
-    int now = changes.getOrDefault(rig.id(), 0);
+    int now = diary.changes(rig.id());
     Found known = found.get(rig.id());
     if (known == null
         || known.version() != rig.version()
@@ -67,24 +64,6 @@ class Clogging {
     Budget.Asked asked = new Budget.Asked(Slope.LEVEL, habits, ZoneId.systemDefault(), now);
     List<Daily> days = Daily.of(rig.plumbing(), entries, asked);
     return Upkeep.clogging(Upkeep.of(rig.rig(), entries, days, asked.zone(), now), rig.rig());
-  }
-
-  /** The log of a rig changes; who looks before that is on disk will look again after it. */
-  void changed(String rig) {
-    count(rig);
-    if (TransactionSynchronizationManager.isSynchronizationActive()) {
-      TransactionSynchronizationManager.registerSynchronization(
-          new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-              count(rig);
-            }
-          });
-    }
-  }
-
-  private void count(String rig) {
-    changes.merge(rig, 1, Integer::sum);
   }
 
   @EventListener

@@ -31,11 +31,9 @@ public class Diary {
 
   private final DiaryStore store;
   private final States states;
-  private final Clogging clogging;
   private final Clock clock;
 
-  Diary(DiaryStore store, States states, Clogging clogging, Clock clock) {
-    this.clogging = clogging;
+  Diary(DiaryStore store, States states, Clock clock) {
     this.store = store;
     this.states = states;
     this.clock = clock;
@@ -88,7 +86,6 @@ public class Diary {
     own.keySet().removeAll(store.rigsOf(List.copyOf(own.keySet())).keySet());
     int added = store.restore(rig.id(), List.copyOf(own.values()));
     rig.rig().tanks().forEach(t -> states.relevel(rig, t.id(), who));
-    clogging.changed(rig.id());
     return added;
   }
 
@@ -147,7 +144,6 @@ public class Diary {
   }
 
   private void relevel(OpenRig rig, Entry entry, String who) {
-    clogging.changed(rig.id());
     switch (entry.what()) {
       case Entry.Reading _, Entry.Fill _, Entry.Dump _, Entry.Haul _ ->
           states.relevel(rig, entry.what().part(), who);

@@ -33,6 +33,7 @@ public class DiaryStore {
   /** So many rows are asked for or written at once. */
   private static final int AT_ONCE = 500;
 
+  private final Changes changes = new Changes();
   private final DSLContext db;
   private final Clock clock;
 
@@ -102,6 +103,7 @@ public class DiaryStore {
       return false;
     }
     record(rig, entry, slope, who, replaces).insert();
+    changes.add(rig);
     return true;
   }
 
@@ -176,6 +178,7 @@ public class DiaryStore {
     for (int i = 0; i < rows.size(); i += AT_ONCE) {
       db.batchInsert(rows.subList(i, Math.min(rows.size(), i + AT_ONCE))).execute();
     }
+    changes.add(rig);
     return rows.size();
   }
 
@@ -218,6 +221,12 @@ public class DiaryStore {
         .set(DIARY.STANDING, standing.words())
         .where(DIARY.RIG.eq(rig).and(DIARY.ID.eq(id)))
         .execute();
+    changes.add(rig);
+  }
+
+  /** Returns how often the log of a rig changed since the start. */
+  public int changes(String rig) {
+    return changes.of(rig);
   }
 
   /** Finds the reading that a line of the journal speaks of. */

@@ -5,6 +5,7 @@ import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import fernwort.core.rig.Connection;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Problem;
@@ -66,6 +67,7 @@ public final class RigFormat {
             .enumNamingStrategy(EnumNamingStrategies.KEBAB_CASE)
             .addMixIn(Kind.class, KindNames.class)
             .addMixIn(Shape.class, ShapeNames.class)
+            .addMixIn(Connection.Form.class, FormNames.class)
             .changeDefaultPropertyInclusion(
                 i -> i.withValueInclusion(JsonInclude.Include.NON_ABSENT))
             .enable(SerializationFeature.INDENT_OUTPUT)

@@ -83,7 +83,7 @@ final class KindForm {
                   "Pressure it takes to open",
                   Measure.PRESSURE,
                   k.crackingPressure(),
-                  "Default 0.02 bar."));
+                  "Default 0.02 bar. One that opens above 1 bar only is a relief valve."));
       case Kind.Regulator k ->
           List.of(amount("set", "Set pressure", Measure.PRESSURE, k.setPressure(), PLATE));
       case Kind.Filter k ->
@@ -212,7 +212,7 @@ final class KindForm {
       case Kind.ThreeWayValve k ->
           new Kind.ThreeWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
       case Kind.CheckValve k ->
-          new Kind.CheckValve(v.amount("cracking", "Opening pressure", Measure.PRESSURE, 0, 5e4));
+          new Kind.CheckValve(v.amount("cracking", "Opening pressure", Measure.PRESSURE, 0, 1e6));
       case Kind.Regulator k ->
           new Kind.Regulator(v.amount("set", "Set pressure", Measure.PRESSURE, 5e4, 6e5));
       case Kind.Filter k ->

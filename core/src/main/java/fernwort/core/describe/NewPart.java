@@ -50,6 +50,12 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               "A short fitting with an arrow: water goes one way.",
               Fittings.check(),
               0.01),
+          new NewPart(
+              "relief",
+              "Relief valve",
+              "A spring that lets water out above its pressure, with its tube on the outlet.",
+              new Kind.CheckValve(3.5e5),
+              0.01),
           new NewPart("tee", "Tee", "Three ends joined, no handle.", new Kind.Tee(), 0),
           new NewPart(
               "manifold",

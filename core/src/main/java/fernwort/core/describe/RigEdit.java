@@ -264,12 +264,14 @@ public final class RigEdit {
 
   /** Gives the rig another name. */
   public Rig rename(String name) {
-    return new Rig(name, rig.note(), rig.vehicle(), rig.places(), rig.parts(), rig.lines());
+    return new Rig(
+        name, rig.note(), rig.vehicle(), rig.places(), rig.parts(), rig.lines(), rig.built());
   }
 
   /** Changes the vehicle. */
   public Rig vehicle(Vehicle vehicle) {
-    return new Rig(rig.name(), rig.note(), vehicle, rig.places(), rig.parts(), rig.lines());
+    return new Rig(
+        rig.name(), rig.note(), vehicle, rig.places(), rig.parts(), rig.lines(), rig.built());
   }
 
   /** Adds a place, or changes the one with the same id. */
@@ -277,7 +279,8 @@ public final class RigEdit {
     List<Place> places = new ArrayList<>(rig.places());
     places.removeIf(p -> p.id().equals(place.id()));
     places.add(place);
-    return new Rig(rig.name(), rig.note(), rig.vehicle(), places, rig.parts(), rig.lines());
+    return new Rig(
+        rig.name(), rig.note(), rig.vehicle(), places, rig.parts(), rig.lines(), rig.built());
   }
 
   /**
@@ -295,7 +298,8 @@ public final class RigEdit {
                   .formatted(p.label(), rig.place(id).label()));
         });
     List<Place> places = rig.places().stream().filter(p -> !p.id().equals(id)).toList();
-    return new Rig(rig.name(), rig.note(), rig.vehicle(), places, rig.parts(), rig.lines());
+    return new Rig(
+        rig.name(), rig.note(), rig.vehicle(), places, rig.parts(), rig.lines(), rig.built());
   }
 
   // --- looking things up -----------------------------------------------------------------------
@@ -367,6 +371,13 @@ public final class RigEdit {
   }
 
   private Rig with(List<Part> parts, List<Line> lines) {
-    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines);
+    return new Rig(
+        rig.name(),
+        rig.note(),
+        rig.vehicle(),
+        rig.places(),
+        parts,
+        lines,
+        rig.built().within(parts));
   }
 }

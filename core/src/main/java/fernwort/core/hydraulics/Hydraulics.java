@@ -88,6 +88,11 @@ public final class Hydraulics {
     return with(l -> l.losing(times * l.minorLoss()));
   }
 
+  /** Returns the same rig with some lines losing more, by id (1, on their own speed). */
+  public Hydraulics losing(Map<String, Double> more) {
+    return with(l -> l.losing(l.minorLoss() + more.getOrDefault(l.id(), 0.0)));
+  }
+
   /**
    * Returns the same rig with lines that run full, and siphon, as soon as they may: from a Froude
    * number of 0.31, where they are otherwise taken to do so from 1. Between the two both happen.

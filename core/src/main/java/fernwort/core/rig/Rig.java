@@ -18,6 +18,7 @@ import java.util.stream.Stream;
  * @param places where the parts are
  * @param parts the parts
  * @param lines what joins them
+ * @param built how they are put together
  */
 public record Rig(
     String name,
@@ -25,7 +26,19 @@ public record Rig(
     Vehicle vehicle,
     List<Place> places,
     List<Part> parts,
-    List<Line> lines) {
+    List<Line> lines,
+    Built built) {
+
+  /** Makes a rig that is put together as usual. */
+  public Rig(
+      String name,
+      String note,
+      Vehicle vehicle,
+      List<Place> places,
+      List<Part> parts,
+      List<Line> lines) {
+    this(name, note, vehicle, places, parts, lines, Built.AS_USUAL);
+  }
 
   /**
    * @throws InvalidRigException with every fault, when the description is no sound rig
@@ -34,10 +47,15 @@ public record Rig(
     places = List.copyOf(places);
     parts = List.copyOf(parts);
     lines = List.copyOf(lines);
-    List<Problem> problems = RigRules.problems(name, vehicle, places, parts, lines);
+    List<Problem> problems = RigRules.problems(name, vehicle, places, parts, lines, built);
     if (!problems.isEmpty()) {
       throw new InvalidRigException(problems);
     }
+  }
+
+  /** Returns this rig put together so; what is said of what it lacks is left out. */
+  public Rig with(Built changed) {
+    return new Rig(name, note, vehicle, places, parts, lines, changed.within(parts));
   }
 
   /**

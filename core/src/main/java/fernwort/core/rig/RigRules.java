@@ -28,7 +28,12 @@ final class RigRules {
   private RigRules() {}
 
   static List<Problem> problems(
-      String name, Vehicle vehicle, List<Place> places, List<Part> parts, List<Line> lines) {
+      String name,
+      Vehicle vehicle,
+      List<Place> places,
+      List<Part> parts,
+      List<Line> lines,
+      Built built) {
     RigRules rules = new RigRules();
     if (name.isBlank() || name.length() > LONGEST_NAME) {
       rules.add("the rig", "its name is empty or longer than 60 letters", "Give it a short name");
@@ -41,6 +46,7 @@ final class RigRules {
     rules.places(places);
     rules.parts(parts, places);
     rules.lines(parts, lines);
+    rules.problems.addAll(BuiltRules.problems(parts, built));
     return rules.problems;
   }
 

@@ -382,7 +382,14 @@ public record PumpAndLines(
               .toList();
       Plumbing other =
           Plumbing.of(
-              new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines()));
+              new Rig(
+                  rig.name(),
+                  rig.note(),
+                  rig.vehicle(),
+                  rig.places(),
+                  parts,
+                  rig.lines(),
+                  rig.built()));
       trials.add(
           new Bench(other, Hydraulics.of(other), bench.shut(), bench.fixtures())
               .trial(plate[0] * LITRES_PER_MINUTE, "", plate[2] * 1e5));

@@ -1,0 +1,120 @@
+package fernwort.core.build;
+
+import fernwort.core.rig.Connection;
+import fernwort.core.rig.Connection.Form;
+import fernwort.core.rig.Connection.Gender;
+import fernwort.core.rig.Connection.Plastic;
+import fernwort.core.rig.Connection.Standard;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.TankPort;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What meets where: each end of each line with the port it goes to, as described or as usual.
+ *
+ * @param line the line
+ * @param at the port
+ * @param port what the port offers
+ * @param end what the end of the line offers
+ * @param portUsual whether that of the port is only usual for its kind
+ * @param endUsual whether that of the line is only usual for its material
+ */
+public record Ends(
+    Line line, PortRef at, Connection port, Connection end, boolean portUsual, boolean endUsual) {
+
+  /** Appliances have threads no smaller than this bore asks for (m). */
+  private static final double APPLIANCE = 0.013;
+
+  /** Returns all ends of a rig, line by line, each from its first end on. */
+  public static List<Ends> of(Rig rig) {
+    List<Ends> all = new ArrayList<>();
+    for (Line line : rig.lines()) {
+      all.add(of(rig, line, line.from()));
+      all.add(of(rig, line, line.to()));
+    }
+    return all;
+  }
+
+  private static Ends of(Rig rig, Line line, PortRef at) {
+    Part part = rig.part(at.part());
+    var joint = rig.built().joint(at);
+    return new Ends(
+        line,
+        at,
+        joint
+            .flatMap(j -> j.port())
+            .orElseGet(() -> new Connection(usualPort(part, at.port(), line))),
+        joint.flatMap(j -> j.line()).orElseGet(() -> new Connection(usualEnd(line))),
+        joint.flatMap(j -> j.port()).isEmpty(),
+        joint.flatMap(j -> j.line()).isEmpty());
+  }
+
+  /** Returns what the cut end of such a line is. */
+  public static Form usualEnd(Line line) {
+    return switch (line.material()) {
+      case PEX, POLYETHYLENE, COPPER, STAINLESS ->
+          new Connection.TubeEnd(Sizes.tubeFor(line.bore()));
+      case PVC_HOSE, SILICONE_HOSE -> new Connection.HoseEnd(line.bore());
+      case RIGID_PVC -> new Connection.Spigot(Plastic.PVC, Sizes.pipeFor(line.bore()));
+    };
+  }
+
+  /** Returns what grips the cut end of such a line without anything between. */
+  static Form gripping(Line line) {
+    return switch (usualEnd(line)) {
+      case Connection.TubeEnd t -> new Connection.TubeSocket(t.outside(), false);
+      case Connection.HoseEnd h -> new Connection.HoseTail(h.bore());
+      case Connection.Spigot s -> new Connection.Socket(s.plastic(), s.nominal());
+      case Connection.Thread _,
+          Connection.Bulkhead _,
+          Connection.HoseTail _,
+          Connection.TubeSocket _,
+          Connection.Socket _,
+          Connection.Grommet _,
+          Connection.Open _ ->
+          new Connection.Open();
+    };
+  }
+
+  /** Returns what such a port has on a line of this bore, unless somebody says otherwise. */
+  static Form usualPort(Part part, String port, Line line) {
+    double bore = line.bore();
+    return switch (part.kind()) {
+      case Kind.Tank tank ->
+          new Connection.Bulkhead(
+              Standard.BSP_PARALLEL,
+              Sizes.threadFor(
+                  Standard.BSP_PARALLEL,
+                  tank.tankPorts().stream()
+                      .filter(p -> p.id().equals(port))
+                      .findFirst()
+                      .flatMap(TankPort::bore)
+                      .orElse(bore)));
+      case Kind.Pump _,
+          Kind.Heater _,
+          Kind.Filter _,
+          Kind.Strainer _,
+          Kind.Regulator _,
+          Kind.Accumulator _,
+          Kind.HoseInlet _ ->
+          thread(Math.max(bore, APPLIANCE), Gender.MALE);
+      case Kind.Fixture _ -> port.equals("waste") ? gripping(line) : thread(APPLIANCE, Gender.MALE);
+      case Kind.Valve _, Kind.CheckValve _, Kind.AirAdmittanceValve _ ->
+          thread(bore, Gender.FEMALE);
+      case Kind.Plug _ -> thread(bore, Gender.FEMALE);
+      case Kind.GravityFiller _, Kind.Macerator _ -> new Connection.HoseTail(bore);
+      case Kind.Tee _, Kind.Manifold _, Kind.DrainTrap _ -> gripping(line);
+      case Kind.OpenEnd _, Kind.PortableContainer _ -> new Connection.Open();
+    };
+  }
+
+  private static Form thread(double bore, Gender gender) {
+    return new Connection.Thread(
+        Standard.BSP_PARALLEL, Sizes.threadFor(Standard.BSP_PARALLEL, bore), gender);
+  }
+}

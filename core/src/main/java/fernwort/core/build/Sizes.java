@@ -1,0 +1,172 @@
+package fernwort.core.build;
+
+import fernwort.core.rig.Connection.Standard;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Pipe size is not outside size is not thread size: what trade sizes measure.
+ *
+ * <p>Threads after ISO 228-1 and ISO 7-1 (BSP), ASME B1.20.1 (NPT) and ASME B1.20.7 (garden hose);
+ * bores and holes are usual ones of plastic fittings, our own table: measure yours first.
+ */
+public final class Sizes {
+
+  private static final double MM = 1e-3;
+
+  /**
+   * A trade size of thread.
+   *
+   * @param size as it is written
+   * @param outside outside diameter of its male thread (m)
+   * @param pitch distance of its turns (m)
+   * @param bore usual bore of a fitting with it (m)
+   */
+  public record ThreadSize(
+      Standard standard, String size, double outside, double pitch, double bore) {}
+
+  /**
+   * A tube by its bore and outside.
+   *
+   * @param bore (m)
+   * @param outside (m)
+   */
+  public record Tube(double bore, double outside) {}
+
+  private static final double INCH = 25.4;
+
+  private static ThreadSize bsp(String size, double outside, double perInch, double bore) {
+    return new ThreadSize(
+        Standard.BSP_PARALLEL, size, outside * MM, INCH / perInch * MM, bore * MM);
+  }
+
+  private static ThreadSize npt(String size, double outside, double perInch, double bore) {
+    return new ThreadSize(Standard.NPT, size, outside * MM, INCH / perInch * MM, bore * MM);
+  }
+
+  private static final List<ThreadSize> THREADS =
+      List.of(
+          bsp("1/4", 13.157, 19, 8),
+          bsp("3/8", 16.662, 19, 10),
+          bsp("1/2", 20.955, 14, 13),
+          bsp("3/4", 26.441, 14, 19),
+          bsp("1", 33.249, 11, 25),
+          bsp("1-1/4", 41.910, 11, 32),
+          bsp("1-1/2", 47.803, 11, 38),
+          bsp("2", 59.614, 11, 50),
+          npt("1/4", 13.716, 18, 8),
+          npt("3/8", 17.145, 18, 10),
+          npt("1/2", 21.336, 14, 13),
+          npt("3/4", 26.670, 14, 19),
+          npt("1", 33.401, 11.5, 25),
+          npt("1-1/4", 42.164, 11.5, 32),
+          npt("1-1/2", 48.260, 11.5, 38),
+          npt("2", 60.325, 11.5, 50),
+          new ThreadSize(Standard.GARDEN_HOSE, "3/4", 26.99 * MM, INCH / 11.5 * MM, 13 * MM),
+          new ThreadSize(Standard.METRIC, "M22x1.5", 22 * MM, 1.5 * MM, 13 * MM),
+          new ThreadSize(Standard.METRIC, "M24x1.5", 24 * MM, 1.5 * MM, 13 * MM));
+
+  private static final List<Tube> TUBES =
+      List.of(
+          new Tube(6 * MM, 8 * MM),
+          new Tube(8 * MM, 10 * MM),
+          new Tube(9 * MM, 12 * MM),
+          new Tube(12 * MM, 15 * MM),
+          new Tube(18 * MM, 22 * MM),
+          new Tube(23 * MM, 28 * MM),
+          new Tube(29 * MM, 35 * MM));
+
+  /** Nominal sizes of pipe for cement, which are about their bores (m). */
+  private static final List<Double> PIPES =
+      List.of(15 * MM, 20 * MM, 25 * MM, 32 * MM, 40 * MM, 50 * MM);
+
+  /** Bores of hose that tails are made for (m). */
+  private static final List<Double> HOSES =
+      List.of(
+          6 * MM, 8 * MM, 10 * MM, 12 * MM, 13 * MM, 16 * MM, 19 * MM, 25 * MM, 32 * MM, 38 * MM,
+          50 * MM);
+
+  /** What a bulkhead's hole is wider than its thread, for its body (our table, rounded). */
+  private static final double BODY = 1.35;
+
+  private static final double GROMMET = 8 * MM;
+
+  private Sizes() {}
+
+  /** Returns all sizes of thread. Tapered BSP has the sizes of parallel BSP. */
+  public static List<ThreadSize> threads() {
+    return THREADS;
+  }
+
+  /** Returns the tubes. */
+  public static List<Tube> tubes() {
+    return TUBES;
+  }
+
+  /** Returns the nominal sizes of pipe for cement (m). */
+  public static List<Double> pipes() {
+    return PIPES;
+  }
+
+  /** Returns the bores of hose that tails are made for (m). */
+  public static List<Double> hoses() {
+    return HOSES;
+  }
+
+  /** Returns what a size of thread measures, if we know it. */
+  public static Optional<ThreadSize> thread(Standard standard, String size) {
+    Standard like = standard == Standard.BSP_TAPERED ? Standard.BSP_PARALLEL : standard;
+    return THREADS.stream().filter(t -> t.standard() == like && t.size().equals(size)).findFirst();
+  }
+
+  /** Returns the size of a standard whose bore is nearest to one (m). */
+  static String threadFor(Standard standard, double bore) {
+    Standard like = standard == Standard.BSP_TAPERED ? Standard.BSP_PARALLEL : standard;
+    return THREADS.stream()
+        .filter(t -> t.standard() == like)
+        .min(Comparator.comparingDouble(t -> Math.abs(t.bore() - bore)))
+        .map(ThreadSize::size)
+        .orElse("1/2");
+  }
+
+  /** Returns the outside of the tube whose bore is nearest to one (m). */
+  static double tubeFor(double bore) {
+    return nearest(TUBES, bore).outside();
+  }
+
+  /** Returns the bore of the tube with an outside (m). */
+  static double tubeBore(double outside) {
+    return TUBES.stream()
+        .min(Comparator.comparingDouble(t -> Math.abs(t.outside() - outside)))
+        .map(t -> Math.min(t.bore(), outside))
+        .orElse(outside);
+  }
+
+  private static Tube nearest(List<Tube> tubes, double bore) {
+    return tubes.stream()
+        .min(Comparator.comparingDouble(t -> Math.abs(t.bore() - bore)))
+        .orElseThrow();
+  }
+
+  /** Returns the nominal size of pipe nearest to a bore (m). */
+  static double pipeFor(double bore) {
+    return PIPES.stream().min(Comparator.comparingDouble(n -> Math.abs(n - bore))).orElse(bore);
+  }
+
+  /** Returns the outside of the pipe of a nominal size (m): metric pressure pipe, our table. */
+  static double pipeOutside(double nominal) {
+    return nominal + 5 * MM;
+  }
+
+  /** Returns the usual hole for a bulkhead with a thread (m), rounded up to a millimetre. */
+  static double bulkheadHole(Standard standard, String size) {
+    double outside = thread(standard, size).map(ThreadSize::outside).orElse(0.021);
+    return Math.ceil(outside * BODY / MM) * MM;
+  }
+
+  /** Returns the usual hole for a grommet that holds a pipe (m). */
+  static double grommetHole(double outside) {
+    return outside + GROMMET;
+  }
+}

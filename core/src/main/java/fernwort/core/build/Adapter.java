@@ -95,7 +95,7 @@ public record Adapter(Form one, Form other) {
   }
 
   private static String mm(double size) {
-    double mm = 1000 * size;
+    double mm = Math.rint(10_000 * size) / 10;
     return mm == Math.rint(mm)
         ? String.format(Locale.ROOT, "%.0f mm", mm)
         : String.format(Locale.ROOT, "%.1f mm", mm);

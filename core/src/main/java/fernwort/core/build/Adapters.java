@@ -219,6 +219,11 @@ public final class Adapters {
                 new Connection.Spigot(plastic, pipes.get(i)),
                 new Connection.Socket(plastic, pipes.get(i - 1))));
       }
+      for (double hose : Sizes.hoses()) {
+        if (Math.abs(hose - pipes.get(i)) < 0.2 * pipes.get(i)) {
+          shelf.add(new Adapter(socket, new Connection.HoseTail(hose)));
+        }
+      }
       for (Standard standard : List.of(Standard.BSP_PARALLEL, Standard.NPT)) {
         String size = Sizes.threadFor(standard, pipes.get(i));
         shelf.add(new Adapter(socket, male(standard, size)));

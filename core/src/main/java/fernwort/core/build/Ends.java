@@ -107,7 +107,8 @@ public record Ends(
       case Kind.Valve _, Kind.CheckValve _, Kind.AirAdmittanceValve _ ->
           thread(bore, Gender.FEMALE);
       case Kind.Plug _ -> thread(bore, Gender.FEMALE);
-      case Kind.GravityFiller _, Kind.Macerator _ -> new Connection.HoseTail(bore);
+      case Kind.GravityFiller _ -> port.equals("mouth") ? new Connection.Open() : gripping(line);
+      case Kind.Macerator _ -> gripping(line);
       case Kind.Tee _, Kind.Manifold _, Kind.DrainTrap _ -> gripping(line);
       case Kind.OpenEnd _, Kind.PortableContainer _ -> new Connection.Open();
     };

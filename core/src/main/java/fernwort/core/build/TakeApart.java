@@ -1,0 +1,390 @@
+package fernwort.core.build;
+
+import fernwort.core.cold.Draining;
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.Wintering;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Connection;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * How to take parts out: what to switch off and shut, what to empty, the joints in the order of
+ * undoing with the litres that come at each, and how it goes together again.
+ *
+ * <p>The litres are run, not guessed: the joints are opened one after another in the rig as it
+ * stands, by the same draining that tells what stays in winter. Of the handles one after another is
+ * shut that keeps most back, until none keeps more; joints are undone from the highest down, so
+ * that air comes in above what runs out below.
+ *
+ * @param out what comes out
+ * @param off what is switched off or shut at its source first, with how it stands then
+ * @param shut handles to shut, with what each keeps back (m³)
+ * @param empty tanks to empty before, with what would run out of each (m³)
+ * @param joints the joints, in order
+ * @param litres all that comes at them (m³)
+ * @param heed what to mind
+ */
+public record TakeApart(
+    List<Part> out,
+    List<Turn> off,
+    List<Turn> shut,
+    Map<String, Double> empty,
+    List<Undo> joints,
+    double litres,
+    List<Saying> heed) {
+
+  /** Less is not worth a turn (m³). */
+  private static final double WORTH = 1e-4;
+
+  /** More than this is emptied before, and not caught (m³). */
+  private static final double MUCH = 1e-3;
+
+  private static final int MOST_SHUT = 6;
+  private static final int MOST_JOINTS = 80;
+
+  /** What a towel takes, and a bucket (m³). */
+  private static final double TOWEL = 3e-4;
+
+  private static final double BUCKET = 8e-3;
+
+  /**
+   * A handle to turn.
+   *
+   * @param part the part
+   * @param to the position
+   * @param keeps what that keeps back (m³); 0 for what is only switched off
+   */
+  public record Turn(Part part, Position to, double keeps) {}
+
+  /** What to hold under a joint. */
+  public enum Catch {
+    NOTHING,
+    TOWEL,
+    BUCKET,
+    EMPTY_FIRST
+  }
+
+  /**
+   * A joint to undo.
+   *
+   * @param tag number of its two tags, of which one stays on the line and one on the part
+   * @param line the line
+   * @param at the port
+   * @param place id of the place where it is
+   * @param comes water that comes when it is undone, after those before it (m³)
+   * @param seal what to renew when it goes together again
+   */
+  public record Undo(int tag, Line line, PortRef at, String place, double comes, String seal) {
+
+    /** Returns what to hold under it. */
+    public Catch under() {
+      return comes < 1e-5
+          ? Catch.NOTHING
+          : comes <= TOWEL ? Catch.TOWEL : comes <= BUCKET ? Catch.BUCKET : Catch.EMPTY_FIRST;
+    }
+  }
+
+  public TakeApart {
+    out = List.copyOf(out);
+    off = List.copyOf(off);
+    shut = List.copyOf(shut);
+    empty = Map.copyOf(empty);
+    joints = List.copyOf(joints);
+    heed = List.copyOf(heed);
+  }
+
+  /**
+   * Plans it.
+   *
+   * @param parts ids of the parts that come out
+   * @param from how the rig stands
+   * @throws Refusal when nothing is chosen, or nothing chosen has a joint
+   */
+  public static TakeApart of(Plumbing plumbing, State from, Set<String> parts) {
+    return new Planning(plumbing, from, parts).plan();
+  }
+
+  private static final class Planning {
+
+    private final Plumbing plumbing;
+    private final Rig rig;
+    private final List<Part> out;
+    private final List<PortRef> joints;
+    private final State from;
+    private State state;
+
+    private Planning(Plumbing plumbing, State from, Set<String> parts) {
+      this.plumbing = plumbing;
+      this.from = from;
+      rig = plumbing.rig();
+      out = parts.stream().map(rig::part).toList();
+      joints = Undoing.joints(rig, parts);
+      if (joints.isEmpty()) {
+        throw new Refusal("Choose what has to come out; it must have a line on it");
+      }
+      if (joints.size() > MOST_JOINTS) {
+        throw new Refusal(
+            "That are %s joints; take it apart in parts of up to %s, a place at a time"
+                .formatted(joints.size(), MOST_JOINTS));
+      }
+      state = from;
+    }
+
+    private TakeApart plan() {
+      List<Turn> off = off();
+      List<Turn> shut = shut();
+      List<Undo> undone = undo();
+      return new TakeApart(
+          out,
+          off,
+          shut,
+          emptied(),
+          undone,
+          undone.stream().mapToDouble(Undo::comes).sum(),
+          heed());
+    }
+
+    /** Pumps and heaters off, taps shut, hoses off. */
+    private List<Turn> off() {
+      List<Turn> off = new ArrayList<>();
+      for (Map.Entry<String, String> rest : new TreeMap<>(rig.shutDown()).entrySet()) {
+        if (!from.setting().of(rest.getKey()).equals(rest.getValue())) {
+          off.add(
+              new Turn(rig.part(rest.getKey()), rig.position(rest.getKey(), rest.getValue()), 0));
+          state = state.with(rest.getKey(), rest.getValue());
+        }
+      }
+      return off;
+    }
+
+    /** One handle after another that keeps most back. */
+    private List<Turn> shut() {
+      List<Turn> shut = new ArrayList<>();
+      Rig apart = Undoing.open(rig, joints);
+      Plumbing opened = Plumbing.of(apart);
+      double loses = loses(opened, state);
+      Set<String> coming = new HashSet<>();
+      out.forEach(p -> coming.add(p.id()));
+      for (int round = 0; round < MOST_SHUT && loses > WORTH; round++) {
+        Optional<Turn> best = Optional.empty();
+        for (Part part : rig.handles().toList()) {
+          if (part.kind() instanceof Kind.Valve valve && !coming.contains(part.id())) {
+            for (Position position : valve.positions()) {
+              double kept =
+                  position.id().equals(state.setting().of(part.id()))
+                      ? 0
+                      : loses - loses(opened, state.with(part.id(), position.id()));
+              if (kept > WORTH && kept > best.map(Turn::keeps).orElse(0.0)) {
+                best = Optional.of(new Turn(part, position, kept));
+              }
+            }
+          }
+        }
+        if (best.isEmpty()) {
+          break;
+        }
+        shut.add(best.get());
+        state = state.with(best.get().part().id(), best.get().to().id());
+        loses -= best.get().keeps();
+      }
+      return shut;
+    }
+
+    private double loses(Plumbing opened, State at) {
+      Wintering full = full(at);
+      return held(full) - held(Draining.of(opened, full));
+    }
+
+    /** The rig's own water; what is undone has none of its own. */
+    private Wintering full(State at) {
+      Wintering full = Filled.of(plumbing, at);
+      return new Wintering(at, Map.of(), full.wetness(), Map.of());
+    }
+
+    private double held(Wintering now) {
+      double held = 0;
+      for (Line line : rig.lines()) {
+        held += now.wetness().volume(line);
+      }
+      for (Part part : rig.parts()) {
+        held += now.wetness().body(part.id());
+        held += part.kind() instanceof Kind.Tank ? now.state().volume(part.id()) : 0;
+      }
+      return held;
+    }
+
+    private List<Undo> undo() {
+      List<PortRef> order =
+          joints.stream()
+              .sorted(
+                  Comparator.comparingDouble((PortRef j) -> -height(j))
+                      .thenComparing(PortRef::toString))
+              .toList();
+      Map<PortRef, Line> lines = rig.linesByPort();
+      List<Undo> undone = new ArrayList<>();
+      List<PortRef> open = new ArrayList<>();
+      Wintering now = full(state);
+      for (PortRef joint : order) {
+        open.add(joint);
+        Wintering next = Draining.of(Plumbing.of(Undoing.open(rig, open)), now);
+        undone.add(
+            new Undo(
+                undone.size() + 1,
+                java.util.Objects.requireNonNull(lines.get(joint)),
+                joint,
+                rig.part(joint.part()).place(),
+                Math.max(0, held(now) - held(next)),
+                seal(joint)));
+        now = next;
+      }
+      return undone;
+    }
+
+    private double height(PortRef joint) {
+      return rig.part(joint.part()).at(joint.port()).z();
+    }
+
+    private String seal(PortRef joint) {
+      return Ends.of(rig).stream()
+          .filter(e -> e.at().equals(joint))
+          .findFirst()
+          .map(e -> seal(e.port().form(), e.end().form()))
+          .orElse("");
+    }
+
+    private static String seal(Connection.Form port, Connection.Form end) {
+      if (end instanceof Connection.HoseEnd) {
+        return "a clamp; cut the hose's end fresh";
+      }
+      if (end instanceof Connection.TubeEnd) {
+        return "the O-ring of the push-fit; the tube's end smooth and square";
+      }
+      if (end instanceof Connection.Spigot && port instanceof Connection.Socket) {
+        return "cemented: it is cut, and joined with a new socket";
+      }
+      return "its washer or tape";
+    }
+
+    private Map<String, Double> emptied() {
+      Wintering full = full(state);
+      Wintering drained = Draining.of(Plumbing.of(Undoing.open(rig, joints)), full);
+      Map<String, Double> empty = new HashMap<>();
+      rig.tanks()
+          .forEach(t -> {
+            double runs = state.volume(t.id()) - drained.state().volume(t.id());
+            if (runs > MUCH) {
+              empty.put(t.id(), runs);
+            }
+          });
+      return empty;
+    }
+
+    private List<Saying> heed() {
+      List<Saying> heed = new ArrayList<>();
+      heed.add(
+          Saying.words(
+              "Open a tap when everything is shut, until nothing more comes: then no joint spits."));
+      for (Part part : out) {
+        switch (part.kind()) {
+          case Kind.Heater _ ->
+              heed.add(
+                  Saying.of(
+                      "{}: off since yesterday or run cold first, it scalds. Gas and mains"
+                          + " electricity are for licensed hands.",
+                      part.label()));
+          case Kind.Pump _, Kind.Macerator _ ->
+              heed.add(Saying.of("{}: its fuse out before its wires", part.label()));
+          case Kind.Tank tank -> {
+            double left = state.volume(part.id());
+            heed.add(
+                Saying.of(
+                    "{}: {} in it as it stands. Two people or a jack under it; never under a"
+                        + " vehicle on a jack alone.",
+                    part.label(),
+                    Amount.mass(1000 * left)));
+            if (tank.contents() == fernwort.core.rig.Contents.GRAY) {
+              heed.add(Saying.of("{}: gloves, and wash after", part.label()));
+            }
+          }
+          case Kind.Filter _, Kind.Strainer _ ->
+              heed.add(Saying.of("{}: its bowl is full; a bucket under it", part.label()));
+          case Kind.DrainTrap _ -> heed.add(Saying.of("{}: gloves, and wash after", part.label()));
+          case Kind.HoseInlet _,
+              Kind.GravityFiller _,
+              Kind.OpenEnd _,
+              Kind.Valve _,
+              Kind.CheckValve _,
+              Kind.AirAdmittanceValve _,
+              Kind.Regulator _,
+              Kind.Accumulator _,
+              Kind.Tee _,
+              Kind.Manifold _,
+              Kind.Fixture _,
+              Kind.PortableContainer _,
+              Kind.Plug _ -> {}
+        }
+      }
+      heed.add(
+          Saying.words(
+              "Edges of cut tube and clamps are sharp: gloves. Ends capped at once, against dirt as"
+                  + " much as against drips."));
+      return heed;
+    }
+  }
+
+  /** Returns the rig while they are out, all their lines' ends capped. */
+  public Rig meanwhile(Rig rig) {
+    return Undoing.without(rig, out.stream().map(Part::id).toList());
+  }
+
+  /** Returns which way round each goes back, where it matters. */
+  public List<Saying> wayRound() {
+    List<Saying> ways = new ArrayList<>();
+    for (Part part : out) {
+      switch (part.kind()) {
+        case Kind.CheckValve _, Kind.Regulator _, Kind.Filter _, Kind.Strainer _ ->
+            ways.add(Saying.of("{}: its arrow, or IN, the way the water goes", part.label()));
+        case Kind.Pump _, Kind.Macerator _ ->
+            ways.add(Saying.of("{}: IN to the tank, OUT to the taps", part.label()));
+        case Kind.Valve v ->
+            ways.add(
+                Saying.of(
+                    "{}: its handle as it is at rest, {}",
+                    part.label(),
+                    v.rest().map(Position::words).orElse("shut")));
+        case Kind.Heater _ -> ways.add(Saying.of("{}: cold in, hot out", part.label()));
+        case Kind.Tank _,
+            Kind.HoseInlet _,
+            Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.AirAdmittanceValve _,
+            Kind.Accumulator _,
+            Kind.Tee _,
+            Kind.Manifold _,
+            Kind.Fixture _,
+            Kind.PortableContainer _,
+            Kind.DrainTrap _,
+            Kind.Plug _ -> {}
+      }
+    }
+    return ways;
+  }
+}

@@ -1,0 +1,139 @@
+package fernwort.core.build;
+
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+
+/** Rigs some of whose joints stand apart: each half open to the air where it was, or capped. */
+final class Undoing {
+
+  /** What sticks out of a port that is undone (m). */
+  private static final double STUB = 0.005;
+
+  private Undoing() {}
+
+  /** Returns the joints of parts: their ports with lines, in the order of the lines. */
+  static List<PortRef> joints(Rig rig, Collection<String> parts) {
+    List<PortRef> joints = new ArrayList<>();
+    for (Line line : rig.lines()) {
+      for (PortRef end : List.of(line.from(), line.to())) {
+        if (parts.contains(end.part())) {
+          joints.add(end);
+        }
+      }
+    }
+    return joints;
+  }
+
+  /** Returns a rig with joints apart: both halves of each open to the air where they were. */
+  static Rig open(Rig rig, Collection<PortRef> joints) {
+    List<Part> parts = new ArrayList<>(rig.parts());
+    List<Line> lines = new ArrayList<>();
+    for (Line line : rig.lines()) {
+      lines.add(
+          moved(
+              line,
+              end(rig, line, line.from(), joints, parts, lines),
+              end(rig, line, line.to(), joints, parts, lines)));
+    }
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines);
+  }
+
+  private static PortRef end(
+      Rig rig,
+      Line line,
+      PortRef at,
+      Collection<PortRef> joints,
+      List<Part> parts,
+      List<Line> lines) {
+    if (!joints.contains(at)) {
+      return at;
+    }
+    Part lineEnd = openEnd(rig, at, parts);
+    Part portEnd = openEnd(rig, at, parts);
+    lines.add(
+        new Line(
+            portEnd.id() + "-stub",
+            "Stub",
+            at,
+            portEnd.port("in"),
+            line.bore(),
+            STUB,
+            line.material(),
+            0,
+            List.of()));
+    return lineEnd.port("in");
+  }
+
+  private static Part openEnd(Rig rig, PortRef at, List<Part> parts) {
+    Part part = rig.part(at.part());
+    Point point = part.at(at.port());
+    Part end =
+        new Part(
+            "undone-" + parts.size(),
+            "Undone end",
+            part.place(),
+            point.x(),
+            point.y(),
+            point.z(),
+            0,
+            new Kind.OpenEnd(Kind.OpenEnd.Role.DRAIN));
+    parts.add(end);
+    return end;
+  }
+
+  /** Returns a rig without some parts, the ends of the lines that led to them capped. */
+  static Rig without(Rig rig, Collection<String> out) {
+    List<Part> parts = new ArrayList<>();
+    rig.parts().stream().filter(p -> !out.contains(p.id())).forEach(parts::add);
+    List<Line> lines = new ArrayList<>();
+    for (Line line : rig.lines()) {
+      boolean both = out.contains(line.from().part()) && out.contains(line.to().part());
+      if (!both) {
+        lines.add(
+            moved(line, capped(rig, line.from(), out, parts), capped(rig, line.to(), out, parts)));
+      }
+    }
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines);
+  }
+
+  private static PortRef capped(Rig rig, PortRef at, Collection<String> out, List<Part> parts) {
+    if (!out.contains(at.part())) {
+      return at;
+    }
+    Part part = rig.part(at.part());
+    Point point = part.at(at.port());
+    Part cap =
+        new Part(
+            "cap-" + parts.size(),
+            "Cap",
+            part.place(),
+            point.x(),
+            point.y(),
+            point.z(),
+            0,
+            new Kind.Plug(true));
+    parts.add(cap);
+    return cap.port(cap.kind().ports().getFirst());
+  }
+
+  private static Line moved(Line line, PortRef from, PortRef to) {
+    return new Line(
+        line.id(),
+        line.label(),
+        from,
+        to,
+        line.bore(),
+        line.length(),
+        line.material(),
+        line.minorLoss(),
+        line.profile(),
+        line.insulation());
+  }
+}

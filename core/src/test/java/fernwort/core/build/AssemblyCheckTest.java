@@ -1,0 +1,201 @@
+package fernwort.core.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Way;
+import fernwort.core.ways.Ways;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/** The fewest trials that tell a right assembly from every single mistake. */
+class AssemblyCheckTest {
+
+  @Property(tries = 300)
+  void noFewerSetsCoverAll(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<BitSet> sets = new ArrayList<>();
+    BitSet all = new BitSet();
+    for (int s = 0; s < 8; s++) {
+      BitSet set = new BitSet();
+      for (int bit = 0; bit < 12; bit++) {
+        set.set(bit, random.nextInt(3) == 0);
+      }
+      sets.add(set);
+      all.or(set);
+    }
+    List<Integer> chosen = new AssemblyCheck.Cover(sets, all).smallest();
+    assertThat(chosen).hasSize(fewest(sets, all));
+    BitSet covered = new BitSet();
+    chosen.forEach(s -> covered.or(sets.get(s)));
+    assertThat(covered).isEqualTo(all);
+  }
+
+  private static int fewest(List<BitSet> sets, BitSet all) {
+    int fewest = sets.size();
+    for (int choice = 0; choice < 1 << sets.size(); choice++) {
+      BitSet covered = new BitSet();
+      for (int s = 0; s < sets.size(); s++) {
+        if ((choice >> s & 1) == 1) {
+          covered.or(sets.get(s));
+        }
+      }
+      fewest = covered.equals(all) ? Math.min(fewest, Integer.bitCount(choice)) : fewest;
+    }
+    return fewest;
+  }
+
+  /** The rig with two ends really swapped, as if somebody had built it so. */
+  private static Rig swapped(Rig rig, PortRef one, PortRef other) {
+    List<Line> lines =
+        rig.lines().stream()
+            .map(l -> {
+              PortRef from = l.from().equals(one) ? other : l.from().equals(other) ? one : l.from();
+              PortRef to = l.to().equals(one) ? other : l.to().equals(other) ? one : l.to();
+              return new Line(
+                  l.id(),
+                  l.label(),
+                  from,
+                  to,
+                  l.bore(),
+                  l.length(),
+                  l.material(),
+                  l.minorLoss(),
+                  List.of());
+            })
+            .toList();
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), rig.parts(), lines);
+  }
+
+  private static int[] across(Plumbing plumbing) {
+    int[] across = new int[plumbing.size()];
+    Arrays.fill(across, -1);
+    for (int i = 0; i < plumbing.rig().lines().size(); i++) {
+      across[plumbing.lineFrom(i)] = plumbing.lineTo(i);
+      across[plumbing.lineTo(i)] = plumbing.lineFrom(i);
+    }
+    return across;
+  }
+
+  @Property(tries = 80)
+  void swappingEndsInPlaceIsLikeBuildingItSo(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    Setting setting = RandomRigs.state(rig, seed).setting();
+    Plumbing plumbing = Plumbing.of(rig);
+    List<PortRef> joints =
+        Undoing.joints(rig, rig.parts().stream().map(Part::id).toList()).stream().limit(6).toList();
+    int[] outlets = AssemblyCheck.outlets(plumbing);
+    PressedWater water = new PressedWater(plumbing, setting, outlets);
+    int[] across = across(plumbing);
+    byte[] right = water.look(across);
+    for (Mistake mistake : Mistake.among(plumbing, joints)) {
+      mistake.swap(plumbing, across);
+      byte[] made = water.look(across);
+      mistake.swap(plumbing, across);
+      Plumbing built = Plumbing.of(swapped(rig, mistake.one(), mistake.other()));
+      assertThat(made).isEqualTo(new PressedWater(built, setting, outlets).look(across(built)));
+    }
+    assertThat(water.look(across)).isEqualTo(right);
+  }
+
+  @Test
+  void whatPressedWaterReachesTheWaysOfTheRigReachToo() {
+    DemoRig demo = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    int[] outlets = AssemblyCheck.outlets(plumbing);
+    for (Trial trial : Trial.ofJobs(Plans.of(plumbing))) {
+      byte[] seen = new PressedWater(plumbing, trial.setting(), outlets).look(across(plumbing));
+      for (int o = 0; o < outlets.length; o++) {
+        Part part = plumbing.part(outlets[o]);
+        if (part.kind() instanceof Kind.Fixture tap && plumbing.port(outlets[o]).equals("cold")) {
+          State state =
+              new State(
+                  trial.setting().with(part.id(), tap.cold().id()),
+                  demo.state().volumes(),
+                  demo.state().slope());
+          Ways ways = OpenWays.find(plumbing, state);
+          Set<String> reached =
+              ways.ways().stream()
+                  .filter(AssemblyCheckTest::isPressed)
+                  .map((Way w) -> w.end().part())
+                  .collect(Collectors.toSet());
+          assertThat(seen[o] != PressedWater.NOTHING)
+              .as("%s in %s", part.id(), trial.as())
+              .isEqualTo(reached.contains(part.id()));
+        }
+      }
+    }
+  }
+
+  private static boolean isPressed(Way way) {
+    return way.drive().kind() != fernwort.core.ways.DrivenBy.Kind.FALL;
+  }
+
+  @Test
+  void everyMistakeThatShowsAnywhereShowsInTheChosenTrials() {
+    for (DemoRig demo : DemoRig.all()) {
+      Plumbing plumbing = Plumbing.of(demo.rig());
+      Plans plans = Plans.of(plumbing);
+      for (String place :
+          demo.rig().places().stream().map(fernwort.core.rig.Place::id).limit(3).toList()) {
+        List<PortRef> joints =
+            Undoing.joints(
+                demo.rig(),
+                demo.rig().parts().stream()
+                    .filter(p -> p.place().equals(place))
+                    .map(Part::id)
+                    .toList());
+        AssemblyCheck check = AssemblyCheck.of(plans, joints);
+        List<Saying> told = new ArrayList<>(check.unseen());
+        for (AssemblyCheck.Step step : check.steps()) {
+          for (AssemblyCheck.Look look : step.looks()) {
+            assertThat(look.wrong()).isNotEmpty();
+            look.wrong()
+                .forEach(w -> {
+                  assertThat(w.comes()).isNotEqualTo(look.right());
+                  told.addAll(w.means());
+                });
+          }
+        }
+        assertThat(told.size())
+            .as(demo.id() + " " + place)
+            .isGreaterThanOrEqualTo(Math.min(check.mistakes(), 30));
+      }
+    }
+  }
+
+  @Test
+  void aPumpPutBackTheWrongWayRoundShowsAtTheFirstTap() {
+    DemoRig demo = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    AssemblyCheck check =
+        AssemblyCheck.of(Plans.of(plumbing), Undoing.joints(demo.rig(), List.of("pump")));
+    assertThat(check.mistakes()).isEqualTo(1);
+    assertThat(check.steps()).hasSize(1);
+    AssemblyCheck.Look look = check.steps().getFirst().looks().getFirst();
+    assertThat(look.right()).isNotEqualTo(AssemblyCheck.What.NOTHING);
+    assertThat(look.wrong().getFirst().means().toString()).contains("wrong way round");
+    assertThat(check.unseen()).isEmpty();
+  }
+}

@@ -1,0 +1,131 @@
+package fernwort.core.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.cold.Draining;
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.Wintering;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+/** Taking parts out, each plan done step by step. */
+class TakeApartTest {
+
+  private static double held(Rig rig, Wintering now) {
+    double held = 0;
+    for (Line line : rig.lines()) {
+      held += now.wetness().volume(line);
+    }
+    for (Part part : rig.parts()) {
+      held += now.wetness().body(part.id());
+      held += part.kind() instanceof Kind.Tank ? now.state().volume(part.id()) : 0;
+    }
+    return held;
+  }
+
+  /** Turns what the plan turns, then undoes every joint at once. */
+  private static double allAtOnce(Rig rig, State from, TakeApart plan) {
+    State state = from;
+    for (TakeApart.Turn turn : plan.off()) {
+      state = state.with(turn.part().id(), turn.to().id());
+    }
+    for (TakeApart.Turn turn : plan.shut()) {
+      state = state.with(turn.part().id(), turn.to().id());
+    }
+    Plumbing plumbing = Plumbing.of(rig);
+    Wintering full = new Wintering(state, Map.of(), Filled.of(plumbing, state).wetness(), Map.of());
+    List<PortRef> joints = plan.joints().stream().map(TakeApart.Undo::at).toList();
+    Wintering after = Draining.of(Plumbing.of(Undoing.open(rig, joints)), full);
+    return held(rig, full) - held(rig, after);
+  }
+
+  private static void check(Rig rig, State state, Part part) {
+    Plumbing plumbing = Plumbing.of(rig);
+    TakeApart plan = TakeApart.of(plumbing, state, Set.of(part.id()));
+    assertThat(plan.joints()).allSatisfy(j -> assertThat(j.comes()).isGreaterThanOrEqualTo(0));
+    assertThat(plan.litres())
+        .isCloseTo(plan.joints().stream().mapToDouble(TakeApart.Undo::comes).sum(), within(1e-12));
+    // One after another lets out no less than all at once, and nothing but what there is.
+    double once = allAtOnce(rig, state, plan);
+    assertThat(plan.litres()).as(rig.name() + " " + part.id()).isGreaterThan(once - 1e-6);
+    // No single handle more would keep anything worth a turn back.
+    for (TakeApart.Turn turn : plan.shut()) {
+      assertThat(turn.keeps()).isPositive();
+      assertThat(turn.part().id()).isNotEqualTo(part.id());
+    }
+    plan.empty().values().forEach(v -> assertThat(v).isPositive());
+  }
+
+  @Test
+  void everyPartOfTheRigsWeShipComesOut() {
+    for (DemoRig demo : DemoRig.all()) {
+      for (Part part : demo.rig().parts()) {
+        if (!Undoing.joints(demo.rig(), List.of(part.id())).isEmpty()) {
+          check(demo.rig(), demo.state(), part);
+        }
+      }
+    }
+    for (ReadyRig ready : ReadyRig.all()) {
+      Rig rig = ready.rig();
+      Map<String, Double> half = new HashMap<>();
+      Plumbing plumbing = Plumbing.of(rig);
+      rig.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+      State state = new State(rig.atRest(), half, fernwort.core.rig.Slope.LEVEL);
+      rig.parts().stream()
+          .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Filter)
+          .forEach(p -> check(rig, state, p));
+    }
+  }
+
+  @Property(tries = 60)
+  void partsOfRigsNobodyDrewComeOut(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    State state = RandomRigs.state(rig, seed);
+    rig.parts().stream()
+        .filter(p -> !Undoing.joints(rig, List.of(p.id())).isEmpty())
+        .limit(4)
+        .forEach(p -> check(rig, state, p));
+  }
+
+  @Test
+  void thePumpOfMarginaliaIsShutOffAndLosesLittle() {
+    DemoRig demo = DemoRig.all().getFirst();
+    TakeApart plan = TakeApart.of(Plumbing.of(demo.rig()), demo.state(), Set.of("pump"));
+    assertThat(plan.joints()).hasSize(2);
+    assertThat(plan.joints()).extracting(TakeApart.Undo::tag).containsExactly(1, 2);
+    assertThat(plan.litres()).isLessThan(0.012);
+    assertThat(plan.heed().toString()).contains("fuse");
+    assertThat(plan.wayRound().toString()).contains("IN to the tank");
+    Rig meanwhile = plan.meanwhile(demo.rig());
+    assertThat(meanwhile.partsById()).doesNotContainKey("pump");
+  }
+
+  @Test
+  void whatHasNoJointIsRefused() {
+    DemoRig demo = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    State state = demo.state();
+    assertThatThrownBy(() -> TakeApart.of(plumbing, state, Set.of()))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Choose");
+  }
+}

@@ -18,6 +18,7 @@ class ArchitectureTest {
   private static final String[] SCREENS = {
     "fernwort.app.api..",
     "fernwort.app.board..",
+    "fernwort.app.build..",
     "fernwort.app.guide..",
     "fernwort.app.jobs..",
     "fernwort.app.log..",

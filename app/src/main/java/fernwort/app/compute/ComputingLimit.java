@@ -23,7 +23,7 @@ class ComputingLimit extends OncePerRequestFilter {
   /** What can take long; ticks, turns and readings never wait for these. */
   private static final Pattern HEAVY =
       Pattern.compile(
-          "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|empty|cold.*|compare|rehearse/answers|flows)");
+          "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows)");
 
   private final Turnstile turnstile;
   private final HandlerExceptionResolver handlerExceptionResolver;

@@ -141,6 +141,9 @@ class DescribeController {
       case Alteration.LineTakenOff s -> "";
       case Alteration.Answered s -> "";
       case Alteration.Mended s -> "";
+      case Alteration.Joined s -> "?part=" + s.joint().at().part();
+      case Alteration.Supported s -> "?part=" + s.tank();
+      case Alteration.Fitted s -> "";
     };
   }
 

@@ -69,7 +69,8 @@ public record JugAgainstModel(
     return share > MORE ? Verdict.MORE : Verdict.AS_EXPECTED;
   }
 
-  private static State alone(Plumbing plumbing, State from, String fixture) {
+  /** Returns a state with one fixture alone open, cold, and the supply pumps on. */
+  public static State alone(Plumbing plumbing, State from, String fixture) {
     State state = from;
     for (Part part : plumbing.rig().parts()) {
       if (part.kind() instanceof Kind.Fixture tap) {

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -71,6 +72,37 @@ public final class Adapters {
   /** Returns the usual adapters. */
   public static Adapters shelf() {
     return SHELF;
+  }
+
+  /** Returns every form that a port or an end may have, in the order of their words. */
+  public static List<Form> forms() {
+    Map<String, Form> forms = new TreeMap<>();
+    for (Adapter adapter : SHELF.all) {
+      forms.put(Adapter.words(adapter.one()), adapter.one());
+    }
+    for (double bore : Sizes.hoses()) {
+      put(forms, new Connection.HoseEnd(bore));
+    }
+    for (Sizes.Tube tube : Sizes.tubes()) {
+      put(forms, new Connection.TubeEnd(tube.outside()));
+      put(forms, new Connection.TubeSocket(tube.outside(), true));
+      put(forms, new Connection.Grommet(tube.outside()));
+    }
+    for (Plastic plastic : Plastic.values()) {
+      for (double pipe : Sizes.pipes()) {
+        put(forms, new Connection.Socket(plastic, pipe));
+        put(forms, new Connection.Spigot(plastic, pipe));
+      }
+    }
+    for (Standard standard : List.of(Standard.BSP_PARALLEL, Standard.NPT)) {
+      TRADE.forEach(size -> put(forms, new Connection.Bulkhead(standard, size)));
+    }
+    put(forms, new Connection.Open());
+    return List.copyOf(forms.values());
+  }
+
+  private static void put(Map<String, Form> forms, Form form) {
+    forms.put(Adapter.words(form), form);
   }
 
   /**

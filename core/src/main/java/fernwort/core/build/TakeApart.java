@@ -4,6 +4,7 @@ import fernwort.core.cold.Draining;
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Wintering;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Connection;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
@@ -12,6 +13,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
@@ -181,7 +183,8 @@ public record TakeApart(
       Rig apart = Undoing.open(rig, joints);
       Plumbing opened = Plumbing.of(apart);
       double loses = loses(opened, state);
-      Set<String> coming = new HashSet<>();
+      // A shut vent keeps water back only until the first bubble.
+      Set<String> coming = new HashSet<>(breathing());
       out.forEach(p -> coming.add(p.id()));
       for (int round = 0; round < MOST_SHUT && loses > WORTH; round++) {
         Optional<Turn> best = Optional.empty();
@@ -206,6 +209,19 @@ public record TakeApart(
         loses -= best.get().keeps();
       }
       return shut;
+    }
+
+    /** Parts on the lines by which tanks breathe. */
+    private Set<String> breathing() {
+      List<PortRef> vents = new ArrayList<>();
+      for (Part part : plumbing.tanks()) {
+        ((Kind.Tank) part.kind())
+            .tankPorts().stream()
+                .filter(p -> p.use() == TankPort.Use.VENT)
+                .forEach(p -> vents.add(part.port(p.id())));
+      }
+      return new Walk(rig, p -> p.kind() instanceof Kind.Tee || p.kind() instanceof Kind.Valve)
+          .parts(vents);
     }
 
     private double loses(Plumbing opened, State at) {

@@ -2,6 +2,7 @@ package fernwort.core.build;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
@@ -13,6 +14,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.OpenWays;
@@ -20,11 +22,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * A setting in which somebody can look where water comes: one that a job of the rig comes by, or
- * one turn from it, and that no danger forbids.
+ * one turn from it in which nothing else goes wrong.
  *
  * @param setting the handles
  * @param as by which job it is reached
@@ -38,7 +42,7 @@ public record Trial(Setting setting, Saying as, Saying also) {
   /** Returns the settings that the jobs of a rig come by in which something is pressed. */
   static List<Trial> ofJobs(Plans plans) {
     Plumbing plumbing = plans.plumbing();
-    State start = new State(plumbing.rig().atRest(), half(plumbing), fernwort.core.rig.Slope.LEVEL);
+    State start = new State(plumbing.rig().atRest(), half(plumbing), Slope.LEVEL);
     Map<Setting, Trial> found = new LinkedHashMap<>();
     for (Job job : Jobs.of(plumbing).all()) {
       boolean presses =
@@ -97,16 +101,17 @@ public record Trial(Setting setting, Saying as, Saying also) {
     return passed;
   }
 
-  /** Returns the settings one turn of a valve from others that no danger forbids. */
+  /** Returns the settings one turn of a valve from others in which nothing else goes wrong. */
   static List<Trial> around(Plumbing plumbing, List<Trial> trials) {
     Hazards hazards = Hazards.of(plumbing);
     Map<Setting, Trial> found = new LinkedHashMap<>();
     for (Trial trial : trials) {
+      Set<Warning.Key> before = wrong(plumbing, hazards, trial.setting());
       for (Part part : plumbing.rig().handles().toList()) {
         if (part.kind() instanceof Kind.Valve valve) {
           for (Position position : valve.positions()) {
             Setting other = trial.setting().with(part.id(), position.id());
-            if (!found.containsKey(other) && isSafe(plumbing, hazards, other)) {
+            if (!found.containsKey(other) && before.containsAll(wrong(plumbing, hazards, other))) {
               found.put(
                   other,
                   new Trial(other, trial.as(), Saying.of("{} {}", part.label(), position.words())));
@@ -119,11 +124,14 @@ public record Trial(Setting setting, Saying as, Saying also) {
     return List.copyOf(found.values());
   }
 
-  private static boolean isSafe(Plumbing plumbing, Hazards hazards, Setting setting) {
-    State state = new State(setting, half(plumbing), fernwort.core.rig.Slope.LEVEL);
+  /** What goes wrong in a setting, notes left out. */
+  private static Set<Warning.Key> wrong(Plumbing plumbing, Hazards hazards, Setting setting) {
+    State state = new State(setting, half(plumbing), Slope.LEVEL);
     Levels levels = Levels.of(plumbing, state);
     return hazards.withPower(setting, levels, OpenWays.find(plumbing, setting, levels)).stream()
-        .noneMatch(w -> w.severity() == Severity.DANGER);
+        .filter(w -> w.severity() != Severity.NOTE)
+        .map(Warning::key)
+        .collect(Collectors.toSet());
   }
 
   /** Returns what to turn to come to it from a setting, taps left out. */

@@ -1,11 +1,15 @@
 package fernwort.core.describe;
 
+import fernwort.core.rig.Built;
+import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Support;
 import fernwort.core.rig.Vehicle;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
@@ -62,6 +66,64 @@ public sealed interface Alteration {
     public String words(Rig rig) {
       boolean known = rig.places().stream().anyMatch(p -> p.id().equals(place.id()));
       return (known ? "Changed place " : "Added place ") + place.label();
+    }
+  }
+
+  /** What an end and its port offer each other is described. */
+  record Joined(Joint joint) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      List<Joint> joints = new ArrayList<>(rig.built().joints());
+      joints.removeIf(j -> j.at().equals(joint.at()));
+      if (joint.port().isPresent() || joint.line().isPresent()) {
+        joints.add(joint);
+      }
+      return rig.with(new Built(joints, rig.built().supports()));
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Described the joint at " + rig.part(joint.at().part()).label();
+    }
+  }
+
+  /** A tank stands on other supports. */
+  record Supported(String tank, List<Support> supports) implements Alteration {
+    public Supported {
+      supports = List.copyOf(supports);
+    }
+
+    @Override
+    public Rig on(Rig rig) {
+      List<Support> all = new ArrayList<>(rig.built().supports());
+      all.removeIf(s -> s.tank().equals(tank));
+      all.addAll(supports);
+      return rig.with(new Built(rig.built().joints(), all));
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Changed what carries " + rig.part(tank).label();
+    }
+  }
+
+  /** The fittings of all lines lose so many times what they were said to. */
+  record Fitted(double times) implements Alteration {
+    @Override
+    public Rig on(Rig rig) {
+      return new Rig(
+          rig.name(),
+          rig.note(),
+          rig.vehicle(),
+          rig.places(),
+          rig.parts(),
+          rig.lines().stream().map(l -> l.losing(times * l.minorLoss())).toList(),
+          rig.built());
+    }
+
+    @Override
+    public String words(Rig rig) {
+      return "Fitted the losses of fittings to timed jugs";
     }
   }
 

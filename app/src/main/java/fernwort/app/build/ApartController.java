@@ -1,0 +1,302 @@
+package fernwort.app.build;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.build.AssemblyCheck;
+import fernwort.core.build.TakeApart;
+import fernwort.core.build.Trial;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Taking parts out and putting them back the same way. */
+@Controller
+@RequestMapping("/rigs/{id}/build/apart")
+class ApartController {
+
+  /** More meanings of one wrong answer nobody reads. */
+  private static final int MOST_MEANS = 12;
+
+  private final Descriptions rigs;
+  private final States states;
+  private final JobDesk desk;
+
+  ApartController(Descriptions rigs, States states, JobDesk desk) {
+    this.rigs = rigs;
+    this.states = states;
+    this.desk = desk;
+  }
+
+  /** A part that can be chosen. */
+  record Choice(String id, String label, boolean chosen) {}
+
+  /** A place with its parts. */
+  record Place(String id, String label, List<Choice> parts) {}
+
+  /** A turn before. */
+  record Turn(String part, String to, String keeps) {}
+
+  /** A joint. */
+  record Joint(
+      int tag, String line, String part, String place, String comes, String under, String seal) {}
+
+  @GetMapping
+  String apart(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") List<String> out,
+      @RequestParam(defaultValue = "") String place,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig open = rigs.open(id);
+    Set<String> chosen = chosen(open.rig(), out, place);
+    choices(open, chosen, model);
+    if (!chosen.isEmpty()) {
+      try {
+        plan(open, chosen, units, model);
+      } catch (Refusal e) {
+        model.addAttribute("problem", units.say(e.saying()));
+      }
+    }
+    return "build/apart";
+  }
+
+  private static Set<String> chosen(Rig rig, List<String> out, String place) {
+    Set<String> chosen = new LinkedHashSet<>();
+    rig.parts().stream()
+        .filter(p -> out.contains(p.id()) || !place.isEmpty() && p.place().equals(place))
+        .map(Part::id)
+        .forEach(chosen::add);
+    return chosen;
+  }
+
+  private static void choices(OpenRig open, Set<String> chosen, Model model) {
+    Rig rig = open.rig();
+    model.addAttribute("rig", open.id());
+    model.addAttribute("name", rig.name());
+    model.addAttribute(
+        "places",
+        rig.places().stream()
+            .map(p ->
+                new Place(
+                    p.id(),
+                    p.label(),
+                    rig.parts().stream()
+                        .filter(x -> x.place().equals(p.id()))
+                        .map(x -> new Choice(x.id(), x.label(), chosen.contains(x.id())))
+                        .toList()))
+            .filter(p -> !p.parts().isEmpty())
+            .toList());
+    model.addAttribute("query", "?out=" + String.join("&out=", chosen));
+    model.addAttribute("problem", "");
+  }
+
+  private void plan(OpenRig open, Set<String> chosen, Units units, Model model) {
+    Rig rig = open.rig();
+    TakeApart plan = TakeApart.of(open.plumbing(), states.of(open).state(), chosen);
+    model.addAttribute("off", plan.off().stream().map(t -> turn(t, units)).toList());
+    model.addAttribute("shut", plan.shut().stream().map(t -> turn(t, units)).toList());
+    model.addAttribute(
+        "empty",
+        plan.empty().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .map(e ->
+                "%s: %s would run out"
+                    .formatted(
+                        rig.part(e.getKey()).label(), units.show(Measure.VOLUME, e.getValue())))
+            .toList());
+    model.addAttribute("joints", plan.joints().stream().map(j -> joint(rig, j, units)).toList());
+    model.addAttribute("litres", units.show(Measure.VOLUME, plan.litres()));
+    model.addAttribute("heed", plan.heed().stream().map(units::say).toList());
+    model.addAttribute("ways", plan.wayRound().stream().map(units::say).toList());
+    Meanwhile meanwhile = meanwhile(open, plan, units);
+    model.addAttribute("stays", meanwhile.stays());
+    model.addAttribute("lost", meanwhile.lost());
+  }
+
+  private static Turn turn(TakeApart.Turn turn, Units units) {
+    return new Turn(
+        turn.part().label(),
+        turn.to().words(),
+        turn.keeps() > 0 ? "keeps back " + units.show(Measure.VOLUME, turn.keeps()) : "");
+  }
+
+  private static Joint joint(Rig rig, TakeApart.Undo undo, Units units) {
+    return new Joint(
+        undo.tag(),
+        undo.line().label(),
+        rig.part(undo.at().part()).label(),
+        rig.place(undo.place()).label(),
+        units.show(Measure.VOLUME, undo.comes()),
+        switch (undo.under()) {
+          case NOTHING -> "a towel, for drips";
+          case TOWEL -> "a towel";
+          case BUCKET -> "a bucket";
+          case EMPTY_FIRST -> "△ more than a bucket: empty the tank first";
+        },
+        undo.seal());
+  }
+
+  /** What the rig does while they are out, and what it does not. */
+  private record Meanwhile(List<String> stays, List<String> lost) {}
+
+  private Meanwhile meanwhile(OpenRig open, TakeApart plan, Units units) {
+    Plumbing without = Plumbing.of(plan.meanwhile(open.rig()));
+    Set<String> still = new LinkedHashSet<>();
+    Plans plans = Plans.of(without);
+    plans.offers(Jobs.of(without)).stream()
+        .filter(o -> o.trouble().isEmpty())
+        .forEach(o -> still.add(units.say(o.job().name())));
+    List<String> lost = new ArrayList<>();
+    desk.book(open).offered().stream()
+        .map(j -> units.say(j.name()))
+        .filter(n -> !still.contains(n))
+        .forEach(lost::add);
+    return new Meanwhile(List.copyOf(still), lost);
+  }
+
+  // --- the check ---------------------------------------------------------------------------------
+
+  /** A wrong answer. */
+  record Wrong(String comes, List<String> means, int all) {}
+
+  /** A look. */
+  record Look(String where, String right, List<Wrong> wrong) {}
+
+  /** A trial. */
+  record Try(String as, List<String> turns, List<Look> looks) {}
+
+  @GetMapping("/check")
+  String check(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") List<String> out,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig open = rigs.open(id);
+    Rig rig = open.rig();
+    Set<String> chosen = chosen(rig, out, "");
+    List<PortRef> joints = joints(rig, out.contains("all") ? null : chosen);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.name());
+    model.addAttribute("query", "?out=" + String.join("&out=", chosen));
+    AssemblyCheck check = AssemblyCheck.of(desk.book(open).plans(), joints);
+    Setting before = rig.atRest();
+    List<Try> tries = new ArrayList<>();
+    for (AssemblyCheck.Step step : check.steps()) {
+      tries.add(
+          new Try(
+              units.say(step.trial().as()),
+              turns(open, step.trial(), before),
+              step.looks().stream().map(l -> look(rig, l, units)).toList()));
+      before = step.trial().setting();
+    }
+    model.addAttribute("tries", tries);
+    model.addAttribute("mistakes", check.mistakes());
+    model.addAttribute("fewest", check.fewest());
+    model.addAttribute("unseen", check.unseen().stream().map(units::say).toList());
+    return "build/check";
+  }
+
+  private static List<PortRef> joints(Rig rig, @Nullable Set<String> of) {
+    List<PortRef> joints = new ArrayList<>();
+    rig.lines()
+        .forEach(l -> {
+          for (PortRef end : List.of(l.from(), l.to())) {
+            if (of == null || of.contains(end.part())) {
+              joints.add(end);
+            }
+          }
+        });
+    if (joints.isEmpty()) {
+      throw new Refusal("Choose what was out, then its joints are checked");
+    }
+    return joints;
+  }
+
+  private static List<String> turns(OpenRig open, Trial trial, Setting before) {
+    List<String> turns = new ArrayList<>();
+    trial
+        .turns(open.plumbing(), before)
+        .forEach((part, to) ->
+            turns.add(
+                "%s: %s"
+                    .formatted(
+                        open.rig().part(part).label(), open.rig().position(part, to).words())));
+    return turns;
+  }
+
+  private static Look look(Rig rig, AssemblyCheck.Look look, Units units) {
+    Part part = rig.part(look.at().part());
+    return new Look(
+        "%s%s"
+            .formatted(part.label(), part.kind().ports().size() > 1 ? ", " + look.at().port() : ""),
+        words(look.right()),
+        look.wrong().stream()
+            .map(w ->
+                new Wrong(
+                    words(w.comes()),
+                    w.means().stream().limit(MOST_MEANS).map((Saying s) -> units.say(s)).toList(),
+                    w.means().size()))
+            .toList());
+  }
+
+  private static String words(AssemblyCheck.What what) {
+    return switch (what) {
+      case NOTHING -> "nothing";
+      case COLD -> "water";
+      case HOT -> "water through the heater";
+    };
+  }
+
+  // --- tags --------------------------------------------------------------------------------------
+
+  /** A tag on the sheet (mm). */
+  record Tag(double x, double y, String number, String line, String where) {}
+
+  @GetMapping(value = "/tags.svg", produces = "image/svg+xml")
+  String tags(
+      @PathVariable String id, @RequestParam(defaultValue = "") List<String> out, Model model) {
+    OpenRig open = rigs.open(id);
+    TakeApart plan =
+        TakeApart.of(open.plumbing(), states.of(open).state(), chosen(open.rig(), out, ""));
+    List<Tag> tags = new ArrayList<>();
+    for (TakeApart.Undo undo : plan.joints()) {
+      String part = open.rig().part(undo.at().part()).label();
+      for (String half : List.of("line", "part")) {
+        int i = tags.size();
+        tags.add(
+            new Tag(
+                8 + i % 3 * 65,
+                8 + i / 3 * 28,
+                Integer.toString(undo.tag()),
+                undo.line().label(),
+                half.equals("line") ? "to " + part : part + ", " + undo.at().port()));
+      }
+    }
+    model.addAttribute("tags", tags);
+    model.addAttribute("height", 16 + (tags.size() + 2) / 3 * 28);
+    return "build/tags-svg";
+  }
+}

@@ -1,0 +1,256 @@
+package fernwort.app.build;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import fernwort.app.garage.Descriptions;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.build.BuyList;
+import fernwort.core.build.CutList;
+import fernwort.core.build.Cutting;
+import fernwort.core.build.DrillSheet;
+import fernwort.core.rig.Part;
+import java.io.StringWriter;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What to buy, and how to cut it. */
+@Controller
+@RequestMapping("/rigs/{id}/build/buy")
+class BuyController {
+
+  private static final double COIL = 10;
+  private static final double STICK = 3;
+  private static final double KERF = 0.002;
+
+  private final Descriptions rigs;
+  private final QuestionDesk desk;
+
+  BuyController(Descriptions rigs, QuestionDesk desk) {
+    this.rigs = rigs;
+    this.desk = desk;
+  }
+
+  /** A line of the list. */
+  record Row(
+      String key,
+      String what,
+      int needed,
+      int spare,
+      int all,
+      String places,
+      String price,
+      boolean box) {}
+
+  /** A shop with its lines. */
+  record Shop(String title, List<Row> rows) {}
+
+  @GetMapping
+  String buy(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    List<BuyList.Item> items = items(trip);
+    List<Shop> shops = new ArrayList<>();
+    for (BuyList.Shop shop : BuyList.Shop.values()) {
+      List<Row> rows = items.stream().filter(i -> i.shop() == shop).map(i -> row(trip, i)).toList();
+      if (!rows.isEmpty()) {
+        shops.add(new Shop(shop.title(), rows));
+      }
+    }
+    desk.show(trip, "kept", cuts(trip), model);
+    model.addAttribute("shops", shops);
+    model.addAttribute("sum", sum(shops));
+    model.addAttribute(
+        "boxed", shops.stream().flatMap(s -> s.rows().stream()).filter(Row::box).count());
+    model.addAttribute("all", items.size());
+    return "build/buy";
+  }
+
+  @PostMapping("/kept")
+  String keep(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units) {
+    return "redirect:/rigs/" + id + "/build/buy" + desk.keep(id, form, units);
+  }
+
+  private static List<BuyList.Item> items(Trip trip) {
+    TreeSet<Double> saws = new TreeSet<>();
+    for (Part tank : trip.rig().tanks().toList()) {
+      saws.addAll(
+          DrillSheet.of(
+                  trip.rig(), tank, trip.plumbing().room(tank.id()), DrillSheet.Measured.NOTHING)
+              .saws());
+    }
+    return BuyList.of(trip.rig(), List.copyOf(saws));
+  }
+
+  private static Row row(Trip trip, BuyList.Item item) {
+    return new Row(
+        item.key(),
+        item.what(),
+        item.needed(),
+        item.spare(),
+        item.all(),
+        item.places().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .map(e -> e.getValue() == 1 ? e.getKey() : e.getValue() + " " + e.getKey())
+            .collect(Collectors.joining(", ")),
+        kept(trip, "price-" + item.key()),
+        kept(trip, "box-" + item.key()).equals("true"));
+  }
+
+  private static String kept(Trip trip, String field) {
+    var kept = trip.kept().get(field);
+    return kept == null ? "" : kept.text();
+  }
+
+  /** What is not in the box yet, where a price is a number. */
+  private static String sum(List<Shop> shops) {
+    BigDecimal sum = BigDecimal.ZERO;
+    boolean any = false;
+    for (Shop shop : shops) {
+      for (Row row : shop.rows()) {
+        String price = row.price().strip().replace(',', '.');
+        if (price.matches("[0-9]{1,7}(\\.[0-9]{1,2})?")) {
+          any = true;
+          sum =
+              row.box()
+                  ? sum
+                  : sum.add(new BigDecimal(price).multiply(BigDecimal.valueOf(row.all())));
+        }
+      }
+    }
+    return any ? sum.setScale(2, RoundingMode.HALF_UP).toPlainString() : "";
+  }
+
+  private static List<Question> cuts(Trip trip) {
+    return CutList.of(trip.rig()).stream().map(c -> cut(trip, c)).toList();
+  }
+
+  private static Question cut(Trip trip, CutList list) {
+    Form form = trip.form();
+    String key = list.sort().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    boolean rigid = list.sort().contains("rigid") || list.sort().contains("copper");
+    double stock =
+        form.amount(
+            "coil-" + key,
+            rigid ? "A stick is" : "A coil is",
+            Measure.LENGTH,
+            Math.max(rigid ? STICK : COIL, longest(list)),
+            "");
+    double kerf = form.amount("kerf-" + key, "Each cut takes", Measure.LENGTH, KERF, "");
+    return Question.of(
+        "cut-" + key,
+        list.sort(),
+        form,
+        "Lengths along the run with what goes into each fitting, two in a hundred long: cut, hold"
+            + " it in place, shorten. Write the mark on both ends before it is cut off.",
+        () -> {
+          Cutting cutting = Cutting.of(list.pieces(), stock, kerf);
+          List<List<String>> rows = new ArrayList<>();
+          for (int i = 0; i < cutting.sticks().size(); i++) {
+            Cutting.Stick stick = cutting.sticks().get(i);
+            rows.add(
+                List.of(
+                    Integer.toString(i + 1),
+                    stick.pieces().stream()
+                        .map(
+                            p -> "%s %s".formatted(trip.show(Measure.LENGTH, p.length()), p.mark()))
+                        .collect(Collectors.joining("; ")),
+                    trip.show(Measure.LENGTH, stick.rest())));
+          }
+          return Question.Answer.tables(
+              List.of(
+                  new Question.Row(
+                      "Buy",
+                      "%s of %s"
+                          .formatted(cutting.sticks().size(), trip.show(Measure.LENGTH, stock)),
+                      "%s in %s pieces; %s is left over%s"
+                          .formatted(
+                              trip.show(Measure.LENGTH, list.length()),
+                              list.pieces().size(),
+                              trip.show(Measure.LENGTH, cutting.waste()),
+                              cutting.exact() ? ", fewer do not do" : ""))),
+              List.of(
+                  new Question.Table("Cut from each", List.of("number", "pieces", "left"), rows)));
+        });
+  }
+
+  private static double longest(CutList list) {
+    return list.pieces().stream().mapToDouble(Cutting.Piece::length).max().orElse(0) + KERF;
+  }
+
+  /** The list for a shop. */
+  @GetMapping("/list.csv")
+  ResponseEntity<String> csv(@PathVariable String id, @ModelAttribute("units") Units units) {
+    Trip trip = desk.trip(id, units);
+    StringWriter out = new StringWriter();
+    try (CsvWriter csv = CsvWriter.builder().build(out)) {
+      csv.writeRecord(
+          "shop", "what", "needed", "spare", "buy", "places", "price each", "in the box");
+      for (BuyList.Item item : items(trip)) {
+        Row row = row(trip, item);
+        csv.writeRecord(
+            item.shop().title(),
+            row.what(),
+            Integer.toString(row.needed()),
+            Integer.toString(row.spare()),
+            Integer.toString(row.all()),
+            row.places(),
+            row.price(),
+            row.box() ? "yes" : "no");
+      }
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+    return csv(id + "-buy.csv", out.toString());
+  }
+
+  /** The pieces to cut. */
+  @GetMapping("/cut.csv")
+  ResponseEntity<String> cutCsv(@PathVariable String id) {
+    StringWriter out = new StringWriter();
+    try (CsvWriter csv = CsvWriter.builder().build(out)) {
+      csv.writeRecord("sort", "mark", "length (m)");
+      for (CutList list : CutList.of(rigs.open(id).rig())) {
+        for (Cutting.Piece piece : list.pieces()) {
+          csv.writeRecord(
+              list.sort(), piece.mark(), String.format(Locale.ROOT, "%.3f", piece.length()));
+        }
+      }
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+    return csv(id + "-cut.csv", out.toString());
+  }
+
+  private static ResponseEntity<String> csv(String name, String text) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(name).build().toString())
+        .body(text);
+  }
+}

@@ -1,0 +1,275 @@
+package fernwort.app.build;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Waterway;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.bench.JugAgainstModel;
+import fernwort.core.build.ModelFit;
+import fernwort.core.build.PressureHold;
+import fernwort.core.describe.Alteration;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The first filling: looks, a pressure that holds, jugs against the model. */
+@Controller
+@RequestMapping("/rigs/{id}/build/commission")
+class CommissionController {
+
+  private static final double ROOM = 293.15;
+
+  private final Descriptions rigs;
+  private final QuestionDesk desk;
+  private final Waterway waterway;
+
+  CommissionController(Descriptions rigs, QuestionDesk desk, Waterway waterway) {
+    this.rigs = rigs;
+    this.desk = desk;
+    this.waterway = waterway;
+  }
+
+  @GetMapping
+  String commission(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    desk.show(trip, "kept", List.of(looks(trip), pressure(trip), jugs(trip)), model);
+    model.addAttribute("version", trip.open().version());
+    model.addAttribute("fits", fit(trip, timed(trip, trip.form())).isPresent());
+    return "build/commission";
+  }
+
+  @PostMapping("/kept")
+  String keep(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units) {
+    return "redirect:/rigs/" + id + "/build/commission" + desk.keep(id, form, units);
+  }
+
+  /** Takes the fitted losses into the description, where somebody agrees. */
+  @PostMapping("/fit")
+  String take(
+      @PathVariable String id,
+      @RequestParam int version,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units) {
+    OpenRig open = rigs.open(id);
+    Trip trip = desk.trip(id, units);
+    ModelFit fit =
+        fit(trip, timed(trip, trip.form()))
+            .orElseThrow(() -> new Refusal("Time a jug at one tap at least; nothing was changed"));
+    rigs.change(open, version, who, new Alteration.Fitted(fit.times()));
+    return "redirect:/rigs/" + id + "/build/commission#jugs";
+  }
+
+  private static Question looks(Trip trip) {
+    Form form = trip.form();
+    List<Field.Option> looks = new ArrayList<>();
+    for (Part tank : trip.rig().tanks(Contents.FRESH).toList()) {
+      double third = trip.plumbing().room(tank.id()).capacity() / 3;
+      for (int i = 1; i <= 3; i++) {
+        looks.add(
+            new Field.Option(
+                "third-" + tank.id() + "-" + i,
+                "%s: filled to %s, every joint and support looked at with a dry tissue"
+                    .formatted(tank.label(), trip.show(Measure.VOLUME, i * third))));
+      }
+      looks.add(
+          new Field.Option(
+              "over-" + tank.id(),
+              "%s: filled until it ran over; the overflow stopped when the fill did, nothing"
+                      .formatted(tank.label())
+                  + " siphons on"));
+      looks.add(
+          new Field.Option(
+              "gauge-" + tank.id(),
+              "%s: its gauge calibrated, under Log, Gauges".formatted(tank.label())));
+    }
+    looks.add(new Field.Option("labels", "Every line and handle labelled, under Jobs, Labels"));
+    looks.add(
+        new Field.Option(
+            "photo", "Photographs of every place, before panels go on, with the tags"));
+    looks.add(new Field.Option("sanitized", "Flushed and sanitized, under Log, Upkeep"));
+    List<String> done = form.ticks("commission", looks);
+    return Question.of(
+        "looks",
+        "Fill in thirds and look",
+        form,
+        "Stand by the tap while it fills. A vehicle fills up by its axles, too: level, on wheels,"
+            + " nobody under it.",
+        () ->
+            Question.Answer.rows(
+                List.of(
+                    new Question.Row(
+                        "Done",
+                        "%s of %s".formatted(done.size(), looks.size()),
+                        "every tick is kept"))));
+  }
+
+  private static Question pressure(Trip trip) {
+    Form form = trip.form();
+    double air =
+        trip.rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Accumulator)
+            .mapToDouble(Part::volume)
+            .sum();
+    double before =
+        form.amount(
+            "hold-before",
+            "Pressure at first, all taps shut, pump off",
+            Measure.PRESSURE,
+            2.5e5,
+            "");
+    double after = form.amount("hold-after", "After half an hour", Measure.PRESSURE, 2.5e5, "");
+    double warm = form.amount("hold-warm", "Temperature at first", Measure.TEMPERATURE, ROOM, "");
+    double later = form.amount("hold-later", "Temperature then", Measure.TEMPERATURE, ROOM, "");
+    double shut =
+        form.amount(
+            "hold-air",
+            "Air shut in with it",
+            Measure.VOLUME,
+            air > 0 ? air : 1e-4,
+            "The accumulator, or a little in the lines.");
+    return Question.of(
+        "hold",
+        "Does the pressure hold",
+        form,
+        "Air shut in follows its temperature at one volume. A hose that gives drops a little at"
+            + " first: look again after ten minutes. Never above what the weakest part bears, and"
+            + " never air instead of water.",
+        () -> {
+          PressureHold hold = PressureHold.of(before, after, warm, later, shut);
+          return Question.Answer.rows(
+              List.of(
+                  new Question.Row(
+                      "By temperature alone",
+                      trip.show(Measure.PRESSURE, hold.expected()),
+                      "(p + 1.013 bar) · T₂/T₁ − 1.013 bar"),
+                  new Question.Row(
+                      hold.tight() ? "It holds" : "△ It drops more than that",
+                      trip.show(Measure.PRESSURE, Math.max(0, hold.drop())),
+                      hold.tight()
+                          ? "within what a gauge shows"
+                          : "about %s went: a joint, a tap that drips, a check valve that lets back"
+                              .formatted(trip.show(Measure.VOLUME, hold.leaked())))));
+        });
+  }
+
+  private static Map<String, Double> timed(Trip trip, Form form) {
+    Map<String, Double> timed = new TreeMap<>();
+    for (Part part : trip.rig().parts()) {
+      if (part.kind() instanceof Kind.Fixture) {
+        double flow = form.amount("jug-" + part.id(), part.label(), Measure.FLOW, 0, "");
+        if (flow > 0) {
+          timed.put(part.id(), flow);
+        }
+      }
+    }
+    return timed;
+  }
+
+  private Optional<ModelFit> fit(Trip trip, Map<String, Double> timed) {
+    try {
+      return timed.isEmpty()
+          ? Optional.empty()
+          : waterway.toTaps(trip.open()).map(state -> ModelFit.of(trip.plumbing(), state, timed));
+    } catch (Refusal e) {
+      return Optional.empty();
+    }
+  }
+
+  private Question jugs(Trip trip) {
+    Form form = trip.form();
+    Map<String, Double> timed = timed(trip, form);
+    return Question.of(
+        "jugs",
+        "Each tap against the model",
+        form,
+        "Time a jug at each tap, cold, full open, the others shut, as the taps run from the tank;"
+            + " 0 leaves one out. The fit multiplies the losses of all fittings, which nobody"
+            + " measures, until the flows come nearest.",
+        () -> jugAnswer(trip, timed));
+  }
+
+  private Question.Answer jugAnswer(Trip trip, Map<String, Double> timed) {
+    State state =
+        waterway
+            .toTaps(trip.open())
+            .orElseThrow(() ->
+                new Refusal("No tap of this rig runs by itself, so there is nothing to time"));
+    Hydraulics hydraulics = trip.open().hydraulics();
+    List<List<String>> rows = new ArrayList<>();
+    for (Part part : trip.rig().parts()) {
+      if (part.kind() instanceof Kind.Fixture) {
+        double model =
+            hydraulics
+                .solve(JugAgainstModel.alone(trip.plumbing(), state, part.id()))
+                .fixture(part.id());
+        double measured = timed.getOrDefault(part.id(), 0.0);
+        rows.add(
+            List.of(
+                part.label(),
+                trip.show(Measure.FLOW, model),
+                measured > 0 ? trip.show(Measure.FLOW, measured) : "–",
+                suggestion(measured, model)));
+      }
+    }
+    List<Question.Row> said = new ArrayList<>();
+    fit(trip, timed)
+        .ifPresent(fit ->
+            said.add(
+                new Question.Row(
+                    "Losses of fittings, fitted",
+                    String.format(Locale.ROOT, "times %.2f", fit.times()),
+                    String.format(
+                        Locale.ROOT,
+                        "from %.2f to %.2f would do as well; flows are off by %.0f %% with it, %.0f"
+                            + " %% as described",
+                        fit.low(),
+                        fit.high(),
+                        100 * fit.off(),
+                        100 * fit.offBefore()))));
+    return Question.Answer.tables(
+        said,
+        List.of(
+            new Question.Table(
+                "Flow at each tap", List.of("tap", "the model", "timed", "so"), rows)));
+  }
+
+  private static String suggestion(double measured, double model) {
+    if (measured <= 0) {
+      return "not timed yet";
+    }
+    double share = measured / Math.max(1e-9, model);
+    if (share < 0.5) {
+      return "△ something is nearly shut: a kink, a cap left in, an aerator full of chips";
+    }
+    if (share < 0.8) {
+      return "less: look at the strainer, the filter, the voltage at the pump";
+    }
+    return share > 1.25 ? "more than described: pump or tap are larger" : "as expected";
+  }
+}

@@ -1,0 +1,332 @@
+package fernwort.app.build;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.questions.Form;
+import fernwort.app.questions.Question;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.build.DrillSheet;
+import fernwort.core.build.FaceSheet;
+import fernwort.core.build.Hole;
+import fernwort.core.build.Template;
+import fernwort.core.build.Through;
+import fernwort.core.rig.Face;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.TankPort;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Where to drill: sheets to look at and templates at true size. */
+@Controller
+@RequestMapping("/rigs/{id}/build/drill")
+class DrillController {
+
+  private static final double MM = 1000;
+
+  private final Descriptions rigs;
+  private final QuestionDesk desk;
+
+  DrillController(Descriptions rigs, QuestionDesk desk) {
+    this.rigs = rigs;
+    this.desk = desk;
+  }
+
+  /** A hole as the drawing shows it (mm). */
+  record Circle(
+      double x, double y, double r, double rim, String label, boolean there, boolean bad) {}
+
+  /** A hole as the table shows it. */
+  record Row(
+      String port,
+      String use,
+      String left,
+      String below,
+      String hole,
+      String fitting,
+      List<String> slips,
+      String late) {}
+
+  /** A face. */
+  record Drawn(
+      String face,
+      String title,
+      double width,
+      double height,
+      String size,
+      String fromLeft,
+      String fromBelow,
+      List<Circle> circles,
+      List<Row> rows) {
+
+    /** Returns the size of letters that can be read in the drawing. */
+    public double letters() {
+      return Math.max(width, height) / 30;
+    }
+  }
+
+  /** A tank. */
+  record Sheet(
+      String id,
+      String label,
+      boolean flat,
+      List<Drawn> faces,
+      List<String> steps,
+      String saws,
+      Question measured) {}
+
+  /** A hole through floor or wall. */
+  record Gone(String what, String where, String hole, String inside, String outside) {}
+
+  @GetMapping
+  String drill(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String look,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Trip trip = desk.trip(id, units);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", trip.rig().name());
+    model.addAttribute("look", look);
+    model.addAttribute("sheets", trip.rig().tanks().map(t -> sheet(trip, t, look)).toList());
+    model.addAttribute("gone", Through.of(trip.rig()).stream().map(h -> gone(trip, h)).toList());
+    return "build/drill";
+  }
+
+  @PostMapping("/measured")
+  String keep(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("units") Units units) {
+    return "redirect:/rigs/" + id + "/build/drill" + desk.keep(id, form, units);
+  }
+
+  private static Sheet sheet(Trip trip, Part tank, String look) {
+    DrillSheet usual =
+        DrillSheet.of(
+            trip.rig(), tank, trip.plumbing().room(tank.id()), DrillSheet.Measured.NOTHING);
+    Form form = trip.form();
+    DrillSheet.Measured measured = measured(trip, form, tank, usual);
+    DrillSheet sheet = DrillSheet.of(trip.rig(), tank, trip.plumbing().room(tank.id()), measured);
+    List<Drawn> faces =
+        sheet.faces().stream()
+            .map(f ->
+                switch (look) {
+                  case "under" -> f.upsideDown();
+                  case "behind" -> f.mirrored();
+                  default -> f;
+                })
+            .map(f -> drawn(trip, f))
+            .toList();
+    return new Sheet(
+        tank.id(),
+        tank.label(),
+        sheet.flat(),
+        faces,
+        sheet.steps().stream().map(s -> trip.units().say(s)).toList(),
+        sheet.saws().isEmpty()
+            ? "none: all holes are there"
+            : String.join(
+                ", ", sheet.saws().stream().map(s -> trip.show(Measure.LENGTH, s)).toList()),
+        Question.of(
+            "measured-" + tank.id(),
+            "What you measured",
+            form,
+            "Usual sizes stand there until you type the hole for the fitting in your hand.",
+            () -> Question.Answer.rows(List.of())));
+  }
+
+  /** What somebody measured, asked on a form. */
+  private static DrillSheet.Measured measured(Trip trip, Form form, Part tank, DrillSheet usual) {
+    Map<String, Double> holes = new HashMap<>();
+    Set<String> there = new HashSet<>();
+    Map<String, Double> sizes = new HashMap<>();
+    usual.faces().forEach(f -> f.holes().forEach(h -> sizes.put(h.port(), h.diameter())));
+    List<TankPort> ports = ((Kind.Tank) tank.kind()).tankPorts();
+    for (TankPort port : ports) {
+      String field = "hole-" + tank.id() + "-" + port.id();
+      double hole =
+          form.amount(
+              field, port.id() + ", hole", Measure.LENGTH, sizes.getOrDefault(port.id(), 0.02), "");
+      if (trip.kept().containsKey(field)) {
+        holes.put(port.id(), hole);
+      }
+    }
+    there.addAll(
+        form.ticks(
+            "there-" + tank.id(),
+            ports.stream()
+                .map(p -> new Field.Option(p.id(), p.id() + " is in it already"))
+                .toList()));
+    double seam =
+        form.amount(
+            "seam-" + tank.id(),
+            "A weld or seam runs round it, above its bottom, at",
+            Measure.LENGTH,
+            0,
+            "0 for none.");
+    return new DrillSheet.Measured(holes, there, seam > 0 ? Optional.of(seam) : Optional.empty());
+  }
+
+  private static Drawn drawn(Trip trip, FaceSheet face) {
+    List<Circle> circles = new ArrayList<>();
+    List<Row> rows = new ArrayList<>();
+    for (Hole hole : face.holes()) {
+      circles.add(
+          new Circle(
+              MM * hole.across(),
+              MM * (face.height() - hole.up()),
+              MM * hole.diameter() / 2,
+              MM * hole.room() / 2,
+              hole.port(),
+              hole.there(),
+              !hole.slips().isEmpty()));
+      rows.add(
+          new Row(
+              hole.port(),
+              hole.use().name().toLowerCase(Locale.ROOT),
+              trip.show(Measure.LENGTH, hole.across()),
+              trip.show(Measure.LENGTH, hole.up()),
+              trip.show(Measure.LENGTH, hole.diameter()) + (hole.usual() ? ", usual" : ", yours"),
+              hole.there() ? "is there" : hole.fitting(),
+              hole.slips().stream().map(s -> trip.units().say(s)).toList(),
+              hole.late()));
+    }
+    String name = face.face().name().toLowerCase(Locale.ROOT);
+    return new Drawn(
+        name,
+        name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1),
+        MM * face.width(),
+        MM * face.height(),
+        "%s by %s"
+            .formatted(
+                trip.show(Measure.LENGTH, face.width()), trip.show(Measure.LENGTH, face.height())),
+        face.fromLeft(),
+        face.fromBelow(),
+        circles,
+        rows);
+  }
+
+  private static Gone gone(Trip trip, Through hole) {
+    return new Gone(
+        hole.what() + (hole.wall() ? ", through the wall" : ", through the floor"),
+        "%s forward, %s to the %s"
+            .formatted(
+                trip.show(Measure.LENGTH, hole.at().x()),
+                trip.show(Measure.LENGTH, Math.abs(hole.at().y())),
+                hole.at().y() < 0 ? "right" : "left"),
+        trip.show(Measure.LENGTH, hole.diameter()),
+        hole.inside().isEmpty() ? "nothing described" : String.join(", ", hole.inside()),
+        hole.outside().isEmpty() ? "nothing described" : String.join(", ", hole.outside()));
+  }
+
+  // --- templates ---------------------------------------------------------------------------------
+
+  /** What a template is asked for. */
+  record Wanted(String paper, String look) {}
+
+  private Template template(String id, String tank, String face, Wanted wanted, Units units) {
+    Trip trip = desk.trip(id, units);
+    Part part = trip.rig().part(tank);
+    if (!(part.kind() instanceof Kind.Tank)) {
+      throw new Refusal(part.label() + " is no tank; holes are drilled in tanks");
+    }
+    Form form = trip.form();
+    DrillSheet usual =
+        DrillSheet.of(trip.rig(), part, trip.plumbing().room(tank), DrillSheet.Measured.NOTHING);
+    DrillSheet sheet =
+        DrillSheet.of(
+            trip.rig(), part, trip.plumbing().room(tank), measured(trip, form, part, usual));
+    FaceSheet found =
+        sheet.faces().stream()
+            .filter(f -> f.face() == faceOf(face))
+            .findFirst()
+            .orElseThrow(() -> new Refusal("That side of %s has no holes".formatted(part.label())));
+    FaceSheet looked =
+        wanted.look().equals("behind")
+            ? found.mirrored()
+            : wanted.look().equals("under") ? found.upsideDown() : found;
+    return Template.of(
+        "%s, %s%s"
+            .formatted(
+                part.label(),
+                face,
+                wanted.look().equals("behind")
+                    ? ", from behind"
+                    : wanted.look().equals("under") ? ", tank upside down" : ""),
+        looked,
+        wanted.paper().equals("letter") ? Template.Paper.LETTER : Template.Paper.A4);
+  }
+
+  private static Face faceOf(String name) {
+    for (Face face : Face.values()) {
+      if (face.name().equalsIgnoreCase(name)) {
+        return face;
+      }
+    }
+    throw new Refusal("A tank has no such side; pick one from the list");
+  }
+
+  @GetMapping("/{tank}/{face}.pdf")
+  ResponseEntity<byte[]> pdf(
+      @PathVariable String id,
+      @PathVariable String tank,
+      @PathVariable String face,
+      @RequestParam(defaultValue = "a4") String paper,
+      @RequestParam(defaultValue = "") String look,
+      @ModelAttribute("units") Units units) {
+    Template template = template(id, tank, face, new Wanted(paper, look), units);
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_PDF)
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.inline()
+                .filename("%s-%s-%s.pdf".formatted(id, tank, face))
+                .build()
+                .toString())
+        .body(TemplatePdf.of(template));
+  }
+
+  @GetMapping(value = "/{tank}/{face}.svg", produces = "image/svg+xml")
+  String svg(
+      @PathVariable String id,
+      @PathVariable String tank,
+      @PathVariable String face,
+      @RequestParam(defaultValue = "a4") String paper,
+      @RequestParam(defaultValue = "") String look,
+      @RequestParam(defaultValue = "1") int sheet,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Template template = template(id, tank, face, new Wanted(paper, look), units);
+    if (sheet < 1 || sheet > template.pages().size()) {
+      throw new Refusal(
+          "The template has sheets 1 to %s; ask for one of them"
+              .formatted(template.pages().size()));
+    }
+    model.addAttribute("paper", template.paper());
+    model.addAttribute("page", template.pages().get(sheet - 1));
+    return "build/template-svg";
+  }
+}

@@ -1,0 +1,265 @@
+package fernwort.app.build;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.Waterway;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Field;
+import fernwort.core.build.Adapter;
+import fernwort.core.build.Adapters;
+import fernwort.core.build.EndFinding;
+import fernwort.core.build.EndLook;
+import fernwort.core.build.Ends;
+import fernwort.core.build.Narrow;
+import fernwort.core.build.Sizes;
+import fernwort.core.describe.Alteration;
+import fernwort.core.rig.Connection;
+import fernwort.core.rig.Joint;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Ends that fit: what meets where, what goes between, and what does not mate. */
+@Controller
+@RequestMapping("/rigs/{id}/build")
+class EndsController {
+
+  /** Chosen where nobody says anything. */
+  private static final String USUAL = "";
+
+  private final Descriptions rigs;
+  private final Waterway waterway;
+
+  EndsController(Descriptions rigs, Waterway waterway) {
+    this.rigs = rigs;
+    this.waterway = waterway;
+  }
+
+  /** An end of a line. */
+  record End(
+      String part,
+      String port,
+      String where,
+      String offers,
+      String line,
+      boolean usual,
+      String between) {}
+
+  /** A line with its two ends. */
+  record Row(String id, String label, String place, List<End> ends) {}
+
+  /** Something that does not fit. */
+  record Told(String where, String what, String mend, String part, String port) {}
+
+  @GetMapping
+  String ends(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    OpenRig open = rigs.open(id);
+    Rig rig = open.rig();
+    List<Ends> all = Ends.of(rig);
+    List<Row> rows = new ArrayList<>();
+    for (int i = 0; i < rig.lines().size(); i++) {
+      rows.add(
+          new Row(
+              rig.lines().get(i).id(),
+              rig.lines().get(i).label(),
+              rig.place(rig.part(rig.lines().get(i).from().part()).place()).label(),
+              List.of(end(rig, all.get(2 * i)), end(rig, all.get(2 * i + 1)))));
+    }
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.name());
+    model.addAttribute("rows", rows);
+    model.addAttribute("told", EndLook.of(rig).stream().map(f -> told(rig, f, units)).toList());
+    model.addAttribute(
+        "narrow",
+        waterway
+            .running(open)
+            .map(state ->
+                Narrow.of(open.hydraulics(), all, state).stream()
+                    .map(n -> narrow(rig, n, units))
+                    .toList())
+            .orElse(List.of()));
+    model.addAttribute("usual", all.stream().filter(e -> e.portUsual() || e.endUsual()).count());
+    model.addAttribute("sizes", sizes(units));
+    return "build/ends";
+  }
+
+  private static End end(Rig rig, Ends ends) {
+    Optional<List<Adapter>> chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
+    return new End(
+        ends.at().part(),
+        ends.at().port(),
+        rig.part(ends.at().part()).label(),
+        Adapter.words(ends.port().form()),
+        Adapter.words(ends.end().form()),
+        ends.portUsual() || ends.endUsual(),
+        chain
+            .map(c -> c.isEmpty() ? "" : EndLook.words(c))
+            .orElse("no chain of adapters is known"));
+  }
+
+  private static Told told(Rig rig, EndFinding found, Units units) {
+    return new Told(
+        rig.part(found.at().part()).label(),
+        units.say(found.what()),
+        units.say(found.mend()),
+        found.at().part(),
+        found.at().port());
+  }
+
+  private static Told narrow(Rig rig, Narrow narrow, Units units) {
+    return new Told(
+        rig.part(narrow.at().part()).label(),
+        "%s is narrower than %s: it costs %s of %s"
+            .formatted(
+                units.show(Measure.LENGTH, narrow.bore()),
+                narrow.line().label(),
+                units.show(Measure.FLOW, narrow.costs()),
+                units.show(Measure.FLOW, narrow.without())),
+        "A fitting of the next size; or leave it where that is enough",
+        narrow.at().part(),
+        narrow.at().port());
+  }
+
+  /** A size as the table shows it. */
+  record Size(String standard, String size, String outside, String pitch, String bore) {}
+
+  private static List<Size> sizes(Units units) {
+    return Sizes.threads().stream()
+        .map(t ->
+            new Size(
+                Adapter.words(t.standard()),
+                t.size(),
+                units.show(Measure.LENGTH, t.outside()),
+                String.format(Locale.ROOT, "%.2f mm", 1000 * t.pitch()),
+                units.show(Measure.LENGTH, t.bore())))
+        .toList();
+  }
+
+  // --- describing one joint ----------------------------------------------------------------------
+
+  @GetMapping("/ends/{part}/{port}")
+  String joint(
+      @PathVariable String id, @PathVariable String part, @PathVariable String port, Model model) {
+    OpenRig open = rigs.open(id);
+    Rig rig = open.rig();
+    PortRef at = at(rig, part, port);
+    Optional<Joint> joint = rig.built().joint(at);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.name());
+    model.addAttribute("version", open.version());
+    model.addAttribute("part", part);
+    model.addAttribute("port", port);
+    model.addAttribute("where", rig.part(part).label());
+    Ends.of(rig).stream()
+        .filter(e -> e.at().equals(at))
+        .findFirst()
+        .ifPresent(e -> {
+          model.addAttribute("line", e.line().label());
+          model.addAttribute("now", end(rig, e));
+        });
+    List<Field> fields = new ArrayList<>();
+    fields.addAll(fields("port", "The port", joint.flatMap(Joint::port)));
+    fields.addAll(fields("line", "The end of the line", joint.flatMap(Joint::line)));
+    model.addAttribute("fields", fields);
+    return "build/joint";
+  }
+
+  private static PortRef at(Rig rig, String part, String port) {
+    if (!rig.part(part).kind().ports().contains(port)) {
+      throw new Refusal(rig.part(part).label() + " has no such port; pick one from the list");
+    }
+    return new PortRef(part, port);
+  }
+
+  private static List<Field> fields(String side, String label, Optional<Connection> said) {
+    List<Field.Option> forms = new ArrayList<>();
+    forms.add(new Field.Option(USUAL, "as usual for its kind"));
+    Adapters.forms().forEach(f -> forms.add(new Field.Option(Adapter.words(f), Adapter.words(f))));
+    said.map(c -> Adapter.words(c.form()))
+        .filter(w -> forms.stream().noneMatch(o -> o.value().equals(w)))
+        .ifPresent(w -> forms.add(new Field.Option(w, w)));
+    return List.of(
+        Field.choice(
+            side + "-form", label, said.map(c -> Adapter.words(c.form())).orElse(USUAL), forms),
+        Field.choice(
+            side + "-made",
+            label + ": made of",
+            said.flatMap(Connection::made).map(Enum::name).orElse(USUAL),
+            options(Connection.Made.values())),
+        Field.choice(
+            side + "-seal",
+            label + ": sealed by",
+            said.flatMap(Connection::seal).map(Enum::name).orElse(USUAL),
+            options(Connection.Seal.values())));
+  }
+
+  private static List<Field.Option> options(Enum<?>[] values) {
+    List<Field.Option> options = new ArrayList<>();
+    options.add(new Field.Option(USUAL, "not said"));
+    Arrays.stream(values)
+        .forEach(v ->
+            options.add(
+                new Field.Option(v.name(), v.name().toLowerCase(Locale.ROOT).replace('_', ' '))));
+    return options;
+  }
+
+  @PostMapping("/ends/{part}/{port}")
+  String keep(
+      @PathVariable String id,
+      @PathVariable String part,
+      @PathVariable String port,
+      @RequestParam int version,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("who") String who) {
+    OpenRig open = rigs.open(id);
+    PortRef at = at(open.rig(), part, port);
+    Optional<Joint> before = open.rig().built().joint(at);
+    Joint joint =
+        new Joint(
+            at,
+            read(form, "port", before.flatMap(Joint::port)),
+            read(form, "line", before.flatMap(Joint::line)));
+    rigs.change(open, version, who, new Alteration.Joined(joint));
+    return "redirect:/rigs/" + id + "/build#" + part + "." + port;
+  }
+
+  private static Optional<Connection> read(
+      Map<String, String> form, String side, Optional<Connection> before) {
+    String words = form.getOrDefault(side + "-form", USUAL);
+    if (words.isEmpty()) {
+      return Optional.empty();
+    }
+    // A size that no shop keeps came in with a file, and stays.
+    Connection.Form found =
+        Adapters.forms().stream()
+            .filter(f -> Adapter.words(f).equals(words))
+            .findFirst()
+            .or(() -> before.map(Connection::form).filter(f -> Adapter.words(f).equals(words)))
+            .orElseThrow(
+                () -> new Refusal("“" + words + "” is no connection from the list; pick one"));
+    return Optional.of(
+        new Connection(
+            found,
+            named(Connection.Made.values(), form.getOrDefault(side + "-made", USUAL)),
+            named(Connection.Seal.values(), form.getOrDefault(side + "-seal", USUAL))));
+  }
+
+  private static <E extends Enum<E>> Optional<E> named(E[] values, String name) {
+    return Arrays.stream(values).filter(v -> v.name().equals(name)).findFirst();
+  }
+}

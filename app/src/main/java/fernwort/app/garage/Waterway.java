@@ -1,0 +1,52 @@
+package fernwort.app.garage;
+
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Plan;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+
+/** Settings in which water runs, for who asks of flows without turning any handle. */
+@Service
+public class Waterway {
+
+  private static final double HALF = 0.5;
+
+  private final JobDesk desk;
+  private final States states;
+
+  Waterway(JobDesk desk, States states) {
+    this.desk = desk;
+    this.states = states;
+  }
+
+  /**
+   * Returns a rig with its handles so that the taps run from its first tank that can, half full,
+   * and its first tap open; nothing where no tap runs by itself.
+   */
+  public Optional<State> running(OpenRig rig) {
+    return toTaps(rig)
+        .flatMap(state ->
+            rig.rig().parts().stream()
+                .filter(p -> p.kind() instanceof Kind.Fixture)
+                .findFirst()
+                .map(p -> state.with(p.id(), ((Kind.Fixture) p.kind()).cold().id())));
+  }
+
+  /** Returns a rig with its handles so that the taps run, all of them shut. */
+  public Optional<State> toTaps(OpenRig rig) {
+    State half = states.of(rig).state();
+    for (Part tank : rig.plumbing().tanks()) {
+      half = half.withVolume(tank.id(), HALF * rig.plumbing().room(tank.id()).capacity());
+    }
+    State from = half;
+    return desk.book(rig).offered().stream()
+        .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK || j.kind() == Job.Kind.RUN_FROM_MAINS)
+        .map(j -> desk.book(rig).plans().brief().plan(j, from))
+        .filter(p -> p.trouble().isEmpty())
+        .findFirst()
+        .map(Plan::after);
+  }
+}

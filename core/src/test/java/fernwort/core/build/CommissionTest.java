@@ -1,0 +1,63 @@
+package fernwort.core.build;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.bench.JugAgainstModel;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/** What measuring a finished rig tells. */
+class CommissionTest {
+
+  @Test
+  void aDropThatTheColdExplainsIsNoLeak() {
+    // 3 bar at 20 °C, 10 K colder: (3e5 + 101325) · 283.15/293.15 − 101325 = 286310 Pa.
+    PressureHold cooled = PressureHold.of(3e5, 2.85e5, 293.15, 283.15, 5e-4);
+    assertThat(cooled.expected()).isCloseTo(286_310, within(1.0));
+    assertThat(cooled.tight()).isTrue();
+    assertThat(cooled.leaked()).isZero();
+    // At one temperature 0.5 bar went: half a litre of air grew by 401325/351325 − 1 = 14 %.
+    PressureHold leaks = PressureHold.of(3e5, 2.5e5, 293.15, 293.15, 5e-4);
+    assertThat(leaks.tight()).isFalse();
+    assertThat(leaks.leaked()).isCloseTo(7.116e-5, within(1e-8));
+    assertThatThrownBy(() -> PressureHold.of(0, 0, 293, 293, 1e-3)).isInstanceOf(Refusal.class);
+  }
+
+  @Test
+  void lossesAreFoundAgainFromTheFlowsTheyMake() {
+    DemoRig demo = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    List<String> taps =
+        demo.rig().parts().stream()
+            .filter(p -> p.kind() instanceof Kind.Fixture)
+            .map(Part::id)
+            .toList();
+    State state = demo.state();
+    Hydraulics rough = Hydraulics.of(plumbing).withFittings(2);
+    Map<String, Double> timed = new TreeMap<>();
+    for (String tap : taps) {
+      double flow = rough.solve(JugAgainstModel.alone(plumbing, state, tap)).fixture(tap);
+      if (flow > 1e-6) {
+        timed.put(tap, flow);
+      }
+    }
+    assertThat(timed).isNotEmpty();
+    ModelFit fit = ModelFit.of(plumbing, state, timed);
+    assertThat(fit.times()).isCloseTo(2, within(0.2));
+    assertThat(fit.low()).isLessThanOrEqualTo(2);
+    assertThat(fit.high()).isGreaterThanOrEqualTo(1.9);
+    assertThat(fit.off()).isLessThan(fit.offBefore());
+    assertThatThrownBy(() -> ModelFit.of(plumbing, state, Map.of())).isInstanceOf(Refusal.class);
+  }
+}

@@ -54,6 +54,12 @@ class PhoneJourneyTest {
             "/rigs/marginalia/cold/left",
             "/rigs/marginalia/cold/tonight",
             "/rigs/marginalia/sizing",
+            "/rigs/marginalia/build",
+            "/rigs/marginalia/build/drill",
+            "/rigs/marginalia/build/hang",
+            "/rigs/marginalia/build/buy",
+            "/rigs/marginalia/build/apart?out=pump",
+            "/rigs/marginalia/build/commission",
             "/rigs/marginalia/rig?part=main",
             "/rigs/marginalia/rig?part=pump",
             "/rigs/samphire/rig?line=" + line())) {

@@ -9,6 +9,7 @@ import fernwort.app.units.Units;
 import fernwort.core.build.AssemblyCheck;
 import fernwort.core.build.TakeApart;
 import fernwort.core.build.Trial;
+import fernwort.core.describe.PortNames;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
 import fernwort.core.plumbing.Plumbing;
@@ -116,6 +117,7 @@ class ApartController {
   private void plan(OpenRig open, Set<String> chosen, Units units, Model model) {
     Rig rig = open.rig();
     TakeApart plan = TakeApart.of(open.plumbing(), states.of(open).state(), chosen);
+    PortNames names = PortNames.of(rig);
     model.addAttribute("off", plan.off().stream().map(t -> turn(t, units)).toList());
     model.addAttribute("shut", plan.shut().stream().map(t -> turn(t, units)).toList());
     model.addAttribute(
@@ -127,7 +129,8 @@ class ApartController {
                     .formatted(
                         rig.part(e.getKey()).label(), units.show(Measure.VOLUME, e.getValue())))
             .toList());
-    model.addAttribute("joints", plan.joints().stream().map(j -> joint(rig, j, units)).toList());
+    model.addAttribute(
+        "joints", plan.joints().stream().map(j -> joint(rig, names, j, units)).toList());
     model.addAttribute("litres", units.show(Measure.VOLUME, plan.litres()));
     model.addAttribute("heed", plan.heed().stream().map(units::say).toList());
     model.addAttribute("ways", plan.wayRound().stream().map(units::say).toList());
@@ -143,11 +146,11 @@ class ApartController {
         turn.keeps() > 0 ? "keeps back " + units.show(Measure.VOLUME, turn.keeps()) : "");
   }
 
-  private static Joint joint(Rig rig, TakeApart.Undo undo, Units units) {
+  private static Joint joint(Rig rig, PortNames names, TakeApart.Undo undo, Units units) {
     return new Joint(
         undo.tag(),
         undo.line().label(),
-        rig.part(undo.at().part()).label(),
+        names.at(undo.at()),
         rig.place(undo.place()).label(),
         units.show(Measure.VOLUME, undo.comes()),
         switch (undo.under()) {
@@ -202,6 +205,7 @@ class ApartController {
     model.addAttribute("name", rig.name());
     model.addAttribute("query", "?out=" + String.join("&out=", chosen));
     AssemblyCheck check = AssemblyCheck.of(desk.book(open).plans(), joints);
+    PortNames names = PortNames.of(rig);
     Setting before = rig.atRest();
     List<Try> tries = new ArrayList<>();
     for (AssemblyCheck.Step step : check.steps()) {
@@ -209,7 +213,7 @@ class ApartController {
           new Try(
               units.say(step.trial().as()),
               turns(open, step.trial(), before),
-              step.looks().stream().map(l -> look(rig, l, units)).toList()));
+              step.looks().stream().map(l -> look(names, l, units)).toList()));
       before = step.trial().setting();
     }
     model.addAttribute("tries", tries);
@@ -247,11 +251,9 @@ class ApartController {
     return turns;
   }
 
-  private static Look look(Rig rig, AssemblyCheck.Look look, Units units) {
-    Part part = rig.part(look.at().part());
+  private static Look look(PortNames names, AssemblyCheck.Look look, Units units) {
     return new Look(
-        "%s%s"
-            .formatted(part.label(), part.kind().ports().size() > 1 ? ", " + look.at().port() : ""),
+        names.at(look.at()),
         words(look.right()),
         look.wrong().stream()
             .map(w ->
@@ -281,9 +283,10 @@ class ApartController {
     OpenRig open = rigs.open(id);
     TakeApart plan =
         TakeApart.of(open.plumbing(), states.of(open).state(), chosen(open.rig(), out, ""));
+    PortNames names = PortNames.of(open.rig());
     List<Tag> tags = new ArrayList<>();
     for (TakeApart.Undo undo : plan.joints()) {
-      String part = open.rig().part(undo.at().part()).label();
+      String at = names.at(undo.at());
       for (String half : List.of("line", "part")) {
         int i = tags.size();
         tags.add(
@@ -292,7 +295,7 @@ class ApartController {
                 8 + i / 3 * 28,
                 Integer.toString(undo.tag()),
                 undo.line().label(),
-                half.equals("line") ? "to " + part : part + ", " + undo.at().port()));
+                half.equals("line") ? "to " + at : at));
       }
     }
     model.addAttribute("tags", tags);

@@ -14,6 +14,7 @@ import fernwort.core.build.Ends;
 import fernwort.core.build.Narrow;
 import fernwort.core.build.Sizes;
 import fernwort.core.describe.Alteration;
+import fernwort.core.describe.PortNames;
 import fernwort.core.rig.Connection;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.PortRef;
@@ -71,6 +72,7 @@ class EndsController {
     OpenRig open = rigs.open(id);
     Rig rig = open.rig();
     List<Ends> all = Ends.of(rig);
+    PortNames names = PortNames.of(rig);
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < rig.lines().size(); i++) {
       rows.add(
@@ -78,19 +80,19 @@ class EndsController {
               rig.lines().get(i).id(),
               rig.lines().get(i).label(),
               rig.place(rig.part(rig.lines().get(i).from().part()).place()).label(),
-              List.of(end(rig, all.get(2 * i)), end(rig, all.get(2 * i + 1)))));
+              List.of(end(names, all.get(2 * i)), end(names, all.get(2 * i + 1)))));
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
     model.addAttribute("rows", rows);
-    model.addAttribute("told", EndLook.of(rig).stream().map(f -> told(rig, f, units)).toList());
+    model.addAttribute("told", EndLook.of(rig).stream().map(f -> told(names, f, units)).toList());
     model.addAttribute(
         "narrow",
         waterway
             .running(open)
             .map(state ->
                 Narrow.of(open.hydraulics(), all, state).stream()
-                    .map(n -> narrow(rig, n, units))
+                    .map(n -> narrow(names, n, units))
                     .toList())
             .orElse(List.of()));
     model.addAttribute("usual", all.stream().filter(e -> e.portUsual() || e.endUsual()).count());
@@ -98,12 +100,12 @@ class EndsController {
     return "build/ends";
   }
 
-  private static End end(Rig rig, Ends ends) {
+  private static End end(PortNames names, Ends ends) {
     Optional<List<Adapter>> chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
     return new End(
         ends.at().part(),
         ends.at().port(),
-        rig.part(ends.at().part()).label(),
+        names.at(ends.at()),
         Adapter.words(ends.port().form()),
         Adapter.words(ends.end().form()),
         ends.portUsual() || ends.endUsual(),
@@ -112,18 +114,18 @@ class EndsController {
             .orElse("no chain of adapters is known"));
   }
 
-  private static Told told(Rig rig, EndFinding found, Units units) {
+  private static Told told(PortNames names, EndFinding found, Units units) {
     return new Told(
-        rig.part(found.at().part()).label(),
+        names.at(found.at()),
         units.say(found.what()),
         units.say(found.mend()),
         found.at().part(),
         found.at().port());
   }
 
-  private static Told narrow(Rig rig, Narrow narrow, Units units) {
+  private static Told narrow(PortNames names, Narrow narrow, Units units) {
     return new Told(
-        rig.part(narrow.at().part()).label(),
+        names.at(narrow.at()),
         "%s is narrower than %s: it costs %s of %s"
             .formatted(
                 units.show(Measure.LENGTH, narrow.bore()),
@@ -164,13 +166,14 @@ class EndsController {
     model.addAttribute("version", open.version());
     model.addAttribute("part", part);
     model.addAttribute("port", port);
-    model.addAttribute("where", rig.part(part).label());
+    PortNames names = PortNames.of(rig);
+    model.addAttribute("where", names.full(at));
     Ends.of(rig).stream()
         .filter(e -> e.at().equals(at))
         .findFirst()
         .ifPresent(e -> {
           model.addAttribute("line", e.line().label());
-          model.addAttribute("now", end(rig, e));
+          model.addAttribute("now", end(names, e));
         });
     List<Field> fields = new ArrayList<>();
     fields.addAll(fields("port", "The port", joint.flatMap(Joint::port)));

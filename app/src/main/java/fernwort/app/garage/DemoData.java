@@ -1,5 +1,6 @@
 package fernwort.app.garage;
 
+import fernwort.core.build.UsualBuild;
 import fernwort.core.demo.DemoLog;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.tank.Reading;
@@ -45,7 +46,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private void add(DemoRig demo) {
-    String id = rigs.add(demo.rig(), WHO, "Came with the demo");
+    String id = rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with the demo");
     OpenRig rig = rigs.open(id);
     Instant read = clock.instant().minus(Duration.ofHours(3));
     demo.litres()

@@ -3,6 +3,7 @@ package fernwort.app.rig;
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
+import fernwort.core.build.UsualBuild;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.ReadyAnswers;
@@ -54,7 +55,7 @@ class NewRigController {
             .orElseThrow(
                 () -> new Refusal("There is no layout “" + layout + "”; pick one of the pictures"));
     Rig rig = name.isBlank() ? ready.rig() : RigEdit.of(ready.rig()).rename(name.strip());
-    String id = rigs.add(rig, who, "Started from “" + ready.title() + "”");
+    String id = rigs.add(UsualBuild.on(rig), who, "Started from “" + ready.title() + "”");
     return "redirect:/rigs/" + id + "/rig";
   }
 }

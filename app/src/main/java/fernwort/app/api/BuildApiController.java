@@ -1,0 +1,257 @@
+package fernwort.app.api;
+
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.JobDesk;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
+import fernwort.core.build.Adapter;
+import fernwort.core.build.Adapters;
+import fernwort.core.build.AssemblyCheck;
+import fernwort.core.build.BuyList;
+import fernwort.core.build.CutList;
+import fernwort.core.build.Cutting;
+import fernwort.core.build.DrillSheet;
+import fernwort.core.build.EndLook;
+import fernwort.core.build.Ends;
+import fernwort.core.build.FaceSheet;
+import fernwort.core.build.Hanging;
+import fernwort.core.build.TakeApart;
+import fernwort.core.describe.TankResize;
+import fernwort.core.plumbing.Water;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
+import fernwort.core.tank.TankRoom;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Building as JSON in SI units: ends, holes, supports, lists, taking apart, the check. */
+@RestController
+@RequestMapping(value = "/api/v1/rigs/{id}/build", produces = MediaType.APPLICATION_JSON_VALUE)
+class BuildApiController {
+
+  /** A tank of plastic weighs about so much of what it holds. */
+  private static final double OWN = 0.06;
+
+  private final Descriptions rigs;
+  private final States states;
+  private final JobDesk desk;
+
+  BuildApiController(Descriptions rigs, States states, JobDesk desk) {
+    this.rigs = rigs;
+    this.states = states;
+    this.desk = desk;
+  }
+
+  /** An end of a line: what meets, and the pieces between; no pieces known is told. */
+  record End(
+      String line,
+      PortRef at,
+      String port,
+      String end,
+      boolean usual,
+      boolean known,
+      List<String> between) {
+    static End of(Ends ends) {
+      var chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
+      return new End(
+          ends.line().id(),
+          ends.at(),
+          Adapter.words(ends.port().form()),
+          Adapter.words(ends.end().form()),
+          ends.portUsual() || ends.endUsual(),
+          chain.isPresent(),
+          chain.map(c -> c.stream().map(a -> a.words()).toList()).orElse(List.of()));
+    }
+  }
+
+  /** Something that does not fit. */
+  record Told(String code, PortRef at, String line, Saying what, Saying mend) {}
+
+  /** All ends of a rig, and what does not fit. */
+  record EndsAnswer(List<End> ends, List<Told> findings) {}
+
+  @GetMapping("/ends")
+  @Operation(summary = "What meets at each end of each line, the adapters between, and findings")
+  EndsAnswer ends(@PathVariable String id) {
+    Rig rig = rigs.open(id).rig();
+    return new EndsAnswer(
+        Ends.of(rig).stream().map(End::of).toList(),
+        EndLook.of(rig).stream()
+            .map(f ->
+                new Told(
+                    f.code().name().toLowerCase(Locale.ROOT), f.at(), f.line(), f.what(), f.mend()))
+            .toList());
+  }
+
+  /** The holes of a tank, side by side, and the saws to have (m). */
+  record DrillAnswer(List<FaceSheet> faces, List<Double> saws) {}
+
+  @GetMapping("/drill/{tank}")
+  @Operation(summary = "Where to drill a tank, each side seen from outside (m)")
+  DrillAnswer drill(@PathVariable String id, @PathVariable String tank) {
+    OpenRig open = rigs.open(id);
+    DrillSheet sheet =
+        DrillSheet.of(
+            open.rig(), tank(open, tank), open.plumbing().room(tank), DrillSheet.Measured.NOTHING);
+    return new DrillAnswer(sheet.faces(), sheet.saws());
+  }
+
+  private static Part tank(OpenRig open, String id) {
+    Part part = open.rig().part(id);
+    if (!(part.kind() instanceof Kind.Tank)) {
+      throw new Refusal(part.label() + " is no tank; name one of the rig's tanks");
+    }
+    return part;
+  }
+
+  @GetMapping("/hang/{tank}")
+  @Operation(summary = "What each described support of a full tank bears, still and moving (N)")
+  Hanging hang(@PathVariable String id, @PathVariable String tank) {
+    OpenRig open = rigs.open(id);
+    Part part = tank(open, tank);
+    TankRoom room = open.plumbing().room(tank);
+    return Hanging.of(
+        (1 + OWN) * room.capacity() * Water.DENSITY,
+        room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL).x(),
+        TankResize.width((Kind.Tank) part.kind()),
+        open.rig().built().supports(tank),
+        Hanging.Moving.USUAL);
+  }
+
+  @GetMapping("/buy")
+  @Operation(summary = "What to buy for the rig as described, with spares")
+  List<BuyList.Item> buy(@PathVariable String id) {
+    return BuyList.of(rigs.open(id).rig(), List.of());
+  }
+
+  /** How one sort of hose, tube or pipe is cut. */
+  record Cut(String sort, boolean exact, List<Cutting.Stick> sticks) {}
+
+  @GetMapping("/cuts")
+  @Operation(summary = "Each sort of line cut from coils or sticks of one length (m)")
+  List<Cut> cuts(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "10") double stock,
+      @RequestParam(defaultValue = "0.002") double kerf) {
+    if (!(stock > 0 && stock <= 1000 && kerf >= 0 && kerf < 0.1)) {
+      throw new Refusal(
+          "The stock is from 0 to 1000 m long and a cut takes less than 0.1 m; check both");
+    }
+    List<Cut> cuts = new ArrayList<>();
+    for (CutList list : CutList.of(rigs.open(id).rig())) {
+      Cutting cutting = Cutting.of(list.pieces(), stock, kerf);
+      cuts.add(new Cut(list.sort(), cutting.exact(), cutting.sticks()));
+    }
+    return cuts;
+  }
+
+  /** What comes out. */
+  record Out(List<String> out) {}
+
+  /** A handle to turn, with what it keeps back (m³). */
+  record Turn(String part, String to, double keeps) {}
+
+  /** A joint to undo, with what comes (m³). */
+  record Undo(int tag, String line, PortRef at, double comes) {}
+
+  /** How to take parts out. */
+  record ApartAnswer(
+      List<Turn> off,
+      List<Turn> shut,
+      Map<String, Double> empty,
+      List<Undo> joints,
+      double litres,
+      List<Saying> heed) {}
+
+  @PostMapping("/apart")
+  @Operation(summary = "How to take parts out: what to shut and empty, joints in order (m³)")
+  ApartAnswer apart(@PathVariable String id, @RequestBody Out body) {
+    OpenRig open = rigs.open(id);
+    TakeApart plan =
+        TakeApart.of(open.plumbing(), states.of(open).state(), new LinkedHashSet<>(named(body)));
+    return new ApartAnswer(
+        plan.off().stream().map(BuildApiController::turn).toList(),
+        plan.shut().stream().map(BuildApiController::turn).toList(),
+        plan.empty(),
+        plan.joints().stream()
+            .map(j -> new Undo(j.tag(), j.line().id(), j.at(), j.comes()))
+            .toList(),
+        plan.litres(),
+        plan.heed());
+  }
+
+  private static List<String> named(Out body) {
+    if (body.out() == null || body.out().isEmpty()) {
+      throw new Refusal("Name the parts that come out, as \"out\": [\"pump\"]");
+    }
+    return body.out();
+  }
+
+  private static Turn turn(TakeApart.Turn turn) {
+    return new Turn(turn.part().id(), turn.to().id(), turn.keeps());
+  }
+
+  /** A look: what comes when all is right, and what anything else means. */
+  record Look(PortRef at, String right, Map<String, List<Saying>> wrong) {}
+
+  /** A trial: the handles, and the looks. */
+  record Try(Saying as, Map<String, String> handles, List<Look> looks) {}
+
+  /** The fewest trials. */
+  record CheckAnswer(int mistakes, boolean fewest, List<Try> trials, List<Saying> unseen) {}
+
+  @PostMapping("/check")
+  @Operation(
+      summary = "The fewest trials that tell parts put back rightly from every single mistake")
+  CheckAnswer check(@PathVariable String id, @RequestBody Out body) {
+    OpenRig open = rigs.open(id);
+    Set<String> out = new LinkedHashSet<>(named(body));
+    out.forEach(p -> open.rig().part(p));
+    List<PortRef> joints =
+        open.rig().lines().stream()
+            .flatMap(l -> List.of(l.from(), l.to()).stream())
+            .filter(e -> out.contains(e.part()))
+            .toList();
+    AssemblyCheck check = AssemblyCheck.of(desk.book(open).plans(), joints);
+    return new CheckAnswer(
+        check.mistakes(),
+        check.fewest(),
+        check.steps().stream()
+            .map(s ->
+                new Try(
+                    s.trial().as(),
+                    s.trial().turns(open.plumbing(), open.rig().atRest()),
+                    s.looks().stream().map(BuildApiController::look).toList()))
+            .toList(),
+        check.unseen());
+  }
+
+  private static Look look(AssemblyCheck.Look look) {
+    Map<String, List<Saying>> wrong = new TreeMap<>();
+    look.wrong().forEach(w -> wrong.put(word(w.comes()), w.means()));
+    return new Look(look.at(), word(look.right()), wrong);
+  }
+
+  private static String word(AssemblyCheck.What what) {
+    return what.name().toLowerCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,74 @@
+package fernwort.app.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.Client;
+import fernwort.app.SharedCopy;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Building for programs. */
+class BuildApiTest {
+
+  @RegisterExtension static final SharedCopy COPY = new SharedCopy();
+
+  private static Client copy;
+  private static String rig;
+
+  @BeforeAll
+  static void visit() {
+    copy = COPY.client();
+    rig = "/api/v1/rigs/" + COPY.rig("marginalia");
+  }
+
+  private static JsonNode posted(String path, String body) throws IOException {
+    HttpResponse<String> answer = copy.change("POST", rig + path, body);
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+    return JsonMapper.shared().readTree(answer.body());
+  }
+
+  @Test
+  void endsHolesSupportsListsAndCutsAreThere() throws IOException {
+    JsonNode ends = copy.json(rig + "/build/ends");
+    assertThat(ends.get("ends").size()).isGreaterThan(100);
+    assertThat(ends.get("ends").get(0).get("known").asBoolean()).isTrue();
+    JsonNode drill = copy.json(rig + "/build/drill/main");
+    assertThat(drill.get("faces").get(0).get("holes").get(0).get("diameter").asDouble())
+        .isBetween(0.01, 0.1);
+    JsonNode hang = copy.json(rig + "/build/hang/main");
+    assertThat(hang.get("loads").get(0).get("used").asDouble()).isLessThan(1);
+    assertThat(copy.json(rig + "/build/buy").size()).isGreaterThan(20);
+    JsonNode cuts = copy.json(rig + "/build/cuts?stock=5");
+    assertThat(cuts.get(0).get("sticks").size()).isPositive();
+    assertThat(copy.get(rig + "/build/cuts?stock=0").statusCode()).isEqualTo(422);
+    assertThat(copy.get(rig + "/build/drill/pump").body()).contains("no tank");
+  }
+
+  @Test
+  void aPumpComesOutAndItsCheckIsOneTrial() throws IOException {
+    JsonNode apart = posted("/build/apart", "{\"out\":[\"pump\"]}");
+    assertThat(apart.get("joints").size()).isEqualTo(2);
+    JsonNode check = posted("/build/check", "{\"out\":[\"pump\"]}");
+    assertThat(check.get("trials").size()).isEqualTo(1);
+    assertThat(check.get("mistakes").asInt()).isEqualTo(1);
+    assertThat(copy.change("POST", rig + "/build/apart", "{\"out\":[]}").body())
+        .contains("Name the parts");
+    assertThat(copy.change("POST", rig + "/build/apart", "{\"out\":[\"nothing\"]}").body())
+        .contains("nothing");
+  }
+
+  @Test
+  void whatIsBuiltComesOutInTheFileAndGoesInAgain() throws IOException {
+    String file = copy.get(rig).body();
+    assertThat(file).contains("\"built\"").contains("\"bulkhead\"").contains("\"shelf\"");
+    String again = Client.where(copy.change("POST", "/api/v1/rigs", file));
+    assertThat(copy.get(again).body()).isEqualTo(file);
+    String broken = file.replace("\"bulkhead\"", "\"glue\"");
+    assertThat(copy.change("POST", "/api/v1/rigs", broken).statusCode()).isEqualTo(422);
+  }
+}

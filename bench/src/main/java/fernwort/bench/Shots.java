@@ -72,7 +72,8 @@ public final class Shots {
           Shot.of("rehearse", "/rigs/marginalia/board").after(Shot.Act.REHEARSE),
           Shot.of("sizing", "/rigs/marginalia/sizing"),
           Shot.of("sizing-pump", "/rigs/marginalia/sizing/pump"),
-          Shot.of("workbench", "/rigs/marginalia/workbench/slope"),
+          Shot.of("build-drill", "/rigs/marginalia/build/drill"),
+          Shot.of("build-apart", "/rigs/marginalia/build/apart?out=pump"),
           // It turns handles, so it comes last.
           Shot.of("run-phone", "/rigs/marginalia/jobs/fill-low-inlet")
               .onPhone()

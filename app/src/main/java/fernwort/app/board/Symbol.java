@@ -38,6 +38,7 @@ public record Symbol(String figure, double angle, String position, double halfWi
       case Kind.CheckValve k -> "check";
       case Kind.Strainer k -> "strainer";
       case Kind.DrainTrap k -> "trap";
+      case Kind.LeakTray k -> "tray";
       case Kind.Heater k -> "heater";
       case Kind.OpenEnd k -> k.role() == Kind.OpenEnd.Role.DUMP ? "dump" : "end";
       case Kind.Plug k -> "cap";

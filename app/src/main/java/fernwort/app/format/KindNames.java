@@ -26,6 +26,7 @@ import fernwort.core.rig.Kind;
   @Type(value = Kind.Manifold.class, name = "manifold"),
   @Type(value = Kind.Fixture.class, name = "fixture"),
   @Type(value = Kind.DrainTrap.class, name = "drain-trap"),
+  @Type(value = Kind.LeakTray.class, name = "leak-tray"),
   @Type(value = Kind.PortableContainer.class, name = "portable-container"),
   @Type(value = Kind.Macerator.class, name = "macerator"),
   @Type(value = Kind.Plug.class, name = "plug")

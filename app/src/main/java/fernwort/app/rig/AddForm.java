@@ -84,7 +84,7 @@ final class AddForm {
 
   private static DescribeView.AddView port(Rig rig, PortNames names, PortRef port, Units units) {
     List<DescribeView.Group> groups = new ArrayList<>();
-    groups.add(new DescribeView.Group("something new", options(NewPart.all())));
+    groups.add(new DescribeView.Group("something new", options(NewPart.joined())));
     List<Field.Option> others =
         names.free().stream()
             .filter(p -> !p.part().equals(port.part()))

@@ -201,6 +201,7 @@ class Describing {
       case Kind.Tee k -> "";
       case Kind.Manifold k -> "";
       case Kind.DrainTrap k -> "";
+      case Kind.LeakTray k -> "";
       case Kind.PortableContainer k -> "";
       case Kind.Plug k -> "";
     };

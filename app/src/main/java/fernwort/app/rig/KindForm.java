@@ -177,6 +177,14 @@ final class KindForm {
       case Kind.Strainer k -> List.of();
       case Kind.Tee k -> List.of();
       case Kind.DrainTrap k -> List.of();
+      case Kind.LeakTray k ->
+          List.of(
+              amount("holds", "It holds", Measure.VOLUME, k.holds(), ""),
+              Field.tick(
+                  "contact",
+                  "A contact tells when water stands in it",
+                  k.contact(),
+                  "Test it with a wet finger twice a year."));
     };
   }
 
@@ -264,6 +272,9 @@ final class KindForm {
       case Kind.Strainer k -> k;
       case Kind.Tee k -> k;
       case Kind.DrainTrap k -> k;
+      case Kind.LeakTray k ->
+          new Kind.LeakTray(
+              v.amount("holds", "What it holds", Measure.VOLUME, 0.0001, 1), v.tick("contact"));
     };
   }
 

@@ -74,6 +74,11 @@ public final class Adapters {
     return SHELF;
   }
 
+  /** Returns a shelf of the usual adapters on which nothing was looked for yet. */
+  public static Adapters stocked() {
+    return new Adapters(usual());
+  }
+
   /** Returns every form that a port or an end may have, in the order of their words. */
   public static List<Form> forms() {
     Map<String, Form> forms = new TreeMap<>();

@@ -142,6 +142,13 @@ public final class BuyList {
                 place(part),
                 1,
                 false);
+        case Kind.LeakTray tray ->
+            add(
+                Shop.WATER_ON_BOARD,
+                "leak tray%s: %s".formatted(tray.contact() ? " with contact" : "", part.label()),
+                place(part),
+                1,
+                false);
         case Kind.Plug _ -> add(Shop.PLUMBING, "plug, " + size(part), place(part), 1, false);
         case Kind.Pump _,
             Kind.Heater _,

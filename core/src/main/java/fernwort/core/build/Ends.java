@@ -110,7 +110,7 @@ public record Ends(
       case Kind.GravityFiller _ -> port.equals("mouth") ? new Connection.Open() : gripping(line);
       case Kind.Macerator _ -> gripping(line);
       case Kind.Tee _, Kind.Manifold _, Kind.DrainTrap _ -> gripping(line);
-      case Kind.OpenEnd _, Kind.PortableContainer _ -> new Connection.Open();
+      case Kind.OpenEnd _, Kind.PortableContainer _, Kind.LeakTray _ -> new Connection.Open();
     };
   }
 

@@ -54,6 +54,7 @@ final class Bodies {
       case Kind.Strainer k -> now.has(part, Kind.OFF) ? 0 : all;
       case Kind.Filter k -> now.has(part, Kind.OFF) ? 0 : all;
       case Kind.DrainTrap k -> now.has(part, Kind.OFF) ? 0 : all;
+      case Kind.LeakTray k -> 0;
       case Kind.CheckValve k -> all;
       case Kind.Regulator k -> all;
       case Kind.Pump k -> all;

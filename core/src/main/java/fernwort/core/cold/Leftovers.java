@@ -176,6 +176,7 @@ public final class Leftovers {
       case Kind.Strainer k -> little ? Harm.WARNING : Harm.DANGER;
       case Kind.Filter k -> little ? Harm.WARNING : Harm.DANGER;
       case Kind.DrainTrap k -> little ? Harm.WARNING : Harm.DANGER;
+      case Kind.LeakTray k -> Harm.WARNING;
       case Kind.CheckValve k -> Harm.DANGER;
       case Kind.Regulator k -> Harm.DANGER;
       case Kind.Accumulator k -> Harm.DANGER;

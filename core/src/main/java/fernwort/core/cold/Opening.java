@@ -255,6 +255,7 @@ public final class Opening {
       case Kind.Filter k -> Kind.OFF;
       case Kind.DrainTrap k -> traps ? Kind.OFF : "";
       case Kind.CheckValve _,
+          Kind.LeakTray _,
           Kind.Regulator _,
           Kind.AirAdmittanceValve _,
           Kind.Accumulator _,

@@ -238,6 +238,7 @@ final class Passages {
       }
       case Kind.Strainer k -> addBowl(index, part, v);
       case Kind.Filter k -> addBowl(index, part, v);
+      case Kind.LeakTray _ -> {}
       case Kind.DrainTrap k -> {
         if (now.has(part, Kind.OFF)) {
           addBowl(index, part, v);

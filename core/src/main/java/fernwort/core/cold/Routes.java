@@ -114,6 +114,7 @@ final class Routes {
       case Kind.Tee k -> all(come, part, 0, queue);
       case Kind.Manifold k -> all(come, part, 0, queue);
       case Kind.DrainTrap k -> {}
+      case Kind.LeakTray k -> {}
       case Kind.Macerator k -> {}
       case Kind.Tank k -> {}
       case Kind.Fixture k -> {}

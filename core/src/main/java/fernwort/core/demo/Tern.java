@@ -231,6 +231,7 @@ final class Tern {
                 true,
                 0.02,
                 Optional.of(new Kind.Heater.Heating(900, Kind.Heater.THERMOSTAT))))
+        .part("tray", "Leak tray", 1.5, -0.7, 0.74, new Kind.LeakTray(0.004, true))
         .part("hot", "Hot manifold", 1.8, -0.7, 1.1, 0.08, new Kind.Manifold(4))
         .part("loop-pump", "Loop pump", 1.5, -0.6, 1.2, 0.06, Fittings.circulationPump(6, 0.12))
         .part("loop-check", "Loop check valve", 1.3, -0.6, 1.0, 0.01, Fittings.check())

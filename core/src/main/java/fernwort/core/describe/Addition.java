@@ -52,11 +52,24 @@ public record Addition(
 
   /** Returns the step that adds it. */
   public Alteration at(Rig rig, Where where) {
+    if (what.kind().ports().isEmpty()) {
+      return inPlace(rig, place(rig, where));
+    }
     return switch (where) {
       case OnLine l -> onLine(rig, RigEdit.of(rig).line(l.line()));
       case OnPort p -> onPort(rig, p.port());
       case InPlace p -> inPlace(rig, rig.place(p.place()));
     };
+  }
+
+  /** What no line leads to stands where somebody pointed. */
+  private static Place place(Rig rig, Where where) {
+    return rig.place(
+        switch (where) {
+          case OnLine l -> rig.part(RigEdit.of(rig).line(l.line()).from().part()).place();
+          case OnPort p -> rig.part(p.port().part()).place();
+          case InPlace p -> p.place();
+        });
   }
 
   private Alteration onLine(Rig rig, Line line) {

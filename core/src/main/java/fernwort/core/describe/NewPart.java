@@ -190,6 +190,12 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               new Kind.DrainTrap(),
               0.12),
           new NewPart(
+              "tray",
+              "Leak tray",
+              "A tray under a tank or pump, with a contact that tells when water stands in it.",
+              new Kind.LeakTray(0.005, true),
+              0),
+          new NewPart(
               "vent",
               "Vent end",
               "The open end of a vent.",
@@ -234,6 +240,11 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
     return ALL;
   }
 
+  /** Returns what a line leads to. */
+  public static List<NewPart> joined() {
+    return ALL.stream().filter(p -> !p.kind().ports().isEmpty()).toList();
+  }
+
   /** Returns what stands in a line, having two ends. */
   public static List<NewPart> inLine() {
     return ALL.stream().filter(p -> p.through().isPresent()).toList();
@@ -241,7 +252,7 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
 
   /** Returns what stands at the end of a line, having one end, or openings of its own. */
   public static List<NewPart> atEnd() {
-    return ALL.stream().filter(p -> p.through().isEmpty()).toList();
+    return joined().stream().filter(p -> p.through().isEmpty()).toList();
   }
 
   /**

@@ -68,6 +68,7 @@ public final class PortNames {
       case Kind.Tee k -> Role.PASSED;
       case Kind.Manifold k -> Role.PASSED;
       case Kind.DrainTrap k -> Role.PASSED;
+      case Kind.LeakTray k -> Role.STUB;
     };
   }
 

@@ -153,6 +153,15 @@ public record Upkeep(
                 OURS);
           }
         }
+        case Kind.LeakTray tray -> {
+          if (tray.contact()) {
+            making.add(
+                part.id(),
+                "Wet the contact of %s and wait for its word".formatted(part.label()),
+                HALF_A_YEAR,
+                OURS);
+          }
+        }
         case Kind.Accumulator _ ->
             making.add(part.id(), "Check the air of " + part.label(), A_YEAR, OURS);
         case Kind.HoseInlet _ ->

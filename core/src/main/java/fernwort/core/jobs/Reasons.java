@@ -168,6 +168,7 @@ final class Reasons {
       case Kind.Tee k -> "";
       case Kind.Manifold k -> "";
       case Kind.DrainTrap k -> "";
+      case Kind.LeakTray k -> "";
     };
   }
 }

@@ -263,6 +263,7 @@ final class Sequence {
       case Kind.Tee k -> 5;
       case Kind.Manifold k -> 5;
       case Kind.DrainTrap k -> 5;
+      case Kind.LeakTray k -> 5;
     };
   }
 }

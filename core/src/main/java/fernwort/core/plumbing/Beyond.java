@@ -49,6 +49,7 @@ public final class Beyond {
       case Kind.Tee k -> false;
       case Kind.Manifold k -> false;
       case Kind.DrainTrap k -> false;
+      case Kind.LeakTray k -> false;
     };
   }
 }

@@ -99,6 +99,7 @@ public final class LinePipes {
       case Kind.Tee k -> true;
       case Kind.Manifold k -> true;
       case Kind.DrainTrap k -> true;
+      case Kind.LeakTray k -> false;
       case Kind.Heater k -> false;
       case Kind.Pump k -> false;
       case Kind.Macerator k -> false;

@@ -131,6 +131,7 @@ public final class OpenGraph {
       case Kind.Fixture k -> {}
       case Kind.PortableContainer k -> {}
       case Kind.Plug k -> {}
+      case Kind.LeakTray k -> {}
     }
   }
 

@@ -84,6 +84,7 @@ public final class Outlets {
       case Kind.Tee k -> {}
       case Kind.Manifold k -> {}
       case Kind.DrainTrap k -> {}
+      case Kind.LeakTray k -> {}
       case Kind.PortableContainer k -> {}
       case Kind.Macerator k -> {}
     }

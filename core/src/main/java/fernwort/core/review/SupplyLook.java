@@ -113,6 +113,7 @@ final class SupplyLook implements Look {
           Kind.Tee _,
           Kind.Manifold _,
           Kind.DrainTrap _,
+          Kind.LeakTray _,
           Kind.PortableContainer _,
           Kind.Macerator _,
           Kind.Plug _ ->

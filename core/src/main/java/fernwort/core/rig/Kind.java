@@ -72,7 +72,8 @@ public sealed interface Kind {
           Accumulator,
           Tee,
           Manifold,
-          DrainTrap {}
+          DrainTrap,
+          LeakTray {}
 
   /** A kind whose handle joins some of its ports. */
   sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
@@ -679,6 +680,19 @@ public sealed interface Kind {
     @Override
     public List<Position> service() {
       return List.of(new Position(ON, "plug in"), new Position(OFF, "plug out"));
+    }
+  }
+
+  /**
+   * A tray under a tank or pump that catches what leaks. No line leads to it.
+   *
+   * @param holds what it holds (m³)
+   * @param contact whether a contact in it tells that water stands there
+   */
+  record LeakTray(double holds, boolean contact) implements Fitting {
+    @Override
+    public List<String> ports() {
+      return List.of();
     }
   }
 

@@ -168,6 +168,7 @@ final class RigRules {
       case Kind.Strainer k -> {}
       case Kind.Tee k -> {}
       case Kind.DrainTrap k -> {}
+      case Kind.LeakTray k -> size(where, "what it holds", k.holds(), 0, 1);
       case Kind.Plug k -> {}
     }
   }

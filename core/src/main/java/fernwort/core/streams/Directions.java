@@ -56,6 +56,7 @@ public final class Directions {
       case Kind.Pump k -> oneWay(part);
       case Kind.Macerator k -> oneWay(part);
       case Kind.CheckValve k -> {}
+      case Kind.LeakTray k -> {}
       case Kind.HoseInlet k -> {}
       case Kind.OpenEnd k -> {}
       case Kind.Tank k -> {}

@@ -70,7 +70,7 @@ class CuttingTest {
     }
     int fewest = best;
     for (int s = 0; s <= sticks && s < used.length; s++) {
-      double cut = used[s] > 0 ? 0.01 : 0;
+      double cut = used[s] > 1e-9 ? 0.01 : 0;
       if (used[s] + cut + lengths[piece] <= 1 + 1e-9) {
         used[s] += cut + lengths[piece];
         fewest = fewest(lengths, piece + 1, used, Math.max(sticks, s + 1), fewest);

@@ -4,12 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.budget.Daily;
+import fernwort.core.build.BuyList;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
+import fernwort.core.ways.OpenWays;
 import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
@@ -93,6 +99,32 @@ class CareTest {
             new Entry.Bought(Optional.of(new BigDecimal(price)), "Quay", Optional.empty()),
             false,
             ""));
+  }
+
+  @Test
+  void aLeakTraysContactIsTestedAndNothingElseMindsTheTray() {
+    Part pump = VAN.rig().part("pump");
+    Part tray =
+        new Part(
+            "tray",
+            "Tray",
+            pump.place(),
+            pump.x(),
+            pump.y(),
+            pump.height() - 0.05,
+            0,
+            new Kind.LeakTray(0.005, true));
+    Rig rig = RigEdit.of(VAN.rig()).add(tray);
+    assertThat(Upkeep.of(rig, List.of(), List.of(), ZoneOffset.UTC, NOW))
+        .extracting(Upkeep::what)
+        .contains("Wet the contact of Tray and wait for its word");
+    assertThat(BuyList.of(rig, List.of()))
+        .extracting(BuyList.Item::what)
+        .contains("leak tray with contact: Tray");
+    assertThat(LayoutReview.of(Plumbing.of(rig)))
+        .hasSameSizeAs(LayoutReview.of(Plumbing.of(VAN.rig())));
+    assertThat(OpenWays.find(Plumbing.of(rig), VAN.state()).ways())
+        .isEqualTo(OpenWays.find(Plumbing.of(VAN.rig()), VAN.state()).ways());
   }
 
   @Test

@@ -172,12 +172,11 @@ class ApartController {
     plans.offers(Jobs.of(without)).stream()
         .filter(o -> o.trouble().isEmpty())
         .forEach(o -> still.add(units.say(o.job().name())));
-    List<String> lost = new ArrayList<>();
-    desk.book(open).offered().stream()
-        .map(j -> units.say(j.name()))
-        .filter(n -> !still.contains(n))
-        .forEach(lost::add);
-    return new Meanwhile(List.copyOf(still), lost);
+    // A cap on an open end makes jobs of its own, which nobody means.
+    List<String> usual = desk.book(open).offered().stream().map(j -> units.say(j.name())).toList();
+    return new Meanwhile(
+        usual.stream().filter(still::contains).toList(),
+        usual.stream().filter(n -> !still.contains(n)).toList());
   }
 
   // --- the check ---------------------------------------------------------------------------------

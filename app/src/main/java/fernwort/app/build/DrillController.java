@@ -206,7 +206,7 @@ class DrillController {
       rows.add(
           new Row(
               hole.port(),
-              hole.use().name().toLowerCase(Locale.ROOT),
+              use(hole),
               trip.show(Measure.LENGTH, hole.across()),
               trip.show(Measure.LENGTH, hole.up()),
               trip.show(Measure.LENGTH, hole.diameter()) + (hole.usual() ? ", usual" : ", yours"),
@@ -229,6 +229,12 @@ class DrillController {
         rows);
   }
 
+  /** What an opening is for, where its name does not say so. */
+  private static String use(Hole hole) {
+    String use = hole.use().name().toLowerCase(Locale.ROOT);
+    return use.equals(hole.port()) ? "" : use;
+  }
+
   private static Gone gone(Trip trip, Through hole) {
     return new Gone(
         hole.what() + (hole.wall() ? ", through the wall" : ", through the floor"),
@@ -245,7 +251,7 @@ class DrillController {
   // --- templates ---------------------------------------------------------------------------------
 
   /** What a template is asked for. */
-  record Wanted(String paper, String look) {}
+  record Wanted(String paper, String look, boolean all) {}
 
   private Template template(String id, String tank, String face, Wanted wanted, Units units) {
     Trip trip = desk.trip(id, units);
@@ -277,7 +283,8 @@ class DrillController {
                     ? ", from behind"
                     : wanted.look().equals("under") ? ", tank upside down" : ""),
         looked,
-        wanted.paper().equals("letter") ? Template.Paper.LETTER : Template.Paper.A4);
+        wanted.paper().equals("letter") ? Template.Paper.LETTER : Template.Paper.A4,
+        wanted.all());
   }
 
   private static Face faceOf(String name) {
@@ -296,8 +303,9 @@ class DrillController {
       @PathVariable String face,
       @RequestParam(defaultValue = "a4") String paper,
       @RequestParam(defaultValue = "") String look,
+      @RequestParam(defaultValue = "false") boolean all,
       @ModelAttribute("units") Units units) {
-    Template template = template(id, tank, face, new Wanted(paper, look), units);
+    Template template = template(id, tank, face, new Wanted(paper, look, all), units);
     return ResponseEntity.ok()
         .contentType(MediaType.APPLICATION_PDF)
         .header(
@@ -316,10 +324,11 @@ class DrillController {
       @PathVariable String face,
       @RequestParam(defaultValue = "a4") String paper,
       @RequestParam(defaultValue = "") String look,
+      @RequestParam(defaultValue = "false") boolean all,
       @RequestParam(defaultValue = "1") int sheet,
       @ModelAttribute("units") Units units,
       Model model) {
-    Template template = template(id, tank, face, new Wanted(paper, look), units);
+    Template template = template(id, tank, face, new Wanted(paper, look, all), units);
     if (sheet < 1 || sheet > template.pages().size()) {
       throw new Refusal(
           "The template has sheets 1 to %s; ask for one of them"

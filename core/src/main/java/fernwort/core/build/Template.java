@@ -68,8 +68,12 @@ public record Template(Paper paper, List<Page> pages) {
   private static final double CROSS = 6;
   private static final int MOST = 60;
 
-  /** Returns the template of a face; at most sixty sheets. */
-  public static Template of(String title, FaceSheet face, Paper paper) {
+  /**
+   * Returns the template of a face; at most sixty sheets.
+   *
+   * @param all whether sheets without a hole are there too, to join all of them
+   */
+  public static Template of(String title, FaceSheet face, Paper paper, boolean all) {
     double w = paper.width() - 2 * MARGIN;
     double h = paper.height() - 2 * MARGIN - HEAD;
     int columns = (int) Math.ceil(MM * face.width() / w - 1e-9);
@@ -79,7 +83,10 @@ public record Template(Paper paper, List<Page> pages) {
       for (int column = 0; column < columns && pages.size() < MOST; column++) {
         String which =
             "%s, row %s of %s, sheet %s of %s".formatted(title, row + 1, rows, column + 1, columns);
-        pages.add(page(which, face, new Tile(column * w, row * h, w, h)));
+        Tile tile = new Tile(column * w, row * h, w, h);
+        if (all || face.holes().stream().anyMatch(o -> isOn(face, o, tile))) {
+          pages.add(page(which, face, tile));
+        }
       }
     }
     return new Template(paper, pages);
@@ -151,13 +158,20 @@ public record Template(Paper paper, List<Page> pages) {
     }
   }
 
+  private static boolean isOn(FaceSheet face, Hole hole, Tile tile) {
+    return tile.meets(
+        MM * hole.across(),
+        MM * (face.height() - hole.up()),
+        Math.max(MM * hole.diameter() / 2, CROSS));
+  }
+
   private static void hole(List<Mark> marks, FaceSheet face, Hole hole, Tile tile) {
+    if (!isOn(face, hole, tile)) {
+      return;
+    }
     double across = MM * hole.across();
     double down = MM * (face.height() - hole.up());
     double radius = MM * hole.diameter() / 2;
-    if (!tile.meets(across, down, Math.max(radius, CROSS))) {
-      return;
-    }
     double x = tile.x(across);
     double y = tile.y(down);
     marks.add(new Ring(x, y, radius, hole.there()));

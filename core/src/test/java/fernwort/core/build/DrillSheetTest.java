@@ -185,7 +185,7 @@ class DrillSheetTest {
       sheets()
           .flatMap(s -> s.faces().stream())
           .forEach(face -> {
-            Template template = Template.of("t", face, paper);
+            Template template = Template.of("t", face, paper, paper == Template.Paper.A4);
             for (Hole hole : face.holes()) {
               assertThat(
                       template.pages().stream()

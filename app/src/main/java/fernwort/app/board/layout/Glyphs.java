@@ -35,7 +35,7 @@ final class Glyphs {
       case Kind.CheckValve k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
       case Kind.Strainer k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
       case Kind.DrainTrap k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Kind.LeakTray k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Kind.LeakTray k -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
       case Kind.Heater k -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
       case Kind.OpenEnd k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
       case Kind.Plug k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);

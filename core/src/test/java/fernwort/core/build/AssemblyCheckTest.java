@@ -154,11 +154,11 @@ class AssemblyCheckTest {
 
   @Test
   void everyMistakeThatShowsAnywhereShowsInTheChosenTrials() {
-    for (DemoRig demo : DemoRig.all()) {
+    for (DemoRig demo : DemoRig.all().subList(0, 2)) {
       Plumbing plumbing = Plumbing.of(demo.rig());
       Plans plans = Plans.of(plumbing);
       for (String place :
-          demo.rig().places().stream().map(fernwort.core.rig.Place::id).limit(3).toList()) {
+          demo.rig().places().stream().map(fernwort.core.rig.Place::id).limit(2).toList()) {
         List<PortRef> joints =
             Undoing.joints(
                 demo.rig(),

@@ -4,6 +4,7 @@ import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.JobDesk;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.States;
+import fernwort.app.garage.Waterway;
 import fernwort.core.build.Adapter;
 import fernwort.core.build.Adapters;
 import fernwort.core.build.AssemblyCheck;
@@ -15,6 +16,7 @@ import fernwort.core.build.EndLook;
 import fernwort.core.build.Ends;
 import fernwort.core.build.FaceSheet;
 import fernwort.core.build.Hanging;
+import fernwort.core.build.ModelFit;
 import fernwort.core.build.TakeApart;
 import fernwort.core.describe.TankResize;
 import fernwort.core.plumbing.Water;
@@ -23,6 +25,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
@@ -32,6 +35,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.http.MediaType;
@@ -54,8 +58,10 @@ class BuildApiController {
   private final Descriptions rigs;
   private final States states;
   private final JobDesk desk;
+  private final Waterway waterway;
 
-  BuildApiController(Descriptions rigs, States states, JobDesk desk) {
+  BuildApiController(Descriptions rigs, States states, JobDesk desk, Waterway waterway) {
+    this.waterway = waterway;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -164,6 +170,32 @@ class BuildApiController {
     return cuts;
   }
 
+  /** Flows timed at taps, by their ids (m³/s). */
+  record Timed(Map<String, Double> flows) {}
+
+  @PostMapping("/fit")
+  @Operation(summary = "Losses of fittings and free flow of pumps fitted to timed flows (m3/s)")
+  ModelFit fit(@PathVariable String id, @RequestBody Timed body) {
+    OpenRig open = rigs.open(id);
+    if (body.flows() == null) {
+      throw new Refusal("Give the timed flows, as \"flows\": {\"sink\": 0.00008}");
+    }
+    body.flows()
+        .forEach((fixture, flow) -> {
+          boolean flows = Objects.requireNonNullElse(flow, 0.0) > 0;
+          if (!flows || !(open.rig().part(fixture).kind() instanceof Kind.Fixture)) {
+            throw new Refusal(
+                open.rig().part(fixture).label() + " must be a tap, with a flow above 0");
+          }
+        });
+    State state =
+        waterway
+            .toTaps(open)
+            .orElseThrow(
+                () -> new Refusal("No tap of this rig runs by itself, so there is nothing to fit"));
+    return ModelFit.of(open.plumbing(), state, body.flows());
+  }
+
   /** What comes out. */
   record Out(List<String> out) {}
 
@@ -180,6 +212,7 @@ class BuildApiController {
       Map<String, Double> empty,
       List<Undo> joints,
       double litres,
+      Map<String, Integer> caps,
       List<Saying> heed) {}
 
   @PostMapping("/apart")
@@ -196,6 +229,7 @@ class BuildApiController {
             .map(j -> new Undo(j.tag(), j.line().id(), j.at(), j.comes()))
             .toList(),
         plan.litres(),
+        plan.caps(),
         plan.heed());
   }
 

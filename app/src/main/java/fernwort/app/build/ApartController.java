@@ -132,6 +132,12 @@ class ApartController {
     model.addAttribute(
         "joints", plan.joints().stream().map(j -> joint(rig, names, j, units)).toList());
     model.addAttribute("litres", units.show(Measure.VOLUME, plan.litres()));
+    model.addAttribute(
+        "caps",
+        plan.caps().entrySet().stream()
+            .sorted(Map.Entry.comparingByKey())
+            .map(e -> e.getValue() + " for " + e.getKey())
+            .toList());
     model.addAttribute("heed", plan.heed().stream().map(units::say).toList());
     model.addAttribute("ways", plan.wayRound().stream().map(units::say).toList());
     Meanwhile meanwhile = meanwhile(open, plan, units);

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
@@ -67,7 +68,11 @@ class BuyController {
   record Shop(String title, List<Row> rows) {}
 
   @GetMapping
-  String buy(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+  String buy(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String by,
+      @ModelAttribute("units") Units units,
+      Model model) {
     Trip trip = desk.trip(id, units);
     List<BuyList.Item> items = items(trip);
     List<Shop> shops = new ArrayList<>();
@@ -77,6 +82,8 @@ class BuyController {
         shops.add(new Shop(shop.title(), rows));
       }
     }
+    model.addAttribute("by", by);
+    model.addAttribute("places", by.equals("place") ? places(items) : List.of());
     desk.show(trip, "kept", cuts(trip), model);
     model.addAttribute("shops", shops);
     model.addAttribute("sum", sum(shops));
@@ -118,6 +125,22 @@ class BuyController {
             .collect(Collectors.joining(", ")),
         kept(trip, "price-" + item.key()),
         kept(trip, "box-" + item.key()).equals("true"));
+  }
+
+  /** A place with what goes there. */
+  record Place(String label, List<String> items) {}
+
+  /** The same by where it goes: what to carry there. */
+  private static List<Place> places(List<BuyList.Item> items) {
+    Map<String, List<String>> places = new TreeMap<>();
+    for (BuyList.Item item : items) {
+      item.places()
+          .forEach((place, count) ->
+              places
+                  .computeIfAbsent(place, p -> new ArrayList<>())
+                  .add(count + " × " + item.what()));
+    }
+    return places.entrySet().stream().map(e -> new Place(e.getKey(), e.getValue())).toList();
   }
 
   private static String kept(Trip trip, String field) {

@@ -81,7 +81,11 @@ class CommissionController {
     ModelFit fit =
         fit(trip, timed(trip, trip.form()))
             .orElseThrow(() -> new Refusal("Time a jug at one tap at least; nothing was changed"));
-    rigs.change(open, version, who, new Alteration.Fitted(fit.times()));
+    rigs.change(
+        open,
+        version,
+        who,
+        new Alteration.Fitted(r -> ModelFit.with(r, fit.losses().times(), fit.pump().times())));
     return "redirect:/rigs/" + id + "/build/commission#jugs";
   }
 
@@ -239,24 +243,33 @@ class CommissionController {
     }
     List<Question.Row> said = new ArrayList<>();
     fit(trip, timed)
-        .ifPresent(fit ->
-            said.add(
-                new Question.Row(
-                    "Losses of fittings, fitted",
-                    String.format(Locale.ROOT, "times %.2f", fit.times()),
-                    String.format(
-                        Locale.ROOT,
-                        "from %.2f to %.2f would do as well; flows are off by %.0f %% with it, %.0f"
-                            + " %% as described",
-                        fit.low(),
-                        fit.high(),
-                        100 * fit.off(),
-                        100 * fit.offBefore()))));
+        .ifPresent(fit -> {
+          said.add(factor("Losses of fittings, fitted", fit.losses()));
+          said.add(factor("Pumps' free flow, fitted", fit.pump()));
+          said.add(
+              new Question.Row(
+                  "Flows are off by",
+                  String.format(Locale.ROOT, "%.0f %%", 100 * fit.off()),
+                  String.format(
+                      Locale.ROOT,
+                      "%.0f %% as described; a jug tells 5 %%",
+                      100 * fit.offBefore())));
+        });
     return Question.Answer.tables(
         said,
         List.of(
             new Question.Table(
                 "Flow at each tap", List.of("tap", "the model", "timed", "so"), rows)));
+  }
+
+  private static Question.Row factor(String what, ModelFit.Factor factor) {
+    return new Question.Row(
+        what,
+        String.format(Locale.ROOT, "times %.2f", factor.times()),
+        factor.low() == factor.high()
+            ? "three taps or more tell it; until then it stays"
+            : String.format(
+                Locale.ROOT, "%.2f to %.2f would do as well", factor.low(), factor.high()));
   }
 
   private static String suggestion(double measured, double model) {

@@ -43,6 +43,9 @@ class EndsController {
   /** Chosen where nobody says anything. */
   private static final String USUAL = "";
 
+  /** More questions at once nobody answers. */
+  private static final int MOST_ASKED = 12;
+
   private final Descriptions rigs;
   private final Waterway waterway;
 
@@ -96,6 +99,13 @@ class EndsController {
                     .toList())
             .orElse(List.of()));
     model.addAttribute("usual", all.stream().filter(e -> e.portUsual() || e.endUsual()).count());
+    model.addAttribute(
+        "asked",
+        all.stream()
+            .filter(e -> e.isAsked(rig))
+            .map(e -> end(names, e))
+            .limit(MOST_ASKED)
+            .toList());
     model.addAttribute("sizes", sizes(units));
     return "build/ends";
   }

@@ -63,6 +63,16 @@ class BuildApiTest {
   }
 
   @Test
+  void timedJugsFitTheModel() throws IOException {
+    JsonNode fit = posted("/build/fit", "{\"flows\":{\"sink\":0.00007}}");
+    assertThat(fit.get("losses").get("times").asDouble()).isBetween(0.1, 8.1);
+    assertThat(fit.get("pump").get("times").asDouble()).isEqualTo(1);
+    assertThat(copy.change("POST", rig + "/build/fit", "{\"flows\":{\"pump\":1}}").statusCode())
+        .isEqualTo(422);
+    assertThat(copy.change("POST", rig + "/build/fit", "{}").body()).contains("timed flows");
+  }
+
+  @Test
   void whatIsBuiltComesOutInTheFileAndGoesInAgain() throws IOException {
     String file = copy.get(rig).body();
     assertThat(file).contains("\"built\"").contains("\"bulkhead\"").contains("\"shelf\"");

@@ -146,7 +146,7 @@ class BuildJourneyTest {
     COPY.visit("/rigs/marginalia/build/commission");
     page.locator("#take-fit").click();
     COPY.visit("/rigs/marginalia/rig");
-    assertThat(page.locator("main")).containsText("Fitted the losses");
+    assertThat(page.locator("main")).containsText("Fitted losses");
   }
 
   @Test

@@ -54,6 +54,41 @@ public record Ends(
         joint.flatMap(j -> j.line()).isEmpty());
   }
 
+  /**
+   * Tells whether it is worth a look: nobody said what the port of an appliance has, and that
+   * decides what to buy.
+   *
+   * @param rig the rig it is in
+   */
+  public boolean isAsked(Rig rig) {
+    return portUsual
+        && switch (rig.part(at.part()).kind()) {
+          case Kind.Tank _,
+              Kind.Pump _,
+              Kind.Macerator _,
+              Kind.Heater _,
+              Kind.Filter _,
+              Kind.Strainer _,
+              Kind.Regulator _,
+              Kind.Accumulator _,
+              Kind.HoseInlet _,
+              Kind.Fixture _ ->
+              true;
+          case Kind.Valve _,
+              Kind.GravityFiller _,
+              Kind.CheckValve _,
+              Kind.AirAdmittanceValve _,
+              Kind.Tee _,
+              Kind.Manifold _,
+              Kind.DrainTrap _,
+              Kind.LeakTray _,
+              Kind.OpenEnd _,
+              Kind.Plug _,
+              Kind.PortableContainer _ ->
+              false;
+        };
+  }
+
   /** Returns what the cut end of such a line is. */
   public static Form usualEnd(Line line) {
     return switch (line.material()) {

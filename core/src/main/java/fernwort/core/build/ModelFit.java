@@ -3,38 +3,53 @@ package fernwort.core.build;
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 
 /**
- * The losses of a rig's fittings, fitted to timed jugs: by how much all of them are to be
- * multiplied so that the flows of the model come nearest, by the least squares of the logarithms of
- * measured over modelled flow.
+ * What nobody measures of a rig, fitted to timed jugs: by how much the losses of all fittings are
+ * to be multiplied and, from three taps on, the free flow of its supply pumps, so that the flows of
+ * the model come nearest, by the least squares of the logarithms of measured over modelled flow. A
+ * grid of both is gone through; what would do as well within what a jug tells is the range of each.
  *
- * @param times by how much (1 leaves them as they are)
- * @param low as little as would still do
- * @param high as much as would still do
+ * @param losses by how much the losses of fittings
+ * @param pump by how much the pumps' free flow; 1 where too few taps tell
  * @param off how far the flows are off with it, root of the mean square of their logarithms
  * @param offBefore the same as described
  * @param flows flow of each fixture with it (m³/s)
  */
 public record ModelFit(
-    double times,
-    double low,
-    double high,
-    double off,
-    double offBefore,
-    Map<String, Double> flows) {
+    Factor losses, Factor pump, double off, double offBefore, Map<String, Double> flows) {
+
+  /**
+   * A factor with what would do as well.
+   *
+   * @param times by how much (1 leaves all as it is)
+   */
+  public record Factor(double times, double low, double high) {}
 
   /** Nobody times a jug better than this (share). */
   private static final double JUG = 0.05;
+
+  /** Fewer taps do not tell pump and losses apart. */
+  private static final int TAPS_FOR_PUMP = 3;
 
   private static final double LEAST = 0.125;
   private static final double MOST = 8;
   private static final int STEPS = 48;
   private static final double NOTHING = 1e-8;
+
+  private static final List<Double> PUMPS = List.of(0.7, 0.8, 0.9, 1.0, 1.1, 1.2, 1.3);
+  private static final List<Double> AS_DESCRIBED = List.of(1.0);
+
+  /** A point of the grid. */
+  private record Tried(double losses, double pump, double error) {}
 
   /**
    * Fits.
@@ -47,33 +62,60 @@ public record ModelFit(
     if (timed.isEmpty()) {
       throw new Refusal("Time a jug at one tap at least, then the model is held against it");
     }
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
-    double[] errors = new double[STEPS + 1];
-    int best = 0;
-    for (int i = 0; i <= STEPS; i++) {
-      errors[i] = error(plumbing, hydraulics.withFittings(times(i)), state, timed);
-      best = errors[i] < errors[best] ? i : best;
+    List<Tried> tried = new ArrayList<>();
+    for (double pump : timed.size() >= TAPS_FOR_PUMP ? PUMPS : AS_DESCRIBED) {
+      Plumbing pumped = pump == 1 ? plumbing : Plumbing.of(with(plumbing.rig(), 1, pump));
+      Hydraulics hydraulics = Hydraulics.of(pumped);
+      for (int i = 0; i <= STEPS; i++) {
+        double losses = LEAST * Math.pow(MOST / LEAST, (double) i / STEPS);
+        tried.add(
+            new Tried(
+                losses,
+                pump,
+                error(
+                    flows(pumped, hydraulics.withFittings(losses), state, timed),
+                    plumbing,
+                    timed)));
+      }
     }
-    double floor = JUG * JUG / timed.size();
-    int low = best;
-    int high = best;
-    while (low > 0 && errors[low - 1] <= errors[best] + floor) {
-      low--;
+    Tried best = tried.getFirst();
+    for (Tried one : tried) {
+      best = one.error() < best.error() ? one : best;
     }
-    while (high < STEPS && errors[high + 1] <= errors[best] + floor) {
-      high++;
-    }
+    double floor = best.error() + JUG * JUG / timed.size();
+    List<Tried> asGood = tried.stream().filter(t -> t.error() <= floor).toList();
+    Rig fitted = with(plumbing.rig(), best.losses(), best.pump());
+    Plumbing after = Plumbing.of(fitted);
+    Hydraulics before = Hydraulics.of(plumbing);
     return new ModelFit(
-        times(best),
-        times(low),
-        times(high),
-        Math.sqrt(errors[best]),
-        Math.sqrt(error(plumbing, hydraulics, state, timed)),
-        flows(plumbing, hydraulics.withFittings(times(best)), state, timed));
+        new Factor(
+            best.losses(),
+            asGood.stream().mapToDouble(Tried::losses).min().orElse(1),
+            asGood.stream().mapToDouble(Tried::losses).max().orElse(1)),
+        new Factor(
+            best.pump(),
+            asGood.stream().mapToDouble(Tried::pump).min().orElse(1),
+            asGood.stream().mapToDouble(Tried::pump).max().orElse(1)),
+        Math.sqrt(best.error()),
+        Math.sqrt(error(flows(plumbing, before, state, timed), plumbing, timed)),
+        flows(after, Hydraulics.of(after), state, timed));
   }
 
-  private static double times(int step) {
-    return LEAST * Math.pow(MOST / LEAST, (double) step / STEPS);
+  /** Returns a rig with the losses of all fittings and the free flow of supply pumps changed. */
+  public static Rig with(Rig rig, double losses, double pump) {
+    return new Rig(
+        rig.name(),
+        rig.note(),
+        rig.vehicle(),
+        rig.places(),
+        rig.parts().stream()
+            .map(p ->
+                p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.SUPPLY
+                    ? p.with(k.flowing(pump * k.freeFlow()))
+                    : p)
+            .toList(),
+        rig.lines().stream().map(l -> l.losing(losses * l.minorLoss())).toList(),
+        rig.built());
   }
 
   private static Map<String, Double> flows(
@@ -87,9 +129,9 @@ public record ModelFit(
   }
 
   private static double error(
-      Plumbing plumbing, Hydraulics hydraulics, State state, Map<String, Double> timed) {
+      Map<String, Double> flows, Plumbing plumbing, Map<String, Double> timed) {
     double squares = 0;
-    for (Map.Entry<String, Double> flow : flows(plumbing, hydraulics, state, timed).entrySet()) {
+    for (Map.Entry<String, Double> flow : flows.entrySet()) {
       double measured = timed.getOrDefault(flow.getKey(), 0.0);
       if (flow.getValue() < NOTHING || measured < NOTHING) {
         throw new Refusal(

@@ -42,6 +42,7 @@ import java.util.TreeMap;
  * @param empty tanks to empty before, with what would run out of each (m³)
  * @param joints the joints, in order
  * @param litres all that comes at them (m³)
+ * @param caps what to close the halves with, and how many of each
  * @param heed what to mind
  */
 public record TakeApart(
@@ -51,6 +52,7 @@ public record TakeApart(
     Map<String, Double> empty,
     List<Undo> joints,
     double litres,
+    Map<String, Integer> caps,
     List<Saying> heed) {
 
   /** Less is not worth a turn (m³). */
@@ -110,6 +112,7 @@ public record TakeApart(
     shut = List.copyOf(shut);
     empty = Map.copyOf(empty);
     joints = List.copyOf(joints);
+    caps = Map.copyOf(caps);
     heed = List.copyOf(heed);
   }
 
@@ -161,6 +164,7 @@ public record TakeApart(
           emptied(),
           undone,
           undone.stream().mapToDouble(Undo::comes).sum(),
+          caps(),
           heed());
     }
 
@@ -297,6 +301,21 @@ public record TakeApart(
         return "cemented: it is cut, and joined with a new socket";
       }
       return "its washer or tape";
+    }
+
+    /** Something over or into each half. */
+    private Map<String, Integer> caps() {
+      Map<String, Integer> caps = new TreeMap<>();
+      for (Ends ends : Ends.of(rig)) {
+        if (joints.contains(ends.at())) {
+          for (Connection.Form half : List.of(ends.port().form(), ends.end().form())) {
+            if (!(half instanceof Connection.Open)) {
+              caps.merge(Adapter.words(half), 1, Integer::sum);
+            }
+          }
+        }
+      }
+      return caps;
     }
 
     private Map<String, Double> emptied() {

@@ -107,23 +107,16 @@ public sealed interface Alteration {
     }
   }
 
-  /** The fittings of all lines lose so many times what they were said to. */
-  record Fitted(double times) implements Alteration {
+  /** What nobody measures is fitted to timed jugs: losses of fittings, free flow of pumps. */
+  record Fitted(UnaryOperator<Rig> fit) implements Alteration {
     @Override
     public Rig on(Rig rig) {
-      return new Rig(
-          rig.name(),
-          rig.note(),
-          rig.vehicle(),
-          rig.places(),
-          rig.parts(),
-          rig.lines().stream().map(l -> l.losing(times * l.minorLoss())).toList(),
-          rig.built());
+      return fit.apply(rig);
     }
 
     @Override
     public String words(Rig rig) {
-      return "Fitted the losses of fittings to timed jugs";
+      return "Fitted losses and pumps to timed jugs";
     }
   }
 

@@ -450,6 +450,11 @@ public sealed interface Kind {
       double selfPriming)
       implements Kind {
 
+    /** Returns this pump with another flow at no pressure (m³/s). */
+    public Pump flowing(double flow) {
+      return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming);
+    }
+
     /** What a pump is there for. */
     public enum Duty {
       SUPPLY,

@@ -54,10 +54,14 @@ class CommissionTest {
     }
     assertThat(timed).isNotEmpty();
     ModelFit fit = ModelFit.of(plumbing, state, timed);
-    assertThat(fit.times()).isCloseTo(2, within(0.2));
-    assertThat(fit.low()).isLessThanOrEqualTo(2);
-    assertThat(fit.high()).isGreaterThanOrEqualTo(1.9);
+    assertThat(fit.losses().times()).isCloseTo(2, within(0.2));
+    assertThat(fit.losses().low()).isLessThanOrEqualTo(2);
+    assertThat(fit.losses().high()).isGreaterThanOrEqualTo(1.9);
     assertThat(fit.off()).isLessThan(fit.offBefore());
+    assertThat(fit.pump().low()).isLessThanOrEqualTo(1);
+    assertThat(fit.pump().high()).isGreaterThanOrEqualTo(1);
+    assertThat(ModelFit.of(plumbing, state, Map.of(timed.keySet().iterator().next(), 1e-4)).pump())
+        .isEqualTo(new ModelFit.Factor(1, 1, 1));
     assertThatThrownBy(() -> ModelFit.of(plumbing, state, Map.of())).isInstanceOf(Refusal.class);
   }
 }

@@ -209,10 +209,12 @@ class BuyController {
                       "Buy",
                       "%s of %s"
                           .formatted(cutting.sticks().size(), trip.show(Measure.LENGTH, stock)),
-                      "%s in %s pieces; %s is left over%s"
+                      "%s in %s; %s is left over%s"
                           .formatted(
                               trip.show(Measure.LENGTH, list.length()),
-                              list.pieces().size(),
+                              list.pieces().size() == 1
+                                  ? "one piece"
+                                  : list.pieces().size() + " pieces",
                               trip.show(Measure.LENGTH, cutting.waste()),
                               cutting.exact() ? ", fewer do not do" : ""))),
               List.of(

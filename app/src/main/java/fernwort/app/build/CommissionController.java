@@ -57,7 +57,7 @@ class CommissionController {
     Trip trip = desk.trip(id, units);
     desk.show(trip, "kept", List.of(looks(trip), pressure(trip), jugs(trip)), model);
     model.addAttribute("version", trip.open().version());
-    model.addAttribute("fits", fit(trip, timed(trip, trip.form())).isPresent());
+    model.addAttribute("fits", !timed(trip, trip.form()).isEmpty());
     return "build/commission";
   }
 

@@ -1,6 +1,7 @@
 package fernwort.core.build;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
@@ -85,6 +86,69 @@ class AdaptersTest {
     assertThat(shelf.between(new Connection.HoseTail(0.012), new Connection.HoseEnd(0.012)))
         .hasValue(List.of());
     assertThat(shelf.between(new Connection.HoseTail(0.2), new Connection.HoseEnd(0.05))).isEmpty();
+  }
+
+  @Test
+  void matingGoesBothWaysAndEveryFormHasSomethingThatFits() {
+    List<Form> forms = Adapters.forms();
+    for (Form a : forms) {
+      boolean any = false;
+      for (Form b : forms) {
+        assertThat(Mating.mates(a, b)).as("%s and %s", a, b).isEqualTo(Mating.mates(b, a));
+        any |= !(b instanceof Connection.Open) && Mating.mates(a, b);
+      }
+      boolean glue =
+          a instanceof Connection.Socket s && !s.plastic().cements()
+              || a instanceof Connection.Spigot p && !p.plastic().cements();
+      // A tapered female thread wants a tapered male one, which is on the shelf; cement holds not.
+      assertThat(any || glue).as(a.toString()).isTrue();
+    }
+  }
+
+  @Test
+  void tailsTubesAndGrommetsFitWithinALittle() {
+    Form hose = new Connection.HoseEnd(0.01);
+    assertThat(Mating.mates(new Connection.HoseTail(0.0098), hose)).isTrue();
+    assertThat(Mating.mates(new Connection.HoseTail(0.0105), hose)).isTrue();
+    assertThat(Mating.mates(new Connection.HoseTail(0.0096), hose)).isFalse();
+    assertThat(Mating.mates(new Connection.HoseTail(0.0107), hose)).isFalse();
+    Form tube = new Connection.TubeEnd(0.015);
+    assertThat(Mating.mates(new Connection.TubeSocket(0.015, true), tube)).isTrue();
+    assertThat(Mating.mates(new Connection.TubeSocket(0.0155, false), tube)).isFalse();
+    assertThat(Mating.mates(new Connection.Grommet(0.015), tube)).isTrue();
+    assertThat(
+            Mating.mates(new Connection.Grommet(0.025), new Connection.Spigot(Plastic.PVC, 0.02)))
+        .isTrue();
+    assertThat(Mating.mates(new Connection.Grommet(0.02), new Connection.Spigot(Plastic.PVC, 0.02)))
+        .isFalse();
+    assertThat(Mating.mates(new Connection.Open(), hose)).isTrue();
+    assertThat(Mating.mates(hose, hose)).isFalse();
+    assertThat(
+            Mating.mates(
+                new Connection.Socket(Plastic.PVC, 0.02),
+                new Connection.Spigot(Plastic.PVC, 0.025)))
+        .isFalse();
+  }
+
+  @Test
+  void sizesAreThoseOfTheStandards() {
+    Sizes.ThreadSize half = Sizes.thread(Standard.BSP_TAPERED, "1/2").orElseThrow();
+    assertThat(half.outside()).isCloseTo(0.020955, within(1e-9));
+    assertThat(half.pitch()).isCloseTo(0.0254 / 14, within(1e-9));
+    assertThat(Sizes.thread(Standard.NPT, "1").orElseThrow().outside())
+        .isCloseTo(0.033401, within(1e-9));
+    assertThat(Sizes.thread(Standard.NPT, "9")).isEmpty();
+    assertThat(Sizes.threadFor(Standard.NPT, 0.018)).isEqualTo("3/4");
+    assertThat(Sizes.tubeFor(0.0125)).isEqualTo(0.015);
+    assertThat(Sizes.tubeBore(0.022)).isCloseTo(0.018, within(1e-12));
+    assertThat(Sizes.pipeFor(0.037)).isEqualTo(0.04);
+    assertThat(Sizes.pipeOutside(0.02)).isCloseTo(0.025, within(1e-12));
+    assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "3/4")).isCloseTo(0.036, within(1e-9));
+    assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-12));
+    assertThat(new Adapter(new Connection.HoseTail(0.01), new Connection.HoseEnd(0.01)).bore())
+        .isCloseTo(0.008, within(1e-12));
+    assertThat(Adapter.bore(new Connection.Thread(Standard.METRIC, "M22x1.5", Gender.MALE)))
+        .isEqualTo(0.013);
   }
 
   /** Chains joined at random, some of which lead nowhere. */

@@ -209,6 +209,54 @@ class DrillSheetTest {
     }
   }
 
+  private static FaceSheet top(Shape shape) {
+    Kind tank =
+        new Kind.Tank(
+            Contents.FRESH,
+            shape,
+            0.01,
+            List.of(Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.28)),
+            Fittings.stick(0.1, 0.1),
+            1e4,
+            -1e4);
+    Rig rig =
+        RigBuilder.named("Shape")
+            .vehicle(VAN)
+            .place("bed", "Bed", "reach in", 0, 0, 1)
+            .part("tank", "Tank", 1, 0, 0.7, tank)
+            .build();
+    DrillSheet sheet = sheet(rig, DrillSheet.Measured.NOTHING);
+    assertThat(sheet.flat()).isEqualTo(shape instanceof Shape.Box);
+    assertThat(sheet.steps()).hasSize(6);
+    return sheet.faces().getFirst();
+  }
+
+  @Test
+  void facesAreAsLargeAsTheBoxRoundTheTank() {
+    assertThat(top(new Shape.Box(0.8, 0.4, 0.3)).width()).isCloseTo(0.8, within(1e-9));
+    assertThat(top(new Shape.UprightCylinder(0.5, 0.3)).height()).isCloseTo(0.5, within(1e-9));
+    FaceSheet lying = top(new Shape.LyingCylinder(0.3, 0.9, false));
+    assertThat(lying.width()).isCloseTo(0.9, within(1e-9));
+    assertThat(lying.height()).isCloseTo(0.3, within(1e-9));
+    assertThat(top(new Shape.LyingCylinder(0.3, 0.9, true)).width()).isCloseTo(0.3, within(1e-9));
+    List<Shape.Corner> section =
+        List.of(
+            new Shape.Corner(0, 0),
+            new Shape.Corner(0.6, 0),
+            new Shape.Corner(0.5, 0.3),
+            new Shape.Corner(0, 0.3));
+    FaceSheet prism = top(new Shape.Prism(section, 0.35));
+    assertThat(prism.width()).isCloseTo(0.6, within(1e-9));
+    assertThat(prism.height()).isCloseTo(0.35, within(1e-9));
+    assertThat(
+            top(new Shape.Straddling(
+                    List.of(
+                        new Shape.Block(0, 0, 0, 0.4, 0.3, 0.3),
+                        new Shape.Block(0.3, 0, 0, 0.6, 0.3, 0.3))))
+                .width())
+        .isCloseTo(0.9, within(1e-9));
+  }
+
   @Test
   void holesThroughTheFloorNameWhatLiesThere() {
     Rig marginalia = DemoRig.all().getFirst().rig();

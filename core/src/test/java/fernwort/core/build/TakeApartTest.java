@@ -120,6 +120,56 @@ class TakeApartTest {
   }
 
   @Test
+  void whatToHoldUnderWhatToMindAndWhatToRenewIsSaidPartByPart() {
+    Rig van = SmallVan.rig();
+    State state = new State(van.atRest(), Map.of("tank", 0.05), fernwort.core.rig.Slope.LEVEL);
+    TakeApart plan = TakeApart.of(Plumbing.of(van), state, Set.of("tank", "pump", "tee"));
+    assertThat(plan.heed().toString())
+        .contains("Open a tap")
+        .contains("50 kg in it")
+        .contains("jack")
+        .contains("Pump: its fuse")
+        .doesNotContain("Tank: gloves");
+    assertThat(plan.wayRound()).hasSize(1);
+    assertThat(plan.caps())
+        .containsEntry("13 mm hose", 3)
+        .containsEntry("15 mm tube", 4)
+        .containsEntry("bulkhead with 1/2 BSP parallel thread, female", 2)
+        .containsEntry("push-fit for 15 mm tube", 3);
+    assertThat(plan.joints())
+        .allSatisfy(j ->
+            assertThat(j.seal())
+                .contains(j.line().bore() > 0.0125 ? "a clamp" : "the O-ring of the push-fit"));
+    // The tank's feed lies at its bottom: what is above it runs out, so it is emptied first.
+    assertThat(plan.empty().get("tank")).isBetween(0.03, 0.05);
+    TakeApart.Undo feed =
+        plan.joints().stream()
+            .filter(j -> j.at().equals(new PortRef("tank", "feed")))
+            .findFirst()
+            .orElseThrow();
+    assertThat(feed.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST);
+    assertThat(feed.place()).isEqualTo("under");
+    // From the highest joint down, the tags in that order.
+    List<Double> heights =
+        plan.joints().stream().map(j -> van.part(j.at().part()).at(j.at().port()).z()).toList();
+    assertThat(heights).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+  }
+
+  @Test
+  void catchesGoByLitres() {
+    Line line = SmallVan.rig().lines().getFirst();
+    PortRef at = line.from();
+    assertThat(new TakeApart.Undo(1, line, at, "p", 0, "").under())
+        .isEqualTo(TakeApart.Catch.NOTHING);
+    assertThat(new TakeApart.Undo(1, line, at, "p", 2e-4, "").under())
+        .isEqualTo(TakeApart.Catch.TOWEL);
+    assertThat(new TakeApart.Undo(1, line, at, "p", 5e-3, "").under())
+        .isEqualTo(TakeApart.Catch.BUCKET);
+    assertThat(new TakeApart.Undo(1, line, at, "p", 9e-3, "").under())
+        .isEqualTo(TakeApart.Catch.EMPTY_FIRST);
+  }
+
+  @Test
   void whatHasNoJointIsRefused() {
     DemoRig demo = DemoRig.all().getFirst();
     Plumbing plumbing = Plumbing.of(demo.rig());

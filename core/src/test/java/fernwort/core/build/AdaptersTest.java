@@ -148,7 +148,7 @@ class AdaptersTest {
     assertThat(new Adapter(new Connection.HoseTail(0.01), new Connection.HoseEnd(0.01)).bore())
         .isCloseTo(0.008, within(1e-12));
     assertThat(Adapter.bore(new Connection.Thread(Standard.METRIC, "M22x1.5", Gender.MALE)))
-        .isEqualTo(0.013);
+        .isCloseTo(0.013, within(1e-12));
   }
 
   /** Chains joined at random, some of which lead nowhere. */

@@ -7,7 +7,6 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Axle;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Kind;
@@ -17,7 +16,6 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.TankPort;
-import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,33 +26,12 @@ import org.junit.jupiter.api.Test;
 /** Where to drill, by hand and by folding. */
 class DrillSheetTest {
 
-  private static final Vehicle VAN =
-      new Vehicle(
-          Vehicle.Body.VAN,
-          -1,
-          4,
-          2,
-          0.6,
-          2.6,
-          0.2,
-          List.of(new Axle("rear", 0, 2000, 1200)),
-          Optional.empty());
-
   /** A box of 800 by 400 by 300 mm outside, walls of 10 mm. */
   private static Rig rig(TankPort... ports) {
-    Kind tank =
-        new Kind.Tank(
-            Contents.FRESH,
-            new Shape.Box(0.8, 0.4, 0.3),
-            0.01,
-            List.of(ports),
-            Fittings.stick(0.1, 0.1),
-            1e4,
-            -1e4);
     return RigBuilder.named("Box")
-        .vehicle(VAN)
+        .vehicle(SmallVan.VAN)
         .place("bed", "Bed", "reach in", 0, 0, 1)
-        .part("tank", "Tank", 1, 0, 0.7, tank)
+        .part("tank", "Tank", 1, 0, 0.7, SmallVan.tank(ports))
         .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
         .line("feed", "Feed", "tank." + ports[0].id() + " > tap.cold", 12, 1, Material.PEX, 1)
         .build();
@@ -221,7 +198,7 @@ class DrillSheetTest {
             -1e4);
     Rig rig =
         RigBuilder.named("Shape")
-            .vehicle(VAN)
+            .vehicle(SmallVan.VAN)
             .place("bed", "Bed", "reach in", 0, 0, 1)
             .part("tank", "Tank", 1, 0, 0.7, tank)
             .build();

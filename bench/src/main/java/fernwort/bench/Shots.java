@@ -71,7 +71,6 @@ public final class Shots {
           Shot.of("describe-phone", "/rigs/samphire/rig?part=tank").onPhone(),
           Shot.of("rehearse", "/rigs/marginalia/board").after(Shot.Act.REHEARSE),
           Shot.of("sizing", "/rigs/marginalia/sizing"),
-          Shot.of("sizing-pump", "/rigs/marginalia/sizing/pump"),
           Shot.of("build-drill", "/rigs/marginalia/build/drill"),
           Shot.of("build-apart", "/rigs/marginalia/build/apart?out=pump"),
           // It turns handles, so it comes last.

@@ -32,9 +32,9 @@ import java.util.TreeMap;
  * undoing with the litres that come at each, and how it goes together again.
  *
  * <p>The litres are run, not guessed: the joints are opened one after another in the rig as it
- * stands, by the same draining that tells what stays in winter. Of the handles one after another is
- * shut that keeps most back, until none keeps more; joints are undone from the highest down, so
- * that air comes in above what runs out below.
+ * stands, its highest tap open, by the same draining that tells what stays in winter. Of the
+ * handles one after another is shut that keeps most back, until none keeps more; joints are undone
+ * from the highest down, so that air comes in above what runs out below.
  *
  * @param out what comes out
  * @param off what is switched off or shut at its source first, with how it stands then
@@ -168,17 +168,38 @@ public record TakeApart(
           heed());
     }
 
-    /** Pumps and heaters off, taps shut, hoses off. */
+    /**
+     * Pumps and heaters off, taps shut, hoses off; then the highest tap is opened and stays open,
+     * so that no pressure is left and air comes in.
+     */
     private List<Turn> off() {
+      Map<String, String> turns = new TreeMap<>(rig.shutDown());
+      Optional<Part> tap = highestTap();
+      tap.ifPresent(t -> turns.remove(t.id()));
       List<Turn> off = new ArrayList<>();
-      for (Map.Entry<String, String> rest : new TreeMap<>(rig.shutDown()).entrySet()) {
-        if (!from.setting().of(rest.getKey()).equals(rest.getValue())) {
-          off.add(
-              new Turn(rig.part(rest.getKey()), rig.position(rest.getKey(), rest.getValue()), 0));
-          state = state.with(rest.getKey(), rest.getValue());
+      for (Map.Entry<String, String> turn : turns.entrySet()) {
+        if (!from.setting().of(turn.getKey()).equals(turn.getValue())) {
+          off.add(turn(turn.getKey(), turn.getValue()));
         }
       }
+      tap.ifPresent(t -> off.add(turn(t.id(), open(t))));
       return off;
+    }
+
+    private Turn turn(String part, String position) {
+      state = state.with(part, position);
+      return new Turn(rig.part(part), rig.position(part, position), 0);
+    }
+
+    private Optional<Part> highestTap() {
+      return rig.parts().stream()
+          .filter(p -> p.kind() instanceof Kind.Fixture && !out.contains(p))
+          .max(Comparator.comparingDouble(Part::height).thenComparing(Part::id));
+    }
+
+    private static String open(Part tap) {
+      Kind.Fixture fixture = (Kind.Fixture) tap.kind();
+      return fixture.use().mixes() ? Kind.Fixture.WARM.id() : fixture.cold().id();
     }
 
     /** One handle after another that keeps most back. */
@@ -233,10 +254,9 @@ public record TakeApart(
       return held(full) - held(Draining.of(opened, full));
     }
 
-    /** The rig's own water; what is undone has none of its own. */
+    /** The rig's own water as it stands before anything is undone: what runs out anyway has. */
     private Wintering full(State at) {
-      Wintering full = Filled.of(plumbing, at);
-      return new Wintering(at, Map.of(), full.wetness(), Map.of());
+      return Draining.of(plumbing, Filled.of(plumbing, at));
     }
 
     private double held(Wintering now) {
@@ -324,7 +344,7 @@ public record TakeApart(
       Map<String, Double> empty = new HashMap<>();
       rig.tanks()
           .forEach(t -> {
-            double runs = state.volume(t.id()) - drained.state().volume(t.id());
+            double runs = full.state().volume(t.id()) - drained.state().volume(t.id());
             if (runs > MUCH) {
               empty.put(t.id(), runs);
             }
@@ -334,9 +354,12 @@ public record TakeApart(
 
     private List<Saying> heed() {
       List<Saying> heed = new ArrayList<>();
-      heed.add(
-          Saying.words(
-              "Open a tap when everything is shut, until nothing more comes: then no joint spits."));
+      highestTap()
+          .ifPresent(t ->
+              heed.add(
+                  Saying.of(
+                      "{} stays open: no joint spits, and air comes in above what runs out",
+                      t.label())));
       for (Part part : out) {
         switch (part.kind()) {
           case Kind.Heater _ ->

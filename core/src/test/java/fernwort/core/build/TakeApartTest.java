@@ -52,7 +52,7 @@ class TakeApartTest {
       state = state.with(turn.part().id(), turn.to().id());
     }
     Plumbing plumbing = Plumbing.of(rig);
-    Wintering full = new Wintering(state, Map.of(), Filled.of(plumbing, state).wetness(), Map.of());
+    Wintering full = Draining.of(plumbing, Filled.of(plumbing, state));
     List<PortRef> joints = plan.joints().stream().map(TakeApart.Undo::at).toList();
     Wintering after = Draining.of(Plumbing.of(Undoing.open(rig, joints)), full);
     return held(rig, full) - held(rig, after);
@@ -125,7 +125,7 @@ class TakeApartTest {
     State state = new State(van.atRest(), Map.of("tank", 0.05), fernwort.core.rig.Slope.LEVEL);
     TakeApart plan = TakeApart.of(Plumbing.of(van), state, Set.of("tank", "pump", "tee"));
     assertThat(plan.heed().toString())
-        .contains("Open a tap")
+        .contains("Sink stays open")
         .contains("50 kg in it")
         .contains("jack")
         .contains("Pump: its fuse")

@@ -5,6 +5,7 @@ import fernwort.core.rig.Connection.Standard;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Support;
 import fernwort.core.rig.TankPort;
@@ -68,6 +69,7 @@ public final class BuyList {
   private static final int CLAMPS_EACH = 5;
 
   private final Rig rig;
+  private final Map<PortRef, Line> lines;
   private final Map<String, Made> items = new TreeMap<>();
 
   private static final class Made {
@@ -85,6 +87,7 @@ public final class BuyList {
 
   private BuyList(Rig rig) {
     this.rig = rig;
+    lines = rig.linesByPort();
   }
 
   /** Returns the list, shop by shop. */
@@ -103,7 +106,7 @@ public final class BuyList {
         case Kind.Tank tank -> {
           add(Shop.WATER_ON_BOARD, "Tank: " + part.label(), place(part), 1, false);
           tank.tankPorts().stream()
-              .filter(p -> rig.linesByPort().get(part.port(p.id())) == null)
+              .filter(p -> lines.get(part.port(p.id())) == null)
               .filter(p -> p.use() != TankPort.Use.GAUGE)
               .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
         }
@@ -171,7 +174,7 @@ public final class BuyList {
   /** The bore of the first line that is on it. */
   private String size(Part part) {
     return part.kind().ports().stream()
-        .map(p -> rig.linesByPort().get(part.port(p)))
+        .map(p -> lines.get(part.port(p)))
         .filter(l -> l != null)
         .findFirst()
         .map(l -> Adapter.words(Ends.usualEnd(l)))

@@ -1,6 +1,7 @@
 package fernwort.core.build;
 
 import fernwort.core.bench.NarrowFitting;
+import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.rig.Line;
@@ -60,6 +61,7 @@ public record Narrow(PortRef at, Line line, double bore, double without, double 
     Flows clear = hydraulics.solve(state);
     List<Narrow> found = new ArrayList<>();
     for (Ends end : ends) {
+      Effort.look();
       double bore = bore(end);
       double without = Math.abs(clear.line(end.line().id()));
       if (bore < LEAST * end.line().bore() && without > NOTHING) {

@@ -3,6 +3,7 @@ package fernwort.core.build;
 import fernwort.core.cold.Draining;
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Wintering;
+import fernwort.core.effort.Effort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Connection;
@@ -214,6 +215,7 @@ public record TakeApart(
       for (int round = 0; round < MOST_SHUT && loses > WORTH; round++) {
         Optional<Turn> best = Optional.empty();
         for (Part part : rig.handles().toList()) {
+          Effort.look();
           if (part.kind() instanceof Kind.Valve valve && !coming.contains(part.id())) {
             for (Position position : valve.positions()) {
               double kept =

@@ -1,6 +1,5 @@
 package fernwort.core.build;
 
-import fernwort.core.bench.NarrowFitting;
 import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
@@ -45,11 +44,6 @@ public record Narrow(PortRef at, Line line, double bore, double without, double 
     double squared = Math.pow(fitting / line, 2);
     double open = 1 - squared;
     return fitting >= line ? 0 : (open / 2 + open * open) / (squared * squared);
-  }
-
-  /** Returns the pressure that one takes at a flow (Pa), as the Bench reckons it. */
-  static double takes(double fitting, double line, double flow) {
-    return NarrowFitting.of(line, fitting, flow, 1).takes();
   }
 
   /**

@@ -152,6 +152,58 @@ class AssemblyCheckTest {
     return way.drive().kind() != fernwort.core.ways.DrivenBy.Kind.FALL;
   }
 
+  private static byte[] look(Rig rig, Setting setting) {
+    Plumbing plumbing = Plumbing.of(rig);
+    return new PressedWater(plumbing, setting, AssemblyCheck.outlets(plumbing))
+        .look(across(plumbing));
+  }
+
+  @Test
+  void aPumpPressesWhatItDrawsAndNothingWhereItDrawsNothing() {
+    // Outlets in the order of the parts: feed, vent, spare of the tank; the vent's end; sink,
+    // rinse.
+    Rig van = SmallVan.rig();
+    Setting rest = van.atRest();
+    assertThat(new PressedWater(Plumbing.of(van), rest, new int[0]).isDriven()).isFalse();
+    assertThat(look(van, rest)).containsOnly(PressedWater.NOTHING);
+    Setting on = rest.with("pump", Kind.ON);
+    assertThat(new PressedWater(Plumbing.of(van), on, new int[0]).isDriven()).isTrue();
+    assertThat(look(van, on))
+        .containsExactly(
+            PressedWater.NOTHING,
+            PressedWater.NOTHING,
+            PressedWater.NOTHING,
+            PressedWater.NOTHING,
+            PressedWater.COLD,
+            PressedWater.COLD);
+    // The pump on the vent draws nothing; turned round it draws nothing either.
+    Rig vent = swapped(van, new PortRef("tank", "feed"), new PortRef("vent-end", "in"));
+    assertThat(look(vent, on)).containsOnly(PressedWater.NOTHING);
+    Rig turned = swapped(van, new PortRef("pump", "in"), new PortRef("pump", "out"));
+    assertThat(look(turned, on)).containsOnly(PressedWater.NOTHING);
+  }
+
+  @Test
+  void twoTrialsAreNeededWhereOneLookTellsNotAll() {
+    Rig van = SmallVan.rig();
+    Plumbing plumbing = Plumbing.of(van);
+    AssemblyCheck check =
+        AssemblyCheck.of(Plans.of(plumbing), Undoing.joints(van, List.of("pump", "tee")));
+    // Five ends: ten mistakes. Two ends of the tee on each other change nothing that runs.
+    assertThat(check.mistakes()).isEqualTo(10);
+    assertThat(check.fewest()).isTrue();
+    assertThat(check.steps()).hasSize(1);
+    assertThat(check.unseen().size() + told(check)).isEqualTo(10);
+  }
+
+  private static int told(AssemblyCheck check) {
+    return check.steps().stream()
+        .flatMap(s -> s.looks().stream())
+        .flatMap(l -> l.wrong().stream())
+        .mapToInt(w -> w.means().size())
+        .sum();
+  }
+
   @Test
   void everyMistakeThatShowsAnywhereShowsInTheChosenTrials() {
     for (DemoRig demo : DemoRig.all().subList(0, 2)) {

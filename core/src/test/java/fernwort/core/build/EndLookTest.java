@@ -22,6 +22,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -139,22 +140,95 @@ class EndLookTest {
     // From 12 mm to 8 mm: β² = 0.444, (0.556/2 + 0.556²)/0.1975 = 2.97 on the line's speed.
     assertThat(Narrow.loss(0.008, 0.012)).isCloseTo(2.97, within(0.01));
     assertThat(Narrow.loss(0.012, 0.012)).isZero();
-    Plumbing plumbing = Plumbing.of(MARGINALIA.rig());
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
-    State running =
-        MARGINALIA
-            .state()
-            .with("pump", Kind.ON)
+    // As on the Bench: ½(1 − β²) + (1 − β²)² on the speed inside, for the same flow.
+    double flow = 1e-4;
+    double inside = flow / (Math.PI / 4 * 0.008 * 0.008);
+    double line = flow / (Math.PI / 4 * 0.012 * 0.012);
+    double open = 1 - 0.008 * 0.008 / (0.012 * 0.012);
+    assertThat(Narrow.loss(0.008, 0.012) * line * line)
+        .isCloseTo((open / 2 + open * open) * inside * inside, within(1e-9));
+    // A tail for 5 mm where the delivery of 12 mm leaves the pump: 4 mm inside.
+    PortRef out = new PortRef("pump", "out");
+    Rig van =
+        SmallVan.rig()
             .with(
-                MARGINALIA.rig().parts().stream()
-                    .filter(p -> p.kind() instanceof Kind.Fixture)
-                    .findFirst()
-                    .orElseThrow()
-                    .id(),
-                "cold");
-    for (Narrow narrow : Narrow.of(hydraulics, Ends.of(MARGINALIA.rig()), running)) {
-      assertThat(narrow.costs()).isPositive();
-      assertThat(narrow.bore()).isLessThan(narrow.line().bore());
-    }
+                new Built(
+                    List.of(
+                        new Joint(
+                            out,
+                            Optional.of(new Connection(new Connection.HoseTail(0.005))),
+                            Optional.empty())),
+                    List.of()));
+    Hydraulics hydraulics = Hydraulics.of(Plumbing.of(van));
+    State running =
+        new State(van.atRest(), Map.of("tank", 0.06), fernwort.core.rig.Slope.LEVEL)
+            .with("pump", Kind.ON)
+            .with("sink", "open");
+    List<Narrow> narrow = Narrow.of(hydraulics, Ends.of(van), running);
+    Narrow worst = narrow.getFirst();
+    assertThat(worst.at()).isEqualTo(out);
+    assertThat(worst.bore()).isCloseTo(0.004, within(1e-9));
+    double clear = hydraulics.solve(running).fixture("sink");
+    double with =
+        hydraulics
+            .losing(Map.of("delivery", Narrow.loss(0.004, 0.012)))
+            .solve(running)
+            .fixture("sink");
+    assertThat(worst.without()).isCloseTo(clear, within(1e-9));
+    assertThat(worst.with()).isCloseTo(with, within(1e-9));
+    assertThat(worst.costs()).isCloseTo(clear - with, within(1e-9)).isPositive();
+    assertThat(narrow)
+        .isSortedAccordingTo(java.util.Comparator.comparingDouble(Narrow::costs).reversed());
+    // With the pump off nothing runs, and nothing is told.
+    assertThat(Narrow.of(hydraulics, Ends.of(van), running.with("pump", "off"))).isEmpty();
+  }
+
+  @Test
+  void whereNoChainIsKnownItIsSaid() {
+    Rig van =
+        SmallVan.rig()
+            .with(
+                new Built(
+                    List.of(
+                        new Joint(
+                            new PortRef("pump", "out"),
+                            Optional.of(new Connection(new Connection.HoseTail(0.2))),
+                            Optional.empty())),
+                    List.of()));
+    assertThat(EndLook.of(van))
+        .extracting(EndFinding::code)
+        .containsExactly(EndFinding.Code.NO_CHAIN);
+    assertThat(EndLook.of(van).getFirst().what().toString())
+        .contains("200 mm")
+        .contains("15 mm tube");
+  }
+
+  @Test
+  void aReliefTubeIsFollowedThroughTeesToWhatShutsIt() {
+    assertThat(EndLook.of(relieved(new Kind.OpenEnd(Kind.OpenEnd.Role.OVERFLOW)))).isEmpty();
+    assertThat(EndLook.of(relieved(new Kind.OpenEnd(Kind.OpenEnd.Role.DUMP))))
+        .extracting(EndFinding::code)
+        .containsExactly(EndFinding.Code.RELIEF_SHUT);
+    assertThat(EndLook.of(relieved(new Kind.Plug(true))).getFirst().what().toString())
+        .contains("Far end");
+    // A check valve that opens for a little is no relief.
+    assertThat(EndLook.isRelief(SmallVan.rig().part("pump"))).isFalse();
+  }
+
+  /** The rinse's branch ends in a relief valve whose tube passes a tee. */
+  private static Rig relieved(Kind end) {
+    return fernwort.core.rig.RigBuilder.named("Relief")
+        .vehicle(SmallVan.VAN)
+        .place("box", "Box", "open", 1, 0, 1)
+        .part("inlet", "Inlet", 1, 0, 1, fernwort.core.describe.Fittings.inlet(3))
+        .part("relief", "Relief", 1.2, 0, 1, new Kind.CheckValve(3.5e5))
+        .part("tee", "Tee", 1.4, 0, 1, new Kind.Tee())
+        .part("near", "Near end", 1.5, 0, 0.9, new Kind.OpenEnd(Kind.OpenEnd.Role.DRAIN))
+        .part("far", "Far end", 1.6, 0, 0.8, end)
+        .line("a", "A", "inlet.out > relief.in", 12, 0.3, Line.Material.PEX, 1)
+        .line("b", "B", "relief.out > tee.a", 12, 0.3, Line.Material.PEX, 1)
+        .line("c", "C", "tee.b > near.in", 12, 0.3, Line.Material.PEX, 1)
+        .line("d", "D", "tee.c > far.in", 12, 0.3, Line.Material.PEX, 1)
+        .build();
   }
 }

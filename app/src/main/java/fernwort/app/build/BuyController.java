@@ -13,7 +13,9 @@ import fernwort.core.build.CutList;
 import fernwort.core.build.Cutting;
 import fernwort.core.build.DrillSheet;
 import fernwort.core.rig.Part;
+import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
@@ -246,8 +248,8 @@ class BuyController {
             row.price(),
             row.box() ? "yes" : "no");
       }
-    } catch (java.io.IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     return csv(id + "-buy.csv", out.toString());
   }
@@ -264,8 +266,8 @@ class BuyController {
               list.sort(), piece.mark(), String.format(Locale.ROOT, "%.3f", piece.length()));
         }
       }
-    } catch (java.io.IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     return csv(id + "-cut.csv", out.toString());
   }

@@ -9,6 +9,7 @@ import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Shape;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -98,7 +99,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
   /** The smallest box round the inside of a tank. */
   private static Point inner(Kind.Tank tank, TankRoom room) {
     double wall = 2 * tank.wall();
-    double height = room.highest(fernwort.core.rig.Slope.LEVEL);
+    double height = room.highest(Slope.LEVEL);
     return switch (tank.shape()) {
       case Shape.Box b -> new Point(b.length() - wall, b.width() - wall, b.height() - wall);
       case Shape.UprightCylinder c -> new Point(c.diameter() - wall, c.diameter() - wall, height);
@@ -124,7 +125,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
 
   /** As broad as a box of its volume. */
   private static double breadth(Shape.DepthTable table, TankRoom room) {
-    double height = room.highest(fernwort.core.rig.Slope.LEVEL);
+    double height = room.highest(Slope.LEVEL);
     return room.capacity() / Math.max(1e-6, table.length() * height);
   }
 

@@ -1,6 +1,7 @@
 package fernwort.core.build;
 
 import fernwort.core.rig.Face;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
@@ -39,10 +40,7 @@ public record FaceSheet(
         height,
         left,
         below,
-        holes.stream()
-            .map(move)
-            .sorted(java.util.Comparator.comparingDouble(Hole::across))
-            .toList());
+        holes.stream().map(move).sorted(Comparator.comparingDouble(Hole::across)).toList());
   }
 
   private static String opposite(String edge) {

@@ -7,6 +7,7 @@ import fernwort.core.effort.Effort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Connection;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -24,6 +25,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -290,7 +292,7 @@ public record TakeApart(
         undone.add(
             new Undo(
                 undone.size() + 1,
-                java.util.Objects.requireNonNull(lines.get(joint)),
+                Objects.requireNonNull(lines.get(joint)),
                 joint,
                 rig.part(joint.part()).place(),
                 Math.max(0, held(now) - held(next)),
@@ -380,7 +382,7 @@ public record TakeApart(
                         + " vehicle on a jack alone.",
                     part.label(),
                     Amount.mass(1000 * left)));
-            if (tank.contents() == fernwort.core.rig.Contents.GRAY) {
+            if (tank.contents() == Contents.GRAY) {
               heed.add(Saying.of("{}: gloves, and wash after", part.label()));
             }
           }

@@ -73,12 +73,15 @@ final class Fronts {
     Map<String, Double> fixtures = new HashMap<>(full.fixtures());
     Map<String, Double> ends = new HashMap<>(full.ends());
     Map<String, Double> tanks = new HashMap<>(full.tanks());
+    Map<String, Double> supplies = new HashMap<>(full.supplies());
     new Passing(full)
         .lost()
         .forEach((part, q) -> {
           fixtures.computeIfPresent(part, (id, all) -> Math.max(0, all - q));
           ends.computeIfPresent(part, (id, all) -> Math.max(0, all - q));
           tanks.computeIfPresent(part, (id, all) -> all - q);
+          // What runs out by an inlet is a supply below nothing.
+          supplies.computeIfPresent(part, (id, all) -> all < 0 ? Math.min(0, all + q) : all);
         });
     return new Flows(
         full.lines(),
@@ -86,7 +89,7 @@ final class Fronts {
         fixtures,
         ends,
         tanks,
-        full.supplies(),
+        supplies,
         full.pumps(),
         full.airAt(),
         full.runningFull(),

@@ -19,7 +19,6 @@ import fernwort.core.build.Hanging;
 import fernwort.core.build.ModelFit;
 import fernwort.core.build.TakeApart;
 import fernwort.core.describe.TankResize;
-import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -51,9 +50,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping(value = "/api/v1/rigs/{id}/build", produces = MediaType.APPLICATION_JSON_VALUE)
 class BuildApiController {
-
-  /** A tank of plastic weighs about so much of what it holds. */
-  private static final double OWN = 0.06;
 
   private final Descriptions rigs;
   private final States states;
@@ -136,7 +132,7 @@ class BuildApiController {
     Part part = tank(open, tank);
     TankRoom room = open.plumbing().room(tank);
     return Hanging.of(
-        (1 + OWN) * room.capacity() * Water.DENSITY,
+        Hanging.fullMass(room),
         room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL).x(),
         TankResize.width((Kind.Tank) part.kind()),
         open.rig().built().supports(tank),

@@ -276,13 +276,13 @@ class CommissionController {
     if (measured <= 0) {
       return "not timed yet";
     }
-    double share = measured / Math.max(1e-9, model);
-    if (share < 0.5) {
-      return "△ something is nearly shut: a kink, a cap left in, an aerator full of chips";
-    }
-    if (share < 0.8) {
-      return "less: look at the strainer, the filter, the voltage at the pump";
-    }
-    return share > 1.25 ? "more than described: pump or tap are larger" : "as expected";
+    return switch (JugAgainstModel.verdict(measured, model)) {
+      case NOTHING_EXPECTED -> "nothing should come here: look at the handles first";
+      case NEARLY_SHUT ->
+          "△ something is nearly shut: a kink, a cap left in, an aerator full of chips";
+      case LESS -> "less: look at the strainer, the filter, the voltage at the pump";
+      case AS_EXPECTED -> "as expected";
+      case MORE -> "more than described: pump or tap are larger";
+    };
   }
 }

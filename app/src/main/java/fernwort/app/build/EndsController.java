@@ -98,7 +98,7 @@ class EndsController {
                     .map(n -> narrow(names, n, units))
                     .toList())
             .orElse(List.of()));
-    model.addAttribute("usual", all.stream().filter(e -> e.portUsual() || e.endUsual()).count());
+    model.addAttribute("usual", all.stream().filter(Ends::portUsual).count());
     model.addAttribute(
         "asked",
         all.stream()
@@ -118,7 +118,7 @@ class EndsController {
         names.at(ends.at()),
         Adapter.words(ends.port().form()),
         Adapter.words(ends.end().form()),
-        ends.portUsual() || ends.endUsual(),
+        ends.portUsual(),
         chain
             .map(c -> c.isEmpty() ? "" : EndLook.words(c))
             .orElse("no chain of adapters is known"));

@@ -14,7 +14,6 @@ import fernwort.core.build.Clearance;
 import fernwort.core.build.Hanging;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.TankResize;
-import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -41,9 +40,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @RequestMapping("/rigs/{id}/build/hang")
 class HangController {
-
-  /** A tank of plastic weighs about so much of what it holds (our estimate). */
-  private static final double OWN = 0.06;
 
   /** A bolt M8 of 8.8 in good steel, a tenth of what breaks it, in thin sheet (N; our default). */
   private static final double PULL = 2000;
@@ -127,14 +123,15 @@ class HangController {
   private static Asked asked(Trip trip, Form form, Part tank) {
     TankRoom room = trip.plumbing().room(tank.id());
     String id = tank.id();
-    double full = room.capacity() * Water.DENSITY;
     double mass =
         form.amount(
             "hang-mass-" + id,
             "Tank and water, full",
             Measure.MASS,
-            (1 + OWN) * full,
-            "Water to the brim and " + Math.round(100 * OWN) + " % for the tank, an estimate.");
+            Hanging.fullMass(room),
+            "Water to the brim and "
+                + Math.round(100 * Hanging.OWN)
+                + " % for the tank, an estimate.");
     double centre =
         form.amount(
             "hang-centre-" + id,

@@ -55,7 +55,8 @@ public record JugAgainstModel(
     return timed.flow() / Math.max(expected, NOTHING);
   }
 
-  private static Verdict verdict(double timed, double expected) {
+  /** Returns what a timed flow points at where another is expected (m³/s). */
+  public static Verdict verdict(double timed, double expected) {
     if (expected < NOTHING) {
       return Verdict.NOTHING_EXPECTED;
     }

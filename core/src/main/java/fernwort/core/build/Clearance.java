@@ -24,9 +24,4 @@ public record Clearance(double lowest, double spare, double above) {
     double lowest = bottom - under - sinks;
     return new Clearance(lowest, lowest - vehicle.clearance(), vehicle.floor() - top);
   }
-
-  /** Tells whether it hangs under the floor at all. */
-  public boolean hangs() {
-    return above > -0.3 && above < 1;
-  }
 }

@@ -26,7 +26,6 @@ public record EndFinding(Code code, PortRef at, String line, Saying what, Saying
     TWO_PLASTICS,
     BRASS,
     SEALED_TWICE,
-    NARROW,
     NO_CHAIN,
     RELIEF_SHUT,
     OTHER

@@ -106,7 +106,6 @@ public final class EndLook {
           OTHER,
           BRASS,
           SEALED_TWICE,
-          NARROW,
           NO_CHAIN,
           RELIEF_SHUT ->
           add(
@@ -131,7 +130,6 @@ public final class EndLook {
           TWO_PLASTICS,
           BRASS,
           SEALED_TWICE,
-          NARROW,
           NO_CHAIN,
           RELIEF_SHUT ->
           "";

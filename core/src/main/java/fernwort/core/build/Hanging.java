@@ -1,7 +1,9 @@
 package fernwort.core.build;
 
+import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Support;
 import fernwort.core.say.Refusal;
+import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,6 +26,9 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
 
   /** Standard gravity (m/s²). */
   public static final double GRAVITY = 9.80665;
+
+  /** A tank of plastic weighs about so much of what it holds (our estimate). */
+  public static final double OWN = 0.06;
 
   /** Nearer than this supports stand at one place (m). */
   private static final double ONE_PLACE = 1e-6;
@@ -127,6 +132,11 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
               Math.max(0, slack) * moving.down() / (support.width() * breadth)));
     }
     return new Hanging(weight, centre, moving, loads);
+  }
+
+  /** Returns what a tank weighs filled to the brim (kg), itself with it. */
+  public static double fullMass(TankRoom room) {
+    return (1 + OWN) * room.capacity() * Water.DENSITY;
   }
 
   private static double share(double load, double bears) {

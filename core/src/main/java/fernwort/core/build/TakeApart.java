@@ -64,6 +64,9 @@ public record TakeApart(
   /** More than this is emptied before, and not caught (m³). */
   private static final double MUCH = 1e-3;
 
+  /** Less is a rounding (m³). */
+  private static final double NOTHING = 1e-6;
+
   private static final int MOST_SHUT = 6;
   private static final int MOST_JOINTS = 80;
 
@@ -211,6 +214,7 @@ public record TakeApart(
       Rig apart = Undoing.open(rig, joints);
       Plumbing opened = Plumbing.of(apart);
       double loses = loses(opened, state);
+      double held = held(full(state));
       // A shut vent keeps water back only until the first bubble.
       Set<String> coming = new HashSet<>(breathing());
       out.forEach(p -> coming.add(p.id()));
@@ -220,10 +224,10 @@ public record TakeApart(
           Effort.look();
           if (part.kind() instanceof Kind.Valve valve && !coming.contains(part.id())) {
             for (Position position : valve.positions()) {
-              double kept =
-                  position.id().equals(state.setting().of(part.id()))
-                      ? 0
-                      : loses - loses(opened, state.with(part.id(), position.id()));
+              State turned = state.with(part.id(), position.id());
+              // What a turn lets out by itself, by a drain it opens, is not kept back.
+              boolean holds = held(full(turned)) > held - NOTHING;
+              double kept = holds ? loses - loses(opened, turned) : 0;
               if (kept > WORTH && kept > best.map(Turn::keeps).orElse(0.0)) {
                 best = Optional.of(new Turn(part, position, kept));
               }

@@ -100,6 +100,6 @@ class HangingTest {
         Clearance.of(vehicle, vehicle.clearance() + 0.1, vehicle.floor() - 0.03, 0.02, 0.04);
     assertThat(clearance.spare()).isCloseTo(0.04, within(1e-12));
     assertThat(clearance.above()).isCloseTo(0.03, within(1e-12));
-    assertThat(clearance.hangs()).isTrue();
+    assertThat(clearance.lowest()).isCloseTo(vehicle.clearance() + 0.04, within(1e-12));
   }
 }

@@ -73,6 +73,18 @@ class TakeApartTest {
       assertThat(turn.part().id()).isNotEqualTo(part.id());
     }
     plan.empty().values().forEach(v -> assertThat(v).isPositive());
+    // Turning those handles lets nothing out by itself.
+    State off = state;
+    for (TakeApart.Turn turn : plan.off()) {
+      off = off.with(turn.part().id(), turn.to().id());
+    }
+    State shut = off;
+    for (TakeApart.Turn turn : plan.shut()) {
+      shut = shut.with(turn.part().id(), turn.to().id());
+    }
+    assertThat(held(rig, Draining.of(plumbing, Filled.of(plumbing, shut))))
+        .as(rig.name() + " " + part.id())
+        .isGreaterThan(held(rig, Draining.of(plumbing, Filled.of(plumbing, off))) - 1e-5);
   }
 
   @Test

@@ -83,7 +83,7 @@ class DrillController {
 
     /** Returns the size of letters that can be read in the drawing. */
     public double letters() {
-      return Math.max(width, height) / 30;
+      return Math.max(width, height) / 24;
     }
   }
 

@@ -143,8 +143,9 @@ class HangController {
     Hanging.Moving moving =
         new Hanging.Moving(
             form.number("hang-down-" + id, "On a bump, times its weight", usual.down(), "g", ""),
-            form.number("hang-along-" + id, "Braking", usual.along(), "g", ""),
-            form.number("hang-across-" + id, "In a bend", usual.across(), "g", ""));
+            form.number("hang-along-" + id, "Braking, times its weight", usual.along(), "g", ""),
+            form.number(
+                "hang-across-" + id, "In a bend, times its weight", usual.across(), "g", ""));
     double under =
         form.amount(
             "hang-under-" + id, "What carries it below its bottom", Measure.LENGTH, 0.01, "");
@@ -311,7 +312,7 @@ class HangController {
   /** A strap alone dents a flat wall; a board spreads it. */
   private static Optional<Question.Row> pressed(Trip trip, Kind.Tank tank, Hanging hung) {
     return hung.loads().stream()
-        .filter(l -> presses(l.support()) && l.pressure() > tank.highestPressure())
+        .filter(l -> !l.support().type().isUnder() && l.pressure() > tank.highestPressure())
         .max(Comparator.comparingDouble(Hanging.Load::pressure))
         .map(l ->
             new Question.Row(
@@ -323,13 +324,6 @@ class HangController {
                         trip.show(
                             Measure.LENGTH,
                             l.support().width() * l.pressure() / tank.highestPressure()))));
-  }
-
-  private static boolean presses(Support support) {
-    return switch (support.type()) {
-      case STRAP, RAIL, BRACKET -> true;
-      case SHELF, BOX -> false;
-    };
   }
 
   private static List<Question.Row> clearance(Trip trip, Part tank, Asked asked) {
@@ -358,7 +352,7 @@ class HangController {
   }
 
   private static String pressure(Trip trip, Kind.Tank tank, Hanging.Load load) {
-    if (!presses(load.support())) {
+    if (load.support().type().isUnder()) {
       return "spread";
     }
     String shown = trip.show(Measure.PRESSURE, load.pressure());

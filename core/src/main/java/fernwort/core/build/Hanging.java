@@ -179,9 +179,12 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
     return centre < first || centre > last;
   }
 
-  /** Tells whether one support that goes slack lets the tank fall: with one or two it does. */
+  /**
+   * Tells whether one support that goes slack lets the tank fall: with one or two it does, unless
+   * it stands on something.
+   */
   public boolean fallsWithoutOne() {
-    return loads.size() < 3;
+    return loads.size() < 3 && loads.stream().noneMatch(l -> l.support().type().isUnder());
   }
 
   /** Returns how far all would have to move together to bear evenly (m, forward). */

@@ -20,6 +20,11 @@ public record Support(
     RAIL,
     BRACKET,
     SHELF,
-    BOX
+    BOX;
+
+    /** Tells whether the tank stands on it, spread out: it neither goes slack nor dents a wall. */
+    public boolean isUnder() {
+      return this == SHELF || this == BOX;
+    }
   }
 }

@@ -43,6 +43,8 @@ class HangingTest {
     // 1307.6 N on 0.05 m by 0.4 m: 65.4 kPa.
     assertThat(hung.loads().getFirst().pressure()).isCloseTo(65_378, within(1.0));
     assertThat(hung.fallsWithoutOne()).isTrue();
+    Support shelf = new Support("tank", Type.SHELF, 0.5, 0.5, 4, 2000, 1500);
+    assertThat(hung(100, 0.5, shelf).fallsWithoutOne()).isFalse();
     assertThat(hung.moveToCentre()).isCloseTo(-0.1, within(1e-12));
   }
 

@@ -281,7 +281,16 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
           case Kind.GravityFiller filler -> port.equals("mouth") ? "jug" : "tank";
           case Kind.Fixture fixture -> port.equals("waste") ? "trap" : "valve";
           case Kind.DrainTrap trap -> "gray-tank";
-          default -> "valve";
+          case Kind.HoseInlet _,
+              Kind.OpenEnd _,
+              Kind.Valve _,
+              Kind.Pump _,
+              Kind.Heater _,
+              Kind.PortableContainer _,
+              Kind.Macerator _,
+              Kind.Plug _,
+              Kind.Fitting _ ->
+              "valve";
         });
   }
 
@@ -308,7 +317,15 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
       case Kind.Manifold k -> Optional.of(new Through("in", "1"));
       case Kind.Heater k -> Optional.of(new Through("cold", "hot"));
       case Kind.GravityFiller k -> Optional.empty();
-      default ->
+      case Kind.HoseInlet _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Pump _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
           kind.ports().equals(Kind.IN_OUT)
               ? Optional.of(new Through("in", "out"))
               : Optional.empty();
@@ -325,7 +342,16 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
     return switch (kind) {
       case Kind.GravityFiller k -> "out";
       case Kind.Tank k -> air ? "vent" : fromIt ? "feed" : "fill";
-      default ->
+      case Kind.HoseInlet _,
+          Kind.OpenEnd _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
           through().map(t -> fromIt ? t.out() : t.in()).orElseGet(() -> kind.ports().getFirst());
     };
   }

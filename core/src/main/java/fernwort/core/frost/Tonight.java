@@ -44,7 +44,8 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
    * @param outside the air's temperature outside
    * @param inside the temperature inside (K)
    * @param wind speed (m/s)
-   * @param start temperature of the water at the start (K); as warm as its place at most
+   * @param start temperature of the water at the start (K); as warm as its place and what heats it
+   *     make it at most
    * @param doorsOpen whether cupboard doors stand open, so that inside places come near the inside
    * @param moreInsulation put round every line (m)
    * @param drained ids of what is drained for the night
@@ -228,7 +229,9 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
         String id, String label, Place place, Cooling cooling, double times, Asked asked) {
       Curve air = Tonight.place(plumbing, place, asked);
       double cooled =
-          Math.max(ColdWater.ZERO, Math.min(asked.start(), air.temperatures().getFirst()));
+          Math.max(
+              ColdWater.ZERO,
+              Math.min(asked.start(), cooling.settles(air.temperatures().getFirst())));
       double start = held ? asked.start() : cooled;
       Night night = Night.of(cooling, air, start);
       double watts = times * cooling.holds(HELD, air.lowest());
@@ -247,7 +250,7 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
     private double energy(Asked asked) {
       double energy = 0;
       for (double t = 0; t < asked.outside().length(); t += HOUR) {
-        energy += HOUR * watts(asked, t);
+        energy += Math.min(HOUR, asked.outside().length() - t) * watts(asked, t);
       }
       return energy;
     }

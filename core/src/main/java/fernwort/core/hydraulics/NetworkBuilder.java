@@ -231,7 +231,17 @@ final class NetworkBuilder {
             : lift;
       }
       case Kind.Macerator k -> new Lift(water.head(k.shutOffPressure()), k.freeFlow(), true);
-      default -> throw new IllegalStateException(part.label() + " is no pump");
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          throw new IllegalStateException(part.label() + " is no pump");
     };
   }
 

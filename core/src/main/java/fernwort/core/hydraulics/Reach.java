@@ -116,7 +116,17 @@ final class Reach {
     return switch (part.kind()) {
       case Kind.Pump pump -> pump.shutOffPressure();
       case Kind.Macerator macerator -> macerator.shutOffPressure();
-      default -> 0;
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          0;
     };
   }
 

@@ -106,7 +106,15 @@ final class WetPorts {
             reach.from(v, levels.height(v) + OpenWays.POURING_HEIGHT);
           }
         }
-        default -> {}
+        case Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Valve _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.Fixture _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
       }
     }
     for (String line : conditions.carried().runningFull()) {

@@ -119,7 +119,18 @@ public record Automation(Purpose purpose, List<Rule> rules) {
       switch (actor.kind()) {
         case Kind.Valve valve ->
             valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
-        default -> turns.add(new Turn(actor.id(), Position.OFF.id()));
+        case Kind.HoseInlet _,
+            Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Tank _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.Fixture _,
+            Kind.PortableContainer _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ ->
+            turns.add(new Turn(actor.id(), Position.OFF.id()));
       }
     }
     return new Automation(Purpose.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
@@ -226,7 +237,17 @@ public record Automation(Purpose purpose, List<Rule> rules) {
     return switch (part.kind()) {
       case Kind.Valve valve -> valve.motor().isPresent();
       case Kind.Pump pump -> !pump.works().byHand() && pump.duty() != Kind.Pump.Duty.CIRCULATION;
-      default -> false;
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          false;
     };
   }
 

@@ -207,7 +207,17 @@ public sealed interface Condition {
         case Kind.OpenEnd e ->
             e.role() == Kind.OpenEnd.Role.OVERFLOW || e.role() == Kind.OpenEnd.Role.VENT;
         case Kind.GravityFiller f -> true;
-        default -> false;
+        case Kind.HoseInlet _,
+            Kind.Tank _,
+            Kind.Valve _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.Fixture _,
+            Kind.PortableContainer _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ ->
+            false;
       };
     }
   }

@@ -36,7 +36,24 @@ public final class FillToMark {
     boolean one =
         switch (job.kind()) {
           case FILL_FROM_MAINS, FILL_FROM_OUTSIDE -> true;
-          default -> false;
+          case RUN_FROM_TANK,
+              RUN_FROM_MAINS,
+              DRAW_OUTSIDE,
+              FILL_ALL,
+              FILL_BY_HAND,
+              FILL_FROM_JUG,
+              MOVE,
+              FILTER_AGAIN,
+              RINSE,
+              HEAT,
+              RECIRCULATE,
+              EMPTY_GRAY,
+              EMPTY_OUT,
+              SHED,
+              DRIVE,
+              ARRIVE,
+              REST ->
+              false;
         };
     return one
         ? job.stages().getFirst().until().filter(Job.Until::fills).map(Job.Until::part)

@@ -101,7 +101,7 @@ final class Reasons {
       case Kind.GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
       case Kind.Plug k -> rests ? "So that nothing runs out." : "The water leaves here.";
       case Kind.Fixture k -> "A tap that is shut wastes nothing.";
-      default -> "This is how it is left.";
+      case Kind.Tank _, Kind.Valve _, Kind.Fitting _ -> "This is how it is left.";
     };
   }
 

@@ -216,16 +216,35 @@ final class Sequence {
         switch (rig.part(turn.part()).kind()) {
           case Kind.HoseInlet k -> !turn.position().equals(Kind.HoseInlet.HOSE.id());
           case Kind.PortableContainer k -> isRest(turn);
-          default -> false;
+          case Kind.GravityFiller _,
+              Kind.OpenEnd _,
+              Kind.Tank _,
+              Kind.Valve _,
+              Kind.Pump _,
+              Kind.Heater _,
+              Kind.Fixture _,
+              Kind.Macerator _,
+              Kind.Plug _,
+              Kind.Fitting _ ->
+              false;
         };
     if (off) {
       return scout.drawing(before, turn.part()).isPresent() ? 1 : 0;
     }
     boolean cap =
         switch (rig.part(turn.part()).kind()) {
-          case Kind.OpenEnd k -> true;
-          case Kind.Plug k -> true;
-          default -> false;
+          case Kind.OpenEnd _, Kind.Plug _ -> true;
+          case Kind.HoseInlet _,
+              Kind.GravityFiller _,
+              Kind.Tank _,
+              Kind.Valve _,
+              Kind.Pump _,
+              Kind.Heater _,
+              Kind.Fixture _,
+              Kind.PortableContainer _,
+              Kind.Macerator _,
+              Kind.Fitting _ ->
+              false;
         };
     return cap && (runs(before, turn) || runs(after, turn)) ? 1 : 0;
   }

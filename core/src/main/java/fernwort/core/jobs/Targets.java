@@ -181,25 +181,22 @@ final class Targets {
    */
   private Optional<Fault> missing(Setting setting) {
     for (Condition condition : scout.goal().conditions()) {
-      switch (condition) {
-        case Condition.Placed placed -> {
-          if (!setting.of(placed.part()).equals(placed.position())) {
-            return Optional.empty();
-          }
-        }
-        case Condition.Runs runs -> {
-          Need need = runs.need();
-          Turns.From from = from(need.source().part(), setting, turned(setting));
-          return from.to(need.end().part(), need.pumped()) == 0
-              ? Optional.empty()
-              : Optional.of(new Fault.Missing(need));
-        }
-        default -> {
+      if (condition instanceof Condition.Placed placed) {
+        if (!setting.of(placed.part()).equals(placed.position())) {
           return Optional.empty();
         }
+      } else {
+        return condition instanceof Condition.Runs runs && isAway(runs.need(), setting)
+            ? Optional.of(new Fault.Missing(runs.need()))
+            : Optional.empty();
       }
     }
     return Optional.empty();
+  }
+
+  private boolean isAway(Need need, Setting setting) {
+    Turns.From from = from(need.source().part(), setting, turned(setting));
+    return from.to(need.end().part(), need.pumped()) != 0;
   }
 
   /** What a search was made from. */

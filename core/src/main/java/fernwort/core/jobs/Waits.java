@@ -189,7 +189,24 @@ final class Waits {
     boolean filling =
         switch (job.kind()) {
           case FILL_FROM_MAINS, FILL_ALL -> until.fills();
-          default -> false;
+          case RUN_FROM_TANK,
+              RUN_FROM_MAINS,
+              DRAW_OUTSIDE,
+              FILL_BY_HAND,
+              FILL_FROM_JUG,
+              FILL_FROM_OUTSIDE,
+              MOVE,
+              FILTER_AGAIN,
+              RINSE,
+              HEAT,
+              RECIRCULATE,
+              EMPTY_GRAY,
+              EMPTY_OUT,
+              SHED,
+              DRIVE,
+              ARRIVE,
+              REST ->
+              false;
         };
     switch (end) {
       case HARMED -> {}

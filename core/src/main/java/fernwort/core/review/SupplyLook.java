@@ -41,7 +41,17 @@ final class SupplyLook implements Look {
         }
         case Kind.Pump pump -> strainer(plan, part, found);
         case Kind.Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
-        default -> {}
+        case Kind.HoseInlet _,
+            Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Tank _,
+            Kind.Valve _,
+            Kind.Heater _,
+            Kind.Fixture _,
+            Kind.PortableContainer _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
       }
     }
     oneLeak(plan, found);

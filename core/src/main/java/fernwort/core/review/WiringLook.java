@@ -64,7 +64,16 @@ final class WiringLook implements Look {
           tank.contents() == Contents.FRESH && tank.port(port).use().givesToPumps();
       case Kind.PortableContainer jug -> true;
       case Kind.HoseInlet inlet -> true;
-      default -> false;
+      case Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          false;
     };
   }
 

@@ -225,7 +225,16 @@ public record PumpAndLines(
             state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
           }
         }
-        default -> {}
+        case Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Tank _,
+            Kind.Valve _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.PortableContainer _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
       }
     }
     return new Bench(plumbing, Hydraulics.of(plumbing), state, fixtures);
@@ -303,7 +312,19 @@ public record PumpAndLines(
     return switch (part.kind()) {
       case Kind.Filter filter -> filter.ratedLoss() * flow / filter.ratedFlow();
       case Kind.CheckValve check -> check.crackingPressure();
-      default -> 0;
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          0;
     };
   }
 

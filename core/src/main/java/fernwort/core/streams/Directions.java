@@ -126,7 +126,15 @@ public final class Directions {
       case Kind.Tank k -> true;
       case Kind.PortableContainer k -> true;
       case Kind.Fixture k -> plumbing.port(v).equals("waste");
-      default -> false;
+      case Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          false;
     };
   }
 
@@ -136,7 +144,15 @@ public final class Directions {
       case Kind.OpenEnd k -> true;
       case Kind.Plug k -> k.removable();
       case Kind.Fixture k -> !plumbing.port(v).equals("waste");
-      default -> false;
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Fitting _ ->
+          false;
     };
   }
 

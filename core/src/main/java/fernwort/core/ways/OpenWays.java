@@ -165,7 +165,15 @@ public final class OpenWays {
             origins.add(jug(part, v));
           }
         }
-        default -> {}
+        case Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Valve _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.Fixture _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
       }
     }
     return origins;
@@ -191,7 +199,18 @@ public final class OpenWays {
       }
       case Kind.Macerator m when graph.is(part, Kind.ON) ->
           run(part, in, Water.head(m.shutOffPressure()), 0, origins);
-      default -> {}
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ -> {}
     }
   }
 

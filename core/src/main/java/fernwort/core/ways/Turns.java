@@ -264,7 +264,15 @@ public final class Turns {
           Math.max(inlet.outsideHeight(), levels.height(port) + Water.head(inlet.mainsPressure()));
       case Kind.PortableContainer jug -> Double.POSITIVE_INFINITY;
       case Kind.GravityFiller filler -> levels.height(port) + OpenWays.POURING_HEIGHT;
-      default -> Double.POSITIVE_INFINITY;
+      case Kind.OpenEnd _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.Fitting _ ->
+          Double.POSITIVE_INFINITY;
     };
   }
 

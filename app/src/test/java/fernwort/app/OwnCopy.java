@@ -43,6 +43,11 @@ public final class OwnCopy extends Client {
     return Launch.from(Stream.concat(own.stream(), Stream.of(options)).toArray(String[]::new));
   }
 
+  /** Returns a part of the application, for a test that sets up what it is not about. */
+  public <T> T bean(Class<T> type) {
+    return context.getBean(type);
+  }
+
   @Override
   public void close() {
     super.close();

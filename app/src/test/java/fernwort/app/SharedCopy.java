@@ -1,11 +1,16 @@
 package fernwort.app;
 
+import fernwort.app.garage.Descriptions;
+import fernwort.app.garage.OpenRig;
+import fernwort.app.garage.States;
+import fernwort.core.build.UsualBuild;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.tank.Reading;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Locale;
@@ -14,6 +19,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * One copy of the application for all tests that only use it: started once, with the demo rigs. A
@@ -22,9 +29,11 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
 
   private static final String HERE = "shared copy";
+  private static final String WHO = "program";
 
   private final Map<String, String> own = new HashMap<>();
   private Client client = new Client("");
+  private OwnCopy copy;
 
   @Override
   public void beforeAll(ExtensionContext test) {
@@ -32,7 +41,8 @@ public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
         test.getRoot()
             .getStore(ExtensionContext.Namespace.GLOBAL)
             .computeIfAbsent(HERE, key -> Running.start(), Running.class);
-    client = new Client(running.copy().address());
+    copy = running.copy();
+    client = new Client(copy.address());
     own.clear();
   }
 
@@ -51,25 +61,29 @@ public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
     return own.computeIfAbsent(demo, this::anew);
   }
 
+  /**
+   * Adds a rig as the demo's people left theirs, in two changes: a test asks for it all the time.
+   */
   private String anew(String id) {
     DemoRig demo = DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
-    try {
-      String file = client.get("/api/v1/rigs/" + id).body();
-      HttpResponse<String> added = client.change("POST", "/api/v1/rigs", file);
-      String path = Client.where(added);
-      for (Map.Entry<String, Double> tank : demo.litres().entrySet()) {
-        String reading =
-            String.format(Locale.ROOT, "{\"amount\":%.0f,\"unit\":\"litres\"}", tank.getValue());
-        client.change("PUT", path + "/tanks/" + tank.getKey() + "/reading", reading);
-      }
-      for (Map.Entry<String, String> handle : demo.positions().entrySet()) {
-        String position = "{\"position\":\"" + handle.getValue() + "\"}";
-        client.change("PUT", path + "/handles/" + handle.getKey(), position);
-      }
-      return path.substring(path.lastIndexOf('/') + 1);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    Descriptions rigs = copy.bean(Descriptions.class);
+    States states = copy.bean(States.class);
+    Instant now = Instant.now();
+    OpenRig rig = rigs.open(rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with a test"));
+    new TransactionTemplate(copy.bean(PlatformTransactionManager.class))
+        .executeWithoutResult(change -> {
+          demo.litres()
+              .forEach((tank, litres) ->
+                  states.record(
+                      rig,
+                      tank,
+                      new Reading.Volume(litres / 1000),
+                      String.format(Locale.ROOT, "%.0f L", litres),
+                      now,
+                      WHO));
+          demo.positions().forEach((part, to) -> states.turn(rig, part, to, WHO));
+        });
+    return rig.id();
   }
 
   private record Running(OwnCopy copy, Path data) implements AutoCloseable {

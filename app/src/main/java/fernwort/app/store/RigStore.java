@@ -13,6 +13,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
@@ -96,7 +97,8 @@ public class RigStore {
       String name, String description, int people, String habits, String who, String what) {
     String base = address(name);
     String id = base;
-    for (int n = 2; find(id).isPresent(); n++) {
+    Set<String> taken = db.select(RIG.ID).from(RIG).where(RIG.ID.startsWith(base)).fetchSet(RIG.ID);
+    for (int n = 2; taken.contains(id); n++) {
       id = base + "-" + n;
     }
     db.insertInto(RIG)

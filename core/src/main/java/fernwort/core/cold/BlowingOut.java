@@ -132,10 +132,10 @@ final class BlowingOut {
             true,
             0));
     sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
-    if (carried.size() < route.lines().size()) {
+    if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
       sheet.note(
           Saying.of(
-              "Air is too slow in the wide lines on the way to {}: low spots there keep what they"
+              "Air is too slow in some lines on the way to {}: their low spots keep what they"
                   + " hold. A stronger compressor, or antifreeze there.",
               route.outlet().label()));
     }

@@ -76,8 +76,4 @@ final class LetIn {
     return Routes.from(plumbing, now, inlet.out()).size();
   }
 
-  /** Returns the lowest bore on the way, which bounds the speed (m). */
-  static double narrowest(Route route) {
-    return route.lines().stream().mapToDouble(Line::bore).min().orElse(0);
-  }
 }

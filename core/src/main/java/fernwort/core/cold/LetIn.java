@@ -2,7 +2,6 @@ package fernwort.core.cold;
 
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import java.util.Comparator;
@@ -75,5 +74,4 @@ final class LetIn {
   private static long reached(Plumbing plumbing, Wintering now, Inlet inlet) {
     return Routes.from(plumbing, now, inlet.out()).size();
   }
-
 }

@@ -51,13 +51,7 @@ class CareSumsTest {
           .part("gray", "Gray", 3, 0, 0.4, tank(Contents.GRAY))
           .part("screen", "Screen", 1, 0, 0.8, 0.1, new Kind.Strainer())
           .part("pump", "Pump", 1.1, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
-          .part(
-              "foot",
-              "Foot pump",
-              1.1,
-              0.2,
-              0.8,
-              Fittings.footPump(4, 1))
+          .part("foot", "Foot pump", 1.1, 0.2, 0.8, Fittings.footPump(4, 1))
           .part("round", "Round", 1.3, 0, 0.8, Fittings.circulationPump(4, 0.3))
           .part(
               "boiler",
@@ -67,7 +61,14 @@ class CareSumsTest {
               0.8,
               new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02))
           .part("coil", "Coil", 1.5, 0, 0.8, new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0))
-          .part("carbon", "Carbon", 1.2, 0, 0.8, 0.7, Fittings.filter(Kind.Filter.Grade.CARBON, 5, 0.5))
+          .part(
+              "carbon",
+              "Carbon",
+              1.2,
+              0,
+              0.8,
+              0.7,
+              Fittings.filter(Kind.Filter.Grade.CARBON, 5, 0.5))
           .part("buffer", "Buffer", 1.2, 0.1, 0.8, new Kind.Accumulator(1e5))
           .part("shore", "Shore", 0, 0, 0.8, Fittings.inlet(3))
           .part("mat", "Mat", 1, 0, 0.7, new Kind.LeakTray(0.005, false))
@@ -99,8 +100,7 @@ class CareSumsTest {
 
   private static Entry fill(double daysAgo, String tank, Optional<Double> litres) {
     return entry(
-        daysAgo,
-        new Entry.Fill(tank, litres.map(l -> l * LITRE), Entry.Bought.UNKNOWN, false, ""));
+        daysAgo, new Entry.Fill(tank, litres.map(l -> l * LITRE), Entry.Bought.UNKNOWN, false, ""));
   }
 
   private static List<Upkeep> due(Daily... days) {
@@ -177,8 +177,7 @@ class CareSumsTest {
         new Kind.Filter(plain.grade(), plain.ratedFlow(), plain.ratedLoss(), Optional.of(4.0));
     List<fernwort.core.rig.Part> parts =
         RIG.parts().stream().map(p -> p.id().equals("carbon") ? p.with(known) : p).toList();
-    Rig rig =
-        new Rig(RIG.name(), RIG.note(), RIG.vehicle(), RIG.places(), parts, RIG.lines());
+    Rig rig = new Rig(RIG.name(), RIG.note(), RIG.vehicle(), RIG.places(), parts, RIG.lines());
     assertThat(clogged(rig, 1.0)).isEqualTo(Map.of("carbon", 1.25));
     assertThat(clogged(rig, 0.7)).isEqualTo(Map.of("carbon", 1.2));
     assertThat(clogged(rig, 0.09)).isEmpty();

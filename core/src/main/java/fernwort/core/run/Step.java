@@ -58,7 +58,8 @@ final class Step {
     double met = crossings.untilCrossing(start, start, paced);
     double h = Math.min(paced, Math.max(pace.shortest(), met));
     h = Math.min(h, progress.jugs.untilPouredOut(start.flows()));
-    h = Math.min(h, Math.max(pace.shortest(), progress.fronts.untilThrough(start.flows())));
+    // However coarse the steps are: each line fills once, and what came in beyond would be lost.
+    h = Math.min(h, Math.max(SHORTEST, progress.fronts.untilThrough(start.flows())));
     h = Math.min(h, crossings.untilLimit(start, start, h));
     return progress.wastes.untilBackedUp(crossings, start, h, pace.shortest());
   }

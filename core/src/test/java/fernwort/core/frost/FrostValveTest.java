@@ -73,6 +73,46 @@ class FrostValveTest {
   }
 
   @Test
+  void itOpensOnceItsPlaceIsColderThanThatAndTheNightMayBeginAtAnyTime() {
+    // From 10 °C to -10 °C in ten hours from four o'clock on, in a place that keeps six tenths.
+    Curve curve = new Curve(List.of(4 * HOUR, 14 * HOUR), List.of(283.15, 263.15));
+    FrostValve valve =
+        FrostValve.tonight(
+                PLUMBING,
+                full("open"),
+                new Tonight.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()))
+            .getFirst();
+    // Two kelvin an hour outside are 0.8 in the box: 5 K lower after 6.25 hours.
+    assertThat(valve.opens().orElseThrow()).isCloseTo(6.25 * HOUR, within(61.0));
+    // At just its thermostat's temperature it stays shut.
+    Curve even = new Curve(List.of(0.0, 10 * HOUR), List.of(FIVE, FIVE));
+    assertThat(
+            FrostValve.tonight(
+                    PLUMBING,
+                    full("open"),
+                    new Tonight.Asked(even, FIVE, 0, FIVE, false, 0, Set.of()))
+                .getFirst()
+                .opens())
+        .isEmpty();
+  }
+
+  @Test
+  void oneThatMindsOnlyItsPowerOpensAtNoTemperatureAndOneThatIsOpenIsNoNews() {
+    Plumbing plumbing = Plumbing.of(rig(Optional.empty()));
+    State rest = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    Curve cold = new Curve(List.of(0.0, HOUR), List.of(263.15, 253.15));
+    Tonight.Asked asked = new Tonight.Asked(cold, 283.15, 0, 283.15, false, 0, Set.of());
+    assertThat(FrostValve.tonight(plumbing, Filled.of(plumbing, rest), asked))
+        .singleElement()
+        .satisfies(v -> {
+          assertThat(v.opensBelow()).isEmpty();
+          assertThat(v.opens()).isEmpty();
+        });
+    assertThat(FrostValve.tonight(plumbing, Filled.of(plumbing, rest.with("frost", "open")), asked))
+        .isEmpty();
+  }
+
+  @Test
   void whatRunsOutIsWhatHasAirBehindIt() {
     double upper = PLUMBING.rig().lines().getFirst().volume();
     assertThat(night(full("open"), 263.15).getFirst().loses())

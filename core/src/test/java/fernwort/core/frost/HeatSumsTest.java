@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.cold.Filled;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
@@ -323,7 +324,7 @@ class HeatSumsTest {
   private static Tonight tonight(Rig rig, Tonight.Asked asked) {
     Plumbing plumbing = Plumbing.of(rig);
     State state = new State(rig.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    return Tonight.of(plumbing, fernwort.core.cold.Filled.of(plumbing, state), asked);
+    return Tonight.of(plumbing, Filled.of(plumbing, state), asked);
   }
 
   private static Tonight.Exposure of(Tonight night, String id) {
@@ -385,7 +386,7 @@ class HeatSumsTest {
     assertThat(of(tonight(padded, asked), "filter").zero()).isPresent();
     Plumbing plumbing = Plumbing.of(cold);
     State state = new State(cold.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    var now = fernwort.core.cold.Filled.of(plumbing, state);
+    var now = Filled.of(plumbing, state);
     Tonight.Asked steady = asked(268.15, 268.15, 0);
     double watts = tonight(cold, steady).watts();
     Tonight.BatteryEnd end =
@@ -393,5 +394,36 @@ class HeatSumsTest {
     assertThat(end.ends()).isCloseTo(3.25 * HOUR, within(1.0));
     assertThat(end.zero().orElseThrow()).isGreaterThan(end.ends() + 60);
     assertThat(Tonight.battery(plumbing, now, steady, 10.01 * HOUR * watts)).isEmpty();
+  }
+
+  @Test
+  void aHeaterThatIsOnIsNotInTheListAndOneThatIsOffIs() {
+    Rig rig =
+        CaseRigs.rig()
+            .part(
+                "boiler",
+                "Boiler",
+                1,
+                0,
+                1.0,
+                6,
+                new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0))
+            .part("tap", "Tap", 1, 0, 1.4, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+            .line("up", "Up", "boiler.hot > tap.cold", 12, 1.2, Material.PEX, 1)
+            .build();
+    Plumbing plumbing = Plumbing.of(rig);
+    State off = new State(rig.atRest(), Map.of(), Slope.LEVEL);
+    Tonight.Asked asked = asked(272, 262, 0);
+    assertThat(Tonight.of(plumbing, Filled.of(plumbing, off), asked).exposures())
+        .extracting(Tonight.Exposure::id)
+        .containsExactlyInAnyOrder("boiler", "up");
+    assertThat(
+            Tonight.of(plumbing, Filled.of(plumbing, off.with("boiler", "on")), asked).exposures())
+        .extracting(Tonight.Exposure::id)
+        .containsExactly("up");
+    assertThat(
+            Tonight.of(plumbing, Filled.of(plumbing, off), asked.draining(Set.of("boiler", "up")))
+                .exposures())
+        .isEmpty();
   }
 }

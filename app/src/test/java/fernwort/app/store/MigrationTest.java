@@ -85,6 +85,18 @@ class MigrationTest {
         "shut",
         "open",
         "stands");
+    insert(
+        "journal",
+        "rig, seq, made_at, who, kind, subject, before_value, after_value, standing",
+        "old",
+        2L,
+        then,
+        "ada",
+        "READING",
+        "main",
+        "",
+        "0.061|" + THEN + "|61 L",
+        "stands");
     if (step >= 2) {
       insert(
           "rig_version",
@@ -134,11 +146,14 @@ class MigrationTest {
     if (step >= 7) {
       insert("answers", "rig, seq, given", "old", 1, "{}");
     }
+    if (step >= 8) {
+      connection.createStatement().execute("update answers set made = 1");
+    }
     connection.close();
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9})
   void whatAnEarlierFernwortKeptIsThereStill(int step) throws Exception {
     make(step);
     try (OwnCopy copy = OwnCopy.start(home)) {
@@ -146,6 +161,8 @@ class MigrationTest {
       assertThat(state.at("/positions/bypass").asString()).isEqualTo("open");
       assertThat(state.at("/levels/main/volume").asDouble()).isCloseTo(0.061, within(1e-9));
       assertThat(copy.get("/rigs/old/log").body()).contains("ada").contains("Bypass");
+      // A reading that stood in the journal is an entry of the diary since.
+      assertThat(json(copy, "/log").toString()).contains(THEN.toString()).contains("61 L");
       assertThat(copy.get("/rigs/old/board").statusCode()).isEqualTo(200);
       JsonNode habits = json(copy, "/habits");
       assertThat(habits.at("/people").asInt()).isEqualTo(3);

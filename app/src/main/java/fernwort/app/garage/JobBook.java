@@ -11,7 +11,7 @@ import fernwort.core.say.Refusal;
 import java.util.List;
 
 /**
- * The jobs of a rig with what plans them, made once per version of a rig.
+ * The jobs of a rig with what plans them, made once for a description.
  *
  * @param jobs all jobs, and what the rig cannot do
  * @param offers every job that the layout allows, with what stands in its way if something does

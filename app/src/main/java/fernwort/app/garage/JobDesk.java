@@ -28,7 +28,8 @@ public class JobDesk {
 
   private static final Duration LONGEST = Duration.ofMinutes(2);
 
-  private final Cache<String, JobBook> books = Caffeine.newBuilder().maximumSize(10).build();
+  private final Cache<OpenRig.Content, JobBook> books =
+      Caffeine.newBuilder().maximumSize(10).build();
   private final Cache<Asked, Awaited<List<Slip>>> slips =
       Caffeine.newBuilder().maximumSize(50).build();
   private final Cache<Asked, Awaited<List<Mended>>> remedies =
@@ -42,7 +43,7 @@ public class JobDesk {
   }
 
   /** What slips were asked of. */
-  private record Asked(String rig, int version, String job, State from) {}
+  private record Asked(OpenRig.Content rig, String job, State from) {}
 
   /**
    * A change of plumbing that takes the harm out of slips of a job.
@@ -102,9 +103,7 @@ public class JobDesk {
   public Optional<List<Slip>> slips(OpenRig rig, String job, State from, Duration patience) {
     Job found = book(rig).job(job);
     return awaited(
-            slips,
-            new Asked(rig.id(), rig.version(), job, from),
-            () -> book(rig).slips().of(found, from))
+            slips, new Asked(rig.content(), job, from), () -> book(rig).slips().of(found, from))
         .within(patience);
   }
 
@@ -113,7 +112,7 @@ public class JobDesk {
       OpenRig rig, String job, State from, List<Slip> without, Duration patience) {
     return awaited(
             remedies,
-            new Asked(rig.id(), rig.version(), job, from),
+            new Asked(rig.content(), job, from),
             () -> mending(book(rig).remedies(), job, from, without))
         .within(patience);
   }
@@ -134,8 +133,8 @@ public class JobDesk {
             (key, known) -> known == null || known.isEnded() ? bench.begin(LONGEST, work) : known);
   }
 
-  /** Returns the jobs of a rig, found once for each version of it. */
+  /** Returns the jobs of a rig, found once for each description. */
   public JobBook book(OpenRig rig) {
-    return books.get(rig.key(), key -> JobBook.of(rig));
+    return books.get(rig.content(), key -> JobBook.of(rig));
   }
 }

@@ -6,7 +6,6 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.streams.Streams;
 import java.util.Map;
-import java.util.TreeMap;
 
 /**
  * A rig with everything that is computed from its description alone, made once for a version and
@@ -50,8 +49,17 @@ public record OpenRig(
         Map.copyOf(clogged));
   }
 
-  /** Returns what tells it from the same rig in another version or with filters used more. */
-  String key() {
-    return "%s@%s%s".formatted(id, version, clogged.isEmpty() ? "" : new TreeMap<>(clogged));
+  /**
+   * All that what is found out about a rig depends on, whatever its address and version: a step
+   * taken back, or a copy, finds it at hand.
+   *
+   * @param rig the description
+   * @param clogged how many times its clean loss a filter takes, by id
+   */
+  record Content(Rig rig, Map<String, Double> clogged) {}
+
+  /** Returns what tells it from a rig about which something else is true. */
+  Content content() {
+    return new Content(rig, clogged);
   }
 }

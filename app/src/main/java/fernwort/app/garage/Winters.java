@@ -1,5 +1,7 @@
 package fernwort.app.garage;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.WinterStore;
 import fernwort.app.store.WinterStore.Outcome;
@@ -12,6 +14,7 @@ import fernwort.core.cold.Schools;
 import fernwort.core.cold.Spring;
 import fernwort.core.cold.WinterPlan;
 import fernwort.core.cold.WinterWish;
+import fernwort.core.cold.Wintering;
 import fernwort.core.diary.Entry;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.hygiene.Upkeep;
@@ -30,6 +33,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Winters {
 
   private static final String SHEET = "by its sheet";
+  private static final int AT_HAND = 20;
 
   private final WinterStore store;
   private final WinterText text;
@@ -39,6 +43,11 @@ public class Winters {
   private final Logbook logbook;
   private final Diary diary;
   private final Clock clock;
+  private final Cache<Asked, List<WinterPlan>> plans =
+      Caffeine.newBuilder().maximumSize(AT_HAND).build();
+
+  /** What ways through the winter were asked of. */
+  private record Asked(OpenRig.Content rig, Wintering now, WinterWish wish) {}
 
   Winters(
       WinterStore store,
@@ -61,12 +70,24 @@ public class Winters {
 
   /** Returns what all schools make of a rig as it stands. */
   public List<WinterPlan> plans(OpenRig rig, WinterWish wish) {
-    return Schools.of(desk.book(rig).plans()).all(sleep.inUse(rig), wish);
+    Asked asked = new Asked(rig.content(), sleep.inUse(rig), wish);
+    // Not made within the cache: it takes seconds, and others would wait for it.
+    List<WinterPlan> known = plans.getIfPresent(asked);
+    if (known == null) {
+      known = Schools.of(desk.book(rig).plans()).all(asked.now(), wish);
+      plans.put(asked, known);
+    }
+    return known;
   }
 
   /** Returns what one school makes of it. */
   public WinterPlan plan(OpenRig rig, School school, WinterWish wish) {
-    return Schools.of(desk.book(rig).plans()).plan(school, sleep.inUse(rig), wish);
+    Asked asked = new Asked(rig.content(), sleep.inUse(rig), wish);
+    return Optional.ofNullable(plans.getIfPresent(asked)).stream()
+        .flatMap(List::stream)
+        .filter(p -> p.school() == school)
+        .findFirst()
+        .orElseGet(() -> Schools.of(desk.book(rig).plans()).plan(school, asked.now(), wish));
   }
 
   /**

@@ -214,7 +214,7 @@ class DrillController {
               hole.slips().stream().map(s -> trip.units().say(s)).toList(),
               hole.late()));
     }
-    String name = face.face().name().toLowerCase(Locale.ROOT);
+    String name = face.face().words();
     return new Drawn(
         name,
         name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1),
@@ -223,8 +223,8 @@ class DrillController {
         "%s by %s"
             .formatted(
                 trip.show(Measure.LENGTH, face.width()), trip.show(Measure.LENGTH, face.height())),
-        face.fromLeft(),
-        face.fromBelow(),
+        face.fromLeft().words(),
+        face.fromBelow().words(),
         circles,
         rows);
   }

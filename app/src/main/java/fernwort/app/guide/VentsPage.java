@@ -17,7 +17,6 @@ import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** The openings of each tank, shown on a sketch of its faces; where its vent ends. */
@@ -130,8 +129,7 @@ final class VentsPage implements GuidePage {
   private static List<Field.Option> faces() {
     List<Field.Option> faces = new ArrayList<>();
     faces.add(new Field.Option("", "as usual"));
-    Arrays.stream(Face.values())
-        .forEach(f -> faces.add(new Field.Option(f.name(), f.name().toLowerCase(Locale.ROOT))));
+    Arrays.stream(Face.values()).forEach(f -> faces.add(new Field.Option(f.name(), f.words())));
     return List.copyOf(faces);
   }
 

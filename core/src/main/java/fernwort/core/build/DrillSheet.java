@@ -218,20 +218,20 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     return new FaceSheet(face, width, height, leftEdge(face), lowerEdge(face), checked);
   }
 
-  private static String leftEdge(Face face) {
+  private static Face leftEdge(Face face) {
     return switch (face) {
-      case TOP, BOTTOM, RIGHT -> "rear";
-      case LEFT -> "front";
-      case REAR -> "left";
-      case FRONT -> "right";
+      case TOP, BOTTOM, RIGHT -> Face.REAR;
+      case LEFT -> Face.FRONT;
+      case REAR -> Face.LEFT;
+      case FRONT -> Face.RIGHT;
     };
   }
 
-  private static String lowerEdge(Face face) {
+  private static Face lowerEdge(Face face) {
     return switch (face) {
-      case TOP -> "right";
-      case BOTTOM -> "left";
-      case LEFT, RIGHT, REAR, FRONT -> "bottom";
+      case TOP -> Face.RIGHT;
+      case BOTTOM -> Face.LEFT;
+      case LEFT, RIGHT, REAR, FRONT -> Face.BOTTOM;
     };
   }
 

@@ -11,12 +11,12 @@ import java.util.function.UnaryOperator;
  * @param face which one
  * @param width how wide it is as drawn (m, outside)
  * @param height how high it is as drawn (m, outside)
- * @param fromLeft what the left edge of the picture is
- * @param fromBelow what its lower edge is
+ * @param fromLeft the face that its left edge borders on
+ * @param fromBelow the face that its lower edge borders on
  * @param holes its holes, from the left
  */
 public record FaceSheet(
-    Face face, double width, double height, String fromLeft, String fromBelow, List<Hole> holes) {
+    Face face, double width, double height, Face fromLeft, Face fromBelow, List<Hole> holes) {
 
   public FaceSheet {
     holes = List.copyOf(holes);
@@ -24,16 +24,16 @@ public record FaceSheet(
 
   /** Returns it as seen through from behind: the back of the paper, or the inside of the tank. */
   public FaceSheet mirrored() {
-    return moved(h -> h.at(width - h.across(), h.up()), opposite(fromLeft), fromBelow);
+    return moved(h -> h.at(width - h.across(), h.up()), fromLeft.opposite(), fromBelow);
   }
 
   /** Returns it as one looks at it from outside while the tank lies upside down on its top. */
   public FaceSheet upsideDown() {
     return moved(
-        h -> h.at(width - h.across(), height - h.up()), opposite(fromLeft), opposite(fromBelow));
+        h -> h.at(width - h.across(), height - h.up()), fromLeft.opposite(), fromBelow.opposite());
   }
 
-  private FaceSheet moved(UnaryOperator<Hole> move, String left, String below) {
+  private FaceSheet moved(UnaryOperator<Hole> move, Face left, Face below) {
     return new FaceSheet(
         face,
         width,
@@ -41,16 +41,5 @@ public record FaceSheet(
         left,
         below,
         holes.stream().map(move).sorted(Comparator.comparingDouble(Hole::across)).toList());
-  }
-
-  private static String opposite(String edge) {
-    return switch (edge) {
-      case "rear" -> "front";
-      case "front" -> "rear";
-      case "left" -> "right";
-      case "right" -> "left";
-      case "top" -> "bottom";
-      default -> "top";
-    };
   }
 }

@@ -192,9 +192,9 @@ public record Template(Paper paper, List<Page> pages) {
                 Locale.ROOT,
                 "%.0f from %s, %.0f from %s%s",
                 across,
-                face.fromLeft(),
+                face.fromLeft().words(),
                 MM * hole.up(),
-                face.fromBelow(),
+                face.fromBelow().words(),
                 hole.there() ? ", is there" : hole.late().isEmpty() ? "" : ", later")));
   }
 }

@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import java.util.Locale;
+
 /**
  * A side of a tank, and where a point of its inside lies as seen on it: how far across (from the
  * rear, on rear and front from the right) and how far up (from the bottom, on top and bottom from
@@ -12,6 +14,23 @@ public enum Face {
   BOTTOM,
   RIGHT,
   FRONT;
+
+  /** Returns the side that lies over against it. */
+  public Face opposite() {
+    return switch (this) {
+      case TOP -> BOTTOM;
+      case BOTTOM -> TOP;
+      case LEFT -> RIGHT;
+      case RIGHT -> LEFT;
+      case REAR -> FRONT;
+      case FRONT -> REAR;
+    };
+  }
+
+  /** Returns what it is called. */
+  public String words() {
+    return name().toLowerCase(Locale.ROOT);
+  }
 
   /** Returns what of a point, or of a size, lies across this side (m). */
   public double across(Point at) {

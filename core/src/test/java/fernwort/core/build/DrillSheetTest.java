@@ -60,7 +60,7 @@ class DrillSheetTest {
     Hole feed = hole(left, Face.LEFT, "feed");
     assertThat(feed.across()).isCloseTo(0.8 - 0.11, within(1e-9));
     assertThat(feed.up()).isCloseTo(0.06, within(1e-9));
-    assertThat(left.faces().getFirst().fromLeft()).isEqualTo("front");
+    assertThat(left.faces().getFirst().fromLeft()).isEqualTo(Face.FRONT);
     DrillSheet right =
         sheet(
             rig(Fittings.port("feed", TankPort.Use.FEED, 0.1, 0, 0.05)),
@@ -72,7 +72,7 @@ class DrillSheetTest {
             DrillSheet.Measured.NOTHING);
     // From below, the front at the right, the left side is the lower edge: 380 − 100 + 10.
     assertThat(hole(below, Face.BOTTOM, "drain").up()).isCloseTo(0.29, within(1e-9));
-    assertThat(below.faces().getFirst().fromBelow()).isEqualTo("left");
+    assertThat(below.faces().getFirst().fromBelow()).isEqualTo(Face.LEFT);
   }
 
   @Test

@@ -16,8 +16,8 @@ class TemplateTest {
         Face.RIGHT,
         0.4,
         0.3,
-        "rear",
-        "bottom",
+        Face.REAR,
+        Face.BOTTOM,
         List.of(
             new Hole(
                 "feed",

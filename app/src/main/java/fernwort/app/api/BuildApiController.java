@@ -16,9 +16,11 @@ import fernwort.core.build.EndLook;
 import fernwort.core.build.Ends;
 import fernwort.core.build.FaceSheet;
 import fernwort.core.build.Hanging;
+import fernwort.core.build.Hole;
 import fernwort.core.build.ModelFit;
 import fernwort.core.build.TakeApart;
 import fernwort.core.describe.TankResize;
+import fernwort.core.rig.Face;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -29,6 +31,7 @@ import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -105,7 +108,23 @@ class BuildApiController {
   }
 
   /** The holes of a tank, side by side, and the saws to have (m). */
-  record DrillAnswer(List<FaceSheet> faces, List<Double> saws) {}
+  record DrillAnswer(List<DrawnFace> faces, List<Double> saws) {}
+
+  /** One side, with what its left and lower edges are called. */
+  @Schema(name = "FaceSheet")
+  record DrawnFace(
+      Face face, double width, double height, String fromLeft, String fromBelow, List<Hole> holes) {
+
+    static DrawnFace of(FaceSheet sheet) {
+      return new DrawnFace(
+          sheet.face(),
+          sheet.width(),
+          sheet.height(),
+          sheet.fromLeft().words(),
+          sheet.fromBelow().words(),
+          sheet.holes());
+    }
+  }
 
   @GetMapping("/drill/{tank}")
   @Operation(summary = "Where to drill a tank, each side seen from outside (m)")
@@ -114,7 +133,7 @@ class BuildApiController {
     DrillSheet sheet =
         DrillSheet.of(
             open.rig(), tank(open, tank), open.plumbing().room(tank), DrillSheet.Measured.NOTHING);
-    return new DrillAnswer(sheet.faces(), sheet.saws());
+    return new DrillAnswer(sheet.faces().stream().map(DrawnFace::of).toList(), sheet.saws());
   }
 
   private static Part tank(OpenRig open, String id) {

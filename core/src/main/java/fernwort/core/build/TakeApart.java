@@ -7,7 +7,6 @@ import fernwort.core.effort.Effort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Connection;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -16,7 +15,6 @@ import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
-import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -171,7 +169,7 @@ public record TakeApart(
           undone,
           undone.stream().mapToDouble(Undo::comes).sum(),
           caps(),
-          heed());
+          ApartWords.heed(out, state, highestTap()));
     }
 
     /**
@@ -314,21 +312,8 @@ public record TakeApart(
       return Ends.of(rig).stream()
           .filter(e -> e.at().equals(joint))
           .findFirst()
-          .map(e -> seal(e.port().form(), e.end().form()))
+          .map(e -> ApartWords.seal(e.port().form(), e.end().form()))
           .orElse("");
-    }
-
-    private static String seal(Connection.Form port, Connection.Form end) {
-      if (end instanceof Connection.HoseEnd) {
-        return "a clamp; cut the hose's end fresh";
-      }
-      if (end instanceof Connection.TubeEnd) {
-        return "the O-ring of the push-fit; the tube's end smooth and square";
-      }
-      if (end instanceof Connection.Spigot && port instanceof Connection.Socket) {
-        return "cemented: it is cut, and joined with a new socket";
-      }
-      return "its washer or tape";
     }
 
     /** Something over or into each half. */
@@ -359,62 +344,6 @@ public record TakeApart(
           });
       return empty;
     }
-
-    private List<Saying> heed() {
-      List<Saying> heed = new ArrayList<>();
-      highestTap()
-          .ifPresent(t ->
-              heed.add(
-                  Saying.of(
-                      "{} stays open: no joint spits, and air comes in above what runs out",
-                      t.label())));
-      for (Part part : out) {
-        switch (part.kind()) {
-          case Kind.Heater _ ->
-              heed.add(
-                  Saying.of(
-                      "{}: off since yesterday or run cold first, it scalds. Gas and mains"
-                          + " electricity are for licensed hands.",
-                      part.label()));
-          case Kind.Pump _, Kind.Macerator _ ->
-              heed.add(Saying.of("{}: its fuse out before its wires", part.label()));
-          case Kind.Tank tank -> {
-            double left = state.volume(part.id());
-            heed.add(
-                Saying.of(
-                    "{}: {} in it as it stands. Two people or a jack under it; never under a"
-                        + " vehicle on a jack alone.",
-                    part.label(),
-                    Amount.mass(1000 * left)));
-            if (tank.contents() == Contents.GRAY) {
-              heed.add(Saying.of("{}: gloves, and wash after", part.label()));
-            }
-          }
-          case Kind.Filter _, Kind.Strainer _ ->
-              heed.add(Saying.of("{}: its bowl is full; a bucket under it", part.label()));
-          case Kind.DrainTrap _ -> heed.add(Saying.of("{}: gloves, and wash after", part.label()));
-          case Kind.HoseInlet _,
-              Kind.GravityFiller _,
-              Kind.OpenEnd _,
-              Kind.Valve _,
-              Kind.CheckValve _,
-              Kind.AirAdmittanceValve _,
-              Kind.Regulator _,
-              Kind.Accumulator _,
-              Kind.Tee _,
-              Kind.LeakTray _,
-              Kind.Manifold _,
-              Kind.Fixture _,
-              Kind.PortableContainer _,
-              Kind.Plug _ -> {}
-        }
-      }
-      heed.add(
-          Saying.words(
-              "Edges of cut tube and clamps are sharp: gloves. Ends capped at once, against dirt as"
-                  + " much as against drips."));
-      return heed;
-    }
   }
 
   /** Returns the rig while they are out, all their lines' ends capped. */
@@ -424,35 +353,6 @@ public record TakeApart(
 
   /** Returns which way round each goes back, where it matters. */
   public List<Saying> wayRound() {
-    List<Saying> ways = new ArrayList<>();
-    for (Part part : out) {
-      switch (part.kind()) {
-        case Kind.CheckValve _, Kind.Regulator _, Kind.Filter _, Kind.Strainer _ ->
-            ways.add(Saying.of("{}: its arrow, or IN, the way the water goes", part.label()));
-        case Kind.Pump _, Kind.Macerator _ ->
-            ways.add(Saying.of("{}: IN to the tank, OUT to the taps", part.label()));
-        case Kind.Valve v ->
-            ways.add(
-                Saying.of(
-                    "{}: its handle as it is at rest, {}",
-                    part.label(),
-                    v.rest().map(Position::words).orElse("shut")));
-        case Kind.Heater _ -> ways.add(Saying.of("{}: cold in, hot out", part.label()));
-        case Kind.Tank _,
-            Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.AirAdmittanceValve _,
-            Kind.Accumulator _,
-            Kind.LeakTray _,
-            Kind.Tee _,
-            Kind.Manifold _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.DrainTrap _,
-            Kind.Plug _ -> {}
-      }
-    }
-    return ways;
+    return ApartWords.wayRound(out);
   }
 }

@@ -116,21 +116,10 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static Automation shutOnLeak(Rig rig) {
     List<Turn> turns = new ArrayList<>();
     for (Part actor : actors(rig).reversed()) {
-      switch (actor.kind()) {
-        case Kind.Valve valve ->
-            valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
-        case Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Tank _,
-            Kind.Pump _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ ->
-            turns.add(new Turn(actor.id(), Position.OFF.id()));
+      if (actor.kind() instanceof Kind.Valve valve) {
+        valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
+      } else {
+        turns.add(new Turn(actor.id(), Position.OFF.id()));
       }
     }
     return new Automation(Purpose.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));

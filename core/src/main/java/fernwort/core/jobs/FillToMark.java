@@ -34,27 +34,7 @@ public final class FillToMark {
   /** Returns the tank that a job fills, if it is one whose filling can be stopped before. */
   public static Optional<String> tank(Job job) {
     boolean one =
-        switch (job.kind()) {
-          case FILL_FROM_MAINS, FILL_FROM_OUTSIDE -> true;
-          case RUN_FROM_TANK,
-              RUN_FROM_MAINS,
-              DRAW_OUTSIDE,
-              FILL_ALL,
-              FILL_BY_HAND,
-              FILL_FROM_JUG,
-              MOVE,
-              FILTER_AGAIN,
-              RINSE,
-              HEAT,
-              RECIRCULATE,
-              EMPTY_GRAY,
-              EMPTY_OUT,
-              SHED,
-              DRIVE,
-              ARRIVE,
-              REST ->
-              false;
-        };
+        job.kind() == Job.Kind.FILL_FROM_MAINS || job.kind() == Job.Kind.FILL_FROM_OUTSIDE;
     return one
         ? job.stages().getFirst().until().filter(Job.Until::fills).map(Job.Until::part)
         : Optional.empty();

@@ -186,28 +186,8 @@ final class Waits {
           case POURED_OUT -> Saying.of("{} does not pour out", label);
           case LEVEL, HOT, PRESSURE, SLACK, RUNS -> Saying.NOTHING;
         };
-    boolean filling =
-        switch (job.kind()) {
-          case FILL_FROM_MAINS, FILL_ALL -> until.fills();
-          case RUN_FROM_TANK,
-              RUN_FROM_MAINS,
-              DRAW_OUTSIDE,
-              FILL_BY_HAND,
-              FILL_FROM_JUG,
-              FILL_FROM_OUTSIDE,
-              MOVE,
-              FILTER_AGAIN,
-              RINSE,
-              HEAT,
-              RECIRCULATE,
-              EMPTY_GRAY,
-              EMPTY_OUT,
-              SHED,
-              DRIVE,
-              ARRIVE,
-              REST ->
-              false;
-        };
+    boolean mains = job.kind() == Job.Kind.FILL_FROM_MAINS || job.kind() == Job.Kind.FILL_ALL;
+    boolean filling = mains && until.fills();
     switch (end) {
       case HARMED -> {}
       case REACHED -> tooFast(until, stage);

@@ -18,6 +18,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,8 +43,8 @@ class TakeApartTest {
     return held;
   }
 
-  /** Turns what the plan turns, then undoes every joint at once. */
-  private static double allAtOnce(Rig rig, State from, TakeApart plan) {
+  /** Turns what the plan turns, then undoes every joint, one after another. */
+  private static double stepByStep(Rig rig, State from, TakeApart plan) {
     State state = from;
     for (TakeApart.Turn turn : plan.off()) {
       state = state.with(turn.part().id(), turn.to().id());
@@ -53,9 +54,13 @@ class TakeApartTest {
     }
     Plumbing plumbing = Plumbing.of(rig);
     Wintering full = Draining.of(plumbing, Filled.of(plumbing, state));
-    List<PortRef> joints = plan.joints().stream().map(TakeApart.Undo::at).toList();
-    Wintering after = Draining.of(Plumbing.of(Undoing.open(rig, joints)), full);
-    return held(rig, full) - held(rig, after);
+    Wintering now = full;
+    List<PortRef> open = new ArrayList<>();
+    for (TakeApart.Undo joint : plan.joints()) {
+      open.add(joint.at());
+      now = Draining.of(Plumbing.of(Undoing.open(rig, open)), now);
+    }
+    return held(rig, full) - held(rig, now);
   }
 
   private static void check(Rig rig, State state, Part part) {
@@ -64,9 +69,11 @@ class TakeApartTest {
     assertThat(plan.joints()).allSatisfy(j -> assertThat(j.comes()).isGreaterThanOrEqualTo(0));
     assertThat(plan.litres())
         .isCloseTo(plan.joints().stream().mapToDouble(TakeApart.Undo::comes).sum(), within(1e-12));
-    // One after another lets out no less than all at once, and nothing but what there is.
-    double once = allAtOnce(rig, state, plan);
-    assertThat(plan.litres()).as(rig.name() + " " + part.id()).isGreaterThan(once - 1e-6);
+    // What comes is what the rig holds less then. All at once may be a little more: a column that
+    // broke when the first joint opened draws nothing after it.
+    assertThat(plan.litres())
+        .as(rig.name() + " " + part.id())
+        .isCloseTo(stepByStep(rig, state, plan), within(1e-9));
     // No single handle more would keep anything worth a turn back.
     for (TakeApart.Turn turn : plan.shut()) {
       assertThat(turn.keeps()).isPositive();
@@ -110,6 +117,16 @@ class TakeApartTest {
 
   @Property(tries = 60)
   void partsOfRigsNobodyDrewComeOut(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    partsComeOut(seed);
+  }
+
+  /** Its tank's middle joint drains a column that would have run on over the top. */
+  @Test
+  void aColumnThatBrokeStaysBroken() {
+    partsComeOut(16_873);
+  }
+
+  private static void partsComeOut(long seed) {
     Rig rig = RandomRigs.rig(seed);
     State state = RandomRigs.state(rig, seed);
     rig.parts().stream()

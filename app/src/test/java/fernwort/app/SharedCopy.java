@@ -1,11 +1,10 @@
 package fernwort.app;
 
+import fernwort.app.garage.DemoData;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
 import fernwort.core.build.UsualBuild;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.tank.Reading;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -13,14 +12,11 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * One copy of the application for all tests that only use it: started once, with the demo rigs. A
@@ -67,22 +63,8 @@ public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
   private String anew(String id) {
     DemoRig demo = DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
     Descriptions rigs = copy.bean(Descriptions.class);
-    States states = copy.bean(States.class);
-    Instant now = Instant.now();
     OpenRig rig = rigs.open(rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with a test"));
-    new TransactionTemplate(copy.bean(PlatformTransactionManager.class))
-        .executeWithoutResult(change -> {
-          demo.litres()
-              .forEach((tank, litres) ->
-                  states.record(
-                      rig,
-                      tank,
-                      new Reading.Volume(litres / 1000),
-                      String.format(Locale.ROOT, "%.0f L", litres),
-                      now,
-                      WHO));
-          demo.positions().forEach((part, to) -> states.turn(rig, part, to, WHO));
-        });
+    copy.bean(DemoData.class).leave(demo, rig, Instant.now(), WHO);
     return rig.id();
   }
 

@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts the three demo rigs into a data folder that has no rig yet, as their people left them. */
 @Component
 @ConditionalOnProperty(name = "fernwort.demo", havingValue = "true")
-class DemoData implements ApplicationRunner {
+public class DemoData implements ApplicationRunner {
 
   private static final String WHO = "demo";
 
@@ -46,9 +46,17 @@ class DemoData implements ApplicationRunner {
   }
 
   private void add(DemoRig demo) {
-    String id = rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with the demo");
-    OpenRig rig = rigs.open(id);
+    OpenRig rig = rigs.open(rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with the demo"));
     Instant read = clock.instant().minus(Duration.ofHours(3));
+    leave(demo, rig, read, WHO);
+    if (!demo.id().equals(WITHOUT_LOG)) {
+      DemoLog.of(demo, rig.plumbing(), read).forEach(e -> diary.add(rig, e, WHO));
+    }
+  }
+
+  /** Leaves a rig as the people of a demo left theirs: its tanks read then, its handles put so. */
+  @Transactional
+  public void leave(DemoRig demo, OpenRig rig, Instant read, String who) {
     demo.litres()
         .forEach((tank, litres) ->
             states.record(
@@ -57,10 +65,7 @@ class DemoData implements ApplicationRunner {
                 new Reading.Volume(litres / 1000),
                 String.format(Locale.ROOT, "%.0f L", litres),
                 read,
-                WHO));
-    if (!demo.id().equals(WITHOUT_LOG)) {
-      DemoLog.of(demo, rig.plumbing(), read).forEach(e -> diary.add(rig, e, WHO));
-    }
-    demo.positions().forEach((part, position) -> states.turn(rig, part, position, WHO));
+                who));
+    demo.positions().forEach((part, position) -> states.turn(rig, part, position, who));
   }
 }

@@ -217,7 +217,7 @@ final class NetworkBuilder {
   }
 
   private Loss lift(Part part, int out, Set<Integer> cycling) {
-    return switch (part.kind()) {
+    return switch ((Kind.Driven) part.kind()) {
       case Kind.Pump pump -> {
         boolean valves =
             switch (pump.works()) {
@@ -231,17 +231,6 @@ final class NetworkBuilder {
             : lift;
       }
       case Kind.Macerator k -> new Lift(water.head(k.shutOffPressure()), k.freeFlow(), true);
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          throw new IllegalStateException(part.label() + " is no pump");
     };
   }
 

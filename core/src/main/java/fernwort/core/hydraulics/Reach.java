@@ -113,21 +113,7 @@ final class Reach {
   }
 
   private static double shutOff(Part part) {
-    return switch (part.kind()) {
-      case Kind.Pump pump -> pump.shutOffPressure();
-      case Kind.Macerator macerator -> macerator.shutOffPressure();
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          0;
-    };
+    return part.kind() instanceof Kind.Driven driven ? driven.shutOffPressure() : 0;
   }
 
   private static double suctionLift(Part part) {

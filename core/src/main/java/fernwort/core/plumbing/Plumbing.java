@@ -113,10 +113,7 @@ public final class Plumbing {
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
     parts.forEach(p -> passages.add(passages(p)));
     sources = parts.stream().filter(p -> isSource(p.kind())).toList();
-    pumps =
-        parts.stream()
-            .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Macerator)
-            .toList();
+    pumps = parts.stream().filter(p -> p.kind() instanceof Kind.Driven).toList();
   }
 
   /**

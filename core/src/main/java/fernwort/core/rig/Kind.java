@@ -75,6 +75,16 @@ public sealed interface Kind {
           DrainTrap,
           LeakTray {}
 
+  /** What moves water on while it is worked, by a motor, a foot or a hand. */
+  sealed interface Driven extends Kind permits Pump, Macerator {
+
+    /** Returns the flow at no pressure (m³/s). */
+    double freeFlow();
+
+    /** Returns the pressure at no flow (Pa). */
+    double shutOffPressure();
+  }
+
   /** A kind whose handle joins some of its ports. */
   sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
 
@@ -448,7 +458,7 @@ public sealed interface Kind {
       double cutIn,
       double cutOut,
       double selfPriming)
-      implements Kind {
+      implements Driven {
 
     /** Returns this pump with another flow at no pressure (m³/s). */
     public Pump flowing(double flow) {
@@ -724,7 +734,7 @@ public sealed interface Kind {
   }
 
   /** A pump that cuts up what is in gray water and pushes it out. */
-  record Macerator(double freeFlow, double shutOffPressure) implements Kind {
+  record Macerator(double freeFlow, double shutOffPressure) implements Driven {
     @Override
     public List<Position> service() {
       return FITTED;

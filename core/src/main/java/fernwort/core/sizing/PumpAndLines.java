@@ -323,7 +323,14 @@ public record PumpAndLines(
           Kind.PortableContainer _,
           Kind.Macerator _,
           Kind.Plug _,
-          Kind.Fitting _ ->
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Accumulator _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.DrainTrap _,
+          Kind.LeakTray _ ->
           0;
     };
   }

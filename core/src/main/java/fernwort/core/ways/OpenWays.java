@@ -188,29 +188,18 @@ public final class OpenWays {
   // --- pumps ---------------------------------------------------------------------------------
 
   private void pump(Part part, int in, List<Origin> origins) {
-    switch (part.kind()) {
-      case Kind.Pump p when graph.is(part, Kind.ON) -> {
-        boolean held = isHeldOff(part, p, in + 1);
-        if (held) {
+    if (!graph.is(part, Kind.ON)) {
+      return;
+    }
+    switch ((Kind.Driven) part.kind()) {
+      case Kind.Pump p -> {
+        if (isHeldOff(part, p, in + 1)) {
           pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
         } else {
           run(part, in, Water.head(p.shutOffPressure()), p.selfPriming(), origins);
         }
       }
-      case Kind.Macerator m when graph.is(part, Kind.ON) ->
-          run(part, in, Water.head(m.shutOffPressure()), 0, origins);
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ -> {}
+      case Kind.Macerator m -> run(part, in, Water.head(m.shutOffPressure()), 0, origins);
     }
   }
 

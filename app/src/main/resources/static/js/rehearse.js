@@ -4,17 +4,6 @@ let course = [];
 let strokes = [];
 const streamNames = {};
 
-async function post(path, values) {
-  const answer = await fetch(document.getElementById("rehearse").dataset.base + path, {
-    method: "POST",
-    headers: { ...byScript, "X-XSRF-TOKEN": document.querySelector("meta[name=csrf]").content },
-    body: new URLSearchParams(values),
-  });
-  const problem = decodeURIComponent((answer.headers.get("X-Problem") ?? "").replaceAll("+", " "));
-  if (answer.status === 401) askPassphrase(problem, () => post(path, values));
-  else if (!answer.ok) notice(problem || "That did not work. Nothing was changed.");
-}
-
 function text(element, words) {
   if (element && element.textContent !== words) element.textContent = words;
 }
@@ -147,45 +136,23 @@ function draw(now) {
     return;
   }
   text(document.getElementById("clock"), now.time);
-  text(document.getElementById("play"), now.playing ? "Pause" : "Play");
+  const play = document.getElementById("play");
+  text(play, now.playing ? "Pause" : "Play");
+  play.value = !now.playing;
   const stopped = document.getElementById("stopped");
   stopped.hidden = !now.stopped;
-  text(stopped, now.stopped ? now.stopped + ". Play on, set something, or go back." : "");
+  text(stopped, now.stopped);
   drawRig(now);
   list("rows", now.rows);
   list("events", now.events);
   drawCourse(now);
 }
 
-function toggle() {
-  const playing = document.getElementById("play").textContent === "Pause";
-  if (playing) {
-    post("/pause", {});
-  } else {
-    post("/play", {
-      speed: document.getElementById("speed").value,
-      stopping: document.getElementById("stopping").checked,
-    });
-  }
-}
-
-document.addEventListener("click", (event) => {
-  if (event.target.closest?.("#play")) toggle();
-});
-document.addEventListener("change", (event) => {
-  const live = event.target.closest?.("#speed, #stopping");
-  if (live && document.getElementById("play").textContent === "Pause") {
-    post("/play", {
-      speed: document.getElementById("speed").value,
-      stopping: document.getElementById("stopping").checked,
-    });
-  }
-});
 document.addEventListener("keydown", (event) => {
   const typing = event.target.closest?.("input, select, textarea, button, [role=button], a");
   if (event.key === " " && document.getElementById("rehearse") && !typing) {
     event.preventDefault();
-    toggle();
+    document.getElementById("play").click();
   }
 });
 

@@ -179,4 +179,6 @@ document.addEventListener("htmx:sendError", () => {
 });
 document.addEventListener("htmx:afterRequest", (event) => {
   if (event.detail.successful) notice("");
+  // An answer without a page settles nothing.
+  if (event.detail.xhr.status === 204) next();
 });

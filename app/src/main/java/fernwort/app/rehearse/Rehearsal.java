@@ -45,10 +45,14 @@ final class Rehearsal {
     return rig;
   }
 
-  /** Plays on at a speed (simulated seconds per second), stopping at events or not. */
-  synchronized void play(double atSpeed, boolean stopping) {
+  /** Sets the speed (simulated seconds per second), and whether to stop at events. */
+  synchronized void pace(double atSpeed, boolean stopping) {
     speed = Math.clamp(atSpeed, 1, 600);
     stopsAtEvents = stopping;
+  }
+
+  /** Plays on. */
+  synchronized void play() {
     playing = true;
     stopped = "";
   }
@@ -143,6 +147,10 @@ final class Rehearsal {
 
   synchronized double speed() {
     return speed;
+  }
+
+  synchronized boolean stopsAtEvents() {
+    return stopsAtEvents;
   }
 
   /** Returns what it stopped at, empty when it did not. */

@@ -14,6 +14,7 @@ import fernwort.core.rig.Setting;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -103,6 +104,7 @@ class RehearseController {
     model.addAttribute("run", run);
     model.addAttribute("drawing", drawing);
     model.addAttribute("now", Snapshot.of(rehearsal, units));
+    model.addAttribute("stopping", rehearsal.stopsAtEvents());
     model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
     model.addAttribute("flowUnit", units.unit(Measure.FLOW).sign());
     model.addAttribute("handles", handles(rig, moment.state().setting()));
@@ -126,19 +128,38 @@ class RehearseController {
     return emitter;
   }
 
-  @PostMapping("/{run}/play")
-  ResponseEntity<Void> play(
-      @PathVariable String run,
-      @RequestParam double speed,
-      @RequestParam(defaultValue = "false") boolean stopping) {
-    room.get(run).play(speed, stopping);
+  /**
+   * What the bar above the drawing asks for.
+   *
+   * @param speed simulated seconds per second
+   * @param stopping whether to stop at events
+   * @param playing whether to play or to pause; as it is where that was not asked
+   */
+  record Time(double speed, boolean stopping, @Nullable Boolean playing) {}
+
+  /** A page whose script runs is told by the stream. */
+  @PostMapping(path = "/{run}/time", headers = "HX-Request")
+  ResponseEntity<Void> time(@PathVariable String run, @ModelAttribute Time time) {
+    pass(room.get(run), time);
     return ResponseEntity.noContent().build();
   }
 
-  @PostMapping("/{run}/pause")
-  ResponseEntity<Void> pause(@PathVariable String run) {
-    room.get(run).pause();
-    return ResponseEntity.noContent().build();
+  /** A page whose script has not come yet, or never does, is loaded anew. */
+  @PostMapping("/{run}/time")
+  String timeByForm(@PathVariable String id, @PathVariable String run, @ModelAttribute Time time) {
+    pass(room.get(run), time);
+    return "redirect:/rigs/%s/rehearse/%s".formatted(id, run);
+  }
+
+  private static void pass(Rehearsal rehearsal, Time time) {
+    rehearsal.pace(time.speed(), time.stopping());
+    if (time.playing() != null) {
+      if (time.playing()) {
+        rehearsal.play();
+      } else {
+        rehearsal.pause();
+      }
+    }
   }
 
   @PostMapping("/{run}/set")

@@ -20,7 +20,7 @@ import java.util.TreeMap;
  * @param time the same in words
  * @param playing whether it plays
  * @param speed simulated seconds in one second
- * @param stopped what it stopped at; empty for nothing
+ * @param stopped what it stopped at, and what can be done then; empty for nothing
  * @param tanks each tank's water
  * @param lines direction of the flow in each line where there is one: 1 or −1
  * @param streams what each fixture, inlet and end passes, for the chart
@@ -109,7 +109,9 @@ record Snapshot(
         HappeningWords.time(moment.time()),
         rehearsal.isPlaying(),
         rehearsal.speed(),
-        rehearsal.stopped(),
+        rehearsal.stopped().isEmpty()
+            ? ""
+            : rehearsal.stopped() + ". Play on, set something, or go back.",
         tanks,
         lines,
         streams(plumbing, flows, units),

@@ -36,7 +36,8 @@ class RehearsalTest {
   @Test
   void playedOnItStopsAtTheFirstEventAndSaysWhich() {
     Rehearsal rehearsal = rehearsal();
-    rehearsal.play(600, true);
+    rehearsal.pace(600, true);
+    rehearsal.play();
     for (int i = 0; i < 20; i++) {
       rehearsal.tick(0.2);
     }
@@ -66,7 +67,8 @@ class RehearsalTest {
   @Test
   void goingBackTakesLevelsAndEventsBack() {
     Rehearsal rehearsal = rehearsal();
-    rehearsal.play(600, true);
+    rehearsal.pace(600, true);
+    rehearsal.play();
     for (int i = 0; i < 20; i++) {
       rehearsal.tick(0.2);
     }
@@ -79,7 +81,8 @@ class RehearsalTest {
   @Test
   void aTapThatIsShutWhileItRunsStopsTheWater() {
     Rehearsal rehearsal = rehearsal();
-    rehearsal.play(60, true);
+    rehearsal.pace(60, true);
+    rehearsal.play();
     rehearsal.tick(0.2);
     rehearsal.set("sink", "shut");
     double before = rehearsal.moment().state().volume("main");
@@ -119,7 +122,8 @@ class RehearsalTest {
       String id = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
       Page page = new Page();
       room.watch(id, page, r -> Snapshot.of(r, Units.METRIC));
-      room.get(id).play(10, true);
+      room.get(id).pace(10, true);
+      room.get(id).play();
       assertThat(page.looks.poll(5, TimeUnit.SECONDS)).isNotNull();
       await(() -> room.get(id).moment().time() > 0);
       page.gone = true;
@@ -143,7 +147,8 @@ class RehearsalTest {
       String quick = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
       Page page = new Page();
       room.watch(quick, page, r -> Snapshot.of(r, Units.METRIC));
-      room.get(quick).play(1, false);
+      room.get(quick).pace(1, false);
+      room.get(quick).play();
       for (int look = 0; look < 5; look++) {
         assertThat(page.looks.poll(2, TimeUnit.SECONDS)).as("look %d", look).isNotNull();
       }

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -66,6 +67,27 @@ class RehearseJourneyTest {
     Object wide = page.evaluate("document.documentElement.scrollWidth");
     assertThat((Integer) wide).isLessThanOrEqualTo(390);
     assertThat(Axe.violations(page)).isEmpty();
+  }
+
+  @Test
+  void withoutScriptsPlayIsHeardAllTheSame() {
+    page = COPY.use(new Browser.NewContextOptions().setJavaScriptEnabled(false));
+    COPY.visit("/rigs/marginalia/board");
+    page.locator("#rehearse-this").click();
+    page.locator("#speed").selectOption("600");
+    page.locator("#play").click();
+    assertThat(page.locator("#play")).hasText("Pause");
+    assertThat(page.locator("#speed")).hasValue("600");
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+    while (page.locator("#stopped").isHidden() && System.nanoTime() < end) {
+      page.waitForTimeout(200);
+      page.reload();
+    }
+    assertThat(page.locator("#stopped")).containsText("Gray is full to its vent at 12 min");
+    assertThat(page.locator("#play")).hasText("Play");
+    page.locator("#to-start").click();
+    assertThat(page.locator("#clock")).hasText("0 s");
+    assertThat(page.locator("#stopped")).isHidden();
   }
 
   @Test

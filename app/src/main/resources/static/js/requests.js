@@ -42,6 +42,9 @@ function say(part) {
 }
 
 document.addEventListener("htmx:afterSettle", (event) => say(event.detail.elt));
+const wasDone = document.getElementById("was-done");
+// A screen reader hears what changes after the page is there.
+if (wasDone) setTimeout(() => say(wasDone), 500);
 document.addEventListener("htmx:configRequest", (event) => {
   event.detail.headers["X-XSRF-TOKEN"] = document.querySelector("meta[name=csrf]").content;
   event.detail.headers["X-Screen"] = narrow.matches ? "narrow" : "wide";

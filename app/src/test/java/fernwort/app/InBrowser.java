@@ -114,6 +114,13 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     page.navigate(copy.client().address() + own(path));
   }
 
+  /** Does what loads a page, and waits for that page. */
+  public void load(Runnable pressed) {
+    page.evaluate("window.isLeft = true");
+    pressed.run();
+    page.waitForFunction("!window.isLeft && document.readyState === 'complete'");
+  }
+
   /** Returns a path with this test's own rigs in place of the demos. */
   public String own(String path) {
     return DEMO.matcher(path).replaceAll(demo -> copy.rig(demo.group()));

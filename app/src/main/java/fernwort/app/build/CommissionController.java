@@ -9,6 +9,7 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Done;
 import fernwort.app.web.Field;
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.build.ModelFit;
@@ -34,6 +35,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The first filling: looks, a pressure that holds, jugs against the model. */
 @Controller
@@ -75,7 +77,8 @@ class CommissionController {
       @PathVariable String id,
       @RequestParam int version,
       @ModelAttribute("who") String who,
-      @ModelAttribute("units") Units units) {
+      @ModelAttribute("units") Units units,
+      RedirectAttributes to) {
     OpenRig open = rigs.open(id);
     Trip trip = desk.trip(id, units);
     ModelFit fit =
@@ -86,6 +89,7 @@ class CommissionController {
         version,
         who,
         new Alteration.Fitted(r -> ModelFit.with(r, fit.losses().times(), fit.pump().times())));
+    Done.say(to, "The rig is described with the fitted losses now; undo it under Rig.");
     return "redirect:/rigs/" + id + "/build/commission#jugs";
   }
 

@@ -5,6 +5,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Waterway;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Done;
 import fernwort.app.web.Field;
 import fernwort.core.build.Adapter;
 import fernwort.core.build.Adapters;
@@ -34,6 +35,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Ends that fit: what meets where, what goes between, and what does not mate. */
 @Controller
@@ -238,7 +240,8 @@ class EndsController {
       @PathVariable String port,
       @RequestParam int version,
       @RequestParam Map<String, String> form,
-      @ModelAttribute("who") String who) {
+      @ModelAttribute("who") String who,
+      RedirectAttributes to) {
     OpenRig open = rigs.open(id);
     PortRef at = at(open.rig(), part, port);
     Optional<Joint> before = open.rig().built().joint(at);
@@ -248,6 +251,8 @@ class EndsController {
             read(form, "port", before.flatMap(Joint::port)),
             read(form, "line", before.flatMap(Joint::line)));
     rigs.change(open, version, who, new Alteration.Joined(joint));
+    Done.say(
+        to, "The ends at %s are kept; undo it under Rig.".formatted(open.rig().part(part).label()));
     return "redirect:/rigs/" + id + "/build#" + part + "." + port;
   }
 

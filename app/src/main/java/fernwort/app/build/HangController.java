@@ -9,6 +9,7 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Done;
 import fernwort.app.web.Field;
 import fernwort.core.build.Clearance;
 import fernwort.core.build.Hanging;
@@ -35,6 +36,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** What carries the tanks, and whether it holds. */
 @Controller
@@ -80,7 +82,8 @@ class HangController {
       @PathVariable String tank,
       @RequestParam int version,
       @ModelAttribute("who") String who,
-      @ModelAttribute("units") Units units) {
+      @ModelAttribute("units") Units units,
+      RedirectAttributes to) {
     OpenRig open = rigs.open(id);
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
@@ -93,6 +96,7 @@ class HangController {
       throw new Refusal(form.problem());
     }
     rigs.change(open, version, who, new Alteration.Supported(tank, supports));
+    Done.say(to, "The supports of %s are kept; undo it under Rig.".formatted(part.label()));
     return "redirect:/rigs/" + id + "/build/hang#hang-" + tank;
   }
 

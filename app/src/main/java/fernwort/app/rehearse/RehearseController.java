@@ -8,6 +8,7 @@ import fernwort.app.garage.Sleep;
 import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Done;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
@@ -27,6 +28,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Rehearsing on the Board. Nothing here touches what is recorded, until somebody keeps it. */
 @Controller
@@ -195,7 +197,8 @@ class RehearseController {
       @PathVariable String id,
       @PathVariable String run,
       @ModelAttribute("who") String who,
-      @ModelAttribute("units") Units units) {
+      @ModelAttribute("units") Units units,
+      RedirectAttributes to) {
     Rehearsal rehearsal = room.get(run);
     rehearsal.pause();
     states.adopt(
@@ -203,6 +206,7 @@ class RehearseController {
         rehearsal.moment().state(),
         volume -> units.show(Measure.VOLUME, volume) + " rehearsed",
         who);
+    Done.say(to, "Levels and handles stand as rehearsed now.");
     return "redirect:/rigs/%s/board".formatted(id);
   }
 }

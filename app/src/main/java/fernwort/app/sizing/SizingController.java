@@ -9,6 +9,7 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Done;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Range;
 import java.time.Clock;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The Sizing screen: five pages of questions with their answers. */
 @Controller
@@ -103,9 +105,11 @@ class SizingController {
   String habits(
       @PathVariable String id,
       @RequestParam Map<String, String> form,
-      @ModelAttribute("units") Units units) {
+      @ModelAttribute("units") Units units,
+      RedirectAttributes to) {
     OpenRig rig = rigs.open(id);
     states.setHabits(rig, HabitsForm.read(states.habits(rig), form, units));
+    Done.say(to, "The habits are kept, and reckoned with from here on.");
     return "redirect:/rigs/%s/sizing".formatted(id);
   }
 

@@ -127,6 +127,7 @@ class BuildJourneyTest {
     page.locator("input[name='support-tank-0-bolts']").blur();
     assertThat(page.locator("#hang-tank")).containsText("Fasteners hold");
     page.locator("button:has-text('Keep the supports')").click();
+    assertThat(page.locator("#was-done")).containsText("undo it under Rig");
     assertThat(page.locator("#hang-tank")).containsText("Fasteners hold");
     page.locator("input[name='hang-mass-tank']").fill("heavy");
     page.locator("input[name='hang-mass-tank']").blur();
@@ -145,6 +146,7 @@ class BuildJourneyTest {
     assertThat(page.locator("#jugs")).containsText("Losses of fittings, fitted");
     COPY.visit("/rigs/marginalia/build/commission");
     page.locator("#take-fit").click();
+    assertThat(page.locator("#was-done")).containsText("fitted losses");
     COPY.visit("/rigs/marginalia/rig");
     assertThat(page.locator("main")).containsText("Fitted losses");
   }

@@ -163,7 +163,7 @@ class LogJourneyTest {
     assertThat(page.locator("#reached")).containsText("Main fresh");
     assertThat(page.locator("#reached")).containsText("Run ");
     COPY.visit("/rigs/" + rig + "/log/upkeep");
-    page.locator("#due-sediment button").first().click();
+    COPY.load(page.locator("#due-sediment button").first()::click);
     COPY.visit("/rigs/" + rig + "/log/upkeep");
     assertThat(page.locator("#due-sediment")).containsText("by 20");
     page.locator("#due-main form[action*=chores] button").click();
@@ -172,7 +172,7 @@ class LogJourneyTest {
     assertThat(page.locator("#due-main")).containsText("by 20");
     page.locator("#due-leaks summary").click();
     page.locator("#due-leaks input[name=note]").fill("on tour");
-    page.locator("#due-leaks details button").click();
+    COPY.load(page.locator("#due-leaks details button")::click);
     COPY.visit("/rigs/" + rig + "/log/upkeep");
     assertThat(page.locator("#due-leaks")).containsText("put off: on tour");
   }

@@ -155,7 +155,7 @@ class DescribeJourneyTest {
     startFrom("one-tank", "Gallon rig");
     COPY.visit("/rigs");
     page.locator("select[aria-label=volume]").selectOption("US gal");
-    page.locator("form[action='/units'] button").click();
+    COPY.load(page.locator("form[action='/units'] button")::click);
     COPY.visit("/rigs/gallon-rig/sizing");
     assertThat(page.locator("main")).containsText("US gal");
     COPY.visit("/rigs/gallon-rig/board");

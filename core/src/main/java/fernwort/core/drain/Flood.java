@@ -53,11 +53,10 @@ public final class Flood {
     OpenGraph graph = new OpenGraph(plumbing, setting);
     // Water that reaches a tank's port above its surface drops in and is gone from the line.
     int[] drains =
-        new Outlets(graph)
-            .ends().stream()
-                .filter(o -> o.end().kind() != End.Kind.TANK || !levels.wet(o.vertex()))
-                .mapToInt(Outlets.Outlet::vertex)
-                .toArray();
+        graph.outlets().ends().stream()
+            .filter(o -> o.end().kind() != End.Kind.TANK || !levels.wet(o.vertex()))
+            .mapToInt(Outlets.Outlet::vertex)
+            .toArray();
     return new Flood(plumbing, graph, levels, drains);
   }
 

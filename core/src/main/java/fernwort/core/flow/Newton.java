@@ -92,14 +92,16 @@ final class Newton {
         cells[count++] = (long) b * n + a;
       }
     }
-    long[] sorted = Arrays.stream(cells, 0, count).sorted().distinct().toArray();
-    DMatrixSparseCSC made = new DMatrixSparseCSC(n, n, sorted.length);
-    for (int k = 0; k < sorted.length; k++) {
-      int column = (int) (sorted[k] / n);
-      made.nz_rows[k] = (int) (sorted[k] % n);
-      made.col_idx[column + 1] = k + 1;
+    Arrays.sort(cells, 0, count);
+    DMatrixSparseCSC made = new DMatrixSparseCSC(n, n, count);
+    int distinct = 0;
+    for (int k = 0; k < count; k++) {
+      if (k == 0 || cells[k] != cells[k - 1]) {
+        made.nz_rows[distinct++] = (int) (cells[k] % n);
+        made.col_idx[(int) (cells[k] / n) + 1] = distinct;
+      }
     }
-    made.nz_length = sorted.length;
+    made.nz_length = distinct;
     made.indicesSorted = true;
     return made;
   }

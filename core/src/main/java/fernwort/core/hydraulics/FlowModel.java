@@ -38,12 +38,12 @@ final class FlowModel {
 
   private RigNetwork built;
 
-  FlowModel(OpenGraph graph, Levels levels, LinePipes pipes, Conditions conditions) {
+  FlowModel(OpenGraph graph, Levels levels, LinePipes pipes, Vents narrow, Conditions conditions) {
     this.plumbing = graph.plumbing();
     this.levels = levels;
     this.pipes = pipes;
     wet = new WetPorts(graph, levels, conditions);
-    vents = new Vents(plumbing, pipes).of(conditions.carried().vents().orElseGet(wet::ventLines));
+    vents = narrow.of(conditions.carried().vents().orElseGet(wet::ventLines));
     built = builder().build(Set.of(), Set.of());
   }
 

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Steady flow and pressure everywhere in a rig, for any state.
@@ -51,6 +52,10 @@ public final class Hydraulics {
   private final Map<Seen, Surroundings> known = new ConcurrentHashMap<>();
   private final Plumbing plumbing;
   private final LinePipes pipes;
+  private final Vents vents;
+
+  /** The passages asked for last: a run asks for the same from step to step. */
+  private volatile @Nullable OpenGraph graph;
 
   /** How many times its clean loss a filter takes from what passed it before, by id. */
   private final Map<String, Double> clogged;
@@ -58,6 +63,7 @@ public final class Hydraulics {
   private Hydraulics(Plumbing plumbing, LinePipes pipes, Map<String, Double> clogged) {
     this.plumbing = plumbing;
     this.pipes = pipes;
+    vents = new Vents(plumbing, pipes);
     this.clogged = Map.copyOf(clogged);
   }
 
@@ -136,12 +142,12 @@ public final class Hydraulics {
    * @throws IllegalStateException when the flow does not settle; names the part to look at
    */
   public Flows solve(State state, Conditions conditions) {
-    OpenGraph graph = new OpenGraph(plumbing, state.setting());
+    OpenGraph graph = graph(state.setting());
     Levels levels = Levels.of(plumbing, state);
     Set<Integer> cycling = new HashSet<>();
     Set<Integer> airy = new HashSet<>();
     Set<Integer> full = new HashSet<>();
-    FlowModel model = new FlowModel(graph, levels, pipes, used(conditions));
+    FlowModel model = new FlowModel(graph, levels, pipes, vents, used(conditions));
     full.addAll(model.falling());
     if (airy.addAll(model.spills())) {
       model.build(cycling, airy);
@@ -179,11 +185,20 @@ public final class Hydraulics {
         s -> Surroundings.of(OpenWays.find(plumbing, state.setting(), Levels.of(plumbing, state))));
   }
 
+  private OpenGraph graph(Setting setting) {
+    OpenGraph last = graph;
+    if (last == null || !last.setting().equals(setting)) {
+      last = new OpenGraph(plumbing, setting);
+      graph = last;
+    }
+    return last;
+  }
+
   /** Returns the network of a state before its pumps' switches and air are looked at. */
   public FlowNetwork network(State state) {
-    OpenGraph graph = new OpenGraph(plumbing, state.setting());
+    OpenGraph graph = graph(state.setting());
     FlowModel model =
-        new FlowModel(graph, Levels.of(plumbing, state), pipes, used(Conditions.ORDINARY));
+        new FlowModel(graph, Levels.of(plumbing, state), pipes, vents, used(Conditions.ORDINARY));
     return model.network();
   }
 

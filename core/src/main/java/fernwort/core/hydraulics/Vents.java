@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The vents of a rig's tanks that are narrow enough for their air to have friction worth reckoning
@@ -29,8 +30,14 @@ final class Vents {
   /** What a hose gives at least (m³/s): 20 L/min. */
   private static final double HOSE = 3.3e-4;
 
+  /** Narrow vents with the lines they were found for. */
+  private record Found(Map<String, List<String>> lines, Map<String, Venting> narrow) {}
+
   private final Plumbing plumbing;
   private final LinePipes pipes;
+
+  /** Those asked for last: a run asks for the same from step to step. */
+  private volatile @Nullable Found last;
 
   Vents(Plumbing plumbing, LinePipes pipes) {
     this.plumbing = plumbing;
@@ -49,6 +56,15 @@ final class Vents {
 
   /** Returns what narrow vents take, by tank id. */
   Map<String, Venting> of(Map<String, List<String>> lines) {
+    Found found = last;
+    if (found == null || !found.lines().equals(lines)) {
+      found = new Found(Map.copyOf(lines), Map.copyOf(find(lines)));
+      last = found;
+    }
+    return found.narrow();
+  }
+
+  private Map<String, Venting> find(Map<String, List<String>> lines) {
     Map<String, Venting> narrow = new HashMap<>();
     lines.forEach((tank, route) -> {
       List<Pipe> pipe =

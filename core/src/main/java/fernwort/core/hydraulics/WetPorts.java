@@ -34,7 +34,7 @@ final class WetPorts {
     this.conditions = conditions;
     plumbing = graph.plumbing();
     water = conditions.water();
-    outlets = new Outlets(graph);
+    outlets = graph.outlets();
     reach = new Reach(graph, levels, conditions.carried().airlocked());
     joined = new Joined(plumbing.size());
     flood();

@@ -28,35 +28,17 @@ public final class Levels {
 
   private final Plumbing plumbing;
 
-  /** Of each port's lower edge. */
-  private final double[] height;
-
-  /** Of each port's upper edge. */
-  private final double[] top;
-
-  private final double[] crest;
-  private final Slope slope;
+  private final Heights heights;
   private final double[] surface;
   private final double[] volume;
 
   private Levels(Plumbing plumbing, Map<String, Double> volumes, Slope slope) {
     this.plumbing = plumbing;
-    this.slope = slope;
-    height = new double[plumbing.size()];
-    top = new double[plumbing.size()];
-    for (int v = 0; v < height.length; v++) {
-      double middle = slope.heightOf(plumbing.point(v));
-      height[v] = middle - plumbing.half(v);
-      top[v] = middle + plumbing.half(v);
-    }
-    crest = new double[plumbing.rig().lines().size()];
-    for (int i = 0; i < crest.length; i++) {
-      crest[i] = Arrays.stream(profile(i)).max().orElse(0);
-    }
+    heights = plumbing.heights(slope);
     int parts = plumbing.rig().parts().size();
     surface = new double[parts];
     volume = new double[parts];
-    plumbing.rig().tanks().forEach(tank -> fill(tank, volumes, slope));
+    plumbing.tanks().forEach(tank -> fill(tank, volumes, slope));
   }
 
   /** Works the heights out for the tanks and slope of a state. */
@@ -76,12 +58,12 @@ public final class Levels {
   public State state(Setting setting) {
     Map<String, Double> volumes = new HashMap<>();
     plumbing.tanks().forEach(t -> volumes.put(t.id(), volume(t.id())));
-    return new State(setting, volumes, slope);
+    return new State(setting, volumes, slope());
   }
 
   /** Returns the slope. */
   public Slope slope() {
-    return slope;
+    return heights.slope();
   }
 
   /** Returns the height of the water surface in a tank (m). */
@@ -116,25 +98,22 @@ public final class Levels {
 
   /** Returns the height of a port's upper edge, where it closes to air (m). */
   public double top(PortRef port) {
-    return top[plumbing.vertex(port)];
+    return heights.upper(plumbing.vertex(port));
   }
 
   /** Returns the height of a port, of its lower edge where it is wide (m). */
   public double height(PortRef port) {
-    return height[plumbing.vertex(port)];
+    return heights.lower(plumbing.vertex(port));
   }
 
   /** Returns the height of the highest point of a line (m). */
   public double crest(String line) {
-    return crest[plumbing.lineNumber(line)];
+    return heights.crest(plumbing.lineNumber(line));
   }
 
   /** Returns the heights along a line on the slope, from its first end to its second (m). */
   public double[] profile(int line) {
-    double[] run = Arrays.stream(plumbing.run(line)).mapToDouble(slope::heightOf).toArray();
-    run[0] = height[plumbing.lineFrom(line)];
-    run[run.length - 1] = height[plumbing.lineTo(line)];
-    return run;
+    return heights.profile(line);
   }
 
   /** Returns how far a line sags below the lower of the heights to both sides of the sag (m). */
@@ -151,17 +130,17 @@ public final class Levels {
 
   /** Returns the height of a part on the slope (m). */
   public double height(Part part) {
-    return slope.heightOf(new Point(part.x(), part.y(), part.height()));
+    return slope().heightOf(new Point(part.x(), part.y(), part.height()));
   }
 
   /** Returns the height of a port (m). */
   public double height(int vertex) {
-    return height[vertex];
+    return heights.lower(vertex);
   }
 
   /** Returns the highest height that a line passes (m). */
   public double crest(int line) {
-    return crest[line];
+    return heights.crest(line);
   }
 
   /** Tells whether the water of a tank stands over one of its ports and may leave by it. */
@@ -176,11 +155,11 @@ public final class Levels {
 
   /** Tells whether the air of a tank passes one of its ports. */
   public boolean breathes(int tankPort) {
-    return !stands(tankPort, top[tankPort]) && !plumbing.onlyIn(tankPort);
+    return !stands(tankPort, heights.upper(tankPort)) && !plumbing.onlyIn(tankPort);
   }
 
   private boolean covered(int tankPort) {
-    return stands(tankPort, height[tankPort]);
+    return stands(tankPort, heights.lower(tankPort));
   }
 
   private boolean stands(int tankPort, double over) {

@@ -8,9 +8,10 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
- * The open passages of one setting, as forward lists of directed edges.
+ * The open passages of one setting, as forward lists of directed edges. Safe to share.
  *
  * <p>Each edge leads from one port to another, through a part or along a line.
  */
@@ -42,8 +43,11 @@ public final class OpenGraph {
 
   private int edges;
 
-  private int[] lastInto = {};
-  private int[] previousInto = {};
+  /** Of each vertex the last passage into it, and of each passage the one into it before. */
+  private record Into(int[] last, int[] previous) {}
+
+  private volatile @Nullable Into into;
+  private volatile @Nullable Outlets outlets;
 
   public OpenGraph(Plumbing plumbing, Setting setting) {
     this(plumbing, setting, false);
@@ -187,21 +191,38 @@ public final class OpenGraph {
 
   /** Returns the last passage that leads into a vertex, or −1; with {@link #previousInto}. */
   public int lastInto(int vertex) {
-    if (lastInto.length == 0) {
-      lastInto = new int[first.length];
-      Arrays.fill(lastInto, -1);
-      previousInto = new int[edges];
-      for (int e = 0; e < edges; e++) {
-        previousInto[e] = lastInto[to[e]];
-        lastInto[to[e]] = e;
-      }
-    }
-    return lastInto[vertex];
+    return into().last[vertex];
   }
 
   /** Returns the passage before this one that leads into the same vertex, or −1. */
   public int previousInto(int edge) {
-    return previousInto[edge];
+    return into().previous[edge];
+  }
+
+  private Into into() {
+    Into known = into;
+    if (known == null) {
+      int[] last = new int[first.length];
+      Arrays.fill(last, -1);
+      int[] previous = new int[edges];
+      for (int e = 0; e < edges; e++) {
+        previous[e] = last[to[e]];
+        last[to[e]] = e;
+      }
+      known = new Into(last, previous);
+      into = known;
+    }
+    return known;
+  }
+
+  /** Returns where water can leave, and where air can pass. */
+  public Outlets outlets() {
+    Outlets known = outlets;
+    if (known == null) {
+      known = new Outlets(this);
+      outlets = known;
+    }
+    return known;
   }
 
   /**

@@ -7,6 +7,7 @@ import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.Stop;
 import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A rig prepared for searching: its ports numbered, its lines as pairs of numbers, its tanks' rooms
@@ -59,6 +61,9 @@ public final class Plumbing {
   private final List<Map<String, int[]>> passages = new ArrayList<>();
   private final List<Part> sources;
   private final List<Part> pumps;
+
+  /** Those asked for last: one run after another stands on the same slope. */
+  private volatile @Nullable Heights heights;
 
   private Plumbing(Rig rig) {
     this.rig = rig;
@@ -203,6 +208,15 @@ public final class Plumbing {
     }
     run.add(b);
     return run.toArray(Point[]::new);
+  }
+
+  Heights heights(Slope slope) {
+    Heights last = heights;
+    if (last == null || !last.slope().equals(slope)) {
+      last = new Heights(this, slope);
+      heights = last;
+    }
+    return last;
   }
 
   /** Returns the number of ports, those of bodies included. */

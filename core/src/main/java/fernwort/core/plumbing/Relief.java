@@ -33,11 +33,10 @@ public final class Relief {
   private Relief(Plumbing plumbing, Setting setting) {
     this.plumbing = plumbing;
     graph = new OpenGraph(plumbing, setting);
-    new Outlets(graph)
-        .ends().stream()
-            .filter(o -> o.end().kind() != End.Kind.TANK)
-            .filter(o -> !(plumbing.part(o.vertex()).kind() instanceof Kind.HoseInlet))
-            .forEach(o -> openings.add(o.vertex()));
+    graph.outlets().ends().stream()
+        .filter(o -> o.end().kind() != End.Kind.TANK)
+        .filter(o -> !(plumbing.part(o.vertex()).kind() instanceof Kind.HoseInlet))
+        .forEach(o -> openings.add(o.vertex()));
   }
 
   /** Looks at a setting. */

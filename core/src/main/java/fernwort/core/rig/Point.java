@@ -13,4 +13,9 @@ public record Point(double x, double y, double z) {
   public Point plus(Point other) {
     return new Point(x + other.x, y + other.y, z + other.z);
   }
+
+  /** Returns how far this point lies along a direction, which is a unit vector (m). */
+  public double along(Point direction) {
+    return x * direction.x + y * direction.y + z * direction.z;
+  }
 }

@@ -20,7 +20,6 @@ public record Slope(double pitch, double roll) {
 
   /** Returns the height of a point of the vehicle over the vehicle's origin on this slope (m). */
   public double heightOf(Point point) {
-    Point up = up();
-    return up.x() * point.x() + up.y() * point.y() + up.z() * point.z();
+    return point.along(up());
   }
 }

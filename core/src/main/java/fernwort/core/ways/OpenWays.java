@@ -61,7 +61,7 @@ public final class OpenWays {
     this.running = running;
     this.levels = levels;
     graph = new OpenGraph(plumbing, setting);
-    outlets = new Outlets(graph);
+    outlets = graph.outlets();
     islands = graph.islands();
     currents = new Currents(graph);
     suction = new Sweep(graph, levels);

@@ -30,7 +30,7 @@ class FloodTest {
     OpenGraph graph = new OpenGraph(plumbing, state.setting());
     double[] spill = new double[plumbing.size()];
     Arrays.fill(spill, Double.POSITIVE_INFINITY);
-    for (Outlets.Outlet outlet : new Outlets(graph).ends()) {
+    for (Outlets.Outlet outlet : graph.outlets().ends()) {
       if (outlet.end().kind() != End.Kind.TANK || !levels.wet(outlet.vertex())) {
         spill[outlet.vertex()] = levels.height(outlet.vertex());
       }

@@ -1,0 +1,78 @@
+package fernwort.core.plumbing;
+
+import fernwort.core.rig.Point;
+import fernwort.core.rig.Slope;
+
+/** Where the ports and lines of a rig stand on one slope (m), however much water there is. */
+final class Heights {
+
+  private final Slope slope;
+
+  /** Of each port's lower edge. */
+  private final double[] lower;
+
+  /** Of each port's upper edge. */
+  private final double[] upper;
+
+  /** Along each line, from its first end to its second. */
+  private final double[][] profiles;
+
+  private final double[] crests;
+
+  Heights(Plumbing plumbing, Slope slope) {
+    this.slope = slope;
+    Point up = slope.up();
+    lower = new double[plumbing.size()];
+    upper = new double[plumbing.size()];
+    for (int v = 0; v < lower.length; v++) {
+      double middle = plumbing.point(v).along(up);
+      lower[v] = middle - plumbing.half(v);
+      upper[v] = middle + plumbing.half(v);
+    }
+    profiles = new double[plumbing.rig().lines().size()][];
+    crests = new double[profiles.length];
+    for (int line = 0; line < profiles.length; line++) {
+      profiles[line] = profile(plumbing, line, up);
+      crests[line] = highest(profiles[line]);
+    }
+  }
+
+  private double[] profile(Plumbing plumbing, int line, Point up) {
+    Point[] run = plumbing.run(line);
+    double[] heights = new double[run.length];
+    for (int i = 0; i < run.length; i++) {
+      heights[i] = run[i].along(up);
+    }
+    heights[0] = lower[plumbing.lineFrom(line)];
+    heights[run.length - 1] = lower[plumbing.lineTo(line)];
+    return heights;
+  }
+
+  private static double highest(double[] heights) {
+    double highest = heights[0];
+    for (double height : heights) {
+      highest = Math.max(highest, height);
+    }
+    return highest;
+  }
+
+  Slope slope() {
+    return slope;
+  }
+
+  double lower(int port) {
+    return lower[port];
+  }
+
+  double upper(int port) {
+    return upper[port];
+  }
+
+  double crest(int line) {
+    return crests[line];
+  }
+
+  double[] profile(int line) {
+    return profiles[line].clone();
+  }
+}

@@ -8,8 +8,9 @@ import java.util.Optional;
 /**
  * Pipe size is not outside size is not thread size: what trade sizes measure.
  *
- * <p>Threads after ISO 228-1 and ISO 7-1 (BSP), ASME B1.20.1 (NPT) and ASME B1.20.7 (garden hose);
- * bores and holes are usual ones of plastic fittings, our own table: measure yours first.
+ * <p>Threads after ISO 228-1 and ISO 7-1 (BSP), ASME B1.20.1 (NPT) and ASME B1.20.7 (garden hose),
+ * pipe after EN ISO 1452-2 (PVC for water under pressure); bores and holes are usual ones of
+ * plastic fittings, our own table: measure yours first.
  */
 public final class Sizes {
 
@@ -77,9 +78,20 @@ public final class Sizes {
           new Tube(23 * MM, 28 * MM),
           new Tube(29 * MM, 35 * MM));
 
-  /** Nominal sizes of pipe for cement, which are about their bores (m). */
-  private static final List<Double> PIPES =
-      List.of(15 * MM, 20 * MM, 25 * MM, 32 * MM, 40 * MM, 50 * MM);
+  /** A pipe for cement by its nominal size, which is about its bore (m). */
+  private record Pipe(double nominal, double outside) {}
+
+  private static final List<Pipe> PIPES =
+      List.of(
+          new Pipe(15 * MM, 20 * MM),
+          new Pipe(20 * MM, 25 * MM),
+          new Pipe(25 * MM, 32 * MM),
+          new Pipe(32 * MM, 40 * MM),
+          new Pipe(40 * MM, 50 * MM),
+          new Pipe(50 * MM, 63 * MM));
+
+  /** Pipe of some other size is about so many times its nominal size outside. */
+  private static final double PIPE_WALL = 1.25;
 
   /** Bores of hose that tails are made for (m). */
   private static final List<Double> HOSES =
@@ -106,7 +118,7 @@ public final class Sizes {
 
   /** Returns the nominal sizes of pipe for cement (m). */
   public static List<Double> pipes() {
-    return PIPES;
+    return PIPES.stream().map(Pipe::nominal).toList();
   }
 
   /** Returns the bores of hose that tails are made for (m). */
@@ -151,12 +163,18 @@ public final class Sizes {
 
   /** Returns the nominal size of pipe nearest to a bore (m). */
   static double pipeFor(double bore) {
-    return PIPES.stream().min(Comparator.comparingDouble(n -> Math.abs(n - bore))).orElse(bore);
+    return pipes().stream()
+        .min(Comparator.comparingDouble((Double n) -> Math.abs(n - bore)))
+        .orElse(bore);
   }
 
-  /** Returns the outside of the pipe of a nominal size (m): metric pressure pipe, our table. */
+  /** Returns the outside of the pipe of a nominal size (m): metric pressure pipe. */
   static double pipeOutside(double nominal) {
-    return nominal + 5 * MM;
+    return PIPES.stream()
+        .filter(p -> Math.abs(p.nominal() - nominal) < MM / 2)
+        .findFirst()
+        .map(Pipe::outside)
+        .orElse(PIPE_WALL * nominal);
   }
 
   /** Returns the usual hole for a bulkhead with a thread (m), rounded up to a millimetre. */

@@ -142,7 +142,9 @@ class AdaptersTest {
     assertThat(Sizes.tubeFor(0.0125)).isEqualTo(0.015);
     assertThat(Sizes.tubeBore(0.022)).isCloseTo(0.018, within(1e-12));
     assertThat(Sizes.pipeFor(0.037)).isEqualTo(0.04);
-    assertThat(Sizes.pipeOutside(0.02)).isCloseTo(0.025, within(1e-12));
+    assertThat(Sizes.pipes().stream().map(Sizes::pipeOutside).map(d -> Math.round(1000 * d)))
+        .containsExactly(20L, 25L, 32L, 40L, 50L, 63L);
+    assertThat(Sizes.pipeOutside(0.08)).isCloseTo(0.1, within(1e-12));
     assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "3/4")).isCloseTo(0.036, within(1e-9));
     assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-12));
     assertThat(new Adapter(new Connection.HoseTail(0.01), new Connection.HoseEnd(0.01)).bore())

@@ -118,7 +118,7 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
   public void load(Runnable pressed) {
     page.evaluate("window.isLeft = true");
     pressed.run();
-    page.waitForFunction("!window.isLeft && document.readyState === 'complete'");
+    page.waitForFunction("() => !window.isLeft && document.readyState === 'complete'");
   }
 
   /** Returns a path with this test's own rigs in place of the demos. */

@@ -7,6 +7,8 @@ import fernwort.core.rig.Face;
 import fernwort.core.rig.TankPort;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** A face of 400 by 300 mm with one hole, on A4 with 12 mm of margin and 18 of head. */
 class TemplateTest {
@@ -111,5 +113,83 @@ class TemplateTest {
             .pages()
             .getFirst();
     assertThat(marks(later, Template.Words.class)).anyMatch(w -> w.text().endsWith(", later"));
+  }
+
+  private static FaceSheet with(double across, double up, double diameter) {
+    return new FaceSheet(
+        Face.RIGHT,
+        0.4,
+        0.3,
+        Face.REAR,
+        Face.BOTTOM,
+        List.of(
+            new Hole(
+                "feed",
+                TankPort.Use.FEED,
+                across,
+                up,
+                diameter,
+                true,
+                "bulkhead",
+                0.05,
+                false,
+                "",
+                List.of())));
+  }
+
+  private static List<String> sheets(double across, double up, double diameter) {
+    return Template.of("t", with(across, up, diameter), Template.Paper.A4, false).pages().stream()
+        .map(p -> p.title().replaceAll("[^0-9]+", " ").strip())
+        .toList();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // Sheets meet at 186 and 372 mm across and at 255 mm down, 45 mm up; a hole reaches 15 mm.
+    "200.9, 150, '1 2 1 3, 1 2 2 3'",
+    "201.1, 150, '1 2 2 3'",
+    "171.1, 150, '1 2 1 3, 1 2 2 3'",
+    "170.9, 150, '1 2 1 3'",
+    "100, 59.9, '1 2 1 3, 2 2 1 3'",
+    "100, 60.1, '1 2 1 3'",
+    "100, 30.1, '1 2 1 3, 2 2 1 3'",
+    "100, 29.9, '2 2 1 3'",
+    "186, 45, '1 2 1 3, 1 2 2 3, 2 2 1 3, 2 2 2 3'",
+  })
+  void aHoleOverAJointIsOnAllItsSheets(double across, double up, String sheets) {
+    assertThat(String.join(", ", sheets(across / 1000, up / 1000, 0.03))).isEqualTo(sheets);
+    // A small one reaches as far as its cross: 6 mm.
+    assertThat(sheets(0.1915, 0.15, 0.004)).hasSize(2);
+    assertThat(sheets(0.1925, 0.15, 0.004)).hasSize(1);
+  }
+
+  @Test
+  void wordsStandWhereTheyDoNotHideWhatTheySay() {
+    Template.Page page = template(false).pages().getFirst();
+    // The hole's middle is at 76 and 230 mm, 15 mm to its rim.
+    assertThat(marks(page, Template.Words.class))
+        .extracting(w -> Math.round(w.x()) + " " + Math.round(w.y()) + " " + w.text())
+        .containsExactly(
+            "12 12 Tank, right, row 1 of 2, sheet 2 of 3",
+            "115 21 100 mm: measure it; print at 100 %, no fitting",
+            "93 229 feed, 30 mm",
+            "93 234 250 from rear, 100 from bottom");
+  }
+
+  @Test
+  void aFaceAsLargeAsASheetTakesOneAndAVeryLargeOneNoMoreThanSixty() {
+    FaceSheet one = new FaceSheet(Face.RIGHT, 0.186, 0.255, Face.REAR, Face.BOTTOM, List.of());
+    assertThat(Template.of("t", one, Template.Paper.A4, true).pages())
+        .singleElement()
+        .satisfies(p ->
+            assertThat(marks(p, Template.Segment.class))
+                // All four edges of the face are on it.
+                .contains(
+                    new Template.Segment(12, 30, 12, 285, true),
+                    new Template.Segment(198, 30, 198, 285, true),
+                    new Template.Segment(12, 30, 198, 30, true),
+                    new Template.Segment(12, 285, 198, 285, true)));
+    FaceSheet vast = new FaceSheet(Face.RIGHT, 4, 2, Face.REAR, Face.BOTTOM, List.of());
+    assertThat(Template.of("t", vast, Template.Paper.A4, true).pages()).hasSize(60);
   }
 }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.build.Cutting.Piece;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -38,6 +39,29 @@ class CuttingTest {
     assertThat(Cutting.of(pieces(0.5, 0.5), 1, 0.003).sticks()).hasSize(2);
     assertThat(Cutting.of(pieces(0.5, 0.497), 1, 0.003).sticks()).hasSize(1);
     assertThat(Cutting.of(pieces(1), 1, 0.003).sticks()).hasSize(1);
+  }
+
+  @Test
+  void whatIsLeftIsWhatNeitherPiecesNorSawTook() {
+    // 0.6 and 0.2 with two cuts of 3 mm, and 0.5 with one.
+    Cutting cutting = Cutting.of(pieces(0.6, 0.2, 0.5), 1, 0.003);
+    assertThat(cutting.sticks()).extracting(s -> s.pieces().size()).containsExactly(2, 1);
+    assertThat(cutting.waste()).isCloseTo(0.194 + 0.497, within(1e-9));
+  }
+
+  @Test
+  void manyPiecesGoWhereTheyFitBestAndThatIsToldAsNoProof() {
+    double[] many = new double[33];
+    Arrays.fill(many, 0, 10, 0.6);
+    Arrays.fill(many, 10, 12, 0.5);
+    Arrays.fill(many, 12, 22, 0.4);
+    Arrays.fill(many, 22, 33, 0.3);
+    Cutting cutting = Cutting.of(pieces(many), 1, 0);
+    // Each 0.4 fills up a 0.6, the two halves each other, and 0.3 goes three to a stick.
+    assertThat(cutting.exact()).isFalse();
+    assertThat(cutting.sticks()).hasSize(10 + 1 + 4);
+    assertThat(cutting.sticks().subList(0, 11)).allMatch(s -> s.rest() < 1e-9);
+    assertThat(cutting.sticks().getLast().rest()).isCloseTo(0.4, within(1e-9));
   }
 
   @Test

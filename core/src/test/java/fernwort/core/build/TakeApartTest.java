@@ -8,15 +8,21 @@ import fernwort.core.cold.Draining;
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Wintering;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -63,6 +69,30 @@ class TakeApartTest {
     return held(rig, full) - held(rig, now);
   }
 
+  private static double loses(Rig rig, State state, Plumbing opened) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Wintering full = Draining.of(plumbing, Filled.of(plumbing, state));
+    return held(rig, full) - held(rig, Draining.of(opened, full));
+  }
+
+  /** Each handle keeps back what the plan says it does. */
+  private static void shutsWhatKeepsMost(Rig rig, State from, TakeApart plan, Part out) {
+    State state = from;
+    for (TakeApart.Turn turn : plan.off()) {
+      state = state.with(turn.part().id(), turn.to().id());
+    }
+    Plumbing opened = Plumbing.of(Undoing.open(rig, Undoing.joints(rig, List.of(out.id()))));
+    for (TakeApart.Turn turn : plan.shut()) {
+      State shut = state.with(turn.part().id(), turn.to().id());
+      assertThat(turn.part().id()).isNotEqualTo(out.id());
+      assertThat(turn.keeps())
+          .as(rig.name() + " " + out.id() + " " + turn.part().id())
+          .isGreaterThan(1e-4)
+          .isCloseTo(loses(rig, state, opened) - loses(rig, shut, opened), within(1e-12));
+      state = shut;
+    }
+  }
+
   private static void check(Rig rig, State state, Part part) {
     Plumbing plumbing = Plumbing.of(rig);
     TakeApart plan = TakeApart.of(plumbing, state, Set.of(part.id()));
@@ -74,11 +104,7 @@ class TakeApartTest {
     assertThat(plan.litres())
         .as(rig.name() + " " + part.id())
         .isCloseTo(stepByStep(rig, state, plan), within(1e-9));
-    // No single handle more would keep anything worth a turn back.
-    for (TakeApart.Turn turn : plan.shut()) {
-      assertThat(turn.keeps()).isPositive();
-      assertThat(turn.part().id()).isNotEqualTo(part.id());
-    }
+    shutsWhatKeepsMost(rig, state, plan, part);
     plan.empty().values().forEach(v -> assertThat(v).isPositive());
     // Turning those handles lets nothing out by itself.
     State off = state;
@@ -108,7 +134,7 @@ class TakeApartTest {
       Map<String, Double> half = new HashMap<>();
       Plumbing plumbing = Plumbing.of(rig);
       rig.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
-      State state = new State(rig.atRest(), half, fernwort.core.rig.Slope.LEVEL);
+      State state = new State(rig.atRest(), half, Slope.LEVEL);
       rig.parts().stream()
           .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Filter)
           .forEach(p -> check(rig, state, p));
@@ -151,7 +177,7 @@ class TakeApartTest {
   @Test
   void whatToHoldUnderWhatToMindAndWhatToRenewIsSaidPartByPart() {
     Rig van = SmallVan.rig();
-    State state = new State(van.atRest(), Map.of("tank", 0.05), fernwort.core.rig.Slope.LEVEL);
+    State state = new State(van.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
     TakeApart plan = TakeApart.of(Plumbing.of(van), state, Set.of("tank", "pump", "tee"));
     assertThat(plan.heed().toString())
         .contains("Sink stays open")
@@ -184,18 +210,93 @@ class TakeApartTest {
     assertThat(heights).isSortedAccordingTo(java.util.Comparator.reverseOrder());
   }
 
+  /** A tank on a shelf over the pump, with a stop in its feed and another in its vent. */
+  private static Rig shelf(boolean stopInFeed) {
+    RigBuilder rig =
+        RigBuilder.named("Shelf")
+            .vehicle(SmallVan.VAN)
+            .place("shelf", "Shelf", "reach up", 1, 0, 1.2)
+            .part(
+                "tank",
+                "Tank",
+                1,
+                0,
+                1.2,
+                SmallVan.tank(
+                    Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0),
+                    Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)))
+            .part("breath", "Breath stop", 1.4, 0.2, 1.55, Fittings.twoWay(90))
+            .part("vent-end", "Vent end", 1.4, 0.3, 1.7, Fittings.end(Kind.OpenEnd.Role.VENT))
+            .part("pump", "Pump", 2, 0, 0.8, 0.1, Fittings.pressurePump(10, 2.8))
+            .part("sink", "Sink", 2, 0.4, 1.7, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .line("up", "Up", "tank.vent > breath.a", 13, 0.2, Material.PVC_HOSE, 1)
+            .line("out", "Out", "breath.b > vent-end.in", 13, 0.3, Material.PVC_HOSE, 1)
+            .line("riser", "Riser", "pump.out > sink.cold", 12, 1, Material.PEX, 1);
+    if (stopInFeed) {
+      rig.part("stop", "Stop", 1.6, 0, 1, Fittings.twoWay(90))
+          .line("feed", "Feed", "tank.feed > stop.a", 12, 0.5, Material.PEX, 1)
+          .line("suction", "Suction", "stop.b > pump.in", 12, 0.5, Material.PEX, 1);
+    } else {
+      rig.line("feed", "Feed", "tank.feed > pump.in", 12, 1, Material.PEX, 1);
+    }
+    return rig.build();
+  }
+
+  private static State standing(Rig rig) {
+    Setting setting = rig.atRest().with("breath", "open").with("pump", "on");
+    return new State(
+        rig.partsById().containsKey("stop") ? setting.with("stop", "open") : setting,
+        Map.of("tank", 0.04),
+        Slope.LEVEL);
+  }
+
   @Test
-  void catchesGoByLitres() {
-    Line line = SmallVan.rig().lines().getFirst();
-    PortRef at = line.from();
-    assertThat(new TakeApart.Undo(1, line, at, "p", 0, "").under())
-        .isEqualTo(TakeApart.Catch.NOTHING);
-    assertThat(new TakeApart.Undo(1, line, at, "p", 2e-4, "").under())
-        .isEqualTo(TakeApart.Catch.TOWEL);
-    assertThat(new TakeApart.Undo(1, line, at, "p", 5e-3, "").under())
-        .isEqualTo(TakeApart.Catch.BUCKET);
-    assertThat(new TakeApart.Undo(1, line, at, "p", 9e-3, "").under())
-        .isEqualTo(TakeApart.Catch.EMPTY_FIRST);
+  void theStopBelowATankKeepsWhatIsInIt() {
+    Rig rig = shelf(true);
+    TakeApart plan = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("pump"));
+    // The pump off and the tap open; the stop, and never that of the vent, which would keep water
+    // back until the first bubble.
+    assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly("pump", "sink");
+    assertThat(plan.off()).extracting(t -> t.to().id()).containsExactly("off", "open");
+    assertThat(plan.shut())
+        .singleElement()
+        .satisfies(t -> {
+          assertThat(t.part().id()).isEqualTo("stop");
+          assertThat(t.to().id()).isEqualTo("shut");
+          // The 40 L of the tank and the metre of tube of 12 mm, half of it under the stop, which
+          // no air gets into from above.
+          assertThat(t.keeps()).isCloseTo(0.04 + 0.000113097, within(1e-8));
+        });
+    assertThat(plan.empty()).isEmpty();
+    // What comes is above the pump, where the open tap lets air in.
+    assertThat(plan.litres()).isCloseTo(0.000113097, within(1e-5));
+    assertThat(plan.joints()).hasSize(2);
+  }
+
+  @Test
+  void withoutAStopTheTankIsEmptiedFirst() {
+    Rig rig = shelf(false);
+    TakeApart plan = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("pump"));
+    assertThat(plan.shut()).isEmpty();
+    assertThat(plan.empty().get("tank")).isCloseTo(0.04, within(1e-6));
+    assertThat(plan.litres()).isCloseTo(0.04 + 0.000113097, within(2e-4));
+    assertThat(plan.joints())
+        .filteredOn(j -> j.at().equals(new PortRef("pump", "in")))
+        .singleElement()
+        .satisfies(j -> assertThat(j.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST));
+  }
+
+  @Test
+  void aStopThatIsShutAlreadyIsNotTurned() {
+    Rig rig = shelf(true);
+    State shut = standing(rig).with("stop", "shut").with("pump", "off");
+    TakeApart plan = TakeApart.of(Plumbing.of(rig), shut, Set.of("pump"));
+    assertThat(plan.shut()).isEmpty();
+    assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly("sink");
+    // Nor is what comes out itself.
+    TakeApart stop = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("stop"));
+    assertThat(stop.shut()).isEmpty();
+    assertThat(stop.empty()).containsOnlyKeys("tank");
   }
 
   @Test

@@ -2,6 +2,7 @@
 let stream;
 let course = [];
 let strokes = [];
+let lookingAhead = false;
 const streamNames = {};
 
 function text(element, words) {
@@ -130,6 +131,21 @@ function drawCourse(now) {
   drawCourses("streams", streams, streamName, (p, id) => p.flows[id] ?? 0);
 }
 
+/** What follows from here is of the moment it was reckoned at: another one asks for its own. */
+async function lookAhead(now) {
+  const here = document.getElementById("from-here");
+  const stale = Number(here.dataset.at) !== now.seconds;
+  here.classList.toggle("is-stale", stale);
+  if (!stale || now.playing || lookingAhead) return;
+  lookingAhead = true;
+  const base = document.getElementById("rehearse").dataset.base;
+  try {
+    await htmx.ajax("GET", base, { target: "#from-here", select: "#from-here", swap: "outerHTML" });
+  } finally {
+    lookingAhead = false;
+  }
+}
+
 function draw(now) {
   if (!document.getElementById("rehearse")) {
     stream.close();
@@ -146,6 +162,7 @@ function draw(now) {
   list("rows", now.rows);
   list("events", now.events);
   drawCourse(now);
+  lookAhead(now);
 }
 
 document.addEventListener("keydown", (event) => {

@@ -28,10 +28,15 @@ class RehearseJourneyTest {
   void theSettingIsPlayedToItsFirstEventTakenBackAndNothingIsRecorded() {
     COPY.visit("/rigs/marginalia/board");
     page.locator("#rehearse-this").click();
+    assertThat(page.locator("#from-here")).containsText("in 12 min 20 s");
     page.locator("#speed").selectOption("600");
     page.locator("#play").click();
     assertThat(page.locator("#stopped")).containsText("Gray is full to its vent at 12 min");
     assertThat(page.locator("#events")).containsText("Gray is full");
+    // What follows is told from where it stopped.
+    assertThat(page.locator("#from-here")).not().containsText("in 12 min");
+    assertThat(page.locator("#from-here .answers-found")).containsText("Waste of Sink");
+    assertThat(page.locator("#from-here .answers-found")).isVisible();
     assertThat(page.locator("[data-tank=main] .tank-amount")).not().containsText("74 L");
     page.locator("#to-start").click();
     assertThat(page.locator("[data-tank=main] .tank-amount")).containsText("74 L");

@@ -163,7 +163,7 @@ public final class Levels {
   }
 
   private boolean stands(int tankPort, double over) {
-    int index = plumbing.index(plumbing.part(tankPort).id());
+    int index = plumbing.owner(tankPort);
     return volume[index] > NONE && surface[index] > over + COVERED;
   }
 }

@@ -252,6 +252,11 @@ public final class Plumbing {
     return index;
   }
 
+  /** Returns where the part that a port belongs to stands in the rig's list of parts. */
+  int owner(int vertex) {
+    return owner[vertex];
+  }
+
   /** Returns the part that a port belongs to. */
   public Part part(int vertex) {
     return parts.get(owner[vertex]);

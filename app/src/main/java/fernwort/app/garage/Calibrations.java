@@ -3,20 +3,14 @@ package fernwort.app.garage;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Part;
-import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.GaugeCurve;
-import fernwort.core.tank.Reading;
-import fernwort.core.tank.TankRoom;
+import fernwort.core.tank.GaugeScale;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Service;
 
 /**
@@ -66,34 +60,13 @@ public class Calibrations {
       return Optional.empty();
     }
     try {
-      Part part = rig.rig().part(tank);
-      return Optional.of(
-          GaugeCurve.of(
-              looks, fills, shape(part, rig.plumbing().room(tank)), most(part, rig.plumbing())));
+      GaugeScale scale =
+          new GaugeScale((Kind.Tank) rig.rig().part(tank).kind(), rig.plumbing().room(tank));
+      return Optional.of(GaugeCurve.of(looks, fills, scale::volume, scale.most()));
     } catch (Refusal e) {
       // Its page says so; until then the tank's shape tells what a step is.
       return Optional.empty();
     }
-  }
-
-  /** Returns what a tank holds by its shape (m³) when its gauge shows something. */
-  public static DoubleUnaryOperator shape(Part tank, TankRoom room) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
-    double highest = room.highest(Slope.LEVEL);
-    double step = isSender(kind) ? highest / Math.max(1, kind.gauge().steps()) : 1;
-    return shows ->
-        new Reading.Stick(Math.clamp(shows * step, 0, highest)).volume(kind, room, Slope.LEVEL);
-  }
-
-  /** Returns what the gauge of a tank shows when it is full: its steps, or a wet stick (m). */
-  public static double most(Part tank, Plumbing plumbing) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
-    return isSender(kind) ? kind.gauge().steps() : plumbing.room(tank.id()).highest(Slope.LEVEL);
-  }
-
-  /** Tells whether a tank's gauge shows steps; others are looked at by a stick. */
-  public static boolean isSender(Kind.Tank tank) {
-    return tank.gauge().kind() == Gauge.GaugeKind.SENDER;
   }
 
   private static Optional<Double> volume(Map<String, SizingStore.Kept> kept, String field) {

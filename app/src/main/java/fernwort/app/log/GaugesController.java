@@ -17,13 +17,12 @@ import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.Dipstick;
 import fernwort.core.tank.GaugeCurve;
-import fernwort.core.tank.TankRoom;
+import fernwort.core.tank.GaugeScale;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -72,7 +71,7 @@ class GaugesController {
   /** Two rows or more: what was poured in all, and what the gauge showed then. */
   private static Question calibration(Trip trip, Part tank) {
     Kind.Tank kind = (Kind.Tank) tank.kind();
-    boolean steps = Calibrations.isSender(kind);
+    boolean steps = kind.gauge().showsSteps();
     Form form = trip.form();
     List<Form.Row> jugs =
         form.table(
@@ -101,7 +100,7 @@ class GaugesController {
         "The curve only rises, and is smooth between what was seen; what was seen out of order is"
             + " taken at its mean. A step that is further off the tank's shape than half a step"
             + " lies: trust the jugs.",
-        () -> answer(trip, kind, tank, jugs, fills));
+        () -> answer(trip, new GaugeScale(kind, trip.plumbing().room(tank.id())), jugs, fills));
   }
 
   private static Column shown(boolean steps, String id, String words) {
@@ -111,10 +110,8 @@ class GaugesController {
   }
 
   private static Question.Answer answer(
-      Trip trip, Kind.Tank kind, Part tank, List<Form.Row> jugs, List<Form.Row> fills) {
-    boolean steps = Calibrations.isSender(kind);
-    TankRoom room = trip.plumbing().room(tank.id());
-    DoubleUnaryOperator shape = Calibrations.shape(tank, room);
+      Trip trip, GaugeScale scale, List<Form.Row> jugs, List<Form.Row> fills) {
+    boolean steps = scale.tank().gauge().showsSteps();
     GaugeCurve curve =
         GaugeCurve.of(
             jugs.stream()
@@ -124,14 +121,12 @@ class GaugesController {
                 .map(r ->
                     new GaugeCurve.Fill(r.number("before"), r.number("after"), r.number("poured")))
                 .toList(),
-            shape,
-            Calibrations.most(tank, trip.plumbing()));
+            scale::volume,
+            scale.most());
     List<List<String>> table = new ArrayList<>();
     int lies = 0;
     for (GaugeCurve.Point point : curve.points()) {
-      double drawn = shape.applyAsDouble(point.shows());
-      double off = point.holds() - drawn;
-      boolean lying = Math.abs(off) > room.capacity() / (2.0 * Math.max(8, kind.gauge().steps()));
+      boolean lying = scale.liesAt(point);
       lies += lying ? 1 : 0;
       table.add(
           List.of(
@@ -139,7 +134,7 @@ class GaugesController {
                   ? String.format(Locale.ROOT, "%.1f", point.shows())
                   : trip.show(Measure.LENGTH, point.shows()),
               trip.show(Measure.VOLUME, point.holds()),
-              trip.show(Measure.VOLUME, drawn),
+              trip.show(Measure.VOLUME, scale.volume(point.shows())),
               lying ? "it lies here" : "agrees"));
     }
     return Question.Answer.tables(

@@ -17,7 +17,6 @@ import fernwort.core.budget.Fact;
 import fernwort.core.budget.Learnt;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.io.IOException;
@@ -125,7 +124,7 @@ class LogController {
     return rig.plumbing().tanks().stream()
         .map(t -> {
           Kind.Tank tank = (Kind.Tank) t.kind();
-          int steps = tank.gauge().kind() == Gauge.GaugeKind.SENDER ? tank.gauge().steps() : -1;
+          int steps = tank.gauge().showsSteps() ? tank.gauge().steps() : -1;
           return new Tank(
               t.id(),
               t.label(),

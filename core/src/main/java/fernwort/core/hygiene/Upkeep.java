@@ -3,7 +3,6 @@ package fernwort.core.hygiene;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -125,7 +124,7 @@ public record Upkeep(
           if (tank.contents() == Contents.FRESH) {
             making.add(part.id(), "Sanitize " + part.label(), HALF_A_YEAR, OURS);
           }
-          if (tank.gauge().kind() == Gauge.GaugeKind.SENDER) {
+          if (tank.gauge().showsSteps()) {
             making.add(
                 "gauge:" + part.id(),
                 "Check the gauge of %s against a stick or jugs".formatted(part.label()),

@@ -17,4 +17,9 @@ public record Gauge(GaugeKind kind, int steps, double x, double y) {
     STICK,
     SENDER
   }
+
+  /** Tells whether it shows steps. */
+  public boolean showsSteps() {
+    return kind == GaugeKind.SENDER;
+  }
 }

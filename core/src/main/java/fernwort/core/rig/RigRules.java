@@ -236,7 +236,7 @@ final class RigRules {
     size(where, "gauge steps", tank.gauge().steps(), 0, 100);
     size(where, "gauge x", tank.gauge().x(), -LONGEST, LONGEST);
     size(where, "gauge y", tank.gauge().y(), -LONGEST, LONGEST);
-    if (tank.gauge().kind() == Gauge.GaugeKind.SENDER && tank.gauge().steps() < 2) {
+    if (tank.gauge().showsSteps() && tank.gauge().steps() < 2) {
       add(where, "its sender shows fewer than two steps", "Give the number of steps it shows");
     }
     int before = problems.size();

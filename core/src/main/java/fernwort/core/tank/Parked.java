@@ -35,7 +35,7 @@ public record Parked(
     double floor = slope.heightOf(new Point(gauge.x(), gauge.y(), 0));
     double along = (room.level(volume, slope) - floor) / slope.up().z();
     double wet = Math.clamp(along, 0, depth);
-    boolean sender = gauge.kind() == Gauge.GaugeKind.SENDER;
+    boolean sender = gauge.showsSteps();
     int steps = sender ? (int) Math.floor(wet / depth * gauge.steps() + ROUNDING) : 0;
     return new Parked(
         TankFigures.of(tank, room, slope),

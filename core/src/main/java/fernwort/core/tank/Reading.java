@@ -64,7 +64,7 @@ public sealed interface Reading {
     @Override
     public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
       Gauge gauge = tank.gauge();
-      if (gauge.kind() != Gauge.GaugeKind.SENDER) {
+      if (!gauge.showsSteps()) {
         throw new Refusal(
             "This tank has no sender with steps; give percent, litres or the height on a stick");
       }

@@ -20,10 +20,14 @@ import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -202,6 +206,86 @@ class AssemblyCheckTest {
         .flatMap(l -> l.wrong().stream())
         .mapToInt(w -> w.means().size())
         .sum();
+  }
+
+  /** Makes every mistake by itself in every setting that the check tries, and looks. */
+  private static void eachAnswerIsMadeByWhatItNames(
+      Plumbing plumbing, List<PortRef> joints, AssemblyCheck check) {
+    List<Mistake> mistakes = Mistake.among(plumbing, joints);
+    int[] outlets = AssemblyCheck.outlets(plumbing);
+    for (AssemblyCheck.Step step : check.steps()) {
+      PressedWater water = new PressedWater(plumbing, step.trial().setting(), outlets);
+      byte[] right = water.look(across(plumbing));
+      Map<String, List<byte[]>> made = new HashMap<>();
+      for (Mistake mistake : mistakes) {
+        int[] across = across(plumbing);
+        mistake.swap(plumbing, across);
+        made.computeIfAbsent(mistake.words(plumbing).toString(), w -> new ArrayList<>())
+            .add(water.look(across));
+      }
+      for (AssemblyCheck.Look look : step.looks()) {
+        int o =
+            IntStream.range(0, outlets.length)
+                .filter(i -> outlets[i] == plumbing.vertex(look.at()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(look.right().ordinal()).isEqualTo(right[o]);
+        for (AssemblyCheck.Wrong wrong : look.wrong()) {
+          assertThat(wrong.comes()).isNotEqualTo(look.right());
+          assertThat(wrong.means())
+              .isNotEmpty()
+              .allSatisfy(m ->
+                  assertThat(made.get(m.toString()))
+                      .as("%s: %s at %s", plumbing.rig().name(), m, look.at())
+                      .anyMatch(bytes -> bytes[o] == wrong.comes().ordinal()));
+        }
+      }
+    }
+    // Each is told once, or named among those that show nowhere.
+    assertThat(told(check) + check.unseen().size())
+        .isEqualTo(Math.min(check.mistakes(), told(check) + 40));
+    assertThat(check.mistakes()).isEqualTo(mistakes.size());
+  }
+
+  @Property(tries = 60)
+  void answersOnRigsNobodyDrew(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
+    Rig rig = RandomRigs.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    List<PortRef> joints =
+        Undoing.joints(rig, rig.parts().stream().map(Part::id).toList()).stream().limit(9).toList();
+    Setting drawn = RandomRigs.state(rig, seed).setting();
+    List<Trial> trials =
+        Stream.of(drawn, rig.atRest(), RandomRigs.state(rig, seed + 1).setting())
+            .map(s -> new Trial(s, Saying.words("drawn"), Saying.NOTHING))
+            .toList();
+    eachAnswerIsMadeByWhatItNames(
+        plumbing, joints, AssemblyCheck.of(plumbing, trials, joints, seed % 2 == 0));
+  }
+
+  @Test
+  void oneTurnMoreTellsMoreAndLetsNothingElseGoWrong() {
+    int more = 0;
+    for (DemoRig demo : DemoRig.all()) {
+      Plumbing plumbing = Plumbing.of(demo.rig());
+      List<Trial> jobs = Trial.ofJobs(Plans.of(plumbing).brief());
+      List<PortRef> joints =
+          Undoing.joints(
+              demo.rig(),
+              demo.rig().parts().stream()
+                  .filter(p -> p.kind() instanceof Kind.Valve || p.kind() instanceof Kind.Tee)
+                  .map(Part::id)
+                  .toList());
+      AssemblyCheck few = AssemblyCheck.of(plumbing, jobs, joints, false);
+      AssemblyCheck check = AssemblyCheck.of(plumbing, jobs, joints, true);
+      eachAnswerIsMadeByWhatItNames(plumbing, joints, few);
+      eachAnswerIsMadeByWhatItNames(plumbing, joints, check);
+      assertThat(told(check)).isGreaterThanOrEqualTo(told(few));
+      more += told(check) - told(few);
+      assertThat(Trial.around(plumbing, jobs))
+          .doesNotContainAnyElementsOf(jobs)
+          .allSatisfy(t -> assertThat(t.also()).isNotEqualTo(Saying.NOTHING));
+    }
+    assertThat(more).isPositive();
   }
 
   @Test

@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /**
@@ -68,6 +69,21 @@ public sealed interface Condition {
       return scout.ways(scout.probed(setting), levels).ways().stream().anyMatch(need::isMetBy)
           ? Optional.empty()
           : Optional.of(new Fault.Missing(need));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** Water passes between two tanks long before they are full; their air may besides. */
+  record Linked(String from, String to) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return scout.turnsBetween(from, to, setting, Set.of()) == 0
+          ? Optional.empty()
+          : Optional.of(new Fault.Unlinked(from, to));
     }
 
     @Override

@@ -18,6 +18,8 @@ public sealed interface Fault {
   record Apart(String from, String to) implements Fault {}
 
   /** Two parts are joined, by a route of parts, that must not be. */
+  record Unlinked(String from, String to) implements Fault {}
+
   record Joined(String from, String to, List<String> route) implements Fault {
     public Joined {
       route = List.copyOf(route);

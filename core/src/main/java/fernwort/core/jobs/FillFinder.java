@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Finds the ways to fill fresh tanks. */
 final class FillFinder extends Finder {
@@ -46,7 +47,7 @@ final class FillFinder extends Finder {
         fillFromMains(tank, inlet, inlets.size() > 1);
         fillFromOutside(tank, inlet);
       }
-      parts(p -> p.kind() instanceof Kind.GravityFiller).forEach(f -> fillByHand(tank, f));
+      fillers().forEach(f -> fillByHand(tank, f));
       jugs.forEach(j -> fillFromJug(tank, j));
       jugs.forEach(j -> fillFromBladder(tank, j));
       if (found() == before && !isFilledThroughAnother(tank)) {
@@ -59,16 +60,20 @@ final class FillFinder extends Finder {
     }
     inlets.forEach(inlet -> fillAll(inlet));
     inlets.forEach(inlet -> fillThrough(inlet));
-    parts(p -> p.kind() instanceof Kind.GravityFiller).forEach(this::fillTogether);
+    fillers().forEach(this::fillTogether);
+    fillers().forEach(this::pourThrough);
+  }
+
+  private List<Part> fillers() {
+    return parts(p -> p.kind() instanceof Kind.GravityFiller);
   }
 
   private boolean isFilledThroughAnother(Part tank) {
-    return inlets.stream()
-        .filter(Finder::hasMains)
-        .anyMatch(inlet ->
+    return Stream.concat(inlets.stream().filter(Finder::hasMains), fillers().stream())
+        .anyMatch(from ->
             filled.stream()
-                .filter(first -> joins(inlet.id(), first.id(), Pumped.NO))
-                .anyMatch(first -> chain(first, inlet).contains(tank)));
+                .filter(first -> joins(from.id(), first.id(), Pumped.NO))
+                .anyMatch(first -> chain(first, from).contains(tank)));
   }
 
   /** Tanks that fill one from the next: by what runs over, or through the link that joins them. */
@@ -84,16 +89,48 @@ final class FillFinder extends Finder {
             inlet,
             Job.Kind.FILL_ALL,
             "fill-through-" + first.id() + "-" + inlet.id(),
-            Saying.words(
-                linked
-                    ? "Fill tanks together through their link"
-                    : "Fill all fresh tanks, one after another"),
-            chain.stream()
-                .map(Part::label)
-                .collect(Collectors.joining(linked ? " and " : ", then ")),
+            Saying.words(through(linked)),
+            names(chain, linked),
             linked ? throughLink(chain, inlet) : overflowing(chain, inlet));
       }
     }
+  }
+
+  /** The same poured in by hand: what comes to the first goes on to the others. */
+  private void pourThrough(Part filler) {
+    for (Part first : filled) {
+      List<Part> chain =
+          joins(filler.id(), first.id(), Pumped.NO) ? chain(first, filler) : List.of();
+      if (chain.size() > 1) {
+        boolean linked = linked(chain);
+        add(
+            Job.Kind.FILL_ALL,
+            "pour-through-" + first.id() + "-" + filler.id(),
+            through(linked),
+            "by hand at %s: %s".formatted(filler.label(), names(chain, linked)),
+            List.of(
+                Stage.of(
+                    poured(List.of(first), filler)
+                        .letting(between(chain))
+                        .and(linked ? joined(chain) : fillable(chain)),
+                    new Until(Until.What.RUNS, first.id())),
+                capped(filler)),
+            Caution.DRINKING_HOSE,
+            Caution.STAY);
+      }
+    }
+  }
+
+  private static String through(boolean linked) {
+    return linked
+        ? "Fill tanks together through their link"
+        : "Fill all fresh tanks, one after another";
+  }
+
+  private static String names(List<Part> chain, boolean linked) {
+    return chain.stream()
+        .map(Part::label)
+        .collect(Collectors.joining(linked ? " and " : ", then "));
   }
 
   private List<Stage> overflowing(List<Part> chain, Part inlet) {
@@ -107,44 +144,64 @@ final class FillFinder extends Finder {
    */
   private List<Stage> throughLink(List<Part> chain, Part inlet) {
     Part first = chain.getFirst();
-    List<Need> between = new ArrayList<>();
-    List<Condition> joined = new ArrayList<>();
-    for (int i = 1; i < chain.size(); i++) {
-      Part near = chain.get(i - 1);
-      Part far = chain.get(i);
-      between.add(Need.of(tank(near), into(far), FALLING));
-      between.add(Need.of(tank(far), into(near), FALLING));
-      joined.add(new Condition.Joined(near.id(), far.id()));
-      joined.add(new Condition.Breathes(far.id()));
-      joined.add(new Condition.Tight(far.id()));
-    }
     Stage filling =
         Stage.of(
-            filling(first, inlet).goal().letting(between).and(joined),
+            filling(first, inlet).goal().letting(between(chain)).and(joined(chain)),
             new Until(Until.What.FIRST_FULL, first.id()));
     Stage levelling =
         Stage.of(
-            Goal.of(Map.of(inlet.id(), Kind.HoseInlet.HOSE.id())).letting(between).and(joined),
+            Goal.of(Map.of(inlet.id(), Kind.HoseInlet.HOSE.id()))
+                .letting(between(chain))
+                .and(joined(chain)),
             new Until(Until.What.LEVEL, first.id()));
     return List.of(filling, levelling, filling);
   }
 
+  /** Water may run from each tank of a chain to its neighbours. */
+  private static List<Need> between(List<Part> chain) {
+    List<Need> between = new ArrayList<>();
+    for (int i = 1; i < chain.size(); i++) {
+      between.add(Need.of(tank(chain.get(i - 1)), into(chain.get(i)), FALLING));
+      between.add(Need.of(tank(chain.get(i)), into(chain.get(i - 1)), FALLING));
+    }
+    return between;
+  }
+
+  /** Each tank of a chain is linked with the one before it and can be filled. */
+  private static List<Condition> joined(List<Part> chain) {
+    List<Condition> joined = new ArrayList<>();
+    for (int i = 1; i < chain.size(); i++) {
+      joined.add(new Condition.Linked(chain.get(i - 1).id(), chain.get(i).id()));
+    }
+    joined.addAll(fillable(chain));
+    return joined;
+  }
+
+  private static List<Condition> fillable(List<Part> chain) {
+    List<Condition> fillable = new ArrayList<>();
+    for (Part far : chain.subList(1, chain.size())) {
+      fillable.add(new Condition.Breathes(far.id()));
+      fillable.add(new Condition.Tight(far.id()));
+    }
+    return fillable;
+  }
+
   /** The tanks that water from a first one comes to, one after another, and by no other way. */
-  private List<Part> chain(Part first, Part inlet) {
+  private List<Part> chain(Part first, Part from) {
     List<Part> chain = new ArrayList<>(List.of(first));
-    Optional<Part> next = next(first, chain, inlet);
+    Optional<Part> next = next(first, chain, from);
     while (next.isPresent()) {
       chain.add(next.get());
-      next = next(next.get(), chain, inlet);
+      next = next(next.get(), chain, from);
     }
     return chain;
   }
 
   /** The one that it runs over into stands before others that a handle could join with it. */
-  private Optional<Part> next(Part full, List<Part> but, Part inlet) {
+  private Optional<Part> next(Part full, List<Part> but, Part from) {
     return filled.stream()
         .filter(t -> !but.contains(t) && holdsTheSame(t, full))
-        .filter(t -> !joins(inlet.id(), t.id(), Pumped.NO))
+        .filter(t -> !joins(from.id(), t.id(), Pumped.NO))
         .filter(t -> joins(full.id(), t.id(), Pumped.NO))
         .min(
             Comparator.comparing((Part t) -> !isJoinedAtRest(full, t))
@@ -344,6 +401,12 @@ final class FillFinder extends Finder {
   }
 
   private static List<Stage> pouring(List<Part> tanks, Part filler) {
+    return List.of(
+        Stage.of(poured(tanks, filler), new Until(Until.What.RUNS, tanks.getFirst().id())),
+        capped(filler));
+  }
+
+  private static Goal poured(List<Part> tanks, Part filler) {
     Goal goal = Goal.of(Map.of(filler.id(), Kind.GravityFiller.OPEN.id()));
     for (Part tank : tanks) {
       goal =
@@ -352,9 +415,11 @@ final class FillFinder extends Finder {
               new Condition.Breathes(tank.id()),
               new Condition.Tight(tank.id()));
     }
-    return List.of(
-        Stage.of(goal, new Until(Until.What.RUNS, tanks.getFirst().id())),
-        Stage.of(Goal.of(Map.of(filler.id(), Kind.GravityFiller.SHUT.id()))));
+    return goal;
+  }
+
+  private static Stage capped(Part filler) {
+    return Stage.of(Goal.of(Map.of(filler.id(), Kind.GravityFiller.SHUT.id())));
   }
 
   /** A neck that feeds several tanks at once. */

@@ -150,6 +150,7 @@ public record Job(
       }
       stage.until().ifPresent(u -> tanks.add(u.part()));
       stage.goal().of(Condition.Joined.class).forEach(j -> tanks.add(j.to()));
+      stage.goal().of(Condition.Linked.class).forEach(j -> tanks.add(j.to()));
     }
     if (kind == Kind.FILL_ALL) {
       rig.tanks().forEach(t -> tanks.add(t.id()));

@@ -98,6 +98,7 @@ public final class Plans {
               .filter(f ->
                   f instanceof Fault.Missing
                       || f instanceof Fault.Apart
+                      || f instanceof Fault.Unlinked
                       || f instanceof Fault.NotRound)
               .isPresent();
       return new Offer(job, Optional.of(troubles.blocked(goal, blocked.fault())), wanting);

@@ -57,6 +57,8 @@ final class Reasons {
                   : "Otherwise water runs from " + way(f.way()) + " as well.");
       case Fault.Danger f -> Saying.of("Otherwise: {}.", f.warning().title());
       case Fault.Airless f -> Saying.words("It lets " + label(f.tank()) + " breathe.");
+      case Fault.Unlinked f ->
+          Saying.of("It joins {} with {} below their water.", label(f.from()), label(f.to()));
       case Fault.Apart f ->
           Saying.of("Without it nothing runs from {} to {}.", label(f.from()), label(f.to()));
       case Fault.NotRound f ->

@@ -14,6 +14,8 @@ import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Turns.Pumped;
 import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
 import fernwort.core.ways.Ways;
@@ -24,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Looks at settings, on the levels that are and on those that will be, and remembers what it saw.
@@ -58,6 +61,7 @@ final class Scout {
   private final Map<Setting, List<Warning>> warnings = new HashMap<>();
   private final Map<Held, Levels> later = new HashMap<>();
   private final Map<Setting, Connections> connections = new HashMap<>();
+  private @Nullable Turns halfFull;
   private final Set<String> parting;
   private final List<Condition.Passing> passing;
   private final boolean draws;
@@ -126,6 +130,34 @@ final class Scout {
   }
 
   private record Held(String tank, double volume) {}
+
+  /**
+   * Returns the fewest turns that let water pass between two tanks, whichever way, while both are
+   * half full: what joins their air only does not count.
+   */
+  int turnsBetween(String one, String other, Setting setting, Set<String> kept) {
+    return Math.min(
+        halfFull().from(one, setting, kept).to(other, Pumped.NO),
+        halfFull().from(other, setting, kept).to(one, Pumped.NO));
+  }
+
+  /** Returns the turns that let water on from where a half full tank's comes to. */
+  Set<Turn> barriersOf(String tank, Setting setting) {
+    return halfFull().from(tank, setting).barriers();
+  }
+
+  private Turns halfFull() {
+    Turns known = halfFull;
+    if (known == null) {
+      State half = start;
+      for (Part tank : plumbing.tanks()) {
+        half = half.withVolume(tank.id(), plumbing.room(tank.id()).capacity() / 2);
+      }
+      known = Turns.of(plumbing, Levels.of(plumbing, half));
+      halfFull = known;
+    }
+    return known;
+  }
 
   /** Returns the open route between two parts, if there is one. */
   Optional<List<String>> route(Setting setting, String from, String to) {

@@ -46,6 +46,7 @@ final class Targets {
   private final Map<String, String> musts;
   private final List<Need> needs;
   private final List<Condition.Joined> joins;
+  private final List<Condition.Linked> links;
   private final Map<Searched, Turns.From> searched = new HashMap<>();
   private Optional<Fault> last = Optional.empty();
   private boolean through;
@@ -57,6 +58,7 @@ final class Targets {
     musts = scout.goal().musts();
     needs = scout.goal().needs();
     joins = scout.goal().of(Condition.Joined.class);
+    links = scout.goal().of(Condition.Linked.class);
   }
 
   private record Node(Setting setting, int changed, int bound) {
@@ -172,6 +174,9 @@ final class Targets {
     for (Condition.Joined pair : joins) {
       farthest = Math.max(farthest, from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
     }
+    for (Condition.Linked pair : links) {
+      farthest = Math.max(farthest, scout.turnsBetween(pair.from(), pair.to(), placed, kept));
+    }
     return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
   }
 
@@ -219,6 +224,11 @@ final class Targets {
       case Fault.Stray f -> turnsOf(setting, f.way().parts());
       case Fault.Danger f -> against(setting, f.warning());
       case Fault.Apart f -> turns.from(f.from(), setting).barriers();
+      case Fault.Unlinked f -> {
+        Set<Turn> mends = new LinkedHashSet<>(scout.barriersOf(f.from(), setting));
+        mends.addAll(scout.barriersOf(f.to(), setting));
+        yield mends;
+      }
       case Fault.Joined f -> turnsOf(setting, f.route());
       case Fault.Leaking f -> turnsOf(setting, f.way().parts());
       case Fault.PumpOn f -> stopping(setting, f.pump());

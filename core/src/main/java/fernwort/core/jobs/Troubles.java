@@ -108,6 +108,8 @@ final class Troubles {
       case Fault.Disproved f -> disproved(f.harm());
       case Fault.Misplaced f -> new Plan.Trouble(Saying.words(noWay(goal)), Optional.empty());
       case Fault.Missing f -> new Plan.Trouble(Saying.words(missing(f.need())), Optional.empty());
+      case Fault.Unlinked f ->
+          words("No position of the handles links %s with " + label(f.to()) + ".", f.from());
       case Fault.Apart f ->
           words("No position of the handles joins %s with " + label(f.to()) + ".", f.from());
     };

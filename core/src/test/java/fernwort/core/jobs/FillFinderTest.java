@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.describe.ReadyRig;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
@@ -17,8 +19,10 @@ import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.TankPort;
+import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
 import fernwort.core.ways.Turns.Turn;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -106,6 +110,37 @@ class FillFinderTest {
       }
     }
     assertThat(plan.after().setting().of("heater")).isEqualTo("off");
+  }
+
+  /** Three tanks in a row whose vents meet: air passes from one to the next with the links shut. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0, 0.5, 20})
+  void whatIsPouredIntoTheFirstOfARowComesToAllThroughTheirLinks(double litres) {
+    Rig rig = ReadyRig.find("three-in-a-row").orElseThrow().rig();
+    Plumbing plumbing = Plumbing.of(rig);
+    Job job = Jobs.of(plumbing).byId("pour-through-first-filler").orElseThrow();
+    Map<String, Double> volumes = new HashMap<>();
+    rig.tanks().forEach(t -> volumes.put(t.id(), litres / 1000));
+    State from = new State(rig.atRest(), volumes, Slope.LEVEL);
+    Plan plan = Plans.of(plumbing).plan(job, from);
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.moves())
+        .extracting(m -> new Turn(m.part(), m.to()))
+        .containsExactly(
+            new Turn("filler", "open"),
+            new Turn("link-1", "open"),
+            new Turn("link-2", "open"),
+            new Turn("filler", "shut"));
+    assertThat(job.tanks(rig)).contains("first", "second", "third");
+    // Poured into the first, it stands as high in all of them a while later.
+    State poured = from.withVolume("first", 0.06);
+    Simulation run =
+        Simulation.start(plumbing, poured.with(plan.after().setting()).with("filler", "open"));
+    run.runTo(7200);
+    Levels levels = Levels.of(plumbing, run.moment().state());
+    assertThat(levels.surface("second")).isCloseTo(levels.surface("first"), within(0.005));
+    assertThat(levels.surface("third")).isCloseTo(levels.surface("first"), within(0.005));
+    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().startsWith("Fill"));
   }
 
   // --- to a mark ---------------------------------------------------------------------------------

@@ -1,0 +1,95 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Rig;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * What can be done with each rig that we ship, gone through by hand: a job that vanishes is missed
+ * here, and one that comes is looked at. Making ready to drive, arriving and resting every rig can.
+ */
+class JobsFoundTest {
+
+  private static Map<String, Rig> rigs() {
+    Map<String, Rig> rigs = new TreeMap<>();
+    DemoRig.all().forEach(d -> rigs.put(d.id(), d.rig()));
+    ReadyRig.all().forEach(r -> rigs.put(r.id(), r.rig()));
+    return rigs;
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          marginalia | run-main refill-main-inlet run-low refill-low-inlet run-together run-inlet \
+          fill-main-inlet fill-low-inlet fill-all-inlet move-main-low-pump move-main-low-fall \
+          move-low-main-pump stir-main stir-low rinse-rinse-inlet rinse-rinse-main \
+          rinse-rinse-low heat-heater-main heat-heater-low heat-heater-inlet \
+          empty-gray-dump-outlet shed-low-low-drain
+          samphire | run-tank pour-tank-filler jug-tank-jug shed-tank-drain-cap
+          tern | run-fore refill-fore-inlet run-arch run-aft run-together run-inlet draw-bucket \
+          fill-fore-inlet fill-through-fore-inlet lift-fore-bucket move-fore-arch-fall \
+          move-fore-aft-fall move-arch-fore-pump move-aft-fore-pump move-aft-arch-fall \
+          filter-fore-sediment stir-fore heat-heater-fore heat-heater-arch heat-heater-aft \
+          heat-heater-inlet round-loop-pump empty-gray-gray-cap empty-gray-mace-outlet-pump \
+          shed-fore-frost-tail shed-fore-sump-tail shed-arch-frost-tail shed-arch-sump-tail \
+          shed-aft-frost-tail shed-aft-sump-tail
+          jug | run-can pour-can-neck
+          one-tank | run-fresh pour-fresh-filler empty-gray-outlet shed-fresh-drain-cap
+          pump-or-drain | run-fresh pour-fresh-filler empty-gray-outlet shed-fresh-drain-tail
+          main-and-low | run-fresh pour-fresh-filler pour-low-low-fill-cap move-low-fresh-pump \
+          empty-gray-outlet shed-fresh-main-plug shed-low-low-drain
+          three-in-a-row | run-first pour-through-first-filler pour-first-filler empty-gray-outlet \
+          shed-first-drain-1 shed-first-house-drain shed-second-drain-2 shed-third-drain
+          shore-and-bucket | run-fresh refill-fresh-inlet run-inlet draw-bucket fill-fresh-inlet \
+          lift-fresh-bucket stir-fresh empty-gray-outlet shed-fresh-drain-tail
+          long-stay | run-fresh refill-fresh-inlet run-inlet fill-fresh-inlet \
+          filter-fresh-sediment stir-fresh heat-heater-fresh heat-heater-inlet round-loop-pump \
+          empty-gray-outlet shed-fresh-drain
+          haulage | pour-tank-hatch lift-tank-outside stir-tank rinse-hose-tank rinse-hose-tank-fall
+          """)
+  void everyJobOfARigIsFoundAndNoOther(String rig, String jobs) {
+    Plumbing plumbing = Plumbing.of(Objects.requireNonNull(rigs().get(rig)));
+    assertThat(Jobs.of(plumbing).all())
+        .extracting(Job::id)
+        .containsExactlyInAnyOrder((jobs + " drive arrive rest").split(" "));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          marginalia | Shed the water of Main fresh
+          samphire | Run the taps from the mains; Rinse outside; Heat water
+          tern | Rinse outside
+          jug | Run the taps from the mains; Rinse outside; Heat water; Empty Gray can; Shed the \
+          water of Fresh can
+          one-tank | Run the taps from the mains; Rinse outside; Heat water
+          pump-or-drain | Run the taps from the mains; Rinse outside; Heat water
+          main-and-low | Run the taps from Low fresh; Run the taps from the mains; Rinse outside; \
+          Heat water
+          three-in-a-row | Run the taps from Second fresh; Run the taps from Third fresh; Run the \
+          taps from the mains; Rinse outside; Heat water
+          shore-and-bucket | Rinse outside; Heat water
+          long-stay | Rinse outside
+          haulage | Run the taps from Haulage tank; Run the taps from the mains; Heat water; Shed \
+          the water of Haulage tank
+          """)
+  void whatItCannotDoIsSaid(String rig, String cannot) {
+    Plumbing plumbing = Plumbing.of(Objects.requireNonNull(rigs().get(rig)));
+    assertThat(Jobs.of(plumbing).cannot())
+        .extracting(Jobs.Cannot::what)
+        .containsExactlyInAnyOrder(cannot.split("; "));
+    assertThat(Jobs.of(plumbing).cannot()).allSatisfy(c -> assertThat(c.why()).isNotEmpty());
+  }
+}

@@ -26,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Finds the ways to fill fresh tanks. */
 final class FillFinder extends Finder {
@@ -69,11 +68,16 @@ final class FillFinder extends Finder {
   }
 
   private boolean isFilledThroughAnother(Part tank) {
-    return Stream.concat(inlets.stream().filter(Finder::hasMains), fillers().stream())
-        .anyMatch(from ->
-            filled.stream()
-                .filter(first -> joins(from.id(), first.id(), Pumped.NO))
-                .anyMatch(first -> chain(first, from).contains(tank)));
+    return inlets.stream()
+            .filter(Finder::hasMains)
+            .anyMatch(inlet -> isFilledThroughAnother(tank, List.of(inlet)))
+        || isFilledThroughAnother(tank, fillers());
+  }
+
+  private boolean isFilledThroughAnother(Part tank, List<Part> from) {
+    return filled.stream()
+        .filter(first -> from.stream().anyMatch(f -> joins(f.id(), first.id(), Pumped.NO)))
+        .anyMatch(first -> chain(first, from).contains(tank));
   }
 
   /** Tanks that fill one from the next: by what runs over, or through the link that joins them. */
@@ -82,7 +86,7 @@ final class FillFinder extends Finder {
       if (!hasMains(inlet) || !joins(inlet.id(), first.id(), Pumped.NO)) {
         continue;
       }
-      List<Part> chain = chain(first, inlet);
+      List<Part> chain = chain(first, List.of(inlet));
       if (chain.size() > 1) {
         boolean linked = linked(chain);
         fromTap(
@@ -100,7 +104,7 @@ final class FillFinder extends Finder {
   private void pourThrough(Part filler) {
     for (Part first : filled) {
       List<Part> chain =
-          joins(filler.id(), first.id(), Pumped.NO) ? chain(first, filler) : List.of();
+          joins(filler.id(), first.id(), Pumped.NO) ? chain(first, fillers()) : List.of();
       if (chain.size() > 1) {
         boolean linked = linked(chain);
         add(
@@ -187,7 +191,7 @@ final class FillFinder extends Finder {
   }
 
   /** The tanks that water from a first one comes to, one after another, and by no other way. */
-  private List<Part> chain(Part first, Part from) {
+  private List<Part> chain(Part first, List<Part> from) {
     List<Part> chain = new ArrayList<>(List.of(first));
     Optional<Part> next = next(first, chain, from);
     while (next.isPresent()) {
@@ -198,10 +202,10 @@ final class FillFinder extends Finder {
   }
 
   /** The one that it runs over into stands before others that a handle could join with it. */
-  private Optional<Part> next(Part full, List<Part> but, Part from) {
+  private Optional<Part> next(Part full, List<Part> but, List<Part> from) {
     return filled.stream()
         .filter(t -> !but.contains(t) && holdsTheSame(t, full))
-        .filter(t -> !joins(from.id(), t.id(), Pumped.NO))
+        .filter(t -> from.stream().noneMatch(f -> joins(f.id(), t.id(), Pumped.NO)))
         .filter(t -> joins(full.id(), t.id(), Pumped.NO))
         .min(
             Comparator.comparing((Part t) -> !isJoinedAtRest(full, t))

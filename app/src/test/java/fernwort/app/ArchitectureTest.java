@@ -5,20 +5,31 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import com.tngtech.archunit.junit.AnalyzeClasses;
-import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.dependencies.Slice;
 import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
-@AnalyzeClasses(packages = "fernwort", importOptions = ImportOption.DoNotIncludeTests.class)
+/** Who may know whom, as rules over the compiled classes. */
+@Order(1)
 class ArchitectureTest {
+
+  private static final JavaClasses CLASSES =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("fernwort");
 
   private static final String[] SCREENS = {
     "fernwort.app.api..",
     "fernwort.app.board..",
     "fernwort.app.build..",
+    "fernwort.app.cold..",
     "fernwort.app.guide..",
     "fernwort.app.jobs..",
     "fernwort.app.log..",
@@ -41,8 +52,7 @@ class ArchitectureTest {
     "fernwort.app.web.."
   };
 
-  @ArchTest
-  static final ArchRule onlyTheStoreKnowsTheDatabase =
+  private static final ArchRule ONLY_THE_STORE_KNOWS_THE_DATABASE =
       noClasses()
           .that()
           .resideOutsideOfPackages("fernwort.app.store..", "fernwort.app.security..")
@@ -50,13 +60,11 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAnyPackage("org.jooq..", "java.sql..", "fernwort.app.store.db..");
 
-  @ArchTest
-  static final ArchRule packagesDoNotGoInCircles =
+  private static final ArchRule PACKAGES_DO_NOT_GO_IN_CIRCLES =
       slices().matching("fernwort.app.(*)..").should().beFreeOfCycles();
 
   /** The cutaway is drawn on several screens; apart from it each stands by itself. */
-  @ArchTest
-  static final ArchRule noScreenLeansOnAnother =
+  private static final ArchRule NO_SCREEN_LEANS_ON_ANOTHER =
       slices()
           .matching("fernwort.app.(*)..")
           .that(areScreens())
@@ -65,8 +73,7 @@ class ArchitectureTest {
           .ignoreDependency(
               DescribedPredicate.alwaysTrue(), resideInAPackage("fernwort.app.board.."));
 
-  @ArchTest
-  static final ArchRule noServiceKnowsAScreen =
+  private static final ArchRule NO_SERVICE_KNOWS_A_SCREEN =
       noClasses()
           .that()
           .resideInAnyPackage(SERVICES)
@@ -80,8 +87,7 @@ class ArchitectureTest {
         slice -> List.of(SCREENS).contains("fernwort.app." + slice.getNamePart(1) + ".."));
   }
 
-  @ArchTest
-  static final ArchRule theCoreKnowsNothingOfTheApplication =
+  private static final ArchRule THE_CORE_KNOWS_NOTHING_OF_THE_APPLICATION =
       noClasses()
           .that()
           .resideInAPackage("fernwort.core..")
@@ -89,8 +95,7 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAPackage("fernwort.app..");
 
-  @ArchTest
-  static final ArchRule theLauncherAloneSpeaksToTheTerminal =
+  private static final ArchRule THE_LAUNCHER_ALONE_SPEAKS_TO_THE_TERMINAL =
       noClasses()
           .that()
           .resideInAPackage("fernwort..")
@@ -102,4 +107,20 @@ class ArchitectureTest {
           .accessField(System.class, "out")
           .orShould()
           .accessField(System.class, "err");
+
+  static Stream<ArchRule> rules() {
+    return Stream.of(
+        ONLY_THE_STORE_KNOWS_THE_DATABASE,
+        PACKAGES_DO_NOT_GO_IN_CIRCLES,
+        NO_SCREEN_LEANS_ON_ANOTHER,
+        NO_SERVICE_KNOWS_A_SCREEN,
+        THE_CORE_KNOWS_NOTHING_OF_THE_APPLICATION,
+        THE_LAUNCHER_ALONE_SPEAKS_TO_THE_TERMINAL);
+  }
+
+  @ParameterizedTest
+  @MethodSource("rules")
+  void holds(ArchRule rule) {
+    rule.check(CLASSES);
+  }
 }

@@ -12,11 +12,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** What has been confirmed survives the process, however it ends. */
+@Order(1)
 class DurabilityTest {
 
   private static final int KILLS = 1;

@@ -15,10 +15,12 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Two processes that only store, killed at any moment; two hundred times in a sweep. */
+@Order(1)
 class KillTest {
 
   private static final int KILLS = Integer.getInteger("sweep.kills", 20);

@@ -17,9 +17,10 @@ public sealed interface Fault {
   /** Two parts are not joined. */
   record Apart(String from, String to) implements Fault {}
 
-  /** Two parts are joined, by a route of parts, that must not be. */
+  /** No water passes between two tanks before they are full. */
   record Unlinked(String from, String to) implements Fault {}
 
+  /** Two parts are joined, by a route of parts, that must not be. */
   record Joined(String from, String to, List<String> route) implements Fault {
     public Joined {
       route = List.copyOf(route);

@@ -118,6 +118,7 @@ public final class Shots {
         page.locator("#speed").selectOption("600");
         page.click("#play");
         page.waitForSelector("#stopped:not([hidden])");
+        page.waitForSelector("#from-here:not(.is-stale)");
       }
       case ANSWER -> answer(page);
       case AWAIT_SLIPS -> page.waitForSelector(".slips");

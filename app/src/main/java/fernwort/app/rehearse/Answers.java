@@ -78,11 +78,15 @@ final class Answers {
     List<Happening> sooner = serious(from.with(hydraulics.withFittings(Hydraulics.SMOOTHER)));
     List<Happening> later = serious(from.with(hydraulics.withFittings(Hydraulics.ROUGHER)));
     for (Happening h : expected) {
+      String range = range(h, from, sooner, later);
       rows.add(
           new Row(
               HappeningWords.of(rig.rig(), h),
-              "in " + HappeningWords.time(h.at() - from.time()) + range(h, from, sooner, later),
-              working(h, before, gains, units)));
+              "in " + HappeningWords.time(h.at() - from.time()) + range,
+              working(h, before, gains, units)
+                  + (range.isEmpty()
+                      ? ""
+                      : ". The range is for fittings that lose half as much, or twice")));
     }
     return rows;
   }
@@ -117,12 +121,10 @@ final class Answers {
     if (!tank) {
       return "from the same run";
     }
-    String words =
-        "from %s, at %s to begin with; the flow changes with the level."
-            + " The range is for fittings that lose half as much, or twice";
-    return words.formatted(
-        units.show(Measure.VOLUME, before.volume(h.subject())),
-        units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
+    return "from %s, at %s to begin with; the flow changes with the level"
+        .formatted(
+            units.show(Measure.VOLUME, before.volume(h.subject())),
+            units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
   }
 
   /** Returns what each shut tap would give, and what that would leave the open ones. */

@@ -196,44 +196,8 @@ class HolesTest {
     assertThat(there.steps()).hasSize(6);
   }
 
-  @Test
-  void aTankKnownByItsDepthsIsAsBroadAsABoxOfItsWater() {
-    // 96 L over 0.8 m and 0.3 m of depth: 0.4 m, and a wall of 10 mm on both sides.
-    Kind tank =
-        new Kind.Tank(
-            Contents.FRESH,
-            new Shape.DepthTable(0.8, List.of(new Shape.Row(0.1, 0.02), new Shape.Row(0.3, 0.096))),
-            0.01,
-            List.of(Fittings.port("feed", TankPort.Use.FEED, 0, 0.2, 0.15)),
-            Fittings.stick(0.1, 0.1),
-            1e4,
-            -1e4);
-    Rig rig =
-        RigBuilder.named("Depths")
-            .vehicle(SmallVan.VAN)
-            .place("bed", "Bed", "reach in", 0, 0, 1)
-            .part("tank", "Tank", 1, 0, 0.7, tank)
-            .build();
-    FaceSheet rear = sheet(rig).faces().getFirst();
-    assertThat(rear.face()).isEqualTo(Face.REAR);
-    assertThat(rear.width()).isCloseTo(0.42, within(1e-3));
-    assertThat(rear.height()).isCloseTo(0.32, within(1e-3));
-  }
-
-  static Stream<Arguments> ends() {
-    return Stream.of(
-        Arguments.of(new Shape.LyingCylinder(0.4, 0.8, true), 0.8),
-        Arguments.of(
-            new Shape.Straddling(
-                List.of(
-                    new Shape.Block(0, 0, 0, 0.5, 0.4, 0.3),
-                    new Shape.Block(0.5, 0.1, 0, 0.3, 0.5, 0.3))),
-            0.6));
-  }
-
-  @ParameterizedTest
-  @MethodSource("ends")
-  void theRearIsAsWideAsTheTank(Shape shape, double width) {
+  /** The rear of a tank of such a shape with walls of 10 mm. */
+  private static FaceSheet rear(Shape shape) {
     Kind tank =
         new Kind.Tank(
             Contents.FRESH,
@@ -251,6 +215,28 @@ class HolesTest {
             .build();
     FaceSheet rear = sheet(rig).faces().getFirst();
     assertThat(rear.face()).isEqualTo(Face.REAR);
-    assertThat(rear.width()).isCloseTo(width, within(1e-9));
+    return rear;
+  }
+
+  static Stream<Arguments> ends() {
+    return Stream.of(
+        Arguments.of(new Shape.LyingCylinder(0.4, 0.8, true), 0.8),
+        Arguments.of(
+            new Shape.Straddling(
+                List.of(
+                    new Shape.Block(0, 0, 0, 0.5, 0.4, 0.3),
+                    new Shape.Block(0.5, 0.1, 0, 0.3, 0.5, 0.3))),
+            0.6),
+        // Known by its depths, it is as broad as a box of its water: 96 L over 0.8 m and 0.3 m of
+        // depth make 0.4 m, and a wall on both sides.
+        Arguments.of(
+            new Shape.DepthTable(0.8, List.of(new Shape.Row(0.1, 0.02), new Shape.Row(0.3, 0.096))),
+            0.42));
+  }
+
+  @ParameterizedTest
+  @MethodSource("ends")
+  void theRearIsAsWideAsTheTank(Shape shape, double width) {
+    assertThat(rear(shape).width()).isCloseTo(width, within(1e-3));
   }
 }

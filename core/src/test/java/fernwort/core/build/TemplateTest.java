@@ -14,6 +14,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TemplateTest {
 
   private static FaceSheet face(boolean there, String late) {
+    return with(0.25, 0.1, 0.03, there, late);
+  }
+
+  private static FaceSheet with(
+      double across, double up, double diameter, boolean there, String late) {
     return new FaceSheet(
         Face.RIGHT,
         0.4,
@@ -24,9 +29,9 @@ class TemplateTest {
             new Hole(
                 "feed",
                 TankPort.Use.FEED,
-                0.25,
-                0.1,
-                0.03,
+                across,
+                up,
+                diameter,
                 true,
                 "bulkhead",
                 0.05,
@@ -115,30 +120,10 @@ class TemplateTest {
     assertThat(marks(later, Template.Words.class)).anyMatch(w -> w.text().endsWith(", later"));
   }
 
-  private static FaceSheet with(double across, double up, double diameter) {
-    return new FaceSheet(
-        Face.RIGHT,
-        0.4,
-        0.3,
-        Face.REAR,
-        Face.BOTTOM,
-        List.of(
-            new Hole(
-                "feed",
-                TankPort.Use.FEED,
-                across,
-                up,
-                diameter,
-                true,
-                "bulkhead",
-                0.05,
-                false,
-                "",
-                List.of())));
-  }
-
   private static List<String> sheets(double across, double up, double diameter) {
-    return Template.of("t", with(across, up, diameter), Template.Paper.A4, false).pages().stream()
+    return Template.of("t", with(across, up, diameter, false, ""), Template.Paper.A4, false)
+        .pages()
+        .stream()
         .map(p -> p.title().replaceAll("[^0-9]+", " ").strip())
         .toList();
   }

@@ -11,6 +11,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.TankPort;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
@@ -36,6 +37,11 @@ final class EmptyFinder extends Finder {
     empty();
   }
 
+  private static boolean hasDrain(Part tank) {
+    return ((Kind.Tank) tank.kind())
+        .tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.DRAIN);
+  }
+
   private void empty() {
     List<Part> dumps = Dumps.of(plumbing).ends();
     List<Part> grays = rig.tanks(Contents.GRAY).toList();
@@ -45,7 +51,11 @@ final class EmptyFinder extends Finder {
       if (found() == before) {
         missing(
             "Empty " + gray.label(),
-            "It needs a drain valve and a dump outlet with a cap below " + gray.label() + ".");
+            hasDrain(gray)
+                ? "It needs a drain valve and a dump outlet with a cap below " + gray.label() + "."
+                : gray.label()
+                    + " has no drain: one that comes out is carried to where it may be tipped out;"
+                    + " any other needs a drain, a valve and a dump outlet with a cap below it.");
       }
     }
     if (grays.size() > 1) {

@@ -9,6 +9,7 @@ import fernwort.core.rig.Rig;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -91,5 +92,14 @@ class JobsFoundTest {
         .extracting(Jobs.Cannot::what)
         .containsExactlyInAnyOrder(cannot.split("; "));
     assertThat(Jobs.of(plumbing).cannot()).allSatisfy(c -> assertThat(c.why()).isNotEmpty());
+  }
+
+  @Test
+  void aCanWithoutADrainIsCarried() {
+    Plumbing plumbing = Plumbing.of(Objects.requireNonNull(rigs().get("jug")));
+    assertThat(Jobs.of(plumbing).cannot())
+        .filteredOn(c -> c.what().equals("Empty Gray can"))
+        .singleElement()
+        .satisfies(c -> assertThat(c.why()).contains("Gray can has no drain").contains("carried"));
   }
 }

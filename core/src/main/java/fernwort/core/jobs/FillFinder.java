@@ -25,7 +25,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** Finds the ways to fill fresh tanks. */
 final class FillFinder extends Finder {
@@ -132,9 +131,11 @@ final class FillFinder extends Finder {
   }
 
   private static String names(List<Part> chain, boolean linked) {
-    return chain.stream()
-        .map(Part::label)
-        .collect(Collectors.joining(linked ? " and " : ", then "));
+    List<String> labels = chain.stream().map(Part::label).toList();
+    int last = labels.size() - 1;
+    return linked
+        ? String.join(", ", labels.subList(0, last)) + " and " + labels.get(last)
+        : String.join(", then ", labels);
   }
 
   private List<Stage> overflowing(List<Part> chain, Part inlet) {

@@ -15,7 +15,7 @@ import fernwort.core.rig.Setting;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.Optional;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -131,37 +131,40 @@ class RehearseController {
   }
 
   /**
-   * What the bar above the drawing asks for.
+   * What the bar above the drawing asks for; a page whose script runs is told by the stream.
    *
    * @param speed simulated seconds per second
    * @param stopping whether to stop at events
    * @param playing whether to play or to pause; as it is where that was not asked
    */
-  record Time(double speed, boolean stopping, @Nullable Boolean playing) {}
-
-  /** A page whose script runs is told by the stream. */
   @PostMapping(path = "/{run}/time", headers = "HX-Request")
-  ResponseEntity<Void> time(@PathVariable String run, @ModelAttribute Time time) {
-    pass(room.get(run), time);
-    return ResponseEntity.noContent().build();
-  }
-
-  /** A page whose script has not come yet, or never does, is loaded anew. */
-  @PostMapping("/{run}/time")
-  String timeByForm(@PathVariable String id, @PathVariable String run, @ModelAttribute Time time) {
-    pass(room.get(run), time);
-    return "redirect:/rigs/%s/rehearse/%s".formatted(id, run);
-  }
-
-  private static void pass(Rehearsal rehearsal, Time time) {
-    rehearsal.pace(time.speed(), time.stopping());
-    if (time.playing() != null) {
-      if (time.playing()) {
+  ResponseEntity<Void> time(
+      @PathVariable String run,
+      @RequestParam double speed,
+      @RequestParam(defaultValue = "false") boolean stopping,
+      @RequestParam Optional<Boolean> playing) {
+    Rehearsal rehearsal = room.get(run);
+    rehearsal.pace(speed, stopping);
+    playing.ifPresent(plays -> {
+      if (plays) {
         rehearsal.play();
       } else {
         rehearsal.pause();
       }
-    }
+    });
+    return ResponseEntity.noContent().build();
+  }
+
+  /** The same of a page whose script has not come yet, or never does: it is loaded anew. */
+  @PostMapping("/{run}/time")
+  String timeByForm(
+      @PathVariable String id,
+      @PathVariable String run,
+      @RequestParam double speed,
+      @RequestParam(defaultValue = "false") boolean stopping,
+      @RequestParam Optional<Boolean> playing) {
+    time(run, speed, stopping, playing);
+    return "redirect:/rigs/%s/rehearse/%s".formatted(id, run);
   }
 
   @PostMapping("/{run}/set")

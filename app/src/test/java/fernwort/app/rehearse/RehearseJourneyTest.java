@@ -74,6 +74,21 @@ class RehearseJourneyTest {
     assertThat(Axe.violations(page)).isEmpty();
   }
 
+  /** A press that moves no focus, as by Space or on some phones, is not made again by the speed. */
+  @Test
+  void anotherSpeedLeavesARunPlaying() {
+    COPY.visit("/rigs/marginalia/board");
+    page.locator("#rehearse-this").click();
+    assertThat(page.locator("#clock")).hasText("0 s");
+    page.locator("h1").click();
+    page.keyboard().press("Space");
+    assertThat(page.locator("#play")).hasText("Pause");
+    page.locator("#speed").selectOption("60");
+    page.locator("#stopping").uncheck();
+    assertThat(page.locator("#clock")).containsText("min");
+    assertThat(page.locator("#play")).hasText("Pause");
+  }
+
   @Test
   void withoutScriptsPlayIsHeardAllTheSame() {
     page = COPY.use(new Browser.NewContextOptions().setJavaScriptEnabled(false));

@@ -12,7 +12,6 @@ import fernwort.core.rig.Connection.Made;
 import fernwort.core.rig.Connection.Plastic;
 import fernwort.core.rig.Connection.Seal;
 import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Kind;
@@ -142,9 +141,7 @@ class BuildSumsTest {
   }
 
   private static Rig box(Shape shape, TankPort port) {
-    Kind tank =
-        new Kind.Tank(
-            Contents.FRESH, shape, 0.01, List.of(port), Fittings.stick(0.1, 0.1), 1e4, -1e4);
+    Kind tank = SmallVan.tank(shape, port);
     return RigBuilder.named("Box")
         .vehicle(SmallVan.VAN)
         .place("bed", "Bed", "reach in", 0, 0, 1)

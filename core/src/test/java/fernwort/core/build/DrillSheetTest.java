@@ -7,7 +7,6 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
@@ -187,15 +186,7 @@ class DrillSheetTest {
   }
 
   private static FaceSheet top(Shape shape) {
-    Kind tank =
-        new Kind.Tank(
-            Contents.FRESH,
-            shape,
-            0.01,
-            List.of(Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.28)),
-            Fittings.stick(0.1, 0.1),
-            1e4,
-            -1e4);
+    Kind tank = SmallVan.tank(shape, Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.28));
     Rig rig =
         RigBuilder.named("Shape")
             .vehicle(SmallVan.VAN)

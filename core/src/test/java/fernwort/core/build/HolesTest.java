@@ -10,7 +10,6 @@ import fernwort.core.rig.Connection;
 import fernwort.core.rig.Connection.Gender;
 import fernwort.core.rig.Connection.Plastic;
 import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Kind;
@@ -198,15 +197,7 @@ class HolesTest {
 
   /** The rear of a tank of such a shape with walls of 10 mm. */
   private static FaceSheet rear(Shape shape) {
-    Kind tank =
-        new Kind.Tank(
-            Contents.FRESH,
-            shape,
-            0.01,
-            List.of(Fittings.port("feed", TankPort.Use.FEED, 0, 0.2, 0.15)),
-            Fittings.stick(0.1, 0.1),
-            1e4,
-            -1e4);
+    Kind tank = SmallVan.tank(shape, Fittings.port("feed", TankPort.Use.FEED, 0, 0.2, 0.15));
     Rig rig =
         RigBuilder.named("Ends")
             .vehicle(SmallVan.VAN)

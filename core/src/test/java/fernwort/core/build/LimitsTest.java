@@ -12,7 +12,6 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Connection;
 import fernwort.core.rig.Connection.Plastic;
 import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
@@ -118,14 +117,9 @@ class LimitsTest {
 
   private static Rig bed(double bottom, double length, double width, double height) {
     Kind tank =
-        new Kind.Tank(
-            Contents.FRESH,
+        SmallVan.tank(
             new Shape.Box(length, width, height),
-            0.01,
-            List.of(Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05)),
-            Fittings.stick(0.1, 0.1),
-            1e4,
-            -1e4);
+            Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05));
     return RigBuilder.named("Bed")
         .vehicle(SmallVan.VAN)
         .place("bed", "Bed", "reach in", 0, 0, 1)

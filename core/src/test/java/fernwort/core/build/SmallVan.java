@@ -31,14 +31,13 @@ final class SmallVan {
   private SmallVan() {}
 
   static Kind tank(TankPort... ports) {
+    return tank(new Shape.Box(0.8, 0.4, 0.3), ports);
+  }
+
+  /** A tank of some shape with walls of 10 mm. */
+  static Kind tank(Shape shape, TankPort... ports) {
     return new Kind.Tank(
-        Contents.FRESH,
-        new Shape.Box(0.8, 0.4, 0.3),
-        0.01,
-        List.of(ports),
-        Fittings.stick(0.1, 0.1),
-        1e4,
-        -1e4);
+        Contents.FRESH, shape, 0.01, List.of(ports), Fittings.stick(0.1, 0.1), 1e4, -1e4);
   }
 
   static Rig rig() {

@@ -1,5 +1,7 @@
 package fernwort.app;
 
+import fernwort.app.garage.Descriptions;
+import fernwort.core.demo.DemoRig;
 import fernwort.core.say.Refusal;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -41,6 +43,11 @@ public final class OwnCopy extends Client {
   private static Launch launch(Path data, String... options) {
     List<String> own = List.of("--port", "0", "--data", data.toString());
     return Launch.from(Stream.concat(own.stream(), Stream.of(options)).toArray(String[]::new));
+  }
+
+  /** Adds a demo rig as it is described, and nothing that its people did with it. */
+  public void add(String demo) {
+    bean(Descriptions.class).add(DemoRig.called(demo).rig(), "ada", "Came with a test");
   }
 
   /** Returns a part of the application, for a test that sets up what it is not about. */

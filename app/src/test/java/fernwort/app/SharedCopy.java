@@ -61,7 +61,7 @@ public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
    * Adds a rig as the demo's people left theirs, in two changes: a test asks for it all the time.
    */
   private String anew(String id) {
-    DemoRig demo = DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+    DemoRig demo = DemoRig.called(id);
     Descriptions rigs = copy.bean(Descriptions.class);
     OpenRig rig = rigs.open(rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with a test"));
     copy.bean(DemoData.class).leave(demo, rig, Instant.now(), WHO);

@@ -55,10 +55,18 @@ public final class PassphraseRule {
 
   /** Asks for the passphrase at the terminal, keeps its hash, and returns what to do next. */
   public static String ask(DataFolder folder) {
-    String hash =
-        PasswordEncoderFactories.createDelegatingPasswordEncoder().encode(checked(read()));
-    DatabaseFile.setPassphrase(folder, hash);
+    set(folder, read());
     return "The passphrase is set. Start with --listen ADDRESS to use it.";
+  }
+
+  /**
+   * Keeps the hash of a passphrase.
+   *
+   * @throws Refusal in one sentence, when it will not do
+   */
+  static void set(DataFolder folder, String typed) {
+    String hash = PasswordEncoderFactories.createDelegatingPasswordEncoder().encode(checked(typed));
+    DatabaseFile.setPassphrase(folder, hash);
   }
 
   private static String read() {

@@ -8,10 +8,10 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
-import fernwort.app.RunningCopy;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import fernwort.app.store.DataFolder;
+import fernwort.app.store.disk.Opening;
 import java.nio.file.Path;
+import java.time.Clock;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -28,12 +28,14 @@ class SessionJourneyTest {
   private static Browser browser;
 
   @BeforeAll
-  static void start() throws IOException {
-    Process setting = RunningCopy.launch(data, "--set-passphrase");
-    setting.getOutputStream().write((WORDS + "\n").getBytes(StandardCharsets.UTF_8));
-    setting.getOutputStream().close();
-    setting.getInputStream().readAllBytes();
-    copy = OwnCopy.start(data, "--demo", "--listen", "0.0.0.0");
+  static void start() {
+    try (DataFolder folder = DataFolder.claim(data)) {
+      Opening.prepare(folder, Clock.systemUTC());
+      PassphraseRule.set(folder, WORDS);
+    }
+    copy = OwnCopy.start(data, "--listen", "0.0.0.0");
+    copy.add("marginalia");
+    copy.add("tern");
     playwright = Playwright.create();
     browser = playwright.chromium().launch(Chromium.options());
   }

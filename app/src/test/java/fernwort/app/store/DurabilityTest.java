@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.OwnCopy;
 import fernwort.app.RunningCopy;
+import fernwort.app.format.RigFormat;
+import fernwort.core.demo.DemoRig;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -21,55 +23,57 @@ import tools.jackson.databind.JsonNode;
 @Order(1)
 class DurabilityTest {
 
-  private static final int KILLS = 1;
+  private static final RigFormat FORMAT = new RigFormat();
   private static final List<String> HANDLES =
       List.of("bypass", "heater-in", "heater-out", "mains-valve", "low-overflow-valve");
 
   @Test
   void everyAcknowledgedChangeSurvivesKillingTheProcessAtAnyMoment(@TempDir Path data)
       throws IOException, InterruptedException {
+    String rig = FORMAT.write(DemoRig.called("marginalia").rig());
     Random random = new Random(11);
     Map<String, String> acknowledged = new HashMap<>();
     double litres = -1;
     int changes = 0;
-    for (int round = 0; round < KILLS; round++) {
-      RunningCopy copy = RunningCopy.start(data, "--demo");
-      assertHolds(copy, acknowledged, litres);
-      Thread killer = killSoon(copy, 150 + random.nextInt(500));
-      try {
-        while (true) {
-          String handle = HANDLES.get(random.nextInt(HANDLES.size()));
-          String position = random.nextBoolean() ? "open" : "shut";
-          String turn = "{\"position\":\"" + position + "\"}";
-          acknowledged.remove(handle); // Under way: either outcome is right.
-          if (copy.change("PUT", "/api/v1/rigs/marginalia/handles/" + handle, turn).statusCode()
-              == 200) {
-            acknowledged.put(handle, position);
-            changes++;
-          }
-          double amount = random.nextInt(120);
-          litres = -1;
-          String reading = "{\"amount\":" + amount + ",\"unit\":\"litres\"}";
-          if (copy.change("PUT", "/api/v1/rigs/marginalia/tanks/main/reading", reading).statusCode()
-              == 200) {
-            litres = amount;
-            changes++;
-          }
+    RunningCopy copy = RunningCopy.start(data);
+    assertThat(copy.change("POST", "/api/v1/rigs", rig).statusCode()).isEqualTo(201);
+    Thread killer = killer(copy, 150 + random.nextInt(500));
+    try {
+      while (true) {
+        if (changes > 0 && killer.getState() == Thread.State.NEW) {
+          killer.start();
         }
-      } catch (IOException killed) {
-        killer.join();
-        copy.close();
+        String handle = HANDLES.get(random.nextInt(HANDLES.size()));
+        String position = random.nextBoolean() ? "open" : "shut";
+        String turn = "{\"position\":\"" + position + "\"}";
+        acknowledged.remove(handle); // Under way: either outcome is right.
+        if (copy.change("PUT", "/api/v1/rigs/marginalia/handles/" + handle, turn).statusCode()
+            == 200) {
+          acknowledged.put(handle, position);
+          changes++;
+        }
+        double amount = random.nextInt(120);
+        litres = -1;
+        String reading = "{\"amount\":" + amount + ",\"unit\":\"litres\"}";
+        if (copy.change("PUT", "/api/v1/rigs/marginalia/tanks/main/reading", reading).statusCode()
+            == 200) {
+          litres = amount;
+          changes++;
+        }
       }
+    } catch (IOException killed) {
+      killer.join();
+      copy.close();
     }
-    try (RunningCopy copy = RunningCopy.start(data)) {
-      assertHolds(copy, acknowledged, litres);
+    assertThat(changes).as("changes confirmed before the kill").isPositive();
+    try (RunningCopy again = RunningCopy.start(data)) {
+      assertHolds(again, acknowledged, litres);
     }
-    assertThat(changes).as("changes confirmed before the kills").isPositive();
   }
 
-  private static Thread killSoon(RunningCopy copy, int milliseconds) {
+  private static Thread killer(RunningCopy copy, int milliseconds) {
     return Thread.ofVirtual()
-        .start(() -> {
+        .unstarted(() -> {
           try {
             TimeUnit.MILLISECONDS.sleep(milliseconds);
             copy.kill();

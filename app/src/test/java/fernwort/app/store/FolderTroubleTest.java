@@ -63,7 +63,8 @@ class FolderTroubleTest {
   void aFullDiskStopsChangesAndNothingElseUntilThereIsRoom() throws Exception {
     mounted = run("mount", "-t", "tmpfs", "-o", "size=24m", "tmpfs", home.toString());
     assumeTrue(mounted, "a small disk of its own cannot be mounted here");
-    try (OwnCopy copy = OwnCopy.start(home.resolve("data"), "--demo")) {
+    try (OwnCopy copy = OwnCopy.start(home.resolve("data"))) {
+      copy.add("tern");
       assertThat(turn(copy, "off").statusCode()).isEqualTo(200);
       Path filler = home.resolve("filler");
       run("dd", "if=/dev/zero", "of=" + filler, "bs=64k");
@@ -77,7 +78,8 @@ class FolderTroubleTest {
   @Test
   void aFolderThatIsTakenAwayIsToldAndUsedAgainWhenItIsBack() throws Exception {
     Path data = home.resolve("data");
-    try (OwnCopy copy = OwnCopy.start(data, "--demo")) {
+    try (OwnCopy copy = OwnCopy.start(data)) {
+      copy.add("tern");
       Path elsewhere = Files.move(data, home.resolve("elsewhere"));
       TimeUnit.MILLISECONDS.sleep(600);
       assertReadsOn(copy, "is gone");

@@ -24,6 +24,15 @@ public record DemoRig(
     return List.of(Marginalia.demo(), Samphire.demo(), Tern.demo());
   }
 
+  /**
+   * Returns one of them.
+   *
+   * @throws java.util.NoSuchElementException when no demo rig has that short name
+   */
+  public static DemoRig called(String id) {
+    return all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+  }
+
   /** Returns the state its people left it in, on level ground. */
   public State state() {
     Setting setting = rig.atRest();

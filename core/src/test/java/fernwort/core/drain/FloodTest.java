@@ -80,8 +80,7 @@ class FloodTest {
 
   @Test
   void aLineThatSagsBelowItsOnlyWayOutStaysFullWhileOneThatFallsRunsEmpty() {
-    DemoRig demo =
-        DemoRig.all().stream().filter(d -> d.id().equals("marginalia")).findFirst().orElseThrow();
+    DemoRig demo = DemoRig.called("marginalia");
     Plumbing plumbing = Plumbing.of(demo.rig());
     Map<String, Line> lines =
         demo.rig().lines().stream().collect(Collectors.toMap(Line::id, line -> line));

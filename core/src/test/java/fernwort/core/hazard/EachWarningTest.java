@@ -86,7 +86,7 @@ class EachWarningTest {
   }
 
   private static Case demo(String id, Code code, String raised, String calm) {
-    DemoRig demo = DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+    DemoRig demo = DemoRig.called(id);
     return new Case(code, demo.rig(), set(demo.state(), raised), set(demo.state(), calm));
   }
 

@@ -26,16 +26,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class HazardsTest {
 
-  private static DemoRig demo(String id) {
-    return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
-  }
-
   private static List<Warning> turned(String id, String... turns) {
-    State state = demo(id).state();
+    State state = DemoRig.called(id).state();
     for (int i = 0; i < turns.length; i += 2) {
       state = state.with(turns[i], turns[i + 1]);
     }
-    return warnings(demo(id).rig(), state);
+    return warnings(DemoRig.called(id).rig(), state);
   }
 
   private static void assertWarned(
@@ -93,7 +89,7 @@ class HazardsTest {
         Warning.Code.PUMP_DRY,
         Severity.DANGER,
         "pump");
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     assertWarned(
         warnings(rig.rig(), rig.state().withVolume("main", 0.001)),
         Warning.Code.PUMP_DRY,
@@ -103,7 +99,7 @@ class HazardsTest {
 
   @Test
   void thePumpSucksAirThroughAnEmptyTankBesideAFullOne() {
-    DemoRig rig = demo("tern");
+    DemoRig rig = DemoRig.called("tern");
     State state = rig.state().with("aft-motor", "open").withVolume("aft", 0);
     assertWarned(warnings(rig.rig(), state), Warning.Code.PUMP_SUCKS_AIR, Severity.WARNING, "aft");
   }
@@ -112,7 +108,7 @@ class HazardsTest {
   void aPumpWhoseDeliveryRunsStraightBackOnlyStirs() {
     Rig rig =
         changed(
-            demo("tern").rig(),
+            DemoRig.called("tern").rig(),
             part -> part,
             line ->
                 line.id().equals("d9")
@@ -138,7 +134,7 @@ class HazardsTest {
                             0,
                             List.of())
                         : line);
-    State state = demo("tern").state().with("delivery", "tanks").with("sump", "open");
+    State state = DemoRig.called("tern").state().with("delivery", "tanks").with("sump", "open");
     assertWarned(warnings(rig, state), Warning.Code.PUMP_STIRS, Severity.WARNING, "pump");
   }
 
@@ -156,10 +152,11 @@ class HazardsTest {
 
   @Test
   void withoutACheckValveTankWaterCanReachTheMains() {
-    Rig rig = demo("marginalia").rig();
+    Rig rig = DemoRig.called("marginalia").rig();
     Rig bare = changed(rig, p -> with(p, "inlet-check", new Kind.Strainer()), l -> l);
     Rig unguarded = changed(bare, p -> with(p, "regulator", new Kind.Strainer()), l -> l);
-    State filling = demo("marginalia").state().with("inlet", "mains").with("fill-selector", "main");
+    State filling =
+        DemoRig.called("marginalia").state().with("inlet", "mains").with("fill-selector", "main");
     assertWarned(warnings(unguarded, filling), Warning.Code.BACKFLOW, Severity.DANGER, "inlet");
     assertNotWarned(warnings(rig, filling), Warning.Code.BACKFLOW);
   }
@@ -180,7 +177,7 @@ class HazardsTest {
 
   @Test
   void aFullGrayTankIsADangerWhileWaterRunsIntoIt() {
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     State full = rig.state().withVolume("gray", 0.105);
     assertWarned(warnings(rig.rig(), full), Warning.Code.GRAY_FULL, Severity.DANGER, "gray");
     assertWarned(
@@ -193,7 +190,7 @@ class HazardsTest {
   @Test
   void grayIsFullBeforeTheFreshThatFollowsIsUsed() {
     assertWarned(turned("marginalia"), Warning.Code.GRAY_NEARLY_FULL, Severity.NOTE, "gray");
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     assertNotWarned(
         warnings(rig.rig(), rig.state().withVolume("gray", 0).withVolume("low", 0)),
         Warning.Code.GRAY_NEARLY_FULL);
@@ -223,7 +220,7 @@ class HazardsTest {
   void aCheckValveFacingTheWrongWayIsFoundWhateverTheHandles() {
     Rig turnedRound =
         changed(
-            demo("marginalia").rig(),
+            DemoRig.called("marginalia").rig(),
             p -> p,
             line ->
                 switch (line.id()) {
@@ -232,7 +229,7 @@ class HazardsTest {
                   default -> line;
                 });
     assertWarned(
-        warnings(turnedRound, demo("marginalia").state()),
+        warnings(turnedRound, DemoRig.called("marginalia").state()),
         Warning.Code.CHECK_VALVE_REVERSED,
         Severity.WARNING,
         "inlet-check");
@@ -259,7 +256,7 @@ class HazardsTest {
   @Test
   void aMotorValveThatFallsOpenWithoutPowerIsNamedWithWhereTheWaterGoes() {
     assertWarned(turned("tern"), Warning.Code.POWER_LOSS, Severity.WARNING, "frost-motor");
-    DemoRig rig = demo("tern");
+    DemoRig rig = DemoRig.called("tern");
     assertNotWarned(
         warnings(rig.rig(), rig.state().with("fore-motor", "shut")), Warning.Code.POWER_LOSS);
   }

@@ -194,7 +194,7 @@ class WarningTableTest {
   void theWorstComesFirstAndPowerIsAskedOfByItself() {
     List<Warning> found = at("marginalia", "gray=60, main=120, low=90");
     assertThat(found).extracting(Warning::severity).isSorted();
-    DemoRig tern = DemoRig.all().stream().filter(d -> d.id().equals("tern")).findFirst().get();
+    DemoRig tern = DemoRig.called("tern");
     Plumbing plumbing = Plumbing.of(tern.rig());
     Levels levels = Levels.of(plumbing, tern.state());
     Ways ways = OpenWays.find(plumbing, tern.state().setting(), levels);

@@ -17,10 +17,6 @@ import org.junit.jupiter.api.Test;
 
 class EmptyingJobTest {
 
-  private static DemoRig demo(String id) {
-    return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
-  }
-
   private static Plan plan(DemoRig rig, State from, boolean lines, String... tanks) {
     Plumbing plumbing = Plumbing.of(rig.rig());
     return Plans.of(plumbing).plan(EmptyingJob.of(plumbing, Set.of(tanks), lines), from);
@@ -43,7 +39,7 @@ class EmptyingJobTest {
 
   @Test
   void pumpAndHeaterGoOffBeforeAnythingIsOpened() {
-    Plan plan = plan(demo("marginalia"), false, "low");
+    Plan plan = plan(DemoRig.called("marginalia"), false, "low");
     assertThat(plan.trouble()).isEmpty();
     int open = at(plan, "low-drain", "off");
     assertThat(at(plan, "pump", "off")).isNotNegative().isLessThan(open);
@@ -65,7 +61,7 @@ class EmptyingJobTest {
 
   @Test
   void grayHasItsHoseOnBeforeItsValveOpensAndItsValveShutBeforeTheCapGoesOn() {
-    Plan plan = plan(demo("marginalia"), false, "gray");
+    Plan plan = plan(DemoRig.called("marginalia"), false, "gray");
     assertThat(plan.trouble()).isEmpty();
     assertThat(at(plan, "dump-outlet", "hose"))
         .isNotNegative()
@@ -77,7 +73,7 @@ class EmptyingJobTest {
 
   @Test
   void aTankThatWouldDrawAVacuumGetsAirFirst() {
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     Plan plan = plan(rig, rig.state().with("low-overflow-valve", "shut"), false, "low");
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().setting().of("low-overflow-valve")).isEqualTo("open");
@@ -85,7 +81,7 @@ class EmptyingJobTest {
 
   @Test
   void theLinesAreLeftWithEveryTapOpenColdAndHot() {
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     Set<String> tanks = rig.rig().tanks().map(Part::id).collect(Collectors.toSet());
     Plan plan = plan(rig, true, tanks.toArray(String[]::new));
     assertThat(plan.trouble()).isEmpty();
@@ -110,7 +106,7 @@ class EmptyingJobTest {
 
   @Test
   void aTankThatWasNotChosenKeepsItsWater() {
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     Plan plan = plan(rig, true, "low");
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume("main")).isGreaterThan(rig.state().volume("main") - 1e-3);
@@ -119,7 +115,7 @@ class EmptyingJobTest {
 
   @Test
   void itsNameHoldsTheChoice() {
-    Plumbing plumbing = Plumbing.of(demo("tern").rig());
+    Plumbing plumbing = Plumbing.of(DemoRig.called("tern").rig());
     Job job = EmptyingJob.of(plumbing, Set.of("fore", "gray"), true);
     assertThat(EmptyingJob.named(plumbing, job.id())).contains(job);
     assertThat(EmptyingJob.named(plumbing, "empty-out~heron")).isEmpty();

@@ -15,10 +15,8 @@ import org.junit.jupiter.api.Test;
 
 class ConnectionsTest {
 
-  private final DemoRig tern =
-      DemoRig.all().stream().filter(d -> d.id().equals("tern")).findFirst().orElseThrow();
-  private final DemoRig marginalia =
-      DemoRig.all().stream().filter(d -> d.id().equals("marginalia")).findFirst().orElseThrow();
+  private final DemoRig tern = DemoRig.called("tern");
+  private final DemoRig marginalia = DemoRig.called("marginalia");
 
   private static Optional<List<String>> route(
       DemoRig rig, Setting setting, String from, String to) {

@@ -38,8 +38,7 @@ class LastsTest {
 
   @Test
   void aRigWithoutGrayTankOnlyRunsOutOfFresh() {
-    DemoRig trailer =
-        DemoRig.all().stream().filter(d -> d.id().equals("samphire")).findFirst().orElseThrow();
+    DemoRig trailer = DemoRig.called("samphire");
     Lasts lasts = Lasts.of(Plumbing.of(trailer.rig()), trailer.state(), Habits.DEFAULT);
     assertThat(lasts.grayDays()).isEmpty();
     assertThat(lasts.days()).isEqualTo(lasts.freshDays()).isPositive();

@@ -62,10 +62,6 @@ class OpenWaysTest {
         });
   }
 
-  private static DemoRig demo(String id) {
-    return DemoRig.all().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
-  }
-
   private static Ways ways(DemoRig demo, String... turned) {
     State state = demo.state();
     for (int i = 0; i < turned.length; i += 2) {
@@ -76,7 +72,7 @@ class OpenWaysTest {
 
   @Test
   void thePumpDrawsFromTheTankThatItsSelectorPointsTo() {
-    DemoRig rig = demo("marginalia");
+    DemoRig rig = DemoRig.called("marginalia");
     assertThat(ways(rig).to("sink").map(w -> w.source().part())).containsOnly("main");
     assertThat(ways(rig, "tank-selector", "low").to("sink").map(w -> w.source().part()))
         .containsOnly("low");
@@ -85,40 +81,40 @@ class OpenWaysTest {
 
   @Test
   void theMainsHoldThePumpsSwitchOpen() {
-    Ways ways = ways(demo("marginalia"), "inlet", "mains", "mains-valve", "open");
+    Ways ways = ways(DemoRig.called("marginalia"), "inlet", "mains", "mains-valve", "open");
     assertThat(ways.pumps()).singleElement().matches(PumpWork::heldOff);
     assertThat(ways.to("sink").map(w -> w.drive().kind())).containsOnly(DrivenBy.Kind.MAINS);
   }
 
   @Test
   void waterRunsThroughBothBranchesOfAnOpenBypass() {
-    Ways ways = ways(demo("marginalia"), "bypass", "open");
+    Ways ways = ways(DemoRig.called("marginalia"), "bypass", "open");
     assertThat(ways.moving()).containsKeys("b1", "b6");
   }
 
   @Test
   void tanksInARowBreatheThroughEachOther() {
-    TankAir fore = ways(demo("tern")).airOf("fore").orElseThrow();
+    TankAir fore = ways(DemoRig.called("tern")).airOf("fore").orElseThrow();
     assertThat(fore.in().orElseThrow().parts()).contains("arch", "aft", "vent-air");
   }
 
   @Test
   void aJugPouredIntoAnOpenNeckFillsTheTankAndIntoAShutOneDoesNot() {
-    DemoRig rig = demo("samphire");
+    DemoRig rig = DemoRig.called("samphire");
     assertThat(ways(rig, "jug", "pouring", "filler", "open").to("tank")).hasSize(1);
     assertThat(ways(rig, "jug", "pouring").to("tank")).isEmpty();
   }
 
   @Test
   void aFootPumpLiftsWaterToTheTapOnlyWhileItIsWorked() {
-    DemoRig rig = demo("samphire");
+    DemoRig rig = DemoRig.called("samphire");
     assertThat(ways(rig, "tap", "open").to("tap")).isEmpty();
     assertThat(ways(rig, "tap", "open", "foot-pump", "on").to("tap")).hasSize(1);
   }
 
   @Test
   void turningAHandleBackGivesTheVerySameWays() {
-    DemoRig rig = demo("tern");
+    DemoRig rig = DemoRig.called("tern");
     Plumbing plumbing = Plumbing.of(rig.rig());
     Ways before = OpenWays.find(plumbing, rig.state());
     Ways after =

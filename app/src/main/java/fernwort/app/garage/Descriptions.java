@@ -55,15 +55,23 @@ public class Descriptions {
   public OpenRig open(String id) {
     RigStore.Stored stored = store.get(id);
     OpenRig clean =
-        open.get(
-            id + "@" + stored.version(),
-            key -> OpenRig.of(id, stored.version(), read(stored.description())));
+        Optional.ofNullable(open.getIfPresent(key(id, stored.version())))
+            .orElseGet(() -> newest(id));
     Map<String, Double> clogged = clogging.of(clean, habits(stored));
     return clogged.isEmpty()
         ? clean
         : open.get(
-            id + "@" + stored.version() + new TreeMap<>(clogged),
-            key -> OpenRig.of(id, stored.version(), clean.plumbing(), clogged));
+            key(id, clean.version()) + new TreeMap<>(clogged),
+            key -> OpenRig.of(id, clean.version(), clean.plumbing(), clogged));
+  }
+
+  private OpenRig newest(String id) {
+    RigStore.Described now = store.described(id);
+    return open.get(key(id, now.version()), key -> OpenRig.of(id, now.version(), read(now.file())));
+  }
+
+  private static String key(String id, int version) {
+    return id + "@" + version;
   }
 
   private Habits habits(RigStore.Stored stored) {
@@ -188,6 +196,6 @@ public class Descriptions {
 
   /** Returns a rig as a file. */
   public String export(String id) {
-    return store.get(id).description();
+    return store.described(id).file();
   }
 }

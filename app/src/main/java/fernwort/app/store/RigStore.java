@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
+import org.jooq.Records;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,24 +40,20 @@ public class RigStore {
   public record Version(int version, Instant at, String who, String what) {}
 
   /**
-   * A rig as it is kept.
+   * A rig as it is kept, without its description: every page asks for this.
    *
    * @param id its address
    * @param version counts up with every change of the description
-   * @param description its rig file
    * @param people how many travel
    * @param habits what they use, as JSON
    * @param pitch how it is parked, nose up (degrees)
    * @param roll how it is parked, left side up (degrees)
    */
   public record Stored(
-      String id,
-      int version,
-      String description,
-      int people,
-      String habits,
-      double pitch,
-      double roll) {}
+      String id, int version, int people, String habits, double pitch, double roll) {}
+
+  /** What a rig's description says in one version: its rig file. */
+  public record Described(int version, String file) {}
 
   /** Returns all rigs by name, those put away last. */
   public List<Summary> all() {
@@ -68,17 +65,10 @@ public class RigStore {
 
   /** Returns a rig. */
   public Optional<Stored> find(String id) {
-    return db.selectFrom(RIG)
+    return db.select(RIG.ID, RIG.VERSION, RIG.PEOPLE, RIG.HABITS, RIG.PITCH, RIG.ROLL)
+        .from(RIG)
         .where(RIG.ID.eq(id))
-        .fetchOptional(r ->
-            new Stored(
-                r.getId(),
-                r.getVersion(),
-                r.getDescription(),
-                r.getPeople(),
-                r.getHabits(),
-                r.getPitch(),
-                r.getRoll()));
+        .fetchOptional(Records.mapping(Stored::new));
   }
 
   /**
@@ -87,8 +77,24 @@ public class RigStore {
    * @throws Refusal when there is none
    */
   public Stored get(String id) {
-    return find(id)
-        .orElseThrow(() -> new Missing("There is no rig \"" + id + "\" here. Choose one on Rig."));
+    return find(id).orElseThrow(() -> none(id));
+  }
+
+  /**
+   * Returns how a rig is described now.
+   *
+   * @throws Refusal when there is none
+   */
+  public Described described(String id) {
+    return db.select(RIG.VERSION, RIG.DESCRIPTION)
+        .from(RIG)
+        .where(RIG.ID.eq(id))
+        .fetchOptional(Records.mapping(Described::new))
+        .orElseThrow(() -> none(id));
+  }
+
+  private static Missing none(String id) {
+    return new Missing("There is no rig \"" + id + "\" here. Choose one on Rig.");
   }
 
   /** Keeps a new rig and returns its address, made from its name. */

@@ -75,15 +75,15 @@ class StoreTest {
   void everyChangeIsAVersionThatCanBeTakenBackAndPutBack() {
     rigs.change("tern", 1, "Tern", "{two}", "ada", "Added a pump");
     rigs.change("tern", 2, "Arctic Tern", "{three}", "bo", "Renamed");
-    assertThat(rigs.get("tern").description()).isEqualTo("{three}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{three}");
     assertThat(rigs.all()).extracting(RigStore.Summary::name).containsExactly("Arctic Tern");
     assertThat(step(-1)).contains("Renamed");
-    assertThat(rigs.get("tern").description()).isEqualTo("{two}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{two}");
     assertThat(step(-1)).contains("Added a pump");
-    assertThat(rigs.get("tern").description()).isEqualTo("{one}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{one}");
     assertThat(step(-1)).as("nothing before the first").isEmpty();
     assertThat(step(1)).contains("Added a pump");
-    assertThat(rigs.get("tern").description()).isEqualTo("{two}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{two}");
     assertThat(rigs.canStep("tern")).containsExactly(true, true);
     assertThat(step(1)).contains("Renamed");
     assertThat(step(1)).as("nothing after the last").isEmpty();
@@ -124,9 +124,9 @@ class StoreTest {
     rigs.change("tern", rigs.get("tern").version(), "Tern", "{other}", "bo", "Other");
     assertThat(step(1)).as("nothing was taken back since").isEmpty();
     assertThat(step(-1)).contains("Other");
-    assertThat(rigs.get("tern").description()).isEqualTo("{one}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{one}");
     assertThat(step(1)).as("the newest step from here").contains("Other");
-    assertThat(rigs.get("tern").description()).isEqualTo("{other}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{other}");
   }
 
   @Test
@@ -137,7 +137,7 @@ class StoreTest {
         .hasMessageContaining("ada")
         .hasMessageContaining("Added a pump")
         .satisfies(e -> assertThat(((StaleVersion) e).current()).isEqualTo(2));
-    assertThat(rigs.get("tern").description()).isEqualTo("{two}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{two}");
   }
 
   @Test
@@ -145,7 +145,7 @@ class StoreTest {
     rigs.add("Zander", "{}", 2, "[]", "ada", "x");
     rigs.archive("tern", true);
     assertThat(rigs.all()).extracting(RigStore.Summary::id).containsExactly("zander", "tern");
-    assertThat(rigs.get("tern").description()).isEqualTo("{one}");
+    assertThat(rigs.described("tern").file()).isEqualTo("{one}");
     rigs.archive("tern", false);
     assertThat(rigs.all()).noneMatch(RigStore.Summary::archived);
   }

@@ -139,7 +139,7 @@ class HeatSumsTest {
     double frozen = 0;
     double most = 0;
     double stops = Double.NaN;
-    double step = 1;
+    double step = 2;
     for (double t = since; t < air.times().getLast(); t += step) {
       double loss = body.conductance() * (ColdWater.ZERO - air.at(t + step / 2)) - body.heating();
       frozen = Math.clamp(frozen + step * loss, 0, all);
@@ -171,7 +171,7 @@ class HeatSumsTest {
     double t = start;
     double least = t;
     double zero = start <= ColdWater.ZERO ? 0 : Double.NaN;
-    double step = 1;
+    double step = 2;
     for (double at = 0; at < air.length(); at += step) {
       double flow = body.conductance() * (air.at(1000 + at + step / 2) - t) + body.heating();
       t += step * flow / ColdWater.heat(body.volume());

@@ -11,6 +11,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
@@ -98,19 +99,22 @@ class SaddleTankTest {
       for (int j = 0; j < 30; j++) {
         for (int k = 0; k < 50; k++) {
           double[] p = {(i + 0.5) * cube, (j + 0.5) * cube, (k + 0.5) * cube};
-          if (saddle.shape().blocks().stream().anyMatch(b -> isIn(b, p))) {
+          if (isIn(saddle.shape().blocks(), p)) {
             cells.add(p);
             at[i][j][k] = cells.size();
           }
         }
       }
     }
-    double edge = slope.heightOf(opening.at());
+    Point up = slope.up();
+    double[] height =
+        cells.stream().mapToDouble(p -> new Point(p[0], p[1], p[2]).along(up)).toArray();
+    double edge = opening.at().along(up);
     double[] level = new double[cells.size()];
     java.util.Arrays.fill(level, Double.POSITIVE_INFINITY);
     PriorityQueue<Integer> queue = new PriorityQueue<>(Comparator.comparingDouble(c -> level[c]));
     int start = nearest(cells, opening);
-    level[start] = Math.max(edge, height(cells.get(start), slope));
+    level[start] = Math.max(edge, height[start]);
     queue.add(start);
     while (!queue.isEmpty()) {
       int c = queue.remove();
@@ -127,7 +131,7 @@ class SaddleTankTest {
             continue;
           }
           int next = at[n[0]][n[1]][n[2]] - 1;
-          double to = Math.max(level[c], height(cells.get(next), slope));
+          double to = Math.max(level[c], height[next]);
           if (to < level[next]) {
             level[next] = to;
             queue.add(next);
@@ -137,18 +141,23 @@ class SaddleTankTest {
     }
     double stands = 0;
     for (int c = 0; c < level.length; c++) {
-      stands += level[c] > height(cells.get(c), slope) + 1e-9 ? cube * cube * cube : 0;
+      stands += level[c] > height[c] + 1e-9 ? cube * cube * cube : 0;
     }
     return stands;
   }
 
-  private static boolean isIn(Shape.Block b, double[] p) {
-    return p[0] > b.x()
-        && p[0] < b.x() + b.length()
-        && p[1] > b.y()
-        && p[1] < b.y() + b.width()
-        && p[2] > b.z()
-        && p[2] < b.z() + b.height();
+  private static boolean isIn(List<Shape.Block> blocks, double[] p) {
+    for (Shape.Block b : blocks) {
+      if (p[0] > b.x()
+          && p[0] < b.x() + b.length()
+          && p[1] > b.y()
+          && p[1] < b.y() + b.width()
+          && p[2] > b.z()
+          && p[2] < b.z() + b.height()) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static int nearest(List<double[]> cells, TankPort opening) {
@@ -166,10 +175,6 @@ class SaddleTankTest {
       }
     }
     return nearest;
-  }
-
-  private static double height(double[] p, Slope slope) {
-    return slope.heightOf(new fernwort.core.rig.Point(p[0], p[1], p[2]));
   }
 
   @Property(tries = 25)

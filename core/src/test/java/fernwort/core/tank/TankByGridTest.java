@@ -9,6 +9,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -157,12 +158,13 @@ class TankByGridTest {
   @MethodSource("cases")
   void itHoldsWhatTheGridCountsWhateverTheSlopeAndTheLevel(Case c) {
     TankRoom room = TankRoom.of(tank(c.shape()));
+    List<Point> grid = grid(c);
     for (Slope slope :
         List.of(
             Slope.LEVEL, new Slope(8, 0), new Slope(-5, 0), new Slope(0, 9), new Slope(4, -6))) {
       double low = room.lowest(slope);
       double high = room.highest(slope);
-      double[] whole = counted(c, slope, Double.POSITIVE_INFINITY);
+      double[] whole = counted(grid, c.box(), slope, Double.POSITIVE_INFINITY);
       assertThat(room.capacity()).as("%s", slope).isCloseTo(whole[0], within(0.025 * whole[0]));
       // Every corner is within a grid's step of what was counted.
       double step = Math.max(c.box()[0], Math.max(c.box()[1], c.box()[2])) / STEPS;
@@ -170,7 +172,7 @@ class TankByGridTest {
       assertThat(high).as("highest at %s", slope).isCloseTo(whole[5], within(2.5 * step));
       for (double share : new double[] {0.25, 0.6, 0.9}) {
         double level = low + share * (high - low);
-        double[] counted = counted(c, slope, level);
+        double[] counted = counted(grid, c.box(), slope, level);
         assertThat(room.volumeBelow(level, slope))
             .as("%s, %s of the height", slope, share)
             .isCloseTo(counted[0], within(0.035 * whole[0]));
@@ -186,26 +188,38 @@ class TankByGridTest {
     }
   }
 
-  /** Volume, centre, lowest and highest point of what lies below a level, by counting. */
-  private static double[] counted(Case c, Slope slope, double level) {
+  /** The points of the grid that lie inside. */
+  private static List<Point> grid(Case c) {
     double[] box = c.box();
-    double[] sum = {0, 0, 0, 0, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+    List<Point> grid = new ArrayList<>();
     for (int i = 0; i < STEPS; i++) {
       for (int j = 0; j < STEPS; j++) {
         for (int k = 0; k < STEPS; k++) {
           double x = (i + 0.5) / STEPS * box[0];
           double y = (j + 0.5) / STEPS * box[1];
           double z = (k + 0.5) / STEPS * box[2];
-          double height = slope.heightOf(new Point(x, y, z));
-          if (height < level && c.inside().has(x, y, z)) {
-            sum[0]++;
-            sum[1] += x;
-            sum[2] += y;
-            sum[3] += z;
-            sum[4] = Math.min(sum[4], height);
-            sum[5] = Math.max(sum[5], height);
+          if (c.inside().has(x, y, z)) {
+            grid.add(new Point(x, y, z));
           }
         }
+      }
+    }
+    return grid;
+  }
+
+  /** Volume, centre, lowest and highest point of what lies below a level, by counting. */
+  private static double[] counted(List<Point> grid, double[] box, Slope slope, double level) {
+    Point up = slope.up();
+    double[] sum = {0, 0, 0, 0, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+    for (Point point : grid) {
+      double height = point.along(up);
+      if (height < level) {
+        sum[0]++;
+        sum[1] += point.x();
+        sum[2] += point.y();
+        sum[3] += point.z();
+        sum[4] = Math.min(sum[4], height);
+        sum[5] = Math.max(sum[5], height);
       }
     }
     double cell = box[0] * box[1] * box[2] / STEPS / STEPS / STEPS;

@@ -291,14 +291,30 @@ public sealed interface Condition {
     }
   }
 
-  /** A pump turns its water round. */
-  record GoesRound(String pump) implements Condition {
+  /**
+   * A pump turns its water round.
+   *
+   * @param heater what it has to pass, if anything
+   * @param tap a tap that what comes after it passes the heater to, and nothing past it, if any
+   */
+  record GoesRound(String pump, Optional<String> heater, Optional<String> tap)
+      implements Condition {
     @Override
     public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      List<PumpWork> works = scout.ways(scout.probed(setting), levels).pumps();
-      return works.stream().anyMatch(w -> w.pump().equals(pump) && !w.loop().isEmpty())
+      Ways open = scout.ways(scout.probed(setting), levels);
+      boolean round =
+          open.pumps().stream().anyMatch(w -> w.pump().equals(pump) && passes(w.loop()));
+      return round && tap.map(t -> isHot(t, open)).orElse(true)
           ? Optional.empty()
-          : Optional.of(new Fault.NotRound(pump));
+          : Optional.of(new Fault.NotRound(pump, heater));
+    }
+
+    private boolean passes(List<String> parts) {
+      return !parts.isEmpty() && heater.map(parts::contains).orElse(true);
+    }
+
+    private boolean isHot(String tap, Ways open) {
+      return open.ways().stream().anyMatch(w -> w.end().part().equals(tap) && passes(w.parts()));
     }
 
     @Override

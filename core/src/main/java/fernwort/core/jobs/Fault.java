@@ -4,6 +4,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.ways.Way;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What keeps a setting from being what a stage wants. */
 public sealed interface Fault {
@@ -45,8 +46,8 @@ public sealed interface Fault {
   /** What fills a tank stops before the tank holds what it should (m³). */
   record StopsShort(String tank, double volume) implements Fault {}
 
-  /** A pump does not turn its water round. */
-  record NotRound(String pump) implements Fault {}
+  /** A pump does not turn its water round, or past the heater that it could pass. */
+  record NotRound(String pump, Optional<String> heater) implements Fault {}
 
   /** A pump is on where it must not be. */
   record PumpOn(String pump) implements Fault {}

@@ -280,7 +280,7 @@ final class FillFinder extends Finder {
       Part inlet, Job.Kind kind, String id, Saying title, String by, List<Stage> filling) {
     List<Stage> stages = new ArrayList<>(filling);
     stages.addAll(hoseOff(inlet));
-    add(kind, id, title, by, stages, Caution.DRINKING_HOSE, Caution.STAY, Caution.BACKFLOW);
+    add(kind, id, title, by, stages, Caution.STAY);
   }
 
   private Stage filling(Part tank, Part inlet) {

@@ -14,6 +14,7 @@ import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns;
 import fernwort.core.ways.Turns.Pumped;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -130,7 +131,19 @@ abstract class Finder {
 
   void add(
       Job.Kind kind, String id, Saying title, String by, List<Stage> stages, Caution... cautions) {
-    jobs.add(new Job(id, kind, title, by, stages, List.of(cautions)));
+    Set<Caution> mind = EnumSet.noneOf(Caution.class);
+    mind.addAll(List.of(cautions));
+    if (stages.stream().anyMatch(this::isOnTheMains)) {
+      mind.add(Caution.DRINKING_HOSE);
+      mind.add(Caution.BACKFLOW);
+    }
+    jobs.add(new Job(id, kind, title, by, stages, List.copyOf(mind)));
+  }
+
+  /** Whatever it is for, a hose on the mains wants a clean hose and a guard against backflow. */
+  private boolean isOnTheMains(Stage stage) {
+    return inlets.stream()
+        .anyMatch(i -> Kind.HoseInlet.MAINS.id().equals(stage.goal().musts().get(i.id())));
   }
 
   final void missing(String what, String why) {

@@ -40,7 +40,9 @@ public record Goal(
   /** Returns a goal of positions and ways, looked at with taps open. */
   static Goal of(Map<String, String> musts, List<Need> needs, Map<String, String> probe) {
     List<Condition> conditions = new ArrayList<>();
-    musts.forEach((part, position) -> conditions.add(new Condition.Placed(part, position)));
+    // In one order, whatever the map: the same goal is planned the same way each time.
+    new TreeMap<>(musts)
+        .forEach((part, position) -> conditions.add(new Condition.Placed(part, position)));
     needs.forEach(n -> conditions.add(new Condition.Runs(n)));
     conditions.add(new Condition.Alone(needs));
     return new Goal(conditions, probe, Set.of());

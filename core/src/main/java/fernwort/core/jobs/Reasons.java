@@ -62,7 +62,11 @@ final class Reasons {
       case Fault.Apart f ->
           Saying.of("Without it nothing runs from {} to {}.", label(f.from()), label(f.to()));
       case Fault.NotRound f ->
-          Saying.words("Without it " + label(f.pump()) + " turns nothing round.");
+          f.heater()
+              .map(h ->
+                  Saying.of(
+                      "Without it {} sends nothing round through {}.", label(f.pump()), label(h)))
+              .orElseGet(() -> Saying.of("Without it {} turns nothing round.", label(f.pump())));
       case Fault.Joined f -> Saying.of("It parts {} from {}.", label(f.from()), label(f.to()));
       case Fault.Leaking f ->
           Saying.of(

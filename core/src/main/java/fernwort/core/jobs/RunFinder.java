@@ -61,9 +61,7 @@ final class RunFinder extends Finder {
                             Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()),
                             needs(source, taps, MAINS),
                             opened(taps))
-                        .and(new Condition.PumpsOff(inlet.id())))),
-            Caution.DRINKING_HOSE,
-            Caution.BACKFLOW);
+                        .and(new Condition.PumpsOff(inlet.id())))));
       }
       outside(inlet);
     }
@@ -118,9 +116,7 @@ final class RunFinder extends Finder {
         "Run the taps from %s while the mains fill it".formatted(tank.label()),
         inlets.size() > 1 ? "at " + inlet.label() : "",
         List.of(Stage.of(goal)),
-        Caution.DRINKING_HOSE,
-        Caution.STAY,
-        Caution.BACKFLOW);
+        Caution.STAY);
   }
 
   private void runTogether() {
@@ -176,7 +172,7 @@ final class RunFinder extends Finder {
   private Optional<String> pressurePump(String source, List<Part> taps) {
     return parts(p -> p.kind() instanceof Kind.Pump k && !k.works().byHand()).stream()
         .map(Part::id)
-        .filter(p -> joins(source, p, Pumped.NO) && joins(p, taps.getFirst().id(), Pumped.YES))
+        .filter(p -> joins(source, p, Pumped.TO_PUMP) && joins(p, taps.getFirst().id(), Pumped.YES))
         .findFirst();
   }
 }

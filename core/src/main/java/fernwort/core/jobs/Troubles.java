@@ -99,6 +99,12 @@ final class Troubles {
       case Fault.Unfed f -> words("%s has nothing to draw. Fill its tank first.", f.pump());
       case Fault.Bypassed f ->
           words("Water comes back without passing %s. Fit a valve in the bypass.", f.filter());
+      case Fault.NotRound f when f.heater().isPresent() ->
+          words(
+              "%s turns its water round past "
+                  + label(f.heater().get())
+                  + ", or not at all. Fit a valve in what leads past it.",
+              f.pump());
       case Fault.NotRound f -> words("%s has no loop to turn its water round in.", f.pump());
       case Fault.Keeping f when f.tank().isEmpty() ->
           new Plan.Trouble(

@@ -105,13 +105,7 @@ final class UseFinder extends Finder {
     boolean mains = source.kind() == Source.Kind.MAINS;
     Pumped pumped = mains ? Pumped.NO : Pumped.EITHER;
     Optional<Part> tap =
-        rig.parts().stream()
-            .filter(p ->
-                p.kind() instanceof Kind.Fixture f
-                    && f.use().mixes()
-                    && joins(heater.id(), p.id(), Pumped.NO)
-                    && joins(source.part(), heater.id(), pumped))
-            .findFirst();
+        joins(source.part(), heater.id(), pumped) ? mixer(heater) : Optional.empty();
     tap.ifPresent(t -> {
       Need need =
           new Need(
@@ -145,18 +139,39 @@ final class UseFinder extends Finder {
     });
   }
 
+  /** A tap that mixes in what comes from a heater. */
+  private Optional<Part> mixer(Part heater) {
+    return rig.parts().stream()
+        .filter(p -> p.kind() instanceof Kind.Fixture f && f.use().mixes())
+        .filter(p -> joins(heater.id(), p.id(), Pumped.NO))
+        .findFirst();
+  }
+
   private Map<String, String> shutTaps() {
     return allTo(Kind.Fixture.SHUT.id(), p -> p.kind() instanceof Kind.Fixture);
   }
 
   private void recirculate(Part pump) {
+    Optional<Part> heater =
+        parts(p -> p.kind() instanceof Kind.Heater).stream()
+            .filter(h -> joins(pump.id(), h.id(), Pumped.EITHER))
+            .filter(h -> joins(h.id(), pump.id(), Pumped.EITHER))
+            .findFirst();
+    Optional<Part> tap = heater.flatMap(this::mixer);
+    Goal goal =
+        Goal.of(
+            Map.of(pump.id(), Kind.ON),
+            List.of(),
+            tap.map(t -> Map.of(t.id(), Kind.Fixture.HOT.id())).orElse(Map.of()));
     add(
         Job.Kind.RECIRCULATE,
         "round-" + pump.id(),
         "Send hot water round with " + pump.label(),
         "",
         List.of(
-            Stage.of(Goal.of(Map.of(pump.id(), Kind.ON)).and(new Condition.GoesRound(pump.id())))),
+            Stage.of(
+                goal.and(
+                    new Condition.GoesRound(pump.id(), heater.map(Part::id), tap.map(Part::id))))),
         Caution.SCALDING);
   }
 }

@@ -95,10 +95,10 @@ final class Waits {
 
   // --- what is run through the simulation --------------------------------------------------------
 
-  /** How a wait ended, and the pump that got no more water where one did. */
-  private record Ended(End end, Optional<String> pump) {
-    static Ended of(End end) {
-      return new Ended(end, Optional.empty());
+  /** How a wait ended and when (s), and the pump that got no more water where one did. */
+  private record Ended(End end, double at, Optional<String> pump) {
+    static Ended of(End end, double at) {
+      return new Ended(end, at, Optional.empty());
     }
   }
 
@@ -122,10 +122,10 @@ final class Waits {
     double began = start.time();
     Ended ended =
         Marks.isReached(plumbing, from, job, until)
-            ? Ended.of(End.REACHED)
+            ? Ended.of(End.REACHED, began)
             : reach(stage, kind, new Aim(until, job.tanks(plumbing.rig())));
     End end = ended.end();
-    double seconds = stage.run().time() - began;
+    double seconds = ended.at() - began;
     // What runs while the last handles are turned counts, too: the gauge shows all of it.
     double moved = moved(until, stage.before(), stage.run().moment());
     judge(job, until, end, moved, stage);
@@ -139,7 +139,7 @@ final class Waits {
         say.notice(
             until, sign(until, stage.run(), then), end == End.DRY_PUMP, stage.run().moment()),
         known && !warms
-            ? span(new Aim(until, job.tanks(plumbing.rig())), kind, start, seconds)
+            ? span(new Aim(until, job.tanks(plumbing.rig())), kind, start, end, seconds)
             : Step.Span.UNKNOWN,
         moved,
         changed(stage.before().state(), stage.run().moment().state()),
@@ -271,26 +271,26 @@ final class Waits {
       Optional<Ended> end = ended(run, found, kind, aim);
       stage.note(found, kind == Happening.Kind.HOT ? Set.of() : meant);
       if (stage.harm().isPresent()) {
-        return Ended.of(End.HARMED);
+        return Ended.of(End.HARMED, run.time());
       }
       if (end.isPresent()) {
         return end.get();
       }
       if (found.isEmpty() && isSteady(before, run.moment())) {
-        return Ended.of(End.SETTLED);
+        return Ended.of(End.SETTLED, before.time());
       }
       events += found.isEmpty() ? 0 : 1;
       if (events > MOST_EVENTS) {
-        return Ended.of(End.ENDLESS);
+        return Ended.of(End.ENDLESS, run.time());
       }
     }
-    return Ended.of(End.ENDLESS);
+    return Ended.of(End.ENDLESS, run.time());
   }
 
   private static Optional<Ended> ended(
       Simulation run, List<Happening> found, Happening.Kind kind, Aim aim) {
     if (aim.isMet(run.moment())) {
-      return Optional.of(Ended.of(End.REACHED));
+      return Optional.of(Ended.of(End.REACHED, run.time()));
     }
     for (Happening h : found) {
       boolean floats =
@@ -300,26 +300,28 @@ final class Waits {
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
       boolean so = h.kind() == kind && aim.until().what() != Job.Until.What.MARK;
       if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
-        return Optional.of(Ended.of(End.REACHED));
+        return Optional.of(Ended.of(End.REACHED, run.time()));
       }
     }
     return found.stream()
         .filter(h -> h.begins() && h.kind() == Happening.Kind.DRAWS_AIR)
         .filter(h -> kind != Happening.Kind.HOT)
         .findFirst()
-        .map(h -> new Ended(End.DRY_PUMP, Optional.of(h.subject())));
+        .map(h -> new Ended(End.DRY_PUMP, run.time(), Optional.of(h.subject())));
   }
 
-  private Step.Span span(Aim aim, Happening.Kind kind, Simulation start, double middle) {
+  private Step.Span span(Aim aim, Happening.Kind kind, Simulation start, End end, double middle) {
     if (brief) {
       return new Step.Span(middle, middle, middle);
     }
-    double low = seconds(start.with(smoother), kind, aim, middle);
-    double high = seconds(start.with(rougher), kind, aim, middle);
+    double low = seconds(start.with(smoother), kind, aim, end, middle);
+    double high = seconds(start.with(rougher), kind, aim, end, middle);
     return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
   }
 
-  private static double seconds(Simulation run, Happening.Kind kind, Aim aim, double otherwise) {
+  /** Returns when another run ends so, or the same as this one where it ends otherwise (s). */
+  private static double seconds(
+      Simulation run, Happening.Kind kind, Aim aim, End end, double otherwise) {
     double began = run.time();
     int events = 0;
     while (run.time() < began + LONGEST && events < MOST_EVENTS) {
@@ -329,7 +331,7 @@ final class Waits {
         return run.time() - began;
       }
       if (found.isEmpty() && isSteady(before, run.moment())) {
-        return otherwise;
+        return end == End.SETTLED ? before.time() - began : otherwise;
       }
       events += found.isEmpty() ? 0 : 1;
     }

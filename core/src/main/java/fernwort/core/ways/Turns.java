@@ -132,7 +132,9 @@ public final class Turns {
   public enum Pumped {
     YES,
     NO,
-    EITHER
+    EITHER,
+    /** Not yet, but it may be drawn up as on its way to one. */
+    TO_PUMP
   }
 
   /** One turn of a handle. */
@@ -220,6 +222,7 @@ public final class Turns {
         case YES -> turns[LAYERS * v + PUSHED];
         case NO -> turns[LAYERS * v + RUNS];
         case EITHER -> Math.min(turns[LAYERS * v + RUNS], turns[LAYERS * v + PUSHED]);
+        case TO_PUMP -> Math.min(turns[LAYERS * v + RUNS], turns[LAYERS * v + DRAWN]);
       };
     }
 

@@ -2,6 +2,7 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.plumbing.Plumbing;
@@ -77,6 +78,28 @@ class JobLawsTest {
     }
   }
 
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void whoeverJoinsAHoseToTheMainsIsToldOfTheHoseAndOfBackflow(Rig rig) {
+    for (Job job : Jobs.of(Plumbing.of(rig)).all()) {
+      boolean mains = job.stages().stream().anyMatch(s -> s.goal().musts().containsValue("mains"));
+      assertThat(job.cautions().contains(Caution.BACKFLOW)).as(job.id()).isEqualTo(mains);
+      if (mains) {
+        assertThat(job.cautions()).as(job.id()).contains(Caution.DRINKING_HOSE);
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void whatAJobAsksForIsOnRecord(Rig rig) {
+    Jobs jobs = Jobs.of(Plumbing.of(rig));
+    List<String> told = new ArrayList<>();
+    jobs.all().forEach(j -> told.addAll(Told.job(j)));
+    jobs.cannot().forEach(c -> told.add("cannot: " + c.what() + ". " + c.why()));
+    OnRecord.assertAsRead(OnRecord.file("jobs", rig.name()), told);
+  }
+
   private static List<String> ids(Rig rig) {
     return Jobs.of(Plumbing.of(rig)).all().stream().map(j -> j.id() + ": " + j.name()).toList();
   }
@@ -143,8 +166,10 @@ class JobLawsTest {
     Plumbing plumbing = Plumbing.of(rig);
     Plans plans = Plans.of(plumbing);
     State from = half(rig);
+    List<String> told = new ArrayList<>();
     for (Job job : Jobs.of(plumbing).all()) {
       Plan plan = plans.plan(job, from);
+      told.addAll(Told.plan(plan, from));
       State at = from;
       for (Step.Move move : plan.moves()) {
         assertThat(at.setting().of(move.part())).as(job.id()).isEqualTo(move.from());
@@ -160,6 +185,7 @@ class JobLawsTest {
         assertThat(plan.trouble().get().words().toString()).endsWith(".");
       }
     }
+    OnRecord.assertAsRead(OnRecord.file("plans", rig.name()), told);
   }
 
   /** What is filled does not run over while something else is seen to. */

@@ -132,8 +132,10 @@ class SlipsTest {
     Remedy look = remedy("last-look");
     List<Slip> before = slips("run-main");
     List<Slip> after = look.mending("run-main", TRUCK.state(), before).orElseThrow();
-    assertThat(only(before, Slip.Kind.TAP_OPEN, "Rinse point").lost()).isGreaterThan(0.01);
-    assertThat(only(after, Slip.Kind.TAP_OPEN, "Rinse point").lost()).isLessThan(0.005);
+    // What runs while one listens for the pump to stop is lost either way.
+    double lost = only(before, Slip.Kind.TAP_OPEN, "Rinse point").lost();
+    assertThat(lost).isGreaterThan(0.03);
+    assertThat(only(after, Slip.Kind.TAP_OPEN, "Rinse point").lost()).isLessThan(lost / 4);
     List<Slip> fill = slips("fill-main-inlet");
     assertThat(look.mending("fill-main-inlet", TRUCK.state(), fill).orElse(fill))
         .filteredOn(s -> s.kind() == Slip.Kind.OVERRUN)

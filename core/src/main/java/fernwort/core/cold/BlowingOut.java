@@ -22,6 +22,9 @@ final class BlowingOut {
 
   private static final double SECONDS_A_BURST = 20;
 
+  /** What it takes to let the pressure off and take an adapter off (s). */
+  private static final double TAKING_OFF = 60;
+
   private final Sheet sheet;
   private final Plumbing plumbing;
   private final WinterWish wish;
@@ -76,6 +79,12 @@ final class BlowingOut {
     for (Route route : routes) {
       blow(route, blows);
     }
+    sheet.heed(
+        inlet.part().place(),
+        inlet.part().label() + ": air shut off, pressure let off, then " + inlet.done(),
+        "What stands under pressure flies off as it comes loose: open a tap until it hisses no more.",
+        TAKING_OFF,
+        false);
     unreached(routes);
   }
 

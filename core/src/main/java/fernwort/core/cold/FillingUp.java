@@ -7,6 +7,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Position;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -29,6 +30,12 @@ final class FillingUp {
 
   /** A slow stream by a small pump (m³/s). */
   private static final double SLOW = 5e-5;
+
+  /** What it takes to put a suction hose into a jug (s). */
+  private static final double INTO_JUG = 180;
+
+  /** What it takes to put it back (s). */
+  private static final double OUT_OF_JUG = 120;
 
   private final Sheet sheet;
   private final Plumbing plumbing;
@@ -91,11 +98,24 @@ final class FillingUp {
         inlet.part().label() + ": " + inlet.words(),
         "Premixed glycol for drinking-water systems only, never motor coolant, never into the"
             + " tank.",
-        180,
+        INTO_JUG,
         false);
+    // A pump gives nothing while it is off, and runs dry while the jug is.
+    if (inlet.part().kind() instanceof Kind.Pump) {
+      sheet.put(inlet.part(), Kind.ON, "It draws from the jug; off before the jug is empty.");
+    }
     for (Route route : routes) {
       push(inlet, route);
     }
+    if (inlet.part().kind() instanceof Kind.Pump) {
+      sheet.put(inlet.part(), Position.OFF.id(), "All lines are filled.");
+    }
+    sheet.heed(
+        inlet.part().place(),
+        inlet.part().label() + ": " + inlet.done(),
+        "Or it is looked for in spring.",
+        OUT_OF_JUG,
+        false);
     inTheTees(routes);
     sheet.openBeside(before);
     List<Part> missed =

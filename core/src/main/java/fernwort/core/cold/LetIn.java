@@ -19,8 +19,9 @@ final class LetIn {
    * @param part the part it is let in at
    * @param out the port from which it goes on into the lines
    * @param words what one does there
+   * @param done what one does there afterwards
    */
-  record Inlet(Part part, PortRef out, String words) {}
+  record Inlet(Part part, PortRef out, String words, String done) {}
 
   /** Returns where air goes in: an inlet, else a cap, else a pump's suction; most outlets first. */
   static Optional<Inlet> forAir(Plumbing plumbing, Wintering now) {
@@ -37,21 +38,49 @@ final class LetIn {
     Optional<Inlet> pump =
         plumbing.rig().parts().stream()
             .filter(p -> p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.SUPPLY)
-            .map(p -> new Inlet(p, p.port("out"), "suction hose off and into the jug"))
+            .map(p ->
+                new Inlet(
+                    p,
+                    p.port("out"),
+                    "suction hose off and into the jug",
+                    "suction hose out of the jug and back on"))
             .filter(i -> hasLine(plumbing, i))
             .max(Comparator.comparingLong(i -> reached(plumbing, now, i)));
-    return pump.filter(p -> reached(plumbing, now, p) > 0).or(() -> forAir(plumbing, now));
+    return pump.filter(p -> reached(plumbing, now, p) > 0)
+        .or(() -> forAir(plumbing, now).map(LetIn::byHand));
+  }
+
+  /** Where no pump of the rig presses it in, another has to. */
+  private static Inlet byHand(Inlet inlet) {
+    return new Inlet(
+        inlet.part(),
+        inlet.out(),
+        inlet.words() + ", a hand pump before it that draws from the jug",
+        inlet.done());
   }
 
   private static List<Inlet> adapters(Part part) {
     return switch (part.kind()) {
-      case Kind.HoseInlet k -> List.of(new Inlet(part, part.port("out"), "screw the adapter on"));
+      case Kind.HoseInlet k ->
+          List.of(new Inlet(part, part.port("out"), "screw the adapter on", "adapter off"));
       case Kind.Plug k when k.removable() ->
-          List.of(new Inlet(part, part.port("in"), "adapter in the place of its cap"));
+          List.of(
+              new Inlet(
+                  part,
+                  part.port("in"),
+                  "adapter in the place of its cap",
+                  "adapter off, its cap back on"));
       case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
-          List.of(new Inlet(part, part.port("out"), "take its outlet hose off, adapter into it"));
+          List.of(
+              new Inlet(
+                  part,
+                  part.port("out"),
+                  "take its outlet hose off, adapter into it",
+                  "adapter off, its outlet hose back on"));
       case Kind.Fixture k when k.use() == Kind.Fixture.Type.HOSE_POINT ->
-          List.of(new Inlet(part, part.port("cold"), "screw the adapter on and open it"));
+          List.of(
+              new Inlet(
+                  part, part.port("cold"), "screw the adapter on and open it", "adapter off"));
       case Kind.Plug _,
           Kind.Pump _,
           Kind.Fixture _,

@@ -7,6 +7,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 
@@ -83,8 +84,8 @@ public final class Schools {
     double litres = sheet.steps().stream().mapToDouble(WinterStep::litres).sum();
     String weakest =
         after.glycol().entrySet().stream()
-            .min(java.util.Map.Entry.comparingByValue())
-            .map(java.util.Map.Entry::getKey)
+            .min(Map.Entry.<String, Double>comparingByValue().thenComparing(Map.Entry::getKey))
+            .map(Map.Entry::getKey)
             .orElse("");
     return new WinterPlan(
         school,

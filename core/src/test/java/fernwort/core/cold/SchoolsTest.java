@@ -1,8 +1,11 @@
 package fernwort.core.cold;
 
+import static fernwort.core.OnRecord.number;
+import static fernwort.core.OnRecord.tell;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.jobs.Plans;
@@ -15,9 +18,11 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -52,14 +57,81 @@ class SchoolsTest {
   void everySchoolLeavesNoDangerOrSaysWhatToAdd(Case one) {
     Plumbing plumbing = Plumbing.of(one.rig());
     Wintering now = Filled.of(plumbing, one.state());
+    List<String> told = new ArrayList<>();
     for (WinterPlan plan : Schools.of(Plans.of(plumbing)).all(now, WinterWish.USUAL)) {
+      told.addAll(told(plan));
       List<Remaining> dangers = plan.left().stream().filter(r -> r.harm() == Harm.DANGER).toList();
       assertThat(dangers).as("%s", plan.school()).hasSizeLessThanOrEqualTo(1);
       for (Remaining danger : dangers) {
         assertThat(plan.notes().toString()).contains(danger.mend().toString());
       }
       assertSaysWhatItDoes(plumbing, plan);
+      assertPressesWhatItLetsIn(plumbing, plan);
     }
+    OnRecord.assertAsRead(OnRecord.file("winter", one.name()), told);
+  }
+
+  /** Antifreeze comes while a pump draws it from the jug; what was taken off is put back on. */
+  private static void assertPressesWhatItLetsIn(Plumbing plumbing, WinterPlan plan) {
+    Wintering now = plan.before();
+    Optional<Part> drawing = Optional.empty();
+    int open = 0;
+    for (WinterStep step : plan.steps()) {
+      String words = step.words().toString();
+      if (words.contains("into the jug")) {
+        drawing = plumbing.pumps().stream().filter(p -> words.startsWith(p.label())).findFirst();
+        assertThat(drawing).as(words).isPresent();
+      }
+      if (words.contains("until it comes coloured") && drawing.isPresent()) {
+        assertThat(now.state().setting().of(drawing.get().id())).as(words).isEqualTo(Kind.ON);
+      }
+      open += words.matches(".*(into the jug|adapter (on|in)).*") ? 1 : 0;
+      open -= words.matches(".*(out of the jug|adapter off).*") ? 1 : 0;
+      now = step.act().on(plumbing, now);
+    }
+    assertThat(open).as("%s: what was taken off is back on", plan.school()).isZero();
+    drawing.ifPresent(
+        pump -> assertThat(plan.after().state().setting().of(pump.id())).isNotEqualTo(Kind.ON));
+  }
+
+  private static List<String> told(WinterPlan plan) {
+    List<String> told = new ArrayList<>();
+    told.add("## " + plan.school());
+    plan.notes().forEach(n -> told.add("! " + n));
+    for (WinterStep step : plan.steps()) {
+      told.add(
+          "%s: %s %s (%s s%s%s)"
+              .formatted(
+                  step.place().isEmpty() ? "-" : step.place(),
+                  step.words(),
+                  step.why(),
+                  number(step.seconds()),
+                  step.timed() ? ", timed" : "",
+                  step.litres() > 0 ? ", " + number(step.litres()) + " m³" : ""));
+    }
+    for (Remaining left : plan.left()) {
+      told.add(
+          "stays: %s %s m³, %s. %s %s %s"
+              .formatted(
+                  left.id(),
+                  number(left.volume()),
+                  left.harm(),
+                  left.how(),
+                  left.mend(),
+                  tell(left.help())));
+    }
+    plan.air().forEach(blow -> told.add("air: " + tell(blow)));
+    if (plan.litres() > 0) {
+      told.add(
+          "antifreeze: %s m³, weakest %s at %s"
+              .formatted(number(plan.litres()), tell(plan.weakest()), plan.weakestAt()));
+    }
+    told.add(
+        "after: "
+            + tell(plan.after().state().setting().positions())
+            + " "
+            + tell(plan.after().service()));
+    return told;
   }
 
   /** Done again step by step from the start, a plan ends where it says. */

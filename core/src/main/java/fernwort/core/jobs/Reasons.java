@@ -41,7 +41,8 @@ final class Reasons {
         .orElse(Saying.of("It keeps the steps around it safe."));
   }
 
-  private Saying why(Fault fault, Part part, String to) {
+  /** Returns what a part is put somewhere for, when this would be wrong without it. */
+  Saying why(Fault fault, Part part, String to) {
     return switch (fault) {
       case Fault.Misplaced f -> Saying.words(purpose(part, to));
       case Fault.Missing f ->
@@ -102,7 +103,12 @@ final class Reasons {
               : to.equals(Kind.HoseInlet.HOSE.id())
                   ? "A hose comes off only when its tap is shut."
                   : "The way behind it is ready for the water.";
-      case Kind.OpenEnd k -> rests ? "So that nothing drips on the way." : "The hose comes first.";
+      case Kind.OpenEnd k ->
+          rests
+              ? "So that nothing drips on the way."
+              : to.equals(Kind.OpenEnd.HOSE.id())
+                  ? "The hose comes first."
+                  : "What comes leaves here.";
       case Kind.PortableContainer k -> rests ? "It is done with." : "Now the water can go in.";
       case Kind.GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
       case Kind.Plug k -> rests ? "So that nothing runs out." : "The water leaves here.";
@@ -159,7 +165,11 @@ final class Reasons {
               .map(s -> String.format(Locale.ROOT, "The motor turns it within %.0f s.", s))
               .orElse("It goes to its stop without force.");
       case Kind.OpenEnd k ->
-          rests ? "The cap sits, no drip." : "The hose is locked on and falls all the way.";
+          rests
+              ? "The cap sits, no drip."
+              : to.equals(Kind.OpenEnd.HOSE.id())
+                  ? "The hose is locked on and falls all the way."
+                  : "The cap is off, and no hose on it.";
       case Kind.Plug k -> rests ? "The cap sits, no drip." : "Air or water comes as it loosens.";
       case Kind.PortableContainer k -> rests ? "Empty and shut." : "It glugs.";
       case Kind.GravityFiller k -> rests ? "The cap clicks." : "Look in: no dirt.";

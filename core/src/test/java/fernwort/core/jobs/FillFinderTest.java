@@ -13,6 +13,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Shape;
@@ -237,6 +238,21 @@ class FillFinderTest {
             .line("i5", "Low in", "low.b > left.low-float", 12, 0.2, Material.PEX, 0)
             .line("i6", "High in", "high.b > left.high-float", 12, 0.2, Material.PEX, 0);
     return CaseRigs.vented(rig, "left", 0.5).build();
+  }
+
+  @Test
+  void floatsAreTakenFromTheLowestOnWhicheverTheFileNamesFirst() {
+    Plumbing plumbing = Plumbing.of(twoFloats());
+    Part tank = plumbing.rig().part("left");
+    List<TankPort> ports = ((Kind.Tank) tank.kind()).tankPorts();
+    Part turned = tank.with(((Kind.Tank) tank.kind()).withPorts(ports.reversed()));
+    assertThat(Floats.of(tank))
+        .isEqualTo(Floats.of(turned))
+        .extracting(TankPort::id)
+        .containsExactly("low-float", "high-float");
+    double[] shuts =
+        Floats.of(tank).stream().mapToDouble(f -> Floats.shutsAt(plumbing, tank, f)).toArray();
+    assertThat(shuts).containsExactly(new double[] {0.05, 0.1}, within(1e-9));
   }
 
   @ParameterizedTest

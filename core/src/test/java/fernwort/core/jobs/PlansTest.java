@@ -68,6 +68,26 @@ class PlansTest {
   }
 
   @Test
+  void whatIsSoAlreadyNeedsNothingDone() {
+    DemoRig trailer = DemoRig.called("samphire");
+    Plumbing plumbing = Plumbing.of(trailer.rig());
+    Plans plans = Plans.of(plumbing);
+    Jobs jobs = Jobs.of(plumbing);
+    State rest = trailer.state().with(trailer.rig().atRest());
+    State pumping = rest.with("foot-pump", "on");
+    assertThat(so(plans, jobs, rest)).containsExactlyInAnyOrder("drive", "arrive", "rest");
+    assertThat(so(plans, jobs, pumping)).containsExactlyInAnyOrder("run-tank", "arrive");
+    // Nothing is to be turned for it, yet it is still to be waited for.
+    assertThat(so(plans, jobs, rest.with("drain-cap", "off"))).containsExactly("arrive");
+    // An empty tank gives nothing, however its handles stand.
+    assertThat(so(plans, jobs, pumping.withVolume("tank", 0))).containsExactly("arrive");
+  }
+
+  private static List<String> so(Plans plans, Jobs jobs, State state) {
+    return jobs.all().stream().filter(j -> plans.isSo(j, state)).map(Job::id).toList();
+  }
+
+  @Test
   void aFillTakesAsLongAsTheSimulationSays() {
     Plan plan = plan("fill-main-inlet", TRUCK.state());
     Step.Wait wait =

@@ -1,0 +1,252 @@
+package fernwort.core.jobs;
+
+import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Warning;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import fernwort.core.say.Saying;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Way;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** Every sentence that jobs say of themselves, on record word by word. */
+class SaidTest {
+
+  private static final DemoRig TRUCK = DemoRig.called("marginalia");
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Need NEED = need(Source.Kind.TANK, "main");
+  private static final Need MAINS = need(Source.Kind.MAINS, "inlet");
+  private static final Goal GOAL = Goal.of(Map.of(), List.of(NEED));
+
+  private static Need need(Source.Kind kind, String from) {
+    return Need.of(
+        new Source(kind, from), new End(End.Kind.FIXTURE, "sink"), Finder.PUMPED_OR_FALLING);
+  }
+
+  private static Scout scout(State state, Goal goal) {
+    return new Scout(PLUMBING, Hazards.of(PLUMBING), Set.of(), state, goal);
+  }
+
+  private static Way way() {
+    State running =
+        TRUCK.state().with("tank-selector", "main").with("pump", "on").with("sink", "cold");
+    Scout scout = scout(running, GOAL);
+    return scout.ways(running.setting()).ways().stream()
+        .filter(w -> w.end().part().equals("sink"))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Warning warning() {
+    State open = TRUCK.state().with("dump-outlet", "open").with("gray-dump", "open");
+    return scout(open, GOAL)
+        .unseen(open.setting(), scout(open, GOAL).levels())
+        .orElseGet(() ->
+            Hazards.of(PLUMBING)
+                .withPower(
+                    open.setting(),
+                    scout(open, GOAL).levels(),
+                    scout(open, GOAL).ways(open.setting()))
+                .getFirst());
+  }
+
+  private static List<Fault> faults() {
+    Harm harm =
+        new Harm(Harm.Kind.LOST, "sink", 5, Saying.of("water is lost"), Saying.of("Shut it."));
+    return List.of(
+        new Fault.Misplaced("pump", "on"),
+        new Fault.Missing(NEED),
+        new Fault.Missing(MAINS),
+        new Fault.Apart("main", "low"),
+        new Fault.Unlinked("main", "low"),
+        new Fault.Joined("gray", "dump-outlet", List.of("gray-dump")),
+        new Fault.Stray(way()),
+        new Fault.Leaking("main", way()),
+        new Fault.Danger(warning()),
+        new Fault.Airless("low"),
+        new Fault.ShutIn("low"),
+        new Fault.StopsShort("main", 0.05),
+        new Fault.NotRound("pump", Optional.empty()),
+        new Fault.NotRound("pump", Optional.of("heater")),
+        new Fault.PumpOn("pump"),
+        new Fault.Unfed("pump"),
+        new Fault.Bypassed("sediment", List.of("pump")),
+        new Fault.Keeping("main", Map.of()),
+        new Fault.Keeping("", Map.of()),
+        new Fault.Disproved(harm));
+  }
+
+  @Test
+  void whyAJobCannotBeDone() {
+    Troubles troubles = new Troubles(PLUMBING);
+    List<String> told = new ArrayList<>();
+    for (Fault fault : faults()) {
+      Plan.Trouble trouble = troubles.blocked(GOAL, Optional.of(fault));
+      told.add(
+          "%s: %s%s"
+              .formatted(
+                  fault.getClass().getSimpleName(),
+                  trouble.words(),
+                  trouble.hazard().map(h -> " (" + h.code() + ")").orElse("")));
+    }
+    told.add("none: " + troubles.blocked(GOAL, Optional.empty()).words());
+    told.add("no need: " + troubles.blocked(Goal.of(Map.of()), Optional.empty()).words());
+    told.add("needed: " + troubles.needed(new Turn("gray-dump", "open")).words());
+    told.add("without a valve: " + troubles.without(GOAL));
+    told.add(
+        "without parting: " + troubles.without(GOAL.and(new Condition.Parted("gray", "sink"))));
+    told.add("without a drain: " + troubles.without(GOAL.and(new Condition.RunsOut("main"))));
+    OnRecord.assertAsRead("words/troubles", told);
+  }
+
+  @Test
+  void whatATurnIsFor() {
+    Reasons reasons = new Reasons(scout(TRUCK.state(), GOAL));
+    Reasons quiet =
+        new Reasons(scout(TRUCK.state(), GOAL.and(new Condition.Quiet(way().source().part()))));
+    Part pump = TRUCK.rig().part("pump");
+    List<String> told = new ArrayList<>();
+    for (Fault fault : faults()) {
+      told.add(fault.getClass().getSimpleName() + ": " + reasons.why(fault, pump, "on"));
+    }
+    told.add("Stray, quiet: " + quiet.why(new Fault.Stray(way()), pump, "on"));
+    for (Source.Kind kind : Source.Kind.values()) {
+      told.add(kind + ": " + reasons.name(new Source(kind, "main")));
+    }
+    OnRecord.assertAsRead("words/reasons", told);
+  }
+
+  /** Each sort of part once, in each position. */
+  @Test
+  void whatAPositionIsForAndHowOneKnows() {
+    Reasons reasons = new Reasons(scout(TRUCK.state(), GOAL));
+    Map<String, String> told = new TreeMap<>();
+    Stream<Rig> rigs =
+        Stream.concat(
+            DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    rigs.flatMap(r -> r.parts().stream())
+        .forEach(part -> {
+          for (Position position : part.kind().positions()) {
+            String why =
+                reasons
+                    .why(new Fault.Misplaced(part.id(), position.id()), part, position.id())
+                    .toString();
+            told.putIfAbsent(
+                "%s %s, %s".formatted(part.kind().getClass().getSimpleName(), position.id(), why),
+                Reasons.notice(part, position.id()));
+          }
+        });
+    OnRecord.assertAsRead(
+        "words/positions",
+        told.entrySet().stream().map(e -> e.getKey() + " [" + e.getValue() + "]").toList());
+  }
+
+  @Test
+  void whatIsWaitedFor() {
+    WaitWords words = new WaitWords(PLUMBING);
+    Moment now = Simulation.start(PLUMBING, TRUCK.state()).moment();
+    List<String> told = new ArrayList<>();
+    for (Job.Until.What what : Job.Until.What.values()) {
+      for (String part : List.of("main", "sink")) {
+        if (part.equals("sink") && what != Job.Until.What.RUNS) {
+          continue;
+        }
+        Job.Until until = new Job.Until(what, part, 0.05);
+        told.add(
+            "%s %s: %s [%s]"
+                .formatted(
+                    what,
+                    part,
+                    words.words(until, Optional.empty(), false),
+                    words.notice(until, Optional.empty(), false, now)));
+        told.add("  check: " + words.check(until) + " [" + words.checked(until) + "]");
+        told.add("  settles: " + words.words(until, Optional.empty(), true));
+        told.add(
+            "  dry: %s [%s]"
+                .formatted(
+                    words.words(until, Optional.of("pump"), true),
+                    words.notice(until, Optional.empty(), true, now)));
+        told.add(
+            "  sign: "
+                + words.notice(until, Optional.of(TRUCK.rig().part("main-tail")), false, now));
+      }
+    }
+    told.add("pressure, on: " + words.pressure("pump", true));
+    told.add("pressure, off: " + words.pressure("pump", false));
+    told.add("silence: " + words.silence(25));
+    told.add("siphons: " + words.maySiphon("main-tail", 0.02));
+    OnRecord.assertAsRead("words/waits", told);
+  }
+
+  @Test
+  void whatASlipLeadsTo() {
+    SlipWords words = new SlipWords(TRUCK.rig());
+    List<String> told = new ArrayList<>();
+    for (Warning.Code code : Trial.UNSEEN.stream().sorted().toList()) {
+      told.add(code + ": " + words.danger(new Warning.Key(code, List.of("heater", "sink"))));
+    }
+    told.add(words.loss(0.0123, "sink").toString());
+    told.add(SlipWords.sentence(List.of()).toString());
+    told.add(SlipWords.sentence(List.of(Saying.of("this"), Saying.of("that"))).toString());
+    for (Slip.Grade grade : Slip.Grade.values()) {
+      for (boolean broken : new boolean[] {false, true}) {
+        for (double lost : new double[] {0.001, 0.0101}) {
+          told.add(
+              "%s%s, %s L: %s"
+                  .formatted(
+                      grade,
+                      broken ? ", broken" : "",
+                      OnRecord.number(1000 * lost),
+                      SlipWords.undone(grade, broken, lost)));
+        }
+      }
+    }
+    OnRecord.assertAsRead("words/slips", told);
+  }
+
+  @Test
+  void whatWouldMendARig() {
+    List<String> told = new ArrayList<>();
+    for (DemoRig demo : DemoRig.all()) {
+      for (Remedy remedy : Remedy.of(Plumbing.of(demo.rig()))) {
+        told.add(demo.id() + " " + remedy.id() + ": " + remedy.words());
+        told.addAll(difference(demo.rig(), remedy.changed()));
+      }
+    }
+    OnRecord.assertAsRead("words/remedies", told);
+  }
+
+  private static List<String> difference(Rig before, Rig after) {
+    List<String> told = new ArrayList<>();
+    before.parts().stream()
+        .filter(p -> !after.parts().contains(p))
+        .forEach(p -> told.add("  - " + p.id() + " " + OnRecord.tell(p.kind())));
+    after.parts().stream()
+        .filter(p -> !before.parts().contains(p))
+        .forEach(p -> told.add("  + " + p.id() + " " + OnRecord.tell(p.kind())));
+    before.lines().stream()
+        .filter(l -> !after.lines().contains(l))
+        .forEach(l -> told.add("  - " + l.id()));
+    after.lines().stream()
+        .filter(l -> !before.lines().contains(l))
+        .forEach(l -> told.add("  + " + l.id() + " " + l.from() + " > " + l.to()));
+    return told;
+  }
+}

@@ -70,6 +70,7 @@ public final class RunningCopy extends Client {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "--enable-native-access=ALL-UNNAMED",
                 "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
                 "-cp",
                 CLASSES,
                 "fernwort.app.Fernwort",

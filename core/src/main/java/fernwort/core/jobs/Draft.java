@@ -286,11 +286,19 @@ final class Draft {
       }
     }
     if (stageRun.harm().isEmpty()) {
-      stage.until().ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
+      stage
+          .until()
+          .filter(until -> isAwaited(until, found))
+          .ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
     }
     stageRun.tryTaps(stage.goal());
     stageRun.look(scout);
     return new Attempt(tried, stageRun);
+  }
+
+  /** A pump whose way was open already is not listened to: nothing has to be done. */
+  private static boolean isAwaited(Job.Until until, Planner.Found found) {
+    return until.what() != Job.Until.What.PRESSURE || !found.turns().isEmpty();
   }
 
   private boolean isSlackAwaited(Job.Stage stage, Part part) {

@@ -79,6 +79,8 @@ class PlansTest {
     assertThat(so(plans, jobs, pumping)).containsExactlyInAnyOrder("run-tank", "arrive");
     // Nothing is to be turned for it, yet it is still to be waited for.
     assertThat(so(plans, jobs, rest.with("drain-cap", "off"))).containsExactly("arrive");
+    // A pump that runs already is not listened to once more.
+    assertThat(so(Plans.of(PLUMBING), Jobs.of(PLUMBING), TRUCK.state())).contains("run-main");
     // An empty tank gives nothing, however its handles stand.
     assertThat(so(plans, jobs, pumping.withVolume("tank", 0))).containsExactly("arrive");
   }

@@ -3,6 +3,7 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.OnRecord;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.CaseRigs;
@@ -18,9 +19,11 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.Stop;
 import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
 /** Motor valves that act by themselves, on a rig of one tank between mains and a tap. */
@@ -93,6 +96,53 @@ class AutomationTest {
     assertThat(course.lost()).isBetween(0.001, 0.03);
     assertThat(course.events())
         .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("drain-motor", "shut")));
+  }
+
+  /** What the motors do and when, to the second. */
+  @Test
+  void aCourseIsOnRecord() {
+    Rig rig = rig("shut");
+    List<String> told = new ArrayList<>();
+    Map<String, AutomationRun.Course> courses =
+        Map.of(
+            "kept between",
+            run(
+                rig,
+                Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6),
+                state(rig, 60).with("tap", "open")),
+            "stopped when full",
+            run(
+                rig,
+                Automation.stopWhenFull(rig, "tank", "motor", 0.9),
+                state(rig, 20).with("motor", "open")),
+            "shut on a leak",
+            AutomationRun.run(
+                Plumbing.of(rig),
+                List.of(Automation.shutOnLeak(rig)),
+                state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
+                HOUR,
+                60));
+    new TreeMap<>(courses)
+        .forEach((name, course) -> {
+          told.add("## " + name);
+          course
+              .events()
+              .forEach(e ->
+                  told.add(
+                      "%.0f s: %s"
+                          .formatted(
+                              e.at(),
+                              e.turn()
+                                  .map(t -> t.part() + " > " + t.position())
+                                  .orElseGet(() -> OnRecord.tell(e.happening())))));
+          told.add(
+              "lowest %s, highest %s, lost %s"
+                  .formatted(
+                      OnRecord.tell(course.lowest()),
+                      OnRecord.tell(course.highest()),
+                      OnRecord.number(course.lost())));
+        });
+    OnRecord.assertAsRead("words/automations", told);
   }
 
   @Test

@@ -3,6 +3,7 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.OnRecord;
 import fernwort.core.cold.Leftover;
 import fernwort.core.cold.Remains;
 import fernwort.core.demo.DemoRig;
@@ -10,6 +11,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -49,13 +51,17 @@ class EmptyingJobTest {
   @Test
   void eachTankReallyRunsOutInTheRunOrTheSheetSaysWhyNot() {
     for (DemoRig rig : DemoRig.all()) {
+      List<String> told = new ArrayList<>();
       for (Part tank : rig.rig().tanks().toList()) {
         Plan plan = plan(rig, false, tank.id());
+        told.addAll(Told.job(plan.job()));
+        told.addAll(Told.plan(plan, rig.state()));
         boolean less = plan.after().volume(tank.id()) < 0.3 * rig.state().volume(tank.id()) + 1e-3;
         assertThat(less || !plan.notes().isEmpty() || plan.trouble().isPresent())
             .as(rig.id() + " " + tank.id() + " " + plan.after().volumes())
             .isTrue();
       }
+      OnRecord.assertAsRead(OnRecord.file("emptying", rig.id()), told);
     }
   }
 

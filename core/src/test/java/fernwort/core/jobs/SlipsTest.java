@@ -2,6 +2,7 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
@@ -9,7 +10,10 @@ import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What single slips lead to, on the rigs they would happen to. */
 class SlipsTest {
@@ -21,8 +25,10 @@ class SlipsTest {
         .of(Jobs.of(plumbing).byId(job).orElseThrow(), from);
   }
 
+  private static final Map<String, List<Slip>> FOUND = new ConcurrentHashMap<>();
+
   private static List<Slip> slips(String job) {
-    return slips(Plumbing.of(TRUCK.rig()), job, TRUCK.state());
+    return FOUND.computeIfAbsent(job, j -> slips(Plumbing.of(TRUCK.rig()), j, TRUCK.state()));
   }
 
   private static Slip only(List<Slip> slips, Slip.Kind kind, String words) {
@@ -68,6 +74,35 @@ class SlipsTest {
             .orElseThrow();
     assertThat(missed.grade()).isEqualTo(Slip.Grade.NUISANCE);
     assertThat(missed.undone()).startsWith("Yes");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "fill-main-inlet",
+        "fill-low-inlet",
+        "run-main",
+        "run-inlet",
+        "empty-gray-dump-outlet",
+        "heat-heater-main",
+        "shed-low-low-drain"
+      })
+  void whatSlipsLeadToIsOnRecord(String job) {
+    OnRecord.assertAsRead(
+        "slips/" + job,
+        slips(job).stream()
+            .map(s ->
+                "%s %s %s: %s %s after %s s, %s m³ [%s]"
+                    .formatted(
+                        s.grade(),
+                        s.kind(),
+                        s.step(),
+                        s.words(),
+                        s.leads(),
+                        OnRecord.number(s.after()),
+                        OnRecord.number(s.lost()),
+                        s.undone()))
+            .toList());
   }
 
   @Test

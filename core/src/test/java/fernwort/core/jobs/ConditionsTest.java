@@ -1,0 +1,147 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Position;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** When each condition holds, from several settings of two rigs and every turn away from them. */
+class ConditionsTest {
+
+  private static final Map<String, String> TAPS = Map.of("sink", "cold");
+
+  private static Need need(Source.Kind kind, String from, End.Kind end, String to) {
+    return Need.of(new Source(kind, from), new End(end, to), Finder.PUMPED_OR_FALLING);
+  }
+
+  /** Conditions that a rig with these tanks can be asked about. */
+  private static List<Condition> conditions(
+      List<String> tanks, String gray, String inlet, String pump) {
+    List<Condition> all = new ArrayList<>();
+    String first = tanks.getFirst();
+    for (String tank : tanks) {
+      all.add(new Condition.Quiet(tank));
+      all.add(new Condition.Breathes(tank));
+      all.add(new Condition.BreathesIn(tank));
+      all.add(new Condition.Relieved(tank, inlet));
+      all.add(new Condition.Tight(tank));
+      all.add(new Condition.RunsOut(tank));
+      all.add(new Condition.NothingTo(tank));
+      all.add(new Condition.Filtered(tank, List.of("sediment")));
+      all.add(new Condition.Alone(List.of(need(Source.Kind.TANK, tank, End.Kind.FIXTURE, "sink"))));
+    }
+    all.add(new Condition.Placed(pump, "on"));
+    all.add(new Condition.Runs(need(Source.Kind.TANK, first, End.Kind.FIXTURE, "sink")));
+    all.add(new Condition.Linked(first, tanks.get(1)));
+    all.add(new Condition.Joined(first, "sink"));
+    all.add(new Condition.Parted(gray, "sink"));
+    all.add(new Condition.Still());
+    all.add(new Condition.PumpsOff(inlet));
+    all.add(new Condition.Fed(pump));
+    all.add(new Condition.GoesRound(pump, Optional.empty(), Optional.empty()));
+    all.add(new Condition.LinesRunOut(tanks));
+    return all;
+  }
+
+  private static List<Turn> turns(DemoRig demo, Setting from) {
+    List<Turn> turns = new ArrayList<>();
+    for (Part part : demo.rig().handles().toList()) {
+      for (Position position : part.kind().positions()) {
+        if (!position.id().equals(from.of(part.id()))) {
+          turns.add(new Turn(part.id(), position.id()));
+        }
+      }
+    }
+    return turns;
+  }
+
+  @ParameterizedTest
+  @CsvSource({"marginalia, main low, gray, inlet, pump", "tern, fore arch aft, gray, inlet, pump"})
+  void whenEachHoldsIsOnRecord(String id, String tanks, String gray, String inlet, String pump) {
+    DemoRig demo = DemoRig.called(id);
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    State rest = demo.state().with(demo.rig().atRest());
+    List<String> told = new ArrayList<>();
+    for (Map.Entry<String, State> from :
+        new TreeMap<>(
+                Map.of(
+                    "at rest", rest,
+                    "as left", demo.state(),
+                    "on the mains", rest.with(inlet, "mains"),
+                    "pumping", rest.with(pump, "on")))
+            .entrySet()) {
+      Goal goal = Goal.of(Map.of(), List.of(), TAPS);
+      Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from.getValue(), goal);
+      Levels levels = scout.levels();
+      Setting stands = from.getValue().setting();
+      for (Condition condition : conditions(List.of(tanks.split(" ")), gray, inlet, pump)) {
+        String now = fault(condition, scout, stands, levels);
+        told.add("%s, %s: %s".formatted(from.getKey(), OnRecord.tell(condition), now));
+        for (Turn turn : turns(demo, stands)) {
+          Setting turned = stands.with(turn.part(), turn.position());
+          String then = fault(condition, scout, turned, levels);
+          if (!then.equals(now)) {
+            told.add("  %s %s: %s".formatted(turn.part(), turn.position(), then));
+          }
+        }
+      }
+    }
+    OnRecord.assertAsRead(OnRecord.file("conditions", id), told);
+  }
+
+  private static String fault(Condition condition, Scout scout, Setting setting, Levels levels) {
+    return condition
+        .fault(scout, setting, levels)
+        .map(f ->
+            f.getClass().getSimpleName()
+                + (f instanceof Fault.Keeping k ? OnRecord.tell(k.needs()) : ""))
+        .orElse("holds");
+  }
+
+  @Test
+  void aHoseComesOffOnlyOnceItsTapIsShut() {
+    DemoRig truck = DemoRig.called("marginalia");
+    Part inlet = truck.rig().part("inlet");
+    assertThat(Hands.canTurn(inlet, "mains", "hose")).isTrue();
+    assertThat(Hands.canTurn(inlet, "mains", "capped")).isFalse();
+    assertThat(Hands.canTurn(inlet, "hose", "capped")).isTrue();
+    assertThat(Hands.canTurn(inlet, "capped", "mains")).isTrue();
+    assertThat(Hands.canTurn(truck.rig().part("tank-selector"), "main", "low")).isTrue();
+  }
+
+  @Test
+  void aGoalKeepsWhatItDoesNotAskFor() {
+    DemoRig truck = DemoRig.called("marginalia");
+    Setting rest = truck.rig().atRest();
+    Goal goal = Goal.of(Map.of("pump", "on"));
+    Goal kept = goal.keeping(rest, Set.of("pump", "heater"));
+    assertThat(kept.musts()).containsExactly(Map.entry("heater", "off"), Map.entry("pump", "on"));
+    assertThat(goal.stuck(rest, Set.of("heater"))).isEmpty();
+    assertThat(goal.stuck(rest, Set.of("pump"))).contains(new Turn("pump", "on"));
+    assertThat(goal.stuck(rest.with("pump", "on"), Set.of("pump"))).isEmpty();
+    Need sink = need(Source.Kind.TANK, "main", End.Kind.FIXTURE, "sink");
+    assertThat(goal.letting(List.of(sink)).of(Condition.Alone.class))
+        .singleElement()
+        .satisfies(a -> assertThat(a.needs()).containsExactly(sink));
+    assertThat(goal.letting(List.of(sink)).musts()).isEqualTo(goal.musts());
+  }
+}

@@ -125,15 +125,20 @@ final class UseFinder extends Finder {
         then.put(source.part(), Kind.HoseInlet.MAINS.id());
       }
       Map<String, String> probe = Map.of(t.id(), Kind.Fixture.HOT.id());
+      // A tank that the pump draws from without air is strained while one turns on.
+      List<Condition> breathes = mains ? List.of() : List.of(new Condition.Breathes(source.part()));
       add(
           Job.Kind.HEAT,
           "heat-" + heater.id() + "-" + source.part(),
           "Heat water in " + heater.label(),
           "from " + (mains ? "the mains" : rig.part(source.part()).label()),
           List.of(
-              Stage.of(Goal.of(first, List.of(need), probe), new Until(Until.What.RUNS, t.id())),
               Stage.of(
-                  Goal.of(then, List.of(need), probe), new Until(Until.What.HOT, heater.id()))),
+                  Goal.of(first, List.of(need), probe).and(breathes),
+                  new Until(Until.What.RUNS, t.id())),
+              Stage.of(
+                  Goal.of(then, List.of(need), probe).and(breathes),
+                  new Until(Until.What.HOT, heater.id()))),
           Caution.HEATER,
           Caution.SCALDING);
     });

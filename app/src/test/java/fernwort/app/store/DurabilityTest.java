@@ -2,11 +2,15 @@ package fernwort.app.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.app.Client;
 import fernwort.app.OwnCopy;
 import fernwort.app.RunningCopy;
 import fernwort.app.format.RigFormat;
 import fernwort.core.demo.DemoRig;
 import java.io.IOException;
+import java.net.Socket;
+import java.net.URI;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.HashMap;
@@ -68,6 +72,7 @@ class DurabilityTest {
     assertThat(changes).as("changes confirmed before the kill").isPositive();
     try (RunningCopy again = RunningCopy.start(data)) {
       assertHolds(again, acknowledged, litres);
+      assertStopsWithinThreeSecondsWithAStreamOpen(again);
     }
   }
 
@@ -92,6 +97,21 @@ class DurabilityTest {
             .isEqualTo(position));
     if (litres >= 0) {
       assertThat(state.at("/levels/main/volume").asDouble()).isEqualTo(litres / 1000);
+    }
+  }
+
+  private static void assertStopsWithinThreeSecondsWithAStreamOpen(RunningCopy stopping)
+      throws IOException, InterruptedException {
+    HttpResponse<String> begun = stopping.post("/rigs/marginalia/rehearse", "");
+    try (Socket reader = new Socket("127.0.0.1", URI.create(stopping.address()).getPort())) {
+      reader
+          .getOutputStream()
+          .write(
+              ("GET " + Client.where(begun) + "/stream HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n")
+                  .getBytes());
+      byte[] first = new byte[200];
+      assertThat(reader.getInputStream().read(first)).isPositive();
+      assertThat(stopping.stop()).as("seconds to stop").isLessThan(3);
     }
   }
 

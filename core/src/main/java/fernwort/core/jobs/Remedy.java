@@ -135,7 +135,7 @@ public record Remedy(String id, String words, Rig changed) {
   }
 
   /** Tells whether fewer slips are grave, or as many and fewer bad, and so on. */
-  private static boolean isLess(List<Slip> with, List<Slip> without) {
+  static boolean isLess(List<Slip> with, List<Slip> without) {
     for (Slip.Grade grade : Slip.Grade.values()) {
       long now = with.stream().filter(s -> s.grade() == grade).count();
       long then = without.stream().filter(s -> s.grade() == grade).count();

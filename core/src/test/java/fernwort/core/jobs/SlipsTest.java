@@ -7,10 +7,12 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -125,6 +127,34 @@ class SlipsTest {
         .filteredOn(s -> s.kind() == Slip.Kind.POWER_LOST)
         .isNotEmpty()
         .allMatch(s -> s.lost() < 1e-3 && s.grade() != Slip.Grade.GRAVE);
+  }
+
+  private static List<Slip> graded(Slip.Grade... grades) {
+    return Stream.of(grades)
+        .map(g -> new Slip(Slip.Kind.MISSED, 0, Saying.NOTHING, g, 0, 0, Saying.NOTHING, ""))
+        .toList();
+  }
+
+  @Test
+  void fewerGraveSlipsAreLessWhateverElseComesOfIt() {
+    List<Slip> before = graded(Slip.Grade.GRAVE, Slip.Grade.BAD, Slip.Grade.NUISANCE);
+    assertThat(Remedy.isLess(graded(Slip.Grade.BAD, Slip.Grade.BAD, Slip.Grade.BAD), before))
+        .isTrue();
+    assertThat(Remedy.isLess(graded(Slip.Grade.GRAVE, Slip.Grade.NUISANCE), before)).isTrue();
+    assertThat(Remedy.isLess(graded(Slip.Grade.GRAVE, Slip.Grade.BAD), before)).isTrue();
+    assertThat(Remedy.isLess(graded(Slip.Grade.GRAVE, Slip.Grade.GRAVE), before)).isFalse();
+    assertThat(
+            Remedy.isLess(
+                graded(Slip.Grade.GRAVE, Slip.Grade.BAD, Slip.Grade.BAD, Slip.Grade.HARMLESS),
+                before))
+        .isFalse();
+    assertThat(Remedy.isLess(before, before)).isFalse();
+    // More or fewer of what nothing comes of is neither less nor more.
+    assertThat(
+            Remedy.isLess(
+                before,
+                Stream.concat(before.stream(), graded(Slip.Grade.HARMLESS).stream()).toList()))
+        .isFalse();
   }
 
   @Test

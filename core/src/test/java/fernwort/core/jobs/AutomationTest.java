@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.CaseRigs;
@@ -236,6 +237,12 @@ class AutomationTest {
         .hasMessageContaining("lower mark");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "check", 0.9))
         .hasMessageContaining("Check valve has no motor");
+    assertThatThrownBy(() ->
+            Automation.stopWhenFull(DemoRig.called("samphire").rig(), "tank", "foot-pump", 0.9))
+        .hasMessageContaining("Foot pump has no motor");
+    assertThatThrownBy(
+            () -> Automation.stopWhenFull(DemoRig.called("tern").rig(), "fore", "loop-pump", 0.9))
+        .hasMessageContaining("Loop pump has no motor");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "nothing", 0.9))
         .hasMessageContaining("choose a motor valve");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tap", "motor", 0.9))

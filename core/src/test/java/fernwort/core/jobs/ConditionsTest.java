@@ -134,7 +134,11 @@ class ConditionsTest {
     Setting rest = truck.rig().atRest();
     Goal goal = Goal.of(Map.of("pump", "on"));
     Goal kept = goal.keeping(rest, Set.of("pump", "heater"));
-    assertThat(kept.musts()).containsExactly(Map.entry("heater", "off"), Map.entry("pump", "on"));
+    assertThat(kept.conditions())
+        .containsExactly(
+            new Condition.Placed("heater", "off"),
+            new Condition.Placed("pump", "on"),
+            new Condition.Alone(List.of()));
     assertThat(goal.stuck(rest, Set.of("heater"))).isEmpty();
     assertThat(goal.stuck(rest, Set.of("pump"))).contains(new Turn("pump", "on"));
     assertThat(goal.stuck(rest.with("pump", "on"), Set.of("pump"))).isEmpty();

@@ -9,15 +9,17 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
-/** What single slips lead to, on the rigs they would happen to. */
+/** What single slips lead to, on the rigs they would happen to; each job is tried once for all. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 class SlipsTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
@@ -27,10 +29,10 @@ class SlipsTest {
         .of(Jobs.of(plumbing).byId(job).orElseThrow(), from);
   }
 
-  private static final Map<String, List<Slip>> FOUND = new ConcurrentHashMap<>();
+  private final Map<String, List<Slip>> found = new HashMap<>();
 
-  private static List<Slip> slips(String job) {
-    return FOUND.computeIfAbsent(job, j -> slips(Plumbing.of(TRUCK.rig()), j, TRUCK.state()));
+  private List<Slip> slips(String job) {
+    return found.computeIfAbsent(job, j -> slips(Plumbing.of(TRUCK.rig()), j, TRUCK.state()));
   }
 
   private static Slip only(List<Slip> slips, Slip.Kind kind, String words) {

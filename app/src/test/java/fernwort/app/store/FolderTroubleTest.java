@@ -12,10 +12,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A data folder whose disk is full, or that is taken away, while Fernwort runs on it. */
+@Order(1)
 class FolderTroubleTest {
 
   private static final List<String> PAGES =

@@ -17,12 +17,14 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** A data folder as each earlier step of the tables left it, opened by this Fernwort. */
+@Order(1)
 class MigrationTest {
 
   private static final Rig RIG = DemoRig.all().getFirst().rig();

@@ -23,6 +23,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.ResourceAccessMode;
@@ -30,6 +31,7 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 
 /** What was confirmed is on the disk, also on one that loses what it was not told to sync. */
 @ResourceLock(value = UncertainFiles.SCHEME, mode = ResourceAccessMode.READ)
+@Order(1)
 class PowerCutTest {
 
   private static final int IMAGES = Integer.getInteger("sweep.images", 30);

@@ -84,7 +84,8 @@ class RehearseJourneyTest {
     page.keyboard().press("Space");
     assertThat(page.locator("#play")).hasText("Pause");
     page.locator("#speed").selectOption("60");
-    page.locator("#stopping").uncheck();
+    page.locator("#stopping").press("Space");
+    assertThat(page.locator("#stopping")).not().isChecked();
     assertThat(page.locator("#clock")).containsText("min");
     assertThat(page.locator("#play")).hasText("Pause");
   }

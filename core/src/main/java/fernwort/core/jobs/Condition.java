@@ -295,7 +295,7 @@ public sealed interface Condition {
    * A pump turns its water round.
    *
    * @param heater what it has to pass, if anything
-   * @param tap a tap that what comes after it passes the heater to, and nothing past it, if any
+   * @param tap a tap to which all water comes through the heater, none of it past it, if any
    */
   record GoesRound(String pump, Optional<String> heater, Optional<String> tap)
       implements Condition {
@@ -314,7 +314,8 @@ public sealed interface Condition {
     }
 
     private boolean isHot(String tap, Ways open) {
-      return open.ways().stream().anyMatch(w -> w.end().part().equals(tap) && passes(w.parts()));
+      List<Way> to = open.ways().stream().filter(w -> w.end().part().equals(tap)).toList();
+      return !to.isEmpty() && to.stream().allMatch(w -> passes(w.parts()));
     }
 
     @Override

@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Dry;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Simulation;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -65,6 +69,26 @@ class PlansTest {
     Job job = Jobs.of(van).byId("fill-through-fore-inlet").orElseThrow();
     assertThat(job.by()).isEqualTo("Fore fresh, then Arch fresh, then Aft fresh");
     assertThat(job.stages().getFirst().until()).contains(new Job.Until(Job.Until.What.FULL, "aft"));
+  }
+
+  /** However the bypass stands: what is open past the heater mixes cold water into it. */
+  @Test
+  void hotWaterThatIsSentRoundIsFedThroughItsHeater() {
+    Rig rig =
+        ReadyRig.all().stream().filter(r -> r.id().equals("long-stay")).findFirst().get().rig();
+    Plumbing plumbing = Plumbing.of(rig);
+    Job round = Jobs.of(plumbing).byId("round-loop-pump").orElseThrow();
+    for (String bypass : List.of("shut", "open")) {
+      State from =
+          new State(
+              rig.atRest().with("bypass", bypass),
+              Map.of("fresh", plumbing.room("fresh").capacity() / 2),
+              Slope.LEVEL);
+      Plan plan = Plans.of(plumbing).plan(round, from);
+      assertThat(plan.trouble()).as("bypass %s", bypass).isEmpty();
+      assertThat(plan.after().setting().of("heater-in")).isEqualTo("open");
+      assertThat(plan.after().setting().of("bypass")).as("left %s", bypass).isEqualTo("shut");
+    }
   }
 
   @Test

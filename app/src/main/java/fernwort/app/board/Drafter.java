@@ -131,7 +131,7 @@ final class Drafter {
 
   private Figure figure(Part part, Item item, String prefix) {
     List<Position> positions = part.kind().positions();
-    String position = standing.state().setting().positions().getOrDefault(part.id(), "");
+    String position = positions.isEmpty() ? "" : standing.state().setting().of(part.id());
     int at = positions.stream().map(Position::id).toList().indexOf(position);
     Position next = positions.isEmpty() ? null : positions.get((at + 1) % positions.size());
     String words = at < 0 ? "" : positions.get(at).words();

@@ -128,7 +128,7 @@ final class Sentences {
       case GROUND -> "the ground at " + label(end.part());
       case DUMP -> "the drain at " + label(end.part());
       case FIXTURE -> {
-        String position = state.setting().positions().getOrDefault(end.part(), "");
+        String position = state.setting().of(end.part());
         String how =
             switch (position) {
               case "cold" -> ", cold";

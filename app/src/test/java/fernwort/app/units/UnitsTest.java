@@ -8,15 +8,12 @@ import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.List;
-import java.util.Locale;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
-@Isolated("it changes the locale of the process")
 class UnitsTest {
 
   private static final Units AMERICAN = Units.of("US gal,in,psi,lb,°F");
@@ -165,25 +162,6 @@ class UnitsTest {
         .isEqualTo("19 US gal more, 2.8 in below, at 35 psi, after 14 min, named The 70 mm tank");
     assertThat(Units.METRIC.say(said))
         .isEqualTo("71.9 L more, 70 mm below, at 2.4 bar, after 14 min, named The 70 mm tank");
-  }
-
-  @ParameterizedTest
-  @ValueSource(strings = {"", "US gal,in,psi,lb,°F", "imp gal,kPa", "L,in,bar"})
-  void amountsReadTheSameWhateverTheMachinesLocale(String signs) {
-    Units units = Units.of(signs);
-    Locale before = Locale.getDefault();
-    try {
-      for (Measure measure : Measure.values()) {
-        Locale.setDefault(Locale.ROOT);
-        String said = units.show(measure, 1234.5678);
-        for (String tag : List.of("de-DE", "fr-FR", "ar-EG", "hi-IN", "tr-TR")) {
-          Locale.setDefault(Locale.forLanguageTag(tag));
-          assertThat(units.show(measure, 1234.5678)).as("%s, %s", measure, tag).isEqualTo(said);
-        }
-      }
-    } finally {
-      Locale.setDefault(before);
-    }
   }
 
   @Test

@@ -141,8 +141,7 @@ public final class Helping {
   }
 
   private static boolean isSo(Wintering now, Part part, String position) {
-    return now.has(part, position)
-        || position.equals(now.state().setting().positions().get(part.id()));
+    return now.has(part, position) || now.state().setting().has(part.id(), position);
   }
 
   private static boolean opens(Kind kind, String position) {

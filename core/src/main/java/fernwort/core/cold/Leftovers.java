@@ -125,10 +125,14 @@ public final class Leftovers {
               Leftover.Kind.LINE,
               volume,
               !line.material().stretches() ? Harm.WARNING : Harm.NONE,
-              !line.material().stretches()
-                  ? "a pocket in a low spot with air beside it; a rigid line may split there"
-                  : "a pocket in a low spot with air beside it; this line stretches",
-              "Lift the low spot, park the other way, or blow it out");
+              (regions.sags(line, plumbing) ? "a pocket in a low spot" : "some water in it")
+                  + " with air beside it; "
+                  + (line.material().stretches()
+                      ? "this line stretches"
+                      : "a rigid line may split there"),
+              regions.sags(line, plumbing)
+                  ? "Lift the low spot, park the other way, or blow it out"
+                  : "Blow it out, or park so that it falls to an open end");
     };
   }
 
@@ -231,12 +235,18 @@ public final class Leftovers {
     };
   }
 
+  private static String mend(Kind.Valve valve) {
+    if (!valve.hasBall()) {
+      return "Leave it open while the lines run out: it runs out with them";
+    }
+    return valve.motor().isPresent()
+        ? "Open it and blow it out, or undo it: a motor does not leave its ball half way"
+        : "Leave its handle half way once the lines have run out";
+  }
+
   private static String mend(Kind kind) {
     return switch (kind) {
-      case Kind.Valve k ->
-          k.service().isEmpty() && k.hasBall()
-              ? "Blow it out, or fit one whose handle stands half way"
-              : "Leave its handle half way once the lines have run out";
+      case Kind.Valve k -> mend(k);
       case Kind.Pump k ->
           k.works().byHand()
               ? "Work it with nothing to draw until it gives only air, then undo its hose"

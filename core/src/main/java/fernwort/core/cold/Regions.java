@@ -24,6 +24,9 @@ final class Regions {
     POCKET
   }
 
+  /** Heights that are no further apart are the same (m). */
+  private static final double SAME = 1e-3;
+
   private final Passages passages;
   private final Joined joined;
   private final boolean[] air;
@@ -87,6 +90,22 @@ final class Regions {
       }
     }
     return worst;
+  }
+
+  /** Tells whether a line's water, where it holds some, lies lower than both ends of the line. */
+  boolean sags(Line line, Plumbing plumbing) {
+    int number = plumbing.lineNumber(line.id());
+    double lowest = Double.POSITIVE_INFINITY;
+    for (Passages.Piece piece : passages.pieces()) {
+      if (piece.line() == number && piece.wet()) {
+        lowest = Math.min(lowest, height(piece.a(), piece.b()));
+      }
+    }
+    return lowest < height(plumbing.vertex(line.from()), plumbing.vertex(line.to())) - SAME;
+  }
+
+  private double height(int one, int other) {
+    return Math.min(passages.height(one), passages.height(other));
   }
 
   /** Returns how the water at a point stands. */

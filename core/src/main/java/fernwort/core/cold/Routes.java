@@ -134,7 +134,7 @@ final class Routes {
     if (wanted != null && !wanted.equals(stop)) {
       return;
     }
-    boolean so = stop.equals(now.state().setting().positions().get(part.id()));
+    boolean so = now.state().setting().has(part.id(), stop);
     Map<String, String> needs = new LinkedHashMap<>(come.needs());
     needs.put(part.id(), stop);
     for (String port : group) {

@@ -98,8 +98,7 @@ final class Sheet {
     return inUse
         ? !now.service().containsKey(part.id())
         : now.has(part, position)
-            || position.equals(now.state().setting().positions().get(part.id()))
-                && !now.has(part, Kind.Valve.HALF);
+            || now.state().setting().has(part.id(), position) && !now.has(part, Kind.Valve.HALF);
   }
 
   /** Shuts every valve that no way needs, so that air or antifreeze stays on its way. */

@@ -205,8 +205,7 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
     /** Tells whether a part holds water that nothing warms. */
     private boolean cools(Part part, Asked asked) {
       boolean heats =
-          part.kind() instanceof Kind.Heater
-              && "on".equals(now.state().setting().positions().get(part.id()));
+          part.kind() instanceof Kind.Heater && now.state().setting().has(part.id(), "on");
       return held(part) > 0 && !heats && !asked.drained().contains(part.id());
     }
 

@@ -45,6 +45,6 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
   }
 
   boolean is(String part, String position) {
-    return position.equals(setting.positions().get(part));
+    return setting.has(part, position);
   }
 }

@@ -142,13 +142,7 @@ final class Targets {
   /** The parts that have been turned or have to stay, which a nearest setting has as they are. */
   private Set<String> turned(Setting setting) {
     Set<String> turned = new HashSet<>(musts.keySet());
-    setting
-        .positions()
-        .forEach((part, position) -> {
-          if (!position.equals(start.of(part))) {
-            turned.add(part);
-          }
-        });
+    turned.addAll(setting.turnedFrom(start));
     return turned;
   }
 

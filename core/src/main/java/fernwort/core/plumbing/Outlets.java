@@ -51,8 +51,7 @@ public final class Outlets {
         }
       }
       case Kind.Fixture k -> addFixture(graph, part, k, v);
-      case Kind.OpenEnd k ->
-          endKind(k, graph.setting().positions().get(part.id())).ifPresent(e -> open(part, v, e));
+      case Kind.OpenEnd k -> endKind(graph, part, k).ifPresent(e -> open(part, v, e));
       case Kind.Plug k -> {
         if (k.removable() && graph.is(part, Kind.Plug.OUT.id())) {
           open(part, v, End.Kind.GROUND);
@@ -90,17 +89,14 @@ public final class Outlets {
     }
   }
 
-  private static Optional<End.Kind> endKind(
-      Kind.OpenEnd end, @org.jspecify.annotations.Nullable String position) {
+  private static Optional<End.Kind> endKind(OpenGraph graph, Part part, Kind.OpenEnd end) {
     if (end.role() != Kind.OpenEnd.Role.DUMP) {
       return Optional.of(End.Kind.GROUND);
     }
-    if (Kind.OpenEnd.HOSE.id().equals(position)) {
+    if (graph.is(part, Kind.OpenEnd.HOSE.id())) {
       return Optional.of(End.Kind.DUMP);
     }
-    return Kind.OpenEnd.OPEN.id().equals(position)
-        ? Optional.of(End.Kind.GROUND)
-        : Optional.empty();
+    return graph.is(part, Kind.OpenEnd.OPEN.id()) ? Optional.of(End.Kind.GROUND) : Optional.empty();
   }
 
   private void open(Part part, int v, End.Kind kind) {

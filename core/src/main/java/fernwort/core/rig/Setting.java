@@ -1,33 +1,104 @@
 package fernwort.core.rig;
 
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 
 /**
- * The position of every handle, switch, cap and hose of a rig.
- *
- * @param positions position id by part id
+ * The position of every handle, switch, cap and hose of a rig. A search compares settings by the
+ * ten thousand, each a turn away from another: they share the places of their parts.
  */
-public record Setting(Map<String, String> positions) {
+public final class Setting {
 
-  public Setting {
-    positions = Map.copyOf(positions);
+  /** Where the position of a part stands, by id, in the order of the ids; never changed. */
+  private final Map<String, Integer> places;
+
+  private final String[] positions;
+  private final int hash;
+
+  /**
+   * Makes a setting.
+   *
+   * @param positions position id by part id
+   */
+  public Setting(Map<String, String> positions) {
+    List<String> parts = new ArrayList<>(positions.keySet());
+    Collections.sort(parts);
+    places = new HashMap<>();
+    parts.forEach(p -> places.put(p, places.size()));
+    this.positions = parts.stream().map(positions::get).toArray(String[]::new);
+    hash = Arrays.hashCode(this.positions);
   }
 
-  /** Returns the position of a part. */
+  private Setting(Setting like, int place, String position) {
+    places = like.places;
+    positions = like.positions.clone();
+    positions[place] = position;
+    hash = Arrays.hashCode(positions);
+  }
+
+  /** Returns the position id of every part, by part id in order. */
+  public Map<String, String> positions() {
+    Map<String, String> all = new TreeMap<>();
+    places.forEach((part, place) -> all.put(part, positions[place]));
+    return Collections.unmodifiableMap(all);
+  }
+
+  /**
+   * Returns the position of a part.
+   *
+   * @throws Refusal when it has nothing that can be set
+   */
   public String of(String part) {
-    String position = positions.get(part);
-    if (position == null) {
+    Integer place = places.get(part);
+    if (place == null) {
       throw new Refusal("\"" + part + "\" has nothing that can be set");
     }
-    return position;
+    return positions[place];
+  }
+
+  /** Tells whether a part can be set and stands so. */
+  public boolean has(String part, String position) {
+    Integer place = places.get(part);
+    return place != null && positions[place].equals(position);
+  }
+
+  /** Returns the parts that stand otherwise than in another setting of the same rig. */
+  public List<String> turnedFrom(Setting other) {
+    return places.keySet().stream().filter(part -> !other.has(part, of(part))).toList();
   }
 
   /** Returns this setting with one thing changed. */
   public Setting with(String part, String position) {
-    Map<String, String> changed = new HashMap<>(positions);
-    changed.put(part, position);
-    return new Setting(changed);
+    Integer place = places.get(part);
+    if (place == null) {
+      Map<String, String> more = new TreeMap<>(positions());
+      more.put(part, position);
+      return new Setting(more);
+    }
+    return positions[place].equals(position) ? this : new Setting(this, place, position);
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Setting setting
+        && hash == setting.hash
+        && Arrays.equals(positions, setting.positions)
+        && (places == setting.places || places.equals(setting.places));
+  }
+
+  @Override
+  public int hashCode() {
+    return hash;
+  }
+
+  @Override
+  public String toString() {
+    return positions().toString();
   }
 }

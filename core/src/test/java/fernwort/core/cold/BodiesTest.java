@@ -3,6 +3,8 @@ package fernwort.core.cold;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
@@ -11,8 +13,13 @@ import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.Stop;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -94,6 +101,96 @@ class BodiesTest {
     Wintering undone = after(plumbing, "top open", "cap off", "body undone");
     assertThat(undone.wetness().bodies().getOrDefault("body", 0.0)).isZero();
     assertThat(Leftovers.of(plumbing, undone, COLD)).isEmpty();
+  }
+
+  /** What stays of each kind of part, what it does and what mends it: full, and run out. */
+  @Test
+  void whatEachBodyKeepsIsOnRecord() {
+    List<Kind> kinds =
+        List.of(
+            Fittings.twoWay(0),
+            Fittings.motorised(0, "", 6),
+            new Kind.TwoWayValve(
+                List.of(
+                    new Stop("shut", "screwed down", 0, List.of()),
+                    new Stop("open", "screwed out", 90, List.of(List.of("a", "b")))),
+                Optional.empty(),
+                Optional.of(Kind.Valve.Design.GATE)),
+            Fittings.check(),
+            Fittings.regulator(2.5),
+            Fittings.filter(Kind.Filter.Grade.SEDIMENT, 8, 0.2),
+            new Kind.Strainer(),
+            new Kind.DrainTrap(),
+            new Kind.Tee(),
+            new Kind.Manifold(1),
+            Fittings.pressurePump(10, 2.5),
+            Fittings.footPump(6, 1),
+            new Kind.Macerator(1e-3, 5e4),
+            new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02),
+            new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0));
+    List<String> told = new ArrayList<>();
+    for (Kind kind : kinds) {
+      Plumbing plumbing = Plumbing.of(fall(1.0, kind));
+      told.add("## " + OnRecord.tell(kind));
+      tell(told, "full", plumbing, after(plumbing));
+      tell(told, "run out", plumbing, after(plumbing, "top open", "cap off"));
+    }
+    OnRecord.assertAsRead("words/leftovers", told);
+  }
+
+  private static void tell(List<String> told, String when, Plumbing plumbing, Wintering now) {
+    for (Remaining left : Leftovers.of(plumbing, now, COLD)) {
+      told.add(
+          "%s: %s %s m³, %s: %s. %s"
+              .formatted(
+                  when,
+                  left.id(),
+                  OnRecord.number(left.volume()),
+                  left.harm(),
+                  left.how(),
+                  left.mend()));
+    }
+  }
+
+  @Test
+  void aPumpRunsDryOnlyWhereNoTankFeedsIt() {
+    Rig rig =
+        CaseRigs.vented(
+                CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+            .part("pump", "Pump", 1, 0, 0.9, 0.5, Fittings.pressurePump(10, 2.5))
+            .part("tap", "Tap", 2, 0, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+            .line("a", "A", "tank.low > pump.in", 12, 1, Material.PEX, 1)
+            .line("b", "B", "pump.out > tap.cold", 12, 1, Material.PEX, 1)
+            .build();
+    Plumbing plumbing = Plumbing.of(rig);
+    List<Procedure.Turn> on = List.of(new Procedure.Turn("pump", Kind.ON));
+    for (double litres : new double[] {60, 0}) {
+      State state = new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
+      Wintering before = Filled.of(plumbing, state);
+      double full = before.wetness().body("pump");
+      assertThat(Procedure.run(plumbing, before, on).wetness().body("pump"))
+          .as("%.0f L", litres)
+          .isCloseTo(litres > 0 ? full : full / 5, within(1e-12));
+      assertThat(full).isPositive();
+    }
+  }
+
+  @Test
+  void whatStaysIsToldTheMostFirstAndOfTheTanksAskedAfter() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Strainer()));
+    State shut = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    assertThat(Remains.of(plumbing, shut, Set.of(), false)).isEmpty();
+    List<Leftover> lines = Remains.of(plumbing, shut, Set.of(), true);
+    assertThat(lines).extracting(Leftover::id).contains("upper", "lower", "body");
+    assertThat(lines)
+        .isSortedAccordingTo(Comparator.comparingDouble(Leftover::volume).reversed())
+        .filteredOn(l -> l.id().equals("body"))
+        .singleElement()
+        .satisfies(l -> assertThat(l.kind()).isEqualTo(Leftover.Kind.BODY));
+    DemoRig van = DemoRig.called("marginalia");
+    State stands = van.state().withVolume("main", 0.02).withVolume("low", 5e-7);
+    assertThat(Remains.of(Plumbing.of(van.rig()), stands, Set.of("main", "low"), false))
+        .containsExactly(new Leftover("main", Leftover.Kind.TANK, 0.02));
   }
 
   @Test

@@ -29,6 +29,7 @@ final class EveryWay {
 
   private final Rig rig;
   private final Slope slope;
+  private final Map<String, Part> parts;
   private final Map<PortRef, Line> lines;
   private final Map<String, boolean[]> wet = new HashMap<>();
   private final Map<String, Boolean> tees = new HashMap<>();
@@ -40,6 +41,7 @@ final class EveryWay {
   EveryWay(Rig rig, Slope slope) {
     this.rig = rig;
     this.slope = slope;
+    parts = rig.partsById();
     lines = rig.linesByPort();
     setting = rig.atRest();
     for (Line line : rig.lines()) {
@@ -118,7 +120,7 @@ final class EveryWay {
       if (passes(at, came, port) && lines.containsKey(at.port(port))) {
         Line line = lines.get(at.port(port));
         PortRef far = line.other(at.port(port));
-        Part other = rig.part(far.part());
+        Part other = parts.get(far.part());
         if (seen.add(other.id())) {
           legs.add(new Leg(line, line.to().equals(at.port(port)), other));
           walk(start, other, legs, seen);
@@ -136,7 +138,7 @@ final class EveryWay {
       if (leads && lines.containsKey(at.port(port))) {
         Line line = lines.get(at.port(port));
         PortRef far = line.other(at.port(port));
-        Part other = rig.part(far.part());
+        Part other = parts.get(far.part());
         List<Spot> longer = new ArrayList<>(cells(line, line.from().equals(at.port(port))));
         if (!left.isEmpty()) {
           longer.add(spot(at));
@@ -182,8 +184,8 @@ final class EveryWay {
 
   /** The height of a point of a line (m), {@code along} from 0 to 1. */
   private double height(Line line, double along) {
-    Part a = rig.part(line.from().part());
-    Part b = rig.part(line.to().part());
+    Part a = parts.get(line.from().part());
+    Part b = parts.get(line.to().part());
     List<ProfilePoint> run = new ArrayList<>();
     run.add(new ProfilePoint(0, a.height()));
     run.addAll(line.profile());

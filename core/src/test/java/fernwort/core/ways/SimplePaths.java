@@ -183,7 +183,7 @@ final class SimplePaths {
   }
 
   private boolean at(Part part, String position) {
-    return position.equals(state.setting().positions().get(part.id()));
+    return state.setting().has(part.id(), position);
   }
 
   /** A simple path so far: where it stands, the head there, and what it has passed. */

@@ -17,10 +17,12 @@ import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Building in the browser: from a ready layout to a sheet and a list; out and back again. */
+@Order(1)
 class BuildJourneyTest {
 
   @RegisterExtension static final InBrowser COPY = new InBrowser();

@@ -9,7 +9,9 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -103,6 +105,30 @@ class BodiesTest {
     assertThat(Leftovers.of(plumbing, undone, COLD)).isEmpty();
   }
 
+  @Test
+  void behindAGrayTankIsWaterWhileItHoldsSomeAndBehindAFreshOneAlways() {
+    DemoRig van = DemoRig.called("marginalia");
+    Plumbing plumbing = Plumbing.of(van.rig());
+    for (double litres : new double[] {0, 20}) {
+      State state = van.state().withVolume("gray", litres / 1000).withVolume("main", litres / 1000);
+      Wetness wet = Filled.of(plumbing, state).wetness();
+      assertThat(wet.volume(lowestLine(plumbing, "main"))).as("fresh, %.0f L", litres).isPositive();
+      assertThat(wet.volume(lowestLine(plumbing, "gray")) > 0)
+          .as("gray, %.0f L", litres)
+          .isEqualTo(litres > 0);
+    }
+  }
+
+  /** Returns the line at the lowest port of a tank. */
+  private static Line lowestLine(Plumbing plumbing, String tank) {
+    Part part = plumbing.rig().part(tank);
+    return ((Kind.Tank) part.kind())
+        .tankPorts().stream()
+            .min(Comparator.comparingDouble(port -> port.at().z()))
+            .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port.id()))))
+            .orElseThrow();
+  }
+
   /** What stays of each kind of part, what it does and what mends it: full, and run out. */
   @Test
   void whatEachBodyKeepsIsOnRecord() {
@@ -155,8 +181,7 @@ class BodiesTest {
   @Test
   void aPumpRunsDryOnlyWhereNoTankFeedsIt() {
     Rig rig =
-        CaseRigs.vented(
-                CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
             .part("pump", "Pump", 1, 0, 0.9, 0.5, Fittings.pressurePump(10, 2.5))
             .part("tap", "Tap", 2, 0, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
             .line("a", "A", "tank.low > pump.in", 12, 1, Material.PEX, 1)

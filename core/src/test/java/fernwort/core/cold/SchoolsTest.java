@@ -104,7 +104,14 @@ class SchoolsTest {
 
   private static List<String> told(WinterPlan plan) {
     List<String> told = new ArrayList<>();
-    told.add("## " + plan.school());
+    told.add(
+        "## %s: %s s, %d places, %d dangers, %d jugs"
+            .formatted(
+                plan.school(),
+                number(plan.seconds()),
+                plan.places(),
+                plan.count(Harm.DANGER),
+                plan.jugs(WinterWish.USUAL.jug())));
     plan.notes().forEach(n -> told.add("! " + n));
     for (WinterStep step : plan.steps()) {
       told.add(
@@ -140,6 +147,21 @@ class SchoolsTest {
             + " "
             + tell(plan.after().service()));
     return told;
+  }
+
+  @Test
+  void whatTheSchoolsAreCalledIsOnRecord() {
+    List<String> told = new ArrayList<>();
+    for (School school : School.values()) {
+      told.add("%s: %s For: %s".formatted(school.title(), school.gives(), school.whom()));
+    }
+    for (Spring.Chore chore : Spring.Chore.values()) {
+      told.add(chore.title());
+    }
+    for (Harm harm : Harm.values()) {
+      told.add(harm + " " + harm.words());
+    }
+    OnRecord.assertAsRead("words/schools", told);
   }
 
   /** Done again step by step from the start, a plan ends where it says. */

@@ -61,7 +61,9 @@ class SettingTest {
 
   @Test
   void saysWhichPartCannotBeSet() {
-    assertThatThrownBy(() -> START.of("tee")).isInstanceOf(Refusal.class).hasMessageContaining("\"tee\"");
+    assertThatThrownBy(() -> START.of("tee"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("\"tee\"");
   }
 
   @Test

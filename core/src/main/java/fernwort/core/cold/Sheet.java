@@ -150,7 +150,8 @@ final class Sheet {
       if (part.kind() instanceof Kind.Valve && dry) {
         String was =
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
-        if (before.has(part, Kind.Valve.HALF)) {
+        // Half way between which of its ways: that only one of several has to be told.
+        if (before.has(part, Kind.Valve.HALF) && part.kind() instanceof Kind.ThreeWayValve) {
           put(part, before.state().setting().of(part.id()), "As it was before.");
         }
         put(part, was, "No antifreeze stands here: what stays can move.");

@@ -26,6 +26,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * A rig woken: what the autumn's record says is off or open is closed, flushed, sanitized. What is
@@ -142,12 +144,14 @@ public final class Spring {
   private void refit() {
     for (Part part : sheet.byPlace(plumbing.rig().parts().stream())) {
       if (sheet.now().service().containsKey(part.id())) {
-        boolean half = sheet.now().has(part, Kind.Valve.HALF);
-        String was = half ? before.of(part.id()) : part.kind().service().getFirst().id();
-        if (half) {
-          sheet.put(part, part.kind().service().getFirst().id(), "From half way.");
+        if (sheet.now().has(part, Kind.Valve.HALF)) {
+          sheet.put(part, before.of(part.id()), "From half way.");
+        } else {
+          sheet.put(
+              part,
+              part.kind().service().getFirst().id(),
+              "Look at its seal; a new one costs little.");
         }
-        sheet.put(part, was, "Look at its seal; a new one costs little.");
       }
     }
     asBefore("Open since the autumn.");
@@ -299,10 +303,16 @@ public final class Spring {
   }
 
   private void look() {
+    boolean pressed = pumps().anyMatch(pump -> !pump.works().byHand());
+    boolean worked = pumps().anyMatch(pump -> pump.works().byHand());
     sheet.heed(
         "",
-        "Pressure on, everything shut: look at every joint with a dry tissue",
-        "A quarter of an hour; the pump must not start by itself meanwhile.",
+        (pressed ? "Pressure on, everything" : "Everything")
+            + " shut: look at every joint with a dry tissue",
+        pressed
+            ? "A quarter of an hour; the pump must not start by itself meanwhile."
+            : "A quarter of an hour; nothing presses here, so what leaks drips slowly."
+                + (worked ? " Look behind the pump again while somebody works it." : ""),
         LOOKING,
         true);
   }
@@ -321,8 +331,11 @@ public final class Spring {
     }
     sheet.heed(
         "",
-        "Run each tap, cold and hot, until it smells of it; then wait 4 hours",
-        "Filters are bypassed; the heater stays off.",
+        "Run each tap%s until it smells of it; then wait 4 hours"
+            .formatted(has(p -> p.kind().ports().contains("hot")) ? ", cold and hot," : ""),
+        (has(p -> p.kind() instanceof Kind.Filter) ? "Cartridges stay out. " : "")
+            + (has(p -> p.kind() instanceof Kind.Heater) ? "The heater stays off. " : "")
+            + "Nobody drinks of it meanwhile.",
         CONTACT,
         true);
     for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
@@ -335,6 +348,19 @@ public final class Spring {
           FILLING * changes,
           false);
     }
+  }
+
+  private boolean has(Predicate<Part> wanted) {
+    return plumbing.rig().parts().stream().anyMatch(wanted);
+  }
+
+  /** Pumps that bring water to taps. */
+  private Stream<Kind.Pump> pumps() {
+    return plumbing.pumps().stream()
+        .map(Part::kind)
+        .filter(Kind.Pump.class::isInstance)
+        .map(Kind.Pump.class::cast)
+        .filter(pump -> pump.duty() == Kind.Pump.Duty.SUPPLY);
   }
 
   private Dose dose(Part tank) {

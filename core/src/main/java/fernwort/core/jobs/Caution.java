@@ -19,7 +19,7 @@ public enum Caution {
   SEWAGE(
       "Gray water carries germs: gloves, a hose kept for it alone, and hands washed before touching"
           + " anything fresh."),
-  LOCAL_RULES("Empty only where local rules permit it."),
+  LOCAL_RULES("Let water out only where local rules permit it."),
   UNDER_VEHICLE("Wheels chocked before you go under; never under a vehicle that stands on a jack."),
   PRESSURE("Let the pressure off before you take a hose or cap off.");
 

@@ -21,8 +21,10 @@ import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -313,6 +315,7 @@ class SchoolsTest {
       WinterPlan spring = Spring.of(Plans.of(plumbing), autumn.after(), one.state().setting());
       assertThat(spring.after().service()).as(one.name()).isEmpty();
       assertPumpRunsBeforeTheFirstFlush(one, spring);
+      assertAsksForNothingThatIsNotThere(one, spring);
       for (Part part : one.rig().handles().toList()) {
         String expected =
             part.kind() instanceof Kind.Valve
@@ -338,6 +341,27 @@ class SchoolsTest {
             .isEqualTo(one.state().setting());
       }
     }
+  }
+
+  /** Nobody waits for a pump that starts by a foot, or runs hot where nothing is hot. */
+  private static void assertAsksForNothingThatIsNotThere(Case one, WinterPlan spring) {
+    String told =
+        spring.steps().stream().map(s -> s.words() + " " + s.why()).collect(Collectors.joining());
+    List<Kind> kinds = one.rig().parts().stream().map(Part::kind).toList();
+    assertThat(told.contains("start by itself"))
+        .as(one.name())
+        .isEqualTo(
+            kinds.stream()
+                .anyMatch(k ->
+                    k instanceof Kind.Pump p
+                        && p.duty() == Kind.Pump.Duty.SUPPLY
+                        && p.cutIn() > 0));
+    assertThat(told.contains("cold and hot"))
+        .as(one.name())
+        .isEqualTo(kinds.stream().anyMatch(k -> k.ports().contains("hot")));
+    assertThat(told.toLowerCase(Locale.ROOT).contains("cartridge"))
+        .as(one.name())
+        .isEqualTo(kinds.stream().anyMatch(Kind.Filter.class::isInstance));
   }
 
   /** Water comes from a tap only where what drives it is on. */

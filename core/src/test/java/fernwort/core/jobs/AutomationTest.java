@@ -211,6 +211,8 @@ class AutomationTest {
         .containsExactly(new Turn("selector", "right"));
     assertThat(Automation.keepBetween(rig, "right", "selector", 0.2, 0.9).turns())
         .containsExactly(new Turn("selector", "left"), new Turn("selector", "right"));
+    assertThat(Automation.keepBetween(rig, "left", "selector", 0.2, 0.9).turns())
+        .containsExactly(new Turn("selector", "right"), new Turn("selector", "left"));
   }
 
   @Test

@@ -4,13 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Hazards;
+import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
@@ -115,6 +121,29 @@ class ConditionsTest {
             f.getClass().getSimpleName()
                 + (f instanceof Fault.Keeping k ? OnRecord.tell(k.needs()) : ""))
         .orElse("holds");
+  }
+
+  /** A full tank spills where water may run over, and leaks everywhere else. */
+  @ParameterizedTest
+  @CsvSource({"OVERFLOW, false", "VENT, false", "DRAIN, true"})
+  void aTankIsTightThatSpillsOnlyWhereItMay(Kind.OpenEnd.Role role, boolean leaks) {
+    Rig rig =
+        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+            .part("end", "End", 1, 0, 0.5, Fittings.end(role))
+            .line("over", "Over", "tank.high > end.in", 19, 1, Material.PEX, 0)
+            .part("valve", "Valve", 1, 0, 0.9, Fittings.twoWay(0))
+            .part("drain", "Drain", 1, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 0)
+            .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 0)
+            .build();
+    Plumbing plumbing = Plumbing.of(rig);
+    State from = new State(rig.atRest(), Map.of("tank", 0.02), Slope.LEVEL);
+    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    Condition tight = new Condition.Tight("tank");
+    assertThat(tight.fault(scout, from.setting(), scout.levels()).isPresent()).isEqualTo(leaks);
+    assertThat(tight.fault(scout, from.setting().with("valve", "open"), scout.levels()))
+        .as("with its drain open")
+        .containsInstanceOf(Fault.Leaking.class);
   }
 
   @Test

@@ -90,6 +90,34 @@ class FillFinderTest {
     assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
   }
 
+  /** A bladder on the ground, a pump, and a tank above it. */
+  private static Rig bladder(boolean drinkable) {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("bladder", "Bladder", -1, 0, 0.2, new Kind.PortableContainer(0.02, drinkable))
+            .part("pump", "Fill pump", -0.5, 0, 0.4, Fittings.transferPump(10, 0.6))
+            .part("tank", "Tank", 0, 0, 0.8, tank())
+            .part("tap", "Tap", 1, 0, 0.6, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .line("s", "Suction", "bladder.spout > pump.in", 12, 0.6, Material.PEX, 0)
+            .line("p", "Pressed", "pump.out > tank.fill", 12, 1.2, Material.PEX, 0)
+            .line("t", "To tap", "tank.low > tap.cold", 12, 1.2, Material.PEX, 0);
+    return CaseRigs.vented(rig, "tank", 0.8).build();
+  }
+
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void aTankIsPumpedFullFromABladder(boolean drinkable) {
+    Rig rig = bladder(drinkable);
+    Plumbing plumbing = Plumbing.of(rig);
+    Job job = Jobs.of(plumbing).byId("lift-tank-bladder").orElseThrow();
+    assertThat(job.cautions().contains(Caution.UNSAFE_SOURCE)).isEqualTo(!drinkable);
+    State from = new State(rig.atRest(), Map.of("tank", 0.01), Slope.LEVEL);
+    Plan plan = Plans.of(plumbing).plan(job, from);
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("tank")).isCloseTo(0.03, within(1e-3));
+    assertThat(plan.after().setting()).isEqualTo(rig.atRest());
+  }
+
   @Test
   void whatHasToRestBeforeTheTapIsShutRestsBeforeTheFill() {
     DemoRig truck = DemoRig.all().getFirst();

@@ -30,6 +30,7 @@ public final class Jobs {
     List.of(
             new RunFinder(plumbing, jobs, cannot),
             new FillFinder(plumbing, jobs, cannot),
+            new RowFinder(plumbing, jobs, cannot),
             new MoveFinder(plumbing, jobs, cannot),
             new UseFinder(plumbing, jobs, cannot),
             new EmptyFinder(plumbing, jobs, cannot),

@@ -118,6 +118,51 @@ class FillFinderTest {
     assertThat(plan.after().setting()).isEqualTo(rig.atRest());
   }
 
+  /** Two tanks with a valve in the link between them, filled by a pump or from above. */
+  private static Rig linkedBy(String id, Kind kind, boolean pumped) {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part(id, "Source", -1, 0, pumped ? 0.3 : 1.4, kind)
+            .part("left", "Left", 0, 0, 0.5, tank())
+            .part("right", "Right", 1, 0, 0.5, tank())
+            .part("link", "Link valve", 0.5, 0, 0.45, Fittings.twoWay(0))
+            .line("k1", "Link 1", "left.low > link.a", 25, 0.5, Material.PEX, 0)
+            .line("k2", "Link 2", "link.b > right.low", 25, 0.5, Material.PEX, 0);
+    String from = id + "." + kind.ports().getFirst();
+    if (pumped) {
+      rig.part("pump", "Fill pump", -0.5, 0, 0.4, Fittings.transferPump(10, 0.6))
+          .line("s", "Suction", from + " > pump.in", 12, 0.6, Material.PEX, 0)
+          .line("p", "Pressed", "pump.out > left.fill", 12, 1.2, Material.PEX, 0);
+    } else {
+      rig.line("p", "Poured", from + " > left.fill", 25, 1.2, Material.PEX, 0);
+    }
+    return CaseRigs.vented(CaseRigs.vented(rig, "left", 0.5), "right", 0.5).build();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"bladder, true, lift", "can, false, jug"})
+  void aRowIsFilledThroughItsLinkFromAJug(String id, boolean pumped, String by) {
+    Plumbing plumbing = Plumbing.of(linkedBy(id, new Kind.PortableContainer(0.02, true), pumped));
+    Plan plan = plan(plumbing, by + "-through-left-" + id, Map.of("left", 10.0, "right", 10.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("left") + plan.after().volume("right"))
+        .isCloseTo(0.04, within(1e-3));
+    assertThat(plan.after().volume("right")).isGreaterThan(0.012);
+    assertThat(plan.moves()).extracting(m -> m.part()).contains("link", id);
+    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+  }
+
+  @Test
+  void aRowIsPumpedFullFromTheOutsideAndLevelledBetween() {
+    Plumbing plumbing = Plumbing.of(linkedBy("hose", new Kind.HoseInlet(0, 0.45), true));
+    Plan plan = plan(plumbing, "lift-through-left-hose", Map.of("left", 10.0, "right", 10.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("left")).isGreaterThan(0.115);
+    assertThat(plan.after().volume("right")).isCloseTo(plan.after().volume("left"), within(0.006));
+    assertThat(plan.after().setting().of("pump")).isEqualTo("off");
+    assertThat(plan.after().setting().of("hose")).isEqualTo("capped");
+  }
+
   @Test
   void whatHasToRestBeforeTheTapIsShutRestsBeforeTheFill() {
     DemoRig truck = DemoRig.all().getFirst();

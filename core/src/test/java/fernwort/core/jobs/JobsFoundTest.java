@@ -38,7 +38,8 @@ class JobsFoundTest {
           empty-gray-dump-outlet shed-low-low-drain
           samphire | run-tank pour-tank-filler jug-tank-jug shed-tank-drain-cap
           tern | run-fore refill-fore-inlet run-arch run-aft run-together run-inlet draw-bucket \
-          fill-fore-inlet fill-through-fore-inlet lift-fore-bucket move-fore-arch-fall \
+          fill-fore-inlet fill-through-fore-inlet lift-fore-bucket lift-through-fore-bucket \
+          move-fore-arch-fall \
           move-fore-aft-fall move-arch-fore-pump move-aft-fore-pump move-aft-arch-fall \
           filter-fore-sediment stir-fore heat-heater-fore heat-heater-arch heat-heater-aft \
           heat-heater-inlet round-loop-pump empty-gray-gray-cap empty-gray-mace-outlet-pump \

@@ -194,7 +194,8 @@ final class Draft {
     Goal goal = stage.goal().keeping(state.setting(), stuck).and(ahead);
     note(goal, state);
     List<Condition> lessons = new ArrayList<>();
-    Optional<Harm> last = Optional.empty();
+    // What the nearest setting did is told: others were tried for want of it.
+    Optional<Harm> first = Optional.empty();
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Goal wiser = goal.and(lessons);
       State assumed = Job.assumed(plumbing, state, wiser);
@@ -203,12 +204,12 @@ final class Draft {
           attempt < HARD ? planner.plan(assumed, wiser) : planner.within(assumed, wiser);
       switch (result) {
         case Planner.Blocked blocked -> {
-          if (stage.optional() && last.isEmpty()) {
+          if (stage.optional() && first.isEmpty()) {
             notes.add(troubles.without(stage.goal()));
             return Optional.empty();
           }
-          return last.isPresent()
-              ? unless(stage, last.get())
+          return first.isPresent()
+              ? unless(stage, first.get())
               : Optional.of(troubles.blocked(goal, blocked.fault()));
         }
         case Planner.Found found -> {
@@ -219,13 +220,13 @@ final class Draft {
             take(number, tried);
             return Optional.empty();
           }
-          last = tried.run().harm();
-          Harm harm = last.orElseThrow();
+          Harm harm = tried.run().harm().orElseThrow();
+          first = first.or(() -> Optional.of(harm));
           lessons.addAll(learnt.of(found.after(), harm, tried.run(), scout, lessons));
         }
       }
     }
-    return last.flatMap(harm -> unless(stage, harm));
+    return first.flatMap(harm -> unless(stage, harm));
   }
 
   /** What went wrong with a stage that may be left out is noted only. */

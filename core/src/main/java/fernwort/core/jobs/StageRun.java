@@ -173,7 +173,12 @@ final class StageRun {
       case SUCKED_IN ->
           harm(Harm.Kind.STRAINED, h, Saying.of("Open its vent, or fit one that is wide enough."));
       case DRAWS_AIR ->
-          harm(Harm.Kind.DREW_AIR, h, Saying.of("Fill the tank that it draws from first."));
+          harm(
+              Harm.Kind.DREW_AIR,
+              h,
+              plumbing.rig().part(h.subject()).kind() instanceof Kind.Macerator
+                  ? Saying.of("Leave the rest in its tank, or lean that to where it is drawn from.")
+                  : Saying.of("Fill the tank that it draws from first."));
       case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
       case FULL,
           DRY,

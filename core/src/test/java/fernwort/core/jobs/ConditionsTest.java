@@ -11,10 +11,12 @@ import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.Filter.Grade;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -121,6 +123,39 @@ class ConditionsTest {
             f.getClass().getSimpleName()
                 + (f instanceof Fault.Keeping k ? OnRecord.tell(k.needs()) : ""))
         .orElse("holds");
+  }
+
+  /** A pump that fills its tank anew: through the filter, past it, or another tank's. */
+  @Test
+  void whatAPumpSendsBackComesThroughTheFilterOrIsToldBypassed() {
+    RigBuilder builder =
+        CaseRigs.rig()
+            .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+            .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 2.5))
+            .part("split", "Split", 1, 0, 0.8, new Kind.Tee())
+            .part("filter", "Filter", 1, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
+            .part("past", "Past it", 1, 0, 0.8, Fittings.twoWay(0))
+            .part("join", "Join", 1, 0, 0.8, new Kind.Tee())
+            .line("a", "A", "tank.low > pump.in", 19, 1, Material.PEX, 0)
+            .line("b", "B", "pump.out > split.a", 19, 1, Material.PEX, 0)
+            .line("c", "C", "split.b > filter.in", 19, 1, Material.PEX, 0)
+            .line("d", "D", "split.c > past.a", 19, 1, Material.PEX, 0)
+            .line("e", "E", "filter.out > join.a", 19, 1, Material.PEX, 0)
+            .line("f", "F", "past.b > join.b", 19, 1, Material.PEX, 0)
+            .line("g", "G", "join.c > tank.high", 19, 1, Material.PEX, 0);
+    Plumbing plumbing = Plumbing.of(CaseRigs.vented(builder, "tank", 1).build());
+    State from =
+        new State(plumbing.rig().atRest().with("pump", "on"), Map.of("tank", 0.03), Slope.LEVEL);
+    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    Condition filtered = new Condition.Filtered("tank", List.of("filter"));
+    Setting past = from.setting().with("past", "open");
+    assertThat(filtered.fault(scout, from.setting(), scout.levels())).isEmpty();
+    assertThat(filtered.fault(scout, past, scout.levels()))
+        .containsInstanceOf(Fault.Bypassed.class);
+    assertThat(filtered.fault(scout, past.with("pump", "off"), scout.levels())).isEmpty();
+    assertThat(
+            new Condition.Filtered("another", List.of("filter")).fault(scout, past, scout.levels()))
+        .isEmpty();
   }
 
   /** A full tank spills where water may run over, and leaks everywhere else. */

@@ -3,8 +3,13 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.Fixture.Type;
+import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import java.util.Map;
 import java.util.Objects;
@@ -64,6 +69,25 @@ class JobsFoundTest {
     assertThat(Jobs.of(plumbing).all())
         .extracting(Job::id)
         .containsExactlyInAnyOrder((jobs + " drive arrive rest").split(" "));
+  }
+
+  /** One tap hangs on a pump, another lower than the tank. */
+  @Test
+  void tapsByPumpAndByFallAreTwoJobs() {
+    Rig rig =
+        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+            .part("tee", "Tee", 0, 0, 0.9, new Kind.Tee())
+            .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
+            .part("sink", "Sink", 0, 0, 1.8, Fittings.fixture(Type.TAP, true, 6))
+            .part("low", "Low tap", 0, 0, 0.4, Fittings.fixture(Type.TAP, true, 6))
+            .line("a", "A", "tank.low > tee.a", 19, 1, Material.PEX, 0)
+            .line("b", "B", "tee.b > pump.in", 19, 1, Material.PEX, 0)
+            .line("c", "C", "pump.out > sink.cold", 12, 1, Material.PEX, 0)
+            .line("d", "D", "tee.c > low.cold", 12, 1, Material.PEX, 0)
+            .build();
+    Jobs jobs = Jobs.of(Plumbing.of(rig));
+    assertThat(jobs.byId("run-tank").orElseThrow().by()).isEqualTo("by pump");
+    assertThat(jobs.byId("run-tank-fall").orElseThrow().by()).isEqualTo("by fall");
   }
 
   @ParameterizedTest

@@ -12,6 +12,7 @@ import fernwort.core.rig.State;
 import fernwort.core.run.Dry;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Simulation;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -89,6 +90,52 @@ class PlansTest {
       assertThat(plan.after().setting().of("heater-in")).isEqualTo("open");
       assertThat(plan.after().setting().of("bypass")).as("left %s", bypass).isEqualTo("shut");
     }
+  }
+
+  /**
+   * What goes wrong is told of the nearest setting, not of the last that was tried for want of it:
+   * who drains a tank hears nothing of a pump.
+   */
+  @Test
+  void whatNeverComesToItsEndSaysWhatHoldsItBack() {
+    assertThat(trouble("marginalia", "empty-gray-dump-outlet"))
+        .endsWith(
+            "Gray does not empty. As it is parked, the 1 L in it do not come to its outlet:"
+                + " lean it that way.");
+    assertThat(trouble("samphire", "shed-tank-drain-cap"))
+        .endsWith(
+            "Tank does not empty. As it is parked, the 1 L in it do not come to its outlet:"
+                + " lean it that way.");
+    assertThat(trouble("samphire", "run-tank"))
+        .endsWith("Foot pump draws air. Fill the tank that it draws from first.");
+    assertThat(trouble("tern", "empty-gray-mace-outlet-pump"))
+        .endsWith(
+            "Macerator draws air. Leave the rest in its tank, or lean that to where it is drawn"
+                + " from.");
+  }
+
+  /** Returns why a job cannot be done with a litre in each tank. */
+  private static String trouble(String demo, String job) {
+    Plumbing plumbing = Plumbing.of(DemoRig.called(demo).rig());
+    Map<String, Double> litre = new HashMap<>();
+    plumbing.tanks().forEach(t -> litre.put(t.id(), 1e-3));
+    return Plans.of(plumbing)
+        .plan(
+            Jobs.of(plumbing).byId(job).orElseThrow(),
+            new State(plumbing.rig().atRest(), litre, Slope.LEVEL))
+        .trouble()
+        .orElseThrow()
+        .words()
+        .toString();
+  }
+
+  @Test
+  void aJobTellsFromWhichTanksItDraws() {
+    Jobs jobs = Jobs.of(PLUMBING);
+    Job run = jobs.byId("run-main").orElseThrow();
+    assertThat(run.drawsFrom("main")).isTrue();
+    assertThat(run.drawsFrom("low")).isFalse();
+    assertThat(jobs.byId("fill-main-inlet").orElseThrow().drawsFrom("inlet")).isFalse();
   }
 
   @Test

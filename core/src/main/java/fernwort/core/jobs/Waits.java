@@ -9,10 +9,6 @@ import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
-import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,7 +18,8 @@ import java.util.TreeMap;
 /** What to wait for at the end of a stage: how long, how much, and how one knows. */
 final class Waits {
 
-  private static final double LONGEST = 12 * 3600;
+  /** Nobody waits longer than this (s). */
+  static final double LONGEST = 12 * 3600;
 
   /** A run is looked at so often (s). */
   private static final double SLICE = 120;
@@ -30,21 +27,8 @@ final class Waits {
   /** Water that warms less than this from look to look does not warm (K). */
   private static final double WARMER = 0.02;
 
-  /** How long is looked on after what was waited for (s). */
-  private static final double OVERRUN = 900;
-
-  /** After that it is looked so often whether anything still changes (s). */
-  private static final double LOOK = 45;
-
-  private static final int MOST_THEN = 3;
-
   /** A run with more events than this gurgles without an end. */
   private static final int MOST_EVENTS = 5000;
-
-  private static final int MOST_EVENTS_AFTER = 200;
-
-  /** First water is a sign when it comes so soon (s). */
-  private static final double SOON = 180;
 
   private static final double STEP = 5;
 
@@ -52,13 +36,10 @@ final class Waits {
   private static final double SHORTEST = 0.2;
 
   /** A tank that changes less than this has not changed (m³). */
-  private static final double NOTICEABLE = 1e-4;
-
-  /** Nearer to a mark than this nobody can tell (m³). */
-  private static final double NEAR = 5e-4;
+  static final double NOTICEABLE = 1e-4;
 
   /** A job that moves less than this has moved nothing (m³). */
-  private static final double WORTHWHILE = 5e-4;
+  static final double WORTHWHILE = 5e-4;
 
   /** A float that lets less than this through has shut (m³/s). */
   private static final double SHUT = 1e-8;
@@ -67,7 +48,8 @@ final class Waits {
   private final WaitWords say;
   private final Hydraulics smoother;
   private final Hydraulics rougher;
-  private final Hydraulics primingEarly;
+  private final WaitJudge judge;
+  private final Overrun overrun;
 
   /** Whether only the expected time is asked for, and nothing of what comes after. */
   private final boolean brief;
@@ -78,7 +60,8 @@ final class Waits {
     say = new WaitWords(plumbing);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
-    primingEarly = hydraulics.primingEarly();
+    judge = new WaitJudge(plumbing);
+    overrun = new Overrun(plumbing, hydraulics.primingEarly(), say);
   }
 
   /** Waits in a run for what a stage of a job waits for. */
@@ -96,24 +79,10 @@ final class Waits {
   // --- what is run through the simulation --------------------------------------------------------
 
   /** How a wait ended and when (s), and the pump that got no more water where one did. */
-  private record Ended(End end, double at, Optional<String> pump) {
-    static Ended of(End end, double at) {
+  private record Ended(WaitEnd end, double at, Optional<String> pump) {
+    static Ended of(WaitEnd end, double at) {
       return new Ended(end, at, Optional.empty());
     }
-  }
-
-  /** How a wait ended. */
-  private enum End {
-    /** What was waited for happened. */
-    REACHED,
-    /** A pump got no more water. */
-    DRY_PUMP,
-    /** Nothing moves any more. */
-    SETTLED,
-    /** It goes on without an end. */
-    ENDLESS,
-    /** Something went wrong first. */
-    HARMED
   }
 
   private Step.Wait run(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
@@ -122,22 +91,25 @@ final class Waits {
     double began = start.time();
     Ended ended =
         Marks.isReached(plumbing, from, job, until)
-            ? Ended.of(End.REACHED, began)
+            ? Ended.of(WaitEnd.REACHED, began)
             : reach(stage, kind, new Aim(until, job.tanks(plumbing.rig())));
-    End end = ended.end();
+    WaitEnd end = ended.end();
     double seconds = ended.at() - began;
     // What runs while the last handles are turned counts, too: the gauge shows all of it.
     double moved = moved(until, stage.before(), stage.run().moment());
-    judge(job, until, end, moved, stage);
-    boolean known = end != End.ENDLESS && seconds > 0 && stage.harm().isEmpty();
-    boolean warms = kind == Happening.Kind.HOT && end == End.SETTLED;
+    judge.look(job, until, end, moved, stage);
+    boolean known = end != WaitEnd.ENDLESS && seconds > 0 && stage.harm().isEmpty();
+    boolean warms = kind == Happening.Kind.HOT && end == WaitEnd.SETTLED;
     boolean levels = until.what() == Job.Until.What.LEVEL;
-    List<Step.Then> then = stage.harm().isEmpty() && !brief ? after(until, stage) : List.of();
+    List<Step.Then> then = stage.harm().isEmpty() && !brief ? overrun.of(until, stage) : List.of();
     return new Step.Wait(
         until,
-        say.words(until, ended.pump(), end == End.SETTLED && !warms && !levels),
+        say.words(until, ended.pump(), end == WaitEnd.SETTLED && !warms && !levels),
         say.notice(
-            until, sign(until, stage.run(), then), end == End.DRY_PUMP, stage.run().moment()),
+            until,
+            overrun.sign(until, stage.run(), then),
+            end == WaitEnd.DRY_PUMP,
+            stage.run().moment()),
         known && !warms
             ? span(new Aim(until, job.tanks(plumbing.rig())), kind, start, end, seconds)
             : Step.Span.UNKNOWN,
@@ -174,91 +146,6 @@ final class Waits {
     }
   }
 
-  /** Says what went wrong when it is not how the job should end. */
-  private void judge(Job job, Job.Until until, End end, double moved, StageRun stage) {
-    String label = plumbing.rig().part(until.part()).label();
-    boolean little = moved < WORTHWHILE;
-    Saying never =
-        switch (until.what()) {
-          case FULL, FIRST_FULL -> Saying.of("{} does not fill", label);
-          case MARK -> Saying.of("{} does not come to {}", label, Amount.volume(until.mark()));
-          case DRY -> Saying.of("{} does not empty", label);
-          case POURED_OUT -> Saying.of("{} does not pour out", label);
-          case LEVEL, HOT, PRESSURE, SLACK, RUNS -> Saying.NOTHING;
-        };
-    boolean mains = job.kind() == Job.Kind.FILL_FROM_MAINS || job.kind() == Job.Kind.FILL_ALL;
-    boolean filling = mains && until.fills();
-    switch (end) {
-      case HARMED -> {}
-      case REACHED -> tooFast(until, stage);
-      case DRY_PUMP -> {
-        if (little) {
-          stage.fail(
-              Harm.Kind.DREW_AIR,
-              until.part(),
-              "the pump draws air at once",
-              "Fill the tank that it draws from first.");
-        }
-      }
-      case SETTLED -> {
-        if (!isPatient(until) && (little || filling)) {
-          stage.fail(Harm.Kind.NOT_REACHED, until.part(), never, reason(until, stage));
-        }
-      }
-      case ENDLESS -> {
-        if (!isPatient(until)) {
-          stage.fail(
-              Harm.Kind.NOT_REACHED,
-              until.part(),
-              Saying.of("{} within {}", never, Amount.time(LONGEST)),
-              Saying.of(
-                  "Too little comes, or it runs out as fast elsewhere: look for what holds it back."));
-        }
-      }
-    }
-  }
-
-  /** A mark that is passed while the last handle is still being turned cannot be stopped at. */
-  private void tooFast(Job.Until until, StageRun stage) {
-    double holds = stage.run().moment().state().volume(until.part());
-    if (until.what() == Job.Until.What.MARK && holds > until.mark() + NEAR) {
-      stage.fail(
-          Harm.Kind.NOT_REACHED,
-          until.part(),
-          Saying.of(
-              "{} holds {} before anybody can stop at {}",
-              plumbing.rig().part(until.part()).label(),
-              Amount.volume(holds),
-              Amount.volume(until.mark())),
-          Saying.of("Choose a higher mark, or let it in more slowly."));
-    }
-  }
-
-  /** What comes in its own time, or is so already. */
-  private static boolean isPatient(Job.Until until) {
-    return until.what() == Job.Until.What.HOT || until.what() == Job.Until.What.LEVEL;
-  }
-
-  private Saying reason(Job.Until until, StageRun stage) {
-    State now = stage.run().moment().state();
-    if (until.what() == Job.Until.What.DRY) {
-      double held = now.volume(until.part());
-      if (held < WORTHWHILE) {
-        return Saying.of("It is empty already.");
-      }
-      if (Marks.isDry(plumbing, now, until.part())) {
-        return Saying.of(
-            "As it is parked, the {} in it do not come to its outlet: lean it that way.",
-            Amount.volume(held));
-      }
-    }
-    if (until.what() == Job.Until.What.MARK && now.volume(until.part()) > WORTHWHILE) {
-      return Saying.of("It stops at {} by itself.", Amount.volume(now.volume(until.part())));
-    }
-    return Saying.of(
-        "Nothing moves as the levels stand: look at what lies higher, and at the pressure.");
-  }
-
   private Ended reach(StageRun stage, Happening.Kind kind, Aim aim) {
     Simulation run = stage.run();
     double until = run.time() + LONGEST;
@@ -271,26 +158,26 @@ final class Waits {
       Optional<Ended> end = ended(run, found, kind, aim);
       stage.note(found, kind == Happening.Kind.HOT ? Set.of() : meant);
       if (stage.harm().isPresent()) {
-        return Ended.of(End.HARMED, run.time());
+        return Ended.of(WaitEnd.HARMED, run.time());
       }
       if (end.isPresent()) {
         return end.get();
       }
       if (found.isEmpty() && isSteady(before, run.moment())) {
-        return Ended.of(End.SETTLED, before.time());
+        return Ended.of(WaitEnd.SETTLED, before.time());
       }
       events += found.isEmpty() ? 0 : 1;
       if (events > MOST_EVENTS) {
-        return Ended.of(End.ENDLESS, run.time());
+        return Ended.of(WaitEnd.ENDLESS, run.time());
       }
     }
-    return Ended.of(End.ENDLESS, run.time());
+    return Ended.of(WaitEnd.ENDLESS, run.time());
   }
 
   private static Optional<Ended> ended(
       Simulation run, List<Happening> found, Happening.Kind kind, Aim aim) {
     if (aim.isMet(run.moment())) {
-      return Optional.of(Ended.of(End.REACHED, run.time()));
+      return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
     }
     for (Happening h : found) {
       boolean floats =
@@ -300,17 +187,18 @@ final class Waits {
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
       boolean so = h.kind() == kind && aim.until().what() != Job.Until.What.MARK;
       if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
-        return Optional.of(Ended.of(End.REACHED, run.time()));
+        return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
       }
     }
     return found.stream()
         .filter(h -> h.begins() && h.kind() == Happening.Kind.DRAWS_AIR)
         .filter(h -> kind != Happening.Kind.HOT)
         .findFirst()
-        .map(h -> new Ended(End.DRY_PUMP, run.time(), Optional.of(h.subject())));
+        .map(h -> new Ended(WaitEnd.DRY_PUMP, run.time(), Optional.of(h.subject())));
   }
 
-  private Step.Span span(Aim aim, Happening.Kind kind, Simulation start, End end, double middle) {
+  private Step.Span span(
+      Aim aim, Happening.Kind kind, Simulation start, WaitEnd end, double middle) {
     if (brief) {
       return new Step.Span(middle, middle, middle);
     }
@@ -321,7 +209,7 @@ final class Waits {
 
   /** Returns when another run ends so, or the same as this one where it ends otherwise (s). */
   private static double seconds(
-      Simulation run, Happening.Kind kind, Aim aim, End end, double otherwise) {
+      Simulation run, Happening.Kind kind, Aim aim, WaitEnd end, double otherwise) {
     double began = run.time();
     int events = 0;
     while (run.time() < began + LONGEST && events < MOST_EVENTS) {
@@ -331,7 +219,7 @@ final class Waits {
         return run.time() - began;
       }
       if (found.isEmpty() && isSteady(before, run.moment())) {
-        return end == End.SETTLED ? before.time() - began : otherwise;
+        return end == WaitEnd.SETTLED ? before.time() - began : otherwise;
       }
       events += found.isEmpty() ? 0 : 1;
     }
@@ -368,75 +256,6 @@ final class Waits {
 
   private static double supplied(Moment moment) {
     return moment.totals().supplied().values().stream().mapToDouble(Double::doubleValue).sum();
-  }
-
-  /** Where the first water shows soon after a tank is full, unless it gives way before. */
-  private Optional<Part> sign(Job.Until until, Simulation reached, List<Step.Then> then) {
-    boolean full = until.what() == Job.Until.What.FULL || until.what() == Job.Until.What.FIRST_FULL;
-    if (!full || then.isEmpty()) {
-      return Optional.empty();
-    }
-    Step.Then first = then.getFirst();
-    return first
-        .shows()
-        .filter(p -> first.seconds() < reached.time() + SOON)
-        .map(plumbing.rig()::part);
-  }
-
-  private List<Step.Then> after(Job.Until until, StageRun stage) {
-    Simulation reached = stage.run();
-    Simulation on = reached.copy();
-    List<Step.Then> then = new ArrayList<>();
-    Set<Saying> said = new HashSet<>();
-    for (String end : stage.runningOut()) {
-      Happening begun = new Happening(on.time(), Happening.Kind.RUNS_OUT, end, true);
-      say.overrun(begun)
-          .filter(said::add)
-          .ifPresent(words -> then.add(new Step.Then(on.time(), words, shows(begun))));
-    }
-    double end = on.time() + OVERRUN;
-    for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
-      Moment before = on.moment();
-      List<Happening> found = on.runToNext(Math.min(end, on.time() + LOOK));
-      for (Happening h : found) {
-        if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Happening.Kind.FULL)) {
-          say.overrun(h)
-              .filter(said::add)
-              .ifPresent(words -> then.add(new Step.Then(h.at(), words, shows(h))));
-        }
-      }
-      if (found.isEmpty() && on.moment().isSettledSince(before, NOTICEABLE)) {
-        break;
-      }
-    }
-    if (then.stream().anyMatch(t -> t.shows().isPresent())) {
-      maySiphon(reached, on.time(), on.moment().totals().out(), then);
-    }
-    return then;
-  }
-
-  /**
-   * What a tail that runs over loses more when it siphons at once, which happens as well as not
-   * between the speeds at which it surely does either.
-   */
-  private void maySiphon(
-      Simulation reached, double end, Map<String, Double> out, List<Step.Then> then) {
-    Simulation early = reached.with(primingEarly);
-    early.runTo(end);
-    early
-        .moment()
-        .totals()
-        .out()
-        .forEach((part, volume) -> {
-          double more = volume - out.getOrDefault(part, 0.0);
-          if (more > WORTHWHILE) {
-            then.add(new Step.Then(end, say.maySiphon(part, more), Optional.empty()));
-          }
-        });
-  }
-
-  private static Optional<String> shows(Happening h) {
-    return h.kind() == Happening.Kind.RUNS_OUT ? Optional.of(h.subject()) : Optional.empty();
   }
 
   // --- checks ----------------------------------------------------------------------------------

@@ -158,6 +158,33 @@ class ConditionsTest {
         .isEmpty();
   }
 
+  /** Of all that runs, a condition minds the way that it is about. */
+  @Test
+  void oneWayIsMindedAndNoOther() {
+    RigBuilder builder =
+        CaseRigs.rig()
+            .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+            .part("inlet", "Inlet", -1, 0, 1, new Kind.HoseInlet(2e5, 0))
+            .part("valve", "Valve", 1, 0, 0.9, Fittings.twoWay(0))
+            .part("drain", "Drain", 1, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .line("in", "In", "inlet.out > tank.high", 19, 1, Material.PEX, 1)
+            .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 1)
+            .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 1);
+    Plumbing plumbing = Plumbing.of(CaseRigs.vented(builder, "tank", 1).build());
+    State from = new State(plumbing.rig().atRest(), Map.of("tank", 0.03), Slope.LEVEL);
+    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    Setting draining = from.setting().with("valve", "open");
+    Setting both = draining.with("inlet", "mains");
+    Condition stops = new Condition.Stops("tank", "high");
+    assertThat(stops.fault(scout, draining, scout.levels())).isEmpty();
+    assertThat(stops.fault(scout, both, scout.levels())).isPresent();
+    Condition without =
+        new Condition.Without(scout.ways(draining).ways().stream().findFirst().get().key());
+    assertThat(without.fault(scout, draining, scout.levels())).isPresent();
+    assertThat(without.fault(scout, from.setting().with("inlet", "mains"), scout.levels()))
+        .isEmpty();
+  }
+
   /** A full tank spills where water may run over, and leaks everywhere else. */
   @ParameterizedTest
   @CsvSource({"OVERFLOW, false", "VENT, false", "DRAIN, true"})

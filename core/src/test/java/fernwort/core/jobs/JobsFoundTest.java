@@ -8,9 +8,13 @@ import fernwort.core.describe.ReadyRig;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Kind.Filter.Grade;
 import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
@@ -88,6 +92,32 @@ class JobsFoundTest {
     Jobs jobs = Jobs.of(Plumbing.of(rig));
     assertThat(jobs.byId("run-tank").orElseThrow().by()).isEqualTo("by pump");
     assertThat(jobs.byId("run-tank-fall").orElseThrow().by()).isEqualTo("by fall");
+  }
+
+  /** Two behind each other, whatever has two ends between them; one on a branch. */
+  @Test
+  void filtersThatAllWaterOfOnePassesAreARow() {
+    RigBuilder builder =
+        CaseRigs.rig()
+            .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+            .part("one", "One", 0, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
+            .part("check", "Check", 0, 0, 0.8, Fittings.check())
+            .part("two", "Two", 0, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
+            .part("tee", "Tee", 0, 0, 0.8, new Kind.Tee())
+            .part("three", "Three", 0, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
+            .part("sink", "Sink", 0, 0, 0.5, Fittings.fixture(Type.TAP, true, 6))
+            .part("basin", "Basin", 0, 0, 0.5, Fittings.fixture(Type.TAP, true, 6))
+            .line("a", "A", "tank.low > one.in", 19, 1, Material.PEX, 0)
+            .line("b", "B", "one.out > check.in", 19, 1, Material.PEX, 0)
+            .line("c", "C", "check.out > two.in", 19, 1, Material.PEX, 0)
+            .line("d", "D", "two.out > tee.a", 19, 1, Material.PEX, 0)
+            .line("e", "E", "tee.b > three.in", 19, 1, Material.PEX, 0)
+            .line("f", "F", "three.out > sink.cold", 12, 1, Material.PEX, 0)
+            .line("g", "G", "tee.c > basin.cold", 12, 1, Material.PEX, 0);
+    Plumbing plumbing = Plumbing.of(CaseRigs.vented(builder, "tank", 1).build());
+    assertThat(FilterRow.of(plumbing))
+        .extracting(row -> row.filters().stream().map(Part::id).toList())
+        .containsExactly(List.of("one", "two"), List.of("three"));
   }
 
   @ParameterizedTest

@@ -249,4 +249,16 @@ class SaidTest {
         .forEach(l -> told.add("  + " + l.id() + " " + l.from() + " > " + l.to()));
     return told;
   }
+
+  @Test
+  void whatIsToBeMindedAndUnderWhatJobsStand() {
+    List<String> told = new ArrayList<>();
+    for (Caution caution : Caution.values()) {
+      told.add(caution + ": " + caution.words());
+    }
+    for (Job.Kind kind : Job.Kind.values()) {
+      told.add(kind + ": " + kind.group());
+    }
+    OnRecord.assertAsRead("words/cautions", told);
+  }
 }

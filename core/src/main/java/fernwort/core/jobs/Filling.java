@@ -11,6 +11,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.TankPort;
 import fernwort.core.say.Saying;
+import fernwort.core.ways.OneSetting;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
@@ -56,7 +57,7 @@ abstract class Filling extends Finder {
     return filled.stream()
         .filter(t -> !but.contains(t) && holdsTheSame(t, full))
         .filter(t -> inlets.stream().noneMatch(i -> joins(i.id(), t.id(), pumped)))
-        .filter(t -> joins(full.id(), t.id(), Pumped.NO))
+        .filter(t -> joins(full.id(), t.id(), Pumped.NO) && OneSetting.joins(plumbing, full, t))
         .min(
             Comparator.comparing((Part t) -> !isJoinedAtRest(full, t))
                 .thenComparingInt(t -> turns.from(full.id(), rest).to(t.id(), Pumped.NO))

@@ -7,6 +7,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.OneSetting;
 import fernwort.core.ways.Turns;
 import fernwort.core.ways.Turns.Pumped;
 import java.util.List;
@@ -42,7 +43,8 @@ final class MoveFinder extends Finder {
   private void move(Part from, Part to, Set<DrivenBy.Kind> drives, String by) {
     Need need = Need.of(tank(from), into(to), drives);
     if (!joins(from.id(), to.id(), need.pumped())
-        || drives == FALLING && from.height() <= to.height()) {
+        || drives == FALLING
+            && (from.height() <= to.height() || !OneSetting.joins(plumbing, from, to))) {
       return;
     }
     Goal goal =

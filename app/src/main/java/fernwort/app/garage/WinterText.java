@@ -1,6 +1,8 @@
 package fernwort.app.garage;
 
+import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import fernwort.app.format.SayingModule;
@@ -8,8 +10,10 @@ import fernwort.core.cold.Act;
 import fernwort.core.cold.Stretch;
 import fernwort.core.cold.WinterStep;
 import fernwort.core.cold.Wintering;
+import fernwort.core.rig.Setting;
 import fernwort.core.say.Saying;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -34,6 +38,7 @@ class WinterText {
           .addModule(SayingModule.kept())
           .addMixIn(Act.class, Names.class)
           .addMixIn(Stretch.class, WithoutLength.class)
+          .addMixIn(Setting.class, Positions.class)
           .build();
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
@@ -50,6 +55,16 @@ class WinterText {
 
   @JsonIgnoreProperties("length")
   private interface WithoutLength {}
+
+  /** A setting is kept as its positions. */
+  private abstract static class Positions {
+
+    @JsonCreator
+    Positions(@JsonProperty("positions") Map<String, String> positions) {}
+
+    @JsonProperty("positions")
+    abstract Map<String, String> positions();
+  }
 
   String write(Kept kept) {
     return mapper.writeValueAsString(kept);

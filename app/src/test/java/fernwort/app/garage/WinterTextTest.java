@@ -1,0 +1,49 @@
+package fernwort.app.garage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.School;
+import fernwort.core.cold.Schools;
+import fernwort.core.cold.WinterPlan;
+import fernwort.core.cold.WinterWish;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Plumbing;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Sheets of winter are kept so that any later Fernwort can read them. */
+class WinterTextTest {
+
+  private final WinterText text = new WinterText();
+
+  @ParameterizedTest
+  @EnumSource
+  void whatIsKeptIsReadAgainAsItWas(School school) {
+    DemoRig demo = DemoRig.called("samphire");
+    Plumbing plumbing = Plumbing.of(demo.rig());
+    WinterPlan plan =
+        Schools.of(Plans.of(plumbing))
+            .plan(school, Filled.of(plumbing, demo.state()), WinterWish.USUAL);
+    WinterText.Kept kept =
+        new WinterText.Kept(school.name(), 258.15, plan.before(), plan.steps(), plan.notes());
+    assertThat(text.read(text.write(kept))).isEqualTo(kept);
+  }
+
+  /** As the first release with sheets wrote it. */
+  @Test
+  void theFormOfTheFirstSheetsIsReadStill() {
+    WinterText.Kept kept =
+        text.read(
+            """
+            {"school":"FALL","cold":258.15,"before":{"state":{"setting":{"positions":\
+            {"tap":"shut","foot-pump":"off"}},"volumes":{"tank":0.02},"slope":\
+            {"pitch":0.0,"roll":0.0}},"service":{},"wetness":{"lines":{"l":[{"from":0.0,\
+            "to":1.5}]},"bodies":{}},"glycol":{}},"steps":[],"notes":[]}
+            """);
+    assertThat(kept.before().state().setting().of("foot-pump")).isEqualTo("off");
+    assertThat(kept.before().state().volume("tank")).isEqualTo(0.02);
+  }
+}

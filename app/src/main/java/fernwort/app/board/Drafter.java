@@ -125,7 +125,18 @@ final class Drafter {
     return switch (rig.rig().part(part).kind()) {
       case Kind.Tee k -> Grid.CELL;
       case Kind.Fixture k -> 5;
-      default -> 0;
+      case Kind.Fitting _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Macerator _,
+          Kind.Heater _,
+          Kind.Tank _,
+          Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.PortableContainer _,
+          Kind.Plug _ ->
+          0;
     };
   }
 

@@ -88,7 +88,8 @@ public record TankPicture(
                       scale * Math.min(b.length(), length - b.x()),
                       scale * Math.min(b.height(), high - b.z())))
               .collect(Collectors.joining());
-      default -> box(EDGE, bottom - scale * high, scale * length, scale * high);
+      case Shape.Box _, Shape.UprightCylinder _, Shape.LyingCylinder _, Shape.DepthTable _ ->
+          box(EDGE, bottom - scale * high, scale * length, scale * high);
     };
   }
 

@@ -71,6 +71,10 @@ final class Draft {
 
   /** Plans the job from one of its stages on. */
   Plan from(int first) {
+    Optional<Plan.Trouble> empty = nothingToLetOut();
+    if (first == 0 && empty.isPresent()) {
+      return plan(empty);
+    }
     Map<Integer, List<Condition>> ahead = new HashMap<>();
     Optional<Done> before = Optional.empty();
     for (int i = first; i < job.stages().size(); i++) {
@@ -168,6 +172,22 @@ final class Draft {
             : Saying.of("{} is full already.", label(until.part()));
     full.add(words);
     return words;
+  }
+
+  /** An empty tank has nothing to let out; a job that does more than that goes on all the same. */
+  private Optional<Plan.Trouble> nothingToLetOut() {
+    if (job.kind() != Job.Kind.EMPTY_GRAY && job.kind() != Job.Kind.SHED) {
+      return Optional.empty();
+    }
+    return job.stages().stream()
+        .flatMap(stage -> stage.until().stream())
+        .filter(until -> until.what() == Job.Until.What.DRY)
+        .filter(until -> state().volume(until.part()) < Waits.WORTHWHILE)
+        .findFirst()
+        .map(until ->
+            new Plan.Trouble(
+                Saying.of("{} is empty already. There is nothing to let out.", label(until.part())),
+                Optional.empty()));
   }
 
   private Optional<Plan.Trouble> nothingToDo(int first) {

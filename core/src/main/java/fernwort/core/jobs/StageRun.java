@@ -29,6 +29,9 @@ import java.util.TreeMap;
  */
 final class StageRun {
 
+  static final String LEAVE_THE_REST =
+      "Leave the rest in its tank, or lean that to where it is drawn from.";
+
   /** A turn takes so long (s). */
   private static final double TURN = 5;
 
@@ -177,7 +180,7 @@ final class StageRun {
               Harm.Kind.DREW_AIR,
               h,
               plumbing.rig().part(h.subject()).kind() instanceof Kind.Macerator
-                  ? Saying.of("Leave the rest in its tank, or lean that to where it is drawn from.")
+                  ? Saying.of(LEAVE_THE_REST)
                   : Saying.of("Fill the tank that it draws from first."));
       case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
       case FULL,
@@ -216,10 +219,18 @@ final class StageRun {
                 part.id(),
                 now.time(),
                 Saying.words("water runs out at " + part.label()),
-                Saying.of("Shut the way there, or catch it.")));
+                Saying.of(
+                    letsAir(part)
+                        ? "A tank is too full for it as it is parked: let some out, or park level."
+                        : "Shut the way there, or catch it.")));
       }
     }
     return Optional.empty();
+  }
+
+  private static boolean letsAir(Part part) {
+    return part.kind() instanceof Kind.OpenEnd end
+        && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW);
   }
 
   private Optional<Harm> moved() {

@@ -87,11 +87,16 @@ final class Troubles {
                   + ". Fit a valve or cap there.",
               f.tank());
       case Fault.Stray f ->
-          words(
-              "Water would run from %s to "
-                  + label(f.way().end().part())
-                  + " as well, and nothing stops it there. Fit a valve between them.",
-              f.way().source().part());
+          f.way().source().part().equals(f.way().end().part())
+              ? words(
+                  "Water of %s would run round and back into it as well, and nothing stops it"
+                      + " there. Fit a valve in the way back.",
+                  f.way().source().part())
+              : words(
+                  "Water would run from %s to "
+                      + label(f.way().end().part())
+                      + " as well, and nothing stops it there. Fit a valve between them.",
+                  f.way().source().part());
       case Fault.Joined f ->
           words("Nothing parts %s from " + label(f.to()) + ". Fit a valve between them.", f.from());
       case Fault.PumpOn f ->
@@ -139,6 +144,10 @@ final class Troubles {
   }
 
   private String missing(Need need) {
+    if (need.source().part().equals(need.end().part())) {
+      return "No position of the handles sends the water of %s round and back, as the levels stand."
+          .formatted(label(need.end().part()));
+    }
     return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
         .formatted(
             need.source().kind() == Source.Kind.MAINS ? "the mains" : label(need.source().part()),

@@ -40,7 +40,9 @@ final class WaitJudge {
               Harm.Kind.DREW_AIR,
               until.part(),
               "the pump draws air at once",
-              "Fill the tank that it draws from first.");
+              until.what() == Job.Until.What.DRY
+                  ? StageRun.LEAVE_THE_REST
+                  : "Fill the tank that it draws from first.");
         }
       }
       case SETTLED -> {

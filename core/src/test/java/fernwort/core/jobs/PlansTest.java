@@ -114,15 +114,27 @@ class PlansTest {
                 + " from.");
   }
 
-  /** Returns why a job cannot be done with a litre in each tank. */
+  @Test
+  void anEmptyTankIsNotEmptied() {
+    assertThat(trouble("marginalia", "empty-gray-dump-outlet", 0))
+        .isEqualTo("Gray is empty already. There is nothing to let out.");
+    assertThat(trouble("samphire", "shed-tank-drain-cap", 1e-4))
+        .isEqualTo("Tank is empty already. There is nothing to let out.");
+  }
+
   private static String trouble(String demo, String job) {
+    return trouble(demo, job, 1e-3);
+  }
+
+  /** Returns why a job cannot be done with so much in each tank (m³). */
+  private static String trouble(String demo, String job, double volume) {
     Plumbing plumbing = Plumbing.of(DemoRig.called(demo).rig());
-    Map<String, Double> litre = new HashMap<>();
-    plumbing.tanks().forEach(t -> litre.put(t.id(), 1e-3));
+    Map<String, Double> volumes = new HashMap<>();
+    plumbing.tanks().forEach(t -> volumes.put(t.id(), volume));
     return Plans.of(plumbing)
         .plan(
             Jobs.of(plumbing).byId(job).orElseThrow(),
-            new State(plumbing.rig().atRest(), litre, Slope.LEVEL))
+            new State(plumbing.rig().atRest(), volumes, Slope.LEVEL))
         .trouble()
         .orElseThrow()
         .words()

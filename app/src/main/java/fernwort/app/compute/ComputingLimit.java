@@ -11,7 +11,6 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import org.springframework.web.servlet.HandlerExceptionResolver;
 
 /** A time limit around every request, and a queue before those that compute much. */
 @Component
@@ -26,11 +25,9 @@ class ComputingLimit extends OncePerRequestFilter {
           "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows)");
 
   private final Turnstile turnstile;
-  private final HandlerExceptionResolver handlerExceptionResolver;
 
-  ComputingLimit(Turnstile turnstile, HandlerExceptionResolver handlerExceptionResolver) {
+  ComputingLimit(Turnstile turnstile) {
     this.turnstile = turnstile;
-    this.handlerExceptionResolver = handlerExceptionResolver;
   }
 
   @Override
@@ -45,7 +42,8 @@ class ComputingLimit extends OncePerRequestFilter {
         within(request, response, chain);
       }
     } catch (TooBusy busy) {
-      handlerExceptionResolver.resolveException(request, response, null, busy);
+      // No page has begun: what stands at /error says it, to programs and to people.
+      response.sendError(HttpServletResponse.SC_SERVICE_UNAVAILABLE, busy.getMessage());
     } catch (ServletException | IOException | RuntimeException e) {
       throw e;
     } catch (Exception e) {

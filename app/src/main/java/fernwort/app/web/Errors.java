@@ -2,6 +2,9 @@ package fernwort.app.web;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -18,7 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 class Errors implements ErrorController {
 
   @RequestMapping("/error")
-  Object error(HttpServletRequest request, Model model) {
+  Object error(HttpServletRequest request, HttpServletResponse response, Model model) {
     HttpStatus status = status(request);
     String sentence = sentence(request, status);
     String path = String.valueOf(request.getAttribute(RequestDispatcher.ERROR_REQUEST_URI));
@@ -27,6 +30,7 @@ class Errors implements ErrorController {
           .contentType(MediaType.APPLICATION_JSON)
           .body(Map.of("sentence", sentence, "problems", List.of()));
     }
+    response.setHeader("X-Problem", URLEncoder.encode(sentence, StandardCharsets.UTF_8));
     model.addAttribute("sentence", sentence);
     return "error";
   }
@@ -47,11 +51,20 @@ class Errors implements ErrorController {
       case MISDIRECTED_REQUEST ->
           "Fernwort answers here only to the names of this machine, such as 127.0.0.1.";
       case BAD_REQUEST -> "The request is not readable.";
+      case SERVICE_UNAVAILABLE -> notNow(request);
       default ->
           status.is5xxServerError()
               ? Sentence.fault(request, cause(request))
               : "The request cannot be answered (" + status.value() + ").";
     };
+  }
+
+  /** Whoever could not answer now has said why. */
+  private static String notNow(HttpServletRequest request) {
+    @Nullable Object said = request.getAttribute(RequestDispatcher.ERROR_MESSAGE);
+    return said instanceof String sentence && !sentence.isBlank()
+        ? sentence
+        : "Fernwort cannot answer this now; nothing is lost. Ask again in a moment.";
   }
 
   private static Throwable cause(HttpServletRequest request) {

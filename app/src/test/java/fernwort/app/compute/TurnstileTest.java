@@ -2,6 +2,7 @@ package fernwort.app.compute;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.fail;
 
 import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
@@ -10,6 +11,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.mock.web.MockHttpServletResponse;
 
 class TurnstileTest {
 
@@ -60,5 +63,24 @@ class TurnstileTest {
     assertThat(most.get())
         .isPositive()
         .isLessThanOrEqualTo(Runtime.getRuntime().availableProcessors());
+  }
+
+  /** The filter has no page to say it with: the answer goes to what says errors. */
+  @Test
+  void whoDoesNotGetInIsAnsweredWithTheReason() throws Exception {
+    Turnstile turnstile = new Turnstile(Duration.ZERO);
+    MockHttpServletResponse refused = new MockHttpServletResponse();
+    turnstile.let(
+        "tern",
+        () -> {
+          new ComputingLimit(turnstile)
+              .doFilter(
+                  new MockHttpServletRequest("GET", "/rigs/tern/jobs/fill-fore-inlet"),
+                  refused,
+                  (request, response) -> fail("it was let in"));
+          return null;
+        });
+    assertThat(refused.getStatus()).isEqualTo(503);
+    assertThat(refused.getErrorMessage()).contains("still computing").contains("ask again");
   }
 }

@@ -42,7 +42,7 @@ class HeadersFirst implements WebServerFactoryCustomizer<TomcatServletWebServerF
     }
   }
 
-  /** The answer to a request that cannot be read: a sentence, and nothing about the server. */
+  /** The answer where no page could be made: a sentence, and nothing about the server. */
   public static final class InWords extends ErrorReportValve {
 
     @Override
@@ -54,7 +54,12 @@ class HeadersFirst implements WebServerFactoryCustomizer<TomcatServletWebServerF
         SafeHeaders.put(response::setHeader);
         response.setContentType("text/plain;charset=UTF-8");
         if (response.getReporter() != null) {
-          response.getReporter().write("The request is not readable.\n");
+          response
+              .getReporter()
+              .write(
+                  response.getStatus() < 500
+                      ? "The request is not readable.\n"
+                      : "Fernwort could not answer this. Ask again in a moment.\n");
           response.finishResponse();
         }
       } catch (IOException | IllegalStateException gone) {

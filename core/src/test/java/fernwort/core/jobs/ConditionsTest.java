@@ -125,6 +125,36 @@ class ConditionsTest {
         .orElse("holds");
   }
 
+  @Test
+  void aTankIsNotTightWhoseWaterLeaksOnItsWayThere() {
+    RigBuilder builder =
+        CaseRigs.rig()
+            .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+            .part("inlet", "Inlet", -1, 0, 1, new Kind.HoseInlet(2e5, 0))
+            .part("tee", "Tee", -0.5, 0, 1, new Kind.Tee())
+            .part("valve", "Valve", -0.5, 0, 0.9, Fittings.twoWay(0))
+            .part("drain", "Drain", -0.5, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .line("a", "A", "inlet.out > tee.a", 19, 1, Material.PEX, 1)
+            .part("check", "Check", -0.2, 0, 1, Fittings.check())
+            .line("b", "B", "tee.b > check.in", 19, 1, Material.PEX, 1)
+            .line("e", "E", "check.out > tank.vent", 19, 1, Material.PEX, 1)
+            .line("c", "C", "tee.c > valve.a", 19, 1, Material.PEX, 1)
+            .line("d", "D", "valve.b > drain.in", 19, 1, Material.PEX, 1);
+    Plumbing plumbing = Plumbing.of(builder.build());
+    Setting filling = plumbing.rig().atRest().with("inlet", "mains");
+    State from = new State(filling, Map.of("tank", 0.03), Slope.LEVEL);
+    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    Condition tight = new Condition.Tight("tank");
+    assertThat(tight.fault(scout, filling, scout.levels())).isEmpty();
+    assertThat(tight.fault(scout, filling.with("valve", "open"), scout.levels()))
+        .containsInstanceOf(Fault.Leaking.class);
+    assertThat(
+            tight.fault(
+                scout, filling.with("valve", "open").with("inlet", "capped"), scout.levels()))
+        .as("nothing runs back through the check valve")
+        .isEmpty();
+  }
+
   /** A pump that fills its tank anew: through the filter, past it, or another tank's. */
   @Test
   void whatAPumpSendsBackComesThroughTheFilterOrIsToldBypassed() {

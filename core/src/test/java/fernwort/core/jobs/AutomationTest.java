@@ -176,6 +176,39 @@ class AutomationTest {
         .contains(Warning.Code.RULES_FIGHT);
   }
 
+  @Test
+  void whatOneOfThemDoesAloneIsNotToldOfBoth() {
+    Rig rig = rig("shut");
+    AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
+    State now = state(rig, 60);
+    List<AutomationCheck.Finding> alone = check.findings(wrong, now);
+    assertThat(alone).extracting(f -> f.warning().code()).contains(Warning.Code.OPEN_TO_GROUND);
+    assertThat(check.together(List.of(keep, wrong), alone, now))
+        .extracting(f -> f.warning().code())
+        .doesNotContain(Warning.Code.OPEN_TO_GROUND);
+    assertThat(check.together(List.of(keep, wrong), List.of(), now))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.OPEN_TO_GROUND);
+  }
+
+  /** Nothing stands wrong in any setting; only running it shows that it pumps a tank dry. */
+  @Test
+  void harmThatComesOfRunningItIsFound() {
+    Rig rig = selector();
+    State low =
+        new State(
+            rig.atRest().with("selector", "left"),
+            Map.of("left", 0.004, "right", 0.05),
+            Slope.LEVEL);
+    Automation pumps = Automation.keepBetween(rig, "left", "pump", 0.2, 0.9);
+    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(pumps, low))
+        .filteredOn(f -> f.when().startsWith("when it is run"))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.PUMP_DRY);
+  }
+
   // --- selectors and pumps -----------------------------------------------------------------------
 
   /** Two tanks that one motor selector feeds a pump from; the pump also lifts to the first. */

@@ -215,6 +215,34 @@ class ConditionsTest {
         .isEmpty();
   }
 
+  /** Of two tanks, only what is drawn from the one itself has to come back filtered. */
+  @Test
+  void whatComesOfAnotherTankNeedNotBeFiltered() {
+    RigBuilder builder =
+        CaseRigs.rig()
+            .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+            .part("other", "Other", 1, 0, 1, CaseRigs.tank())
+            .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 2.5))
+            .part("filter", "Filter", 2, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
+            .part("tap", "Tap", 2, 0, 0.8, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .line("a", "A", "other.low > pump.in", 19, 1, Material.PEX, 0)
+            .line("b", "B", "pump.out > tank.high", 19, 1, Material.PEX, 0)
+            .line("c", "C", "tank.low > filter.in", 19, 1, Material.PEX, 0)
+            .line("d", "D", "filter.out > tap.cold", 19, 1, Material.PEX, 0);
+    Plumbing plumbing =
+        Plumbing.of(CaseRigs.vented(CaseRigs.vented(builder, "tank", 1), "other", 1).build());
+    State from =
+        new State(
+            plumbing.rig().atRest().with("pump", "on"),
+            Map.of("tank", 0.03, "other", 0.03),
+            Slope.LEVEL);
+    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    assertThat(
+            new Condition.Filtered("tank", List.of("filter"))
+                .fault(scout, from.setting(), scout.levels()))
+        .isEmpty();
+  }
+
   /** A full tank spills where water may run over, and leaks everywhere else. */
   @ParameterizedTest
   @CsvSource({"OVERFLOW, false", "VENT, false", "DRAIN, true"})

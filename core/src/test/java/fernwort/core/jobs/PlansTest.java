@@ -15,6 +15,7 @@ import fernwort.core.run.Simulation;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -139,6 +140,33 @@ class PlansTest {
         .orElseThrow()
         .words()
         .toString();
+  }
+
+  @Test
+  void aPlanInBriefWaitsAsLongAndTellsNoMore() {
+    Job fill = Jobs.of(PLUMBING).byId("fill-main-inlet").orElseThrow();
+    State from = TRUCK.state().withVolume("main", 0.02);
+    Step.Wait whole = wait(Plans.of(PLUMBING).plan(fill, from));
+    Step.Wait brief = wait(Plans.of(PLUMBING).brief().plan(fill, from));
+    assertThat(brief.seconds().expected()).isEqualTo(whole.seconds().expected());
+    assertThat(brief.seconds().low()).isEqualTo(brief.seconds().high());
+    assertThat(whole.seconds().low()).isLessThan(whole.seconds().high());
+    assertThat(brief.then()).isEmpty();
+    assertThat(whole.then()).isNotEmpty();
+    assertThat(Trial.acts(Plans.of(PLUMBING).plan(fill, from)))
+        .contains(new Trial.Pause(whole.seconds().expected(), Optional.of("main")));
+    Job empty = Jobs.of(PLUMBING).byId("empty-gray-dump-outlet").orElseThrow();
+    Plan emptied = Plans.of(PLUMBING).plan(empty, TRUCK.state().withVolume("gray", 0.03));
+    assertThat(Trial.acts(emptied))
+        .contains(new Trial.Pause(wait(emptied).seconds().expected(), Optional.empty()));
+  }
+
+  private static Step.Wait wait(Plan plan) {
+    return plan.steps().stream()
+        .filter(Step.Wait.class::isInstance)
+        .map(Step.Wait.class::cast)
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test

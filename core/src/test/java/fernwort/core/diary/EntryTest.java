@@ -8,6 +8,7 @@ import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.assertj.core.api.ThrowableAssert.ThrowingCallable;
 import org.junit.jupiter.api.Test;
@@ -44,6 +45,34 @@ class EntryTest {
   }
 
   @Test
+  void eachSaysWhatItIsAndOfWhatPart() {
+    Map<Entry.What, String> all =
+        Map.of(
+            new Entry.Reading("main", 0.05, "half", false, ""), "Read main",
+            new Entry.Fill("main", Optional.empty(), Entry.Bought.UNKNOWN, false, ""),
+                "Filled main",
+            new Entry.Dump("gray", Optional.empty(), ""), "Dumped gray",
+            new Entry.Haul("main", 0.02, 2, Entry.Bought.UNKNOWN, ""), "Hauled main",
+            new Entry.People(2, 1, Optional.empty(), ""), "On board ",
+            new Entry.Away(NOON, ""), "Away ",
+            new Entry.Sanitize("main", ""), "Sanitized main",
+            new Entry.Upkeep("filter", Optional.empty(), ""), "Upkeep filter",
+            new Entry.Note("rain"), "Note ");
+    all.forEach(
+        (what, said) -> assertThat(what.kind().words() + " " + what.part()).isEqualTo(said));
+    assertThat(all.keySet()).extracting(Entry.What::kind).hasSize(Entry.Kind.values().length);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"-0.01", "1000000.01"})
+  void whatIsNoPriceOfWaterIsRefused(String price) {
+    assertThatThrownBy(() -> fill("1", 0, 0.1, price, "Weir"))
+        .hasMessageContaining("no price of water");
+    assertThatCode(() -> fill("1", 0, 0.1, "0", "Weir")).doesNotThrowAnyException();
+    assertThatCode(() -> fill("1", 0, 0.1, "1000000", "Weir")).doesNotThrowAnyException();
+  }
+
+  @Test
   void nobodyIsAwayBackwards() {
     assertThatThrownBy(() -> new Entry("1", NOON, new Entry.Away(NOON, "")))
         .hasMessageContaining("Away ends before it begins");
@@ -67,8 +96,18 @@ class EntryTest {
             fill("1", 5, 0.1, "4.50", "Weir"),
             fill("2", 1, 0.05, "2.00", "Ford"),
             fill("3", 3, 0.1, "1.50", "Weir"),
-            new Entry("4", NOON, new Entry.Note("rain")));
+            new Entry(
+                "4",
+                NOON.plusSeconds(60),
+                new Entry.Haul(
+                    "main",
+                    0.02,
+                    1,
+                    new Entry.Bought(Optional.of(BigDecimal.ONE), "Ford", Optional.empty()),
+                    "")),
+            new Entry("5", NOON, new Entry.Note("rain")));
     List<Paid> paid = Paid.of(entries);
+    assertThat(paid.getFirst().times()).isEqualTo(2);
     assertThat(paid).extracting(Paid::place).containsExactly("Ford", "Weir");
     assertThat(paid.getLast().times()).isEqualTo(2);
     assertThat(paid.getLast().price()).isEqualByComparingTo("6.00");
@@ -77,6 +116,7 @@ class EntryTest {
     assertThat(Paid.byTime(entries))
         .extracting(Paid.Step::sum)
         .usingElementComparator(BigDecimal::compareTo)
-        .containsExactly(new BigDecimal("2.00"), new BigDecimal("3.50"), new BigDecimal("8.00"));
+        .containsExactly(
+            BigDecimal.ONE, new BigDecimal("3.00"), new BigDecimal("4.50"), new BigDecimal("9.00"));
   }
 }

@@ -119,21 +119,25 @@ public final class Leftovers {
               Harm.WARNING,
               "filled from a tank that still holds water",
               "Empty the tank first");
-      case POCKET ->
-          remaining(
-              line.id(),
-              Leftover.Kind.LINE,
-              volume,
-              !line.material().stretches() ? Harm.WARNING : Harm.NONE,
-              (regions.sags(line, plumbing) ? "a pocket in a low spot" : "some water in it")
-                  + " with air beside it; "
-                  + (line.material().stretches()
-                      ? "this line stretches"
-                      : "a rigid line may split there"),
-              regions.sags(line, plumbing)
-                  ? "Lift the low spot, park the other way, or blow it out"
-                  : "Blow it out, or park so that it falls to an open end");
+      case POCKET -> pocket(line, volume);
     };
+  }
+
+  private Remaining pocket(Line line, double volume) {
+    boolean sags = regions.sags(line, plumbing);
+    boolean stretches = line.material().stretches();
+    return remaining(
+        line.id(),
+        Leftover.Kind.LINE,
+        volume,
+        stretches ? Harm.NONE : Harm.WARNING,
+        "%s with air beside it; %s"
+            .formatted(
+                sags ? "a pocket in a low spot" : "some water in it",
+                stretches ? "this line stretches" : "a rigid line may split there"),
+        sags
+            ? "Lift the low spot, park the other way, or blow it out"
+            : "Blow it out, or park so that it falls to an open end");
   }
 
   private Optional<Remaining> tank(Part part, Kind.Tank tank) {

@@ -9,7 +9,6 @@ import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.Turns.Pumped;
-import java.util.ArrayList;
 import java.util.List;
 
 /** Finds the ways to fill one tank. */
@@ -90,17 +89,13 @@ final class FillFinder extends Filling {
 
   private void lift(Part tank, Low low) {
     if (joins(low.part().id(), tank.id(), Pumped.YES)) {
-      List<Caution> cautions = new ArrayList<>(List.of(Caution.STAY));
-      if (spoils(tank, low.fit())) {
-        cautions.add(Caution.UNSAFE_SOURCE);
-      }
       add(
           Job.Kind.FILL_FROM_OUTSIDE,
           "lift-" + tank.id() + "-" + low.part().id(),
           "Fill " + tank.label(),
           low.by(),
           List.of(Stage.of(lifted(tank, low), low.until(Until.What.FULL, tank)), lowered(low)),
-          cautions.toArray(Caution[]::new));
+          minding(tank, low.fit(), Caution.STAY));
     }
   }
 
@@ -128,7 +123,7 @@ final class FillFinder extends Filling {
           List.of(
               Stage.of(jugged(tank, jug), new Until(Until.What.POURED_OUT, jug.id())),
               putAway(jug)),
-          spoils(tank, fit) ? new Caution[] {Caution.UNSAFE_SOURCE} : new Caution[0]);
+          minding(tank, fit));
     }
   }
 }

@@ -20,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What finders of fills share: how water is let in, and which tanks fill one from the next. */
 abstract class Filling extends Finder {
@@ -66,10 +67,6 @@ abstract class Filling extends Finder {
 
   final boolean isJoinedAtRest(Part near, Part far) {
     return Connections.of(plumbing, rest).route(near.id(), p -> false, far::equals).isPresent();
-  }
-
-  static boolean holdsTheSame(Part a, Part b) {
-    return ((Kind.Tank) a.kind()).contents() == ((Kind.Tank) b.kind()).contents();
   }
 
   /**
@@ -154,6 +151,13 @@ abstract class Filling extends Finder {
   /** Tells whether water that is not fit to drink comes into a tank that is drunk from. */
   static boolean spoils(Part tank, boolean fit) {
     return !fit && ((Kind.Tank) tank.kind()).contents() == Contents.FRESH;
+  }
+
+  /** Returns what to mind with others when water that may not be fit to drink is let in. */
+  static Caution[] minding(Part tank, boolean fit, Caution... others) {
+    return Stream.concat(
+            Stream.of(others), spoils(tank, fit) ? Stream.of(Caution.UNSAFE_SOURCE) : Stream.of())
+        .toArray(Caution[]::new);
   }
 
   /** Adds a job that fills by a hose from a tap: at its end the hose comes off. */

@@ -163,6 +163,10 @@ abstract class Finder {
     return all;
   }
 
+  static boolean holdsTheSame(Part a, Part b) {
+    return ((Kind.Tank) a.kind()).contents() == ((Kind.Tank) b.kind()).contents();
+  }
+
   static boolean hasMains(Part inlet) {
     return inlet.kind() instanceof Kind.HoseInlet k && k.mainsPressure() > 0;
   }

@@ -4,7 +4,6 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.OneSetting;
@@ -30,7 +29,7 @@ final class MoveFinder extends Finder {
   private void moves() {
     for (Part from : filled) {
       for (Part to : filled) {
-        if (!from.equals(to) && holdTheSame(from, to)) {
+        if (!from.equals(to) && holdsTheSame(from, to)) {
           move(from, to, PUMPED, "by pump");
           move(from, to, FALLING, "by fall");
         }
@@ -65,10 +64,6 @@ final class MoveFinder extends Finder {
         by,
         List.of(Stage.of(goal, new Until(Until.What.FULL, to.id())), Stage.of(end)),
         Caution.STAY);
-  }
-
-  private static boolean holdTheSame(Part a, Part b) {
-    return ((Kind.Tank) a.kind()).contents() == ((Kind.Tank) b.kind()).contents();
   }
 
   private void filterAgain(Part tank, FilterRow row) {

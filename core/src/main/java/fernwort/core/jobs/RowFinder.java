@@ -94,7 +94,7 @@ final class RowFinder extends Filling {
                     onward(jugged(first, jug), row, linked),
                     new Until(Until.What.POURED_OUT, jug.id())),
                 putAway(jug)),
-            spoils(first, fit) ? new Caution[] {Caution.UNSAFE_SOURCE} : new Caution[0]);
+            minding(first, fit));
       }
     }
   }
@@ -106,17 +106,13 @@ final class RowFinder extends Filling {
       List<Part> row = row(low.part(), first, others, Pumped.YES);
       if (row.size() > 1) {
         boolean linked = linked(row);
-        List<Caution> cautions = new ArrayList<>(List.of(Caution.STAY));
-        if (spoils(first, low.fit())) {
-          cautions.add(Caution.UNSAFE_SOURCE);
-        }
         add(
             Job.Kind.FILL_ALL,
             "lift-through-" + first.id() + "-" + low.part().id(),
             through(linked),
             low.by() + ": " + names(row, linked),
             lifting(row, low, linked),
-            cautions.toArray(Caution[]::new));
+            minding(first, low.fit(), Caution.STAY));
       }
     }
   }

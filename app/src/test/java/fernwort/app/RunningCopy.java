@@ -70,6 +70,8 @@ public final class RunningCopy extends Client {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "--enable-native-access=ALL-UNNAMED",
                 "-XX:TieredStopAtLevel=1",
+                "-XX:+UnlockDiagnosticVMOptions",
+                "-XX:-BytecodeVerificationRemote",
                 "-XX:+UseSerialGC",
                 "-cp",
                 CLASSES,

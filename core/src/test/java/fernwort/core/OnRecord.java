@@ -2,6 +2,7 @@ package fernwort.core;
 
 import static org.assertj.core.api.Assertions.fail;
 
+import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;
 import java.io.IOException;
 import java.io.InputStream;
@@ -12,6 +13,7 @@ import java.math.MathContext;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
@@ -77,6 +79,42 @@ public final class OnRecord {
   /** Returns the name of a text of a rig. */
   public static String file(String folder, String rig) {
     return folder + "/" + rig.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+  }
+
+  /** Tells a rig line by line: its vehicle, places, parts and lines. */
+  public static List<String> rig(Rig rig) {
+    List<String> told = new ArrayList<>();
+    told.add("# " + rig.name());
+    told.add(tell(rig.vehicle()));
+    rig.places().forEach(p -> told.add("place " + tell(p)));
+    rig.parts()
+        .forEach(p ->
+            told.add(
+                "part %s “%s” in %s at %s %s %s m, %s L: %s"
+                    .formatted(
+                        p.id(),
+                        p.label(),
+                        p.place(),
+                        number(p.x()),
+                        number(p.y()),
+                        number(p.height()),
+                        number(1000 * p.volume()),
+                        tell(p.kind()))));
+    rig.lines()
+        .forEach(l ->
+            told.add(
+                "line %s “%s” %s > %s: %s mm, %s m, %s, loses %s%s"
+                    .formatted(
+                        l.id(),
+                        l.label(),
+                        l.from(),
+                        l.to(),
+                        number(1000 * l.bore()),
+                        number(l.length()),
+                        l.material(),
+                        number(l.minorLoss()),
+                        l.profile().isEmpty() ? "" : ", by " + tell(l.profile()))));
+    return told;
   }
 
   /** Tells a value in words: the same for the same value, whatever its maps and sets are like. */

@@ -174,13 +174,7 @@ class LogApiController {
 
     static Shown of(DiaryStore.Kept kept) {
       Entry.What what = kept.entry().what();
-      Optional<Entry.Bought> bought =
-          switch (what) {
-            case Entry.Fill w -> Optional.of(w.bought());
-            case Entry.Haul w -> Optional.of(w.bought());
-            case Entry.Reading _, Entry.Dump _, Entry.People _, Entry.Away _ -> Optional.empty();
-            case Entry.Sanitize _, Entry.Upkeep _, Entry.Note _ -> Optional.empty();
-          };
+      Optional<Entry.Bought> bought = as(what, Entry.Supply.class).map(Entry.Supply::bought);
       Optional<Entry.Reading> reading = as(what, Entry.Reading.class);
       Optional<Entry.People> people = as(what, Entry.People.class);
       return new Shown(

@@ -74,10 +74,8 @@ public record Addition(
 
   private Alteration onLine(Rig rig, Line line) {
     Part beside = rig.part(line.from().part());
-    double between =
-        (beside.at(line.from().port()).z() + rig.part(line.to().part()).at(line.to().port()).z())
-            / 2;
-    Part part = made(rig, beside.place(), new Point(beside.x(), beside.y(), between));
+    double passes = RigEdit.of(rig).middle(line.id()).height();
+    Part part = made(rig, beside.place(), new Point(beside.x(), beside.y(), passes));
     return what.through()
         .<Alteration>map(t -> {
           boolean back = towards.orElseGet(() -> onward(rig, line)).equals(line.from());

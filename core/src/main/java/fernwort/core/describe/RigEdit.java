@@ -1,5 +1,6 @@
 package fernwort.core.describe;
 
+import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -23,6 +24,9 @@ public final class RigEdit {
 
   private static final double SHORTEST = 0.05;
 
+  /** A line that passes a height by less runs past it evenly (m). */
+  private static final double EVEN = 1e-3;
+
   private final Rig rig;
 
   private RigEdit(Rig rig) {
@@ -37,7 +41,7 @@ public final class RigEdit {
   // --- parts and lines -------------------------------------------------------------------------
 
   /**
-   * Puts a part into a line, which becomes two lines of half its length each.
+   * Puts a part into the middle of a line, which becomes two lines.
    *
    * @param line id of the line
    * @param part the part; its id must be free
@@ -46,10 +50,15 @@ public final class RigEdit {
    * @throws Refusal when the part has no such ports
    */
   public Rig insert(String line, Part part, String in, String out) {
+    return insert(line, part, in, out, line(line).length() / 2);
+  }
+
+  /** Puts a part into a line at some distance from its first end (m). */
+  private Rig insert(String line, Part part, String in, String out, double along) {
     Line old = line(line);
     needPort(part, in);
     needPort(part, out);
-    double half = Math.max(SHORTEST, old.length() / 2);
+    double share = along / old.length();
     Line before =
         new Line(
             old.id(),
@@ -57,10 +66,10 @@ public final class RigEdit {
             old.from(),
             part.port(in),
             old.bore(),
-            half,
+            Math.max(SHORTEST, along),
             old.material(),
-            old.minorLoss() / 2,
-            profile(old, 0, half),
+            share * old.minorLoss(),
+            profile(old, 0, along),
             old.insulation());
     Line after =
         new Line(
@@ -69,10 +78,10 @@ public final class RigEdit {
             part.port(out),
             old.to(),
             old.bore(),
-            half,
+            Math.max(SHORTEST, old.length() - along),
             old.material(),
-            old.minorLoss() / 2,
-            profile(old, old.length() - half, old.length()),
+            (1 - share) * old.minorLoss(),
+            profile(old, along, old.length()),
             old.insulation());
     List<Line> lines = new ArrayList<>();
     for (Line l : rig.lines()) {
@@ -94,8 +103,8 @@ public final class RigEdit {
   }
 
   /**
-   * Takes a part out. A part with one line on each side leaves one line; a part at a line's end
-   * takes that line with it.
+   * Takes a part out. A part with one line on each side leaves one line, which goes on passing
+   * where it was; a part at a line's end takes that line with it.
    *
    * @throws Refusal when more than two lines meet in it, naming what is joined
    */
@@ -114,35 +123,61 @@ public final class RigEdit {
     List<Line> lines = new ArrayList<>(rig.lines());
     lines.removeAll(joined);
     if (joined.size() == 2) {
-      closed(joined.get(0), joined.get(1), id).ifPresent(lines::add);
+      closed(joined.get(0), joined.get(1), part).ifPresent(lines::add);
     }
     return with(rig.parts().stream().filter(p -> !p.id().equals(id)).toList(), lines);
   }
 
   /** One line in place of two that met in a part; none when both led to the same port. */
-  private static Optional<Line> closed(Line first, Line second, String part) {
-    boolean flipped = first.from().part().equals(part);
-    PortRef start = flipped ? first.to() : first.from();
-    PortRef end = second.from().part().equals(part) ? second.to() : second.from();
-    if (start.part().equals(part) || end.part().equals(part)) {
+  private Optional<Line> closed(Line first, Line second, Part part) {
+    Line before = first.to().part().equals(part.id()) ? first : turned(first);
+    Line after = second.from().part().equals(part.id()) ? second : turned(second);
+    if (before.from().part().equals(part.id()) || after.to().part().equals(part.id())) {
       return Optional.empty();
     }
-    return Optional.of(
+    List<ProfilePoint> way = new ArrayList<>(before.profile());
+    after
+        .profile()
+        .forEach(p -> way.add(new ProfilePoint(before.length() + p.along(), p.height())));
+    Line whole =
         new Line(
             first.id(),
             first.label(),
-            flipped ? end : start,
-            flipped ? start : end,
+            before.from(),
+            after.to(),
             Math.min(first.bore(), second.bore()),
             first.length() + second.length(),
             first.material(),
             first.minorLoss() + second.minorLoss(),
-            List.of(),
-            first.insulation()));
+            way,
+            first.insulation());
+    double height = part.at(before.to().port()).z();
+    if (Math.abs(Course.of(rig, whole).heightAt(before.length()) - height) > EVEN) {
+      way.add(before.profile().size(), new ProfilePoint(before.length(), height));
+    }
+    Line passing = whole.along(way);
+    return Optional.of(before.equals(first) ? passing : turned(passing));
+  }
+
+  /** The same line, told from its other end. */
+  private static Line turned(Line line) {
+    return new Line(
+        line.id(),
+        line.label(),
+        line.to(),
+        line.from(),
+        line.bore(),
+        line.length(),
+        line.material(),
+        line.minorLoss(),
+        line.profile().reversed().stream()
+            .map(p -> new ProfilePoint(line.length() - p.along(), p.height()))
+            .toList(),
+        line.insulation());
   }
 
   /**
-   * Tees a branch off the middle of a line and leads it to a new part.
+   * Tees a branch off the middle of a line, as high as it passes there, and leads it to a new part.
    *
    * @param line id of the line
    * @param part the new part at the end of the branch
@@ -150,25 +185,33 @@ public final class RigEdit {
    * @param length length of the branch (m)
    */
   public Rig teeOff(String line, Part part, String port, double length) {
-    return teeOff(line, part, port, length, middle(line(line)));
+    return teeOff(line, part, port, length, middle(line));
+  }
+
+  /** Returns where the middle of a line passes. */
+  public ProfilePoint middle(String line) {
+    Line found = line(line);
+    double half = found.length() / 2;
+    return new ProfilePoint(half, Course.of(rig, found).heightAt(half));
   }
 
   /**
-   * Tees a branch off a line at some height and leads it to a new part.
+   * Tees a branch off a line at some point and leads it to a new part.
    *
    * @param line id of the line
    * @param part the new part at the end of the branch
    * @param port its port
    * @param length length of the branch (m)
-   * @param height height of the tee above the ground (m)
+   * @param at where the tee is from then on: at a height that the line does not pass it is led over
    */
-  public Rig teeOff(String line, Part part, String port, double length, double height) {
+  public Rig teeOff(String line, Part part, String port, double length, ProfilePoint at) {
     Line old = line(line);
     needPort(part, port);
     Part near = rig.part(old.from().part());
     Part tee =
-        new Part(freeId("tee"), "Tee", near.place(), near.x(), near.y(), height, 0, new Kind.Tee());
-    Rig withTee = insert(line, tee, "a", "b");
+        new Part(
+            freeId("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Kind.Tee());
+    Rig withTee = insert(line, tee, "a", "b", at.along());
     RigEdit next = of(withTee);
     Line branch =
         new Line(
@@ -182,12 +225,6 @@ public final class RigEdit {
             1,
             List.of());
     return next.with(plus(withTee.parts(), part), plus(withTee.lines(), branch));
-  }
-
-  private double middle(Line line) {
-    double a = rig.part(line.from().part()).at(line.from().port()).z();
-    double b = rig.part(line.to().part()).at(line.to().port()).z();
-    return (a + b) / 2;
   }
 
   /**

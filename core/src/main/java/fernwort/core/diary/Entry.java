@@ -57,6 +57,16 @@ public record Entry(String id, Instant at, What what) {
     String note();
   }
 
+  /** Water that came into a tank from somewhere. */
+  public sealed interface Supply extends What permits Fill, Haul {
+
+    /** Returns where from, and what it cost. */
+    Bought bought();
+
+    /** Returns how much (m³); empty for until full. */
+    Optional<Double> supplied();
+  }
+
   /**
    * Somebody looked into a tank.
    *
@@ -105,7 +115,7 @@ public record Entry(String id, Instant at, What what) {
    */
   public record Fill(
       String tank, Optional<Double> volume, Bought bought, boolean doubtful, String note)
-      implements What {
+      implements Supply {
     public Fill {
       volume.ifPresent(v -> check("The fill", v));
     }
@@ -113,6 +123,11 @@ public record Entry(String id, Instant at, What what) {
     @Override
     public Kind kind() {
       return Kind.FILL;
+    }
+
+    @Override
+    public Optional<Double> supplied() {
+      return volume;
     }
 
     @Override
@@ -145,7 +160,7 @@ public record Entry(String id, Instant at, What what) {
    * @param trips how many times somebody went
    */
   public record Haul(String tank, double volume, int trips, Bought bought, String note)
-      implements What {
+      implements Supply {
     public Haul {
       check("The haul", volume);
       if (trips < 1 || trips > 1000) {
@@ -156,6 +171,11 @@ public record Entry(String id, Instant at, What what) {
     @Override
     public Kind kind() {
       return Kind.HAUL;
+    }
+
+    @Override
+    public Optional<Double> supplied() {
+      return Optional.of(volume);
     }
 
     @Override

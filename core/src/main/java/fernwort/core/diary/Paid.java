@@ -33,16 +33,8 @@ public record Paid(String place, double volume, BigDecimal price, int times) {
   public static List<Paid> of(List<Entry> entries) {
     TreeMap<String, Paid> places = new TreeMap<>();
     for (Entry entry : entries) {
-      switch (entry.what()) {
-        case Entry.Fill w -> w.volume().ifPresent(v -> add(places, w.bought(), v));
-        case Entry.Haul w -> add(places, w.bought(), w.volume());
-        case Entry.Reading _,
-            Entry.Dump _,
-            Entry.People _,
-            Entry.Away _,
-            Entry.Sanitize _,
-            Entry.Upkeep _,
-            Entry.Note _ -> {}
+      if (entry.what() instanceof Entry.Supply water) {
+        water.supplied().ifPresent(v -> add(places, water.bought(), v));
       }
     }
     return new ArrayList<>(places.values());
@@ -56,22 +48,10 @@ public record Paid(String place, double volume, BigDecimal price, int times) {
     List<Step> steps = new ArrayList<>();
     BigDecimal sum = BigDecimal.ZERO;
     for (Entry entry : entries.stream().sorted(Comparator.comparing(Entry::at)).toList()) {
-      Optional<BigDecimal> price =
-          switch (entry.what()) {
-            case Entry.Fill w -> w.bought().price();
-            case Entry.Haul w -> w.bought().price();
-            case Entry.Reading _,
-                Entry.Dump _,
-                Entry.People _,
-                Entry.Away _,
-                Entry.Sanitize _,
-                Entry.Upkeep _,
-                Entry.Note _ ->
-                Optional.empty();
-          };
-      if (price.isPresent()) {
-        sum = sum.add(price.get());
-        steps.add(new Step(entry.at(), price.get(), sum));
+      if (entry.what() instanceof Entry.Supply water && water.bought().price().isPresent()) {
+        BigDecimal price = water.bought().price().get();
+        sum = sum.add(price);
+        steps.add(new Step(entry.at(), price, sum));
       }
     }
     return steps;

@@ -28,6 +28,9 @@ record FlowRange(String tap, double least, double most) {
   private static final double LONGER = 1.33;
   private static final double HALF = 0.5;
 
+  /** Flows that differ by less, as a share, are the same to whoever stands at the tap. */
+  private static final double SAME = 0.02;
+
   /**
    * Returns it for the shower, or else the first tap of a rig; empty where none runs.
    *
@@ -81,6 +84,9 @@ record FlowRange(String tap, double least, double most) {
 
   /** Returns it in words. */
   Saying words() {
+    if (most - least < SAME * most) {
+      return Saying.of("{} gives {}, however long its lines are", tap, Amount.flow(least));
+    }
     return Saying.of("{} gives {} to {}", tap, Amount.flow(least), Amount.flow(most));
   }
 }

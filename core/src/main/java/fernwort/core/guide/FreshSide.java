@@ -104,6 +104,7 @@ final class FreshSide {
       List<Answers.Tank> others = List.copyOf(named.subList(1, named.size()));
       first = named.subList(0, 1);
       other = Optional.of(together(others, tanks));
+      ways.add(Saying.words(others.getFirst().label() + " → three-way valve → pump"));
     }
     PortRef at = together(first, tanks);
     List<String> passed = new ArrayList<>(List.of(named.getFirst().label()));
@@ -241,7 +242,7 @@ final class FreshSide {
 
   // --- mains -----------------------------------------------------------------------------------
 
-  private record Target(String words, PortRef port, double bore) {}
+  private record Target(String words, PortRef port) {}
 
   private void mains(
       List<Answers.Tank> named, Map<Answers.Tank, String> tanks, PressureSide pressure) {
@@ -249,12 +250,11 @@ final class FreshSide {
     List<Target> targets = new ArrayList<>();
     for (Answers.Tank tank : named) {
       if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {
-        targets.add(
-            new Target(tank.label(), new PortRef(tanks.getOrDefault(tank, ""), "mains"), bore));
+        targets.add(new Target(tank.label(), new PortRef(tanks.getOrDefault(tank, ""), "mains")));
       }
     }
     if (mains.toTaps()) {
-      targets.add(new Target("the taps", pressure.mains(), bore));
+      targets.add(new Target("the taps", pressure.mains()));
     }
     if (targets.isEmpty()) {
       return;
@@ -281,7 +281,7 @@ final class FreshSide {
         rig.join(branch, rig.get(valve).port("a"), bore);
         branch = rig.get(valve).port("b");
       }
-      rig.join(branch, target.port(), target.bore());
+      rig.join(branch, target.port(), bore);
       ways.add(Saying.words(String.join(" → ", passed) + " → " + target.words()));
     }
   }

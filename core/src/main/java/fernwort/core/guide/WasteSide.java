@@ -25,6 +25,9 @@ final class WasteSide {
   /** How far below its tap a trap hangs (m). */
   private static final double BELOW = 0.45;
 
+  /** How high above the floor the trap of a shower lies, under its tray (m). */
+  private static final double TRAY = 0.07;
+
   private final Assembly rig;
   private final Answers answers;
   private final List<Saying> ways;
@@ -97,7 +100,8 @@ final class WasteSide {
     List<Part> above = sharing.stream().map(taps::get).map(rig::get).toList();
     Spot spot = sharing.getFirst().spot();
     double inlet = rig.get(into.part()).at(into.port()).z();
-    double height = Math.max(inlet + 0.05, above.getFirst().height() - BELOW);
+    double lowest = sharing.stream().mapToDouble(this::trap).min().orElseThrow();
+    double height = Math.max(inlet + 0.05, lowest);
     Optional<PortRef> at = Optional.empty();
     for (Part tap : above) {
       PortRef waste = tap.port("waste");
@@ -115,6 +119,12 @@ final class WasteSide {
     rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
     rig.join(rig.get(trap).port("out"), into, bore);
     ways.add(Saying.words(String.join(", ", labels) + " → trap → " + tank.label()));
+  }
+
+  /** Returns how high the trap of a tap hangs where nothing is in its way (m). */
+  private double trap(Tap tap) {
+    double hung = tap.height() - BELOW;
+    return tap.use() == Use.SHOWER ? Math.min(hung, rig.vehicle().floor() + TRAY) : hung;
   }
 
   private void ground(Tap tap, String id) {

@@ -2,6 +2,7 @@ package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.plumbing.Water;
+import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -148,7 +149,7 @@ final class AirLook implements Look {
   private static void sags(Plumbed plan, List<Finding> found) {
     Map<String, Streams.Stream> streams = Streams.of(plan.rig());
     for (Line line : plan.rig().lines()) {
-      double sag = sag(plan, line);
+      double sag = Course.of(plan.rig(), line).sag();
       if (streams.get(line.id()) == Streams.Stream.AIR && sag > SAG_WORTH_SAYING) {
         boolean shared = vents(plan, line) > 1;
         found.add(
@@ -173,19 +174,6 @@ final class AirLook implements Look {
                     rig -> RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of())))));
       }
     }
-  }
-
-  /** How far the lowest point of a line lies below the lower of its ends (m). */
-  private static double sag(Plumbed plan, Line line) {
-    double ends =
-        Math.min(
-            plan.part(line.from().part()).at(line.from().port()).z(),
-            plan.part(line.to().part()).at(line.to().port()).z());
-    return line.profile().stream()
-        .mapToDouble(ProfilePoint::height)
-        .map(h -> ends - h)
-        .max()
-        .orElse(0);
   }
 
   private static long vents(Plumbed plan, Line line) {
@@ -284,7 +272,8 @@ final class AirLook implements Look {
               crest + 0.05,
               0,
               new Kind.AirAdmittanceValve());
-      return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, crest);
+      ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
+      return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, over);
     };
   }
 }

@@ -1,9 +1,11 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.ProfilePoint;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import java.util.Comparator;
@@ -30,6 +32,7 @@ final class DrainLook implements Look {
     }
     Line worst = wet.getFirst().line();
     Part end = lower(plan, worst);
+    ProfilePoint lowest = Course.of(plan.rig(), worst).lowest();
     String named =
         wet.stream()
             .limit(3)
@@ -59,12 +62,12 @@ final class DrainLook implements Look {
                             end.place(),
                             end.x(),
                             end.y(),
-                            Math.max(0, lowest(plan, worst) - 0.05),
+                            Math.max(0, lowest.height() - 0.05),
                             0,
                             new Kind.Plug(true)),
                         "in",
                         0.1,
-                        lowest(plan, worst)))));
+                        lowest))));
   }
 
   /** A line and the water that stays in it (m³). */
@@ -74,13 +77,5 @@ final class DrainLook implements Look {
     Part a = plan.part(line.from().part());
     Part b = plan.part(line.to().part());
     return a.at(line.from().port()).z() <= b.at(line.to().port()).z() ? a : b;
-  }
-
-  private static double lowest(Plumbed plan, Line line) {
-    double ends =
-        Math.min(
-            plan.part(line.from().part()).at(line.from().port()).z(),
-            plan.part(line.to().part()).at(line.to().port()).z());
-    return line.profile().stream().mapToDouble(p -> p.height()).reduce(ends, Math::min);
   }
 }

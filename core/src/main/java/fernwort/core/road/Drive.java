@@ -9,6 +9,7 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -264,7 +265,8 @@ public record Drive(String words, List<Stretch> stretches) {
                 crest + 0.05,
                 0,
                 new Kind.AirAdmittanceValve());
-        changed = edit.teeOff(line.id(), air, "in", 0.1, crest);
+        ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
+        changed = edit.teeOff(line.id(), air, "in", 0.1, over);
       }
     }
     return changed;

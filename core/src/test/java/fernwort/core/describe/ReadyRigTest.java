@@ -2,6 +2,7 @@ package fernwort.core.describe;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.OnRecord;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.plumbing.Levels;
@@ -15,6 +16,7 @@ import fernwort.core.rig.State;
 import fernwort.core.streams.Directions;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Ways;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +49,20 @@ class ReadyRigTest {
   void thereAreEightEachWithItsOwnName() {
     assertThat(ReadyRig.all()).hasSize(8).extracting(ReadyRig::id).doesNotHaveDuplicates();
     assertThat(ReadyRig.all()).extracting(r -> r.rig().name()).doesNotHaveDuplicates();
+  }
+
+  /** Where everything of it is and how large, and how its ends are called. */
+  @ParameterizedTest
+  @MethodSource("all")
+  void itIsOnRecord(ReadyRig ready) {
+    List<String> told = new ArrayList<>();
+    told.add("%s: %s %s".formatted(ready.id(), ready.title(), ready.forWhom()));
+    told.addAll(OnRecord.rig(ready.rig()));
+    PortNames names = PortNames.of(ready.rig());
+    for (Part part : ready.rig().parts()) {
+      part.kind().ports().forEach(port -> told.add("port " + names.full(part.port(port))));
+    }
+    OnRecord.assertAsRead(OnRecord.file("layouts", ready.id()), told);
   }
 
   @ParameterizedTest

@@ -6,14 +6,19 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Course;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -39,17 +44,120 @@ class RigEditTest {
     assertThat(at.getLast().to()).isEqualTo(new PortRef("sink", "cold"));
   }
 
+  /** A rig whose lines rise and sag anyhow on their way. */
+  private static Rig bent(Rig rig, Random random) {
+    return new Rig(
+        rig.name(),
+        rig.note(),
+        rig.vehicle(),
+        rig.places(),
+        rig.parts(),
+        rig.lines().stream()
+            .map(l -> {
+              int bends = random.nextInt(4);
+              return l.along(
+                  IntStream.rangeClosed(1, bends)
+                      .mapToObj(i ->
+                          new ProfilePoint(
+                              l.length() * i / (bends + 1.0), 0.3 + 2 * random.nextDouble()))
+                      .toList());
+            })
+            .toList());
+  }
+
   @Property(tries = 100)
-  void takingOutWhatWasPutInGivesTheOldConnectionsBack(@ForAll @IntRange(max = 60) int index) {
-    Rig big = DemoRig.all().getFirst().rig();
+  void takingOutWhatWasPutInGivesTheOldLineBackAsItRan(
+      @ForAll @IntRange(max = 60) int index, @ForAll boolean turned, @ForAll long seed) {
+    Rig big = bent(DemoRig.all().getFirst().rig(), new Random(seed));
     Line line = big.lines().get(index % big.lines().size());
+    RigEdit edit = RigEdit.of(big);
+    double height = edit.middle(line.id()).height();
     Part added =
-        new Part("extra", "Extra", big.places().getFirst().id(), 0, 0, 1, 0, Fittings.twoWay(0));
-    Rig back = RigEdit.of(RigEdit.of(big).insert(line.id(), added, "a", "b")).remove("extra");
+        new Part(
+            "extra", "Extra", big.places().getFirst().id(), 0, 0, height, 0, Fittings.twoWay(0));
+    Rig cut = edit.insert(line.id(), added, turned ? "b" : "a", turned ? "a" : "b");
+    Rig back = RigEdit.of(cut).remove("extra");
     Line closed = RigEdit.of(back).line(line.id());
     assertThat(List.of(closed.from(), closed.to())).containsExactly(line.from(), line.to());
+    assertThat(closed.minorLoss()).isCloseTo(line.minorLoss(), within(1e-9));
     assertThat(back.lines()).hasSameSizeAs(big.lines());
     assertThat(back.parts()).isEqualTo(big.parts());
+    assertThat(closed.length()).isCloseTo(Math.max(0.1, line.length()), within(1e-9));
+    if (line.length() > 0.1) {
+      Course before = Course.of(big, line);
+      Course after = Course.of(back, closed);
+      for (double share = 0; share <= 1; share += 0.05) {
+        double along = share * line.length();
+        assertThat(after.heightAt(along)).isCloseTo(before.heightAt(along), within(1e-3));
+      }
+    }
+  }
+
+  @Test
+  void aLineGoesOnPassingWhereAPartWasThatIsTakenOut() {
+    Part crest = new Part("crest", "Crest", "bed", 0, 0, 1.9, 0, Fittings.twoWay(0));
+    Rig raised = RigEdit.of(rig).insert("pump-out-sink", crest, "a", "b");
+    double half = RigEdit.of(rig).line("pump-out-sink").length() / 2;
+    Line over = RigEdit.of(RigEdit.of(raised).remove("crest")).line("pump-out-sink");
+    assertThat(over.profile()).containsExactly(new ProfilePoint(half, 1.9));
+    // Told from its other end it is the same line.
+    List<Line> turnedRound = new ArrayList<>();
+    raised
+        .lines()
+        .forEach(l ->
+            turnedRound.add(
+                l.id().equals("pump-out-sink")
+                    ? new Line(
+                        l.id(),
+                        l.label(),
+                        l.to(),
+                        l.from(),
+                        l.bore(),
+                        0.7,
+                        l.material(),
+                        1,
+                        List.of(new ProfilePoint(0.2, 1.7)))
+                    : l));
+    Rig other =
+        new Rig(
+            raised.name(),
+            raised.note(),
+            raised.vehicle(),
+            raised.places(),
+            raised.parts(),
+            turnedRound);
+    Line back = RigEdit.of(RigEdit.of(other).remove("crest")).line("pump-out-sink");
+    assertThat(back.from()).isEqualTo(new PortRef("sink", "cold"));
+    assertThat(back.to()).isEqualTo(new PortRef("pump", "out"));
+    assertThat(back.length()).isCloseTo(half + 0.7, within(1e-9));
+    assertThat(back.profile()).hasSize(2);
+    assertThat(back.profile().getFirst().along()).isCloseTo(half, within(1e-9));
+    assertThat(back.profile().getFirst().height()).isEqualTo(1.9);
+    assertThat(back.profile().getLast().along()).isCloseTo(half + 0.2, within(1e-9));
+    assertThat(back.profile().getLast().height()).isEqualTo(1.7);
+  }
+
+  @Test
+  void aBranchLeavesALineWhereItIsToldTo() {
+    Line line = RigEdit.of(rig).line("pump-out-sink");
+    Rig sagging =
+        RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of(new ProfilePoint(0.3, 0.4))));
+    Course course = Course.of(sagging, RigEdit.of(sagging).line(line.id()));
+    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.3, 0, new Kind.Plug(true));
+    Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4, course.lowest());
+    assertThat(low.part("tee").height()).isEqualTo(0.4);
+    List<Line> at = RigEdit.of(low).linesAt("tee");
+    assertThat(at.getFirst().length()).isCloseTo(0.3, within(1e-9));
+    assertThat(at.getFirst().profile()).isEmpty();
+    assertThat(at.getFirst().minorLoss() / line.minorLoss())
+        .isCloseTo(0.3 / line.length(), within(1e-9));
+    assertThat(at.get(1).length()).isCloseTo(line.length() - 0.3, within(1e-9));
+    assertThat(at.getLast().minorLoss()).isEqualTo(1);
+    assertThat(at.getLast().length()).isEqualTo(0.4);
+    // The middle of a sagging line is where it passes, not halfway between its ends.
+    Rig middle = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4);
+    assertThat(middle.part("tee").height())
+        .isCloseTo(course.heightAt(line.length() / 2), within(1e-9));
   }
 
   @Test

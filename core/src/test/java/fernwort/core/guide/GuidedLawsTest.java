@@ -1,25 +1,37 @@
 package fernwort.core.guide;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.describe.Addition;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.describe.TankResize;
+import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Size;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigLimits;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.rig.TankPort;
+import fernwort.core.rig.TankPort.Use;
 import fernwort.core.streams.Directions;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -171,6 +183,127 @@ class GuidedLawsTest {
           .as(tank.label())
           .isGreaterThan(1e-6);
     }
+  }
+
+  private static Answers asUsual(long seed) {
+    Answers drawn = AnyAnswers.of(seed);
+    return drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
+  }
+
+  private static List<Double> heights(Kind.Tank tank, TankPort.Use... uses) {
+    return tank.tankPorts().stream()
+        .filter(p -> List.of(uses).contains(p.use()))
+        .map(p -> p.at().z())
+        .toList();
+  }
+
+  /** Where nobody showed an opening, air is over water, and what empties a tank at its floor. */
+  @Property(tries = 200)
+  void airLeavesATankAtItsTopAndWaterAtItsFloor(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Rig rig = Guided.of(asUsual(seed)).rig();
+    for (Part part : rig.tanks().toList()) {
+      Kind.Tank tank = (Kind.Tank) part.kind();
+      List<Double> in = heights(tank, Use.FILL, Use.FLOAT);
+      List<Double> out = heights(tank, Use.FEED);
+      double vent = heights(tank, Use.VENT).getFirst();
+      assertThat(heights(tank, Use.VENT)).hasSize(1);
+      assertThat(in).allMatch(z -> z < vent);
+      assertThat(out).allMatch(z -> in.stream().allMatch(fill -> fill > z) && z > 0);
+      assertThat(heights(tank, Use.DRAIN))
+          .allMatch(z -> z > 0 && out.stream().allMatch(o -> o > z));
+      assertThat(tank.tankPorts())
+          .allMatch(p ->
+              p.at().x() > 0
+                  && p.at().x() < TankResize.length(tank)
+                  && p.at().y() > 0
+                  && p.at().y() < TankResize.width(tank));
+    }
+  }
+
+  /** Every tank, neck and vent is where it was said to be, and no tank sticks out at the rear. */
+  @Property(tries = 200)
+  void whatIsKnownOfATankIsKept(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Answers answers = AnyAnswers.of(seed);
+    Guided guided = Guided.of(answers);
+    Rig rig = guided.rig();
+    double half = rig.vehicle().width() / 2;
+    for (Answers.Tank tank : answers.tanks()) {
+      Part part = rig.part(guided.tanks().getOrDefault(tank.id(), ""));
+      Kind.Tank kind = (Kind.Tank) part.kind();
+      double wall = tank.inside() ? 0 : kind.wall();
+      assertThat(part.height() - wall).isCloseTo(tank.bottom(), within(1e-9));
+      assertThat(part.x()).isGreaterThan(rig.vehicle().rear());
+      assertThat(part.y()).isGreaterThan(-half);
+      double width = TankResize.width(kind) + 2 * kind.wall();
+      assertThat(part.y() + width).isLessThan(Math.max(half, width - half) + 0.03);
+      assertThat(rig.part(id(rig, tank.label() + " vent")).height()).isEqualTo(tank.ventEnd());
+      if (tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG)) {
+        assertThat(rig.part(id(rig, tank.label() + " neck")).height()).isEqualTo(tank.neckHeight());
+      }
+    }
+  }
+
+  /**
+   * Lines are as long as the way along, across and up; a vent that rises goes well over its ends.
+   */
+  @Property(tries = 200)
+  void aLineIsAsLongAsItsWay(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Rig rig = Guided.of(AnyAnswers.of(seed)).rig();
+    for (Line line : rig.lines()) {
+      Point a = rig.part(line.from().part()).at(line.from().port());
+      Point b = rig.part(line.to().part()).at(line.to().port());
+      double way = Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y());
+      double last = a.z();
+      for (ProfilePoint p : Course.of(rig, line).points()) {
+        way += Math.abs(p.height() - last);
+        last = p.height();
+      }
+      assertThat(line.length()).as(line.label()).isCloseTo(Addition.SLACK + way, within(1e-9));
+      assertThat(line.profile())
+          .allMatch(p ->
+              p.height() >= Math.max(a.z(), b.z()) + 0.249
+                  && p.along() > p.height() - a.z() - 1e-9
+                  && line.length() - p.along() > p.height() - b.z());
+    }
+  }
+
+  /** A trap hangs under its taps and over its tank's inlet, wherever that leaves it room. */
+  @Property(tries = 200)
+  void wasteFallsToItsTankAndCapsLieBelowWhatTheyDrain(
+      @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
+    Answers answers = AnyAnswers.of(seed);
+    Rig rig = Guided.of(answers).rig();
+    Map<PortRef, Line> lines = rig.linesByPort();
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Kind.DrainTrap) {
+        PortRef out = part.port("out");
+        PortRef inlet = lines.get(out).other(out);
+        double into = rig.part(inlet.part()).at(inlet.port()).z();
+        assertThat(part.height()).as(part.label()).isGreaterThan(into + 0.049);
+        for (Part above : tapsOver(rig, lines, part.port("in"))) {
+          // A tap that is hardly over the tank's inlet has no room for a trap below it.
+          assertThat(above.height() < into + 0.1 || above.height() > part.height())
+              .as("%s over %s", above.label(), part.label())
+              .isTrue();
+        }
+      }
+      if (part.label().endsWith("drain cap") && part.kind() instanceof Kind.Plug) {
+        PortRef in = part.port("in");
+        Part over = rig.part(lines.get(in).other(in).part());
+        boolean tank = over.kind() instanceof Kind.Tank;
+        assertThat(part.height()).isLessThanOrEqualTo(over.at(lines.get(in).other(in).port()).z());
+        assertThat(part.height() < rig.vehicle().floor() || tank).isTrue();
+      }
+    }
+  }
+
+  /** The taps whose waste comes to a port, through tees where they share it. */
+  private static List<Part> tapsOver(Rig rig, Map<PortRef, Line> lines, PortRef port) {
+    Part next = rig.part(lines.get(port).other(port).part());
+    return next.kind() instanceof Kind.Tee
+        ? Stream.of("a", "b").flatMap(p -> tapsOver(rig, lines, next.port(p)).stream()).toList()
+        : List.of(next);
   }
 
   private static String id(Rig rig, String label) {

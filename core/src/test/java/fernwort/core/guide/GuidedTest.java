@@ -3,6 +3,7 @@ package fernwort.core.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.OnRecord;
 import fernwort.core.guide.Answers.Drain;
 import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Piece;
@@ -28,11 +29,16 @@ import fernwort.core.rig.State;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.tank.TankRoom;
 import fernwort.core.ways.OpenWays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Rigs made from answers: that of somebody with a tape measure, a trailer and a bus. */
 class GuidedTest {
@@ -219,6 +225,35 @@ class GuidedTest {
     }
   }
 
+  static Stream<Answers> answers() {
+    return Stream.of(
+            Stream.of(plainVan(), trailer(), bus()),
+            Stream.of(
+                    "jug",
+                    "one-tank",
+                    "pump-or-drain",
+                    "main-and-low",
+                    "shore-and-bucket",
+                    "long-stay")
+                .map(layout -> ReadyAnswers.of(layout, "Ready " + layout).orElseThrow()),
+            LongStream.of(3, 5, 8, 13, 21).mapToObj(AnyAnswers::of))
+        .flatMap(some -> some);
+  }
+
+  /** Every part and line that answers have become, where they are and what was guessed for them. */
+  @ParameterizedTest
+  @MethodSource("answers")
+  void whatAnswersBecomeIsOnRecord(Answers answers) {
+    Guided guided = Guided.of(answers);
+    List<String> told = new ArrayList<>(OnRecord.rig(guided.rig()));
+    guided.ways().forEach(w -> told.add("way " + w));
+    guided.guesses().forEach(g -> told.add("guess " + g.what() + ", for " + g.matters()));
+    told.add("runs with " + OnRecord.tell(guided.running()));
+    told.add("tanks " + OnRecord.tell(guided.tanks()));
+    told.add("flow " + OnRecord.tell(guided.flow()));
+    OnRecord.assertAsRead(OnRecord.file("guide", answers.name()), told);
+  }
+
   @Test
   void aSecondPlanOfTheSameJobFromTheSameStateSaysTheSame() {
     Rig rig = Guided.of(bus()).rig();
@@ -267,6 +302,32 @@ class GuidedTest {
         .extracting(g -> g.what().toString())
         .anyMatch(w -> w.startsWith("Fresh:"))
         .anyMatch(w -> w.startsWith("Lengths of"));
+  }
+
+  @Test
+  void theTankThatAValveChoosesInsteadHasItsWayToo() {
+    assertThat(Guided.of(trailer()).ways())
+        .extracting(Object::toString)
+        .contains("Near → three-way valve → strainer → pump", "Far → three-way valve → pump");
+  }
+
+  @Test
+  void aTrapThatIsSharedHangsBelowTheLowestThatSharesIt() {
+    Rig rig = Guided.of(bus()).rig();
+    // The shower's tray lies on the floor, whatever its head is hung up at.
+    assertThat(rig.part("basin-trap").height()).isEqualTo(rig.vehicle().floor() + 0.07);
+    assertThat(rig.part("sink-trap").height()).isEqualTo(1.9 - 0.45);
+  }
+
+  @Test
+  void whatLengthsMatterForTheFlowIsToldAsARangeOrNotAtAll() {
+    Answers narrow = plainVan().low(Answers.Lows.USUAL, new Answers.Bores(0.007, 0.03, 0.03, 0.01));
+    assertThat(Guided.of(narrow).flow().orElseThrow().toString())
+        .isEqualTo("Sink gives 4.2 L/min to 4.4 L/min");
+    assertThat(Guided.of(trailer()).flow().orElseThrow().toString())
+        .isEqualTo("Sink gives 2.1 L/min, however long its lines are");
+    assertThat(Guided.of(plainVan().tapping(List.of())).flow()).isEmpty();
+    assertThat(Guided.of(plainVan().with(List.of())).flow()).isEmpty();
   }
 
   private static TankSizes sizes(double litres, Size size, boolean inside) {

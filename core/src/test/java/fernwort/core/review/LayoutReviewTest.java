@@ -28,6 +28,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class LayoutReviewTest {
 
@@ -295,6 +296,23 @@ class LayoutReviewTest {
     long harm = review(weak).stream().filter(f -> f.risk() == Finding.Risk.HARM).count();
     assertThat(review(mended).stream().filter(f -> f.risk() == Finding.Risk.HARM).count())
         .isLessThanOrEqualTo(harm);
+  }
+
+  /** Wherever a line sags, the drain that is put into it lies at its lowest point. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.1, 0.5, 0.9})
+  void aDrainIsPutWhereTheLineIsLowest(double share) {
+    String line = "pump-out-sink";
+    Rig sagging =
+        RigEdit.of(GOOD)
+            .changeLine(line, l -> l.along(List.of(new ProfilePoint(share * l.length(), 0.35))));
+    Finding finding = find(sagging, Code.NO_LOW_DRAIN, "pump").orElseThrow();
+    Rig mended = finding.change().orElseThrow().apply(sagging);
+    Plumbed plan = Plumbed.of(Plumbing.of(mended));
+    assertThat(mended.lines())
+        .filteredOn(l -> l.id().startsWith(line))
+        .hasSize(2)
+        .allSatisfy(l -> assertThat(plan.flood().stays(l)).isLessThan(1e-9));
   }
 
   @Test

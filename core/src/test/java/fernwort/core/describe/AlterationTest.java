@@ -1,0 +1,161 @@
+package fernwort.core.describe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.rig.Connection;
+import fernwort.core.rig.Joint;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Support;
+import fernwort.core.rig.Vehicle;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** What each step of describing makes of a rig, and what the list of steps says of it. */
+class AlterationTest {
+
+  private final Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
+
+  private static final Part CAP =
+      new Part("cap", "Low cap", "galley", 0, 0, 0.4, 0, new Kind.Plug(true));
+
+  private Rig after(Alteration step, String words) {
+    assertThat(step.words(rig)).isEqualTo(words);
+    Rig before = ReadyRig.find("one-tank").orElseThrow().rig();
+    Rig after = step.on(rig);
+    assertThat(rig).as("the rig before it").isEqualTo(before);
+    return after;
+  }
+
+  @Test
+  void nameVehicleAndPlacesAreChanged() {
+    assertThat(after(new Alteration.Renamed("Mine"), "Renamed to Mine").name()).isEqualTo("Mine");
+    Vehicle other = ReadyRig.find("long-stay").orElseThrow().rig().vehicle();
+    assertThat(after(new Alteration.VehicleChanged(other), "Changed the vehicle").vehicle())
+        .isEqualTo(other);
+    Place roof = new Place("roof", "Roof", "ladder", 1, 0, 2.7);
+    assertThat(after(new Alteration.PlaceAdded(roof), "Added place Roof").place("roof"))
+        .isEqualTo(roof);
+    Place bed = new Place("bed", "Under the bunk", "lift it", 0, 0, 0.9);
+    Rig moved = after(new Alteration.PlaceAdded(bed), "Changed place Under the bunk");
+    assertThat(moved.place("bed")).isEqualTo(bed);
+    assertThat(moved.places()).hasSameSizeAs(rig.places());
+  }
+
+  @Test
+  void aJointIsDescribedOnceAndForgottenWhereNothingIsSaidOfIt() {
+    PortRef at = new PortRef("pump", "in");
+    Joint barb =
+        new Joint(
+            at, Optional.of(new Connection(new Connection.HoseTail(0.012))), Optional.empty());
+    Rig described = after(new Alteration.Joined(barb), "Described the joint at Pump");
+    assertThat(described.built().joints()).containsExactly(barb);
+    Joint line = new Joint(at, Optional.empty(), barb.port());
+    Rig again = new Alteration.Joined(line).on(described);
+    assertThat(again.built().joints()).containsExactly(line);
+    Rig nothing =
+        new Alteration.Joined(new Joint(at, Optional.empty(), Optional.empty())).on(again);
+    assertThat(nothing.built().joints()).isEmpty();
+    // What carries a tank stays while a joint is described, and the other way round.
+    Support shelf = new Support("fresh", Support.Type.SHELF, 0.1, 0.5, 4, 2000, 3000);
+    Alteration supported = new Alteration.Supported("fresh", List.of(shelf));
+    Rig both = supported.on(described);
+    assertThat(both.built().joints()).containsExactly(barb);
+    assertThat(both.built().supports()).containsExactly(shelf);
+    assertThat(new Alteration.Joined(line).on(both).built().supports()).containsExactly(shelf);
+    assertThat(supported.words(rig)).isEqualTo("Changed what carries Fresh");
+    Support other = new Support("gray", Support.Type.RAIL, 0.1, 0.05, 2, 2000, 3000);
+    Rig two = new Alteration.Supported("gray", List.of(other)).on(both);
+    assertThat(two.built().supports()).containsExactlyInAnyOrder(shelf, other);
+    assertThat(new Alteration.Supported("fresh", List.of()).on(two).built().supports())
+        .containsExactly(other);
+  }
+
+  @Test
+  void partsComeChangeAndGo() {
+    assertThat(after(new Alteration.PartAdded(CAP), "Added Low cap").part("cap")).isEqualTo(CAP);
+    Part higher = rig.part("pump").atHeight(1).called("Main pump");
+    assertThat(after(new Alteration.PartChanged(higher), "Changed Pump").part("pump"))
+        .isEqualTo(higher);
+    Rig without = after(new Alteration.PartTakenOut("strainer"), "Took out Strainer");
+    assertThat(without.parts()).extracting(Part::id).doesNotContain("strainer");
+    assertThat(without.linesByPort().get(new PortRef("pump", "in")).from())
+        .isEqualTo(new PortRef("fresh", "feed"));
+  }
+
+  @Test
+  void aPartIsPutIntoALineTeedOffOneOrHungOnAPort() {
+    Part valve = new Part("valve", "Tap valve", "galley", 0, 0, 1, 0, Fittings.twoWay(0));
+    Rig in =
+        after(
+            new Alteration.PartPutIn("pump-out-sink", valve, "b", "a"),
+            "Put Tap valve into pump to sink");
+    assertThat(in.linesByPort().get(new PortRef("pump", "out")).to())
+        .isEqualTo(new PortRef("valve", "b"));
+    Rig teed =
+        after(
+            new Alteration.PartTeedOff("pump-out-sink", CAP, "in", 0.4),
+            "Teed Low cap off pump to sink");
+    Line branch = teed.linesByPort().get(new PortRef("cap", "in"));
+    assertThat(branch.from()).isEqualTo(new PortRef("tee", "c"));
+    assertThat(branch.length()).isEqualTo(0.4);
+    assertThat(branch.label()).isEqualTo("To Low cap");
+    PortRef drain = new PortRef("fresh", "drain");
+    Rig open = RigEdit.of(rig).remove("drain-cap");
+    Alteration hanging = new Alteration.PartHungOn(drain, CAP, "in", 0.019, 0.3);
+    assertThat(hanging.words(open)).isEqualTo("Hung Low cap on Fresh");
+    Line line = hanging.on(open).linesByPort().get(drain);
+    assertThat(line.to()).isEqualTo(new PortRef("cap", "in"));
+    assertThat(line.bore()).isEqualTo(0.019);
+    assertThat(line.length()).isEqualTo(0.3);
+    assertThat(line.material()).isEqualTo(Line.Material.PVC_HOSE);
+    assertThat(line.minorLoss()).isEqualTo(Fittings.USUAL_LOSS);
+  }
+
+  @Test
+  void aPartGoesOnlyIntoPortsThatItHas() {
+    for (Alteration wrong :
+        List.of(
+            new Alteration.PartPutIn("pump-out-sink", CAP, "in", "out"),
+            new Alteration.PartPutIn("pump-out-sink", CAP, "a", "in"),
+            new Alteration.PartTeedOff("pump-out-sink", CAP, "out", 1))) {
+      assertThatThrownBy(() -> wrong.on(rig))
+          .hasMessageMatching("Low cap has no port \"(out|a)\"; it has in");
+    }
+  }
+
+  @Test
+  void linesAreJoinedChangedAndTakenOff() {
+    Line old = RigEdit.of(rig).line("pump-out-sink");
+    Rig off = after(new Alteration.LineTakenOff(old.id()), "Took off pump to sink");
+    assertThat(off.lines()).hasSize(rig.lines().size() - 1).doesNotContain(old);
+    assertThat(off.parts()).isEqualTo(rig.parts());
+    Alteration.PortsJoined join = Alteration.PortsJoined.of(off, old.from(), old.to(), 0.026, 1.25);
+    assertThat(join.words(off)).isEqualTo("Joined Pump to Sink");
+    Line joined = join.on(off).linesByPort().get(old.from());
+    assertThat(joined.id()).isEqualTo("pump-sink");
+    assertThat(joined.to()).isEqualTo(old.to());
+    assertThat(joined.bore()).isEqualTo(0.026);
+    assertThat(joined.length()).isEqualTo(1.25);
+    assertThat(joined.material()).isEqualTo(Line.Material.RIGID_PVC);
+    assertThat(joined.minorLoss()).isEqualTo(Fittings.USUAL_LOSS);
+    Rig longer = after(new Alteration.LineChanged(old.stretched(2)), "Changed line pump to sink");
+    assertThat(RigEdit.of(longer).line(old.id()).length()).isEqualTo(2 * old.length());
+  }
+
+  @Test
+  void whatIsFittedMendedOrAnsweredIsTakenAsItIs() {
+    Rig other = ReadyRig.find("jug").orElseThrow().rig();
+    assertThat(after(new Alteration.Fitted(r -> other), "Fitted losses and pumps to timed jugs"))
+        .isSameAs(other);
+    assertThat(after(new Alteration.Answered(other, "Tanks"), "Answered: Tanks")).isSameAs(other);
+    assertThat(after(new Alteration.Mended("No air", r -> other), "Mended: No air"))
+        .isSameAs(other);
+  }
+}

@@ -30,6 +30,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -85,6 +86,7 @@ class ColdPages {
     model.addAttribute("state", state(rig, asked.wish()));
     model.addAttribute("running", sleep.running(rig).map(Sleep.Sheet::id).orElse(""));
     model.addAttribute("sleeps", sleep.asleep(rig).isPresent());
+    model.addAttribute("first", name(School.values()[0]));
     model.addAttribute("past", sleep.sheets(rig).stream().map(ColdPages::past).toList());
     return "cold/cold";
   }
@@ -123,7 +125,32 @@ class ColdPages {
         : how + ". %s things are left that break something.".formatted(dangers);
   }
 
-  /** What all schools make of the rig; asked for by the page once it stands. */
+  /** What one school makes of the rig, with the one to ask for next: others may go in between. */
+  @GetMapping("/schools/{school}")
+  String oneOfTheSchools(
+      @PathVariable String id,
+      @PathVariable String school,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Trip trip = desk.trip(id, units);
+    WinterWish wish = WishPage.of(trip).wish();
+    School now = named(school);
+    model.addAttribute("rig", id);
+    model.addAttribute(
+        "plan", PlanView.of(trip.open(), winters.plan(trip.open(), now, wish), wish, units));
+    model.addAttribute("next", after(now).map(ColdPages::name).orElse(""));
+    return "cold/one-school";
+  }
+
+  private static Optional<School> after(School school) {
+    return Stream.of(School.values()).filter(s -> s.ordinal() == school.ordinal() + 1).findFirst();
+  }
+
+  private static String name(School school) {
+    return school.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** What all schools make of the rig. */
   @GetMapping("/schools")
   String schools(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     Trip trip = desk.trip(id, units);

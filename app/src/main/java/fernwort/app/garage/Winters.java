@@ -25,6 +25,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -43,7 +44,7 @@ public class Winters {
   private final Logbook logbook;
   private final Diary diary;
   private final Clock clock;
-  private final Cache<Asked, List<WinterPlan>> plans =
+  private final Cache<Asked, Schools.Round> rounds =
       Caffeine.newBuilder().maximumSize(AT_HAND).build();
 
   /** What ways through the winter were asked of. */
@@ -70,24 +71,15 @@ public class Winters {
 
   /** Returns what all schools make of a rig as it stands. */
   public List<WinterPlan> plans(OpenRig rig, WinterWish wish) {
-    Asked asked = new Asked(rig.content(), sleep.inUse(rig), wish);
-    // Not made within the cache: it takes seconds, and others would wait for it.
-    List<WinterPlan> known = plans.getIfPresent(asked);
-    if (known == null) {
-      known = Schools.of(desk.book(rig).plans()).all(asked.now(), wish);
-      plans.put(asked, known);
-    }
-    return known;
+    return Stream.of(School.values()).map(school -> plan(rig, school, wish)).toList();
   }
 
-  /** Returns what one school makes of it. */
+  /** Returns what one school makes of it; what was made once is kept while nothing changes. */
   public WinterPlan plan(OpenRig rig, School school, WinterWish wish) {
     Asked asked = new Asked(rig.content(), sleep.inUse(rig), wish);
-    return Optional.ofNullable(plans.getIfPresent(asked)).stream()
-        .flatMap(List::stream)
-        .filter(p -> p.school() == school)
-        .findFirst()
-        .orElseGet(() -> Schools.of(desk.book(rig).plans()).plan(school, asked.now(), wish));
+    return rounds
+        .get(asked, a -> Schools.of(desk.book(rig).plans()).round(a.now(), a.wish()))
+        .plan(school);
   }
 
   /**

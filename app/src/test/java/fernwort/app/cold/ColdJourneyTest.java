@@ -8,6 +8,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.io.IOException;
+import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -123,6 +124,28 @@ class ColdJourneyTest {
     page.locator("[name='night-lowest']").fill("10 °F");
     page.locator("[name='night-lowest']").blur();
     assertThat(page.locator("#tonight-answer")).containsText("Held at 2 °C");
+  }
+
+  /** One after the other, so that others who want something of the rig come in between. */
+  @Test
+  void eachWayThroughTheWinterIsAskedForOnceTheOneBeforeStands() throws IOException {
+    String rig = COPY.own("/rigs/samphire");
+    String schools = rig + "/cold/schools/";
+    List<String> order = List.of("fall", "air", "antifreeze", "mix");
+    assertThat(COPY.copy().get(rig + "/cold").body()).contains("hx-get=\"" + schools + "fall\"");
+    for (int i = 0; i < order.size(); i++) {
+      String fragment = COPY.copy().get(schools + order.get(i)).body();
+      assertThat(fragment)
+          .contains("school-" + order.get(i))
+          .doesNotContain("<main")
+          .satisfies(f -> assertThat(f.contains("hx-get")).isEqualTo(!f.contains("school-mix")));
+      if (i + 1 < order.size()) {
+        assertThat(fragment).contains("hx-get=\"" + schools + order.get(i + 1) + "\"");
+      }
+    }
+    HttpResponse<String> unknown = COPY.copy().get(schools + "steam");
+    assertThat(unknown.statusCode()).isEqualTo(422);
+    assertThat(unknown.body()).contains("There is no school “steam”");
   }
 
   @Test

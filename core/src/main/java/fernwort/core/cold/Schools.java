@@ -6,10 +6,13 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** Finds for a rig how each school takes it through the winter, by doing it step by step. */
 public final class Schools {
@@ -31,24 +34,56 @@ public final class Schools {
 
   /** Returns what all schools make of a rig as it stands. */
   public List<WinterPlan> all(Wintering now, WinterWish wish) {
-    Sheet rested = rested(now);
-    List<WinterPlan> all = new ArrayList<>();
-    for (School school : School.values()) {
-      all.add(plan(school, rested.copy(), now, wish));
-    }
-    return all;
+    Round round = round(now, wish);
+    return Stream.of(School.values()).map(round::plan).toList();
   }
 
   /** Returns how one school takes a rig through the winter, as it stands. */
   public WinterPlan plan(School school, Wintering now, WinterWish wish) {
-    return plan(school, rested(now), now, wish);
+    return round(now, wish).plan(school);
   }
 
-  /** What every school begins with. */
-  private Sheet rested(Wintering now) {
-    Sheet sheet = new Sheet(plumbing, now);
-    Resting.begin(sheet, plans);
-    return sheet;
+  /** Returns the schools to be asked one by one, of a rig as it stands. */
+  public Round round(Wintering now, WinterWish wish) {
+    return new Round(now, wish);
+  }
+
+  /**
+   * The schools of a rig as it stands, each gone through when somebody asks for it and kept then;
+   * what all of them begin with is done once. Whoever asks while it is gone through waits for it.
+   */
+  public final class Round {
+
+    private final Wintering now;
+    private final WinterWish wish;
+    private final Map<School, WinterPlan> found = new EnumMap<>(School.class);
+    private @Nullable Sheet rested;
+
+    private Round(Wintering now, WinterWish wish) {
+      this.now = now;
+      this.wish = wish;
+    }
+
+    /** Returns how a school takes the rig through the winter. */
+    public synchronized WinterPlan plan(School school) {
+      WinterPlan plan = found.get(school);
+      if (plan == null) {
+        plan = Schools.this.plan(school, rested().copy(), now, wish);
+        found.put(school, plan);
+      }
+      return plan;
+    }
+
+    /** What every school begins with. */
+    private Sheet rested() {
+      Sheet begun = rested;
+      if (begun == null) {
+        begun = new Sheet(plumbing, now);
+        Resting.begin(begun, plans);
+        rested = begun;
+      }
+      return begun;
+    }
   }
 
   private WinterPlan plan(School school, Sheet sheet, Wintering now, WinterWish wish) {

@@ -81,6 +81,23 @@ class SchoolsTest {
     OnRecord.assertAsRead(OnRecord.file("winter", one.name()), told);
   }
 
+  @Test
+  void schoolsThatAreAskedOneByOneSayWhatTheySayTogether() {
+    Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
+    Plumbing plumbing = Plumbing.of(rig);
+    Wintering now = Filled.of(plumbing, half(rig));
+    Schools schools = Schools.of(Plans.of(plumbing));
+    Schools.Round round = schools.round(now, WinterWish.USUAL);
+    WinterPlan mix = round.plan(School.MIX);
+    assertThat(round.plan(School.MIX)).as("kept").isSameAs(mix);
+    List<WinterPlan> all = schools.all(now, WinterWish.USUAL);
+    assertThat(all).extracting(WinterPlan::school).containsExactly(School.values());
+    for (WinterPlan plan : all) {
+      assertThat(told(round.plan(plan.school()))).isEqualTo(told(plan));
+      assertThat(told(schools.plan(plan.school(), now, WinterWish.USUAL))).isEqualTo(told(plan));
+    }
+  }
+
   /** Antifreeze comes while a pump draws it from the jug; what was taken off is put back on. */
   private static void assertPressesWhatItLetsIn(Plumbing plumbing, WinterPlan plan) {
     Wintering now = plan.before();

@@ -39,6 +39,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Rigs made from answers: that of somebody with a tape measure, a trailer and a bus. */
 class GuidedTest {
@@ -328,6 +329,33 @@ class GuidedTest {
         .isEqualTo("Sink gives 2.1 L/min, however long its lines are");
     assertThat(Guided.of(plainVan().tapping(List.of())).flow()).isEmpty();
     assertThat(Guided.of(plainVan().with(List.of())).flow()).isEmpty();
+  }
+
+  /** Whoever knows litres and a footprint gets the height that makes them so. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void aSizeIsAsHighAsItsLitresMakeIt(boolean inside) {
+    Size size = Size.holding(0.8, 0.4, 0.07, inside);
+    assertThat(size.length()).isEqualTo(0.8);
+    assertThat(size.width()).isEqualTo(0.4);
+    TankSizes sizes = sizes(70, size, inside);
+    assertThat(sizes.guess()).isEmpty();
+    assertThat(sizes.wall()).isEqualTo(TankSizes.USUAL_WALL);
+    double walls = 2 * TankSizes.USUAL_WALL;
+    Size outside = sizes.outside();
+    assertThat((outside.length() - walls) * (outside.width() - walls) * (outside.height() - walls))
+        .isCloseTo(0.07, within(1e-9));
+  }
+
+  @Test
+  void aVentEndsWhereItIsSaidToAndRisesBeforeThat() {
+    Answers.Tank low = plainVan().tanks().getFirst().vented(0.9, true);
+    Rig rig = Guided.of(plainVan().with(List.of(low))).rig();
+    assertThat(rig.part("fresh-vent").height()).isEqualTo(0.9);
+    double top = rig.part("fresh").at("vent").z();
+    assertThat(rig.lines().getFirst().profile())
+        .singleElement()
+        .satisfies(p -> assertThat(p.height()).isCloseTo(top + 0.25, within(1e-9)));
   }
 
   private static TankSizes sizes(double litres, Size size, boolean inside) {

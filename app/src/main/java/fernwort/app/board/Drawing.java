@@ -103,5 +103,17 @@ public record Drawing(
       double fill,
       Saying amount,
       String age,
-      String water) {}
+      String water) {
+
+    /** Returns where a mark stands beside its label: at its right, or where that begins there. */
+    public double markX() {
+      return anchor.equals("start") ? x - halfWidth : x + halfWidth;
+    }
+
+    /** Returns where a mark stands beside its label: above, or below where the label is above. */
+    public double markY() {
+      boolean under = texts.stream().anyMatch(t -> t.y() < y - halfHeight);
+      return under ? y + halfHeight : y - halfHeight;
+    }
+  }
 }

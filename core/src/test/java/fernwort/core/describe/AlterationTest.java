@@ -56,6 +56,9 @@ class AlterationTest {
             at, Optional.of(new Connection(new Connection.HoseTail(0.012))), Optional.empty());
     Rig described = after(new Alteration.Joined(barb), "Described the joint at Pump");
     assertThat(described.built().joints()).containsExactly(barb);
+    Joint elsewhere = new Joint(new PortRef("pump", "out"), barb.port(), Optional.empty());
+    assertThat(new Alteration.Joined(elsewhere).on(described).built().joints())
+        .containsExactly(barb, elsewhere);
     Joint line = new Joint(at, Optional.empty(), barb.port());
     Rig again = new Alteration.Joined(line).on(described);
     assertThat(again.built().joints()).containsExactly(line);

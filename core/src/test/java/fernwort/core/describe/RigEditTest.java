@@ -18,6 +18,7 @@ import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -229,6 +230,8 @@ class RigEditTest {
   void idsAreMadeFromWordsAndNeverTwice() {
     RigEdit edit = RigEdit.of(rig);
     assertThat(edit.freeId("Pump")).isEqualTo("pump-2");
+    assertThat(RigEdit.freeId("Pump", Set.of("pump", "pump-2", "pump-3"))).isEqualTo("pump-4");
+    assertThat(RigEdit.freeId("x".repeat(70), Set.of())).hasSize(50);
     assertThat(edit.freeId("Überlauf, links!")).isEqualTo("berlauf-links");
     assertThat(edit.freeId("???")).isEqualTo("item");
   }

@@ -179,6 +179,13 @@ class GuidedTest {
         .low(new Answers.Lows(true, true), none.bores());
   }
 
+  /** Taps on the mains, and no tank yet. */
+  private static Answers onMainsAlone() {
+    return Answers.of("On mains alone")
+        .filledBy(new Answers.Mains(new Spot(0, 2), 0.8, true, true, false, true))
+        .tapping(List.of(new Tap(Use.BASIN, new Spot(2, 0), 1.4, Runs.GROUND)));
+  }
+
   private static State holding(Rig rig, double share) {
     Plumbing plumbing = Plumbing.of(rig);
     State state = new State(rig.atRest(), Map.of(), Slope.LEVEL);
@@ -228,7 +235,7 @@ class GuidedTest {
 
   static Stream<Answers> answers() {
     return Stream.of(
-            Stream.of(plainVan(), trailer(), bus()),
+            Stream.of(plainVan(), trailer(), bus(), onMainsAlone()),
             Stream.of(
                     "jug",
                     "one-tank",
@@ -356,6 +363,15 @@ class GuidedTest {
     assertThat(rig.lines().getFirst().profile())
         .singleElement()
         .satisfies(p -> assertThat(p.height()).isCloseTo(top + 0.25, within(1e-9)));
+  }
+
+  @Test
+  void whereNothingIsSaidNothingIsGuessed() {
+    Guided nothing = Guided.of(Answers.of("Nothing"));
+    assertThat(nothing.guesses()).isEmpty();
+    assertThat(nothing.ways()).isEmpty();
+    assertThat(nothing.rig().parts()).isEmpty();
+    assertThat(nothing.rig().places()).hasSize(1);
   }
 
   private static TankSizes sizes(double litres, Size size, boolean inside) {

@@ -98,6 +98,7 @@ final class PressureSide {
     }
     if (!house.isEmpty()) {
       if (starts.isEmpty()) {
+        passed.add("The mains");
         String plug = rig.part("Tee plug", spot, height + 0.15, 0, new Kind.Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {

@@ -366,6 +366,19 @@ class GuidedTest {
   }
 
   @Test
+  void everyWayBeginsAndEndsSomewhere() {
+    assertThat(Guided.of(onMainsAlone()).ways())
+        .extracting(Object::toString)
+        .contains("The mains → Basin");
+    for (long seed = 0; seed < 200; seed++) {
+      assertThat(Guided.of(AnyAnswers.of(seed)).ways())
+          .as("seed %d", seed)
+          .extracting(Object::toString)
+          .allMatch(way -> way.matches("\\S.* → .*\\S") && !way.contains("→  →"));
+    }
+  }
+
+  @Test
   void whereNothingIsSaidNothingIsGuessed() {
     Guided nothing = Guided.of(Answers.of("Nothing"));
     assertThat(nothing.guesses()).isEmpty();

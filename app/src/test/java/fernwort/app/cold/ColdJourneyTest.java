@@ -153,9 +153,9 @@ class ColdJourneyTest {
     Page page = COPY.page();
     for (String path :
         List.of(
-            "/rigs/tern/cold",
+            "/rigs/samphire/cold",
             "/rigs/tern/cold/school/antifreeze",
-            "/rigs/marginalia/cold/school/fall/forgotten",
+            "/rigs/samphire/cold/school/fall/forgotten",
             "/rigs/tern/cold/left",
             "/rigs/tern/cold/tonight",
             "/rigs/tern/cold/spring")) {

@@ -85,7 +85,7 @@ record FlowRange(String tap, double least, double most) {
   /** Returns it in words. */
   Saying words() {
     if (most - least < SAME * most) {
-      return Saying.of("{} gives {}, however long its lines are", tap, Amount.flow(least));
+      return Saying.of("{} gives {}", tap, Amount.flow(least));
     }
     return Saying.of("{} gives {} to {}", tap, Amount.flow(least), Amount.flow(most));
   }

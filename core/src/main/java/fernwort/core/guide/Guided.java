@@ -52,6 +52,7 @@ public record Guided(
     fresh.forEach((tank, part) -> tanks.put(tank.id(), part));
     tanks.putAll(new WasteSide(rig, answers, ways).join(maker, pressure.taps()));
     Rig made = rig.build(answers.name());
+    guesses.addAll(Overlap.in(made));
     if (rig.lines() > 0) {
       guesses.add(
           new Guess(

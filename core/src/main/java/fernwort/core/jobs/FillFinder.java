@@ -2,6 +2,7 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
@@ -29,13 +30,31 @@ final class FillFinder extends Filling {
       jugs.forEach(jug -> fillFromJug(tank, jug));
       lows().forEach(low -> lift(tank, low));
       if (found() == before && !isFilledThroughAnother(tank)) {
-        missing(
-            "Fill " + tank.label(),
+        missing("Fill " + tank.label(), why(tank));
+      }
+    }
+  }
+
+  /** What a tank lacks to be filled: more lift on a way that a pump already makes, or any way. */
+  private String why(Part tank) {
+    return lows().stream()
+        .map(Low::part)
+        .filter(low -> leadsThroughAPump(low, tank))
+        .findFirst()
+        .map(low ->
+            "No pump on the way from %s lifts water to %s. It needs a pump that draws water up and presses it as high, or a hose inlet for the mains, or a filler."
+                .formatted(low.label(), tank.label()))
+        .orElseGet(() ->
             "It needs a hose inlet or a filler with a line to "
                 + tank.label()
                 + ", or another tank that overflows into it.");
-      }
-    }
+  }
+
+  private boolean leadsThroughAPump(Part low, Part tank) {
+    Connections free = Connections.withHandlesFree(plumbing);
+    return plumbing.pumps().stream()
+        .filter(pump -> free.route(low.id(), p -> p.equals(tank), pump::equals).isPresent())
+        .anyMatch(pump -> free.behind(pump.id(), "out", pump::equals, tank::equals).isPresent());
   }
 
   private boolean isFilledThroughAnother(Part tank) {

@@ -313,6 +313,50 @@ class GuidedTest {
   }
 
   @Test
+  void tanksThatLieInEachOtherAreTold() {
+    assertThat(overlaps(plainVan())).isEmpty();
+    assertThat(overlaps(trailer()))
+        .singleElement()
+        .asString()
+        .startsWith("Near and Far in the same place");
+    Answers.Tank near = trailer().tanks().getFirst();
+    for (Answers.Tank far :
+        List.of(
+            at(near, new Spot(3, 0), near.bottom()),
+            at(near, new Spot(1, 2), near.bottom()),
+            at(near, near.spot(), near.bottom() + 0.3))) {
+      assertThat(overlaps(trailer().with(List.of(near, far)))).isEmpty();
+    }
+    assertThat(overlaps(trailer().with(List.of(near, at(near, near.spot(), near.bottom() + 0.27)))))
+        .hasSize(1);
+  }
+
+  private static List<Object> overlaps(Answers answers) {
+    return Guided.of(answers).guesses().stream()
+        .<Object>map(Guess::what)
+        .filter(what -> what.toString().contains("in the same place"))
+        .toList();
+  }
+
+  private static Answers.Tank at(Answers.Tank tank, Spot spot, double bottom) {
+    return new Answers.Tank(
+        "Other",
+        "Other",
+        tank.contents(),
+        tank.litres(),
+        tank.size(),
+        tank.inside(),
+        spot,
+        bottom,
+        Set.of(),
+        spot,
+        tank.neckHeight(),
+        tank.ventEnd(),
+        tank.ventRises(),
+        tank.drain());
+  }
+
+  @Test
   void theTankThatAValveChoosesInsteadHasItsWayToo() {
     assertThat(Guided.of(trailer()).ways())
         .extracting(Object::toString)
@@ -333,7 +377,7 @@ class GuidedTest {
     assertThat(Guided.of(narrow).flow().orElseThrow().toString())
         .isEqualTo("Sink gives 4.2 L/min to 4.4 L/min");
     assertThat(Guided.of(trailer()).flow().orElseThrow().toString())
-        .isEqualTo("Sink gives 2.1 L/min, however long its lines are");
+        .isEqualTo("Sink gives 2.1 L/min");
     assertThat(Guided.of(plainVan().tapping(List.of())).flow()).isEmpty();
     assertThat(Guided.of(plainVan().with(List.of())).flow()).isEmpty();
   }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -33,6 +34,28 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Ways to fill that are more than one tank to its brim. */
 class FillFinderTest {
+
+  /** What has a way that its pump is too weak for lacks a pump, not a way. */
+  @Test
+  void ofAPumpThatDoesNotLiftItIsSaidSo() {
+    Rig hauling = ReadyRig.find("haulage").orElseThrow().rig();
+    Rig weak =
+        RigEdit.of(RigEdit.of(hauling).remove("hatch"))
+            .change("engine-pump", p -> p.with(Fittings.transferPump(120, 2.8)));
+    Jobs jobs = Jobs.of(Plumbing.of(weak));
+    assertThat(jobs.all()).noneMatch(job -> job.title().toString().startsWith("Fill"));
+    assertThat(jobs.cannot())
+        .filteredOn(c -> c.what().equals("Fill Haulage tank"))
+        .singleElement()
+        .satisfies(c ->
+            assertThat(c.why())
+                .startsWith("No pump on the way from Suction hose lifts water to Haulage tank."));
+    Rig without = RigEdit.of(weak).remove("outside");
+    assertThat(Jobs.of(Plumbing.of(without)).cannot())
+        .filteredOn(c -> c.what().equals("Fill Haulage tank"))
+        .singleElement()
+        .satisfies(c -> assertThat(c.why()).startsWith("It needs a hose inlet or a filler"));
+  }
 
   /** Half a metre square and tall, 120 L to its vent. */
   private static Kind tank() {

@@ -3,6 +3,7 @@ package fernwort.core.ways;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import java.util.Arrays;
+import java.util.BitSet;
 
 /**
  * The head that one source brings to every port it reaches, and the passage it came by.
@@ -154,6 +155,24 @@ public final class Sweep {
       waiting[v] = true;
       queue[write] = v;
       write = (write + 1) % queue.length;
+    }
+  }
+
+  /** Returns the ports by which it came to one, that one and its start among them. */
+  BitSet routeTo(int end) {
+    BitSet route = new BitSet();
+    for (int v = end; ; v = graph.from(arrival[v])) {
+      route.set(v);
+      if (arrival[v] < 0) {
+        return route;
+      }
+    }
+  }
+
+  /** Marks the ports that it reached. */
+  void mark(boolean[] marks) {
+    for (int i = 0; i < touches(); i++) {
+      marks[touched(i)] = true;
     }
   }
 }

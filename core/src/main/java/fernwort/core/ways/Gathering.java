@@ -1,0 +1,152 @@
+package fernwort.core.ways;
+
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Outlets;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The ways as they are found, each once, with the lines in which they move water. */
+final class Gathering {
+
+  /** The least by which water falls at all (m). */
+  static final double LEAST_FALL = 1e-4;
+
+  /** The suction side of a pump: how a source reaches its inlet. */
+  record Intake(Sweep suction, int in) {}
+
+  private final Plumbing plumbing;
+  private final Levels levels;
+  private final OpenGraph graph;
+  private final Outlets outlets;
+  private final Currents currents;
+  private final Map<Way.Key, Way> ways = new LinkedHashMap<>();
+
+  Gathering(Plumbing plumbing, Levels levels, OpenGraph graph) {
+    this.plumbing = plumbing;
+    this.levels = levels;
+    this.graph = graph;
+    outlets = graph.outlets();
+    currents = new Currents(graph);
+  }
+
+  /** Returns the ways in the order in which they were found. */
+  List<Way> ways() {
+    return List.copyOf(ways.values());
+  }
+
+  /** Returns where they move water. */
+  Currents currents() {
+    return currents;
+  }
+
+  /**
+   * Takes in the ways from a source to the outlets that a sweep reached.
+   *
+   * @param intake how the source reaches the pump that drives it, if one does
+   */
+  void collect(Sweep sweep, Source source, DrivenBy drive, Optional<Intake> intake) {
+    BitSet ends = new BitSet();
+    for (Outlets.Outlet outlet : reached(sweep)) {
+      if (accepts(sweep, source, drive, outlet)) {
+        ends.set(outlet.vertex());
+        ways.computeIfAbsent(
+            new Way.Key(source, outlet.end(), drive),
+            key -> way(key, sweep, outlet.vertex(), intake));
+      }
+    }
+    if (!ends.isEmpty()) {
+      intake.ifPresent(i -> currents.addRoute(i.suction(), i.in()));
+      currents.add(sweep, ends);
+    }
+  }
+
+  /** The outlets that a sweep reached, in the order of the rig. */
+  private List<Outlets.Outlet> reached(Sweep sweep) {
+    BitSet found = new BitSet();
+    for (int i = 0; i < sweep.touches(); i++) {
+      int outlet = outlets.at(sweep.touched(i));
+      if (outlet >= 0) {
+        found.set(outlet);
+      }
+    }
+    List<Outlets.Outlet> inOrder = new ArrayList<>();
+    for (int i = found.nextSetBit(0); i >= 0; i = found.nextSetBit(i + 1)) {
+      inOrder.add(outlets.ends().get(i));
+    }
+    return inOrder;
+  }
+
+  private boolean accepts(Sweep sweep, Source source, DrivenBy drive, Outlets.Outlet outlet) {
+    int v = outlet.vertex();
+    return switch (outlet.end().kind()) {
+      case TANK -> {
+        String tank = outlet.end().part();
+        boolean same = tank.equals(source.part()) && drive.kind() == DrivenBy.Kind.FALL;
+        double against = levels.wet(v) ? levels.surface(tank) : levels.height(v);
+        yield !same && !levels.floatShut(v) && sweep.head[v] > against + LEAST_FALL / 2;
+      }
+      case GROUND ->
+          isOutside(v)
+              ? !outlet.end().part().equals(source.part())
+                  && sweep.head[v] > outside(v) + LEAST_FALL
+              : !(source.kind() == Source.Kind.JUG && sweep.arrival[v] >= 0 && isMouth(v));
+      case FIXTURE, DUMP -> true;
+    };
+  }
+
+  /** A hose that hangs in outside water lets water out into it, too. */
+  private boolean isOutside(int v) {
+    Part part = plumbing.part(v);
+    return part.kind() instanceof Kind.HoseInlet && graph.is(part, Kind.HoseInlet.OUTSIDE.id());
+  }
+
+  private double outside(int v) {
+    return plumbing.part(v).kind() instanceof Kind.HoseInlet inlet ? inlet.outsideHeight() : 0;
+  }
+
+  /** Water poured into a neck passes its mouth without being lost there. */
+  private boolean isMouth(int v) {
+    return plumbing.part(v).kind() instanceof Kind.GravityFiller;
+  }
+
+  private Way way(Way.Key key, Sweep sweep, int end, Optional<Intake> intake) {
+    List<String> parts = new ArrayList<>();
+    Set<String> lines = new LinkedHashSet<>();
+    intake.ifPresent(i -> addRoute(i.suction(), i.in(), parts, lines));
+    addRoute(sweep, end, parts, lines);
+    return new Way(key.source(), key.end(), key.drive(), parts, List.copyOf(lines));
+  }
+
+  private void addRoute(Sweep sweep, int end, List<String> parts, Set<String> lines) {
+    List<Integer> backwards = new ArrayList<>();
+    int v = end;
+    while (sweep.arrival[v] >= 0) {
+      backwards.add(sweep.arrival[v]);
+      v = graph.from(sweep.arrival[v]);
+    }
+    append(parts, plumbing.part(v).id());
+    for (int e : backwards.reversed()) {
+      if (graph.line(e) >= 0) {
+        lines.add(plumbing.rig().lines().get(graph.line(e)).id());
+      }
+      append(parts, plumbing.part(graph.to(e)).id());
+    }
+  }
+
+  /** A part that is entered and left is named once; a tank that water returns to, twice. */
+  private static void append(List<String> parts, String part) {
+    if (parts.isEmpty() || !parts.getLast().equals(part)) {
+      parts.add(part);
+    }
+  }
+}

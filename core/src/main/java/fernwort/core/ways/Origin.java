@@ -1,0 +1,80 @@
+package fernwort.core.ways;
+
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * Water that waits at some ports without pressure: in a tank, a jug that is held, or outside.
+ *
+ * @param source where it is
+ * @param surface the height of its surface (m)
+ * @param ports the ports that it stands at, by their numbers
+ */
+record Origin(Source source, double surface, int[] ports) {
+
+  /** Returns all that waits in a setting, in the order of the rig. */
+  static List<Origin> all(Plumbing plumbing, OpenGraph graph, Levels levels) {
+    List<Origin> origins = new ArrayList<>();
+    for (Part part : plumbing.sources()) {
+      int v = plumbing.first(plumbing.index(part.id()));
+      switch (part.kind()) {
+        case Kind.Tank tank -> {
+          int[] under =
+              IntStream.range(v, v + tank.tankPorts().size()).filter(levels::wet).toArray();
+          if (under.length > 0) {
+            origins.add(
+                new Origin(
+                    new Source(Source.Kind.TANK, part.id()), levels.surface(part.id()), under));
+          }
+        }
+        case Kind.HoseInlet inlet -> {
+          if (graph.is(part, Kind.HoseInlet.OUTSIDE.id())) {
+            origins.add(
+                new Origin(
+                    new Source(Source.Kind.OUTSIDE, part.id()),
+                    inlet.outsideHeight(),
+                    new int[] {v}));
+          }
+        }
+        case Kind.PortableContainer jug -> {
+          if (graph.is(part, Kind.PortableContainer.POURING.id())) {
+            origins.add(jug(plumbing, levels, part, v));
+          }
+        }
+        case Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Valve _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.Fixture _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
+      }
+    }
+    return origins;
+  }
+
+  private static Origin jug(Plumbing plumbing, Levels levels, Part part, int v) {
+    int into = plumbing.across(part.port("spout"));
+    double lip = into < 0 ? levels.height(v) : Math.max(levels.height(v), levels.height(into));
+    return new Origin(
+        new Source(Source.Kind.JUG, part.id()), lip + OpenWays.POURING_HEIGHT, new int[] {v});
+  }
+
+  /** Tells whether any of its ports is on some island of the open graph. */
+  boolean isOn(int[] islands, int island) {
+    for (int v : ports) {
+      if (islands[v] == island) {
+        return true;
+      }
+    }
+    return false;
+  }
+}

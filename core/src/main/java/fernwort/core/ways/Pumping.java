@@ -1,0 +1,214 @@
+package fernwort.core.ways;
+
+import fernwort.core.effort.Effort;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.plumbing.Outlets;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Water;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** What running pumps draw, where they press it, and by which way they draw air. */
+final class Pumping {
+
+  /** Suction paths that are tried where a pump's two sides meet. */
+  private static final int MOST_SUCTION_PATHS = 64;
+
+  private final Plumbing plumbing;
+  private final Set<String> running;
+  private final Levels levels;
+  private final OpenGraph graph;
+  private final Outlets outlets;
+  private final int[] islands;
+  private final Waters waters;
+  private final Gathering gathering;
+  private final Sweep suction;
+  private final Sweep delivery;
+  private final Sweep single;
+  private final List<PumpWork> pumps = new ArrayList<>();
+
+  /**
+   * Prepares the pumps of a setting.
+   *
+   * @param running ids of pumps that are known to run, whatever the mains press behind them
+   * @param waters where the mains press; what pumps press and wet is added
+   * @param gathering takes in the ways that are found
+   * @param single a sweep that nobody else needs meanwhile
+   */
+  Pumping(
+      Plumbing plumbing,
+      Levels levels,
+      OpenGraph graph,
+      Set<String> running,
+      Waters waters,
+      Gathering gathering,
+      Sweep single) {
+    this.plumbing = plumbing;
+    this.running = running;
+    this.levels = levels;
+    this.graph = graph;
+    this.waters = waters;
+    this.gathering = gathering;
+    this.single = single;
+    outlets = graph.outlets();
+    islands = graph.islands();
+    suction = new Sweep(graph, levels);
+    delivery = new Sweep(graph, levels);
+  }
+
+  /** Returns what each pump that is on does, once all of them run. */
+  List<PumpWork> works() {
+    pumps.replaceAll(this::boosting);
+    return pumps;
+  }
+
+  /** Lets a pump run that is on. */
+  void pump(Part part, List<Origin> origins) {
+    int in = plumbing.first(plumbing.index(part.id()));
+    if (!graph.is(part, Kind.ON)) {
+      return;
+    }
+    switch ((Kind.Driven) part.kind()) {
+      case Kind.Pump p -> {
+        if (isHeldOff(part, p, in + 1)) {
+          pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
+        } else {
+          run(part, in, Water.head(p.shutOffPressure()), p.selfPriming(), origins);
+        }
+      }
+      case Kind.Macerator m -> run(part, in, Water.head(m.shutOffPressure()), 0, origins);
+    }
+  }
+
+  /**
+   * Tells whether the mains, at their full pressure, keep a pump's switch open, unless it is known
+   * to run all the same. A circulation pump knows only its own pressure.
+   */
+  private boolean isHeldOff(Part part, Kind.Pump pump, int out) {
+    return !pump.works().byHand()
+        && pump.duty() != Kind.Pump.Duty.CIRCULATION
+        && !running.contains(part.id())
+        && waters.mainsHead()[out] >= Water.head(pump.cutOut());
+  }
+
+  private void run(Part part, int in, double lift, double priming, List<Origin> origins) {
+    DrivenBy drive = DrivenBy.pump(part.id());
+    List<Source> drawn = new ArrayList<>();
+    boolean[] delivered = new boolean[plumbing.size()];
+    Set<String> loop = new LinkedHashSet<>();
+    for (Origin origin : origins) {
+      Effort.look();
+      if (!origin.isOn(islands, islands[in])) {
+        continue;
+      }
+      suction.begin(Sweep.Medium.PRESSED);
+      for (int v : origin.ports()) {
+        suction.from(v, origin.surface() + priming);
+      }
+      suction.run(waters.nowhere(), in);
+      if (!suction.reached(in)) {
+        continue;
+      }
+      drawn.add(origin.source());
+      deliver(delivery, in, origin.surface() + lift, waters.nowhere());
+      delivery.mark(delivered);
+      if (delivery.reached(in)) {
+        loop.addAll(partsOf(delivery.routeTo(in)));
+      }
+      deliverFrom(origin, drive, in, lift);
+    }
+    for (int v = 0; v < delivered.length; v++) {
+      waters.pressed()[v] |= delivered[v];
+      waters.wet()[v] |= delivered[v];
+    }
+    Optional<String> air = airIntake(in, delivered);
+    pumps.add(new PumpWork(part.id(), drawn, air, List.copyOf(loop), false));
+  }
+
+  /** A pump that draws from no tank but sits in water that mains or another pump press. */
+  private PumpWork boosting(PumpWork work) {
+    int in = plumbing.first(plumbing.index(work.pump()));
+    if (!work.sources().isEmpty() || work.heldOff() || !waters.pressed()[in]) {
+      return work;
+    }
+    deliver(delivery, in, Double.MAX_VALUE, waters.nowhere());
+    List<String> loop = delivery.reached(in) ? partsOf(delivery.routeTo(in)) : List.of();
+    return new PumpWork(work.pump(), pressers(in), Optional.empty(), loop, false);
+  }
+
+  /** The mains, and what other pumps draw from, in the water that a port is joined to. */
+  private List<Source> pressers(int vertex) {
+    List<Source> pressers = new ArrayList<>();
+    for (Part part : plumbing.sources()) {
+      boolean joined = islands[plumbing.first(plumbing.index(part.id()))] == islands[vertex];
+      if (joined
+          && part.kind() instanceof Kind.HoseInlet
+          && graph.is(part, Kind.HoseInlet.MAINS.id())) {
+        pressers.add(new Source(Source.Kind.MAINS, part.id()));
+      }
+    }
+    for (PumpWork other : pumps) {
+      if (islands[plumbing.first(plumbing.index(other.pump()))] == islands[vertex]) {
+        pressers.addAll(other.sources());
+      }
+    }
+    return pressers;
+  }
+
+  private static void deliver(Sweep sweep, int in, double head, boolean[] blocked) {
+    sweep.begin(Sweep.Medium.PRESSED).from(in + 1, head).run(blocked, in);
+  }
+
+  private void deliverFrom(Origin origin, DrivenBy drive, int in, double lift) {
+    BitSet path = suction.routeTo(in);
+    if (path.stream().noneMatch(delivery::reached)) {
+      gathering.collect(
+          delivery, origin.source(), drive, Optional.of(new Gathering.Intake(suction, in)));
+      return;
+    }
+    for (BitSet simple : new SuctionPaths(suction, in, origin.ports()).find(MOST_SUCTION_PATHS)) {
+      boolean[] blocked = new boolean[plumbing.size()];
+      simple.stream().forEach(v -> blocked[v] = true);
+      deliver(single, in, origin.surface() + lift, blocked);
+      gathering.collect(
+          single, origin.source(), drive, Optional.of(new Gathering.Intake(suction, in)));
+    }
+  }
+
+  private Optional<String> airIntake(int in, boolean[] delivered) {
+    Sweep air = single.begin(Sweep.Medium.AIR);
+    boolean[] blocked = delivered.clone();
+    for (int v : outlets.openings()) {
+      if (!blocked[v] && islands[v] == islands[in]) {
+        air.from(v, 0);
+      }
+    }
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      for (int v : plumbing.tankVertices(tank)) {
+        if (islands[v] == islands[in] && levels.breathes(v)) {
+          air.from(v, 0);
+        }
+      }
+    }
+    air.run(blocked, -1);
+    if (!air.reached(in)) {
+      return Optional.empty();
+    }
+    int v = in;
+    while (air.arrival[v] >= 0) {
+      v = graph.from(air.arrival[v]);
+    }
+    return Optional.of(plumbing.part(v).id());
+  }
+
+  private List<String> partsOf(BitSet vertices) {
+    return vertices.stream().mapToObj(v -> plumbing.part(v).id()).distinct().toList();
+  }
+}

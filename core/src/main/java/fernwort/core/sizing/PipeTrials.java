@@ -1,0 +1,98 @@
+package fernwort.core.sizing;
+
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Other lines and other pumps, tried by opening the fixtures with them. */
+final class PipeTrials {
+
+  /** Plates to try: free flow (L/min), pressure at no flow and cut-out (bar). None is a product. */
+  private static final double[][] PLATES = {
+    {6, 1.8, 1.4}, {8, 2.4, 2.0}, {11, 3.0, 2.6}, {15, 3.5, 3.0}, {19, 4.2, 3.6}
+  };
+
+  private static final double LITRES_PER_MINUTE = 1e-3 / 60;
+
+  private PipeTrials() {}
+
+  /** Tries one bore more in each of the three worst lines. */
+  static List<PumpAndLines.Trial> wider(TapBench bench, List<PumpAndLines.Taken> lines) {
+    List<PumpAndLines.Trial> trials = new ArrayList<>();
+    for (PumpAndLines.Taken taken : lines.stream().limit(3).toList()) {
+      double bore =
+          bench.plumbing().rig().lines().stream()
+              .filter(l -> l.id().equals(taken.line()))
+              .findFirst()
+              .orElseThrow()
+              .bore();
+      Optional<Double> next = PumpAndLines.BORES.stream().filter(b -> b > bore + 5e-4).findFirst();
+      next.ifPresent(b ->
+          trials.add(
+              bench
+                  .with(bench.hydraulics().withBore(Set.of(taken.line()), b))
+                  .trial(b, taken.line(), 0)));
+    }
+    return trials;
+  }
+
+  /** Tries every bore in all lines that carry something. */
+  static List<PumpAndLines.Trial> bores(TapBench bench, Flows all) {
+    List<String> carrying =
+        all.lines().entrySet().stream()
+            .filter(e -> Math.abs(e.getValue()) > TapBench.CARRIES)
+            .map(Map.Entry::getKey)
+            .toList();
+    return PumpAndLines.BORES.stream()
+        .map(b -> bench.with(bench.hydraulics().withBore(carrying, b)).trial(b, "", 0))
+        .toList();
+  }
+
+  /** Tries other supply pumps. */
+  static List<PumpAndLines.Trial> pumps(TapBench bench) {
+    List<PumpAndLines.Trial> trials = new ArrayList<>();
+    for (double[] plate : PLATES) {
+      Rig rig = bench.plumbing().rig();
+      List<Part> parts =
+          rig.parts().stream()
+              .map(p ->
+                  p.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.SUPPLY
+                      ? p.with(plate(pump, plate))
+                      : p)
+              .toList();
+      Plumbing other =
+          Plumbing.of(
+              new Rig(
+                  rig.name(),
+                  rig.note(),
+                  rig.vehicle(),
+                  rig.places(),
+                  parts,
+                  rig.lines(),
+                  rig.built()));
+      trials.add(
+          new TapBench(other, Hydraulics.of(other), bench.shut(), bench.fixtures())
+              .trial(plate[0] * LITRES_PER_MINUTE, "", plate[2] * 1e5));
+    }
+    return trials;
+  }
+
+  private static Kind.Pump plate(Kind.Pump pump, double[] plate) {
+    return new Kind.Pump(
+        pump.duty(),
+        Kind.Pump.Type.DIAPHRAGM,
+        plate[1] * 1e5,
+        plate[0] * LITRES_PER_MINUTE,
+        (plate[2] - 0.7) * 1e5,
+        plate[2] * 1e5,
+        pump.selfPriming());
+  }
+}

@@ -1,0 +1,118 @@
+package fernwort.core.sizing;
+
+import fernwort.core.flow.Fluid;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What a pump has to add so that fixtures pass the flow that they are made for. */
+final class PumpNeed {
+
+  private PumpNeed() {}
+
+  /**
+   * Returns what the pump must add so that a fixture passes its rated flow: its rated pressure, the
+   * lift, and what the lines and filters on its way take.
+   *
+   * @param alone the flow with this fixture open alone, which shows its way
+   * @param flows flow in each line, by id (m³/s); where none is given, the fixture's own
+   */
+  static double pumpPressure(TapBench bench, Part part, Flows alone, Map<String, Double> flows) {
+    Kind.Fixture fixture = (Kind.Fixture) part.kind();
+    double own = alone.fixture(part.id());
+    double lost = 0;
+    Set<String> passed = new HashSet<>();
+    double surface = part.height();
+    Map<String, Part> parts = bench.plumbing().rig().partsById();
+    for (Line line : bench.plumbing().rig().lines()) {
+      double share = Math.abs(alone.line(line.id())) / own;
+      if (share > 1e-3) {
+        double flow = flows.getOrDefault(line.id(), share * fixture.ratedFlow());
+        lost += Fluid.WATER.pressure(Math.abs(bench.hydraulics().loss(line.id(), flow)));
+        if (passed.add(line.from().part())) {
+          lost += body(parts.getOrDefault(line.from().part(), part), flow);
+        }
+      }
+    }
+    for (Part tank : bench.plumbing().tanks()) {
+      if (alone.tank(tank.id()) < -TapBench.CARRIES) {
+        surface =
+            tank.height()
+                + bench
+                    .plumbing()
+                    .room(tank.id())
+                    .level(bench.shut().volume(tank.id()), bench.shut().slope());
+      }
+    }
+    return fixture.ratedPressure() + Fluid.WATER.pressure(part.height() - surface) + lost;
+  }
+
+  private static double body(Part part, double flow) {
+    return switch (part.kind()) {
+      case Kind.Filter filter -> filter.ratedLoss() * flow / filter.ratedFlow();
+      case Kind.CheckValve check -> check.crackingPressure();
+      case Kind.HoseInlet _,
+          Kind.GravityFiller _,
+          Kind.OpenEnd _,
+          Kind.Tank _,
+          Kind.Valve _,
+          Kind.Pump _,
+          Kind.Heater _,
+          Kind.Fixture _,
+          Kind.PortableContainer _,
+          Kind.Macerator _,
+          Kind.Plug _,
+          Kind.AirAdmittanceValve _,
+          Kind.Regulator _,
+          Kind.Strainer _,
+          Kind.Accumulator _,
+          Kind.Tee _,
+          Kind.Manifold _,
+          Kind.DrainTrap _,
+          Kind.LeakTray _ ->
+          0;
+    };
+  }
+
+  /** Returns what fixtures need that are open at once, by what flows with each open alone. */
+  static PumpAndLines.Need need(TapBench bench, Map<String, Flows> alone) {
+    Map<String, Double> flows = new HashMap<>();
+    double total = 0;
+    for (Part part : bench.fixtures()) {
+      Flows own = alone.getOrDefault(part.id(), bench.open(List.of(part)));
+      double most = own.fixture(part.id());
+      own.lines()
+          .forEach(
+              (id, q) -> flows.merge(id, Math.abs(q) / most * TapBench.rated(part), Double::sum));
+      total += TapBench.rated(part);
+    }
+    double pressure = 0;
+    for (Part part : bench.fixtures()) {
+      Flows own = alone.getOrDefault(part.id(), bench.open(List.of(part)));
+      pressure = Math.max(pressure, pumpPressure(bench, part, own, flows));
+    }
+    double wanted = total;
+    double given =
+        supplyPumps(bench.plumbing())
+            .mapToDouble(p -> p.shutOffPressure() * (1 - wanted / p.freeFlow()))
+            .max()
+            .orElse(0);
+    return new PumpAndLines.Need(total, pressure, given);
+  }
+
+  private static Stream<Kind.Pump> supplyPumps(Plumbing plumbing) {
+    return plumbing.rig().parts().stream()
+        .map(Part::kind)
+        .filter(Kind.Pump.class::isInstance)
+        .map(Kind.Pump.class::cast)
+        .filter(p -> p.duty() == Kind.Pump.Duty.SUPPLY);
+  }
+}

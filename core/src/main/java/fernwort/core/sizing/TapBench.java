@@ -1,0 +1,121 @@
+package fernwort.core.sizing;
+
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.tank.TankFigures;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * A rig set up to try its fixtures: its supply pumps on, the mains off, every fixture shut, and
+ * fresh tanks that are nearly empty taken to be half full.
+ *
+ * @param plumbing the rig
+ * @param hydraulics what flows in it, with bores that may be tried
+ * @param shut its state before a fixture is opened
+ * @param fixtures those that are tried
+ */
+record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part> fixtures) {
+
+  /** What carries no more than this is dry (m³/s): a drop in a second or so. */
+  static final double CARRIES = 1e-7;
+
+  /** A tank that holds less over what stays in it is nearly empty (m³). */
+  private static final double LEAST_WATER = 5e-3;
+
+  /** Sets a rig up as it stands. */
+  static TapBench of(Plumbing plumbing, State now) {
+    State state = now;
+    List<Part> fixtures = new ArrayList<>();
+    for (Part part : plumbing.rig().parts()) {
+      switch (part.kind()) {
+        case Kind.Fixture k -> {
+          state = state.with(part.id(), part.rest().id());
+          fixtures.add(part);
+        }
+        case Kind.HoseInlet k -> state = state.with(part.id(), part.rest().id());
+        case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
+            state = state.with(part.id(), Kind.ON);
+        case Kind.Tank k when k.contents() == Contents.FRESH -> {
+          double stranded =
+              TankFigures.of(plumbing.joined(part), plumbing.room(part.id()), now.slope())
+                  .stranded();
+          if (now.volume(part.id()) < stranded + LEAST_WATER) {
+            state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
+          }
+        }
+        case Kind.GravityFiller _,
+            Kind.OpenEnd _,
+            Kind.Tank _,
+            Kind.Valve _,
+            Kind.Pump _,
+            Kind.Heater _,
+            Kind.PortableContainer _,
+            Kind.Macerator _,
+            Kind.Plug _,
+            Kind.Fitting _ -> {}
+      }
+    }
+    return new TapBench(plumbing, Hydraulics.of(plumbing), state, fixtures);
+  }
+
+  /** Returns what flows with some fixtures open. */
+  Flows open(Collection<Part> some) {
+    State state = shut;
+    for (Part fixture : some) {
+      state = state.with(fixture.id(), ((Kind.Fixture) fixture.kind()).cold().id());
+    }
+    return hydraulics.solve(state);
+  }
+
+  /** Returns the bench with only these fixtures. */
+  TapBench only(Collection<String> ids) {
+    return of(fixtures.stream().filter(f -> ids.contains(f.id())).toList());
+  }
+
+  /** Returns the bench with only these fixtures, or with the two that take most in the house. */
+  TapBench choose(Collection<String> ids) {
+    TapBench chosen = only(ids);
+    return chosen.fixtures().isEmpty()
+        ? of(
+            fixtures.stream()
+                .sorted(Comparator.comparing(TapBench::isOutside).thenComparing(f -> -rated(f)))
+                .limit(2)
+                .toList())
+        : chosen;
+  }
+
+  private TapBench of(List<Part> some) {
+    return new TapBench(plumbing, hydraulics, shut, some);
+  }
+
+  private static boolean isOutside(Part fixture) {
+    return ((Kind.Fixture) fixture.kind()).use() == Kind.Fixture.Type.HOSE_POINT;
+  }
+
+  /** Returns the bench with other lines. */
+  TapBench with(Hydraulics other) {
+    return new TapBench(plumbing, other, shut, fixtures);
+  }
+
+  /** Opens all of its fixtures, and tells what something that was changed gives them. */
+  PumpAndLines.Trial trial(double what, String subject, double pressure) {
+    Flows flows = open(fixtures);
+    double total = fixtures.stream().mapToDouble(f -> flows.fixture(f.id())).sum();
+    double worst =
+        fixtures.stream().mapToDouble(f -> flows.fixture(f.id()) / rated(f)).min().orElse(0);
+    return new PumpAndLines.Trial(what, subject, pressure, total, worst);
+  }
+
+  /** Returns the flow that a fixture is made for (m³/s). */
+  static double rated(Part fixture) {
+    return ((Kind.Fixture) fixture.kind()).ratedFlow();
+  }
+}

@@ -61,14 +61,14 @@ public final class Flood {
   }
 
   /**
-   * Floods the layout with every handle free, from every drain that a hand could open and every
-   * tank port over its water.
+   * Floods the layout with every handle free, from every drain that a hand could open, a heater's
+   * plug among them, and every tank port over its water.
    */
   public static Flood withHandlesFree(Plumbing plumbing, Levels levels) {
     IntStream ends =
         plumbing.rig().parts().stream()
             .filter(p -> canDrain(p.kind()))
-            .mapToInt(p -> plumbing.first(plumbing.index(p.id())));
+            .flatMapToInt(p -> p.kind().ports().stream().mapToInt(q -> plumbing.vertex(p, q)));
     IntStream tanks =
         IntStream.range(0, plumbing.tanks().size())
             .flatMap(tank -> Arrays.stream(plumbing.tankVertices(tank)))
@@ -80,6 +80,7 @@ public final class Flood {
   private static boolean canDrain(Kind kind) {
     return kind instanceof Kind.Plug plug && plug.removable()
         || kind instanceof Kind.OpenEnd
+        || kind instanceof Kind.Heater heater && heater.works() == Kind.Heater.Type.STORAGE
         || kind instanceof Kind.Fixture fixture && fixture.use() == Kind.Fixture.Type.HOSE_POINT;
   }
 

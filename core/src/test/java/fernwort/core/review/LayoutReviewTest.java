@@ -7,6 +7,8 @@ import fernwort.core.demo.LongCoach;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.guide.Guided;
+import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.Finding.Code;
@@ -313,6 +315,20 @@ class LayoutReviewTest {
         .filteredOn(l -> l.id().startsWith(line))
         .hasSize(2)
         .allSatisfy(l -> assertThat(plan.flood().stays(l)).isLessThan(1e-9));
+  }
+
+  /** Lines that fall to a heater run out by its plug, which one that holds no store has not. */
+  @Test
+  void aHeatersPlugDrainsTheLinesThatFallToIt() {
+    Rig guided = Guided.of(ReadyAnswers.of("long-stay", "Stay").orElseThrow()).rig();
+    for (Kind.Heater.Type type : Kind.Heater.Type.values()) {
+      Rig rig = RigEdit.of(guided).change("heater", p -> p.with(new Kind.Heater(type, true, 0.02)));
+      Plumbed plan = Plumbed.of(Plumbing.of(rig));
+      assertThat(RigEdit.of(rig).linesAt("heater"))
+          .hasSize(2)
+          .as("%s", type)
+          .allMatch(l -> plan.flood().stays(l) < 1e-9 == (type == Kind.Heater.Type.STORAGE));
+    }
   }
 
   @Test

@@ -8,6 +8,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -241,12 +242,19 @@ public record Upkeep(
       Optional<Instant> last = last(subject);
       double passed =
           days.stream()
-              .filter(
-                  d -> last.isEmpty() || !d.day().isBefore(last.get().atZone(zone).toLocalDate()))
-              .mapToDouble(Daily::used)
+              .mapToDouble(d -> d.used() * last.map(done -> after(done, d.day())).orElse(1.0))
               .sum();
       Instant due = passed >= lasts ? now : due(last, every);
       add(subject, what, every, last, due, Optional.of(new Use(passed, lasts, flow)), source);
+    }
+
+    /** The share of a day, as far as it has come, that lies after something was done. */
+    private double after(Instant done, LocalDate day) {
+      long begins = day.atStartOfDay(zone).toEpochSecond();
+      long ends =
+          Math.min(now.getEpochSecond(), day.plusDays(1).atStartOfDay(zone).toEpochSecond());
+      double share = (ends - done.getEpochSecond()) / (double) Math.max(1, ends - begins);
+      return Math.clamp(share, 0, 1);
     }
 
     private void add(

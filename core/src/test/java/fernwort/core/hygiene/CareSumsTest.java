@@ -170,6 +170,32 @@ class CareSumsTest {
     assertThat(Upkeep.clogging(all, RIG)).isEmpty();
   }
 
+  /** Of the day of a change, and of today, as much counts as came after the change. */
+  @ParameterizedTest
+  @CsvSource({
+    "2026-06-05T00:00:00Z, 0.84",
+    "2026-06-05T18:00:00Z, 0.465",
+    "2026-06-06T00:00:00Z, 0.34",
+    "2026-06-10T09:00:00Z, 0.075",
+    "2026-06-10T12:00:00Z, 0"
+  })
+  void whatPassedSinceAChangeIsCountedToTheHour(Instant change, double passed) {
+    List<Daily> days =
+        List.of(
+            new Daily(LocalDate.of(2026, 6, 5), 0.5, 2),
+            new Daily(LocalDate.of(2026, 6, 6), 0.04, 2),
+            new Daily(LocalDate.of(2026, 6, 10), 0.3, 1));
+    Entry changed = new Entry("c", change, new Entry.Upkeep("carbon", Optional.empty(), ""));
+    assertThat(
+            Upkeep.of(RIG, List.of(changed), days, ZoneOffset.UTC, NOW).stream()
+                .filter(u -> u.subject().equals("carbon"))
+                .findFirst()
+                .flatMap(Upkeep::use)
+                .orElseThrow()
+                .passed())
+        .isCloseTo(passed, within(1e-9));
+  }
+
   @Test
   void aCartridgeWhoseLossIsKnownToDoubleClogsInStepsThatAreFelt() {
     Kind.Filter plain = (Kind.Filter) RIG.part("carbon").kind();

@@ -194,12 +194,16 @@ class PowerCutTest {
     before = UncertainFiles.SYNCS.get();
     int together;
     try (Writers twenty = new Writers(20)) {
-      Thread.sleep(500);
+      for (int waits = 0; waits < 100 && twenty.all.get() < 300; waits++) {
+        Thread.sleep(50);
+      }
       twenty.stop.set(true);
       together = twenty.all.get();
     }
-    assertThat(UncertainFiles.SYNCS.get() - before)
-        .as("syncs for %d changes of twenty at once", together)
-        .isLessThan(together);
+    int shared = UncertainFiles.SYNCS.get() - before;
+    // Alone a change takes three or so; on a busy machine fewer wait at once to share one.
+    assertThat((double) shared / together)
+        .as("%d syncs for %d changes of twenty, %d for %d alone", shared, together, syncs, alone)
+        .isLessThan(0.7 * syncs / alone);
   }
 }

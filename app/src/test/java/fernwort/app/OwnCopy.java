@@ -3,11 +3,16 @@ package fernwort.app;
 import fernwort.app.garage.Descriptions;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.say.Refusal;
+import jakarta.servlet.Filter;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.annotation.AnnotationAwareOrderComparator;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.web.context.WebApplicationContext;
 
 /**
  * A copy of Fernwort on a data folder of its own, in the process of the tests: it starts in a
@@ -53,6 +58,17 @@ public final class OwnCopy extends Client {
   /** Returns a part of the application, for a test that sets up what it is not about. */
   public <T> T bean(Class<T> type) {
     return context.getBean(type);
+  }
+
+  /** Returns its pages without the way through a socket, behind all of its filters. */
+  public MockMvc mvc() {
+    Filter[] filters =
+        context.getBeansOfType(Filter.class).values().stream()
+            .sorted(AnnotationAwareOrderComparator.INSTANCE)
+            .toArray(Filter[]::new);
+    return MockMvcBuilders.webAppContextSetup((WebApplicationContext) context)
+        .addFilters(filters)
+        .build();
   }
 
   @Override

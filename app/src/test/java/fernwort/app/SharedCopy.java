@@ -5,6 +5,7 @@ import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.core.build.UsualBuild;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.rig.Rig;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -17,6 +18,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.test.web.servlet.MockMvc;
 
 /**
  * One copy of the application for all tests that only use it: started once, with the demo rigs. A
@@ -50,6 +52,16 @@ public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
   /** Returns a visitor of the copy. */
   public Client client() {
     return client;
+  }
+
+  /** Returns the pages of the copy without the way through a socket. */
+  public MockMvc mvc() {
+    return copy.mvc();
+  }
+
+  /** Adds a rig of the test's own, and returns its address. */
+  public String add(Rig rig) {
+    return copy.bean(Descriptions.class).add(rig, WHO, "Came with a test");
   }
 
   /** Returns the address of this test's own rig, which stands as a demo rig does. */

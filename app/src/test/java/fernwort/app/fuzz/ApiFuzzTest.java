@@ -102,7 +102,7 @@ class ApiFuzzTest {
         wrong.add(answer.request().method() + " " + answer.uri() + " says " + said);
       }
     }
-    wrong.addAll(new Pages(copy).look(rig));
+    wrong.addAll(Pages.over(copy).look(rig));
     wrong.stream().distinct().forEach(w -> System.out.println("FUZZ " + w));
     assertThat(calls).isGreaterThan(10);
     assertThat(wrong).as("of %d calls, seed %d", calls, SEED).isEmpty();

@@ -96,7 +96,7 @@ class FormFuzzTest {
     int sent = 0;
     Client copy = COPY.client();
     String rig = COPY.rig("marginalia");
-    Pages pages = new Pages(copy);
+    Pages pages = Pages.over(copy);
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
     while (System.nanoTime() < end) {
       String page = "/rigs/" + rig + "/" + PAGES.get(random.nextInt(PAGES.size()));

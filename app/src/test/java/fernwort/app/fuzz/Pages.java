@@ -2,12 +2,18 @@ package fernwort.app.fuzz;
 
 import fernwort.app.Client;
 import java.io.IOException;
+import java.net.URI;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Every page and call of a rig that only looks. */
+/** Every page and call of a rig that only looks: over HTTP, or within the process by MockMvc. */
 final class Pages {
 
   private static final List<String> OF_A_RIG =
@@ -67,16 +73,53 @@ final class Pages {
   private static final int JOBS = 3;
   private static final int HANDLES = 3;
 
-  private final Client copy;
+  private static final JsonMapper JSON = new JsonMapper();
 
-  Pages(Client copy) {
-    this.copy = copy;
+  private final Visitor visitor;
+
+  private Pages(Visitor visitor) {
+    this.visitor = visitor;
+  }
+
+  /** What is answered. */
+  private record Answer(int status, String body) {}
+
+  /** Somebody who looks. */
+  private interface Visitor {
+    Answer get(String path) throws IOException;
+  }
+
+  /** Looks as a browser does. */
+  static Pages over(Client copy) {
+    return new Pages(path -> {
+      HttpResponse<String> answer = copy.get(path);
+      return new Answer(answer.statusCode(), answer.body());
+    });
+  }
+
+  /** Looks without a socket. */
+  static Pages within(MockMvc copy) {
+    return new Pages(path -> {
+      try {
+        MockHttpServletResponse answer =
+            copy.perform(MockMvcRequestBuilders.get(URI.create(path))).andReturn().getResponse();
+        return new Answer(answer.getStatus(), answer.getContentAsString(StandardCharsets.UTF_8));
+      } catch (IOException e) {
+        throw e;
+      } catch (Exception e) {
+        throw new IOException(path, e);
+      }
+    });
+  }
+
+  private JsonNode json(String path) throws IOException {
+    return JSON.readTree(visitor.get(path).body());
   }
 
   /** Visits all of them and returns what is wrong, in words. */
   List<String> look(String rig) throws IOException {
     List<String> paths = new ArrayList<>(OF_A_RIG.stream().map(p -> p.formatted(rig)).toList());
-    JsonNode jobs = copy.json("/api/v1/rigs/" + rig + "/jobs");
+    JsonNode jobs = json("/api/v1/rigs/" + rig + "/jobs");
     for (int i = 0; i < Math.min(JOBS, jobs.size()) && jobs.isArray(); i++) {
       String job = jobs.get(i).get("id").asString();
       paths.add("/rigs/" + rig + "/jobs/" + job);
@@ -85,8 +128,7 @@ final class Pages {
       paths.add("/api/v1/rigs/" + rig + "/jobs/" + job + "/slips");
     }
     int handles = 0;
-    for (String part :
-        copy.json("/api/v1/rigs/" + rig + "/state").at("/positions").propertyNames()) {
+    for (String part : json("/api/v1/rigs/" + rig + "/state").at("/positions").propertyNames()) {
       if (handles++ < HANDLES) {
         paths.add("/rigs/" + rig + "/handles/" + part + "/preview");
       }
@@ -100,12 +142,12 @@ final class Pages {
 
   private void look(String path, List<String> wrong) throws IOException {
     long start = System.nanoTime();
-    HttpResponse<String> answer = copy.get(path);
+    Answer answer = visitor.get(path);
     double seconds = (System.nanoTime() - start) / 1e9;
     // What somebody typed stands in its field as it was typed.
     String body = answer.body().replaceAll("value=\"[^\"]*\"|(?s)<textarea.*?</textarea>", "");
-    if (answer.statusCode() >= 500) {
-      wrong.add(path + " answers " + answer.statusCode() + ": " + brief(body));
+    if (answer.status() >= 500 || answer.status() == 404) {
+      wrong.add(path + " answers " + answer.status() + ": " + brief(body));
     }
     if (seconds > LONGEST) {
       wrong.add("%s takes %.1f s".formatted(path, seconds));
@@ -115,7 +157,7 @@ final class Pages {
     if (ours.matches("(?s).*(\\bNaN\\b|Infinity|∞|fernwort\\.core\\.|java\\.lang\\.).*")) {
       wrong.add(path + " shows " + around(ours));
     }
-    if (answer.statusCode() == 422 && !path.contains("/jobs/")) {
+    if (answer.status() == 422 && !path.contains("/jobs/")) {
       wrong.add(path + " is refused: " + brief(body));
     }
   }

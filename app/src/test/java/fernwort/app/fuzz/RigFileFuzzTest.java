@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class RigFileFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 4);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 3);
 
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 
@@ -27,7 +27,7 @@ class RigFileFuzzTest {
     int files = 0;
     int taken = 0;
     Client copy = COPY.client();
-    Pages pages = new Pages(copy);
+    Pages pages = Pages.within(COPY.mvc());
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
     while (System.nanoTime() < end) {
       files++;

@@ -58,16 +58,53 @@ function held(form) {
   return fields;
 }
 
-const shown = new WeakMap();
+/** What an element held as the page came, whatever was typed before the scripts were there. */
+function cameWith(element) {
+  switch (element.type) {
+    case "checkbox":
+    case "radio":
+      return element.defaultChecked ? [element.value] : [];
+    case "select-one":
+    case "select-multiple": {
+      const options = [...element.options];
+      const chosen = options.filter((option) => option.defaultSelected);
+      const first = element.multiple || chosen.length > 0 ? chosen : options.slice(0, 1);
+      return first.map((option) => option.value);
+    }
+    case "submit":
+    case "button":
+      return [];
+    default:
+      return [element.defaultValue];
+  }
+}
+
+/** What each field held as the page came, by its name. */
+function came(form) {
+  const fields = {};
+  for (const element of form.elements) {
+    if (!element.name || element.type === "hidden" || NOT_TYPED.includes(element.name)) continue;
+    fields[element.name] ??= [];
+    if (!element.disabled) fields[element.name].push(...cameWith(element));
+  }
+  return fields;
+}
 
 /** Only what somebody changed: the rest may be changed otherwise meanwhile. */
 function changed(form) {
-  const before = shown.get(form) ?? {};
+  const before = came(form);
   return Object.fromEntries(
     Object.entries(held(form)).filter(
       ([name, values]) => JSON.stringify(values) !== JSON.stringify(before[name] ?? []),
     ),
   );
+}
+
+/** Keeps what somebody changed until it is sent. */
+function keepDraft(form) {
+  const draft = changed(form);
+  if (Object.keys(draft).length === 0) sessionStorage.removeItem(key(form));
+  else sessionStorage.setItem(key(form), JSON.stringify(draft));
 }
 
 function note(form) {
@@ -89,12 +126,19 @@ function note(form) {
   form.prepend(words);
 }
 
+const restored = new WeakSet();
+
 function restore(form) {
-  if (shown.has(form)) return;
-  shown.set(form, held(form));
+  if (restored.has(form)) return;
+  restored.add(form);
+  const typed = changed(form);
   const draft = sessionStorage.getItem(key(form));
-  if (!draft) return;
-  const begun = JSON.parse(draft);
+  if (!draft) {
+    if (Object.keys(typed).length > 0) keepDraft(form);
+    return;
+  }
+  // What was typed just now, before the scripts were there, is newer than what was begun before.
+  const begun = { ...JSON.parse(draft), ...typed };
   for (const element of form.elements) {
     const values = begun[element.name];
     if (!values) continue;
@@ -104,6 +148,7 @@ function restore(form) {
       element.value = values[0] ?? "";
     }
   }
+  keepDraft(form);
   if (Object.keys(changed(form)).length > 0) note(form);
 }
 
@@ -114,10 +159,7 @@ function restoreAll() {
 document.addEventListener("input", (event) => {
   if (event.target.hasAttribute?.("aria-invalid")) clearSlip(event.target);
   const form = event.target.closest?.("form[data-draft]");
-  if (!form) return;
-  const draft = changed(form);
-  if (Object.keys(draft).length === 0) sessionStorage.removeItem(key(form));
-  else sessionStorage.setItem(key(form), JSON.stringify(draft));
+  if (form) keepDraft(form);
 });
 document.addEventListener("htmx:beforeSwap", (event) => {
   const form = event.detail.requestConfig?.elt;

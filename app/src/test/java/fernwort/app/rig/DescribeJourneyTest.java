@@ -9,11 +9,14 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.SelectOption;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -247,6 +250,30 @@ class DescribeJourneyTest {
     page.reload();
     assertThat(page.locator("#f-label")).hasValue("Calm pump");
     assertThat(page.locator("#f-height")).hasValue("999");
+  }
+
+  /** On a slow phone a page stands there before its scripts: what is typed then counts as well. */
+  @Test
+  void whatIsTypedBeforeTheScriptsAreThereIsBegunToo() {
+    startFrom("one-tank", "Sea purslane");
+    List<Route> late = new ArrayList<>();
+    Pattern scripts = Pattern.compile(".*/js/.*[.]js");
+    page.route(scripts, late::add);
+    part("Pump").click();
+    assertThat(page.locator(".panel h2").first()).hasText("Pump");
+    page.locator("#f-label").fill("Early pump");
+    assertThat(late).as("scripts that are not there yet").isNotEmpty();
+    page.unroute(scripts);
+    late.forEach(Route::resume);
+    page.waitForFunction("() => document.readyState === 'complete'");
+    part("Sink").click();
+    assertThat(page.locator(".panel h2").first()).hasText("Sink");
+    part("Pump").click();
+    assertThat(page.locator(".draft-note")).isVisible();
+    assertThat(page.locator("#f-label")).hasValue("Early pump");
+    page.locator("#f-label").fill("Earlier pump");
+    page.reload();
+    assertThat(page.locator("#f-label")).hasValue("Earlier pump");
   }
 
   @Test

@@ -160,6 +160,12 @@ class HeatSumsTest {
     }
   }
 
+  /** How fast water of a temperature warms in air of another (K/s). */
+  private static double warming(Cooling body, double air, double water) {
+    double flow = body.conductance() * (air - water) + body.heating();
+    return flow / ColdWater.heat(body.volume());
+  }
+
   @Property(tries = 300)
   void aNightOfManyPiecesIsWhatSmallStepsMakeOfIt(@ForAll long seed) {
     Random random = new Random(seed);
@@ -173,8 +179,8 @@ class HeatSumsTest {
     double zero = start <= ColdWater.ZERO ? 0 : Double.NaN;
     double step = 2;
     for (double at = 0; at < air.length(); at += step) {
-      double flow = body.conductance() * (air.at(1000 + at + step / 2) - t) + body.heating();
-      t += step * flow / ColdWater.heat(body.volume());
+      double half = t + step / 2 * warming(body, air.at(1000 + at), t);
+      t += step * warming(body, air.at(1000 + at + step / 2), half);
       least = Math.min(least, t);
       if (Double.isNaN(zero) && t <= ColdWater.ZERO) {
         zero = at + step;

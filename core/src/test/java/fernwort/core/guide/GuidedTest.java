@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
+import fernwort.core.describe.TankResize;
 import fernwort.core.guide.Answers.Drain;
 import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Piece;
@@ -407,6 +408,23 @@ class GuidedTest {
     assertThat(rig.lines().getFirst().profile())
         .singleElement()
         .satisfies(p -> assertThat(p.height()).isCloseTo(top + 0.25, within(1e-9)));
+  }
+
+  @Test
+  void aTankThatFillsTwoGivesThemOutletsThatStandApart() {
+    Answers.Tank near = trailer().tanks().getFirst();
+    List<Answers.Tank> tanks =
+        List.of(
+            near,
+            tank("Left", Contents.FRESH, 30).filledFrom(Optional.of("Near")),
+            tank("Right", Contents.FRESH, 30).filledFrom(Optional.of("Near")));
+    Rig rig = Guided.of(trailer().with(tanks)).rig();
+    Kind.Tank giving = (Kind.Tank) rig.part("near").kind();
+    double lengthwise = TankResize.length(giving);
+    assertThat(giving.port("to-Left").at().x())
+        .isCloseTo(0.06 + (lengthwise - 0.12) / 3, within(1e-9));
+    assertThat(giving.port("to-Right").at().x())
+        .isCloseTo(0.06 + 2 * (lengthwise - 0.12) / 3, within(1e-9));
   }
 
   @Test

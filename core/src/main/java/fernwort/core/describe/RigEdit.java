@@ -130,8 +130,8 @@ public final class RigEdit {
 
   /** One line in place of two that met in a part; none when both led to the same port. */
   private Optional<Line> closed(Line first, Line second, Part part) {
-    Line before = first.to().part().equals(part.id()) ? first : turned(first);
-    Line after = second.from().part().equals(part.id()) ? second : turned(second);
+    Line before = first.to().part().equals(part.id()) ? first : first.turned();
+    Line after = second.from().part().equals(part.id()) ? second : second.turned();
     if (before.from().part().equals(part.id()) || after.to().part().equals(part.id())) {
       return Optional.empty();
     }
@@ -156,24 +156,7 @@ public final class RigEdit {
       way.add(before.profile().size(), new ProfilePoint(before.length(), height));
     }
     Line passing = whole.along(way);
-    return Optional.of(before.equals(first) ? passing : turned(passing));
-  }
-
-  /** The same line, told from its other end. */
-  private static Line turned(Line line) {
-    return new Line(
-        line.id(),
-        line.label(),
-        line.to(),
-        line.from(),
-        line.bore(),
-        line.length(),
-        line.material(),
-        line.minorLoss(),
-        line.profile().reversed().stream()
-            .map(p -> new ProfilePoint(line.length() - p.along(), p.height()))
-            .toList(),
-        line.insulation());
+    return Optional.of(before.equals(first) ? passing : passing.turned());
   }
 
   /**

@@ -102,6 +102,15 @@ public record Line(
         id, label, from, to, bore, length * times, material, minorLoss, course, insulation);
   }
 
+  /** Returns the same line told from its other end. */
+  public Line turned() {
+    List<ProfilePoint> back =
+        profile.reversed().stream()
+            .map(p -> new ProfilePoint(length - p.along(), p.height()))
+            .toList();
+    return new Line(id, label, to, from, bore, length, material, minorLoss, back, insulation);
+  }
+
   /** Returns the water this line holds when full (m³). */
   public double volume() {
     return Math.PI / 4 * bore * bore * length;

@@ -132,14 +132,16 @@ class ColdPages {
       @PathVariable String school,
       @ModelAttribute("units") Units units,
       Model model) {
-    Trip trip = desk.trip(id, units);
-    WinterWish wish = WishPage.of(trip).wish();
     School now = named(school);
     model.addAttribute("rig", id);
-    model.addAttribute(
-        "plan", PlanView.of(trip.open(), winters.plan(trip.open(), now, wish), wish, units));
+    model.addAttribute("plan", plan(desk.trip(id, units), now, units));
     model.addAttribute("next", after(now).map(ColdPages::name).orElse(""));
     return "cold/one-school";
+  }
+
+  private PlanView plan(Trip trip, School school, Units units) {
+    WinterWish wish = WishPage.of(trip).wish();
+    return PlanView.of(trip.open(), winters.plan(trip.open(), school, wish), wish, units);
   }
 
   private static Optional<School> after(School school) {
@@ -154,14 +156,10 @@ class ColdPages {
   @GetMapping("/schools")
   String schools(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     Trip trip = desk.trip(id, units);
-    WinterWish wish = WishPage.of(trip).wish();
-    List<PlanView> plans =
-        winters.plans(trip.open(), wish).stream()
-            .map(p -> PlanView.of(trip.open(), p, wish, units))
-            .toList();
     model.addAttribute("rig", id);
     model.addAttribute("name", trip.rig().name());
-    model.addAttribute("plans", plans);
+    model.addAttribute(
+        "plans", Stream.of(School.values()).map(school -> plan(trip, school, units)).toList());
     return "cold/schools";
   }
 
@@ -172,11 +170,9 @@ class ColdPages {
       @ModelAttribute("units") Units units,
       Model model) {
     Trip trip = desk.trip(id, units);
-    WinterWish wish = WishPage.of(trip).wish();
-    WinterPlan plan = winters.plan(trip.open(), named(school), wish);
     model.addAttribute("rig", id);
     model.addAttribute("name", trip.rig().name());
-    model.addAttribute("plan", PlanView.of(trip.open(), plan, wish, units));
+    model.addAttribute("plan", plan(trip, named(school), units));
     return "cold/school";
   }
 

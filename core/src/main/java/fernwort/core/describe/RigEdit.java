@@ -1,8 +1,8 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
@@ -152,7 +152,7 @@ public final class RigEdit {
             way,
             first.insulation());
     double height = part.at(before.to().port()).z();
-    if (Math.abs(Course.of(rig, whole).heightAt(before.length()) - height) > EVEN) {
+    if (Math.abs(LineCourse.of(rig, whole).heightAt(before.length()) - height) > EVEN) {
       way.add(before.profile().size(), new ProfilePoint(before.length(), height));
     }
     Line passing = whole.along(way);
@@ -175,7 +175,7 @@ public final class RigEdit {
   public ProfilePoint middle(String line) {
     Line found = line(line);
     double half = found.length() / 2;
-    return new ProfilePoint(half, Course.of(rig, found).heightAt(half));
+    return new ProfilePoint(half, LineCourse.of(rig, found).heightAt(half));
   }
 
   /**

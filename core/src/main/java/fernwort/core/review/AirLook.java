@@ -2,7 +2,6 @@ package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -149,7 +148,7 @@ final class AirLook implements Look {
   private static void sags(Plumbed plan, List<Finding> found) {
     Map<String, Streams.Stream> streams = Streams.of(plan.rig());
     for (Line line : plan.rig().lines()) {
-      double sag = Course.of(plan.rig(), line).sag();
+      double sag = plan.level().sag(line.id());
       if (streams.get(line.id()) == Streams.Stream.AIR && sag > SAG_WORTH_SAYING) {
         boolean shared = vents(plan, line) > 1;
         found.add(

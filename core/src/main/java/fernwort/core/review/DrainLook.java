@@ -1,9 +1,9 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.say.Amount;
@@ -32,7 +32,7 @@ final class DrainLook implements Look {
     }
     Line worst = wet.getFirst().line();
     Part end = lower(plan, worst);
-    ProfilePoint lowest = Course.of(plan.rig(), worst).lowest();
+    ProfilePoint lowest = LineCourse.of(plan.rig(), worst).lowest();
     String named =
         wet.stream()
             .limit(3)

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Course;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
@@ -85,8 +85,8 @@ class RigEditTest {
     assertThat(back.parts()).isEqualTo(big.parts());
     assertThat(closed.length()).isCloseTo(Math.max(0.1, line.length()), within(1e-9));
     if (line.length() > 0.1) {
-      Course before = Course.of(big, line);
-      Course after = Course.of(back, closed);
+      LineCourse before = LineCourse.of(big, line);
+      LineCourse after = LineCourse.of(back, closed);
       for (double share = 0; share <= 1; share += 0.05) {
         double along = share * line.length();
         assertThat(after.heightAt(along)).isCloseTo(before.heightAt(along), within(1e-3));
@@ -143,7 +143,7 @@ class RigEditTest {
     Line line = RigEdit.of(rig).line("pump-out-sink");
     Rig sagging =
         RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of(new ProfilePoint(0.3, 0.4))));
-    Course course = Course.of(sagging, RigEdit.of(sagging).line(line.id()));
+    LineCourse course = LineCourse.of(sagging, RigEdit.of(sagging).line(line.id()));
     Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.3, 0, new Kind.Plug(true));
     Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4, course.lowest());
     assertThat(low.part("tee").height()).isEqualTo(0.4);

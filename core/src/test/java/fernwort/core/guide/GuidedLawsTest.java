@@ -11,9 +11,9 @@ import fernwort.core.guide.Answers.Size;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Course;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
@@ -255,7 +255,7 @@ class GuidedLawsTest {
       Point b = rig.part(line.to().part()).at(line.to().port());
       double way = Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y());
       double last = a.z();
-      for (ProfilePoint p : Course.of(rig, line).points()) {
+      for (ProfilePoint p : LineCourse.of(rig, line).points()) {
         way += Math.abs(p.height() - last);
         last = p.height();
       }

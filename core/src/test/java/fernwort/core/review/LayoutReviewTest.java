@@ -300,6 +300,22 @@ class LayoutReviewTest {
         .isLessThanOrEqualTo(harm);
   }
 
+  /** A dip between two crests holds water back, also where it lies over both ends of the vent. */
+  @Test
+  void aVentThatDipsOverItsTailHoldsItBackToo() {
+    Rig dipping =
+        RigEdit.of(ROW)
+            .changeLine(
+                "vent-tee-1-b-vent-tee-2",
+                l ->
+                    l.along(
+                        List.of(
+                            new ProfilePoint(0.08, 1.9),
+                            new ProfilePoint(0.15, 1.6),
+                            new ProfilePoint(0.22, 1.9))));
+    assertThat(find(dipping, Code.VENT_SAG, "vent-tee-1")).isPresent();
+  }
+
   /** Wherever a line sags, the drain that is put into it lies at its lowest point. */
   @ParameterizedTest
   @ValueSource(doubles = {0.1, 0.5, 0.9})

@@ -10,19 +10,19 @@ import java.util.List;
  *
  * @param points its ends and what its profile tells between them, in their order along the line
  */
-public record Course(List<ProfilePoint> points) {
+public record LineCourse(List<ProfilePoint> points) {
 
-  public Course {
+  public LineCourse {
     points = List.copyOf(points);
   }
 
   /** Returns the course of a line of a rig. */
-  public static Course of(Rig rig, Line line) {
+  public static LineCourse of(Rig rig, Line line) {
     List<ProfilePoint> points = new ArrayList<>();
     points.add(new ProfilePoint(0, height(rig, line.from())));
     points.addAll(line.profile());
     points.add(new ProfilePoint(line.length(), height(rig, line.to())));
-    return new Course(points);
+    return new LineCourse(points);
   }
 
   private static double height(Rig rig, PortRef end) {
@@ -46,11 +46,5 @@ public record Course(List<ProfilePoint> points) {
   /** Returns the lowest point; of several that are as low, the first. */
   public ProfilePoint lowest() {
     return points.stream().min(Comparator.comparingDouble(ProfilePoint::height)).orElseThrow();
-  }
-
-  /** Returns how far its lowest point lies below the lower of its ends (m); 0 where none does. */
-  public double sag() {
-    double ends = Math.min(points.getFirst().height(), points.getLast().height());
-    return ends - lowest().height();
   }
 }

@@ -8,11 +8,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class CourseTest {
+class LineCourseTest {
 
   /** Up from 1 m to a crest, down into a sag, and up to 1.2 m. */
-  private static final Course BENT =
-      new Course(
+  private static final LineCourse BENT =
+      new LineCourse(
           List.of(
               new ProfilePoint(0, 1),
               new ProfilePoint(1, 1.5),
@@ -37,8 +37,8 @@ class CourseTest {
 
   @Test
   void twoPointsAtOnePlaceAreAStep() {
-    Course step =
-        new Course(
+    LineCourse step =
+        new LineCourse(
             List.of(
                 new ProfilePoint(0, 1),
                 new ProfilePoint(1, 1),
@@ -49,11 +49,11 @@ class CourseTest {
   }
 
   @Test
-  void itSagsAsFarAsItsLowestPointLiesBelowTheLowerEnd() {
+  void ofSeveralPointsAsLowTheFirstIsTheLowest() {
     assertThat(BENT.lowest()).isEqualTo(new ProfilePoint(3, 0.5));
-    assertThat(BENT.sag()).isEqualTo(0.5);
-    Course rising = new Course(List.of(new ProfilePoint(0, 1), new ProfilePoint(2, 1.5)));
-    assertThat(rising.sag()).isZero();
+    LineCourse rising = new LineCourse(List.of(new ProfilePoint(0, 1), new ProfilePoint(2, 1.5)));
     assertThat(rising.lowest().along()).isZero();
+    LineCourse level = new LineCourse(List.of(new ProfilePoint(0, 1), new ProfilePoint(2, 1)));
+    assertThat(level.lowest().along()).isZero();
   }
 }

@@ -36,6 +36,9 @@ record PlanView(
     StepsView steps,
     List<Air> air) {
 
+  /** At which water freezes (K). */
+  private static final double FREEZING = 273.15;
+
   /** Air blown to one outlet, in words. */
   record Air(
       String outlet, String length, String pressure, int bursts, String slowest, String stays) {}
@@ -77,12 +80,19 @@ record PlanView(
 
   private static String safe(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
     if (left.dangers() > 0) {
-      return "Something breaks below 0 °C: see what it keeps";
+      return "Something breaks below %s: see what it keeps"
+          .formatted(units.show(Measure.TEMPERATURE, FREEZING));
     }
-    String asked = units.show(Measure.TEMPERATURE, wish.cold());
+    double spare =
+        units.in(Measure.TEMPERATURE, wish.cold())
+            - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
     return plan.weakest().isEmpty()
         ? "Nothing full is left to break, however cold"
-        : "Stands %s, with 3 K in hand".formatted(asked);
+        : "Stands %s, with %s %s in hand"
+            .formatted(
+                units.show(Measure.TEMPERATURE, wish.cold()),
+                Math.round(spare),
+                units.unit(Measure.TEMPERATURE).sign());
   }
 
   private static Air air(OpenRig rig, Blow blow, Units units) {

@@ -8,6 +8,8 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -143,6 +145,12 @@ class ColdJourneyTest {
         assertThat(fragment).contains("hx-get=\"" + schools + order.get(i + 1) + "\"");
       }
     }
+    HttpRequest.Builder american =
+        HttpRequest.newBuilder(URI.create(COPY.copy().address() + schools + "antifreeze"))
+            .header("Cookie", "fernwort-units=%C2%B0F");
+    assertThat(COPY.copy().send(american).body()).contains("Stands 5 °F, with 5 °F in hand");
+    assertThat(COPY.copy().get(schools + "antifreeze").body())
+        .contains("Stands -15 °C, with 3 °C in hand");
     HttpResponse<String> unknown = COPY.copy().get(schools + "steam");
     assertThat(unknown.statusCode()).isEqualTo(422);
     assertThat(unknown.body()).contains("There is no school “steam”");

@@ -286,7 +286,7 @@ final class Marginalia {
         .line("p5", "House line", "surge-tee.c > house-tee.a", 12, 2.6, Material.PEX, 3.2)
         .line("p6", "Mains line", "rinse-tee.b > house-tee.b", 12, 3.6, Material.PEX, 3.6)
         .line("p7", "Mains stub", "mains-valve.b > rinse-tee.a", 12, 0.15, Material.PEX, 0.5)
-        .line("vent-main", "Main vent", "main.vent > vent-tee.a", 16, 2.0, Material.PVC_HOSE, 1.9)
+        .line("vent-main", "Main vent", "main.vent > vent-tee.a", 19, 2.0, Material.PVC_HOSE, 1.9)
         .line("vent-cap", "Vent top", "vent-tee.b > vent-air.in", 16, 0.1, Material.PVC_HOSE, 0.3)
         .line(
             "tail-main",

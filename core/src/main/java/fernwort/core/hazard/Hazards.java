@@ -16,10 +16,12 @@ public final class Hazards {
   private final List<Check> checks;
   private final Check power = new PowerCheck();
   private final FlowCheck flowing;
+  private final Foretold foretold;
 
   private Hazards(Plumbing plumbing, Hydraulics hydraulics) {
     this.plumbing = plumbing;
     flowing = new FlowCheck(hydraulics);
+    foretold = new Foretold(hydraulics);
     checks =
         List.of(
             new TankCheck(),
@@ -51,6 +53,7 @@ public final class Hazards {
     List<Warning> found = withPower(scene, flows);
     found.addAll(withoutPower(setting, levels, ways));
     flowing.look(scene, flows, found);
+    foretold.look(scene, found);
     found.addAll(LoadCheck.of(plumbing, levels.state(setting).volumes()));
     found.sort(Comparator.comparing(Warning::severity));
     return found;

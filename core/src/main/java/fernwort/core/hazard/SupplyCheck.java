@@ -74,19 +74,33 @@ final class SupplyCheck implements Check {
         .max(
             Comparator.comparingDouble((Part tank) -> scene.levels().surface(tank.id()))
                 .thenComparing(Part::id))
-        .ifPresent(tank ->
-            found.add(
-                new Warning(
-                    Warning.Code.BACKFLOW,
-                    Severity.DANGER,
-                    Saying.words(tank.label() + " can run back into the tap"),
-                    Saying.of(
-                        "When the mains pressure drops, tank water is drawn into the public pipe."),
-                    Saying.of("No check valve stands between them in this setting."),
-                    Saying.of(
-                        "Shut the way, or fit a check valve or the backflow preventer that your"
-                            + " local code asks for."),
-                    List.of(tank.id(), inlet.id()))));
+        .ifPresent(tank -> found.add(backflow(scene, connections, inlet, tank)));
+  }
+
+  private static Warning backflow(Scene scene, Connections connections, Part inlet, Part tank) {
+    boolean covered =
+        connections
+            .leaving(
+                tank,
+                port ->
+                    goesBack(scene, tank, port)
+                        && (scene.levels().isCovered(tank.port(port))
+                            || scene.levels().isBrimFull(tank.id())),
+                p -> p.equals(inlet))
+            .isPresent();
+    return new Warning(
+        Warning.Code.BACKFLOW,
+        Severity.DANGER,
+        Saying.words(tank.label() + " can run back into the tap"),
+        covered
+            ? Saying.of("When the mains pressure drops, tank water is drawn into the public pipe.")
+            : Saying.of(
+                "When the tank fills and the mains pressure drops, tank water is drawn into the public pipe. The water does not stand that high now."),
+        Saying.of("No check valve stands between them in this setting."),
+        Saying.of(
+            "Shut the way, or fit a check valve or the backflow preventer that your"
+                + " local code asks for."),
+        List.of(tank.id(), inlet.id()));
   }
 
   /**

@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import fernwort.core.flow.Fluid;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Relief;
@@ -12,6 +13,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
+import fernwort.core.tank.TankFigures;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.TankAir;
 import fernwort.core.ways.Way;
@@ -23,8 +25,22 @@ import java.util.Optional;
 /** Tanks that fill or empty without air, or without anybody watching; gray with no room left. */
 final class TankCheck implements Check {
 
-  /** A tank with less room than this is full to whoever looks at it (m³): a millilitre. */
-  private static final double NO_ROOM = 1e-6;
+  /**
+   * A closed tank with less air than this share of it may not be left to the warmth; own choice.
+   */
+  private static final double LITTLE_AIR = 0.005;
+
+  /** How cold water comes from a tap, and how warm a tank gets (°C); own choice, to be cautious. */
+  private static final double COLD = 10;
+
+  private static final double WARM = 30;
+
+  /** By how much of itself water grows between the two. */
+  private static final double GROWTH =
+      Fluid.waterAt(COLD).density() / Fluid.waterAt(WARM).density() - 1;
+
+  /** Gray water at this share of what its tank holds is at the vent; own choice. */
+  private static final double AS_GOOD_AS_FULL = 0.98;
 
   /** Share of fresh water that is taken to become gray; a default, most of what is used does. */
   private static final double BECOMES_GRAY = 0.9;
@@ -35,24 +51,28 @@ final class TankCheck implements Check {
       if (air.out().isEmpty()) {
         noAirOut(scene, air.tank(), found);
       }
-      if (air.in().isEmpty()) {
+      if (isSuckedIn(scene, air)) {
         noAirIn(scene, air.tank(), found);
       }
     }
     pressedIn(scene, found);
-    brimFull(scene, found);
+    warmth(scene, found);
     fillingFromMains(scene, found);
     gray(scene, found);
   }
 
   private static void noAirOut(Scene scene, String tank, List<Warning> found) {
-    boolean relieved = scene.ways().from(tank).findAny().isPresent();
     Optional<Way> filling =
         scene.ways().to(tank).filter(w -> !w.source().part().equals(tank)).findFirst();
-    if (filling.isEmpty() || relieved && scene.levels().isFull(tank)) {
+    if (filling.isEmpty()) {
       return;
     }
     boolean pressed = filling.get().drive().kind() != DrivenBy.Kind.FALL;
+    String source = filling.get().source().part();
+    Relief relief = Relief.of(scene.plumbing(), scene.setting());
+    if (pressed ? isRelieved(relief, tank, source) : relief.hasByVents(tank)) {
+      return;
+    }
     found.add(
         new Warning(
             Warning.Code.NO_AIR_OUT,
@@ -65,6 +85,11 @@ final class TankCheck implements Check {
             Saying.of("Every way from its air space to the open is shut or stands under water."),
             Saying.of("Open its vent or overflow first, then go on filling."),
             List.of(tank)));
+  }
+
+  /** Tells whether what is pressed into a full tank gets out by more than its outlets. */
+  private static boolean isRelieved(Relief relief, String tank, String source) {
+    return relief.has(tank, Optional.of(source)) && !relief.hasAtMostOutlets(tank, source);
   }
 
   /** What goes wrong later with a tank into which mains or a pump press, if it goes on so. */
@@ -169,22 +194,35 @@ final class TankCheck implements Check {
     };
   }
 
-  private static void brimFull(Scene scene, List<Warning> found) {
+  /** Water that warms needs room, and a tank that is shut has only what air is left in it. */
+  private static void warmth(Scene scene, List<Warning> found) {
     for (Part tank : scene.plumbing().tanks()) {
-      boolean full =
-          scene.levels().volume(tank.id()) >= scene.plumbing().room(tank.id()).capacity() - NO_ROOM;
+      double capacity = scene.plumbing().room(tank.id()).capacity();
+      double volume = scene.levels().volume(tank.id());
+      boolean full = volume >= (1 - LITTLE_AIR) * capacity;
       if (full && !Relief.of(scene.plumbing(), scene.setting()).has(tank.id(), Optional.empty())) {
         found.add(
             new Warning(
                 Warning.Code.NO_ROOM,
                 Severity.WARNING,
-                Saying.words(tank.label() + " is full to the brim and shut"),
-                Saying.of("As its water warms it has nowhere to go: the tank bulges."),
-                Saying.of("No air is left in it, and every vent is shut."),
-                Saying.of("Open its vent, or draw a few litres off."),
+                Saying.of("{} is full and closed: no room for warm water", tank.label()),
+                Saying.of(
+                    "Its water grows by {} as it warms, and the tank bulges.",
+                    Amount.roughly(volume * GROWTH)),
+                Saying.of("Hardly any air is left in it, and every vent is closed."),
+                Saying.of(
+                    "Let about {} out, or open its vent.",
+                    Amount.roughly(Math.ceil(1000 * volume * GROWTH) / 1000)),
                 List.of(tank.id())));
       }
     }
+  }
+
+  /** Tells whether a tank's walls give before its vacuum brings air in. */
+  private static boolean isSuckedIn(Scene scene, TankAir air) {
+    double vacuum = Fluid.WATER.pressure(air.vacuum(scene.levels().surface(air.tank())));
+    return scene.part(air.tank()).kind() instanceof Kind.Tank tank
+        && vacuum > -tank.lowestPressure();
   }
 
   private static void noAirIn(Scene scene, String tank, List<Warning> found) {
@@ -288,8 +326,9 @@ final class TankCheck implements Check {
     }
     double room = 0;
     for (Part tank : grays) {
-      room += scene.plumbing().room(tank.id()).capacity() - scene.levels().volume(tank.id());
-      if (scene.levels().volume(tank.id()) >= 0.98 * scene.plumbing().room(tank.id()).capacity()) {
+      double holds = holds(scene, tank);
+      room += Math.max(0, holds - scene.levels().volume(tank.id()));
+      if (scene.levels().volume(tank.id()) >= AS_GOOD_AS_FULL * holds) {
         full(scene, tank, found);
       }
     }
@@ -297,7 +336,8 @@ final class TankCheck implements Check {
         BECOMES_GRAY
             * scene.plumbing().tanks().stream()
                 .filter(t -> scene.isTank(t.id(), Contents.FRESH))
-                .mapToDouble(t -> scene.levels().volume(t.id()))
+                .mapToDouble(
+                    t -> Math.max(0, scene.levels().volume(t.id()) - figures(scene, t).stranded()))
                 .sum();
     if (room < coming && found.stream().noneMatch(w -> w.code() == Warning.Code.GRAY_FULL)) {
       found.add(
@@ -315,6 +355,17 @@ final class TankCheck implements Check {
               Saying.of("Plan to empty gray first; filling more fresh does not help."),
               grays.stream().map(Part::id).toList()));
     }
+  }
+
+  /** What a tank holds up to its lowest vent (m³). */
+  private static double holds(Scene scene, Part tank) {
+    TankFigures figures = figures(scene, tank);
+    return figures.capacity() - figures.unreachable();
+  }
+
+  private static TankFigures figures(Scene scene, Part tank) {
+    return TankFigures.of(
+        (Kind.Tank) tank.kind(), scene.plumbing().room(tank.id()), scene.levels().slope());
   }
 
   private static void full(Scene scene, Part tank, List<Warning> found) {

@@ -165,7 +165,19 @@ final class FlowReading {
           double rise = flow.heads()[network.from(link)] - flow.heads()[network.to(link)];
           air.merge(plumbing.tanks().get(place).id(), water.pressure(rise), Double::sum);
         });
+    for (int i = 0; i < plumbing.tanks().size(); i++) {
+      String tank = plumbing.tanks().get(i).id();
+      int water = waterNode(i);
+      if (water >= 0 && !network.isReservoir(water) && hasNoAir(tank) && wet.spill(i) < 0) {
+        air.put(tank, this.water.pressure(flow.heads()[water] - levels.surface(tank)));
+      }
+    }
     return air;
+  }
+
+  /** Tells whether a tank's water stands against its lid, or against air as stiff as that. */
+  private boolean hasNoAir(String tank) {
+    return levels.isBrimFull(tank) || conditions.carried().airlocked().contains(tank);
   }
 
   private void addUnderWater(double[] q, Map<String, Double> tanks) {

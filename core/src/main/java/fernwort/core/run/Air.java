@@ -19,6 +19,9 @@ final class Air {
   /** Less air than this is taken to be as stiff as this much (m³). */
   private static final double LEAST = 2e-5;
 
+  /** A pressure and a rounding error of it differ by less (Pa). */
+  private static final double SLACK = 1;
+
   private final double capacity;
 
   /** Absolute pressure times volume of what is shut in (J). */
@@ -45,25 +48,15 @@ final class Air {
     return Math.max(LEAST, capacity - volume);
   }
 
-  /** Sets the ways that the air has. */
+  /** Sets the ways that the air has: dry ones, or past the water that covers a vent. */
   void ways(Levels levels, TankAir air, Set<String> wetVents) {
     out = hold(levels, air.out(), wetVents);
-    in = hold(levels, air.in(), wetVents);
-  }
-
-  /** Tells whether no air can come in. */
-  boolean hasNoWayIn() {
-    return Double.isInfinite(in);
-  }
-
-  /**
-   * Lets air come in by a vent whose port is under water, but whose line is open: it pushes the
-   * water that stands in the line down before it.
-   *
-   * @param depth of the port under the surface (m)
-   */
-  void drawsUnder(double depth) {
-    in = Fluid.WATER.pressure(Math.max(0, depth));
+    in =
+        air.in().isPresent()
+            ? hold(levels, air.in(), wetVents)
+            : air.bubbling()
+                .map(b -> Fluid.WATER.pressure(b.vacuum(levels.surface(air.tank()))))
+                .orElse(Double.POSITIVE_INFINITY);
   }
 
   private static double hold(Levels levels, Optional<TankAir.Route> route, Set<String> wetVents) {
@@ -80,6 +73,16 @@ final class Air {
   /** Tells whether it has no way out or none in. */
   boolean isShutIn() {
     return Double.isInfinite(out) || Double.isInfinite(in);
+  }
+
+  /** Tells whether it stands against more water, or against less. */
+  boolean standsAgainst(double gain) {
+    return Double.isInfinite(gain > 0 ? out : in);
+  }
+
+  /** Tells whether its ways let a gauge pressure stand (Pa). */
+  boolean holds(double pressure) {
+    return pressure >= -in - SLACK && pressure <= out + SLACK;
   }
 
   /** Tells whether there is none above so much water (m³) and none can come in. */

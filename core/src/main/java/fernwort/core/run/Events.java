@@ -15,6 +15,7 @@ final class Events {
   Events(Progress progress) {
     this.progress = progress;
     standing = look();
+    standing.removeIf(s -> s.kind().isHarm());
   }
 
   Events(Events other, Progress progress) {

@@ -41,6 +41,11 @@ public record Happening(double at, Kind kind, String subject, boolean begins) {
     /** Water is on its way to an outlet or tank through lines that are dry. */
     AWAITED,
     /** A hand sets something. */
-    HAND
+    HAND;
+
+    /** Tells whether it does harm, so that a run says it also when it is so from the beginning. */
+    public boolean isHarm() {
+      return this == DRAWS_AIR || this == BULGES || this == SUCKED_IN || this == BACKS_UP;
+    }
   }
 }

@@ -1,5 +1,6 @@
 package fernwort.core.run;
 
+import fernwort.core.hydraulics.Flows;
 import java.util.HashSet;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -68,7 +69,7 @@ final class Locks {
       double most = Math.abs(end.gains()[stiffest] - start.gains()[stiffest]);
       stiffest = change > most ? i : stiffest;
     }
-    return tanks.air(stiffest).isShutIn() ? OptionalInt.of(stiffest) : OptionalInt.empty();
+    return standsAgainst(stiffest, start, end) ? OptionalInt.of(stiffest) : OptionalInt.empty();
   }
 
   /**
@@ -76,26 +77,55 @@ final class Locks {
    * beyond would overshoot it, and swing about it without an end.
    */
   OptionalInt balanced(Rates start, Rates end, double seconds, Pace pace) {
-    return first(i -> {
-      double gain = start.gains()[i];
-      return Math.abs(gain) > Rates.STILL
-          && gain * end.gains()[i] < 0
-          && !pace.isTooCoarse(Math.abs(gain) * seconds);
-    });
+    return first(
+        start,
+        end,
+        i -> {
+          double gain = start.gains()[i];
+          return Math.abs(gain) > Rates.STILL
+              && gain * end.gains()[i] < 0
+              && !pace.isTooCoarse(Math.abs(gain) * seconds);
+        });
   }
 
   /** Returns a tank whose shut-in air would swing by more than a coarse step can follow. */
   OptionalInt swinging(Rates start, Rates end, double seconds) {
-    return first(i -> {
-      double moved = Math.abs(end.gains()[i] - start.gains()[i]) * seconds / 2;
-      return tanks.air(i).swing(tanks.volume(i), moved) > MOST_SWING;
-    });
+    return first(
+        start,
+        end,
+        i -> {
+          double moved = Math.abs(end.gains()[i] - start.gains()[i]) * seconds / 2;
+          return tanks.air(i).swing(tanks.volume(i), moved) > MOST_SWING;
+        });
+  }
+
+  /** Tells whether a tank's air stands against what it gains or loses over a step. */
+  private boolean standsAgainst(int tank, Rates start, Rates end) {
+    return tanks.air(tank).standsAgainst(start.gains()[tank])
+        || tanks.air(tank).standsAgainst(end.gains()[tank]);
+  }
+
+  /**
+   * Lets tanks go whose air finds a way at the pressure that a flow brings to them; tells whether
+   * there are any.
+   */
+  boolean letGo(Flows flows) {
+    Set<String> kept = new HashSet<>(locked);
+    for (int i = 0; i < tanks.count(); i++) {
+      String id = tanks.id(i);
+      if (kept.contains(id) && !tanks.air(i).holds(flows.air().getOrDefault(id, 0.0))) {
+        kept.remove(id);
+      }
+    }
+    boolean any = kept.size() < locked.size();
+    locked = kept;
+    return any;
   }
 
   /** The first tank with its air shut in, not locked yet, of which something holds. */
-  private OptionalInt first(IntPredicate holds) {
+  private OptionalInt first(Rates start, Rates end, IntPredicate holds) {
     for (int i = 0; i < tanks.count(); i++) {
-      if (tanks.air(i).isShutIn() && !locked.contains(tanks.id(i)) && holds.test(i)) {
+      if (standsAgainst(i, start, end) && !locked.contains(tanks.id(i)) && holds.test(i)) {
         return OptionalInt.of(i);
       }
     }

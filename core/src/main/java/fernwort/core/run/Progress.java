@@ -7,11 +7,9 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.Surroundings;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Relief;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -188,27 +186,21 @@ final class Progress {
     if (!beside) {
       around.airOf(tanks.id(tank)).ifPresent(ways -> air.ways(levels, ways, wetVents));
     }
-    if (air.hasNoWayIn()) {
-      vented(tanks.part(tank), levels).ifPresent(air::drawsUnder);
-    }
     air.settle(tanks.volume(tank));
   }
 
-  /** How deep a tank's highest vent is under water, where its line stands open (m). */
-  private Optional<Double> vented(Part tank, Levels levels) {
-    if (!Relief.of(plumbing, state.setting()).hasByVents(tank.id())) {
-      return Optional.empty();
-    }
-    return ((Kind.Tank) tank.kind())
-        .tankPorts().stream()
-            .filter(p -> p.use() == TankPort.Use.VENT)
-            .map(p -> levels.surface(tank.id()) - levels.top(tank.port(p.id())))
-            .min(Double::compare);
+  /** Takes a tank's shut-in air to be stiff from now on, until it has let time pass. */
+  void lock(int tank) {
+    locks.lock(tank, time);
+    flows = solve(tanks.volumes());
   }
 
   /** Finds the flows anew for the water as it stands. */
   void settle() {
     flows = solve(tanks.volumes());
+    if (locks.letGo(flows)) {
+      flows = solve(tanks.volumes());
+    }
   }
 
   /** Returns what would flow with such volumes (m³), the rest as it stands. */

@@ -23,6 +23,9 @@ public final class Simulation {
   private final Step step;
   private final Events events;
 
+  /** Whether it was told what does harm from the beginning. */
+  private boolean begun;
+
   private Simulation(Progress progress, Events events) {
     this.progress = progress;
     this.events = events;
@@ -166,6 +169,13 @@ public final class Simulation {
   }
 
   private List<Happening> advance(double until) {
+    if (!begun) {
+      begun = true;
+      List<Happening> already = events.changes();
+      if (!already.isEmpty()) {
+        return already;
+      }
+    }
     return step.take(until) ? events.changes() : List.of();
   }
 }

@@ -76,8 +76,7 @@ final class Step {
       error = Crossings.difference(start.gains(), end.gains()) * h / 2;
       OptionalInt stiff = stiff(start, end, h, error);
       if (stiff.isPresent()) {
-        progress.locks.lock(stiff.getAsInt(), progress.time());
-        progress.settle();
+        progress.lock(stiff.getAsInt());
         return;
       }
       if (!pace.isTooCoarse(error) || h <= shortest) {

@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -56,9 +57,16 @@ public final class AirSearch {
           break;
         }
       }
-      air.add(new TankAir(plumbing.tanks().get(tank).id(), outwards(tank), wayIn));
+      Part part = plumbing.tanks().get(tank);
+      air.add(new TankAir(part.id(), outwards(tank), wayIn, bubbling(part, wayIn)));
     }
     return air;
+  }
+
+  private Optional<TankAir.Bubbling> bubbling(Part tank, Optional<TankAir.Route> wayIn) {
+    return wayIn.isPresent()
+        ? Optional.empty()
+        : new CoveredVents(graph, levels, openings).of(tank);
   }
 
   private Sweep inwards() {

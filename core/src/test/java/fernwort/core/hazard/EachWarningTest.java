@@ -139,8 +139,53 @@ class EachWarningTest {
             Code.NO_ROOM,
             "tank=125, vent-valve shut, over-valve shut",
             "tank=125, over-valve shut"),
+        small(Code.PUMP_DRY_SOON, "pump on, low-tap open", "pump on"),
+        linked(),
+        narrow(),
         stirring(),
         reversed());
+  }
+
+  /** A high tank that runs into a low one until that runs over. */
+  private static Case linked() {
+    Rig rig =
+        rig()
+            .part("high", "High", 0, 0, 2, tank())
+            .part("low", "Low", 0, 0, 0.8, tank())
+            .part("link", "Link", 0, 0, 1, Fittings.twoWay(0))
+            .part("high-air", "High air", 0, 0, 2.7, Fittings.end(Role.VENT))
+            .part("low-air", "Low air", 0, 0, 1.5, Fittings.end(Role.VENT))
+            .line("a", "A", "high.low > link.a", 13, 1, Material.PEX, 1)
+            .line("b", "B", "link.b > low.low", 13, 1, Material.PEX, 1)
+            .line("c", "C", "high.vent > high-air.in", 19, 0.3, Material.PVC_HOSE, 1)
+            .line("d", "D", "low.vent > low-air.in", 19, 0.3, Material.PVC_HOSE, 1)
+            .build();
+    State state = new State(rig.atRest(), Map.of("high", 0.1, "low", 0.09), Slope.LEVEL);
+    return new Case(
+        Code.RUNS_OVER_SOON, rig, state.with("link", "open"), state.with("link", "shut"));
+  }
+
+  /** A fast hose into a tank whose vent is four millimetres wide, and into one with a wide vent. */
+  private static Case narrow() {
+    Rig rig =
+        rig()
+            .part("inlet", "Inlet", 0, 0, 0.6, Fittings.inlet(3))
+            .part("tank", "Tank", 0, 0, 1, tank())
+            .part("over-valve", "Overflow valve", 0, 0, 1.1, Fittings.twoWay(0))
+            .part("over", "Overflow", 0, 0, 0.5, Fittings.end(Role.OVERFLOW))
+            .part("air", "Air", 0, 0, 1.6, Fittings.end(Role.VENT))
+            .line("i", "I", "inlet.out > tank.low", 13, 2, Material.PEX, 1)
+            .line("v", "V", "tank.vent > air.in", 4, 0.5, Material.PVC_HOSE, 1)
+            .line("o1", "O1", "tank.high > over-valve.a", 25, 0.3, Material.PVC_HOSE, 1)
+            .line("o2", "O2", "over-valve.b > over.in", 25, 0.6, Material.PVC_HOSE, 1)
+            .build();
+    State filling =
+        new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL).with("inlet", "mains");
+    return new Case(
+        Code.VENT_NARROW,
+        rig,
+        filling.with("over-valve", "shut"),
+        filling.with("over-valve", "open"));
   }
 
   /** A pump with a way from its outlet back to its inlet, through a valve. */

@@ -271,7 +271,7 @@ class WarningTableTest {
 
   private static final String TABLE =
       """
-      marginalia | | GRAY_NEARLY_FULL NOTE gray
+      marginalia | | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
       marginalia | sink shut | GRAY_NEARLY_FULL NOTE gray
       marginalia | sink shut, pump off | HEATER_DRY DANGER heater; GRAY_NEARLY_FULL NOTE gray
       marginalia | inlet mains, fill-selector low, sink shut, pump off | HEATER_DRY DANGER heater; FILLING NOTE low; GRAY_NEARLY_FULL NOTE gray
@@ -282,44 +282,44 @@ class WarningTableTest {
       marginalia | inlet mains, fill-selector main, mains-valve open | FILLING_UNWATCHED WARNING main; GRAY_NEARLY_FULL NOTE gray; PUMP_STIRS NOTE pump
       marginalia | inlet mains, mains-valve open, pump on, sink warm | GRAY_NEARLY_FULL NOTE gray
       marginalia | inlet mains, mains-valve open, pump on, sink shut | GRAY_NEARLY_FULL NOTE gray
-      marginalia | inlet mains, fill-selector low, low-drain off, low=0 | OPEN_TO_GROUND WARNING low-drain+low; FILLING NOTE low; GRAY_NEARLY_FULL NOTE gray
-      marginalia | inlet mains, fill-selector low, low-drain off, low=30 | OPEN_TO_GROUND WARNING low-drain+low; FILLING NOTE low; GRAY_NEARLY_FULL NOTE gray
-      marginalia | low-drain off | OPEN_TO_GROUND WARNING low-drain+low; GRAY_NEARLY_FULL NOTE gray
-      marginalia | low-drain off, low=0 | GRAY_NEARLY_FULL NOTE gray
-      marginalia | cold-drain off | OPEN_TO_GROUND WARNING cold-drain+main; GRAY_NEARLY_FULL NOTE gray; TAP_STARVES NOTE sink
-      marginalia | hot-drain off | OPEN_TO_GROUND WARNING hot-drain+main; GRAY_NEARLY_FULL NOTE gray
-      marginalia | dump-outlet open, gray-dump open | OPEN_TO_GROUND WARNING dump-outlet+gray; GRAY_NEARLY_FULL NOTE gray
-      marginalia | dump-outlet hose, gray-dump open | GRAY_NEARLY_FULL NOTE gray
-      marginalia | dump-outlet open | GRAY_NEARLY_FULL NOTE gray
-      marginalia | gray=105 | GRAY_FULL DANGER gray; NO_AIR_OUT WARNING gray
+      marginalia | inlet mains, fill-selector low, low-drain off, low=0 | OPEN_TO_GROUND WARNING low-drain+low; FILLING NOTE low; GRAY_NEARLY_FULL NOTE sink; PUMP_DRY_SOON NOTE pump
+      marginalia | inlet mains, fill-selector low, low-drain off, low=30 | OPEN_TO_GROUND WARNING low-drain+low; FILLING NOTE low; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | low-drain off | OPEN_TO_GROUND WARNING low-drain+low; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | low-drain off, low=0 | GRAY_NEARLY_FULL NOTE sink; PUMP_DRY_SOON NOTE pump
+      marginalia | cold-drain off | OPEN_TO_GROUND WARNING cold-drain+main; GRAY_NEARLY_FULL NOTE gray; TAP_STARVES NOTE sink; PUMP_DRY_SOON NOTE pump
+      marginalia | hot-drain off | OPEN_TO_GROUND WARNING hot-drain+main; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | dump-outlet open, gray-dump open | OPEN_TO_GROUND WARNING dump-outlet+gray; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | dump-outlet hose, gray-dump open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | dump-outlet open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | gray=105 | GRAY_FULL DANGER gray; PUMP_DRY_SOON NOTE pump
       marginalia | gray=105, sink shut | GRAY_FULL WARNING gray
-      marginalia | gray=60, main=120, low=90 | NO_AIR_IN WARNING low; OVERFLOWING WARNING low-tail+low; GRAY_NEARLY_FULL NOTE gray
+      marginalia | gray=60, main=120, low=90 | OVERFLOWING WARNING low-tail+low; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
       marginalia | gray=0, main=10, low=0 | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater
       marginalia | main=1 | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater
       marginalia | main=1, pump off | HEATER_DRY DANGER heater
-      marginalia | tank-selector low | GRAY_NEARLY_FULL NOTE gray
-      marginalia | tank-selector low, low=1 | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater; GRAY_NEARLY_FULL NOTE gray
-      marginalia | tank-selector low, low-overflow-valve shut | NO_AIR_IN DANGER low; GRAY_NEARLY_FULL NOTE gray
+      marginalia | tank-selector low | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | tank-selector low, low=1 | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater
+      marginalia | tank-selector low, low-overflow-valve shut | NO_AIR_IN DANGER low; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
       marginalia | tank-selector low, low-overflow-valve shut, pump off | HEATER_DRY DANGER heater; GRAY_NEARLY_FULL NOTE gray
-      marginalia | heater-in shut | HEATER_DRY DANGER heater; GRAY_NEARLY_FULL NOTE gray
-      marginalia | heater-in shut, heater off | GRAY_NEARLY_FULL NOTE gray
-      marginalia | heater-out shut | GRAY_NEARLY_FULL NOTE gray
-      marginalia | bypass open | GRAY_NEARLY_FULL NOTE gray
-      marginalia | inlet hose | GRAY_NEARLY_FULL NOTE gray
-      marginalia | inlet outside | GRAY_NEARLY_FULL NOTE gray
-      marginalia | inlet open | GRAY_NEARLY_FULL NOTE gray
-      marginalia | inlet open, mains-valve open | GRAY_NEARLY_FULL NOTE gray
-      marginalia | main=128, low=93 | NO_AIR_IN DANGER main; NO_AIR_IN WARNING low; OVERFLOWING WARNING low-tail+low; GRAY_NEARLY_FULL NOTE gray
-      marginalia | drink open | GRAY_NEARLY_FULL NOTE gray
-      marginalia | toilet open, sink shut | GRAY_NEARLY_FULL NOTE gray
-      marginalia | rinse open | GRAY_NEARLY_FULL NOTE gray
+      marginalia | heater-in shut | HEATER_DRY DANGER heater; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | heater-in shut, heater off | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | heater-out shut | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | bypass open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | inlet hose | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | inlet outside | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | inlet open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | inlet open, mains-valve open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | main=128, low=93 | OVERFLOWING WARNING low-tail+low; GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | drink open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | toilet open, sink shut | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
+      marginalia | rinse open | GRAY_NEARLY_FULL NOTE gray; PUMP_DRY_SOON NOTE pump
       samphire | |
       tern | | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | fore-motor shut | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater; GRAY_NEARLY_FULL NOTE gray
       tern | aft-motor open | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | aft-motor open, aft=0 | PUMP_SUCKS_AIR WARNING pump+aft; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | aft-motor open, fore-motor open | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
-      tern | bucket outside, suction bucket, delivery tanks | UNSAFE_WATER DANGER bucket+fore; HEATER_DRY DANGER heater; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
+      tern | bucket outside, suction bucket, delivery tanks | UNSAFE_WATER DANGER bucket+fore; HEATER_DRY DANGER heater; VENT_NARROW DANGER fore; VENT_NARROW DANGER arch; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray; RUNS_OVER_SOON NOTE vent-tail
       tern | bucket outside, suction bucket, drink open | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | bucket outside | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | bucket open, suction bucket | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
@@ -327,7 +327,7 @@ class WarningTableTest {
       neck | jug pouring |
       neck | jug pouring, neck open | UNSAFE_WATER DANGER jug+tank; NO_AIR_OUT WARNING tank
       neck | jug pouring, neck open, vent-valve open | UNSAFE_WATER DANGER jug+tank
-      neck | jug pouring, neck open, vent-valve open, tank=124 | UNSAFE_WATER DANGER jug+tank; NO_AIR_OUT WARNING tank
+      neck | jug pouring, neck open, vent-valve open, tank=124 | UNSAFE_WATER DANGER jug+tank; RUNS_OVER_SOON NOTE air
       neck | jug pouring, vent-valve open, drain open | OPEN_TO_GROUND WARNING tail+tank
       neck | vent-valve open, drain open | OPEN_TO_GROUND WARNING tail+tank
       neck | drain open | NO_AIR_IN WARNING tank; OPEN_TO_GROUND WARNING tail+tank
@@ -353,14 +353,14 @@ class WarningTableTest {
       pumped | pump on | PUMP_DRY DANGER pump
       pumped | pump on, suction open | PUMP_SHUT_IN WARNING pump
       pumped | pump on, suction open, delivery open | NO_AIR_OUT DANGER to
-      pumped | pump on, suction open, delivery open, vent-to open |
-      pumped | pump on, suction open, delivery open, vent-to open, cap off | OPEN_TO_GROUND WARNING cap+to
-      pumped | pump on, suction open, delivery open, vent-to open, to=110 |
+      pumped | pump on, suction open, delivery open, vent-to open | PUMP_DRY_SOON NOTE pump
+      pumped | pump on, suction open, delivery open, vent-to open, cap off | OPEN_TO_GROUND WARNING cap+to; PUMP_DRY_SOON NOTE pump
+      pumped | pump on, suction open, delivery open, vent-to open, to=110 | RUNS_OVER_SOON NOTE air-to; PUMP_DRY_SOON NOTE pump
       pumped | pump on, suction open, return open | PUMP_STIRS WARNING pump
       pumped | pump on, suction open, return open, delivery open, vent-to open | PUMP_STIRS NOTE pump
       pumped | pump on, suction open, delivery open, vent-to open, from=0 | PUMP_DRY DANGER pump
       samphire | jug pouring, filler open |
-      samphire | foot-pump on, tap open |
+      samphire | foot-pump on, tap open | PUMP_DRY_SOON NOTE foot-pump
       samphire | foot-pump on, tap open, tank=0 | PUMP_DRY NOTE foot-pump
       samphire | drain-cap off, tank=20 | OPEN_TO_GROUND WARNING drain-cap+tank
       """

@@ -152,7 +152,7 @@ public class SimulationTest {
         Levels.of(
             Plumbing.of(DemoRig.all().getFirst().rig()),
             new State(DemoRig.all().getFirst().rig().atRest(), Map.of(), Slope.LEVEL)),
-        new TankAir("tank", Optional.empty(), Optional.empty()),
+        new TankAir("tank", Optional.empty(), Optional.empty(), Optional.empty()),
         Set.of());
     return new double[] {
       air.pressure(water - number(c, "taken_l") / 1000),

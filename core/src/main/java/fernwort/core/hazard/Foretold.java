@@ -1,0 +1,261 @@
+package fernwort.core.hazard;
+
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Relief;
+import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.TankPort;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Simulation;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What goes wrong within three hours if nobody touches anything, found by running the rig from the
+ * state. What the other checks tell already gets the time at which it comes; what they cannot know,
+ * such as a vent too narrow for the fill or a tank that runs empty behind a pump, is added.
+ */
+final class Foretold {
+
+  /** How far a run looks ahead (s); own choice, as long as a rig is left alone in daytime. */
+  static final double AHEAD = 3 * 3600;
+
+  /** A run that has told so much has told what matters; own choice. */
+  private static final int MOST_EVENTS = 60;
+
+  /** What happens sooner than this happens now (s). */
+  private static final double NOW = 2;
+
+  private final Hydraulics hydraulics;
+
+  Foretold(Hydraulics hydraulics) {
+    this.hydraulics = hydraulics;
+  }
+
+  /** Adds what a run from the scene's state meets. */
+  void look(Scene scene, List<Warning> found) {
+    for (Happening h : first(scene)) {
+      switch (h.kind()) {
+        case BULGES -> bulges(scene, h, found);
+        case SUCKED_IN -> suckedIn(scene, h, found);
+        case DRAWS_AIR -> drawsAir(scene, h, found);
+        case RUNS_OUT -> runsOut(scene, h, found);
+        case BACKS_UP -> backsUp(scene, h, found);
+        case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND -> {}
+      }
+    }
+  }
+
+  /** The first time that each thing begins, by what and where. */
+  private List<Happening> first(Scene scene) {
+    Map<List<Object>, Happening> first = new LinkedHashMap<>();
+    try {
+      Simulation run =
+          Simulation.start(
+              scene.plumbing(),
+              hydraulics,
+              scene.levels().state(scene.setting()),
+              Conditions.ORDINARY);
+      run.moment()
+          .flows()
+          .ends()
+          .forEach((end, q) -> {
+            if (q > 0) {
+              first.put(
+                  List.of(Happening.Kind.RUNS_OUT, end),
+                  new Happening(0, Happening.Kind.RUNS_OUT, end, true));
+            }
+          });
+      for (int events = 0; events < MOST_EVENTS && run.isBefore(AHEAD); events++) {
+        run.runToNext(AHEAD).stream()
+            .filter(Happening::begins)
+            .forEach(h -> first.putIfAbsent(List.of(h.kind(), h.subject()), h));
+      }
+    } catch (UnsettledFlowException e) {
+      // What was met until then is told; the page of flows names the part that does not settle.
+    }
+    return List.copyOf(first.values());
+  }
+
+  private static Saying when(Happening h) {
+    return h.at() < NOW ? Saying.of("now") : Saying.of("in about {}", Amount.time(h.at()));
+  }
+
+  /** Puts the time to the worst of the warnings told about a part; tells whether there is one. */
+  private static boolean timed(
+      List<Warning> found, Set<Warning.Code> codes, Happening h, String pattern) {
+    Optional<Warning> told =
+        found.stream()
+            .filter(w -> codes.contains(w.code()) && w.parts().getFirst().equals(h.subject()))
+            .findFirst();
+    if (told.isPresent() && h.at() >= NOW) {
+      Warning w = told.get();
+      Saying what = Saying.of("{} " + pattern, w.what(), Amount.time(h.at()));
+      found.set(
+          found.indexOf(w),
+          new Warning(w.code(), w.severity(), w.title(), what, w.why(), w.mend(), w.parts()));
+    }
+    return told.isPresent();
+  }
+
+  private static void bulges(Scene scene, Happening h, List<Warning> found) {
+    Set<Warning.Code> said =
+        Set.of(Warning.Code.NO_AIR_OUT, Warning.Code.NO_ROOM, Warning.Code.VENT_NARROW);
+    if (timed(found, said, h, "That is in about {}.")) {
+      return;
+    }
+    String tank = h.subject();
+    boolean vented = Relief.of(scene.plumbing(), scene.setting()).has(tank, Optional.empty());
+    found.add(
+        vented
+            ? new Warning(
+                Warning.Code.VENT_NARROW,
+                Severity.DANGER,
+                Saying.of("The vent of {} is too narrow for this fill", scene.label(tank)),
+                Saying.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
+                Saying.of("More comes in than its vent or overflow lets out."),
+                Saying.of(
+                    "Open the tap less, or stop well before the tank is full. Fit a wider vent."),
+                List.of(tank))
+            : new Warning(
+                Warning.Code.NO_AIR_OUT,
+                Severity.DANGER,
+                Saying.of("{} fills and its air cannot get out", scene.label(tank)),
+                Saying.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
+                Saying.of("Its vent and overflow are closed, or let out air only."),
+                Saying.of("Open its vent or overflow first, then go on filling."),
+                List.of(tank)));
+  }
+
+  private static void suckedIn(Scene scene, Happening h, List<Warning> found) {
+    if (timed(found, Set.of(Warning.Code.NO_AIR_IN), h, "That is in about {}.")) {
+      return;
+    }
+    found.add(
+        new Warning(
+            Warning.Code.NO_AIR_IN,
+            Severity.DANGER,
+            Saying.of("{} empties and not enough air gets in", scene.label(h.subject())),
+            Saying.of("Its walls are sucked in {}, and the flow dies.", when(h)),
+            Saying.of("More leaves than its vent lets in."),
+            Saying.of("Open its vent or travel valve, or draw more slowly."),
+            List.of(h.subject())));
+  }
+
+  private static void drawsAir(Scene scene, Happening h, List<Warning> found) {
+    Set<Warning.Code> said = Set.of(Warning.Code.PUMP_DRY, Warning.Code.PUMP_SUCKS_AIR);
+    if (timed(found, said, h, "That is in about {}.")) {
+      return;
+    }
+    boolean byHand =
+        scene.part(h.subject()).kind() instanceof Kind.Pump pump && pump.works().byHand();
+    found.add(
+        new Warning(
+            Warning.Code.PUMP_DRY_SOON,
+            Severity.NOTE,
+            Saying.of("{} draws air {}", scene.label(h.subject()), when(h)),
+            byHand
+                ? Saying.of("No more water comes then.")
+                : Saying.of("It runs dry from then on, and wears out."),
+            Saying.of("The tank that it draws from is down to its outlet then."),
+            Saying.of("Switch it off before that, or change to a tank that has water."),
+            List.of(h.subject())));
+  }
+
+  private static void runsOut(Scene scene, Happening h, List<Warning> found) {
+    String end = h.subject();
+    boolean told =
+        found.stream()
+            .anyMatch(w ->
+                w.parts().getFirst().equals(end)
+                    && Set.of(
+                            Warning.Code.OVERFLOWING,
+                            Warning.Code.OPEN_TO_GROUND,
+                            Warning.Code.TANK_RUNS_OUT)
+                        .contains(w.code()));
+    boolean meant =
+        scene.part(end).kind() instanceof Kind.Fixture
+            || scene.ways().to(end).anyMatch(w -> w.end().kind() == End.Kind.DUMP);
+    if (told || meant) {
+      return;
+    }
+    Connections open = Connections.of(scene.plumbing(), scene.setting());
+    if (ofAFill(scene, open, h, found)) {
+      return;
+    }
+    boolean gray =
+        scene.plumbing().tanks().stream()
+            .filter(t -> scene.isTank(t.id(), Contents.GRAY))
+            .anyMatch(t -> open.leaving(t, p -> isVent(t, p), p -> p.id().equals(end)).isPresent());
+    found.add(
+        new Warning(
+            Warning.Code.RUNS_OVER_SOON,
+            gray ? Severity.WARNING : Severity.NOTE,
+            Saying.of("Water runs out at {} {}", scene.label(end), when(h)),
+            gray
+                ? Saying.of("Gray water goes onto the ground.")
+                : Saying.of("What comes in from then on is lost onto the ground."),
+            Saying.of("A tank is full then, and its overflow or vent leads there."),
+            Saying.of("Stop before that."),
+            List.of(end)));
+  }
+
+  /** A tank that fills from the mains runs over there: its own warning says when. */
+  private static boolean ofAFill(Scene scene, Connections open, Happening h, List<Warning> found) {
+    Optional<Warning> fill =
+        found.stream()
+            .filter(
+                w -> w.code() == Warning.Code.FILLING || w.code() == Warning.Code.FILLING_UNWATCHED)
+            .filter(w -> {
+              Part tank = scene.part(w.parts().getFirst());
+              return open.leaving(tank, p -> isVent(tank, p), p -> p.id().equals(h.subject()))
+                  .isPresent();
+            })
+            .findFirst();
+    fill.ifPresent(w ->
+        found.set(
+            found.indexOf(w),
+            new Warning(
+                w.code(),
+                w.severity(),
+                w.title(),
+                Saying.of("Water runs out at {} {}.", scene.label(h.subject()), when(h)),
+                w.why(),
+                w.mend(),
+                w.parts())));
+    return fill.isPresent();
+  }
+
+  private static boolean isVent(Part tank, String port) {
+    return ((Kind.Tank) tank.kind()).port(port).use() == TankPort.Use.VENT;
+  }
+
+  private static void backsUp(Scene scene, Happening h, List<Warning> found) {
+    boolean told =
+        found.stream()
+            .anyMatch(w ->
+                w.code() == Warning.Code.GRAY_FULL || w.code() == Warning.Code.GRAY_NEARLY_FULL);
+    if (told) {
+      return;
+    }
+    found.add(
+        new Warning(
+            Warning.Code.GRAY_NEARLY_FULL,
+            Severity.NOTE,
+            Saying.of("Gray water comes back up at {} {}", scene.label(h.subject()), when(h)),
+            Saying.of("The gray tank is full then."),
+            Saying.of("More runs in than it has room for."),
+            Saying.of("Dump gray first, or close the tap before that."),
+            List.of(h.subject())));
+  }
+}

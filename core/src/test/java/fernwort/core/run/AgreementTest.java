@@ -1,0 +1,160 @@
+package fernwort.core.run;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Warning;
+import fernwort.core.hazard.Warning.Code;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/**
+ * The run, the steady flow and the warnings of one state never contradict each other: on rigs that
+ * nobody drew, with every handle anywhere and tanks from empty to the brim. Another seed each time.
+ */
+class AgreementTest {
+
+  private static final int STATES = Integer.getInteger("sweep.states", 400);
+  private static final double LONG = 3 * 3600;
+  private static final int MOST_EVENTS = 1500;
+
+  /** What no reader would see as another flow (m³/s): a twentieth of a litre in a minute. */
+  private static final double SLIGHT = 0.05e-3 / 60;
+
+  private static final double SOON = 0.5;
+
+  private final long seed = Long.getLong("sweep.seed", System.nanoTime());
+
+  private record Drawn(Plumbing plumbing, State state) {
+    static Drawn from(long seed) {
+      Random random = new Random(seed);
+      Rig rig = TankHouses.draw(random);
+      Plumbing plumbing = Plumbing.of(rig);
+      return new Drawn(plumbing, TankHouses.state(plumbing, random));
+    }
+  }
+
+  @Test
+  void theFirstMomentsOfARunMoveWhatTheSteadyFlowSays() {
+    System.out.printf("AGREE seed %d%n", seed);
+    List<String> apart = new ArrayList<>();
+    for (long s = seed; s < seed + STATES; s++) {
+      Drawn drawn = Drawn.from(s);
+      Flows steady = Hydraulics.of(drawn.plumbing()).solve(drawn.state());
+      Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
+      if (!run.runToNext(SOON).isEmpty()) {
+        continue;
+      }
+      Totals moved = run.moment().totals();
+      apart.addAll(differing(s, "tap", steady.fixtures(), moved.drawn()));
+      apart.addAll(differing(s, "end", steady.ends(), out(drawn, moved)));
+      apart.addAll(differing(s, "supply", steady.supplies(), moved.supplied()));
+    }
+    apart.forEach(System.out::println);
+    assertThat(apart).isEmpty();
+  }
+
+  /** What left at open ends, without what taps let onto the ground (m³). */
+  private static Map<String, Double> out(Drawn drawn, Totals moved) {
+    Map<String, Double> out = new HashMap<>(moved.out());
+    out.keySet().removeIf(id -> drawn.plumbing().rig().part(id).kind() instanceof Kind.Fixture);
+    return out;
+  }
+
+  private static List<String> differing(
+      long seed, String what, Map<String, Double> steady, Map<String, Double> moved) {
+    Set<String> all = new HashSet<>(steady.keySet());
+    all.addAll(moved.keySet());
+    List<String> apart = new ArrayList<>();
+    for (String id : all) {
+      double says = steady.getOrDefault(id, 0.0);
+      double does = moved.getOrDefault(id, 0.0) / SOON;
+      if (Math.abs(says - does) > SLIGHT + 0.15 * Math.max(Math.abs(says), Math.abs(does))) {
+        apart.add(
+            "APART %d %s %s: steady %.3f, run %.3f L/min"
+                .formatted(seed, what, id, says * 6e4, does * 6e4));
+      }
+    }
+    return apart;
+  }
+
+  @Test
+  void whateverGoesWrongWithinThreeHoursWasWarnedOfAtTheStart() {
+    List<String> silent = new ArrayList<>();
+    int harms = 0;
+    for (long s = seed; s < seed + STATES; s++) {
+      Drawn drawn = Drawn.from(s);
+      List<Warning> told = told(drawn);
+      Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
+      int events = 0;
+      while (run.isBefore(LONG)) {
+        for (Happening h : run.runToNext(LONG)) {
+          events++;
+          if (h.begins() && !foretelling(h.kind()).isEmpty()) {
+            harms++;
+            if (told.stream().noneMatch(w -> foretells(drawn, w, h))) {
+              silent.add(
+                  "SILENT %d %s of %s".formatted(s, h, told.stream().map(Warning::key).toList()));
+            }
+          }
+        }
+        if (events > MOST_EVENTS) {
+          silent.add("CHATTERS %d after %.0f s".formatted(s, run.time()));
+          break;
+        }
+      }
+    }
+    System.out.printf("FORETOLD seed %d: %d harms in %d states%n", seed, harms, STATES);
+    silent.stream().limit(30).forEach(System.out::println);
+    assertThat(silent).isEmpty();
+    assertThat(harms).isPositive();
+  }
+
+  private static Set<Code> foretelling(Happening.Kind kind) {
+    return switch (kind) {
+      case BULGES -> EnumSet.of(Code.NO_AIR_OUT, Code.NO_ROOM, Code.VENT_NARROW);
+      case SUCKED_IN -> EnumSet.of(Code.NO_AIR_IN);
+      case DRAWS_AIR -> EnumSet.of(Code.PUMP_DRY, Code.PUMP_SUCKS_AIR, Code.PUMP_DRY_SOON);
+      case RUNS_OUT ->
+          EnumSet.of(
+              Code.RUNS_OVER_SOON,
+              Code.OVERFLOWING,
+              Code.OPEN_TO_GROUND,
+              Code.TANK_RUNS_OUT,
+              Code.FILLING,
+              Code.FILLING_UNWATCHED);
+      case BACKS_UP -> EnumSet.of(Code.GRAY_FULL, Code.GRAY_NEARLY_FULL);
+      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
+          EnumSet.noneOf(Code.class);
+    };
+  }
+
+  private static boolean foretells(Drawn drawn, Warning w, Happening h) {
+    String label = drawn.plumbing().rig().part(h.subject()).label();
+    return foretelling(h.kind()).contains(w.code())
+        && (w.parts().contains(h.subject()) || w.what().toString().contains(label));
+  }
+
+  private static List<Warning> told(Drawn drawn) {
+    State state = drawn.state();
+    Levels levels = Levels.of(drawn.plumbing(), state);
+    return Hazards.of(drawn.plumbing())
+        .warnings(
+            state.setting(), levels, OpenWays.find(drawn.plumbing(), state.setting(), levels));
+  }
+}

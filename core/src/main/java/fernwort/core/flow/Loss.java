@@ -4,7 +4,8 @@ package fernwort.core.flow;
  * How much head a link takes from the water that flows through it: a law that rises strictly with
  * the flow. A pump's is negative.
  */
-public sealed interface Loss permits Pipe, Lift, Orifice, Filtering, OneWay, Hold, Venting, Given {
+public sealed interface Loss
+    permits Pipe, Lift, Orifice, Filtering, OneWay, Throttle, Hold, Venting, Given {
 
   /**
    * What holds a one-way link shut (m per m³/s): a head of 30 m against it lets through a

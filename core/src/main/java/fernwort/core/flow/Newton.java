@@ -47,6 +47,12 @@ final class Newton {
       LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
   private int steps;
 
+  /** By how much the head behind a link falls per head that it takes away more (m/m). */
+  private double response;
+
+  /** By how much its flow falls for it (m³/s per m). */
+  private double slowing;
+
   Newton(FlowNetwork network) {
     this.network = network;
     skeleton = new Skeleton(network);
@@ -345,9 +351,10 @@ final class Newton {
         boolean tooHigh = excess > HELD && flow[i] > SETTLED;
         boolean tooLow = excess < -HELD && held[i] > 0;
         if (tooHigh || tooLow) {
-          double response = response(i);
+          respond(i);
           double change = response > RESPONDS ? excess / response : -0.5 * held[i];
-          double next = Math.max(0, held[i] + change);
+          // No more is held back than stops the flow: what presses from behind, no hold lets off.
+          double next = Math.max(0, held[i] + (tooHigh ? stopping(i, change) : change));
           moved |= Math.abs(next - held[i]) > STEADY;
           held[i] = next;
         }
@@ -356,20 +363,30 @@ final class Newton {
     return moved;
   }
 
-  /** Returns by how much the head behind a link falls per head that it takes away more (m/m). */
-  private double response(int i) {
+  /** Finds how head and flow of a link answer when it takes away more. */
+  private void respond(int i) {
+    int a = rowFrom(i);
     int b = rowTo(i);
-    if (b < 0) {
-      return 0;
-    }
     double g = 1 / law[2 * i + 1];
+    response = 0;
+    slowing = g;
+    if (b < 0) {
+      return;
+    }
     Arrays.fill(right.data, 0);
-    if (rowFrom(i) >= 0) {
-      right.data[rowFrom(i)] = g;
+    if (a >= 0) {
+      right.data[a] = g;
     }
     right.data[b] -= g;
     solver.solve(right, solution);
-    return -solution.data[b];
+    response = -solution.data[b];
+    slowing = g * (1 + solution.data[b] - (a >= 0 ? solution.data[a] : 0));
+  }
+
+  /** Returns what is to be taken away more: as much as is asked for, or as stops the flow (m). */
+  private double stopping(int i, double change) {
+    double stops = slowing > 0 ? flow[i] / slowing : Double.POSITIVE_INFINITY;
+    return response > RESPONDS ? Math.min(change, stops) : Double.isFinite(stops) ? stops : change;
   }
 
   private int worstHold() {

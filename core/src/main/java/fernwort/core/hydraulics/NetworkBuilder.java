@@ -9,6 +9,7 @@ import fernwort.core.flow.Lift;
 import fernwort.core.flow.Loss;
 import fernwort.core.flow.OneWay;
 import fernwort.core.flow.Orifice;
+import fernwort.core.flow.Throttle;
 import fernwort.core.flow.Venting;
 import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.hydraulics.RigNetwork.Stands;
@@ -18,7 +19,9 @@ import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,6 +36,9 @@ import java.util.Set;
  * above the water lets water fall in. Every open end lets water out at its own height and none in.
  */
 final class NetworkBuilder {
+
+  /** A float valve less open than this share passes nothing that anybody could measure. */
+  private static final double CLOSED = 1e-4;
 
   private final WetPorts wet;
   private final OpenGraph graph;
@@ -241,21 +247,55 @@ final class NetworkBuilder {
   private void addTanks() {
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       Part tank = plumbing.tanks().get(i);
+      int locked = conditions.carried().airlocked().contains(tank.id()) ? lockedWater(i) : -1;
+      boolean takes = locked >= 0 || !conditions.carried().airlocked().contains(tank.id());
       for (int v : plumbing.tankVertices(i)) {
-        boolean takes = !conditions.carried().airlocked().contains(tank.id());
         if (node[v] < 0 || levels.wet(v) || levels.floatShut(v) || !takes) {
           continue;
         }
-        if (breathing[i] >= 0 && wet.spill(i) < 0) {
-          double drop = levels.height(v) - levels.surface(tank.id());
-          link(node[v], breathing[i], new OneWay(Math.max(0, drop)), Optional.empty(), tank);
+        double drop = Math.max(0, levels.height(v) - levels.surface(tank.id()));
+        if (locked >= 0) {
+          link(node[v], locked, fallingIn(v, drop), Optional.empty(), tank);
+        } else if (breathing[i] >= 0 && wet.spill(i) < 0) {
+          link(node[v], breathing[i], fallingIn(v, drop), Optional.empty(), tank);
         } else {
           int over = building.reservoir(levels.height(v) + conditions.airHead(tank.id()));
-          int link = link(node[v], over, OneWay.FREE_END, Optional.empty(), tank);
+          int link = link(node[v], over, fallingIn(v, 0), Optional.empty(), tank);
           gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, 1));
         }
       }
     }
+  }
+
+  /** The node of the water of a tank that passes on what it gets; −1 where none covers a port. */
+  private int lockedWater(int place) {
+    for (int v : plumbing.tankVertices(place)) {
+      if (levels.wet(v) && v != wet.spill(place)) {
+        return node[v];
+      }
+    }
+    return -1;
+  }
+
+  /** What falls into a tank by a port above its water: freely, or through a float valve. */
+  private Loss fallingIn(int v, double drop) {
+    double opening = plumbing.onlyIn(v) ? Math.max(CLOSED, levels.floatOpening(v)) : 1;
+    if (opening >= 1) {
+      return new OneWay(drop);
+    }
+    // The passage that is left, as a share of the line's own, takes its velocity head anew.
+    double area = plumbing.lineId(port(v)).map(this::area).orElse(0.0);
+    double closed = 1 / (opening * opening) - 1;
+    return new Throttle(drop, closed / (2 * Fluid.GRAVITY * area * area));
+  }
+
+  private PortRef port(int v) {
+    return plumbing.part(v).port(plumbing.port(v));
+  }
+
+  private double area(String line) {
+    Line of = plumbing.rig().lines().get(plumbing.lineNumber(line));
+    return of.volume() / of.length();
   }
 
   private void addSpills() {

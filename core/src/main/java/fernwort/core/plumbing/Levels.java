@@ -26,6 +26,9 @@ public final class Levels {
    */
   public static final double COVERED = 1e-6;
 
+  /** Over how much of its rise below its mark a float valve closes (m). */
+  public static final double THROTTLES = 0.010;
+
   private final Plumbing plumbing;
 
   private final Heights heights;
@@ -151,6 +154,12 @@ public final class Levels {
   /** Tells whether a port is a float valve that the water has shut. */
   public boolean floatShut(int tankPort) {
     return covered(tankPort) && plumbing.onlyIn(tankPort);
+  }
+
+  /** Returns how far a float valve is open at a tank's level: from 1, free, to 0, closed. */
+  public double floatOpening(int tankPort) {
+    double below = heights.lower(tankPort) - surface[plumbing.owner(tankPort)];
+    return Math.clamp(below / THROTTLES, 0, 1);
   }
 
   /** Tells whether the air of a tank passes one of its ports. */

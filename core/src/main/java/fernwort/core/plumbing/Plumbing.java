@@ -268,7 +268,7 @@ public final class Plumbing {
   }
 
   /** Tells whether a tank's port lets in but not out. */
-  boolean onlyIn(int vertex) {
+  public boolean onlyIn(int vertex) {
     return onlyIn[vertex];
   }
 

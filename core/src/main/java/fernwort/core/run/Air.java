@@ -24,6 +24,12 @@ final class Air {
 
   private final double capacity;
 
+  /**
+   * A step that is only tried may squeeze the air into a corner; no more pressure is made of it
+   * than this (Pa), four times what mains and pumps on board can.
+   */
+  private static final double MOST = 2e6;
+
   /** Absolute pressure times volume of what is shut in (J). */
   private double amount;
 
@@ -95,7 +101,7 @@ final class Air {
     if (in == 0 && out == 0) {
       return 0;
     }
-    return Math.clamp(amount / room(volume) - ATMOSPHERE, -in, out);
+    return Math.clamp(amount / room(volume) - ATMOSPHERE, -in, Math.min(out, MOST));
   }
 
   /** Returns by how much its pressure changes when the water changes by a volume (Pa, from m³). */

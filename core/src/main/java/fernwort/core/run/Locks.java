@@ -99,10 +99,13 @@ final class Locks {
         });
   }
 
-  /** Tells whether a tank's air stands against what it gains or loses over a step. */
+  /**
+   * Tells whether a tank's air stands against what the tank gains or loses from the start of a step
+   * on: where it does not, air is not what turns the flow round.
+   */
   private boolean standsAgainst(int tank, Rates start, Rates end) {
-    return tanks.air(tank).standsAgainst(start.gains()[tank])
-        || tanks.air(tank).standsAgainst(end.gains()[tank]);
+    double gain = start.gains()[tank];
+    return tanks.air(tank).standsAgainst(Math.abs(gain) > Rates.STILL ? gain : end.gains()[tank]);
   }
 
   /**

@@ -28,6 +28,9 @@ final class Watch {
   /** Slower than this nothing runs (m³/s): half a litre in an hour. */
   private static final double RUNS = 1.4e-7;
 
+  /** A float valve less open than this share stands at its mark. */
+  private static final double ALL_BUT_CLOSED = 0.02;
+
   /** A line's crest must be this far above its heads for a siphon (m). */
   private static final double SIPHON = 5e-3;
 
@@ -131,7 +134,7 @@ final class Watch {
   Set<Standing> look(State state, Flows flows, Jugs jugs) {
     Set<Standing> standing = new HashSet<>();
     Levels levels = Levels.of(plumbing, state);
-    rig.tanks().forEach(t -> tank(t, levels, flows.air(), standing));
+    rig.tanks().forEach(t -> tank(t, levels, flows, standing));
     flows
         .ends()
         .forEach((end, q) -> {
@@ -145,7 +148,7 @@ final class Watch {
     return standing;
   }
 
-  private void tank(Part part, Levels levels, Map<String, Double> air, Set<Standing> standing) {
+  private void tank(Part part, Levels levels, Flows flows, Set<Standing> standing) {
     Kind.Tank tank = (Kind.Tank) part.kind();
     boolean outlet = false;
     boolean wet = false;
@@ -157,7 +160,7 @@ final class Watch {
         wet |= covered;
       }
       full |= port.use() == TankPort.Use.VENT && covered;
-      if (covered && !port.letsOut()) {
+      if (!port.letsOut() && (covered || hasClosed(part.port(port.id()), levels, flows))) {
         standing.add(new Standing(Happening.Kind.FLOAT_SHUTS, part.id(), port.id()));
       }
     }
@@ -167,13 +170,20 @@ final class Watch {
     if (outlet && !wet) {
       standing.add(new Standing(Happening.Kind.DRY, part.id()));
     }
-    double pressure = air.getOrDefault(part.id(), 0.0);
+    double pressure = flows.air().getOrDefault(part.id(), 0.0);
     if (pressure > bears(part, tank, levels)) {
       standing.add(new Standing(Happening.Kind.BULGES, part.id()));
     }
     if (pressure < tank.lowestPressure()) {
       standing.add(new Standing(Happening.Kind.SUCKED_IN, part.id()));
     }
+  }
+
+  /** Tells whether a float valve at its mark lets nothing more by. */
+  private boolean hasClosed(PortRef port, Levels levels, Flows flows) {
+    Line line = linesByPort.get(port);
+    return levels.floatOpening(plumbing.vertex(port)) < ALL_BUT_CLOSED
+        && (line == null || Math.abs(flows.line(line.id())) < RUNS);
   }
 
   /**

@@ -90,7 +90,7 @@ class WarningsForetellTest {
   private static List<String> told(Plumbing plumbing, State state) {
     Levels levels = Levels.of(plumbing, state);
     return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels))
+        .withPower(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels))
         .stream()
         .flatMap(w -> w.parts().stream().map(part -> w.code() + " " + part))
         .toList();

@@ -30,8 +30,11 @@ final class Foretold {
   /** How far a run looks ahead (s); own choice, as long as a rig is left alone in daytime. */
   static final double AHEAD = 3 * 3600;
 
-  /** A run that has told so much has told what matters; own choice. */
-  private static final int MOST_EVENTS = 60;
+  /**
+   * A run looks ahead no further than these steps take it, so that whoever turns a handle is not
+   * kept waiting where a level hovers at a port; own choice, a tenth of a second at the most.
+   */
+  private static final int MOST_STEPS = 500;
 
   /** What happens sooner than this happens now (s). */
   private static final double NOW = 2;
@@ -76,8 +79,8 @@ final class Foretold {
                   new Happening(0, Happening.Kind.RUNS_OUT, end, true));
             }
           });
-      for (int events = 0; events < MOST_EVENTS && run.isBefore(AHEAD); events++) {
-        run.runToNext(AHEAD).stream()
+      while (run.steps() < MOST_STEPS && run.isBefore(AHEAD)) {
+        run.runToNext(AHEAD, MOST_STEPS).stream()
             .filter(Happening::begins)
             .forEach(h -> first.putIfAbsent(List.of(h.kind(), h.subject()), h));
       }

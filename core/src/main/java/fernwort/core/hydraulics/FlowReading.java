@@ -9,6 +9,7 @@ import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -168,11 +169,32 @@ final class FlowReading {
     for (int i = 0; i < plumbing.tanks().size(); i++) {
       String tank = plumbing.tanks().get(i).id();
       int water = waterNode(i);
-      if (water >= 0 && !network.isReservoir(water) && hasNoAir(tank) && wet.spill(i) < 0) {
+      if (water >= 0 && hasNoAir(tank) && wet.spill(i) < 0 && isHeld(water)) {
         air.put(tank, this.water.pressure(flow.heads()[water] - levels.surface(tank)));
       }
     }
     return air;
+  }
+
+  /** Tells whether something outside a tank decides its pressure: a supply, a pump, an open end. */
+  private boolean isHeld(int water) {
+    if (network.isReservoir(water)) {
+      return false;
+    }
+    BitSet seen = new BitSet();
+    seen.set(water);
+    boolean more = true;
+    while (more) {
+      more = false;
+      for (int l = 0; l < network.linkCount(); l++) {
+        if (seen.get(network.from(l)) != seen.get(network.to(l))) {
+          seen.set(network.from(l));
+          seen.set(network.to(l));
+          more = true;
+        }
+      }
+    }
+    return seen.stream().anyMatch(network::isReservoir);
   }
 
   /** Tells whether a tank's water stands against its lid, or against air as stiff as that. */

@@ -158,11 +158,7 @@ final class NetworkBuilder {
    */
   private int waterOf(Part tank) {
     if (conditions.carried().airlocked().contains(tank.id())) {
-      int locked = building.junction(wet.surface(tank));
-      // Where nothing else holds its head, the tank stands at its own pressure.
-      int own = building.reservoir(wet.surface(tank));
-      link(own, locked, new Filtering(Loss.BACK), Optional.empty(), tank);
-      return locked;
+      return building.junction(wet.surface(tank));
     }
     int water = building.reservoir(wet.surface(tank));
     if (!levels.isBrimFull(tank.id())) {

@@ -3,13 +3,41 @@ package fernwort.core.run;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** What begins and ends in a run: what is the case now, against when that was last asked. */
 final class Events {
 
+  /** What begins so often within so long (s) flickers, as a level that hovers at a port does. */
+  private static final int OFTEN = 4;
+
+  private static final double WITHIN = 300;
+
+  /** What flickers has ended once it has stayed away so long (s). */
+  private static final double CALM = 60;
+
+  /** How often something has begun since a time, and when it was last the case (s). */
+  private record Flicker(int times, double since, double seen) {
+    Flicker begins(double time) {
+      return time - since > WITHIN
+          ? new Flicker(1, time, time)
+          : new Flicker(times + 1, since, time);
+    }
+
+    Flicker goesOn(double time) {
+      return new Flicker(times, since, time);
+    }
+
+    boolean goesOnAt(double time) {
+      return times >= OFTEN && time - seen < CALM;
+    }
+  }
+
   private final Progress progress;
+  private final Map<Watch.Standing, Flicker> flickers = new HashMap<>();
   private Set<Watch.Standing> standing;
 
   Events(Progress progress) {
@@ -21,13 +49,22 @@ final class Events {
   Events(Events other, Progress progress) {
     this.progress = progress;
     standing = other.standing;
+    flickers.putAll(other.flickers);
   }
 
-  /** Returns what has begun and ended since this was last asked. */
+  /** Returns what has begun and ended since this was last asked; what flickers goes on. */
   List<Happening> changes() {
     progress.remember();
+    double time = progress.time();
     Set<Watch.Standing> before = standing;
     standing = look();
+    for (Watch.Standing s : standing) {
+      Flicker known = flickers.getOrDefault(s, new Flicker(0, time, time));
+      flickers.put(s, before.contains(s) ? known.goesOn(time) : known.begins(time));
+    }
+    before.stream()
+        .filter(s -> flickers.containsKey(s) && flickers.get(s).goesOnAt(time))
+        .forEach(standing::add);
     List<Happening> changes = new ArrayList<>();
     add(standing, before, true, changes);
     add(before, standing, false, changes);

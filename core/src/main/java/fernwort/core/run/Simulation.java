@@ -23,6 +23,8 @@ public final class Simulation {
   private final Step step;
   private final Events events;
 
+  private int steps;
+
   /** Whether it was told what does harm from the beginning. */
   private boolean begun;
 
@@ -135,11 +137,7 @@ public final class Simulation {
    * @return what begins and ends then; empty at the time
    */
   public List<Happening> runToNext(double until) {
-    List<Happening> found = List.of();
-    while (found.isEmpty() && time() < until - NOW) {
-      found = advance(until);
-    }
-    return found;
+    return runToNext(until, Integer.MAX_VALUE);
   }
 
   /**
@@ -176,6 +174,25 @@ public final class Simulation {
         return already;
       }
     }
+    steps++;
     return step.take(until) ? events.changes() : List.of();
+  }
+
+  /** Returns how many steps it has taken. */
+  public int steps() {
+    return steps;
+  }
+
+  /**
+   * Runs on until something begins or ends, to a time (s), or until it has taken so many steps.
+   *
+   * @return what begins and ends then; empty at the time, or when the steps are used up
+   */
+  public List<Happening> runToNext(double until, int mostSteps) {
+    List<Happening> found = List.of();
+    while (found.isEmpty() && steps < mostSteps && time() < until - NOW) {
+      found = advance(until);
+    }
+    return found;
   }
 }

@@ -15,6 +15,7 @@ import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Ways;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -169,8 +170,11 @@ class PlannerTest {
 
   private static List<Warning> warnings(Plumbing plumbing, State state) {
     Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+    Ways ways = OpenWays.find(plumbing, state.setting(), levels);
+    Hazards hazards = Hazards.of(plumbing);
+    List<Warning> now = new ArrayList<>(hazards.withPower(state.setting(), levels, ways));
+    now.addAll(hazards.withoutPower(state.setting(), levels, ways));
+    return now;
   }
 
   // --- every job of the demo rigs --------------------------------------------------------------

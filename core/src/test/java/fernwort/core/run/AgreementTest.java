@@ -36,7 +36,13 @@ class AgreementTest {
   /** What no reader would see as another flow (m³/s): a twentieth of a litre in a minute. */
   private static final double SLIGHT = 0.05e-3 / 60;
 
+  /** Moments of a run (s): before air that is shut in answers, and a little later. */
+  private static final double AT_ONCE = 0.01;
+
   private static final double SOON = 0.5;
+
+  /** Air under so much pressure has answered (Pa). */
+  private static final double ANSWERS = 300;
 
   private final long seed = Long.getLong("sweep.seed", System.nanoTime());
 
@@ -57,13 +63,16 @@ class AgreementTest {
       Drawn drawn = Drawn.from(s);
       Flows steady = Hydraulics.of(drawn.plumbing()).solve(drawn.state());
       Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
-      if (!run.runToNext(SOON).isEmpty()) {
-        continue;
+      for (double until : new double[] {AT_ONCE, SOON}) {
+        boolean calm = run.runToNext(until).isEmpty();
+        boolean free = run.moment().air().values().stream().allMatch(p -> Math.abs(p) < ANSWERS);
+        if (calm && (until == AT_ONCE || free)) {
+          Totals moved = run.moment().totals();
+          apart.addAll(differing(s, "tap", until, steady.fixtures(), moved.drawn()));
+          apart.addAll(differing(s, "end", until, steady.ends(), out(drawn, moved)));
+          apart.addAll(differing(s, "supply", until, steady.supplies(), moved.supplied()));
+        }
       }
-      Totals moved = run.moment().totals();
-      apart.addAll(differing(s, "tap", steady.fixtures(), moved.drawn()));
-      apart.addAll(differing(s, "end", steady.ends(), out(drawn, moved)));
-      apart.addAll(differing(s, "supply", steady.supplies(), moved.supplied()));
     }
     apart.forEach(System.out::println);
     assertThat(apart).isEmpty();
@@ -77,13 +86,13 @@ class AgreementTest {
   }
 
   private static List<String> differing(
-      long seed, String what, Map<String, Double> steady, Map<String, Double> moved) {
+      long seed, String what, double time, Map<String, Double> steady, Map<String, Double> moved) {
     Set<String> all = new HashSet<>(steady.keySet());
     all.addAll(moved.keySet());
     List<String> apart = new ArrayList<>();
     for (String id : all) {
       double says = steady.getOrDefault(id, 0.0);
-      double does = moved.getOrDefault(id, 0.0) / SOON;
+      double does = moved.getOrDefault(id, 0.0) / time;
       if (Math.abs(says - does) > SLIGHT + 0.15 * Math.max(Math.abs(says), Math.abs(does))) {
         apart.add(
             "APART %d %s %s: steady %.3f, run %.3f L/min"

@@ -32,9 +32,9 @@ final class Foretold {
 
   /**
    * A run looks ahead no further than these steps take it, so that whoever turns a handle is not
-   * kept waiting where a level hovers at a port; own choice, a tenth of a second at the most.
+   * kept waiting where a level hovers at a port; own choice, about a second at the most.
    */
-  private static final int MOST_STEPS = 500;
+  static final int MOST_STEPS = 4000;
 
   /** What happens sooner than this happens now (s). */
   private static final double NOW = 2;

@@ -7,6 +7,7 @@ import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Why a job cannot be done, in words, with its mend. */
 final class Troubles {
@@ -82,10 +83,8 @@ final class Troubles {
               Optional.empty());
       case Fault.Leaking f ->
           words(
-              "What goes into %s runs out again at "
-                  + label(f.way().end().part())
-                  + ". Fit a valve or cap there.",
-              f.tank());
+              "What goes into %s runs out again at %s. Fit a valve or cap there.",
+              f.tank(), f.way().end().part());
       case Fault.Stray f ->
           f.way().source().part().equals(f.way().end().part())
               ? words(
@@ -93,12 +92,11 @@ final class Troubles {
                       + " there. Fit a valve in the way back.",
                   f.way().source().part())
               : words(
-                  "Water would run from %s to "
-                      + label(f.way().end().part())
-                      + " as well, and nothing stops it there. Fit a valve between them.",
-                  f.way().source().part());
+                  "Water would run from %s to %s as well, and nothing stops it there. Fit a valve"
+                      + " between them.",
+                  f.way().source().part(), f.way().end().part());
       case Fault.Joined f ->
-          words("Nothing parts %s from " + label(f.to()) + ". Fit a valve between them.", f.from());
+          words("Nothing parts %s from %s. Fit a valve between them.", f.from(), f.to());
       case Fault.PumpOn f ->
           words("%s cannot be kept off the water that the hose gives.", f.pump());
       case Fault.Unfed f -> words("%s has nothing to draw. Fill its tank first.", f.pump());
@@ -106,10 +104,8 @@ final class Troubles {
           words("Water comes back without passing %s. Fit a valve in the bypass.", f.filter());
       case Fault.NotRound f when f.heater().isPresent() ->
           words(
-              "%s turns its water round past "
-                  + label(f.heater().get())
-                  + ", or not at all. Fit a valve in what leads past it.",
-              f.pump());
+              "%s turns its water round past %s, or not at all. Fit a valve in what leads past it.",
+              f.pump(), f.heater().get());
       case Fault.NotRound f -> words("%s has no loop to turn its water round in.", f.pump());
       case Fault.Keeping f when f.tank().isEmpty() ->
           new Plan.Trouble(
@@ -120,9 +116,8 @@ final class Troubles {
       case Fault.Misplaced f -> new Plan.Trouble(Saying.words(noWay(goal)), Optional.empty());
       case Fault.Missing f -> new Plan.Trouble(Saying.words(missing(f.need())), Optional.empty());
       case Fault.Unlinked f ->
-          words("No position of the handles links %s with " + label(f.to()) + ".", f.from());
-      case Fault.Apart f ->
-          words("No position of the handles joins %s with " + label(f.to()) + ".", f.from());
+          words("No position of the handles links %s with %s.", f.from(), f.to());
+      case Fault.Apart f -> words("No position of the handles joins %s with %s.", f.from(), f.to());
     };
   }
 
@@ -132,8 +127,10 @@ final class Troubles {
         Optional.of(hazard));
   }
 
-  private Plan.Trouble words(String sentence, String part) {
-    return new Plan.Trouble(Saying.words(sentence.formatted(label(part))), Optional.empty());
+  /** Says a sentence about some parts; a name in it is never a pattern itself. */
+  private Plan.Trouble words(String sentence, String... parts) {
+    Object[] labels = Stream.of(parts).map(this::label).toArray();
+    return new Plan.Trouble(Saying.words(sentence.formatted(labels)), Optional.empty());
   }
 
   private String noWay(Goal goal) {

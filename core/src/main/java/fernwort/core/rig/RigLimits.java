@@ -70,7 +70,7 @@ public final class RigLimits {
     boolean odd =
         text.codePoints()
             .anyMatch(c ->
-                Character.isISOControl(c)
+                Character.isISOControl(c) && c != '\n'
                     || Character.getType(c) == Character.SURROGATE
                     || c == 0xFFFE
                     || c == 0xFFFF);

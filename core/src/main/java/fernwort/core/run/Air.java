@@ -91,11 +91,6 @@ final class Air {
     return pressure >= -in - SLACK && pressure <= out + SLACK;
   }
 
-  /** Tells whether there is none above so much water (m³) and none can come in. */
-  boolean isAirless(double volume) {
-    return Double.isInfinite(in) && capacity - volume < LEAST;
-  }
-
   /** Returns its gauge pressure (Pa) above so much water (m³). */
   double pressure(double volume) {
     if (in == 0 && out == 0) {

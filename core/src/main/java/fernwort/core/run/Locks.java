@@ -37,15 +37,9 @@ final class Locks {
     return locked;
   }
 
-  /** Begins anew at a time (s): locks are only those tanks that have no air left. */
+  /** Begins anew at a time (s), with no tank locked. */
   void renew(double time) {
-    Set<String> airless = new HashSet<>();
-    for (int i = 0; i < tanks.count(); i++) {
-      if (tanks.air(i).isAirless(tanks.volume(i))) {
-        airless.add(tanks.id(i));
-      }
-    }
-    locked = airless;
+    locked = Set.of();
     since = time;
   }
 

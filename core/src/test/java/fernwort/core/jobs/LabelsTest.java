@@ -1,0 +1,112 @@
+package fernwort.core.jobs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * A name is the owner's: whatever stands in it, every text quotes it as it was typed. Each text of
+ * a rig with plain names is the text of the same rig with awkward ones, but for the names.
+ */
+class LabelsTest {
+
+  /** What breaks formats, patterns, quotes, lines, file names and the direction of reading. */
+  private static final List<String> AWKWARD =
+      List.of(
+          "50% valve",
+          "{} %s", "100 %d %n", "“Aaron's” \"tank\"", "two\nlines", "ברז מים", "\\E$1");
+
+  static Stream<Rig> rigs() {
+    Stream<Rig> built =
+        Stream.concat(
+            DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    long seed = System.nanoTime();
+    return Stream.concat(built, LongStream.range(seed, seed + 12).mapToObj(SmallHouses::rig));
+  }
+
+  private static String plain(int i) {
+    return "Qz" + i + "zQ";
+  }
+
+  private static String awkward(int i) {
+    return AWKWARD.get(i % AWKWARD.size()) + " " + i;
+  }
+
+  private interface Naming {
+    String of(int part);
+  }
+
+  private static Rig named(Rig rig, Naming naming) {
+    List<Part> parts =
+        IntStream.range(0, rig.parts().size())
+            .mapToObj(i -> rig.parts().get(i).called(naming.of(i)))
+            .toList();
+    return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines());
+  }
+
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void everyTextQuotesANameAsItWasTyped(Rig rig) {
+    List<String> plain = texts(named(rig, LabelsTest::plain));
+    List<String> awkward = texts(named(rig, LabelsTest::awkward));
+    for (int i = rig.parts().size() - 1; i >= 0; i--) {
+      String from = plain(i);
+      String to = awkward(i);
+      plain.replaceAll(t -> t.replace(from, to));
+    }
+    List<String> otherwise = new ArrayList<>(awkward);
+    plain.forEach(otherwise::remove);
+    assertThat(otherwise).isEmpty();
+  }
+
+  /** Jobs and their obstacles, plans, mistakes, warnings, findings and winters. */
+  private static List<String> texts(Rig rig) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Map<String, Double> volumes = new HashMap<>();
+    rig.tanks().forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    State state = new State(rig.atRest(), volumes, Slope.LEVEL);
+    Plans plans = Plans.of(plumbing);
+    List<String> texts = new ArrayList<>();
+    for (Job job : Jobs.of(plumbing).all()) {
+      texts.add(job.name().toString());
+      Plan plan = plans.plan(job, state);
+      texts.addAll(Told.plan(plan, state));
+    }
+    Levels levels = Levels.of(plumbing, state);
+    for (Part handle : rig.handles().toList()) {
+      handle
+          .kind()
+          .positions()
+          .forEach(p -> {
+            State turned = state.with(handle.id(), p.id());
+            Hazards.of(plumbing)
+                .warnings(
+                    turned.setting(), levels, OpenWays.find(plumbing, turned.setting(), levels))
+                .forEach(
+                    w -> texts.add(w.title() + "/" + w.what() + "/" + w.why() + "/" + w.mend()));
+          });
+    }
+    LayoutReview.of(plumbing)
+        .forEach(f -> texts.add(f.title() + "/" + f.why() + "/" + f.cost() + "/" + f.mend()));
+    return texts;
+  }
+}

@@ -23,6 +23,7 @@ import fernwort.core.describe.TankResize;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -150,9 +151,12 @@ class BuildApiController {
     OpenRig open = rigs.open(id);
     Part part = tank(open, tank);
     TankRoom room = open.plumbing().room(tank);
+    Point centre = room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL);
     return Hanging.of(
         Hanging.fullMass(room),
-        room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL).x(),
+        centre.x(),
+        centre.z(),
+        room.highest(Slope.LEVEL),
         TankResize.width((Kind.Tank) part.kind()),
         open.rig().built().supports(tank),
         Hanging.Moving.USUAL);

@@ -221,9 +221,16 @@ class HangController {
 
   private static Question.Answer answer(Trip trip, Part tank, Asked asked) {
     Kind.Tank kind = (Kind.Tank) tank.kind();
+    TankRoom room = trip.plumbing().room(tank.id());
     Hanging hung =
         Hanging.of(
-            asked.mass(), asked.centre(), TankResize.width(kind), asked.supports(), asked.moving());
+            asked.mass(),
+            asked.centre(),
+            room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL).z(),
+            room.highest(Slope.LEVEL),
+            TankResize.width(kind),
+            asked.supports(),
+            asked.moving());
     List<List<String>> rows = new ArrayList<>();
     for (Hanging.Load load : hung.loads()) {
       rows.add(
@@ -233,6 +240,7 @@ class HangController {
                       load.support().type().name().toLowerCase(Locale.ROOT),
                       trip.show(Measure.LENGTH, load.support().along())),
               newtons(load.still()),
+              newtons(load.braking()),
               newtons(load.moving()),
               newtons(load.slack() * asked.moving().down()),
               newtons(load.pull()),
@@ -257,7 +265,8 @@ class HangController {
                 List.of(
                     "support",
                     "standing",
-                    "on a bump",
+                    "braking",
+                    "bump or braking",
                     "with one slack",
                     "pull, each bolt",
                     "shear, each bolt",
@@ -310,6 +319,16 @@ class HangController {
               hung.loads().size() + " of them",
               "a third, or a shelf under it, holds it when a strap or bolt fails"));
     }
+    hung.loads().stream()
+        .filter(l -> l.braking() < 0)
+        .findFirst()
+        .ifPresent(l ->
+            rows.add(
+                new Question.Row(
+                    "Braking lifts it at %s"
+                        .formatted(trip.show(Measure.LENGTH, l.support().along())),
+                    newtons(-l.braking()),
+                    "its bolts or a strap over the tank must hold it down")));
     return rows;
   }
 
@@ -322,12 +341,19 @@ class HangController {
             new Question.Row(
                 "△ It presses the tank's wall",
                 trip.show(Measure.PRESSURE, l.pressure()),
-                "its wall is taken to bear %s: a board or tray %s wide between spreads it"
+                "its wall is taken to bear %s: %s"
                     .formatted(
                         trip.show(Measure.PRESSURE, tank.highestPressure()),
-                        trip.show(
-                            Measure.LENGTH,
-                            l.support().width() * l.pressure() / tank.highestPressure()))));
+                        spread(trip, tank, hung, l))));
+  }
+
+  /** A board no longer than the tank has room for; where that is not enough, more supports. */
+  private static String spread(Trip trip, Kind.Tank tank, Hanging hung, Hanging.Load load) {
+    double wide = load.support().width() * load.pressure() / tank.highestPressure();
+    double room = TankResize.length(tank) / hung.loads().size();
+    return wide <= room
+        ? "a board or tray %s wide between spreads it".formatted(trip.show(Measure.LENGTH, wide))
+        : "carry it on a shelf or tray under its whole floor, or by more straps";
   }
 
   private static List<Question.Row> clearance(Trip trip, Part tank, Asked asked) {

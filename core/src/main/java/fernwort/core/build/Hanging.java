@@ -16,6 +16,9 @@ import java.util.Optional;
  * for two supports. Each support is taken away once in turn, as if it had gone slack. Moving, the
  * weight is multiplied by the acceleration downwards and every bolt shears by its share of the
  * greater one across; pull and shear are added as shares of what a bolt bears, which is cautious.
+ * Braking, the weight pushes forward at the centre of mass, whose height over supports below it (or
+ * depth under those it hangs from) makes a couple that loads one end and lifts the other: F_i +=
+ * a·W·h·(x_i − x̄)/Σ(x_j − x̄)², with the weight itself.
  *
  * @param weight what hangs (N)
  * @param centre where its centre of mass is, from the tank's inside rear end (m)
@@ -57,6 +60,7 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
    * @param support the support
    * @param still standing, all supports tight (N); below 0 the tank lifts off it
    * @param slack the most of it when another has gone slack (N)
+   * @param braking when braking on the level, all tight (N); below 0 the tank lifts off it
    * @param moving the most of it when moving, all tight (N)
    * @param pull in each fastener, moving, with the worst slack (N)
    * @param shear in each fastener, moving (N)
@@ -67,6 +71,7 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
       Support support,
       double still,
       double slack,
+      double braking,
       double moving,
       double pull,
       double shear,
@@ -94,11 +99,19 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
    *
    * @param mass tank, water and what hangs on it, full (kg)
    * @param centre from the tank's inside rear end (m)
+   * @param high its height over the tank's floor (m)
+   * @param tall how high the tank is inside (m)
    * @param breadth over which a strap bears, across the vehicle (m)
    * @throws Refusal when there is none, none has a fastener, or two of more stand at one place
    */
   public static Hanging of(
-      double mass, double centre, double breadth, List<Support> supports, Moving moving) {
+      double mass,
+      double centre,
+      double high,
+      double tall,
+      double breadth,
+      List<Support> supports,
+      Moving moving) {
     if (supports.isEmpty()) {
       throw new Refusal("Nothing carries it yet: add a support, with where it stands");
     }
@@ -109,15 +122,18 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
     List<Support> order =
         supports.stream().sorted(Comparator.comparingDouble(Support::along)).toList();
     double[] still = shares(weight, centre, order);
+    boolean under = order.stream().anyMatch(s -> s.type().isUnder());
+    double arm = under ? high : high - tall;
+    double[] braking = shares(weight, centre + moving.along() * arm, order);
     List<Load> loads = new ArrayList<>();
     int fasteners = order.stream().mapToInt(Support::fasteners).sum();
     for (int i = 0; i < order.size(); i++) {
       double slack = Math.max(still[i], worst(weight, centre, order, i));
       Support support = order.get(i);
-      double pull =
-          support.fasteners() > 0
-              ? Math.max(0, slack) * moving.down() / support.fasteners()
-              : Double.POSITIVE_INFINITY;
+      // What lies on a support pulls its bolts by what lifts it, what hangs by all it bears.
+      double brakes = support.type().isUnder() ? -braking[i] : braking[i];
+      double most = Math.max(Math.max(0, slack) * moving.down(), brakes);
+      double pull = support.fasteners() > 0 ? most / support.fasteners() : Double.POSITIVE_INFINITY;
       double shear = fasteners > 0 ? weight * moving.shear() / fasteners : 0;
       double used = share(pull, support.pull()) + (shear > 0 ? share(shear, support.shear()) : 0);
       loads.add(
@@ -125,11 +141,13 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
               support,
               still[i],
               slack,
-              still[i] * moving.down(),
+              braking[i],
+              Math.max(still[i] * moving.down(), braking[i]),
               pull,
               shear,
               used,
-              Math.max(0, slack) * moving.down() / (support.width() * breadth)));
+              Math.max(Math.max(0, slack) * moving.down(), braking[i])
+                  / (support.width() * breadth)));
     }
     return new Hanging(weight, centre, moving, loads);
   }

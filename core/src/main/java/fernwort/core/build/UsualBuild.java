@@ -80,7 +80,14 @@ public final class UsualBuild {
     for (int bolts = 2; bolts < MOST_BOLTS; bolts++) {
       List<Support> supports = supports(tank.id(), type, along, bolts);
       Hanging hung =
-          Hanging.of(mass, length / 2, TankResize.width(kind), supports, Hanging.Moving.USUAL);
+          Hanging.of(
+              mass,
+              length / 2,
+              TankResize.height(kind) / 2,
+              TankResize.height(kind),
+              TankResize.width(kind),
+              supports,
+              Hanging.Moving.USUAL);
       if (hung.loads().stream().allMatch(Hanging.Load::holds)) {
         return supports;
       }

@@ -288,7 +288,8 @@ public final class Opening {
       case Kind.GravityFiller k -> "Air for the tank and its fill line.";
       case Kind.OpenEnd k -> "Only where local rules permit; leave its cap off.";
       case Kind.Heater k -> "Off and cold. It runs for some minutes.";
-      case Kind.Valve k -> "Half way nothing stays round the ball.";
+      case Kind.Valve k ->
+          k.hasBall() ? "So no water is trapped in the ball." : "So it runs out with its line.";
       case Kind.Filter k -> "Bowl into a bucket, cartridge indoors.";
       case Kind.Strainer k -> "Rinse the screen, keep the bowl beside it.";
       case Kind.DrainTrap k -> "Bucket under it; smell comes in until it is filled again.";

@@ -9,6 +9,7 @@ import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Loads beyond their limits, on level ground; what the vehicle carries beside its water is in its
@@ -18,6 +19,9 @@ public final class LoadCheck {
 
   /** One side may be heavier by this share of all; a default, makers seldom say. */
   private static final double SIDE = 0.04;
+
+  /** Labels of axles that read well before the word. */
+  private static final Set<String> PLACES = Set.of("rear", "front", "middle", "left", "right");
 
   private LoadCheck() {}
 
@@ -39,14 +43,21 @@ public final class LoadCheck {
       return List.of();
     }
     List<Warning> found = new ArrayList<>();
-    look(loads.supports().get(0), loads.onRear(), found);
-    look(loads.supports().get(1), loads.onFront(), found);
+    List<Support> supports = loads.supports();
+    look(plumbing, supports, supports.get(0), loads.onRear(), found);
+    look(plumbing, supports, supports.get(1), loads.onFront(), found);
     side(loads, found);
     return found;
   }
 
-  private static void look(Support support, double load, List<Warning> found) {
-    boolean hitch = support.lowest() > 0 || support.label().equals("drawbar");
+  private static void look(
+      Plumbing plumbing,
+      List<Support> supports,
+      Support support,
+      double load,
+      List<Warning> found) {
+    boolean hitch = isHitch(support);
+    boolean alone = supports.stream().anyMatch(LoadCheck::isHitch);
     boolean weighed = support.empty() > 0;
     if (load > support.highest()) {
       found.add(
@@ -55,7 +66,7 @@ public final class LoadCheck {
               Severity.DANGER,
               Saying.of(
                   "{} carries {}, {} too much",
-                  called(support, hitch),
+                  called(support, alone),
                   Amount.mass(load),
                   Amount.mass(load - support.highest())),
               Saying.words(
@@ -63,7 +74,9 @@ public final class LoadCheck {
                       ? "The coupling or what pulls it gives way."
                       : "Tyres, springs or axle give way."),
               Saying.of("The water stands too near it."),
-              Saying.of("Carry less, or draw the tanks nearest to it first."),
+              plumbing.tanks().size() > 1
+                  ? Saying.of("Carry less, or draw the tanks nearest to it first.")
+                  : Saying.of("Carry less water or other load."),
               List.of()));
     }
     if (hitch && weighed && load < support.lowest()) {
@@ -73,18 +86,42 @@ public final class LoadCheck {
               Severity.DANGER,
               Saying.of(
                   "{} carries {}, {} too little",
-                  called(support, true),
+                  called(support, alone),
                   Amount.mass(load),
                   Amount.mass(support.lowest() - load)),
               Saying.of("The trailer sways, and can throw what pulls it off the road."),
-              Saying.of("Too much water stands behind the axle, or too little before it."),
-              Saying.of("Fill the tanks before the axle, or draw those behind it first."),
+              Saying.of("Too much weight lies behind the axle, or too little in front of it."),
+              balance(plumbing, supports.get(0).x()),
               List.of()));
     }
   }
 
-  private static String called(Support support, boolean hitch) {
-    return hitch ? "The coupling" : "Axle " + support.label();
+  private static boolean isHitch(Support support) {
+    return support.lowest() > 0 || support.label().equals("drawbar");
+  }
+
+  /** What puts more weight on the coupling, with the tanks that there are. */
+  private static Saying balance(Plumbing plumbing, double axle) {
+    boolean before = plumbing.tanks().stream().anyMatch(t -> t.x() > axle);
+    boolean behind = plumbing.tanks().stream().anyMatch(t -> t.x() <= axle);
+    if (before && behind) {
+      return Saying.of("Fill the tanks in front of the axle, or draw those behind it first.");
+    }
+    return before
+        ? Saying.of("Fill more water, or load something heavy in front of the axle.")
+        : Saying.of("Carry less water, or load something heavy in front of the axle.");
+  }
+
+  /** What people call a support; a label that is a word of the sentence stands in quotes. */
+  private static String called(Support support, boolean alone) {
+    if (isHitch(support)) {
+      return "The coupling";
+    }
+    return alone
+        ? "The axle"
+        : PLACES.contains(support.label())
+            ? "The " + support.label() + " axle"
+            : "Axle “" + support.label() + "”";
   }
 
   private static void side(Loads loads, List<Warning> found) {

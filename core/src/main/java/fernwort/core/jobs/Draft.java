@@ -1,5 +1,7 @@
 package fernwort.core.jobs;
 
+import fernwort.core.hazard.LoadCheck;
+import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
@@ -103,6 +105,7 @@ final class Draft {
       }
       before = Optional.of(here);
     }
+    noteLoads();
     Optional<Plan.Trouble> nothing = nothingToDo(first);
     return nothing.isPresent()
         ? new Plan(job, List.of(), List.of(), notes, from, nothing)
@@ -260,6 +263,15 @@ final class Draft {
       return Optional.empty();
     }
     return Optional.of(trouble);
+  }
+
+  /** Before a drive: what the axles and the coupling carry beyond their limits. */
+  private void noteLoads() {
+    if (job.kind() == Job.Kind.DRIVE) {
+      LoadCheck.of(plumbing, state().volumes()).stream()
+          .filter(w -> w.severity() == Severity.DANGER)
+          .forEach(w -> notes.add(Saying.of("{}. {}", w.title(), w.mend())));
+    }
   }
 
   private void noteBorne(Fault fault) {

@@ -131,7 +131,10 @@ public final class EmptyingJob {
   }
 
   private List<Caution> cautions(List<Part> chosen) {
-    List<Caution> cautions = new ArrayList<>(List.of(Caution.HEATER, Caution.LOCAL_RULES));
+    List<Caution> cautions = new ArrayList<>(List.of(Caution.LOCAL_RULES));
+    if (rig.parts().stream().anyMatch(p -> p.kind() instanceof Kind.Heater)) {
+      cautions.addFirst(Caution.HEATER);
+    }
     if (chosen.stream().anyMatch(EmptyingJob::isGray)) {
       cautions.addFirst(Caution.SEWAGE);
     }

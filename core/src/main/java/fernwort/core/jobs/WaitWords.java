@@ -1,8 +1,10 @@
 package fernwort.core.jobs;
 
+import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
@@ -45,7 +47,7 @@ final class WaitWords {
       case HOT -> Saying.of("Wait until {} is hot.", label);
       case POURED_OUT -> Saying.of("Pour slowly until {} is empty.", label);
       case PRESSURE -> Saying.of("Listen to {}.", label);
-      case SLACK, RUNS -> check(until);
+      case SLACK, RUNS -> Saying.of("Watch {}.", label);
     };
   }
 
@@ -109,18 +111,23 @@ final class WaitWords {
             + "Open a cold tap until it runs without spitting, then shut it and listen.");
   }
 
-  String silence(double seconds) {
+  String silence(Kind.Pump pump, double seconds) {
+    if (pump.cutOut() >= pump.shutOffPressure()) {
+      return "No switch stops the pump: it hums deeper when nothing runs. Do not leave it on so.";
+    }
     return String.format(
         Locale.ROOT,
         "The pump stops within %.0f s. If it runs on, a tap is open or a line leaks.",
         seconds);
   }
 
-  Saying check(Job.Until until) {
+  Saying check(Job.Until until, State state) {
     String label = label(until.part());
     if (until.what() == Job.Until.What.SLACK) {
-      return Saying.of(
-          "Let the pressure off: open a tap on board, or loosen the hose at {} a turn.", label);
+      return feedsATap(until.part(), state)
+          ? Saying.of(
+              "Let the pressure off: open a tap on board, or loosen the hose at {} a turn.", label)
+          : Saying.of("Let the pressure off: loosen the hose at {} a turn.", label);
     }
     return isFixture(until.part())
         ? Saying.of("Open {}.", label)
@@ -134,6 +141,13 @@ final class WaitWords {
     return isFixture(until.part())
         ? "Water runs without spitting."
         : "The level moves as you expect.";
+  }
+
+  /** Tells whether what a hose brings comes to a tap as the handles stand. */
+  private boolean feedsATap(String inlet, State state) {
+    return Connections.of(plumbing, state.setting())
+        .route(inlet, p -> p.kind() instanceof Kind.Tank, p -> p.kind() instanceof Kind.Fixture)
+        .isPresent();
   }
 
   private boolean isFixture(String part) {

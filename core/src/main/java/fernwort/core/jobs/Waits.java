@@ -68,7 +68,7 @@ final class Waits {
   Step.Wait wait(Job job, Job.Until until, StageRun stage) {
     return switch (until.what()) {
       case PRESSURE -> pressure(until, stage.run().moment().state());
-      case SLACK, RUNS -> check(until);
+      case SLACK, RUNS -> check(until, stage.run().moment().state());
       case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Happening.Kind.FULL, stage);
       case DRY -> run(job, until, Happening.Kind.DRY, stage);
       case HOT -> run(job, until, Happening.Kind.HOT, stage);
@@ -274,15 +274,21 @@ final class Waits {
     return new Step.Wait(
         until,
         say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON)),
-        say.silence(seconds),
+        say.silence(pump, seconds),
         new Step.Span(0, seconds, 0),
         0,
         Map.of(),
         List.of());
   }
 
-  private Step.Wait check(Job.Until until) {
+  private Step.Wait check(Job.Until until, State state) {
     return new Step.Wait(
-        until, say.check(until), say.checked(until), Step.Span.UNKNOWN, 0, Map.of(), List.of());
+        until,
+        say.check(until, state),
+        say.checked(until),
+        Step.Span.UNKNOWN,
+        0,
+        Map.of(),
+        List.of());
   }
 }

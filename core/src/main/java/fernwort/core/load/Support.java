@@ -31,10 +31,7 @@ public record Support(String label, double x, double empty, double lowest, doubl
     List<Axle> together = new ArrayList<>();
     for (Axle axle :
         vehicle.axles().stream().sorted(Comparator.comparingDouble(Axle::x)).toList()) {
-      boolean apart =
-          !together.isEmpty()
-              && vehicle.hitch().isEmpty()
-              && axle.x() - together.getLast().x() > GROUP;
+      boolean apart = !together.isEmpty() && axle.x() - together.getLast().x() > GROUP;
       if (apart) {
         groups.add(of(together));
         together.clear();
@@ -42,8 +39,10 @@ public record Support(String label, double x, double empty, double lowest, doubl
       together.add(axle);
     }
     groups.add(of(together));
+    // A wagon with a steered front axle stands on its axles; its drawbar only pulls.
     vehicle
         .hitch()
+        .filter(h -> groups.size() == 1)
         .ifPresent(h ->
             groups.add(
                 new Support("drawbar", h.x(), h.emptyLoad().orElse(0.0), h.lowest(), h.highest())));

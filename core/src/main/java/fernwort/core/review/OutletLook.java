@@ -23,6 +23,15 @@ final class OutletLook implements Look {
 
   private static final double SHARE_WORTH_SAYING = 0.12;
 
+  /** What strands less than this share of what is worth saying is well within; own choice. */
+  private static final double WELL_WITHIN = 0.9;
+
+  /** Nobody drills anew for less (m); own choice. */
+  private static final double WORTH_A_HOLE = 0.005;
+
+  /** Two heights are one within so much (m). */
+  private static final double SAME = 1e-9;
+
   /** A height that clears sediment and strands little (m). */
   private static final double GOOD = 0.02;
 
@@ -45,7 +54,8 @@ final class OutletLook implements Look {
     double above = port.at().z() - floor;
     double kept = room.kept(Slope.LEVEL).stream().mapToDouble(TankRoom.Kept::volume).sum();
     double stranded = room.volumeBelow(port.at(), Slope.LEVEL) - kept;
-    if (above < SEDIMENT) {
+    double better = better(room, floor, kept);
+    if (above < SEDIMENT - SAME) {
       found.add(
           new Finding(
               Finding.Code.OUTLET_LOW,
@@ -56,10 +66,10 @@ final class OutletLook implements Look {
               Saying.of("Filters clog early; grit reaches pump and taps."),
               Saying.of(
                   "Raise it to about {}, or strain it and clean the tank often.",
-                  Amount.length(GOOD)),
+                  Amount.length(better)),
               List.of(part.id()),
-              Optional.of(move(part, port, floor + GOOD))));
-    } else if (stranded > SHARE_WORTH_SAYING * room.capacity()) {
+              Optional.of(move(part, port, floor + better))));
+    } else if (stranded > SHARE_WORTH_SAYING * room.capacity() && above > better + WORTH_A_HOLE) {
       found.add(
           new Finding(
               Finding.Code.OUTLET_HIGH,
@@ -71,10 +81,18 @@ final class OutletLook implements Look {
                   "{}, {} of the tank, is stranded on level ground.",
                   Amount.volume(stranded),
                   Amount.share(stranded / room.capacity())),
-              Saying.of("Lower it to about {} above the floor.", Amount.length(GOOD)),
+              Saying.of("Lower it to about {} above the floor.", Amount.length(better)),
               List.of(part.id()),
-              Optional.of(move(part, port, floor + GOOD))));
+              Optional.of(move(part, port, floor + better))));
     }
+  }
+
+  /**
+   * A height over the floor that clears sediment and, in a shallow tank too, strands little (m).
+   */
+  private static double better(TankRoom room, double floor, double kept) {
+    double strands = room.level(kept + SHARE_WORTH_SAYING * room.capacity(), Slope.LEVEL) - floor;
+    return Math.clamp(WELL_WITHIN * strands, SEDIMENT, GOOD);
   }
 
   private static UnaryOperator<Rig> move(Part part, TankPort port, double z) {

@@ -271,12 +271,12 @@ class BuildSumsTest {
     assertThat(Hanging.fullMass(room)).isCloseTo(1.06 * 0.78 * 0.38 * 0.28 * 999.1, within(1e-6));
     Support near = new Support("tank", Support.Type.STRAP, 0.1, 0.05, 2, 2500, 1800);
     Support far = new Support("tank", Support.Type.STRAP, 0.7, 0.05, 2, 1000, 1800);
-    Hanging hanging = Hanging.of(80, 0.4, 0.4, List.of(near, far), Hanging.Moving.USUAL);
+    Hanging hanging = Hanging.of(80, 0.4, 0, 0, 0.4, List.of(near, far), Hanging.Moving.USUAL);
     assertThat(hanging.fullest().orElseThrow().support()).isEqualTo(far);
     assertThat(hanging.moveToCentre()).isCloseTo(0, within(1e-12));
     assertThat(hanging.tips()).isFalse();
     assertThat(hanging.fallsWithoutOne()).isTrue();
-    Hanging off = Hanging.of(80, 0.75, 0.4, List.of(near, far), Hanging.Moving.USUAL);
+    Hanging off = Hanging.of(80, 0.75, 0, 0, 0.4, List.of(near, far), Hanging.Moving.USUAL);
     assertThat(off.tips()).isTrue();
     assertThat(off.moveToCentre()).isCloseTo(0.35, within(1e-12));
   }

@@ -25,7 +25,7 @@ class HangingTest {
   }
 
   private static Hanging hung(double kilograms, double centre, Support... supports) {
-    return Hanging.of(kilograms, centre, 0.4, List.of(supports), MOVING);
+    return Hanging.of(kilograms, centre, 0, 0, 0.4, List.of(supports), MOVING);
   }
 
   @Test
@@ -87,7 +87,7 @@ class HangingTest {
       supports.add(strap(i * 0.3 + 0.2 * random.nextDouble(), 2));
     }
     double centre = random.nextDouble();
-    Hanging hung = Hanging.of(80, centre, 0.4, supports, MOVING);
+    Hanging hung = Hanging.of(80, centre, 0, 0, 0.4, supports, MOVING);
     double sum = hung.loads().stream().mapToDouble(Hanging.Load::still).sum();
     double moment = hung.loads().stream().mapToDouble(l -> l.still() * l.support().along()).sum();
     assertThat(sum).isCloseTo(hung.weight(), within(1e-6));
@@ -103,5 +103,32 @@ class HangingTest {
     assertThat(clearance.spare()).isCloseTo(0.04, within(1e-12));
     assertThat(clearance.above()).isCloseTo(0.03, within(1e-12));
     assertThat(clearance.lowest()).isCloseTo(vehicle.clearance() + 0.04, within(1e-12));
+  }
+
+  /** 1327 N with the centre 0.35 m over shelves 0.219 m apart, at 0.8 g: 1697 N go to the front. */
+  @Test
+  void brakingLoadsTheFrontAndLiftsTheRear() {
+    List<Support> shelves =
+        List.of(
+            new Support("tank", Support.Type.SHELF, 0.075, 0.48, 4, 2000, 2500),
+            new Support("tank", Support.Type.SHELF, 0.294, 0.48, 4, 2000, 2500));
+    Hanging under =
+        Hanging.of(135.34, 0.19, 0.35, 0.7, 0.4, shelves, new Hanging.Moving(1, 0.8, 0.5));
+    assertThat(under.loads().getLast().braking()).isCloseTo(2394, within(10.0));
+    assertThat(under.loads().getFirst().braking()).isCloseTo(-1067, within(10.0));
+    assertThat(under.loads().getFirst().pull()).isCloseTo(1067 / 4.0, within(3.0));
+  }
+
+  @Test
+  void whatHangsSwingsForwardAndPullsAtTheRear() {
+    List<Support> straps =
+        List.of(
+            new Support("tank", Support.Type.STRAP, 0.1, 0.05, 2, 2000, 2500),
+            new Support("tank", Support.Type.STRAP, 0.5, 0.05, 2, 2000, 2500));
+    Hanging hung = Hanging.of(100, 0.3, 0.15, 0.3, 0.4, straps, new Hanging.Moving(1, 0.8, 0.5));
+    double weight = 100 * Hanging.GRAVITY;
+    double more = 0.8 * weight * 0.15 / 0.4;
+    assertThat(hung.loads().getFirst().braking()).isCloseTo(weight / 2 + more, within(1.0));
+    assertThat(hung.loads().getLast().braking()).isCloseTo(weight / 2 - more, within(1.0));
   }
 }

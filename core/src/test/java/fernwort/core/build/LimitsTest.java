@@ -62,7 +62,7 @@ class LimitsTest {
 
   private static Hanging.Load load(double used, int fasteners) {
     Support support = new Support("tank", Support.Type.STRAP, 0, 0.05, fasteners, 2000, 1500);
-    return new Hanging.Load(support, 0, 0, 0, 0, 0, used, 0);
+    return new Hanging.Load(support, 0, 0, 0, 0, 0, 0, used, 0);
   }
 
   @Test
@@ -77,7 +77,7 @@ class LimitsTest {
   }
 
   private static Hanging hung(double centre, Support... supports) {
-    return Hanging.of(50, centre, 0.4, List.of(supports), Hanging.Moving.USUAL);
+    return Hanging.of(50, centre, 0, 0, 0.4, List.of(supports), Hanging.Moving.USUAL);
   }
 
   private static Support rail(double along, int bolts, double pull, double shear) {
@@ -110,7 +110,8 @@ class LimitsTest {
     assertThat(hung(0.4, loose, rail(0.6, 0, 2500, 1800)).loads().getFirst().shear()).isZero();
     assertThat(hung(0.4, rail(0.2, 2, 0, 1800), tight).loads().getFirst().holds()).isFalse();
     assertThat(hung(0.4, rail(0.2, 2, 2500, 0), tight).loads().getFirst().holds()).isFalse();
-    assertThatThrownBy(() -> Hanging.of(0, 0.4, 0.4, List.of(loose, tight), Hanging.Moving.USUAL))
+    assertThatThrownBy(
+            () -> Hanging.of(0, 0.4, 0, 0, 0.4, List.of(loose, tight), Hanging.Moving.USUAL))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("more than nothing");
   }
@@ -165,7 +166,9 @@ class LimitsTest {
     for (double at : along) {
       supports.add(new Support("tank", type, at, 0.2, bolts, 2500, 1800));
     }
-    return Hanging.of(mass, inside / 2, width, supports, Hanging.Moving.USUAL).loads().stream()
+    return Hanging.of(mass, inside / 2, 0, 0, width, supports, Hanging.Moving.USUAL)
+        .loads()
+        .stream()
         .allMatch(l -> l.used() <= 1);
   }
 

@@ -123,6 +123,8 @@ class ListsTest {
                                 room.highest(fernwort.core.rig.Slope.LEVEL),
                                 fernwort.core.rig.Slope.LEVEL)
                             .x(),
+                        0,
+                        0,
                         0.4,
                         supports,
                         Hanging.Moving.USUAL);

@@ -92,7 +92,7 @@ class LoadCheckTest {
             .vehicle(v.standingOn(List.of(new Axle("only", 0, 200, 205)), v.hitch()));
     assertThat(said(heavy, EMPTY))
         .containsExactly(
-            "Axle only carries 205 kg, 5 kg too much / Tyres, springs or axle give way.");
+            "The axle carries 205 kg, 5 kg too much / Tyres, springs or axle give way.");
   }
 
   @Test

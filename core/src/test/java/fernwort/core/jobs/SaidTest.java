@@ -7,6 +7,7 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
@@ -176,7 +177,8 @@ class SaidTest {
                     part,
                     words.words(until, Optional.empty(), false),
                     words.notice(until, Optional.empty(), false, now)));
-        told.add("  check: " + words.check(until) + " [" + words.checked(until) + "]");
+        told.add(
+            "  check: " + words.check(until, TRUCK.state()) + " [" + words.checked(until) + "]");
         told.add("  settles: " + words.words(until, Optional.empty(), true));
         told.add(
             "  dry: %s [%s]"
@@ -190,7 +192,7 @@ class SaidTest {
     }
     told.add("pressure, on: " + words.pressure("pump", true));
     told.add("pressure, off: " + words.pressure("pump", false));
-    told.add("silence: " + words.silence(25));
+    told.add("silence: " + words.silence((Kind.Pump) TRUCK.rig().part("pump").kind(), 25));
     told.add("siphons: " + words.maySiphon("main-tail", 0.02));
     OnRecord.assertAsRead("words/waits", told);
   }

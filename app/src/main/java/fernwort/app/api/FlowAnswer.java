@@ -2,7 +2,6 @@ package fernwort.app.api;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;
@@ -28,10 +27,6 @@ record FlowAnswer(
     Map<String, Flows.Running> pumps,
     List<String> airAt,
     Map<String, Double> air) {
-
-  static FlowAnswer of(Plumbing plumbing, State state) {
-    return of(Hydraulics.of(plumbing), state);
-  }
 
   /** Answers for a rig whose hydraulics are at hand. */
   static FlowAnswer of(Hydraulics hydraulics, State state) {

@@ -1,8 +1,7 @@
 package fernwort.app.api;
 
+import fernwort.app.garage.OpenRig;
 import fernwort.core.hydraulics.Conditions;
-import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
@@ -70,9 +69,9 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
     }
   }
 
-  static RunAnswer of(Plumbing plumbing, State from, Dry dry, RunAsked asked) {
+  static RunAnswer of(OpenRig rig, State from, Dry dry, RunAsked asked) {
     Simulation run =
-        Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY, dry);
+        Simulation.start(rig.plumbing(), rig.hydraulics(), from, Conditions.ORDINARY, dry);
     Collected events = new Collected();
     Acted acted = new Acted(run, List.of(asked.hands()), events::water, events::hand);
     List<Sample> samples = new ArrayList<>();

@@ -45,7 +45,7 @@ class WhatIfController {
   @Operation(summary = "The steady flow with handles, litres or slope otherwise than recorded")
   FlowAnswer flows(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
-    return FlowAnswer.of(rig.plumbing(), state(rig, body));
+    return FlowAnswer.of(rig.hydraulics(), state(rig, body));
   }
 
   @PostMapping("/warnings")
@@ -86,7 +86,7 @@ class WhatIfController {
                     ? Filled.of(rig.plumbing(), from).with(Wetness.DRY).dry(rig.plumbing())
                     : Dry.NOTHING)
             .orElseGet(() -> sleep.dry(rig));
-    return RunAnswer.of(rig.plumbing(), from, dry, body);
+    return RunAnswer.of(rig, from, dry, body);
   }
 
   @PostMapping("/tanks")

@@ -3,6 +3,7 @@ package fernwort.app.rig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.rig.DryRun;
 import fernwort.core.rig.Kind;
 import java.util.Arrays;
 import java.util.List;
@@ -115,7 +116,8 @@ final class KindForm {
               amount("flow", "Flow with nothing against it", Measure.FLOW, k.freeFlow(), PLATE),
               amount("cutin", "Switch cuts in at", Measure.PRESSURE, k.cutIn(), PLATE),
               amount("cutout", "Switch cuts out at", Measure.PRESSURE, k.cutOut(), PLATE),
-              amount("priming", "Lifts water dry by", Measure.LENGTH, k.selfPriming(), PLATE));
+              amount("priming", "Lifts water dry by", Measure.LENGTH, k.selfPriming(), PLATE),
+              dryRun(k.dryRun(), k));
       case Kind.Accumulator k ->
           List.of(
               amount(
@@ -168,7 +170,8 @@ final class KindForm {
           List.of(
               amount("flow", "Flow with nothing against it", Measure.FLOW, k.freeFlow(), PLATE),
               amount(
-                  "shutoff", "Pressure at no flow", Measure.PRESSURE, k.shutOffPressure(), PLATE));
+                  "shutoff", "Pressure at no flow", Measure.PRESSURE, k.shutOffPressure(), PLATE),
+              dryRun(k.dryRun(), k));
       case Kind.OpenEnd k -> List.of(choice("role", "Is a", k.role(), Kind.OpenEnd.Role.class));
       case Kind.Plug k ->
           List.of(Field.tick("removable", "A cap that a hand takes off", k.removable(), ""));
@@ -239,7 +242,8 @@ final class KindForm {
               v.amount("flow", "Free flow", Measure.FLOW, 1e-5, 2e-2),
               v.amount("cutin", "Cut-in pressure", Measure.PRESSURE, 0, 6e5),
               v.amount("cutout", "Cut-out pressure", Measure.PRESSURE, 0, 8e5),
-              v.amount("priming", "Dry lift", Measure.LENGTH, 0, 8));
+              v.amount("priming", "Dry lift", Measure.LENGTH, 0, 8),
+              dryRun(v));
       case Kind.Accumulator k ->
           new Kind.Accumulator(v.amount("precharge", "Air pressure", Measure.PRESSURE, 2e4, 6e5));
       case Kind.Heater k ->
@@ -263,7 +267,8 @@ final class KindForm {
       case Kind.Macerator k ->
           new Kind.Macerator(
               v.amount("flow", "Free flow", Measure.FLOW, 5e-5, 5e-3),
-              v.amount("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5));
+              v.amount("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5),
+              dryRun(v));
       case Kind.OpenEnd k ->
           new Kind.OpenEnd(v.choice("role", "What it is", Kind.OpenEnd.Role.class));
       case Kind.Plug k -> new Kind.Plug(v.tick("removable"));
@@ -276,6 +281,24 @@ final class KindForm {
           new Kind.LeakTray(
               v.amount("holds", "What it holds", Measure.VOLUME, 0.0001, 1), v.tick("contact"));
     };
+  }
+
+  private static Field dryRun(Optional<Double> seconds, Kind.Driven driven) {
+    double usual = DryRun.of(driven);
+    return Field.number(
+        "dry",
+        "May run dry for",
+        seconds.map(s -> Long.toString(Math.round(s))).orElse(""),
+        "s",
+        Double.isInfinite(usual)
+            ? "Worked by hand: it does no harm."
+            : "In its papers. Left empty: "
+                + Math.round(usual)
+                + " s, our own cautious choice for its kind.");
+  }
+
+  private static Optional<Double> dryRun(Values v) {
+    return v.text("dry").isEmpty() ? Optional.empty() : Optional.of(v.plain("dry", "Dry run"));
   }
 
   private static Optional<Kind.Heater.Heating> heating(Values v) {

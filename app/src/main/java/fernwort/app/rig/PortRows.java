@@ -48,16 +48,28 @@ final class PortRows {
   }
 
   Field field(List<TankPort> ports) {
+    boolean floats = ports.stream().anyMatch(q -> !q.letsOut());
+    List<Field.Head> heads = new ArrayList<>(HEADS);
+    if (floats) {
+      heads.add(
+          new Field.Head(
+              "float passes at 1 bar", "in " + units.unit(Measure.FLOW).sign() + ", fully open"));
+    }
     List<List<Field>> rows = new ArrayList<>();
     for (int i = 0; i < Math.min(MOST, ports.size() + SPARE); i++) {
-      rows.add(row(i, i < ports.size() ? Optional.of(ports.get(i)) : Optional.empty()));
+      Optional<TankPort> port = i < ports.size() ? Optional.of(ports.get(i)) : Optional.empty();
+      List<Field> row = new ArrayList<>(row(i, port));
+      if (floats) {
+        row.add(passes(i, port));
+      }
+      rows.add(row);
     }
     return Field.table(
         "ports",
         "Openings (" + units.unit(Measure.LENGTH).sign() + ")",
         "Inside, to the middle of the hole. A bore starts as that of its line; leave it out for a"
             + " mere point. A float is a fill whose valve shuts when the water comes up to it.",
-        new Field.Table(HEADS, rows, false));
+        new Field.Table(heads, rows, false));
   }
 
   /** The faces of a tank, on which the openings of the rows are tapped. */
@@ -87,6 +99,14 @@ final class PortRows {
         cell(p + "y", which + ", from the right", port.map(q -> q.at().y())),
         cell(p + "z", which + ", from the bottom", port.map(q -> q.at().z())),
         cell(p + "bore", which + ", its bore", port.flatMap(TankPort::bore)));
+  }
+
+  private Field passes(int i, Optional<TankPort> port) {
+    String name = "port-" + i + "-passes";
+    String label = port.map(TankPort::id).orElse("a new opening") + ", its float passes";
+    return port.flatMap(TankPort::passes)
+        .map(x -> Field.exact(name, label, units.number(Measure.FLOW, x), x, "", ""))
+        .orElseGet(() -> Field.number(name, label, "", "", ""));
   }
 
   private Field cell(String name, String label, Optional<Double> si) {
@@ -122,7 +142,8 @@ final class PortRows {
                 v.amount(p + "x", what + ", from the rear", Measure.LENGTH),
                 v.amount(p + "y", what + ", from the right", Measure.LENGTH),
                 v.amount(p + "z", what + ", from the bottom", Measure.LENGTH)),
-            v.optional(p + "bore", what + ", its bore", Measure.LENGTH)));
+            v.optional(p + "bore", what + ", its bore", Measure.LENGTH),
+            v.optional(p + "passes", what + ", its float passes", Measure.FLOW)));
   }
 
   private static TankPort.Use use(String text, String what) {

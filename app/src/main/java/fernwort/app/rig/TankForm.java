@@ -54,7 +54,8 @@ final class TankForm {
                     p.at(),
                     p.bore()
                         .or(() ->
-                            Optional.ofNullable(lines.get(part.port(p.id()))).map(Line::bore))))
+                            Optional.ofNullable(lines.get(part.port(p.id()))).map(Line::bore)),
+                    p.passes()))
             .toList());
   }
 

@@ -1,6 +1,8 @@
 package fernwort.core.cold;
 
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.DryRun;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Slope;
 import java.util.HashMap;
@@ -14,6 +16,14 @@ public sealed interface Act {
 
   /** What a pump head keeps of its water when it has run dry for 15 s (our estimate). */
   double DRY_PUMP = 0.2;
+
+  /** How long a pump is let run dry at the most (s): nothing more comes after it. */
+  double DRY_SECONDS = 15;
+
+  /** Returns how long a pump is let run dry, well within what it bears (s). */
+  static double drySeconds(Kind.Pump pump) {
+    return Math.min(DRY_SECONDS, Math.floor(DryRun.of(pump) / 2));
+  }
 
   /** Returns the rig after it. */
   Wintering on(Plumbing plumbing, Wintering now);

@@ -254,7 +254,9 @@ public final class Leftovers {
       case Kind.Pump k ->
           k.works().byHand()
               ? "Work it with nothing to draw until it gives only air, then undo its hose"
-              : "Let it run dry for 15 s; the rest goes with air or antifreeze";
+              : "Let it run dry for "
+                  + Math.round(Act.drySeconds(k))
+                  + " s; the rest goes with air or antifreeze";
       case Kind.Macerator k -> "Take it off and tip it out, or run a cup of antifreeze through it";
       case Kind.Heater k ->
           k.works() == Kind.Heater.Type.INSTANT

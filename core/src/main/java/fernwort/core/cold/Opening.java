@@ -1,5 +1,6 @@
 package fernwort.core.cold;
 
+import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
@@ -9,7 +10,9 @@ import fernwort.core.rig.Slope;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -35,7 +38,9 @@ public final class Opening {
   private static final int MOST_TILTS = 2;
 
   private static final double PARKING = 300;
-  private static final double DRY = 15;
+
+  /** What stands behind an outlet and would run over the hands (m³); own choice. */
+  private static final double A_SPILL = 5e-4;
 
   /** A body that cracks weighs as much as so much water in a line (m³). */
   private static final double A_BODY = 1e-3;
@@ -150,23 +155,66 @@ public final class Opening {
 
   /** Opens all of it, place by place. */
   void open() {
+    Set<String> hoses = hoses();
     for (Procedure.Turn turn : turns()) {
       Part part = plumbing.rig().part(turn.part());
-      sheet.put(part, turn.position(), why(part.kind()));
+      if (!hoses.contains(part.id())) {
+        sheet.put(part, turn.position(), why(part.kind()));
+      }
     }
     for (Part part : plumbing.pumps()) {
       if (part.kind() instanceof Kind.Pump pump
           && !pump.works().byHand()
           && sheet.now().wetness().body(part.id()) > Act.DRY_PUMP * part.volume()) {
+        double seconds = Act.drySeconds(pump);
         sheet.add(
             new WinterStep(
                 new Act.RunDry(part.id()),
                 part.place(),
-                Saying.words(part.label() + ": on for 15 seconds, then off"),
+                Saying.words(
+                    part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
                 Saying.words("It throws out what its head holds; longer wears it."),
-                DRY,
+                seconds,
                 true,
                 0));
+      }
+    }
+  }
+
+  /**
+   * Puts the hose on each dump outlet behind which gray water stands, its valve closed before, so
+   * that none runs over the hands; returns those outlets.
+   */
+  private Set<String> hoses() {
+    Set<String> hoses = new TreeSet<>();
+    Connections free = Connections.withHandlesFree(plumbing);
+    for (Part outlet : plumbing.rig().parts()) {
+      if (outlet.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.DUMP) {
+        plumbing.tanks().stream()
+            .filter(tank -> sheet.now().state().volume(tank.id()) > A_SPILL)
+            .map(tank -> free.leaving(tank, p -> true, p -> p.equals(outlet)))
+            .flatMap(Optional::stream)
+            .findFirst()
+            .ifPresent(way -> {
+              shutOn(way);
+              sheet.put(
+                  outlet,
+                  Kind.OpenEnd.HOSE.id(),
+                  "Only where local rules permit. The hose falls all the way.");
+              hoses.add(outlet.id());
+            });
+      }
+    }
+    return hoses;
+  }
+
+  /** Closes the first valve on a way, unless one is closed there. */
+  private void shutOn(List<String> way) {
+    for (String id : way) {
+      Part part = plumbing.rig().part(id);
+      if (part.kind() instanceof Kind.TwoWayValve valve && valve.shut().isPresent()) {
+        sheet.put(part, valve.shut().get().id(), "So nothing runs out while the cap is off.");
+        return;
       }
     }
   }

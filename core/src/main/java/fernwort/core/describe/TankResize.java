@@ -104,7 +104,7 @@ public final class TankResize {
                   along(p.at().x(), length(old), length(now)),
                   along(p.at().y(), width(old), width(now)),
                   along(p.at().z(), height(old), height(now)));
-          return asItWas ? new TankPort(p.id(), p.use(), at, p.bore()) : p;
+          return asItWas ? p.movedTo(at) : p;
         })
         .toList();
   }
@@ -119,12 +119,7 @@ public final class TankResize {
     double height = height(tank);
     double width = width(tank);
     return ports.stream()
-        .map(p ->
-            new TankPort(
-                p.id(),
-                p.use(),
-                new Point(p.at().x(), width - p.at().y(), height - p.at().z()),
-                p.bore()))
+        .map(p -> p.movedTo(new Point(p.at().x(), width - p.at().y(), height - p.at().z())))
         .toList();
   }
 

@@ -40,6 +40,9 @@ final class NetworkBuilder {
   /** A float valve less open than this share passes nothing that anybody could measure. */
   private static final double CLOSED = 1e-4;
 
+  /** What floats are rated at (Pa). */
+  private static final double BAR = 1e5;
+
   private final WetPorts wet;
   private final OpenGraph graph;
   private final Plumbing plumbing;
@@ -276,6 +279,11 @@ final class NetworkBuilder {
   /** What falls into a tank by a port above its water: freely, or through a float valve. */
   private Loss fallingIn(int v, double drop) {
     double opening = plumbing.onlyIn(v) ? Math.max(CLOSED, levels.floatOpening(v)) : 1;
+    Optional<Double> passes = floatPasses(v);
+    if (passes.isPresent()) {
+      double whole = water.head(BAR) / (passes.get() * passes.get());
+      return new Throttle(drop, whole / (opening * opening));
+    }
     if (opening >= 1) {
       return new OneWay(drop);
     }
@@ -283,6 +291,13 @@ final class NetworkBuilder {
     double area = plumbing.lineId(port(v)).map(this::area).orElse(0.0);
     double closed = 1 / (opening * opening) - 1;
     return new Throttle(drop, closed / (2 * Fluid.GRAVITY * area * area));
+  }
+
+  /** What a float valve passes at 1 bar (m³/s), where somebody knows. */
+  private Optional<Double> floatPasses(int v) {
+    return plumbing.onlyIn(v) && plumbing.part(v).kind() instanceof Kind.Tank tank
+        ? tank.port(plumbing.port(v)).passes()
+        : Optional.empty();
   }
 
   private PortRef port(int v) {

@@ -117,7 +117,7 @@ final class Reach {
   }
 
   private static double suctionLift(Part part) {
-    return part.kind() instanceof Kind.Pump pump ? pump.selfPriming() : 0;
+    return part.kind() instanceof Kind.Driven driven ? driven.selfPriming() : 0;
   }
 
   /** Lets water be drawn up by this much (m) everywhere from where it can run to a pump's inlet. */

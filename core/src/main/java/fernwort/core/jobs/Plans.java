@@ -130,6 +130,11 @@ public final class Plans {
         .from(stage);
   }
 
+  /** Returns the hydraulics that plans are run with. */
+  Hydraulics hydraulics() {
+    return hydraulics;
+  }
+
   /**
    * Tells whether nothing has to be done for a job as things stand. It is run through only where
    * its handles stand right.

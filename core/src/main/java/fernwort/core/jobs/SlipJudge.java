@@ -4,6 +4,8 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.jobs.Trial.Thing;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.DryRun;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
@@ -18,6 +20,12 @@ final class SlipJudge {
 
   /** Less than this share of what should have come or moved, and the job is not done. */
   private static final double HALF = 0.5;
+
+  /** A pump that runs dry so much longer than meant is noticed (s). */
+  private static final double NOTICED = 5;
+
+  /** A pump that runs dry for longer than this wears, even if it bears more (s). */
+  private static final double WEARS = 60;
 
   private final Plumbing plumbing;
   private final SlipWords words;
@@ -38,7 +46,9 @@ final class SlipJudge {
     Verdict verdict = new Verdict();
     dangers(meant, came, verdict);
     harms(meant, came, verdict);
+    running(meant, came, verdict);
     losses(meant, came, verdict);
+    spills(meant, came, verdict);
     if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
       verdict.leads(Saying.of("the job does not get done"), Slip.Grade.NUISANCE);
     }
@@ -88,7 +98,8 @@ final class SlipJudge {
 
   private void harms(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
     for (Map.Entry<Thing, Double> thing : came.happenings().entrySet()) {
-      if (meant.happenings().containsKey(thing.getKey())) {
+      boolean timed = thing.getKey().kind() == Happening.Kind.DRAWS_AIR;
+      if (timed || meant.happenings().containsKey(thing.getKey())) {
         continue;
       }
       words
@@ -100,6 +111,43 @@ final class SlipJudge {
             verdict.broken |= breaks;
           });
     }
+  }
+
+  /** Pumps that ran dry, or against a closed outlet that no switch heeds, for too long. */
+  private void running(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    came.lasted()
+        .forEach((thing, seconds) -> {
+          Kind kind = plumbing.rig().part(thing.subject()).kind();
+          boolean dry = thing.kind() == Happening.Kind.DRAWS_AIR;
+          boolean heeds = kind instanceof Kind.Pump pump && pump.stopsItself();
+          double longer = seconds - meant.lasted().getOrDefault(thing, 0.0);
+          if (longer <= NOTICED || !dry && heeds || !(kind instanceof Kind.Driven driven)) {
+            return;
+          }
+          double bears = DryRun.of(driven);
+          boolean breaks = seconds > bears;
+          if (breaks || seconds > WEARS && Double.isFinite(bears)) {
+            verdict.leads(
+                words.running(thing.subject(), dry, seconds),
+                breaks ? Slip.Grade.GRAVE : Slip.Grade.BAD);
+            verdict.begins(came.happenings().getOrDefault(thing, 0.0));
+            verdict.broken |= breaks;
+          }
+        });
+  }
+
+  /** What runs over the hands while an outlet stands open between its cap and its hose. */
+  private void spills(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    came.spilt()
+        .forEach((outlet, volume) -> {
+          double more = volume - meant.spilt().getOrDefault(outlet, 0.0);
+          if (more > StageRun.SPLASH) {
+            verdict.lost += more;
+            verdict.leads(words.overTheHands(more, outlet), Slip.Grade.BAD);
+            Thing runs = new Thing(Happening.Kind.RUNS_OUT, outlet);
+            Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
+          }
+        });
   }
 
   private void losses(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
@@ -116,9 +164,10 @@ final class SlipJudge {
 
   private static boolean breaks(Happening.Kind kind) {
     return switch (kind) {
-      case BULGES, SUCKED_IN, DRAWS_AIR -> true;
+      case BULGES, SUCKED_IN -> true;
       case FULL,
           DRY,
+          DRAWS_AIR,
           RUNS_OUT,
           SIPHONS,
           CYCLES,

@@ -25,14 +25,27 @@ final class SlipMaker {
   private final Rig rig;
   private final boolean lastLook;
 
+  /** What a person does next with the job. */
+  private final List<Act> next;
+
   /**
    * Prepares a rig.
    *
    * @param lastLook whether somebody looks round before leaving: pumps off, taps shut, hoses off
    */
   SlipMaker(Rig rig, boolean lastLook) {
+    this(rig, lastLook, List.of());
+  }
+
+  private SlipMaker(Rig rig, boolean lastLook, List<Act> next) {
     this.rig = rig;
     this.lastLook = lastLook;
+    this.next = List.copyOf(next);
+  }
+
+  /** Returns the same for a job after which somebody does something more before leaving. */
+  SlipMaker followedBy(List<Act> acts) {
+    return new SlipMaker(rig, lastLook, acts);
   }
 
   /** Returns what is done when nothing goes wrong. */
@@ -258,6 +271,7 @@ final class SlipMaker {
   private List<Act> ended(List<Act> acts) {
     List<Act> ended = new ArrayList<>(acts);
     ended.add(new Trial.Serve());
+    ended.addAll(next);
     if (lastLook) {
       rig.shutDown().forEach((part, position) -> ended.add(new Turned(part, position)));
     }

@@ -49,6 +49,20 @@ final class SlipWords {
             .map(words -> Saying.of("{} after {}", words, Amount.time(after)));
   }
 
+  /** Returns how long a pump ran with nothing to draw, or against a closed outlet (s). */
+  Saying running(String pump, boolean dry, double seconds) {
+    return Saying.of(
+        dry ? "{} runs dry for {}" : "{} pushes against a closed outlet for {}",
+        label(pump),
+        Amount.time(seconds));
+  }
+
+  /** Returns a volume that runs out while an outlet has neither cap nor hose (m³). */
+  Saying overTheHands(double volume, String outlet) {
+    return Saying.of(
+        "{} run over your hands at {} before the hose is on", Amount.volume(volume), label(outlet));
+  }
+
   /** Returns a volume that ran out where it should not (m³). */
   Saying loss(double volume, String end) {
     return Saying.of("{} run out at {}", Amount.volume(volume), label(end));

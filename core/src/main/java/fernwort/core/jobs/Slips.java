@@ -1,12 +1,13 @@
 package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
-import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.Trial.Act;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.road.Drive;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -19,6 +20,9 @@ import java.util.Set;
  */
 public final class Slips {
 
+  /** A tap is used for so long (s); own choice, a basin of washing up. */
+  private static final double IN_USE = 90;
+
   private final Plumbing plumbing;
   private final Plans plans;
   private final Trial trial;
@@ -28,7 +32,7 @@ public final class Slips {
   private Slips(Plumbing plumbing, Plans plans, boolean lastLook) {
     this.plumbing = plumbing;
     this.plans = plans;
-    trial = new Trial(plumbing, Hydraulics.of(plumbing));
+    trial = new Trial(plumbing, plans.hydraulics());
     maker = new SlipMaker(plumbing.rig(), lastLook);
     judge = new SlipJudge(plumbing);
   }
@@ -59,11 +63,71 @@ public final class Slips {
       // What cannot be done right cannot be done wrong either: there is nothing to hold it against.
       return List.of();
     }
+    SlipMaker maker = this.maker.followedBy(next(job, plan));
     List<Act> right = maker.right(plan);
     Set<List<Act>> tried = new HashSet<>();
     tried.add(right);
     List<Try> tries = maker.of(plan, from).stream().filter(t -> tried.add(t.acts())).toList();
     return judged(tries, trial.run(from, right, job.taps()), from);
+  }
+
+  /**
+   * What a person does next: opens a tap that the job is for, drives off once the rig is ready to
+   * drive, draws water and fills on arrival.
+   */
+  private List<Act> next(Job job, Plan plan) {
+    return switch (job.kind()) {
+      case RUN_FROM_TANK, RUN_FROM_MAINS, DRAW_OUTSIDE -> used(job);
+      case DRIVE -> List.of(new Trial.Driven(Drive.READY.getFirst()));
+      case ARRIVE -> atCamp(plan.after());
+      case FILL_FROM_MAINS,
+          FILL_ALL,
+          FILL_BY_HAND,
+          FILL_FROM_JUG,
+          FILL_FROM_OUTSIDE,
+          MOVE,
+          FILTER_AGAIN,
+          RINSE,
+          HEAT,
+          RECIRCULATE,
+          EMPTY_GRAY,
+          EMPTY_OUT,
+          SHED,
+          REST ->
+          List.of();
+    };
+  }
+
+  /** A tap of a job is opened for a while and shut again. */
+  private List<Act> used(Job job) {
+    return job.taps().entrySet().stream()
+        .findFirst()
+        .map(tap ->
+            List.<Act>of(
+                new Trial.Turned(tap.getKey(), tap.getValue()),
+                new Trial.Pause(IN_USE),
+                new Trial.Turned(tap.getKey(), plumbing.rig().part(tap.getKey()).rest().id())))
+        .orElse(List.of());
+  }
+
+  /** The first way to run the taps and the first to fill that go from there. */
+  private List<Act> atCamp(State arrived) {
+    List<Act> acts = new ArrayList<>();
+    State at = arrived;
+    for (Job.Kind kind : List.of(Job.Kind.RUN_FROM_TANK, Job.Kind.FILL_FROM_MAINS)) {
+      for (Job next : Jobs.of(plumbing).all()) {
+        if (next.kind() == kind) {
+          Plan plan = plans.plan(next, at);
+          if (plan.trouble().isEmpty()) {
+            acts.addAll(Trial.acts(plan));
+            acts.addAll(used(next));
+            at = plan.after();
+            break;
+          }
+        }
+      }
+    }
+    return acts;
   }
 
   /** Returns what each handle, bumped while the rig is at rest as it stands, leads to. */

@@ -7,13 +7,17 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.State;
+import fernwort.core.road.Drive;
 import fernwort.core.run.Actor;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,6 +45,9 @@ final class Trial {
     }
   }
 
+  /** A drive as it comes, everything else as it stands. */
+  record Driven(Drive drive) implements Act {}
+
   /** Each tap that the job is for is opened for a moment, to see what comes. */
   record Serve() implements Act {}
 
@@ -52,6 +59,13 @@ final class Trial {
 
   /** A turn takes so long (s). */
   private static final double TURN = 5;
+
+  /** A dump outlet stands open for so long between its cap and its hose (s); own choice. */
+  private static final double BARE = 3;
+
+  /** What is asked how long it lasted. */
+  private static final Set<Happening.Kind> TIMED =
+      EnumSet.of(Happening.Kind.DRAWS_AIR, Happening.Kind.RESTS);
 
   /** Dangers that no run shows, since they are of what water it is. */
   static final Set<Warning.Code> UNSEEN =
@@ -75,13 +89,17 @@ final class Trial {
    * @param end how things stand at the end
    * @param out water that left at each end (m³)
    * @param served what each tap gave that the job is for, by id (m³/s)
+   * @param lasted how long pumps drew air or stood still in all, by what and to what (s)
+   * @param spilt water that ran over the hands at each outlet between its cap and its hose (m³)
    */
   record Outcome(
       Map<Thing, Double> happenings,
       Map<Warning.Key, Double> dangers,
       State end,
       Map<String, Double> out,
-      Map<String, Double> served) {}
+      Map<String, Double> served,
+      Map<Thing, Double> lasted,
+      Map<String, Double> spilt) {}
 
   /** Something that began, and to what. */
   record Thing(Happening.Kind kind, String subject) {}
@@ -131,6 +149,9 @@ final class Trial {
     private final Map<Thing, Double> found;
     private final Map<Warning.Key, Double> dangers;
     private final Map<String, Double> goneOn;
+    private final Map<Thing, Double> begun;
+    private final Map<Thing, Double> lasted;
+    private final Map<String, Double> spilt;
 
     private Going(State from, Map<String, String> taps) {
       run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
@@ -139,6 +160,9 @@ final class Trial {
       found = new LinkedHashMap<>();
       dangers = new LinkedHashMap<>();
       goneOn = new TreeMap<>();
+      begun = new HashMap<>();
+      lasted = new HashMap<>();
+      spilt = new TreeMap<>();
       look();
     }
 
@@ -149,18 +173,54 @@ final class Trial {
       found = new LinkedHashMap<>(other.found);
       dangers = new LinkedHashMap<>(other.dangers);
       goneOn = new TreeMap<>(other.goneOn);
+      begun = new HashMap<>(other.begun);
+      lasted = new HashMap<>(other.lasted);
+      spilt = new TreeMap<>(other.spilt);
     }
 
     private void act(Act act) {
       switch (act) {
         case Turned s -> {
+          double bare = isUncovered(s) ? uncover(s.part()) : 0;
           note(run.set(s.part(), s.position()));
           look();
-          pass(new Pause(TURN));
+          pass(new Pause(TURN - bare));
         }
+        case Driven d -> drive(d.drive());
         case Pause p -> pass(p);
         case Serve s -> serve();
       }
+    }
+
+    /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
+    private boolean isUncovered(Turned turned) {
+      String before = run.moment().state().setting().of(turned.part());
+      return plumbing.rig().part(turned.part()).kind() instanceof Kind.OpenEnd end
+          && end.role() == Kind.OpenEnd.Role.DUMP
+          && !before.equals(Kind.OpenEnd.OPEN.id())
+          && !before.equals(turned.position());
+    }
+
+    /** Takes the cap or hose off an outlet; returns how long it stands open (s). */
+    private double uncover(String outlet) {
+      double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
+      note(run.set(outlet, Kind.OpenEnd.OPEN.id()));
+      pass(new Pause(BARE));
+      double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
+      spilt.merge(outlet, after - before, Double::sum);
+      return BARE;
+    }
+
+    /** Drives off as things stand; what sloshes out is lost on the way. */
+    private void drive(Drive drive) {
+      double at = run.time();
+      drive
+          .losses(plumbing, run.moment().state())
+          .ends()
+          .forEach((end, lost) -> {
+            goneOn.merge(end, lost.expected(), Double::sum);
+            found.putIfAbsent(new Thing(Happening.Kind.RUNS_OUT, end), at);
+          });
     }
 
     private void serve() {
@@ -185,6 +245,7 @@ final class Trial {
         Moment after = run.moment();
         boolean whole = after.time() - before.time() >= SLICE - Actor.SAME;
         if (whole && after.isSettledSince(before, STEADY)) {
+          begun.keySet().forEach(t -> lasted.merge(t, until - after.time(), Double::sum));
           double left = (until - after.time()) / (after.time() - before.time());
           after
               .totals()
@@ -219,8 +280,14 @@ final class Trial {
 
     private void note(List<Happening> happenings) {
       for (Happening h : happenings) {
+        Thing thing = new Thing(h.kind(), h.subject());
         if (h.begins()) {
-          found.putIfAbsent(new Thing(h.kind(), h.subject()), h.at());
+          found.putIfAbsent(thing, h.at());
+        }
+        if (TIMED.contains(h.kind()) && h.begins()) {
+          begun.put(thing, h.at());
+        } else if (begun.containsKey(thing)) {
+          lasted.merge(thing, h.at() - begun.remove(thing), Double::sum);
         }
       }
     }
@@ -239,7 +306,9 @@ final class Trial {
       Moment end = run.moment();
       Map<String, Double> out = new TreeMap<>(goneOn);
       end.totals().out().forEach((id, volume) -> out.merge(id, volume, Double::sum));
-      return new Outcome(found, dangers, end.state(), out, served);
+      Map<Thing, Double> all = new HashMap<>(lasted);
+      begun.forEach((thing, since) -> all.merge(thing, run.time() - since, Double::sum));
+      return new Outcome(found, dangers, end.state(), out, served, all, spilt);
     }
   }
 

@@ -107,10 +107,7 @@ final class OutletLook implements Look {
     return part.with(
         tank.withPorts(
             tank.tankPorts().stream()
-                .map(p ->
-                    p.id().equals(port)
-                        ? new TankPort(p.id(), p.use(), new Point(p.at().x(), p.at().y(), z))
-                        : p)
+                .map(p -> p.id().equals(port) ? p.movedTo(new Point(p.at().x(), p.at().y(), z)) : p)
                 .toList()));
   }
 }

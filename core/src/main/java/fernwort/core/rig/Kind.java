@@ -83,6 +83,9 @@ public sealed interface Kind {
 
     /** Returns the pressure at no flow (Pa). */
     double shutOffPressure();
+
+    /** Returns how high it draws water up to itself (m). */
+    double selfPriming();
   }
 
   /** A kind whose handle joins some of its ports. */
@@ -449,6 +452,8 @@ public sealed interface Kind {
    * @param cutIn pressure at which its switch starts it (Pa)
    * @param cutOut pressure at which its switch stops it (Pa)
    * @param selfPriming how high it lifts water while it is dry (m)
+   * @param dryRun how long it may run dry or against a closed outlet (s); {@link DryRun} where
+   *     nobody knows
    */
   record Pump(
       Duty duty,
@@ -457,12 +462,30 @@ public sealed interface Kind {
       double freeFlow,
       double cutIn,
       double cutOut,
-      double selfPriming)
+      double selfPriming,
+      Optional<Double> dryRun)
       implements Driven {
+
+    /** Makes a pump of which nobody knows how long it may run dry. */
+    public Pump(
+        Duty duty,
+        Type works,
+        double shutOffPressure,
+        double freeFlow,
+        double cutIn,
+        double cutOut,
+        double selfPriming) {
+      this(duty, works, shutOffPressure, freeFlow, cutIn, cutOut, selfPriming, Optional.empty());
+    }
+
+    /** Tells whether its switch stops it before it stands at its shut-off pressure. */
+    public boolean stopsItself() {
+      return works.byHand() || cutOut < shutOffPressure;
+    }
 
     /** Returns this pump with another flow at no pressure (m³/s). */
     public Pump flowing(double flow) {
-      return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming);
+      return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun);
     }
 
     /** What a pump is there for. */
@@ -733,8 +756,33 @@ public sealed interface Kind {
     }
   }
 
-  /** A pump that cuts up what is in gray water and pushes it out. */
-  record Macerator(double freeFlow, double shutOffPressure) implements Driven {
+  /**
+   * A pump that cuts up what is in gray water and pushes it out.
+   *
+   * @param freeFlow flow at no pressure (m³/s)
+   * @param shutOffPressure pressure at no flow (Pa)
+   * @param dryRun how long it may run dry or against a closed outlet (s); {@link DryRun} where
+   *     nobody knows
+   */
+  record Macerator(double freeFlow, double shutOffPressure, Optional<Double> dryRun)
+      implements Driven {
+
+    /**
+     * How high a macerator draws gray water up to itself (m): its impeller primes itself a little,
+     * and nobody gives a figure; own choice.
+     */
+    public static final double LIFTS = 0.3;
+
+    @Override
+    public double selfPriming() {
+      return LIFTS;
+    }
+
+    /** Makes a macerator of which nobody knows how long it may run dry. */
+    public Macerator(double freeFlow, double shutOffPressure) {
+      this(freeFlow, shutOffPressure, Optional.empty());
+    }
+
     @Override
     public List<Position> service() {
       return FITTED;

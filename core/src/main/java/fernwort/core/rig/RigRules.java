@@ -156,6 +156,7 @@ final class RigRules {
       case Kind.Macerator k -> {
         faults.flow(where, "free flow", k.freeFlow());
         faults.pressure(where, "shut-off pressure", k.shutOffPressure());
+        k.dryRun().ifPresent(s -> faults.size(where, "dry run", s, 1, 86_400));
       }
       case Kind.GravityFiller k -> {}
       case Kind.OpenEnd k -> {}
@@ -174,6 +175,7 @@ final class RigRules {
     faults.pressure(where, "cut-in pressure", pump.cutIn());
     faults.pressure(where, "cut-out pressure", pump.cutOut());
     faults.size(where, "self-priming lift", pump.selfPriming(), 0, 10);
+    pump.dryRun().ifPresent(s -> faults.size(where, "dry run", s, 1, 86_400));
     if (pump.cutIn() > pump.cutOut()) {
       faults.add(where, "its switch cuts in above where it cuts out", "Swap the two pressures");
     }

@@ -10,12 +10,25 @@ import java.util.Optional;
  * @param at its centre from the tank's inside rear right bottom corner (m)
  * @param bore how wide it is, if somebody measured (m): water runs over its lower edge and dry
  *     there, air passes under its upper edge; without it the opening is taken for a point
+ * @param passes what a float valve passes fully open at 1 bar (m³/s), where its papers say; without
+ *     it the valve takes nothing that its line does not
  */
-public record TankPort(String id, Use use, Point at, Optional<Double> bore) {
+public record TankPort(
+    String id, Use use, Point at, Optional<Double> bore, Optional<Double> passes) {
 
   /** Makes an opening that is taken for a point. */
   public TankPort(String id, Use use, Point at) {
     this(id, use, at, Optional.empty());
+  }
+
+  /** Makes an opening of which nobody said what a float in it passes. */
+  public TankPort(String id, Use use, Point at, Optional<Double> bore) {
+    this(id, use, at, bore, Optional.empty());
+  }
+
+  /** Returns it at another place from the tank's inside corner. */
+  public TankPort movedTo(Point other) {
+    return new TankPort(id, use, other, bore, passes);
   }
 
   /** Returns how far it reaches above and below its middle (m). */

@@ -40,6 +40,7 @@ final class TankRules {
       faults.size(which, "y", port.at().y(), -Faults.LONGEST, Faults.LONGEST);
       faults.size(which, "z", port.at().z(), -Faults.LONGEST, Faults.LONGEST);
       port.bore().ifPresent(bore -> faults.size(which, "bore", bore, 1e-3, 0.5));
+      port.passes().ifPresent(flow -> faults.flow(which, "float's flow at 1 bar", flow));
       if (!room.get().holds(port.at())) {
         faults.add(
             which,

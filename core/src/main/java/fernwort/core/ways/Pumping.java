@@ -83,7 +83,8 @@ final class Pumping {
           run(part, in, Water.head(p.shutOffPressure()), p.selfPriming(), origins);
         }
       }
-      case Kind.Macerator m -> run(part, in, Water.head(m.shutOffPressure()), 0, origins);
+      case Kind.Macerator m ->
+          run(part, in, Water.head(m.shutOffPressure()), m.selfPriming(), origins);
     }
   }
 

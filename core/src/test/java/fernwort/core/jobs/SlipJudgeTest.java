@@ -36,7 +36,7 @@ class SlipJudgeTest {
       State end,
       Map<String, Double> out,
       Map<String, Double> served) {
-    return new Outcome(happenings, dangers, end, out, served);
+    return new Outcome(happenings, dangers, end, out, served, Map.of(), Map.of());
   }
 
   private static final Outcome RIGHT = outcome(Map.of(), Map.of(), FROM, Map.of(), Map.of());
@@ -86,12 +86,51 @@ class SlipJudgeTest {
         .isEqualTo(Slip.Grade.HARMLESS);
   }
 
+  private static Outcome running(Happening.Kind kind, double seconds) {
+    return new Outcome(
+        Map.of(new Thing(kind, "pump"), 30.0),
+        Map.of(),
+        FROM,
+        Map.of(),
+        Map.of(),
+        Map.of(new Thing(kind, "pump"), seconds),
+        Map.of());
+  }
+
+  /** The truck's pump is a diaphragm pump with a switch: it bears a quarter of an hour. */
+  @ParameterizedTest
+  @CsvSource({
+    "DRAWS_AIR, 59, HARMLESS",
+    "DRAWS_AIR, 61, BAD",
+    "DRAWS_AIR, 899, BAD",
+    "DRAWS_AIR, 901, GRAVE",
+    "RESTS, 1200, HARMLESS",
+  })
+  void aPumpBearsRunningDryForAWhileAndItsSwitchStopsItAtAClosedOutlet(
+      Happening.Kind kind, double seconds, Slip.Grade grade) {
+    assertThat(judged(RIGHT, running(kind, seconds)).grade()).isEqualTo(grade);
+    assertThat(judged(running(kind, seconds), running(kind, seconds)).grade())
+        .as("as the job has it")
+        .isEqualTo(Slip.Grade.HARMLESS);
+  }
+
+  @Test
+  void whatRunsOverTheHandsBetweenCapAndHoseIsASpill() {
+    Outcome spilt =
+        new Outcome(
+            Map.of(), Map.of(), FROM, Map.of(), Map.of(), Map.of(), Map.of("dump-outlet", 0.004));
+    Slip slip = judged(RIGHT, spilt);
+    assertThat(slip.grade()).isEqualTo(Slip.Grade.BAD);
+    assertThat(slip.lost()).isEqualTo(0.004);
+    assertThat(slip.leads().toString()).contains("over your hands");
+  }
+
   @ParameterizedTest
   @EnumSource(
       value = Happening.Kind.class,
-      names = {"BULGES", "SUCKED_IN", "DRAWS_AIR"})
+      names = {"BULGES", "SUCKED_IN"})
   void whatBreaksIsGrave(Happening.Kind kind) {
-    String subject = kind == Happening.Kind.DRAWS_AIR ? "pump" : "main";
+    String subject = "main";
     Slip slip = judged(RIGHT, happening(kind, subject, 125));
     assertThat(slip.grade()).isEqualTo(Slip.Grade.GRAVE);
     assertThat(slip.after()).isEqualTo(125);

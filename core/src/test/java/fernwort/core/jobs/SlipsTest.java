@@ -230,6 +230,6 @@ class SlipsTest {
     Slip cap = only(bumps, Slip.Kind.BUMPED, "Low drain cap");
     assertThat(cap.lost()).isGreaterThan(0.01);
     assertThat(only(bumps, Slip.Kind.BUMPED, "Sink").grade()).isEqualTo(Slip.Grade.HARMLESS);
-    assertThat(only(bumps, Slip.Kind.BUMPED, "Pump").leads().toString()).contains("draws air");
+    assertThat(only(bumps, Slip.Kind.BUMPED, "Pump").leads().toString()).contains("runs dry");
   }
 }

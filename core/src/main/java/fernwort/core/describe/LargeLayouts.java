@@ -306,7 +306,7 @@ final class LargeLayouts {
                 1.0,
                 Fittings.fixture(Type.HOSE_POINT, false, 120));
     line(rig, "hatch.out > tank.hatch", 150, 0.1);
-    line(rig, "tank.vent > vent.in", 50, 0.3);
+    line(rig, "tank.vent > vent.in", 80, 0.3);
     line(rig, "tank.feed > suction.b", 50, 0.5);
     line(rig, "outside.out > suction.c", 50, 0.8);
     line(rig, "suction.a > strainer.in", 50, 0.2);

@@ -48,7 +48,7 @@ final class StageRun {
   private static final double MOVES = 1e-7;
 
   private final Plumbing plumbing;
-  private final Simulation run;
+  private Simulation run;
   private final Set<String> losing;
   private final Set<String> concerned;
   private final Moment before;
@@ -95,6 +95,12 @@ final class StageRun {
   /** Returns the run so far. */
   Simulation run() {
     return run;
+  }
+
+  /** Goes back to how things stood, to do otherwise what came of it. */
+  void goBackTo(Simulation earlier) {
+    run = earlier;
+    harm = Optional.empty();
   }
 
   /** Returns the ends at which water runs out now that did not before and that the job spares. */

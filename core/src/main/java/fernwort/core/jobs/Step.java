@@ -43,6 +43,15 @@ public sealed interface Step {
       levels = Map.copyOf(levels);
       then = List.copyOf(then);
     }
+
+    /** Returns it with something said before its words. */
+    Wait after(Saying first) {
+      if (first.equals(Saying.NOTHING)) {
+        return this;
+      }
+      return new Wait(
+          until, Saying.of("{} {}", first, words), notice, seconds, moved, levels, then);
+    }
   }
 
   /**

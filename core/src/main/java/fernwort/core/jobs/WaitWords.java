@@ -22,6 +22,9 @@ final class WaitWords {
   private static final String DRAWS_AIR =
       "It rattles and spits: there is no more to be had before the tank is where it should be.";
 
+  /** What people time a tap with (m³). */
+  private static final double JUG = 0.01;
+
   private final Plumbing plumbing;
 
   WaitWords(Plumbing plumbing) {
@@ -99,6 +102,23 @@ final class WaitWords {
   Saying maySiphon(String part, double more) {
     return Saying.of(
         "{} may siphon: up to {} more run out there", spot(part(part)), Amount.volume(more));
+  }
+
+  /** A tap that is opened no further than a narrow vent bears (m³/s), timed with a jug. */
+  Saying openLess(double flow) {
+    return Saying.of(
+        "Open the tap only to {}, so far that a {} jug takes {}: the vent bears no more.",
+        Amount.flow(flow),
+        Amount.roughly(JUG),
+        Amount.time(JUG / flow));
+  }
+
+  /** A fill that ends before its vent has to let water out. */
+  Saying stopShort(Job.Until until) {
+    return Saying.of(
+        "Stop at {}: the vent of {} is too narrow for water, and the tank bulges once it is full.",
+        Amount.volume(until.mark()),
+        label(until.part()));
   }
 
   private Part part(String id) {

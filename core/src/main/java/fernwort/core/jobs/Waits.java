@@ -9,9 +9,11 @@ import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
+import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -54,12 +56,15 @@ final class Waits {
   /** Whether only the expected time is asked for, and nothing of what comes after. */
   private final boolean brief;
 
+  private final NarrowVent vent;
+
   Waits(Plumbing plumbing, Hydraulics hydraulics, boolean brief) {
     this.plumbing = plumbing;
     this.brief = brief;
     say = new WaitWords(plumbing);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
+    vent = new NarrowVent(plumbing, hydraulics);
     judge = new WaitJudge(plumbing);
     overrun = new Overrun(plumbing, hydraulics.primingEarly(), say);
   }
@@ -85,7 +90,39 @@ final class Waits {
     }
   }
 
+  /**
+   * Runs a wait; a fill that its vent does not bear goes slowly, or stops in good time, or both.
+   */
   private Step.Wait run(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
+    Simulation start = stage.run().copy();
+    Step.Wait wait = runOn(job, until, kind, stage);
+    if (until.what() != Job.Until.What.FULL || vent.bulges(until.part(), stage).isEmpty()) {
+      return wait;
+    }
+    Saying less = Saying.NOTHING;
+    if (stage.harm().isPresent()) {
+      Optional<NarrowVent.Slow> slow = vent.slowly(until.part(), start);
+      if (slow.isEmpty()) {
+        return wait;
+      }
+      start = slow.get().start();
+      less = say.openLess(slow.get().flow());
+      stage.goBackTo(start.copy());
+      wait = runOn(job, until, kind, stage).after(less);
+    }
+    OptionalDouble bulges = vent.bulges(until.part(), stage);
+    Optional<Job.Until> early =
+        bulges.isEmpty()
+            ? Optional.empty()
+            : vent.inTime(until.part(), start, bulges.getAsDouble());
+    if (early.isEmpty()) {
+      return wait;
+    }
+    stage.goBackTo(start);
+    return runOn(job, early.get(), kind, stage).after(say.stopShort(early.get())).after(less);
+  }
+
+  private Step.Wait runOn(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
     Simulation start = stage.run().copy();
     State from = start.moment().state();
     double began = start.time();

@@ -206,9 +206,11 @@ final class AirLook implements Look {
                 Saying.of(
                     "Its tail hangs lower than the tank's port: once full of water it goes on drawing."),
                 Saying.of(
-                    "Up to {} from a full tank on a slope of {}°.",
+                    "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where"
+                        + " none does, the walls fold inwards and it goes on: up to {}.",
                     Amount.volume(lost),
-                    Scale.rounded(SLOPE, 0)),
+                    Scale.rounded(SLOPE, 0),
+                    Amount.volume(plan.plumbing().room(part.id()).capacity())),
                 Saying.of(
                     "Lead it over a crest with an air valve, which stays safe when a handle is"
                         + " forgotten; or fit a hand valve and remember it."),

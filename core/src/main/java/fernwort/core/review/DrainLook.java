@@ -6,6 +6,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import java.util.Comparator;
@@ -62,12 +63,17 @@ final class DrainLook implements Look {
                             end.place(),
                             end.x(),
                             end.y(),
-                            Math.max(0, lowest.height() - 0.05),
+                            drainHeight(rig, lowest.height()),
                             0,
                             new Kind.Plug(true)),
                         "in",
                         0.1,
                         lowest))));
+  }
+
+  /** A little under the low point, but no lower than the vehicle may hang (m). */
+  private static double drainHeight(Rig rig, double lowest) {
+    return Math.max(lowest - 0.05, Math.min(lowest, rig.vehicle().clearance()));
   }
 
   /** A line and the water that stays in it (m³). */

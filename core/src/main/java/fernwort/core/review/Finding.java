@@ -35,6 +35,8 @@ public record Finding(
     NO_AIR,
     VENT_LOW,
     VENT_SAG,
+    VENT_NARROW,
+    FLOAT_SLOW,
     OVERFLOW_SIPHON,
     OUTLET_LOW,
     OUTLET_HIGH,

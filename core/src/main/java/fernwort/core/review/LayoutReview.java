@@ -13,6 +13,7 @@ public final class LayoutReview {
           new PortLook(),
           new DeadEndLook(),
           new AirLook(),
+          new VentLook(),
           new OutletLook(),
           new LobeLook(),
           new WiringLook(),

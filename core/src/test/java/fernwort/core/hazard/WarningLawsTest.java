@@ -11,8 +11,10 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.TankHouses;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -27,6 +29,10 @@ import net.jqwik.api.constraints.LongRange;
 class WarningLawsTest {
 
   private static final int MOST_MENDS = 8;
+
+  /** Findings of several things of which a fix takes one. */
+  private static final Set<Finding.Code> ONE_AT_A_TIME =
+      EnumSet.of(Finding.Code.NO_LOW_DRAIN, Finding.Code.ONE_LEAK);
 
   @Property(tries = 200)
   void nothingIsSaidTwiceAndEachNamesItsPartAndItsMend(
@@ -85,6 +91,29 @@ class WarningLawsTest {
                 .findFirst();
       }
       assertThat(left.flatMap(Finding::change)).as("%s", finding.title()).isEmpty();
+    }
+  }
+
+  /** A fix takes its finding away and brings none that matters more. */
+  @Property(tries = 30)
+  void aFixTakesItsFindingAwayAndBringsNoWorseOne(
+      @ForAll @LongRange(min = 0, max = 1L << 40) long seed) {
+    Rig rig = TankHouses.draw(new Random(seed));
+    List<Finding> findings = LayoutReview.of(Plumbing.of(rig));
+    Set<Finding.Code> known = findings.stream().map(Finding::code).collect(Collectors.toSet());
+    for (Finding finding : findings) {
+      finding
+          .change()
+          .ifPresent(fix -> {
+            List<Finding> after = LayoutReview.of(Plumbing.of(fix.apply(rig)));
+            assertThat(after)
+                .as("%s", finding.title())
+                .noneMatch(f -> f.key().equals(finding.key()) && !ONE_AT_A_TIME.contains(f.code()));
+            assertThat(after)
+                .as("after the fix of %s", finding.title())
+                .noneMatch(
+                    f -> !known.contains(f.code()) && f.risk().compareTo(finding.risk()) < 0);
+          });
     }
   }
 }

@@ -1,0 +1,201 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.flow.Fluid;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.rig.Kind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.TankPort;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
+
+/**
+ * Vents that let out less water than a hose or transfer pump brings: once the tank is full, what
+ * the water loses on its way out stands as pressure in the tank. And floats that pass clearly less
+ * than the hose gives.
+ */
+final class VentLook implements Look {
+
+  /** What an ordinary tap gives where nobody timed it (m³/s): 18 L/min, an estimate. */
+  private static final double TAP = 3e-4;
+
+  /** Bores that vents are laid in (m). */
+  private static final List<Double> BORES =
+      List.of(0.013, 0.016, 0.019, 0.025, 0.032, 0.038, 0.050, 0.065, 0.080, 0.100);
+
+  /** A float that passes less than this share of what the hose gives is clearly slower. */
+  private static final double CLEARLY = 0.7;
+
+  private static final double BAR = 1e5;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    Hydraulics hydraulics = Hydraulics.of(plan.plumbing());
+    for (Part part : plan.plumbing().tanks()) {
+      Kind.Tank tank = (Kind.Tank) part.kind();
+      double fill = filling(plan, part);
+      if (fill <= 0) {
+        continue;
+      }
+      floats(plan, part, tank, fill, found);
+      if (tank.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.FILL)) {
+        vent(plan, hydraulics, part, tank, fill, found);
+      }
+    }
+  }
+
+  /** The most that a hose under pressure or a transfer pump brings into a tank (m³/s). */
+  private static double filling(Plumbed plan, Part tank) {
+    return plan.rig().parts().stream()
+        .filter(p -> plan.free().route(p.id(), q -> isTank(q, tank), tank::equals).isPresent())
+        .mapToDouble(VentLook::brings)
+        .max()
+        .orElse(0);
+  }
+
+  private static boolean isTank(Part part, Part but) {
+    return part.kind() instanceof Kind.Tank && !part.equals(but);
+  }
+
+  private static double brings(Part part) {
+    return switch (part.kind()) {
+      case Kind.HoseInlet k when k.mainsPressure() > 0 -> k.tapFlow().orElse(TAP);
+      case Kind.Pump k when k.duty() == Kind.Pump.Duty.TRANSFER -> k.freeFlow();
+      default -> 0;
+    };
+  }
+
+  private static void vent(
+      Plumbed plan,
+      Hydraulics hydraulics,
+      Part part,
+      Kind.Tank tank,
+      double fill,
+      List<Finding> found) {
+    List<List<String>> ways = ways(plan, part, tank);
+    if (ways.isEmpty()) {
+      return;
+    }
+    List<String> widest =
+        ways.stream().min(Comparator.comparingDouble(w -> loss(hydraulics, w, fill))).orElseThrow();
+    double pressure = Fluid.WATER.pressure(loss(hydraulics, widest, fill));
+    OptionalDouble wider =
+        BORES.stream()
+            .mapToDouble(b -> b)
+            .filter(b ->
+                Fluid.WATER.pressure(loss(hydraulics.withBore(widest, b), widest, fill))
+                    <= tank.highestPressure())
+            .findFirst();
+    if (pressure <= tank.highestPressure() || wider.isEmpty()) {
+      return;
+    }
+    double narrowest =
+        widest.stream().mapToDouble(l -> RigEdit.of(plan.rig()).line(l).bore()).min().orElse(0);
+    found.add(
+        new Finding(
+            Finding.Code.VENT_NARROW,
+            Finding.Risk.HARM,
+            Saying.of("{}: its vent is too narrow for the fill", part.label()),
+            Saying.of(
+                "Up to {} come in. Once it is full they press {} through a vent of {}; the tank bears {}.",
+                Amount.flow(fill),
+                Amount.pressure(pressure),
+                Amount.length(narrowest),
+                Amount.pressure(tank.highestPressure())),
+            Saying.of("It bulges, and can burst, when somebody is late to the tap."),
+            Saying.of(
+                "Fit a vent of {}, or open the tap less and stop before it is full. The calculator for vents shows other sizes.",
+                Amount.length(wider.getAsDouble())),
+            List.of(part.id()),
+            Optional.of(widened(widest, wider.getAsDouble()))));
+  }
+
+  private static double loss(Hydraulics hydraulics, List<String> lines, double flow) {
+    return lines.stream().mapToDouble(l -> Math.abs(hydraulics.loss(l, flow))).sum();
+  }
+
+  private static UnaryOperator<Rig> widened(List<String> lines, double bore) {
+    return rig -> {
+      Rig changed = rig;
+      for (String line : lines) {
+        changed = RigEdit.of(changed).changeLine(line, l -> l.bore() < bore ? l.ofBore(bore) : l);
+      }
+      return changed;
+    };
+  }
+
+  /** The lines of each way from a vent of a tank to the open. */
+  private static List<List<String>> ways(Plumbed plan, Part part, Kind.Tank tank) {
+    List<List<String>> ways = new ArrayList<>();
+    for (TankPort port : tank.tankPorts()) {
+      if (port.use() == TankPort.Use.VENT) {
+        plan.free()
+            .leaving(part, port.id()::equals, VentLook::letsWaterOut)
+            .ifPresent(parts -> ways.add(lines(plan, parts)));
+      }
+    }
+    return ways;
+  }
+
+  private static boolean letsWaterOut(Part part) {
+    return part.kind() instanceof Kind.OpenEnd end
+            && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW)
+        || part.kind() instanceof Kind.GravityFiller;
+  }
+
+  private static List<String> lines(Plumbed plan, List<String> parts) {
+    List<String> lines = new ArrayList<>();
+    for (int i = 1; i < parts.size(); i++) {
+      String one = parts.get(i - 1);
+      String other = parts.get(i);
+      plan.rig().lines().stream()
+          .filter(l -> joins(l, one, other))
+          .map(Line::id)
+          .findFirst()
+          .ifPresent(lines::add);
+    }
+    return lines;
+  }
+
+  private static boolean joins(Line line, String one, String other) {
+    return line.from().part().equals(one) && line.to().part().equals(other)
+        || line.from().part().equals(other) && line.to().part().equals(one);
+  }
+
+  private static void floats(
+      Plumbed plan, Part part, Kind.Tank tank, double fill, List<Finding> found) {
+    for (TankPort port : tank.tankPorts()) {
+      double passes = port.passes().map(p -> p * Math.sqrt(mains(plan) / BAR)).orElse(fill);
+      if (!port.letsOut() && passes < CLEARLY * fill) {
+        found.add(
+            new Finding(
+                Finding.Code.FLOAT_SLOW,
+                Finding.Risk.BOTHER,
+                Saying.of("{}: its float valve passes less than the hose gives", part.label()),
+                Saying.of(
+                    "It passes about {} fully open; the hose gives {}.",
+                    Amount.flow(passes),
+                    Amount.flow(fill)),
+                Saying.of("Filling takes longer, and less comes while water is drawn."),
+                Saying.of("Fit a larger float valve, or plan with its flow."),
+                List.of(part.id()),
+                Optional.empty()));
+      }
+    }
+  }
+
+  private static double mains(Plumbed plan) {
+    return plan.rig().parts().stream()
+        .mapToDouble(p -> p.kind() instanceof Kind.HoseInlet k ? k.mainsPressure() : 0)
+        .max()
+        .orElse(BAR);
+  }
+}

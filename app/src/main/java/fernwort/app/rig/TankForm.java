@@ -16,6 +16,7 @@ import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -123,7 +124,18 @@ final class TankForm {
             Values.options(Gauge.GaugeKind.class)));
     fields.add(
         Field.number(
-            "steps", "Steps a sender shows", Integer.toString(tank.gauge().steps()), "", ""));
+            "steps",
+            "Steps or lamps it shows",
+            Integer.toString(tank.gauge().steps()),
+            "",
+            "A sender shows the step nearest to the level; a lamp lights once the water is up to it."));
+    fields.add(
+        Field.text(
+            "probes",
+            "Lamps light at (" + units.unit(Measure.LENGTH).sign() + ")",
+            tank.gauge().heights().stream().map(this::n).collect(Collectors.joining("; ")),
+            "Heights over the inside floor, the lowest first, with semicolons between them. Left"
+                + " empty, they stand evenly."));
     return fields;
   }
 
@@ -180,6 +192,17 @@ final class TankForm {
 
   // --- reading ---------------------------------------------------------------------------------
 
+  private List<Double> probes(Values v) {
+    return v.guarded(
+        "probes",
+        () ->
+            Arrays.stream(v.text("probes").split(";"))
+                .filter(t -> !t.isBlank())
+                .map(t -> units.parse("The height of a lamp", Measure.LENGTH, t.strip()))
+                .toList(),
+        List.<Double>of());
+  }
+
   Kind.Tank read(Kind.Tank old, Values v) {
     double wall = v.amount("wall", "Wall thickness", Measure.LENGTH, 0, 0.03);
     boolean asItWas = v.isAsShown("sizes") && v.isAsShown("shape");
@@ -191,7 +214,12 @@ final class TankForm {
             typed,
             wall,
             List.of(),
-            new Gauge(gauge, (int) v.plain("steps", "Steps"), old.gauge().x(), old.gauge().y()),
+            new Gauge(
+                gauge,
+                (int) v.plain("steps", "Steps"),
+                old.gauge().x(),
+                old.gauge().y(),
+                v.isAsShown("probes") ? old.gauge().probes() : Optional.of(probes(v))),
             old.highestPressure(),
             old.lowestPressure());
     Kind.Tank bare = v.isAsShown("holds") ? sized : holding(sized, asItWas, v);

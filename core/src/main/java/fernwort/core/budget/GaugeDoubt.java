@@ -69,33 +69,52 @@ final class GaugeDoubt {
       return new Fact.Seen(at, volume, RECKONED * capacity, false);
     }
     return switch (gauge.kind()) {
-      case SENDER -> {
-        double nearest = nearestStep(tank.id(), room, gauge, volume);
-        double step = capacity / gauge.steps();
-        yield reading.shown().endsWith(STEPS) || Math.abs(nearest - volume) < SAME * capacity
-            ? new Fact.Seen(at, volume, step(step), true)
-            : new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
+      case SENDER, LAMPS -> {
+        Fact.Seen step = step(at, room, gauge, volume);
+        boolean isStep =
+            reading.shown().endsWith(STEPS)
+                || Math.abs(nearestStep(tank.id(), room, gauge, volume) - volume)
+                    < SAME * capacity;
+        yield isStep ? step : new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       }
       case STICK, SIGHT -> new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       case NONE -> new Fact.Seen(at, volume, GUESSED * capacity, false);
     };
   }
 
+  /** Everything that the gauge shows as the same step as a volume (m³). */
+  private static Fact.Seen step(
+      double at, TankRoom room, Gauge gauge, double volume) {
+    double depth = room.highest(Slope.LEVEL);
+    int shows = gauge.shows(room.level(volume, Slope.LEVEL), depth);
+    double low = room.volumeBelow(gauge.from(shows, depth), Slope.LEVEL);
+    double high = room.volumeBelow(gauge.upTo(shows, depth), Slope.LEVEL);
+    return new Fact.Seen(at, (low + high) / 2, Math.max(step(high - low), 1e-4), true);
+  }
+
+  /** What a reading of some steps is taken to hold, the one nearest to a volume (m³). */
   private double nearestStep(String tank, TankRoom room, Gauge gauge, double volume) {
     double[] shown =
         steps.computeIfAbsent(
             tank,
             id ->
                 IntStream.rangeClosed(0, gauge.steps())
-                    .mapToDouble(step ->
-                        room.volumeBelow(
-                            room.highest(Slope.LEVEL) * step / gauge.steps(), Slope.LEVEL))
+                    .mapToDouble(step -> held(room, gauge, step))
                     .toArray());
     double nearest = shown[0];
     for (double step : shown) {
       nearest = Math.abs(step - volume) < Math.abs(nearest - volume) ? step : nearest;
     }
     return nearest;
+  }
+
+  private static double held(TankRoom room, Gauge gauge, int step) {
+    double depth = room.highest(Slope.LEVEL);
+    double height =
+        gauge.kind() == Gauge.GaugeKind.LAMPS
+            ? (gauge.from(step, depth) + gauge.upTo(step, depth)) / 2
+            : depth * step / gauge.steps();
+    return room.volumeBelow(height, Slope.LEVEL);
   }
 
   /** What a few millimetres on a stick are at some level (m³). */

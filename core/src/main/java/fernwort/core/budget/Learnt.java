@@ -14,23 +14,17 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  */
 public final class Learnt {
 
-  /** How far entered habits are off: standard deviation of the logarithm of the rate. */
-  static final double DOUBT = 0.33;
-
   /**
-   * How days differ: standard deviation of a person-day's use over the rate. Days of several people
-   * differ together.
+   * How days may differ: standard deviation of a person-day's use over the rate. Days of several
+   * people differ together. Which of them a household is like is learnt.
    */
-  static final double DAYS_DIFFER = 0.28;
+  static final double[] DIFFER = {0.2, 0.35, 0.6, 1.0};
 
-  private static final int RATES = 81;
-  private static final double SPREAD = 4;
+  /** How likely each is before anything was seen. */
+  private static final double[] DIFFERS_BEFORE = {0.3, 0.4, 0.2, 0.1};
 
-  /** A store of which nothing was seen yet holds anything. */
-  private static final double ANYTHING = 1e3;
-
-  /** What a sender's step says again counts for less (times its variance). */
-  private static final double AGAIN = 4;
+  /** How days differ before anything was seen. */
+  static final double DAYS_DIFFER = 0.35;
 
   /** Less than this share of a store does not come back unseen. */
   private static final double UNNOTED = 0.08;
@@ -49,26 +43,31 @@ public final class Learnt {
   /** Rates less likely than this are not looked at. */
   private static final double UNLIKELY = 1e-5;
 
+  private static final double DAY = 86_400;
+
+  /** A change that is still to come counts for so much of it: it comes on the way. */
+  private static final double AHEAD = 0.5;
+
   /** The middle of each of equal parts of a normal distribution. */
   private static final double[] PARTS = parts(15);
 
   private final Store store;
   private final Crew crew;
-  private final double[] rates = new double[RATES];
-  private final double[] logWeights = new double[RATES];
-  private final double[] means = new double[RATES];
-  private final double[] variances = new double[RATES];
+  private final RateFilter[] filters;
+
+  /** How likely each filter is before anything was seen. */
+  private final double[] before;
+
   private double time = Double.NaN;
   private boolean begun;
-  private double lastStep = Double.NaN;
-  private double evidence;
 
-  private Learnt(Store store, Crew crew, double estimate) {
+  private Learnt(Store store, Crew crew, double estimate, boolean ordinary) {
     this.store = store;
     this.crew = crew;
-    Arrays.fill(means, store.capacity() / 2);
-    Arrays.fill(variances, ANYTHING * ANYTHING);
-    expect(estimate);
+    before = ordinary ? new double[] {1} : DIFFERS_BEFORE;
+    double[] differ = ordinary ? new double[] {DAYS_DIFFER} : DIFFER;
+    filters = new RateFilter[differ.length];
+    Arrays.setAll(filters, k -> new RateFilter(store, differ[k], estimate));
   }
 
   private static double[] parts(int count) {
@@ -91,7 +90,18 @@ public final class Learnt {
    */
   public static Learnt of(
       Store store, Crew crew, Collection<? extends Fact> facts, double estimate, double at) {
-    Learnt learnt = new Learnt(store, crew, estimate);
+    return of(store, crew, facts, estimate, at, false);
+  }
+
+  /** The same, or for days that are taken to differ as most do: quicker, to compare by. */
+  private static Learnt of(
+      Store store,
+      Crew crew,
+      Collection<? extends Fact> facts,
+      double estimate,
+      double at,
+      boolean ordinary) {
+    Learnt learnt = new Learnt(store, crew, estimate, ordinary);
     List<Fact> order = new ArrayList<>();
     facts.stream().filter(f -> f.at() <= at).forEach(order::add);
     order.sort(
@@ -117,16 +127,17 @@ public final class Learnt {
    */
   static Learnt leaning(
       Store store, Crew crew, Collection<? extends Fact> facts, double estimate, double at) {
-    Learnt best = of(store, crew, facts, estimate, at);
-    double most = best.evidence() + CLEARLY;
+    Crew best = crew;
+    double most = of(store, crew, facts, estimate, at, true).evidence() + CLEARLY;
     for (DayShape.Lean lean : LEANS) {
-      Learnt other = of(store, crew.leaning(lean), facts, estimate, at);
-      if (other.evidence() > most) {
-        most = other.evidence();
-        best = other;
+      Crew leaning = crew.leaning(lean);
+      double evidence = of(store, leaning, facts, estimate, at, true).evidence();
+      if (evidence > most) {
+        most = evidence;
+        best = leaning;
       }
     }
-    return best;
+    return of(store, best, facts, estimate, at);
   }
 
   /** Returns who is on board when, on days as they were learnt. */
@@ -184,35 +195,22 @@ public final class Learnt {
 
   /** Begins to expect another rate (m³ a person-day). */
   private void expect(double estimate) {
-    if (begun) {
-      evidence = evidence();
-      double mean = volume();
-      double variance = variance();
-      Arrays.fill(means, mean);
-      Arrays.fill(variances, variance);
-    }
-    for (int i = 0; i < RATES; i++) {
-      double off = SPREAD * (2.0 * i / (RATES - 1) - 1);
-      rates[i] = estimate * Math.exp(off * DOUBT);
-      logWeights[i] = -off * off / 2;
+    for (RateFilter filter : filters) {
+      filter.expect(estimate);
     }
   }
 
   private void passTo(double at) {
-    if (begun && at > time) {
-      double days = crew.days(time, at);
+    while (begun && at > time) {
+      double next = Math.min(at, time + DAY);
+      double days = crew.days(time, next);
       int people = Math.max(1, crew.at(time));
-      for (int i = 0; i < RATES; i++) {
-        means[i] = Math.clamp(means[i] + store.sign() * rates[i] * days, 0, store.capacity());
-        variances[i] += noise(rates[i], days, people);
+      for (RateFilter filter : filters) {
+        filter.pass(next - time, days, people);
       }
+      time = next;
     }
     time = at;
-  }
-
-  private static double noise(double rate, double days, int people) {
-    double differs = DAYS_DIFFER * rate;
-    return differs * differs * days * people;
   }
 
   private void see(Fact.Seen seen) {
@@ -220,20 +218,8 @@ public final class Learnt {
       set(new Fact.Set(seen.at(), seen.volume(), seen.doubt()));
       return;
     }
-    double variance = seen.doubt() * seen.doubt();
-    if (seen.coarse() && seen.volume() == lastStep) {
-      variance *= AGAIN;
-    }
-    lastStep = seen.coarse() ? seen.volume() : Double.NaN;
-    for (int i = 0; i < RATES; i++) {
-      double all = variances[i] + variance;
-      double off = seen.volume() - means[i];
-      if (begun) {
-        logWeights[i] -= off * off / all / 2 + Math.log(all) / 2;
-      }
-      double trust = variances[i] / all;
-      means[i] = Math.clamp(means[i] + trust * off, 0, store.capacity());
-      variances[i] *= 1 - trust;
+    for (RateFilter filter : filters) {
+      filter.see(seen, begun);
     }
     begun = true;
   }
@@ -246,18 +232,16 @@ public final class Learnt {
   }
 
   private void set(Fact.Set set) {
-    Arrays.fill(means, set.volume());
-    Arrays.fill(variances, set.doubt() * set.doubt());
-    lastStep = Double.NaN;
+    for (RateFilter filter : filters) {
+      filter.set(set);
+    }
     begun = true;
   }
 
   private void add(Fact.Added added) {
-    for (int i = 0; i < RATES; i++) {
-      means[i] = Math.clamp(means[i] + added.volume(), 0, store.capacity());
-      variances[i] += added.doubt() * added.doubt();
+    for (RateFilter filter : filters) {
+      filter.add(added);
     }
-    lastStep = Double.NaN;
   }
 
   /**
@@ -266,16 +250,67 @@ public final class Learnt {
    * better.
    */
   double evidence() {
-    double highest = Arrays.stream(logWeights).max().orElseThrow();
-    double sum = Arrays.stream(logWeights).map(l -> Math.exp(l - highest)).sum();
-    return evidence + highest + Math.log(sum);
+    double highest = highest();
+    double sum = 0;
+    for (int k = 0; k < filters.length; k++) {
+      sum += before[k] * Math.exp(filters[k].evidence() - highest);
+    }
+    return highest + Math.log(sum);
   }
 
-  private double[] weights() {
-    double highest = Arrays.stream(logWeights).max().orElseThrow();
-    double[] weights = Arrays.stream(logWeights).map(l -> Math.exp(l - highest)).toArray();
-    double sum = Arrays.stream(weights).sum();
-    return Arrays.stream(weights).map(w -> w / sum).toArray();
+  private double highest() {
+    return Arrays.stream(filters).mapToDouble(RateFilter::evidence).max().orElseThrow();
+  }
+
+  /** How likely each of the ways in which days differ is by now. */
+  private double[] shares() {
+    double highest = highest();
+    double[] shares = new double[filters.length];
+    double sum = 0;
+    for (int k = 0; k < shares.length; k++) {
+      shares[k] = before[k] * Math.exp(filters[k].evidence() - highest);
+      sum += shares[k];
+    }
+    for (int k = 0; k < shares.length; k++) {
+      shares[k] /= sum;
+    }
+    return shares;
+  }
+
+  /** Returns by how much the days of this household differ, as far as was learnt. */
+  public double differs() {
+    double[] shares = shares();
+    double differs = 0;
+    for (int k = 0; k < shares.length; k++) {
+      differs += shares[k] * filters[k].differ();
+    }
+    return differs;
+  }
+
+  private interface Of {
+    double at(RateFilter filter, int rate, int part);
+  }
+
+  /** The spread of an amount over everything that may be so. */
+  private Range over(int parts, Of amount) {
+    double[] shares = shares();
+    int count = filters.length * RateFilter.CASES * parts;
+    double[] values = new double[count];
+    double[] all = new double[count];
+    int n = 0;
+    for (int k = 0; k < filters.length; k++) {
+      for (int i = 0; i < RateFilter.CASES; i++) {
+        double weight = shares[k] * filters[k].weight(i);
+        if (weight < UNLIKELY) {
+          continue;
+        }
+        for (int part = 0; part < parts; part++) {
+          values[n] = amount.at(filters[k], i, part);
+          all[n++] = weight / parts;
+        }
+      }
+    }
+    return range(Arrays.copyOf(values, n), Arrays.copyOf(all, n));
   }
 
   /** Tells whether anything was seen of the store. */
@@ -285,33 +320,29 @@ public final class Learnt {
 
   /** Returns what is in it, expected (m³). */
   public double volume() {
-    double[] weights = weights();
+    double[] shares = shares();
     double volume = 0;
-    for (int i = 0; i < RATES; i++) {
-      volume += weights[i] * means[i];
+    for (int k = 0; k < shares.length; k++) {
+      volume += shares[k] * filters[k].volume();
     }
     return volume;
   }
 
-  private double variance() {
-    double[] weights = weights();
-    double mean = volume();
-    double variance = 0;
-    for (int i = 0; i < RATES; i++) {
-      variance += weights[i] * (variances[i] + (means[i] - mean) * (means[i] - mean));
-    }
-    return variance;
-  }
-
   /** Returns the standard deviation of what is in it (m³). */
   public double doubt() {
-    return Math.sqrt(variance());
+    double[] shares = shares();
+    double mean = volume();
+    double variance = 0;
+    for (int k = 0; k < shares.length; k++) {
+      double off = filters[k].volume() - mean;
+      variance += shares[k] * (filters[k].variance() + off * off);
+    }
+    return Math.sqrt(variance);
   }
 
   /** Returns what a person uses in a day (m³). */
   public Range rate() {
-    double[] weights = weights();
-    return range(rates.clone(), weights);
+    return over(1, (f, i, part) -> f.rate(i));
   }
 
   /** Returns when it ends (s since 1970), as long as it is used as it was. */
@@ -326,47 +357,59 @@ public final class Learnt {
    * @param more water that came in at once, or room that was made (m³)
    */
   public Range ends(double use, double more) {
-    double[] weights = weights();
     int people = Math.max(1, crew.at(time));
-    double[] days = new double[RATES * PARTS.length];
-    double[] all = new double[days.length];
-    for (int i = 0; i < RATES; i++) {
-      double rate = rates[i] * use;
-      double left = store.left(means[i]) + more;
-      double expected = left / rate;
-      double off =
-          Math.sqrt(variances[i] / (rate * rate) + DAYS_DIFFER * DAYS_DIFFER * expected * people);
-      for (int k = 0; k < PARTS.length; k++) {
-        days[i * PARTS.length + k] = Math.max(0, expected + PARTS[k] * off);
-        all[i * PARTS.length + k] = weights[i] < UNLIKELY ? 0 : weights[i] / PARTS.length;
-      }
-    }
-    Range needed = range(days, all);
+    Range needed =
+        over(
+            PARTS.length,
+            (f, i, part) -> {
+              double rate = f.rate(i) * use;
+              double whole = (store.left(f.mean(i)) + more) / rate;
+              double guests = guests(f.more(i), whole / people);
+              double expected = Math.max(whole - guests, people * whole / (people + f.more(i)));
+              double differs =
+                  guests * guests / 2
+                      +
+ f.variance(i) / (rate * rate)
+                      + f.differ() * f.differ() * expected * people
+                      + mayChange(expected, people);
+              return Math.max(0, expected + PARTS[part] * Math.sqrt(differs));
+            });
     return new Range(
         crew.after(time, needed.low()),
         crew.after(time, needed.expected()),
         crew.after(time, needed.high()));
   }
 
+  /** Person-days of people who are not noted, before they leave or so many days are over. */
+  private static double guests(int more, double days) {
+    return more * (1 - Math.exp(-RateFilter.LEAVE * days)) / RateFilter.LEAVE;
+  }
+
+  /** What a change of habits on the way adds to the variance of a time (person-days squared). */
+  private static double mayChange(double days, int people) {
+    double chance = 1 - Math.exp(-RateFilter.CHANGES * days / people);
+    double off = AHEAD * RateFilter.CHANGED * days;
+    return chance * off * off;
+  }
+
   /** Returns what is in it at a later time, if it is used as it was (m³). */
   public Range at(double later) {
-    double[] weights = weights();
     double days = crew.days(time, later);
     int people = Math.max(1, crew.at(time));
-    double[] volumes = new double[RATES * PARTS.length];
-    double[] all = new double[volumes.length];
-    for (int i = 0; i < RATES; i++) {
-      double off = Math.sqrt(variances[i] + noise(rates[i], days, people));
-      for (int k = 0; k < PARTS.length; k++) {
-        double volume = means[i] + store.sign() * rates[i] * days + PARTS[k] * off;
-        volumes[i * PARTS.length + k] =
-            store.gains()
-                ? Math.clamp(volume, 0, store.limit())
-                : Math.clamp(volume, store.limit(), store.capacity());
-        all[i * PARTS.length + k] = weights[i] / PARTS.length;
-      }
-    }
-    return range(volumes, all);
+    return over(
+        PARTS.length,
+        (f, i, part) -> {
+          double rate = f.rate(i);
+          double all = days + guests(f.more(i), days / people);
+          double differs =
+              f.variance(i)
+                  + rate * rate * (f.differ() * f.differ() * all * people + mayChange(all, people));
+          double volume =
+              f.mean(i) + store.sign() * rate * all + PARTS[part] * Math.sqrt(differs);
+          return store.gains()
+              ? Math.clamp(volume, 0, store.limit())
+              : Math.clamp(volume, store.limit(), store.capacity());
+        });
   }
 
   private static Range range(double[] values, double[] weights) {

@@ -21,6 +21,7 @@ final class TankRules {
     faults.size(where, "gauge steps", tank.gauge().steps(), 0, 100);
     faults.size(where, "gauge x", tank.gauge().x(), -Faults.LONGEST, Faults.LONGEST);
     faults.size(where, "gauge y", tank.gauge().y(), -Faults.LONGEST, Faults.LONGEST);
+    probes(where, tank);
     if (tank.gauge().showsSteps() && tank.gauge().steps() < 2) {
       faults.add(
           where, "its sender shows fewer than two steps", "Give the number of steps it shows");
@@ -47,6 +48,25 @@ final class TankRules {
             "it lies outside its tank",
             "Measure it again from the inside rear right corner");
       }
+    }
+  }
+
+  /** Lamps light one after another, within the tank. */
+  private void probes(String where, Kind.Tank tank) {
+    List<Double> probes = tank.gauge().heights();
+    if (!probes.isEmpty() && probes.size() != tank.gauge().steps()) {
+      faults.add(
+          where,
+          "it has heights for %d lamps and shows %d".formatted(probes.size(), tank.gauge().steps()),
+          "Give one height for each lamp, or none");
+    }
+    double last = 0;
+    for (double probe : probes) {
+      faults.size(where, "height of a lamp", probe, 0, Faults.LONGEST);
+      if (probe < last) {
+        faults.add(where, "its lamps do not light from the lowest up", "Sort their heights");
+      }
+      last = probe;
     }
   }
 

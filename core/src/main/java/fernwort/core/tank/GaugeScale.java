@@ -1,5 +1,6 @@
 package fernwort.core.tank;
 
+import fernwort.core.rig.Gauge;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Slope;
 
@@ -23,6 +24,10 @@ public record GaugeScale(Kind.Tank tank, TankRoom room) {
   /** Returns what the tank holds (m³) when the gauge shows so many steps, or so wet a stick (m). */
   public double volume(double shows) {
     double highest = room.highest(Slope.LEVEL);
+    if (tank.gauge().kind() == Gauge.GaugeKind.LAMPS) {
+      int lit = (int) Math.clamp(Math.round(shows), 0, tank.gauge().steps());
+      return new Reading.Steps(lit).volume(tank, room, Slope.LEVEL);
+    }
     double wet = most() > 0 ? highest * shows / most() : 0;
     return new Reading.Stick(Math.clamp(wet, 0, highest)).volume(tank, room, Slope.LEVEL);
   }

@@ -22,9 +22,6 @@ public record Parked(
 
   private static final double GRID = 0.5;
 
-  /** Keeps a depth that is just a step of the gauge from being rounded below it. */
-  private static final double ROUNDING = 1e-9;
-
   /** What is left in a tank is alike within so much (m³): a millilitre. */
   private static final double ALIKE = 1e-6;
 
@@ -35,8 +32,7 @@ public record Parked(
     double floor = slope.heightOf(new Point(gauge.x(), gauge.y(), 0));
     double along = (room.level(volume, slope) - floor) / slope.up().z();
     double wet = Math.clamp(along, 0, depth);
-    boolean sender = gauge.showsSteps();
-    int steps = sender ? (int) Math.floor(wet / depth * gauge.steps() + ROUNDING) : 0;
+    int steps = gauge.showsSteps() ? gauge.shows(wet, depth) : 0;
     return new Parked(
         TankFigures.of(tank, room, slope),
         steps,

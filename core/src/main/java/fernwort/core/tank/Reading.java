@@ -59,7 +59,10 @@ public sealed interface Reading {
     }
   }
 
-  /** The steps or lamps that a sender shows. */
+  /**
+   * The steps that a sender shows, which is the nearest to the level, or the lamps that light: the
+   * level is anywhere between the highest of them and the next.
+   */
   record Steps(int lit) implements Reading {
     @Override
     public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
@@ -72,8 +75,12 @@ public sealed interface Reading {
         throw new Refusal(
             "The sender's steps must be from 0 to " + gauge.steps() + " for this tank");
       }
-      double depth = room.highest(Slope.LEVEL) * lit / gauge.steps();
-      return new Stick(depth).volume(tank, room, slope);
+      double depth = room.highest(Slope.LEVEL);
+      double wet =
+          gauge.kind() == Gauge.GaugeKind.LAMPS
+              ? (gauge.from(lit, depth) + gauge.upTo(lit, depth)) / 2
+              : Math.min(depth, depth * lit / gauge.steps());
+      return new Stick(wet).volume(tank, room, slope);
     }
   }
 

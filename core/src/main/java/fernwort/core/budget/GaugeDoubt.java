@@ -70,11 +70,13 @@ final class GaugeDoubt {
     }
     return switch (gauge.kind()) {
       case SENDER, LAMPS -> {
-        Fact.Seen step = step(at, room, gauge, volume);
+        Fact.Seen step =
+            gauge.kind() == Gauge.GaugeKind.LAMPS
+                ? lamps(at, room, gauge, volume)
+                : new Fact.Seen(at, volume, step(capacity / gauge.steps()), true);
         boolean isStep =
             reading.shown().endsWith(STEPS)
-                || Math.abs(nearestStep(tank.id(), room, gauge, volume) - volume)
-                    < SAME * capacity;
+                || Math.abs(nearestStep(tank.id(), room, gauge, volume) - volume) < SAME * capacity;
         yield isStep ? step : new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       }
       case STICK, SIGHT -> new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
@@ -82,9 +84,8 @@ final class GaugeDoubt {
     };
   }
 
-  /** Everything that the gauge shows as the same step as a volume (m³). */
-  private static Fact.Seen step(
-      double at, TankRoom room, Gauge gauge, double volume) {
+  /** Everything at which as many lamps light as at a volume (m³). */
+  private static Fact.Seen lamps(double at, TankRoom room, Gauge gauge, double volume) {
     double depth = room.highest(Slope.LEVEL);
     int shows = gauge.shows(room.level(volume, Slope.LEVEL), depth);
     double low = room.volumeBelow(gauge.from(shows, depth), Slope.LEVEL);

@@ -45,8 +45,11 @@ public final class Learnt {
 
   private static final double DAY = 86_400;
 
+  /** Over so many days a rate is told: a third of a week's trip. */
+  private static final double SOON = 3;
+
   /** A change that is still to come counts for so much of it: it comes on the way. */
-  private static final double AHEAD = 0.5;
+  private static final double AHEAD = 0.4;
 
   /** The middle of each of equal parts of a normal distribution. */
   private static final double[] PARTS = parts(15);
@@ -67,7 +70,8 @@ public final class Learnt {
     before = ordinary ? new double[] {1} : DIFFERS_BEFORE;
     double[] differ = ordinary ? new double[] {DAYS_DIFFER} : DIFFER;
     filters = new RateFilter[differ.length];
-    Arrays.setAll(filters, k -> new RateFilter(store, differ[k], estimate));
+    Arrays.setAll(
+        filters, k -> new RateFilter(store, differ[k], estimate, Math.max(1, crew.at(0))));
   }
 
   private static double[] parts(int count) {
@@ -196,7 +200,7 @@ public final class Learnt {
   /** Begins to expect another rate (m³ a person-day). */
   private void expect(double estimate) {
     for (RateFilter filter : filters) {
-      filter.expect(estimate);
+      filter.expect(estimate, people());
     }
   }
 
@@ -340,9 +344,15 @@ public final class Learnt {
     return Math.sqrt(variance);
   }
 
-  /** Returns what a person uses in a day (m³). */
+  /** Returns what each who is noted accounts for in a day over the next days (m³). */
   public Range rate() {
-    return over(1, (f, i, part) -> f.rate(i));
+    int people = people();
+    return over(
+        1,
+        (f, i, part) -> {
+          double more = Math.max(RateFilter.MORE_IN_ALL, guests(f.more(i), SOON) / SOON);
+          return f.rate(i) * (people + more) / people;
+        });
   }
 
   /** Returns when it ends (s since 1970), as long as it is used as it was. */
@@ -365,11 +375,11 @@ public final class Learnt {
               double rate = f.rate(i) * use;
               double whole = (store.left(f.mean(i)) + more) / rate;
               double guests = guests(f.more(i), whole / people);
-              double expected = Math.max(whole - guests, people * whole / (people + f.more(i)));
+              double expected = Math.max(whole - guests, people * whole / (people + 2.0));
+              double off = guests - RateFilter.MORE_IN_ALL * whole / people;
               double differs =
-                  guests * guests / 2
-                      +
- f.variance(i) / (rate * rate)
+                  off * off / 2
+                      + f.variance(i) / (rate * rate)
                       + f.differ() * f.differ() * expected * people
                       + mayChange(expected, people);
               return Math.max(0, expected + PARTS[part] * Math.sqrt(differs));
@@ -380,9 +390,15 @@ public final class Learnt {
         crew.after(time, needed.high()));
   }
 
-  /** Person-days of people who are not noted, before they leave or so many days are over. */
+  /** Person-days of people who are not noted, who leave again and come again, in so many days. */
   private static double guests(int more, double days) {
-    return more * (1 - Math.exp(-RateFilter.LEAVE * days)) / RateFilter.LEAVE;
+    double going = RateFilter.LEAVE + RateFilter.COME;
+    return RateFilter.MORE_IN_ALL * days
+        + (more - RateFilter.MORE_IN_ALL) * (1 - Math.exp(-going * days)) / going;
+  }
+
+  private int people() {
+    return Math.max(1, Double.isNaN(time) ? crew.at(0) : crew.at(time));
   }
 
   /** What a change of habits on the way adds to the variance of a time (person-days squared). */
@@ -404,8 +420,7 @@ public final class Learnt {
           double differs =
               f.variance(i)
                   + rate * rate * (f.differ() * f.differ() * all * people + mayChange(all, people));
-          double volume =
-              f.mean(i) + store.sign() * rate * all + PARTS[part] * Math.sqrt(differs);
+          double volume = f.mean(i) + store.sign() * rate * all + PARTS[part] * Math.sqrt(differs);
           return store.gains()
               ? Math.clamp(volume, 0, store.limit())
               : Math.clamp(volume, store.limit(), store.capacity());

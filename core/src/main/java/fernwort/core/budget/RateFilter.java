@@ -16,19 +16,22 @@ import org.hipparchus.special.Erf;
 final class RateFilter {
 
   /** How far entered habits are off: standard deviation of the logarithm of the rate. */
-  static final double DOUBT = 0.33;
+  static final double DOUBT = 0.3;
 
   /** How often habits change (1 a day), and by how much (logarithm of the factor). */
-  static final double CHANGES = 0.1;
+  static final double CHANGES = 0.08;
 
   static final double CHANGED = 0.55;
 
   /** How often more people come than are noted, and how often they leave again (1 a day). */
-  private static final double COME = 0.07;
+  static final double COME = 0.05;
 
   static final double LEAVE = 0.45;
 
-  private static final int RATES = 31;
+  /** How many people more than are noted are on board in the long run. */
+  static final double MORE_IN_ALL = 1.5 * COME / (COME + LEAVE);
+
+  private static final int RATES = 41;
 
   /** Nobody more than noted, one more, or two. */
   private static final int MORE = 3;
@@ -68,13 +71,14 @@ final class RateFilter {
    *
    * @param differ how days differ: standard deviation of a person-day's use over the rate
    * @param estimate what a person is taken to use in a day (m³)
+   * @param people how many are noted
    */
-  RateFilter(Store store, double differ, double estimate) {
+  RateFilter(Store store, double differ, double estimate, int people) {
     this.store = store;
     this.differ = differ;
     Arrays.fill(means, store.capacity() / 2);
     Arrays.fill(variances, ANYTHING * ANYTHING);
-    expect(estimate);
+    expect(estimate, people);
   }
 
   /** How likely a change leads from one rate of the grid to another. */
@@ -93,6 +97,11 @@ final class RateFilter {
       }
     }
     return jumps;
+  }
+
+  /** How many times a person's use each who is noted accounts for, with those who are not. */
+  static double share(int people) {
+    return (people + MORE_IN_ALL) / people;
   }
 
   double differ() {
@@ -125,18 +134,25 @@ final class RateFilter {
     return evidence;
   }
 
-  /** Begins to expect another rate (m³ a person-day); what is in the store is as it was. */
-  void expect(double estimate) {
+  /**
+   * Begins to expect another rate; what is in the store is as it was.
+   *
+   * @param estimate what each who is noted accounts for in a day, with those who are not (m³)
+   * @param people how many are noted
+   */
+  void expect(double estimate, int people) {
+    double each = estimate / share(people);
     double mean = volume();
     double variance = variance();
     boolean known = !Double.isNaN(mean);
     double sum = 0;
     for (int r = 0; r < RATES; r++) {
-      rates[r] = estimate * Math.exp(REACH * (2.0 * r / (RATES - 1) - 1));
+      rates[r] = each * Math.exp(REACH * (2.0 * r / (RATES - 1) - 1));
     }
     for (int i = 0; i < CASES; i++) {
-      double off = Math.log(rate(i) / estimate);
-      weights[i] = Math.exp(-off * off / (2 * DOUBT * DOUBT)) * (more(i) == 0 ? 1 : COME / LEAVE / 2);
+      double off = Math.log(rate(i) / each);
+      weights[i] =
+          Math.exp(-off * off / (2 * DOUBT * DOUBT)) * (more(i) == 0 ? 1 : COME / LEAVE / 2);
       sum += weights[i];
     }
     for (int i = 0; i < CASES; i++) {

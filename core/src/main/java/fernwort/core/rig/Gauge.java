@@ -70,9 +70,7 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
 
   private double probe(int lamp, double depth) {
     List<Double> heights = heights();
-    return heights.size() >= lamp
-        ? Math.min(depth, heights.get(lamp - 1))
-        : depth * lamp / steps;
+    return heights.size() >= lamp ? Math.min(depth, heights.get(lamp - 1)) : depth * lamp / steps;
   }
 
   /**

@@ -25,19 +25,21 @@ class ForecastTest {
   @Test
   void theGuessWithItsDoubtIsARangeOfRates() {
     Range rate = once(FRESH, 0.5, 0.01).rate();
-    assertThat(rate.expected()).isCloseTo(0.01, within(1e-5));
-    assertThat(rate.high() / rate.expected()).isCloseTo(Math.exp(1.2816 * 0.33), within(0.01));
-    assertThat(rate.expected() / rate.low()).isCloseTo(Math.exp(1.2816 * 0.33), within(0.01));
+    assertThat(rate.expected()).isCloseTo(0.01, within(2e-4));
+    // Upwards there may be somebody on board who is not noted, too.
+    assertThat(rate.high() / rate.expected()).isBetween(Math.exp(1.2816 * 0.30), 1.65);
+    assertThat(rate.expected() / rate.low()).isCloseTo(Math.exp(1.2816 * 0.30), within(0.03));
   }
 
   @Test
   void itEndsWhenWhatIsLeftIsUsed() {
-    // 400 L at 10 L each for two are twenty days of the guess.
+    // 400 L at 10 L each for two are twenty days of the guess, and a little less where somebody
+    // may come who is not noted.
     Range ends = once(FRESH, 0.5, 0.01).ends();
-    assertThat(ends.expected() / DAY).isCloseTo(20, within(0.5));
-    assertThat(once(FRESH, 0.5, 0.01).ends(2, 0).expected() / DAY).isCloseTo(10, within(0.4));
-    assertThat(once(FRESH, 0.5, 0.01).ends(1, 0.1).expected() / DAY).isCloseTo(25, within(0.6));
-    assertThat(once(GRAY, 0.6, 0.01).ends().expected() / DAY).isCloseTo(20, within(0.5));
+    assertThat(ends.expected() / DAY).isBetween(19.0, 20.2);
+    assertThat(once(FRESH, 0.5, 0.01).ends(2, 0).expected() / DAY).isBetween(9.4, 10.2);
+    assertThat(once(FRESH, 0.5, 0.01).ends(1, 0.1).expected() / DAY).isBetween(23.8, 25.2);
+    assertThat(once(GRAY, 0.6, 0.01).ends().expected() / DAY).isBetween(19.0, 20.2);
   }
 
   @Test
@@ -45,12 +47,12 @@ class ForecastTest {
     Learnt fresh = once(FRESH, 0.5, 0.01);
     assertThat(fresh.at(0).expected()).isCloseTo(0.5, within(1e-6));
     Range tenDays = fresh.at(10 * DAY);
-    assertThat(tenDays.expected()).isCloseTo(0.3, within(0.004));
-    assertThat(tenDays.low()).isLessThan(0.26).isGreaterThan(0.18);
-    assertThat(tenDays.high()).isGreaterThan(0.34).isLessThan(0.4);
+    assertThat(tenDays.expected()).isBetween(0.29, 0.304);
+    assertThat(tenDays.low()).isLessThan(0.26).isGreaterThan(0.16);
+    assertThat(tenDays.high()).isGreaterThan(0.34).isLessThan(0.42);
     assertThat(fresh.at(300 * DAY).high()).isEqualTo(0.1);
     Learnt gray = once(GRAY, 0.6, 0.01);
-    assertThat(gray.at(10 * DAY).expected()).isCloseTo(0.8, within(0.004));
+    assertThat(gray.at(10 * DAY).expected()).isBetween(0.796, 0.81);
     assertThat(gray.at(300 * DAY).low()).isEqualTo(1.0);
   }
 
@@ -72,19 +74,31 @@ class ForecastTest {
   }
 
   @Test
-  void daysThatDifferWidenAKnownRate() {
-    // Long and well read: the rate is known to a few percent, what is left is how days differ.
+  void howMuchDaysDifferIsLearntAndWidensAKnownRate() {
+    // Long and well read: the rate is known to a few percent. What is left is how days differ, and
+    // that habits may change.
+    assertThat(ahead(0).differs()).isLessThan(0.25);
+    assertThat(ahead(0.9).differs()).isGreaterThan(0.6);
+    assertThat(width(ahead(0.9))).isGreaterThan(1.5 * width(ahead(0)));
+  }
+
+  private static double width(Learnt learnt) {
+    Range ahead = learnt.at(209 * DAY);
+    return ahead.high() - ahead.low();
+  }
+
+  /** What is learnt from days of 20 L, every other so much more and the rest so much less. */
+  private static Learnt ahead(double differs) {
     List<Fact> facts = new ArrayList<>();
     Store deep = new Store(9, 0, false);
     for (int day = 0; day <= 200; day++) {
-      facts.add(new Fact.Seen(day * DAY, 8 - 0.02 * day, 1e-6, false));
+      double more = day % 2 == 0 ? 0 : 0.02 * differs;
+      facts.add(new Fact.Seen(day * DAY, 8 - 0.02 * day - more, 1e-6, false));
     }
     Learnt learnt = Learnt.of(deep, Crew.of(DAYS, 2, facts), facts, 0.012, 200 * DAY);
     double rate = learnt.rate().expected();
     assertThat(rate).isCloseTo(0.01, within(1e-3));
-    Range ahead = learnt.at(209 * DAY);
-    double differs = 0.28 * rate * Math.sqrt(18 * 2);
-    assertThat(ahead.high() - ahead.low()).isCloseTo(2 * 1.2816 * differs, within(0.006));
+    return learnt;
   }
 
   @Test
@@ -113,7 +127,7 @@ class ForecastTest {
   }
 
   @Test
-  void aSendersStepSeenAgainSaysLittle() {
+  void aSendersStepSeenAgainSaysLittleAndAnotherOneMuch() {
     List<Fact> once =
         List.of(new Fact.Seen(0, 0.5, 0.02, true), new Fact.Seen(60, 0.48, 0.02, true));
     List<Fact> again =
@@ -121,8 +135,9 @@ class ForecastTest {
     Crew crew = Crew.of(DAYS, 2, List.of());
     double two = Learnt.of(FRESH, crew, once, 0.01, 60).doubt();
     double same = Learnt.of(FRESH, crew, again, 0.01, 60).doubt();
-    assertThat(two).isCloseTo(0.02 / Math.sqrt(2), within(2e-4));
-    assertThat(same).isCloseTo(0.02 * Math.sqrt(0.8), within(2e-4));
+    // What two steps share is 49 of 69 mm of it; a step that is seen again is still anywhere in it.
+    assertThat(two).isBetween(0.0135, 0.0155);
+    assertThat(same).isBetween(0.016, 0.0195);
   }
 
   @Test

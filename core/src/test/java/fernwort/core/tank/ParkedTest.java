@@ -82,9 +82,23 @@ class ParkedTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0, 0", "0.0299, 0", "0.0301, 1", "0.06, 2", "0.0899, 2", "0.12, 4"})
-  void aSenderShowsTheStepsThatAreUnderWater(double volume, int steps) {
+  @CsvSource({"0, 0", "0.0149, 0", "0.0151, 1", "0.0299, 1", "0.06, 2", "0.0899, 3", "0.12, 4"})
+  void aSenderShowsTheStepNearestToTheLevel(double volume, int steps) {
     assertThat(Parked.of(DRAINED, ROOM, volume, Slope.LEVEL).senderSteps()).isEqualTo(steps);
+  }
+
+  /** Lamps at a quarter, a half, three quarters and nine tenths of 120 L, 300 mm deep. */
+  @ParameterizedTest
+  @CsvSource({"0, 0", "0.0299, 0", "0.0301, 1", "0.0599, 1", "0.0601, 2", "0.107, 3", "0.109, 4"})
+  void aLampLightsOnceTheWaterIsUpToIt(double volume, int lit) {
+    Kind.Tank lamps =
+        box(
+            new Gauge(
+                Gauge.GaugeKind.LAMPS, 4, 0, 0, Optional.of(List.of(0.075, 0.15, 0.225, 0.27))));
+    TankRoom room = TankRoom.of(lamps);
+    assertThat(Parked.of(lamps, room, volume, Slope.LEVEL).senderSteps()).isEqualTo(lit);
+    double read = new Reading.Steps(lit).volume(lamps, room, Slope.LEVEL);
+    assertThat(Parked.of(lamps, room, read, Slope.LEVEL).senderSteps()).isEqualTo(lit);
   }
 
   /** All slopes that are tried, looked at one by one. */

@@ -25,7 +25,7 @@ public record GaugeScale(Kind.Tank tank, TankRoom room) {
   public double volume(double shows) {
     double highest = room.highest(Slope.LEVEL);
     if (tank.gauge().kind() == Gauge.GaugeKind.LAMPS) {
-      int lit = (int) Math.clamp(Math.round(shows), 0, tank.gauge().steps());
+      int lit = Math.clamp(Math.round(shows), 0, tank.gauge().steps());
       return new Reading.Steps(lit).volume(tank, room, Slope.LEVEL);
     }
     double wet = most() > 0 ? highest * shows / most() : 0;

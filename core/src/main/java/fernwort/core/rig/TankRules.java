@@ -57,7 +57,7 @@ final class TankRules {
     if (!probes.isEmpty() && probes.size() != tank.gauge().steps()) {
       faults.add(
           where,
-          "it has heights for %d lamps and shows %d".formatted(probes.size(), tank.gauge().steps()),
+          "it has heights for " + probes.size() + " lamps and shows " + tank.gauge().steps(),
           "Give one height for each lamp, or none");
     }
     double last = 0;

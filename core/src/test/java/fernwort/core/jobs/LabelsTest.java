@@ -40,7 +40,7 @@ class LabelsTest {
         Stream.concat(
             DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
     long seed = System.nanoTime();
-    return Stream.concat(built, LongStream.range(seed, seed + 12).mapToObj(SmallHouses::rig));
+    return Stream.concat(built, LongStream.range(seed, seed + 6).mapToObj(SmallHouses::rig));
   }
 
   private static String plain(int i) {

@@ -36,9 +36,6 @@ class WarningsForetellTest {
   private static final double LONG = 3 * 3600;
   private static final int MOST_EVENTS = 100;
 
-  /** A run in small steps is followed no further, as the warnings look no further. */
-  private static final int MOST_STEPS = 4_000;
-
   /** The strongest mains that are drawn, and a column of water (Pa). */
   private static final double STRONGEST = 5.3e5;
 
@@ -75,9 +72,9 @@ class WarningsForetellTest {
   /** The first thing that breaks a tank, if anything does. */
   private static Optional<Happening> harm(Simulation run) {
     for (int events = 0;
-        run.time() < LONG - 1 && events < MOST_EVENTS && run.steps() < MOST_STEPS;
+        run.time() < LONG - 1 && events < MOST_EVENTS && run.steps() < Hazards.STEPS_AHEAD;
         events++) {
-      List<Happening> found = run.runToNext(LONG, MOST_STEPS);
+      List<Happening> found = run.runToNext(LONG, Hazards.STEPS_AHEAD);
       assertThat(run.moment().air().values())
           .as("no air is pressed harder than mains and pumps can")
           .allMatch(p -> p < STRONGEST);

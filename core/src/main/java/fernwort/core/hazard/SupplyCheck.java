@@ -95,7 +95,8 @@ final class SupplyCheck implements Check {
         covered
             ? Saying.of("When the mains pressure drops, tank water is drawn into the public pipe.")
             : Saying.of(
-                "When the tank fills and the mains pressure drops, tank water is drawn into the public pipe. The water does not stand that high now."),
+                "When the tank fills and the mains pressure drops, tank water is drawn into the public"
+                    + " pipe. The water does not stand that high now."),
         Saying.of("No check valve stands between them in this setting."),
         Saying.of(
             "Shut the way, or fit a check valve or the backflow preventer that your"

@@ -132,7 +132,7 @@ public final class EmptyingJob {
 
   private List<Caution> cautions(List<Part> chosen) {
     List<Caution> cautions = new ArrayList<>(List.of(Caution.LOCAL_RULES));
-    if (rig.parts().stream().anyMatch(p -> p.kind() instanceof Kind.Heater)) {
+    if (rig.hasHeater()) {
       cautions.addFirst(Caution.HEATER);
     }
     if (chosen.stream().anyMatch(EmptyingJob::isGray)) {

@@ -137,14 +137,10 @@ abstract class Finder {
       mind.add(Caution.DRINKING_HOSE);
       mind.add(Caution.BACKFLOW);
     }
-    if (!hasHeater()) {
+    if (!rig.hasHeater()) {
       mind.remove(Caution.HEATER);
     }
     jobs.add(new Job(id, kind, title, by, stages, List.copyOf(mind)));
-  }
-
-  private boolean hasHeater() {
-    return rig.parts().stream().anyMatch(p -> p.kind() instanceof Kind.Heater);
   }
 
   /** Whatever it is for, a hose on the mains wants a clean hose and a guard against backflow. */

@@ -114,8 +114,9 @@ public final class Slips {
   private List<Act> atCamp(State arrived) {
     List<Act> acts = new ArrayList<>();
     State at = arrived;
+    List<Job> all = Jobs.of(plumbing).all();
     for (Job.Kind kind : List.of(Job.Kind.RUN_FROM_TANK, Job.Kind.FILL_FROM_MAINS)) {
-      for (Job next : Jobs.of(plumbing).all()) {
+      for (Job next : all) {
         if (next.kind() == kind) {
           Plan plan = plans.plan(next, at);
           if (plan.trouble().isEmpty()) {

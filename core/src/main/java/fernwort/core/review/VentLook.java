@@ -105,14 +105,16 @@ final class VentLook implements Look {
             Finding.Risk.HARM,
             Saying.of("{}: its vent is too narrow for the fill", part.label()),
             Saying.of(
-                "Up to {} come in. Once it is full they press {} through a vent of {}; the tank bears {}.",
+                "Up to {} come in. To push that out through a vent of {} once the tank is full takes"
+                    + " {}; the tank bears {}.",
                 Amount.flow(fill),
-                Amount.pressure(pressure),
                 Amount.length(narrowest),
+                Amount.pressure(pressure),
                 Amount.pressure(tank.highestPressure())),
             Saying.of("It bulges, and can burst, when somebody is late to the tap."),
             Saying.of(
-                "Fit a vent of {}, or open the tap less and stop before it is full. The calculator for vents shows other sizes.",
+                "Fit a vent of {}, or open the tap less and stop before it is full. The calculator for"
+                    + " vents shows other sizes.",
                 Amount.length(wider.getAsDouble())),
             List.of(part.id()),
             Optional.of(widened(widest, wider.getAsDouble()))));

@@ -91,6 +91,11 @@ public record Rig(
     return tanks().filter(p -> ((Kind.Tank) p.kind()).contents() == contents);
   }
 
+  /** Tells whether anything on board heats water. */
+  public boolean hasHeater() {
+    return parts.stream().anyMatch(p -> p.kind() instanceof Kind.Heater);
+  }
+
   /** Returns the parts that a hand can set. */
   public Stream<Part> handles() {
     return parts.stream().filter(Part::hasHandle);

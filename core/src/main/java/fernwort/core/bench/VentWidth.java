@@ -2,7 +2,6 @@ package fernwort.core.bench;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
-import fernwort.core.sizing.PumpAndLines;
 import java.util.List;
 
 /**
@@ -16,6 +15,10 @@ import java.util.List;
  * @param verdict what comes of it
  */
 public record VentWidth(double bore, double withAir, double withWater, Verdict verdict) {
+
+  /** Inside diameters that vents are laid in (m), the narrowest first. */
+  public static final List<Double> BORES =
+      List.of(0.008, 0.010, 0.013, 0.016, 0.019, 0.025, 0.032, 0.038, 0.050, 0.065, 0.080, 0.100);
 
   /** Three elbows, the entrance and the free end. */
   private static final double COEFFICIENT =
@@ -39,7 +42,7 @@ public record VentWidth(double bore, double withAir, double withWater, Verdict v
    * @param limit what the tank bears (Pa)
    */
   public static List<VentWidth> of(double length, double rise, double filling, double limit) {
-    return PumpAndLines.BORES.stream()
+    return BORES.stream()
         .map(bore -> {
           double air = Fluid.AIR.pressure(pipe(bore, length, Fluid.AIR).loss(filling));
           double water = Fluid.WATER.pressure(rise + pipe(bore, length, Fluid.WATER).loss(filling));

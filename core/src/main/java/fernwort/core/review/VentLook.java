@@ -1,5 +1,6 @@
 package fernwort.core.review;
 
+import fernwort.core.bench.VentWidth;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
@@ -26,10 +27,6 @@ final class VentLook implements Look {
 
   /** What an ordinary tap gives where nobody timed it (m³/s): 18 L/min, an estimate. */
   private static final double TAP = 3e-4;
-
-  /** Bores that vents are laid in (m). */
-  private static final List<Double> BORES =
-      List.of(0.013, 0.016, 0.019, 0.025, 0.032, 0.038, 0.050, 0.065, 0.080, 0.100);
 
   /** A float that passes less than this share of what the hose gives is clearly slower. */
   private static final double CLEARLY = 0.7;
@@ -88,7 +85,7 @@ final class VentLook implements Look {
         ways.stream().min(Comparator.comparingDouble(w -> loss(hydraulics, w, fill))).orElseThrow();
     double pressure = Fluid.WATER.pressure(loss(hydraulics, widest, fill));
     OptionalDouble wider =
-        BORES.stream()
+        VentWidth.BORES.stream()
             .mapToDouble(b -> b)
             .filter(b ->
                 Fluid.WATER.pressure(loss(hydraulics.withBore(widest, b), widest, fill))
@@ -113,8 +110,7 @@ final class VentLook implements Look {
                 Amount.pressure(tank.highestPressure())),
             Saying.of("It bulges, and can burst, when somebody is late to the tap."),
             Saying.of(
-                "Fit a vent of {}, or open the tap less and stop before it is full. The calculator for"
-                    + " vents shows other sizes.",
+                "Fit a vent of {}, or open the tap less and stop before it is full.",
                 Amount.length(wider.getAsDouble())),
             List.of(part.id()),
             Optional.of(widened(widest, wider.getAsDouble()))));

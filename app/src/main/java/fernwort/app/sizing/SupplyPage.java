@@ -4,8 +4,10 @@ import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
+import fernwort.core.describe.Fittings;
 import fernwort.core.load.Restraint;
 import fernwort.core.rig.Contents;
+import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -16,6 +18,7 @@ import fernwort.core.tank.TankFigures;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /** How water comes aboard: timed, filled, buffered and hauled. */
 final class SupplyPage {
@@ -103,8 +106,8 @@ final class SupplyPage {
             "fill-tap",
             "Tap through a hose",
             Measure.FLOW,
-            12 * LITRES_PER_MINUTE,
-            "Time it; sites give 5 to 25 L/min.");
+            tap(),
+            "As timed for the hose inlet, if it was; sites give 5 to 25 L/min.");
     double filler =
         form.amount(
             "fill-filler",
@@ -125,8 +128,8 @@ final class SupplyPage {
             "fill-pump",
             "Pump from outside",
             Measure.FLOW,
-            10 * LITRES_PER_MINUTE,
-            "Its plate gives more than it moves.");
+            pump(),
+            "By its plate, if one is on board; it moves less than that through a long line.");
     return Question.of(
         "filling",
         "How long filling takes",
@@ -154,6 +157,28 @@ final class SupplyPage {
                       List.of("tank", "takes", "tap", "filler", "jug", "pump", "jugs"),
                       rows)));
         });
+  }
+
+  /** What the strongest hose inlet was timed to give (m³/s), else an ordinary tap. */
+  private double tap() {
+    return trip.rig().parts().stream()
+        .flatMap(p ->
+            p.kind() instanceof Kind.HoseInlet inlet
+                ? inlet.tapFlow().stream()
+                : Stream.<Double>empty())
+        .max(Double::compare)
+        .orElse(Fittings.TAP);
+  }
+
+  /** What the strongest transfer pump on board gives (m³/s), else an ordinary one. */
+  private double pump() {
+    return trip.rig().parts().stream()
+        .flatMap(p ->
+            p.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.TRANSFER
+                ? Stream.of(pump.freeFlow())
+                : Stream.<Double>empty())
+        .max(Double::compare)
+        .orElse(10 * LITRES_PER_MINUTE);
   }
 
   private List<Part> freshTanks() {

@@ -6,6 +6,7 @@ import static fernwort.app.questions.Trips.row;
 import static fernwort.app.questions.Trips.trip;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import fernwort.app.questions.Chart;
 import fernwort.app.questions.Form;
@@ -13,6 +14,7 @@ import fernwort.app.questions.Question;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.rig.Kind;
 import fernwort.core.sizing.Habits;
 import java.util.HashMap;
 import java.util.List;
@@ -216,6 +218,17 @@ class SizingPagesTest {
   void fillingTimesAreGivenForEveryWay() {
     Question filling = question(SupplyPage.of(trip()), "filling");
     assertThat(filling.tables().getFirst().rows()).hasSize(2).allMatch(r -> r.size() == 7);
+  }
+
+  @Test
+  void fillingIsReckonedWithTheHoseAsItWasTimed() {
+    Kind.HoseInlet inlet = (Kind.HoseInlet) trip().rig().part("inlet").kind();
+    double timed = 60_000 * inlet.tapFlow().orElseThrow();
+    Question filling = question(SupplyPage.of(trip()), "filling");
+    assertThat(filling.fields())
+        .filteredOn(f -> f.name().equals("fill-tap"))
+        .singleElement()
+        .satisfies(f -> assertThat(Double.parseDouble(f.value())).isCloseTo(timed, within(0.1)));
   }
 
   // --- habits ----------------------------------------------------------------------------------

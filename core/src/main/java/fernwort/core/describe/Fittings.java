@@ -15,10 +15,11 @@ import java.util.Optional;
 /** Ordinary fittings with plausible plate figures, in the units that stand on plates. */
 public final class Fittings {
 
-  /** What an ordinary tap gives through a garden hose; an estimate (L/min). */
-  private static final double TAP = 18;
-
   private static final double LITRES_PER_MINUTE = 1e-3 / 60;
+
+  /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
+  public static final double TAP = 18 * LITRES_PER_MINUTE;
+
   private static final double BAR = 1e5;
 
   /** Cautious limits for a plastic tank of unknown make (Pa). */
@@ -84,7 +85,7 @@ public final class Fittings {
   }
 
   public static Kind inlet(double bar) {
-    return new Kind.HoseInlet(bar * BAR, -0.5, Optional.of(TAP * LITRES_PER_MINUTE));
+    return new Kind.HoseInlet(bar * BAR, -0.5, Optional.of(TAP));
   }
 
   public static Kind regulator(double bar) {

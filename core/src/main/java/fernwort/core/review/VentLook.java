@@ -1,6 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.bench.VentWidth;
+import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
@@ -24,9 +25,6 @@ import java.util.function.UnaryOperator;
  * than the hose gives.
  */
 final class VentLook implements Look {
-
-  /** What an ordinary tap gives where nobody timed it (m³/s): 18 L/min, an estimate. */
-  private static final double TAP = 3e-4;
 
   /** A float that passes less than this share of what the hose gives is clearly slower. */
   private static final double CLEARLY = 0.7;
@@ -64,7 +62,7 @@ final class VentLook implements Look {
 
   private static double brings(Part part) {
     return switch (part.kind()) {
-      case Kind.HoseInlet k when k.mainsPressure() > 0 -> k.tapFlow().orElse(TAP);
+      case Kind.HoseInlet k when k.mainsPressure() > 0 -> k.tapFlow().orElse(Fittings.TAP);
       case Kind.Pump k when k.duty() == Kind.Pump.Duty.TRANSFER -> k.freeFlow();
       default -> 0;
     };

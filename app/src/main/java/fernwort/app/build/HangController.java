@@ -13,6 +13,7 @@ import fernwort.app.web.Done;
 import fernwort.app.web.Field;
 import fernwort.core.build.Clearance;
 import fernwort.core.build.Hanging;
+import fernwort.core.build.UsualBuild;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.TankResize;
 import fernwort.core.rig.Kind;
@@ -42,11 +43,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/rigs/{id}/build/hang")
 class HangController {
-
-  /** A bolt M8 of 8.8 in good steel, a tenth of what breaks it, in thin sheet (N; our default). */
-  private static final double PULL = 2000;
-
-  private static final double SHEAR = 1500;
 
   private static final double KILO = 1000;
 
@@ -206,7 +202,8 @@ class HangController {
   }
 
   private static List<String> usual(double along) {
-    return row(new Support("", Support.Type.STRAP, along, 0.05, 2, PULL, SHEAR));
+    return row(
+        new Support("", Support.Type.STRAP, along, 0.05, 2, UsualBuild.PULL, UsualBuild.SHEAR));
   }
 
   private static List<String> row(Support s) {

@@ -96,6 +96,15 @@ public final class Fittings {
     return new Kind.CheckValve(2_000);
   }
 
+  /** Returns a filter housing with a usual cartridge of a grade; estimates for each. */
+  public static Kind filter(Kind.Filter.Grade grade) {
+    return switch (grade) {
+      case SEDIMENT -> filter(grade, 15, 0.25);
+      case CARBON -> filter(grade, 12, 0.35);
+      case PURIFIER -> filter(grade, 4, 0.6);
+    };
+  }
+
   public static Kind filter(Kind.Filter.Grade grade, double litresPerMinute, double bar) {
     return new Kind.Filter(grade, litresPerMinute * LITRES_PER_MINUTE, bar * BAR);
   }

@@ -217,11 +217,11 @@ final class LargeLayouts {
   }
 
   private static Kind sediment() {
-    return Fittings.filter(Grade.SEDIMENT, 15, 0.25);
+    return Fittings.filter(Grade.SEDIMENT);
   }
 
   private static Kind carbon() {
-    return Fittings.filter(Grade.CARBON, 12, 0.35);
+    return Fittings.filter(Grade.CARBON);
   }
 
   private static Kind heater() {

@@ -109,19 +109,19 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               "sediment",
               "Sediment filter",
               "Housing and cartridge against grit.",
-              Fittings.filter(Kind.Filter.Grade.SEDIMENT, 15, 0.25),
+              Fittings.filter(Kind.Filter.Grade.SEDIMENT),
               0.6),
           new NewPart(
               "carbon",
               "Carbon filter",
               "Housing and cartridge against taste and chlorine.",
-              Fittings.filter(Kind.Filter.Grade.CARBON, 12, 0.35),
+              Fittings.filter(Kind.Filter.Grade.CARBON),
               0.6),
           new NewPart(
               "purifier",
               "Purifier",
               "Housing and cartridge that make unsafe water fit to drink.",
-              Fittings.filter(Kind.Filter.Grade.PURIFIER, 4, 0.6),
+              Fittings.filter(Kind.Filter.Grade.PURIFIER),
               0.5),
           new NewPart(
               "regulator",

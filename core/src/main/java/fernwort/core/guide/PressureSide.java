@@ -136,8 +136,7 @@ final class PressureSide {
             case CARBON -> "Carbon filter";
             case PURIFIER -> "Purifier";
           };
-      double bar = grade == Kind.Filter.Grade.SEDIMENT ? 0.2 : 0.4;
-      String id = rig.part(label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade, 10, bar));
+      String id = rig.part(label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade));
       rig.join(at, rig.get(id).port("in"), bore);
       at = rig.get(id).port("out");
       passed.add(label.toLowerCase(Locale.ROOT));

@@ -164,7 +164,7 @@ class LimitsTest {
       double mass, double inside, double width, Support.Type type, double[] along, int bolts) {
     List<Support> supports = new ArrayList<>();
     for (double at : along) {
-      supports.add(new Support("tank", type, at, 0.2, bolts, 2500, 1800));
+      supports.add(new Support("tank", type, at, 0.2, bolts, 2000, 1500));
     }
     return Hanging.of(mass, inside / 2, 0, 0, width, supports, Hanging.Moving.USUAL)
         .loads()

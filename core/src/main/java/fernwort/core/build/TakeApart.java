@@ -147,7 +147,7 @@ public record TakeApart(
       out = parts.stream().map(rig::part).toList();
       joints = Undoing.joints(rig, parts);
       if (joints.isEmpty()) {
-        throw new Refusal("Choose what has to come out; it must have a line on it");
+        throw new Refusal("Choose what has to come out; a line must lead from it to what stays");
       }
       if (joints.size() > MOST_JOINTS) {
         throw new Refusal(

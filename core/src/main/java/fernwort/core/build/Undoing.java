@@ -18,17 +18,34 @@ final class Undoing {
 
   private Undoing() {}
 
-  /** Returns the joints of parts: their ports with lines, in the order of the lines. */
+  /**
+   * Returns the joints to undo so that parts come out: their ports with lines, in the order of the
+   * lines. A line between two of them at one place comes out with them; a tank comes out alone, for
+   * it has to be emptied.
+   */
   static List<PortRef> joints(Rig rig, Collection<String> parts) {
     List<PortRef> joints = new ArrayList<>();
     for (Line line : rig.lines()) {
-      for (PortRef end : List.of(line.from(), line.to())) {
-        if (parts.contains(end.part())) {
-          joints.add(end);
+      if (!staysWhole(rig, line, parts)) {
+        for (PortRef end : List.of(line.from(), line.to())) {
+          if (parts.contains(end.part())) {
+            joints.add(end);
+          }
         }
       }
     }
     return joints;
+  }
+
+  private static boolean staysWhole(Rig rig, Line line, Collection<String> parts) {
+    Part from = rig.part(line.from().part());
+    Part to = rig.part(line.to().part());
+    return !from.equals(to)
+        && parts.contains(from.id())
+        && parts.contains(to.id())
+        && from.place().equals(to.place())
+        && !(from.kind() instanceof Kind.Tank)
+        && !(to.kind() instanceof Kind.Tank);
   }
 
   /** Returns a rig with joints apart: both halves of each open to the air where they were. */

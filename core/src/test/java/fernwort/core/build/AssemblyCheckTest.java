@@ -191,8 +191,9 @@ class AssemblyCheckTest {
   void twoTrialsAreNeededWhereOneLookTellsNotAll() {
     Rig van = SmallVan.rig();
     Plumbing plumbing = Plumbing.of(van);
-    AssemblyCheck check =
-        AssemblyCheck.of(Plans.of(plumbing), Undoing.joints(van, List.of("pump", "tee")));
+    List<PortRef> ends =
+        Stream.of("pump", "tee").flatMap(p -> Undoing.joints(van, List.of(p)).stream()).toList();
+    AssemblyCheck check = AssemblyCheck.of(Plans.of(plumbing), ends);
     // Five ends: ten mistakes. Two ends of the tee on each other change nothing that runs.
     assertThat(check.mistakes()).isEqualTo(10);
     assertThat(check.fewest()).isTrue();

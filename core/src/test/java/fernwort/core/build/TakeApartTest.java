@@ -188,9 +188,9 @@ class TakeApartTest {
     assertThat(plan.wayRound()).hasSize(1);
     assertThat(plan.caps())
         .containsEntry("13 mm hose", 3)
-        .containsEntry("15 mm tube", 4)
+        .containsEntry("15 mm tube", 2)
         .containsEntry("bulkhead with 1/2 BSP parallel thread, female", 2)
-        .containsEntry("push-fit for 15 mm tube", 3);
+        .containsEntry("push-fit for 15 mm tube", 2);
     assertThat(plan.joints())
         .allSatisfy(j ->
             assertThat(j.seal())
@@ -297,6 +297,39 @@ class TakeApartTest {
     TakeApart stop = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("stop"));
     assertThat(stop.shut()).isEmpty();
     assertThat(stop.empty()).containsOnlyKeys("tank");
+  }
+
+  @Test
+  void whatComesOutTogetherKeepsTheLineBetween() {
+    for (DemoRig demo : DemoRig.all()) {
+      Rig rig = demo.rig();
+      for (Line line : rig.lines()) {
+        Part from = rig.part(line.from().part());
+        Part to = rig.part(line.to().part());
+        boolean apart =
+            !from.place().equals(to.place())
+                || from.kind() instanceof Kind.Tank
+                || to.kind() instanceof Kind.Tank;
+        List<PortRef> joints = Undoing.joints(rig, Set.of(from.id(), to.id()));
+        assertThat(joints.contains(line.from())).as(line.id()).isEqualTo(apart);
+        assertThat(joints.contains(line.to())).as(line.id()).isEqualTo(apart);
+        assertThat(joints).containsAll(others(rig, from, to));
+        assertThat(joints).containsAll(others(rig, to, from));
+      }
+    }
+    Rig rig = shelf(true);
+    TakeApart plan = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("stop", "pump"));
+    assertThat(plan.joints()).extracting(j -> j.at().part()).containsOnlyOnce("stop", "pump");
+  }
+
+  /** The ports of a part from which a line leads to anything but another part. */
+  private static List<PortRef> others(Rig rig, Part part, Part other) {
+    return Undoing.joints(rig, Set.of(part.id())).stream()
+        .filter(at -> {
+          Line line = rig.linesByPort().get(at);
+          return !line.from().part().equals(other.id()) && !line.to().part().equals(other.id());
+        })
+        .toList();
   }
 
   @Test

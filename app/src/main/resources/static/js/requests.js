@@ -150,9 +150,23 @@ function again(element) {
   else element.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
 }
 
+// What loads by itself after the page and is refused because Fernwort has too much to do is asked
+// for again: nobody pressed anything that could be pressed again.
+const MOST_TRIES = 10;
+const PAUSE_MS = 3000;
+
+function triesAgain(element) {
+  const tries = Number(element.dataset.tries ?? 0) + 1;
+  if (!element.hasAttribute("data-patient") || tries > MOST_TRIES) return false;
+  element.dataset.tries = tries;
+  setTimeout(() => htmx.trigger(element, "again"), PAUSE_MS);
+  return true;
+}
+
 document.addEventListener("htmx:responseError", (event) => {
   waiting.length = 0;
   busy = false;
+  if (event.detail.xhr.status === 503 && triesAgain(event.detail.elt)) return;
   if (event.detail.xhr.status === 401) {
     const sentence = event.detail.xhr.getResponseHeader("X-Problem") ?? "";
     askPassphrase(decodeURIComponent(sentence.replaceAll("+", " ")), () => again(event.detail.elt));

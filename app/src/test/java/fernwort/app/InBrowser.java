@@ -77,7 +77,9 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     context = browser.newContext(options.setReducedMotion(ReducedMotion.REDUCE));
     page = context.newPage();
     page.onConsoleMessage(m -> {
-      if (m.type().equals("error") && !m.text().contains("404")) {
+      // What is not there, and what has to be asked for again, pages deal with themselves.
+      boolean dealtWith = m.text().contains("404") || m.text().contains("503");
+      if (m.type().equals("error") && !dealtWith) {
         complaints.add(m.text());
       }
     });

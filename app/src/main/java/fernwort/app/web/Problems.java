@@ -101,7 +101,7 @@ class Problems {
 
   @ExceptionHandler(EffortExceededException.class)
   String tooLong(EffortExceededException e, Model model, HttpServletResponse response) {
-    return say(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.TOO_LONG, model, response);
+    return say(HttpStatus.SERVICE_UNAVAILABLE, Sentence.TOO_LONG, model, response);
   }
 
   @ExceptionHandler(StoreTrouble.class)

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import fernwort.app.Axe;
 import fernwort.app.InBrowser;
@@ -12,6 +13,7 @@ import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -86,6 +88,27 @@ class ColdJourneyTest {
   private static void waitForSchools(Page page) {
     assertThat(page.locator(".school"))
         .hasCount(4, new LocatorAssertions.HasCountOptions().setTimeout(PATIENCE));
+  }
+
+  @Test
+  void aWayThatIsRefusedForTooMuchToDoIsAskedForAgain() {
+    Page page = COPY.page();
+    COPY.visit("/rigs/samphire/board");
+    List<Route> refused = new CopyOnWriteArrayList<>();
+    page.route(
+        "**/cold/schools/fall",
+        route -> {
+          refused.add(route);
+          if (refused.size() < 3) {
+            route.fulfill(new Route.FulfillOptions().setStatus(503));
+          } else {
+            route.resume();
+          }
+        });
+    COPY.visit("/rigs/samphire/cold");
+    waitForSchools(page);
+    assertThat(refused).hasSize(3);
+    assertThat(page.locator("#notice")).hasText("");
   }
 
   @Test

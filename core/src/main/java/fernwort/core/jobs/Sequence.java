@@ -10,12 +10,11 @@ import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
-import java.util.Set;
 
 /**
  * In which order to make given turns, through no state with a new hazard.
@@ -50,11 +49,14 @@ final class Sequence {
 
     @Override
     public int compareTo(Cost other) {
-      return Comparator.comparingInt(Cost::spills)
-          .thenComparingInt(Cost::walks)
-          .thenComparingLong(c -> Math.round(100 * c.metres()))
-          .thenComparingInt(Cost::early)
-          .compare(this, other);
+      int order = Integer.compare(spills, other.spills);
+      order = order == 0 ? Integer.compare(walks, other.walks) : order;
+      order = order == 0 ? Long.compare(centimetres(), other.centimetres()) : order;
+      return order == 0 ? Integer.compare(early, other.early) : order;
+    }
+
+    private long centimetres() {
+      return Math.round(100 * metres);
     }
   }
 
@@ -101,84 +103,112 @@ final class Sequence {
 
   /** Returns the best safe order of some turns; empty when none is safe. */
   Optional<Order> order(List<Turn> turns) {
-    long all = (1L << turns.size()) - 1;
-    Comparator<Node> exact = Comparator.comparing(Node::least);
-    Comparator<Node> large =
-        Comparator.<Node>comparingInt(n -> n.least().spills())
-            .thenComparingInt(n -> n.least().walks());
-    PriorityQueue<Node> queue =
-        new PriorityQueue<>(
-            (turns.size() > MOST_EXACT ? large : exact)
-                .thenComparing(Comparator.comparingInt(Node::made).reversed())
-                .thenComparing(Node::cost));
-    Map<State, Cost> best = new HashMap<>();
-    queue.add(new Node(new State(0, -1), start, Cost.NONE, Cost.NONE, Optional.empty()));
-    for (int looks = 0; !queue.isEmpty() && looks < MOST_STATES; looks++) {
-      Effort.look();
-      Node node = queue.remove();
-      Cost known = best.get(node.state());
-      if (known != null && known.compareTo(node.cost()) < 0) {
-        continue;
+    return new Search(turns).best();
+  }
+
+  /** The search for an order of given turns, with what each of them costs worked out once. */
+  private final class Search {
+
+    private final List<Turn> turns;
+
+    /** Of each turn, those that should come after it, a bit each. */
+    private final long[] later;
+
+    /** Of each turn, those of the same handle that must come before it, a bit each. */
+    private final long[] first;
+
+    /** Of each place, the turns there, a bit each. */
+    private final List<Long> places;
+
+    private final Cost[][] walks;
+
+    Search(List<Turn> turns) {
+      this.turns = turns;
+      int n = turns.size();
+      int[] ranks = turns.stream().mapToInt(Sequence.this::rank).toArray();
+      later = new long[n];
+      first = new long[n];
+      walks = new Cost[n][n];
+      Map<String, Long> there = new LinkedHashMap<>();
+      for (int i = 0; i < n; i++) {
+        there.merge(rig.part(turns.get(i).part()).place(), 1L << i, (a, b) -> a | b);
+        for (int j = 0; j < n; j++) {
+          later[i] |= ranks[j] > ranks[i] ? 1L << j : 0;
+          first[i] |= j < i && turns.get(j).part().equals(turns.get(i).part()) ? 1L << j : 0;
+          walks[i][j] = walk(turns.get(i), turns.get(j));
+        }
       }
-      boolean safe = node.state().done() == 0 || scout.newHazard(node.setting()).isEmpty();
-      if (!safe) {
-        continue;
-      }
-      if (node.state().done() == all) {
-        return Optional.of(new Order(path(node, turns), node.cost()));
-      }
-      for (int i = 0; i < turns.size(); i++) {
-        if ((node.state().done() & 1L << i) == 0 && mayCome(node, turns, i)) {
-          Node next = step(node, turns, i);
-          Cost before = best.get(next.state());
-          if (before == null || next.cost().compareTo(before) < 0) {
-            best.put(next.state(), next.cost());
-            queue.add(next);
+      places = List.copyOf(there.values());
+    }
+
+    Optional<Order> best() {
+      long all = (1L << turns.size()) - 1;
+      Comparator<Node> exact = Comparator.comparing(Node::least);
+      Comparator<Node> large =
+          Comparator.<Node>comparingInt(n -> n.least().spills())
+              .thenComparingInt(n -> n.least().walks());
+      PriorityQueue<Node> queue =
+          new PriorityQueue<>(
+              (turns.size() > MOST_EXACT ? large : exact)
+                  .thenComparing(Comparator.comparingInt(Node::made).reversed())
+                  .thenComparing(Node::cost));
+      Map<State, Cost> best = new HashMap<>();
+      queue.add(new Node(new State(0, -1), start, Cost.NONE, Cost.NONE, Optional.empty()));
+      for (int looks = 0; !queue.isEmpty() && looks < MOST_STATES; looks++) {
+        Effort.look();
+        Node node = queue.remove();
+        Cost known = best.get(node.state());
+        if (known != null && known.compareTo(node.cost()) < 0) {
+          continue;
+        }
+        boolean safe = node.state().done() == 0 || scout.newHazard(node.setting()).isEmpty();
+        if (!safe) {
+          continue;
+        }
+        if (node.state().done() == all) {
+          return Optional.of(new Order(path(node, turns), node.cost()));
+        }
+        for (int i = 0; i < turns.size(); i++) {
+          if ((node.state().done() & 1L << i) == 0 && mayCome(node, i)) {
+            Node next = step(node, i);
+            Cost before = best.get(next.state());
+            if (before == null || next.cost().compareTo(before) < 0) {
+              best.put(next.state(), next.cost());
+              queue.add(next);
+            }
           }
         }
       }
+      return Optional.empty();
     }
-    return Optional.empty();
-  }
 
-  /** Tells whether a turn may come next: a hose's tap is shut before the hose comes off. */
-  private boolean mayCome(Node node, List<Turn> turns, int i) {
-    for (int j = 0; j < i; j++) {
-      boolean first = turns.get(j).part().equals(turns.get(i).part());
-      if (first && (node.state().done() & 1L << j) == 0) {
-        return false;
+    /** Tells whether a turn may come next: a hose's tap is shut before the hose comes off. */
+    private boolean mayCome(Node node, int i) {
+      return (first[i] & ~node.state().done()) == 0
+          && scout.forbids(node.setting(), turns.get(i)).isEmpty();
+    }
+
+    private Node step(Node node, int i) {
+      Turn turn = turns.get(i);
+      Setting after = node.setting().with(turn.part(), turn.position());
+      int last = node.state().last();
+      long made = node.state().done();
+      Cost turned =
+          new Cost(spill(node.setting(), after, turn), 0, 0, Long.bitCount(made & later[i]));
+      Cost cost = node.cost().plus(last < 0 ? Cost.NONE : walks[last][i]).plus(turned);
+      long done = made | 1L << i;
+      Cost least = cost.plus(new Cost(0, placesLeft(done, i), 0, 0));
+      return new Node(new State(done, i), after, cost, least, Optional.of(node));
+    }
+
+    /** How many places other than that of the last turn are still to be gone to. */
+    private int placesLeft(long done, int last) {
+      int left = 0;
+      for (long place : places) {
+        left += (place & 1L << last) == 0 && (place & ~done) != 0 ? 1 : 0;
       }
+      return left;
     }
-    return scout.forbids(node.setting(), turns.get(i)).isEmpty();
-  }
-
-  private Node step(Node node, List<Turn> turns, int i) {
-    Turn turn = turns.get(i);
-    Setting after = node.setting().with(turn.part(), turn.position());
-    int early = 0;
-    for (int j = 0; j < turns.size(); j++) {
-      boolean done = (node.state().done() & 1L << j) != 0;
-      early += done && rank(turns.get(j)) > rank(turn) ? 1 : 0;
-    }
-    int last = node.state().last();
-    Cost walk = last < 0 ? Cost.NONE : walk(turns.get(last), turn);
-    Cost cost =
-        node.cost().plus(walk).plus(new Cost(spill(node.setting(), after, turn), 0, 0, early));
-    long done = node.state().done() | 1L << i;
-    Cost least = cost.plus(new Cost(0, placesLeft(turns, done, turn), 0, 0));
-    return new Node(new State(done, i), after, cost, least, Optional.of(node));
-  }
-
-  /** How many places other than that of the last turn are still to be gone to. */
-  private int placesLeft(List<Turn> turns, long done, Turn last) {
-    Set<String> places = new HashSet<>();
-    for (int i = 0; i < turns.size(); i++) {
-      if ((done & 1L << i) == 0) {
-        places.add(rig.part(turns.get(i).part()).place());
-      }
-    }
-    places.remove(rig.part(last.part()).place());
-    return places.size();
   }
 
   private static List<Turn> path(Node end, List<Turn> turns) {

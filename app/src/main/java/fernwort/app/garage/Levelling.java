@@ -21,10 +21,8 @@ final class Levelling {
    */
   static Optional<Logbook.Level> of(
       OpenRig rig, Slope slope, String tank, List<Entry> newestFirst) {
-    TankFigures figures =
-        TankFigures.of(
-            rig.plumbing().joined(rig.rig().part(tank)), rig.plumbing().room(tank), slope);
-    double full = figures.capacity() - figures.unreachable();
+    TankFigures figures = rig.plumbing().figures(rig.rig().part(tank), slope);
+    double full = figures.full();
     double since = 0;
     for (Entry entry : newestFirst) {
       Optional<Logbook.Level> base =

@@ -175,10 +175,8 @@ class CareController {
   }
 
   private static String dose(OpenRig rig, String tank, Units units) {
-    TankFigures figures =
-        TankFigures.of(
-            rig.plumbing().joined(rig.rig().part(tank)), rig.plumbing().room(tank), Slope.LEVEL);
-    double full = figures.capacity() - figures.unreachable();
+    TankFigures figures = rig.plumbing().figures(rig.rig().part(tank), Slope.LEVEL);
+    double full = figures.full();
     Dose dose = Dose.sanitizing(full, figures.stranded());
     return String.format(
         Locale.ROOT,

@@ -6,12 +6,10 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
-import fernwort.core.tank.TankFigures;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,9 +62,7 @@ public record Trip(
     rig()
         .tanks(Contents.FRESH)
         .forEach(t -> {
-          TankFigures figures =
-              TankFigures.of((Kind.Tank) t.kind(), plumbing().room(t.id()), now.slope());
-          volumes.put(t.id(), figures.capacity() - figures.unreachable());
+          volumes.put(t.id(), plumbing().figures(t, now.slope()).full());
         });
     return new State(now.setting(), volumes, now.slope());
   }

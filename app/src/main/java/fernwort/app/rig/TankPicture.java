@@ -51,7 +51,7 @@ public record TankPicture(
         2 * EDGE + length * scale,
         2 * EDGE + high * scale,
         outline(tank, length, high, scale, bottom),
-        bottom - scale * room.level(figures.capacity() - figures.unreachable(), Slope.LEVEL),
+        bottom - scale * room.level(figures.full(), Slope.LEVEL),
         bottom - scale * room.level(figures.stranded(), Slope.LEVEL),
         tank.tankPorts().stream().map(p -> port(p, scale, bottom)).toList(),
         List.of(

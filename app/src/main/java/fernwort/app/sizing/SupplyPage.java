@@ -14,7 +14,6 @@ import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
 import fernwort.core.sizing.Hauling;
 import fernwort.core.sizing.TimedJug;
-import fernwort.core.tank.TankFigures;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -187,9 +186,7 @@ final class SupplyPage {
 
   /** What a tank takes from empty to its lowest vent (m³). */
   private double fills(Part part) {
-    TankFigures figures =
-        TankFigures.of(trip.plumbing().joined(part), trip.plumbing().room(part.id()), Slope.LEVEL);
-    return figures.capacity() - figures.unreachable();
+    return trip.plumbing().figures(part, Slope.LEVEL).full();
   }
 
   // --- buffer --------------------------------------------------------------------------------

@@ -132,8 +132,8 @@ public record Budget(
     double capacity = 0;
     double stranded = 0;
     for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
-      TankFigures figures = figures(plumbing, tank, slope);
-      capacity += figures.capacity() - figures.unreachable();
+      TankFigures figures = plumbing.figures(tank, slope);
+      capacity += figures.full();
       stranded += figures.stranded();
     }
     return new Store(capacity, stranded, false);
@@ -143,8 +143,8 @@ public record Budget(
     List<Part> tanks = plumbing.rig().tanks(Contents.GRAY).toList();
     double capacity = 0;
     for (Part tank : tanks) {
-      TankFigures figures = figures(plumbing, tank, slope);
-      capacity += figures.capacity() - figures.unreachable();
+      TankFigures figures = plumbing.figures(tank, slope);
+      capacity += figures.full();
     }
     return tanks.isEmpty() ? Optional.empty() : Optional.of(new Store(capacity, capacity, true));
   }
@@ -159,10 +159,6 @@ public record Budget(
         .filter(Fact.Seen.class::isInstance)
         .map(Fact.Seen.class::cast)
         .toList();
-  }
-
-  private static TankFigures figures(Plumbing plumbing, Part tank, Slope slope) {
-    return TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
   }
 
   /** Returns when the first of the two ends (s since 1970). */

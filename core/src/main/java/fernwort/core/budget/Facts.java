@@ -5,7 +5,6 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.tank.TankFigures;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -232,8 +231,7 @@ final class Facts {
   }
 
   private double filled(Part tank) {
-    TankFigures figures = TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
-    return figures.capacity() - figures.unreachable();
+    return plumbing.figures(tank, slope).full();
   }
 
   private double total() {

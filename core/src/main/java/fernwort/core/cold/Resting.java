@@ -11,7 +11,6 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
-import fernwort.core.tank.TankFigures;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -70,10 +69,7 @@ final class Resting {
     Jobs jobs = Jobs.of(plumbing);
     int before = sheet.steps().size();
     for (Part tank : plumbing.tanks()) {
-      double left =
-          TankFigures.of(
-                  plumbing.joined(tank), plumbing.room(tank.id()), sheet.now().state().slope())
-              .stranded();
+      double left = plumbing.figures(tank, sheet.now().state().slope()).stranded();
       if (fall.after().volume(tank.id()) > left + NOTHING) {
         jobs.all().stream()
             .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK && j.drawsFrom(tank.id()))

@@ -364,10 +364,8 @@ public final class Spring {
   }
 
   private Dose dose(Part tank) {
-    TankFigures figures =
-        TankFigures.of(
-            plumbing.joined(tank), plumbing.room(tank.id()), sheet.now().state().slope());
-    return Dose.sanitizing(figures.capacity() - figures.unreachable(), figures.stranded());
+    TankFigures figures = plumbing.figures(tank, sheet.now().state().slope());
+    return Dose.sanitizing(figures.full(), figures.stranded());
   }
 
   private void cartridgesIn() {

@@ -6,7 +6,6 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.tank.TankFigures;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -112,9 +111,7 @@ public final class DemoLog {
   }
 
   private double full(Part tank) {
-    TankFigures figures =
-        TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), Slope.LEVEL);
-    return figures.capacity() - figures.unreachable();
+    return plumbing.figures(tank, Slope.LEVEL).full();
   }
 
   /** What was used between the morning and the evening of a day before the end. */

@@ -13,7 +13,6 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
-import fernwort.core.tank.TankFigures;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.TankAir;
 import fernwort.core.ways.Way;
@@ -336,8 +335,9 @@ final class TankCheck implements Check {
         BECOMES_GRAY
             * scene.plumbing().tanks().stream()
                 .filter(t -> scene.isTank(t.id(), Contents.FRESH))
-                .mapToDouble(
-                    t -> Math.max(0, scene.levels().volume(t.id()) - figures(scene, t).stranded()))
+                .mapToDouble(t ->
+                    Math.max(
+                        0, scene.levels().volume(t.id()) - scene.levels().figures(t).stranded()))
                 .sum();
     if (room < coming && found.stream().noneMatch(w -> w.code() == Warning.Code.GRAY_FULL)) {
       found.add(
@@ -359,13 +359,7 @@ final class TankCheck implements Check {
 
   /** What a tank holds up to its lowest vent (m³). */
   private static double holds(Scene scene, Part tank) {
-    TankFigures figures = figures(scene, tank);
-    return figures.capacity() - figures.unreachable();
-  }
-
-  private static TankFigures figures(Scene scene, Part tank) {
-    return TankFigures.of(
-        (Kind.Tank) tank.kind(), scene.plumbing().room(tank.id()), scene.levels().slope());
+    return scene.levels().figures(tank).full();
   }
 
   private static void full(Scene scene, Part tank, List<Warning> found) {

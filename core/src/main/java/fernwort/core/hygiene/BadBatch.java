@@ -151,8 +151,8 @@ public record BadBatch(
   /** How much of the tank is of the batch: what was filled in later thins it. */
   private static double share(Plumbing plumbing, List<Entry> order, Entry batch, Slope slope) {
     Part tank = plumbing.rig().part(batch.what().part());
-    TankFigures figures = TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
-    double full = figures.capacity() - figures.unreachable();
+    TankFigures figures = plumbing.figures(tank, slope);
+    double full = figures.full();
     double holds = 0;
     double share = 0;
     for (Entry entry : order) {

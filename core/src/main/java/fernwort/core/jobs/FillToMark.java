@@ -6,7 +6,6 @@ import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
-import fernwort.core.tank.TankFigures;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -84,8 +83,6 @@ public final class FillToMark {
 
   /** What a tank holds on level ground when it is full by its vents (m³). */
   private static double most(Plumbing plumbing, Part tank) {
-    TankFigures figures =
-        TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), Slope.LEVEL);
-    return figures.capacity() - figures.unreachable();
+    return plumbing.figures(tank, Slope.LEVEL).full();
   }
 }

@@ -6,7 +6,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankFigures;
-import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -47,8 +46,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
     }
     Map<String, TankFigures> figures = new HashMap<>();
     for (Part tank : fresh) {
-      TankRoom room = plumbing.room(tank.id());
-      figures.put(tank.id(), TankFigures.of(plumbing.joined(tank), room, Slope.LEVEL));
+      figures.put(tank.id(), plumbing.figures(tank, Slope.LEVEL));
     }
     List<LightFill> tried = new ArrayList<>();
     DrawOrders.permute(

@@ -1,7 +1,9 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
+import fernwort.core.tank.TankFigures;
 
 /** Where the ports and lines of a rig stand on one slope (m), however much water there is. */
 final class Heights {
@@ -19,8 +21,15 @@ final class Heights {
 
   private final double[] crests;
 
+  /** Of each tank, by the number of its part, once somebody asked. */
+  private final TankFigures[] figures;
+
+  private final Plumbing plumbing;
+
   Heights(Plumbing plumbing, Slope slope) {
+    this.plumbing = plumbing;
     this.slope = slope;
+    figures = new TankFigures[plumbing.rig().parts().size()];
     Point up = slope.up();
     lower = new double[plumbing.size()];
     upper = new double[plumbing.size()];
@@ -74,5 +83,14 @@ final class Heights {
 
   double[] profile(int line) {
     return profiles[line].clone();
+  }
+
+  /** What a tank takes and gives. Two who ask at once may both reckon it, to the same end. */
+  TankFigures figures(Part tank) {
+    int part = plumbing.index(tank.id());
+    if (figures[part] == null) {
+      figures[part] = TankFigures.of(plumbing.joined(tank), plumbing.room(tank.id()), slope);
+    }
+    return figures[part];
   }
 }

@@ -6,6 +6,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -67,6 +68,11 @@ public final class Levels {
   /** Returns the slope. */
   public Slope slope() {
     return heights.slope();
+  }
+
+  /** Returns what a tank takes and gives on this slope. */
+  public TankFigures figures(Part tank) {
+    return heights.figures(tank);
   }
 
   /** Returns the height of the water surface in a tank (m). */

@@ -10,6 +10,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Stop;
 import fernwort.core.rig.TankPort;
+import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -208,6 +209,11 @@ public final class Plumbing {
     }
     run.add(b);
     return run.toArray(Point[]::new);
+  }
+
+  /** Returns what a tank, as it is joined up, takes and gives on a slope. */
+  public TankFigures figures(Part tank, Slope slope) {
+    return heights(slope).figures(tank);
   }
 
   Heights heights(Slope slope) {

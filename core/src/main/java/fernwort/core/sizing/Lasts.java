@@ -3,7 +3,6 @@ package fernwort.core.sizing;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.tank.TankFigures;
 import java.util.List;
@@ -67,19 +66,15 @@ public record Lasts(
 
   private static Share fresh(Plumbing plumbing, Part part, State state) {
     double holds = state.volume(part.id());
-    double stranded = Math.min(holds, figures(plumbing, part, state.slope()).stranded());
+    double stranded = Math.min(holds, plumbing.figures(part, state.slope()).stranded());
     return new Share(part.id(), holds, holds - stranded, stranded);
   }
 
   private static Share gray(Plumbing plumbing, Part part, State state) {
-    TankFigures figures = figures(plumbing, part, state.slope());
+    TankFigures figures = plumbing.figures(part, state.slope());
     double holds = state.volume(part.id());
-    double room = Math.max(0, figures.capacity() - figures.unreachable() - holds);
+    double room = Math.max(0, figures.full() - holds);
     return new Share(part.id(), holds, room, figures.unreachable());
-  }
-
-  private static TankFigures figures(Plumbing plumbing, Part part, Slope slope) {
-    return TankFigures.of(plumbing.joined(part), plumbing.room(part.id()), slope);
   }
 
   private static double sum(List<Share> shares) {

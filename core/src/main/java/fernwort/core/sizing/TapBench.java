@@ -7,7 +7,6 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.tank.TankFigures;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -44,9 +43,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
         case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
             state = state.with(part.id(), Kind.ON);
         case Kind.Tank k when k.contents() == Contents.FRESH -> {
-          double stranded =
-              TankFigures.of(plumbing.joined(part), plumbing.room(part.id()), now.slope())
-                  .stranded();
+          double stranded = plumbing.figures(part, now.slope()).stranded();
           if (now.volume(part.id()) < stranded + LEAST_WATER) {
             state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
           }

@@ -31,8 +31,13 @@ public record TankFigures(double capacity, double stranded, double unreachable) 
     return tank.tankPorts().stream().filter(p -> p.use() == use).toList();
   }
 
+  /** Returns what it takes up to its lowest vent (m³). */
+  public double full() {
+    return capacity - unreachable;
+  }
+
   /** Returns what can be filled in and drawn again (m³). */
   public double usable() {
-    return Math.max(0, capacity - unreachable - stranded);
+    return Math.max(0, full() - stranded);
   }
 }

@@ -23,7 +23,6 @@ final class Tries {
   private static final String CUP = "~cup";
 
   /** No block or jack leans a vehicle further (degrees). */
-  private static final double STEEPEST = 20;
 
   private Tries() {}
 
@@ -54,8 +53,8 @@ final class Tries {
       return switch (words[0]) {
         case LEAN ->
             new Act.Tilt(
-                Math.clamp(Double.parseDouble(words[1]), -STEEPEST, STEEPEST),
-                Math.clamp(Double.parseDouble(words[2]), -STEEPEST, STEEPEST));
+                Math.clamp(Double.parseDouble(words[1]), -Slope.STEEPEST, Slope.STEEPEST),
+                Math.clamp(Double.parseDouble(words[2]), -Slope.STEEPEST, Slope.STEEPEST));
         case AIR -> air(rig, words[1]);
         case CUP ->
             new Act.Filled(

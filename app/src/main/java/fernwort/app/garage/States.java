@@ -32,8 +32,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class States {
 
-  private static final double STEEPEST = 20;
-
   /** So many entries of a tank are looked through for what it held last. */
   private static final int MOST = 200;
 
@@ -94,10 +92,10 @@ public class States {
    * @throws Refusal in one sentence, when nobody parks like that
    */
   public void park(OpenRig rig, Slope slope) {
-    if (!(Math.abs(slope.pitch()) <= STEEPEST && Math.abs(slope.roll()) <= STEEPEST)) {
+    if (!slope.isParkable()) {
       throw new Refusal(
           String.format(
-              Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", STEEPEST));
+              Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", Slope.STEEPEST));
     }
     store.park(rig.id(), slope.pitch(), slope.roll());
   }

@@ -37,7 +37,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/log/gauges")
 class GaugesController {
 
-  private static final double STEEPEST = 20;
 
   private final Descriptions rigs;
   private final QuestionDesk desk;
@@ -178,14 +177,15 @@ class GaugesController {
     if (!(part.kind() instanceof Kind.Tank kind)) {
       throw new Refusal(part.label() + " is no tank; a stick goes into a tank");
     }
-    if (!(Math.abs(pitch) <= STEEPEST && Math.abs(roll) <= STEEPEST)) {
+    Slope slope = new Slope(pitch, roll);
+    if (!slope.isParkable()) {
       throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
     }
     Dipstick stick =
         Dipstick.of(
             kind,
             rig.plumbing().room(tank),
-            new Slope(pitch, roll),
+            slope,
             1 / units.in(Measure.VOLUME, 1));
     double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
     List<Strip> strips = new ArrayList<>();

@@ -11,9 +11,6 @@ import java.util.TreeMap;
 /** What the bodies of a rig keep while its lines run out. */
 final class Bodies {
 
-  /** An upright storage heater is so many times as high as wide, unless told (our estimate). */
-  private static final double HEATER_ASPECT = 1.5;
-
   private final Plumbing plumbing;
   private final Wintering now;
   private final Levels levels;
@@ -109,14 +106,9 @@ final class Bodies {
       return part.volume();
     }
     if (plug >= 0 && leaving.leaves(plug)) {
-      return part.volume() * Math.min(1, heater.drainHeight() / height(part.volume()));
+      return part.volume() * Math.min(1, heater.drainHeight() / Kind.Heater.height(part.volume()));
     }
     return runsThrough(part) ? 0 : part.volume();
-  }
-
-  /** The height of an upright cylinder of this volume: V = π/4 · (H/a)² · H (m). */
-  private static double height(double volume) {
-    return Math.cbrt(4 / Math.PI * HEATER_ASPECT * HEATER_ASPECT * volume);
   }
 
   /** Tells whether the line at an accumulator is dry, so that its air pushes its water out. */

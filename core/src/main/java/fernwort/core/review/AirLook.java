@@ -29,9 +29,6 @@ final class AirLook implements Look {
 
   private static final double SAG_WORTH_SAYING = 0.005;
 
-  /** The slope on which an overflow's loss is reckoned; a steep road. */
-  private static final double SLOPE = 6;
-
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
@@ -209,7 +206,7 @@ final class AirLook implements Look {
                     "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where"
                         + " none does, the walls fold inwards and it goes on: up to {}.",
                     Amount.volume(lost),
-                    Scale.rounded(SLOPE, 0),
+                    Scale.rounded(Slope.ROAD, 0),
                     Amount.volume(plan.plumbing().room(part.id()).capacity())),
                 Saying.of(
                     "Lead it over a crest with an air valve, which stays safe when a handle is"
@@ -254,7 +251,7 @@ final class AirLook implements Look {
   private static double lostOnSlope(TankRoom room, TankPort port) {
     double full = room.volumeBelow(port.at(), Slope.LEVEL);
     double kept = full;
-    for (double[] tip : new double[][] {{SLOPE, 0}, {-SLOPE, 0}, {0, SLOPE}, {0, -SLOPE}}) {
+    for (double[] tip : new double[][] {{Slope.ROAD, 0}, {-Slope.ROAD, 0}, {0, Slope.ROAD}, {0, -Slope.ROAD}}) {
       kept = Math.min(kept, room.volumeBelow(port.at(), new Slope(tip[0], tip[1])));
     }
     return full - kept;

@@ -47,6 +47,7 @@ public record Finding(
     FRESH_MEETS_GRAY,
     HEATER_RELIEF,
     HEATER_BYPASS,
+    HEATER_DRAIN,
     PUMP_STRAINER,
     SWITCH_REACH,
     NO_LOW_DRAIN,

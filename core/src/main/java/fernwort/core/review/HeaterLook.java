@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Heaters without relief, or without a way round them. */
+/** Heaters without relief, without a way round them, or with a drain where none can be. */
 final class HeaterLook implements Look {
 
   @Override
@@ -21,6 +21,7 @@ final class HeaterLook implements Look {
       if (part.kind() instanceof Kind.Heater heater) {
         relief(part, heater, found);
         bypass(plan, part, heater, found);
+        drain(part, heater, found);
       }
     }
   }
@@ -68,6 +69,28 @@ final class HeaterLook implements Look {
               Saying.of("Fit a bypass with a valve between its cold and its hot line."),
               List.of(part.id()),
               Optional.of(roundIt(part, cold.get(), hot.get()))));
+    }
+  }
+
+  private static void drain(Part part, Kind.Heater heater, List<Finding> found) {
+    double high = Kind.Heater.height(part.volume());
+    if (part.volume() > 0 && heater.drainHeight() > high) {
+      found.add(
+          new Finding(
+              Finding.Code.HEATER_DRAIN,
+              Finding.Risk.LOSS,
+              Saying.words(part.label() + " is said to drain above its own top"),
+              Saying.of(
+                  "Its drain is entered {} above its bottom; a heater of {} is about {} high.",
+                  Amount.length(heater.drainHeight()),
+                  Amount.volume(part.volume()),
+                  Amount.length(high)),
+              Saying.of("Winter plans take it that nothing runs out by that drain."),
+              Saying.of(
+                  "Measure from the bottom of the heater to its drain plug, and correct it in its"
+                      + " form."),
+              List.of(part.id()),
+              Optional.empty()));
     }
   }
 

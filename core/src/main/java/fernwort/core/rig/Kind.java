@@ -573,6 +573,14 @@ public sealed interface Kind {
      */
     public record Heating(double power, double thermostat) {}
 
+    /** How many times as high as wide a heater is taken to be. */
+    private static final double ASPECT = 1.5;
+
+    /** How high a heater of a volume (m³) is taken to be: an upright cylinder (m). */
+    public static double height(double volume) {
+      return Math.cbrt(4 / Math.PI * ASPECT * ASPECT * volume);
+    }
+
     /** Makes a heater of unknown power. */
     public Heater(Type works, boolean relief, double drainHeight) {
       this(works, relief, drainHeight, Optional.empty());

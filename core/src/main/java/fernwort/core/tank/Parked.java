@@ -17,9 +17,6 @@ import fernwort.core.rig.TankPort;
 public record Parked(
     TankFigures figures, int senderSteps, double senderSays, double leftAfterDraining) {
 
-  /** Steepest way of parking that is looked at (degrees). */
-  public static final double STEEPEST = 3;
-
   private static final double GRID = 0.5;
 
   /** What is left in a tank is alike within so much (m³): a millilitre. */
@@ -49,14 +46,14 @@ public record Parked(
   }
 
   /**
-   * Returns the way of parking, within {@link #STEEPEST} each way, that leaves least in a tank
+   * Returns the way of parking, within {@link Slope#PARKING} each way, that leaves least in a tank
    * below its drain; the flattest of equals.
    */
   public static Slope bestToDrain(Kind.Tank tank, TankRoom room) {
     Slope best = Slope.LEVEL;
     double least = undrained(tank, room, best);
-    for (double pitch = -STEEPEST; pitch <= STEEPEST; pitch += GRID) {
-      for (double roll = -STEEPEST; roll <= STEEPEST; roll += GRID) {
+    for (double pitch = -Slope.PARKING; pitch <= Slope.PARKING; pitch += GRID) {
+      for (double roll = -Slope.PARKING; roll <= Slope.PARKING; roll += GRID) {
         Slope slope = new Slope(pitch, roll);
         double left = undrained(tank, room, slope);
         boolean flatter = Math.hypot(pitch, roll) < Math.hypot(best.pitch(), best.roll());

@@ -54,8 +54,12 @@ class LayoutReviewTest {
   }
 
   private static Rig heater(Rig rig, boolean relief) {
+    return heater(rig, relief, 0.02);
+  }
+
+  private static Rig heater(Rig rig, boolean relief, double drain) {
     return RigEdit.of(rig)
-        .change("heater", p -> p.with(new Kind.Heater(Kind.Heater.Type.STORAGE, relief, 0.02)));
+        .change("heater", p -> p.with(new Kind.Heater(Kind.Heater.Type.STORAGE, relief, drain)));
   }
 
   private static Rig withoutVent() {
@@ -264,6 +268,7 @@ class LayoutReviewTest {
         Arguments.of(Code.FRESH_MEETS_GRAY, "gray", grayIntoFresh()),
         Arguments.of(Code.HEATER_RELIEF, "heater", heater(STAY, false)),
         Arguments.of(Code.HEATER_BYPASS, "heater", withoutBypass()),
+        Arguments.of(Code.HEATER_DRAIN, "heater", heater(STAY, true, 0.9)),
         Arguments.of(Code.PUMP_STRAINER, "pump", RigEdit.of(GOOD).remove("strainer")),
         Arguments.of(Code.SWITCH_REACH, "pump", hidden("pump")),
         Arguments.of(Code.NO_LOW_DRAIN, "pump", GOOD),

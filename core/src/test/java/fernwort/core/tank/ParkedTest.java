@@ -104,8 +104,8 @@ class ParkedTest {
   /** All slopes that are tried, looked at one by one. */
   private static double least(Kind.Tank tank, TankRoom room) {
     double least = Double.POSITIVE_INFINITY;
-    for (double pitch = -Parked.STEEPEST; pitch <= Parked.STEEPEST; pitch += 0.5) {
-      for (double roll = -Parked.STEEPEST; roll <= Parked.STEEPEST; roll += 0.5) {
+    for (double pitch = -Slope.PARKING; pitch <= Slope.PARKING; pitch += 0.5) {
+      for (double roll = -Slope.PARKING; roll <= Slope.PARKING; roll += 0.5) {
         least = Math.min(least, left(tank, room, new Slope(pitch, roll)));
       }
     }
@@ -133,11 +133,11 @@ class ParkedTest {
     Slope best = Parked.bestToDrain(tank, room);
     double least = least(tank, room);
     assertThat(left(tank, room, best)).isCloseTo(least, within(2e-6));
-    assertThat(Math.abs(best.pitch())).isLessThanOrEqualTo(Parked.STEEPEST);
-    assertThat(Math.abs(best.roll())).isLessThanOrEqualTo(Parked.STEEPEST);
+    assertThat(Math.abs(best.pitch())).isLessThanOrEqualTo(Slope.PARKING);
+    assertThat(Math.abs(best.roll())).isLessThanOrEqualTo(Slope.PARKING);
     double tilt = Math.hypot(best.pitch(), best.roll());
-    for (double pitch = -Parked.STEEPEST; pitch <= Parked.STEEPEST; pitch += 0.5) {
-      for (double roll = -Parked.STEEPEST; roll <= Parked.STEEPEST; roll += 0.5) {
+    for (double pitch = -Slope.PARKING; pitch <= Slope.PARKING; pitch += 0.5) {
+      for (double roll = -Slope.PARKING; roll <= Slope.PARKING; roll += 0.5) {
         if (Math.hypot(pitch, roll) < tilt - 1e-9) {
           assertThat(left(tank, room, new Slope(pitch, roll)))
               .as("%s, %s is flatter", pitch, roll)

@@ -67,8 +67,6 @@ class TripsTest {
     double held = 100.0 * all.stream().filter(Foretold::held).count() / all.size();
     assertThat(errors[errors.length / 2]).isLessThanOrEqualTo(0.16);
     assertThat(errors[errors.length * 9 / 10 - 1]).isLessThan(0.45);
-    System.err.println(
-        +errors[errors.length / 2] + " " + errors[errors.length * 9 / 10 - 1] + " " + held);
     assertThat(held).isBetween(76.0, 90.0);
   }
 }

@@ -142,6 +142,10 @@ final class Step {
     progress.move(start, start, high, high);
     pace.slowDown();
     turn(start);
+    if (moving(progress.flows()).equals(before)) {
+      // It moves on all the same, as what flowed until now makes it: not to be met without end.
+      pace.flip(progress.time());
+    }
   }
 
   private static Set<String> moving(Flows flows) {

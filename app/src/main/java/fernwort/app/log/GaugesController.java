@@ -37,7 +37,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/log/gauges")
 class GaugesController {
 
-
   private final Descriptions rigs;
   private final QuestionDesk desk;
   private final Diary diary;
@@ -182,11 +181,7 @@ class GaugesController {
       throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
     }
     Dipstick stick =
-        Dipstick.of(
-            kind,
-            rig.plumbing().room(tank),
-            slope,
-            1 / units.in(Measure.VOLUME, 1));
+        Dipstick.of(kind, rig.plumbing().room(tank), slope, 1 / units.in(Measure.VOLUME, 1));
     double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
     List<Strip> strips = new ArrayList<>();
     double length = stick.length() * 1000;

@@ -2,7 +2,6 @@ package fernwort.core.hazard;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Relief;
@@ -11,12 +10,12 @@ import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.TankPort;
 import fernwort.core.run.Happening;
+import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -29,12 +28,6 @@ final class Foretold {
 
   /** How far a run looks ahead (s); own choice, as long as a rig is left alone in daytime. */
   static final double AHEAD = 3 * 3600;
-
-  /**
-   * A run looks ahead no further than these steps take it, so that whoever turns a handle is not
-   * kept waiting where a level hovers at a port; own choice, about a second at the most.
-   */
-  static final int MOST_STEPS = 4000;
 
   /** What happens sooner than this happens now (s). */
   private static final double NOW = 2;
@@ -59,35 +52,28 @@ final class Foretold {
     }
   }
 
-  /** The first time that each thing begins, by what and where. */
+  /** What runs out already, and the first time that each thing begins. */
   private List<Happening> first(Scene scene) {
-    Map<List<Object>, Happening> first = new LinkedHashMap<>();
-    try {
-      Simulation run =
-          Simulation.start(
-              scene.plumbing(),
-              hydraulics,
-              scene.levels().state(scene.setting()),
-              Conditions.ORDINARY);
-      run.moment()
-          .flows()
-          .ends()
-          .forEach((end, q) -> {
-            if (q > 0) {
-              first.put(
-                  List.of(Happening.Kind.RUNS_OUT, end),
-                  new Happening(0, Happening.Kind.RUNS_OUT, end, true));
-            }
-          });
-      while (run.steps() < MOST_STEPS && run.isBefore(AHEAD)) {
-        run.runToNext(AHEAD, MOST_STEPS).stream()
-            .filter(Happening::begins)
-            .forEach(h -> first.putIfAbsent(List.of(h.kind(), h.subject()), h));
-      }
-    } catch (UnsettledFlowException e) {
-      // What was met until then is told; the page of flows names the part that does not settle.
-    }
-    return List.copyOf(first.values());
+    Simulation run =
+        Simulation.start(
+            scene.plumbing(),
+            hydraulics,
+            scene.levels().state(scene.setting()),
+            Conditions.ORDINARY);
+    List<Happening> first = new ArrayList<>();
+    run.moment()
+        .flows()
+        .ends()
+        .forEach((end, q) -> {
+          if (q > 0) {
+            first.add(new Happening(0, Happening.Kind.RUNS_OUT, end, true));
+          }
+        });
+    LookAhead.of(run, AHEAD).first().stream()
+        .filter(h ->
+            first.stream().noneMatch(f -> f.kind() == h.kind() && f.subject().equals(h.subject())))
+        .forEach(first::add);
+    return first;
   }
 
   private static Saying when(Happening h) {

@@ -12,9 +12,6 @@ import java.util.List;
 /** All warnings of a state. Made once per rig. */
 public final class Hazards {
 
-  /** How many steps of a run {@link #warnings} looks ahead at the most. */
-  public static final int STEPS_AHEAD = Foretold.MOST_STEPS;
-
   private final Plumbing plumbing;
   private final List<Check> checks;
   private final Check power = new PowerCheck();

@@ -251,7 +251,8 @@ final class AirLook implements Look {
   private static double lostOnSlope(TankRoom room, TankPort port) {
     double full = room.volumeBelow(port.at(), Slope.LEVEL);
     double kept = full;
-    for (double[] tip : new double[][] {{Slope.ROAD, 0}, {-Slope.ROAD, 0}, {0, Slope.ROAD}, {0, -Slope.ROAD}}) {
+    for (double[] tip :
+        new double[][] {{Slope.ROAD, 0}, {-Slope.ROAD, 0}, {0, Slope.ROAD}, {0, -Slope.ROAD}}) {
       kept = Math.min(kept, room.volumeBelow(port.at(), new Slope(tip[0], tip[1])));
     }
     return full - kept;

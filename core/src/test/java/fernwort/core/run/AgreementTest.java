@@ -43,7 +43,7 @@ class AgreementTest {
   private static final double SOON = 0.5;
 
   /** Air under so much pressure has answered (Pa). */
-  private static final double ANSWERS = 300;
+  private static final double ANSWERS = 60;
 
   private static final long SEED = Long.getLong("sweep.seed", System.nanoTime());
 
@@ -74,18 +74,21 @@ class AgreementTest {
       Flows steady = Hydraulics.of(drawn.plumbing()).solve(drawn.state());
       Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
       Flows first = run.moment().flows();
-      apart.addAll(differing(s, "tap", 1, steady.fixtures(), first.fixtures()));
-      apart.addAll(differing(s, "end", 1, steady.ends(), first.ends()));
-      apart.addAll(differing(s, "supply", 1, steady.supplies(), first.supplies()));
+      apart.addAll(differing(s, "tap", 1, steady.fixtures(), Map.of(), first.fixtures()));
+      apart.addAll(differing(s, "end", 1, steady.ends(), Map.of(), first.ends()));
+      apart.addAll(differing(s, "supply", 1, steady.supplies(), Map.of(), first.supplies()));
       boolean calm = true;
       for (double until : new double[] {AT_ONCE, SOON}) {
         calm &= run.runToNext(until).isEmpty();
         boolean free = run.moment().air().values().stream().allMatch(p -> Math.abs(p) < ANSWERS);
         if (calm && free) {
           Totals moved = run.moment().totals();
-          apart.addAll(differing(s, "tap", until, steady.fixtures(), moved.drawn()));
-          apart.addAll(differing(s, "end", until, steady.ends(), out(drawn, moved)));
-          apart.addAll(differing(s, "supply", until, steady.supplies(), moved.supplied()));
+          Flows then = run.moment().flows();
+          apart.addAll(
+              differing(s, "tap", until, steady.fixtures(), then.fixtures(), moved.drawn()));
+          apart.addAll(differing(s, "end", until, steady.ends(), then.ends(), out(drawn, moved)));
+          apart.addAll(
+              differing(s, "supply", until, steady.supplies(), then.supplies(), moved.supplied()));
         }
       }
     }
@@ -100,15 +103,26 @@ class AgreementTest {
     return out;
   }
 
+  /**
+   * What moved by a time has to be what the steady flow says. Where a level leaves a port
+   * meanwhile, it may be anything up to what flows then.
+   */
   private static List<String> differing(
-      long seed, String what, double time, Map<String, Double> steady, Map<String, Double> moved) {
+      long seed,
+      String what,
+      double time,
+      Map<String, Double> steady,
+      Map<String, Double> then,
+      Map<String, Double> moved) {
     Set<String> all = new HashSet<>(steady.keySet());
     all.addAll(moved.keySet());
     List<String> apart = new ArrayList<>();
     for (String id : all) {
       double says = steady.getOrDefault(id, 0.0);
       double does = moved.getOrDefault(id, 0.0) / time;
-      if (Math.abs(says - does) > SLIGHT + 0.15 * Math.max(Math.abs(says), Math.abs(does))) {
+      double later = then.getOrDefault(id, says);
+      double off = Math.max(Math.min(says, later) - does, does - Math.max(says, later));
+      if (off > SLIGHT + 0.15 * Math.max(Math.abs(says), Math.abs(does))) {
         apart.add(
             "APART %d %s %s: steady %.3f, run %.3f L/min"
                 .formatted(seed, what, id, says * 6e4, does * 6e4));
@@ -126,23 +140,20 @@ class AgreementTest {
       Drawn drawn = Drawn.from(s);
       looked = s;
       List<Warning> told = told(drawn);
+      double ahead = LookAhead.of(Simulation.start(drawn.plumbing(), drawn.state()), LONG).until();
+      cut += ahead < LONG - 1 ? 1 : 0;
       Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
       int events = 0;
-      while (run.isBefore(LONG)) {
-        for (Happening h : run.runToNext(LONG)) {
+      while (run.isBefore(ahead)) {
+        for (Happening h : run.runToNext(ahead)) {
           events++;
-          boolean ahead = run.steps() < Hazards.STEPS_AHEAD;
-          if (ahead && h.begins() && !foretelling(h.kind()).isEmpty()) {
+          if (h.begins() && !foretelling(h.kind()).isEmpty()) {
             harms++;
             if (told.stream().noneMatch(w -> foretells(drawn, w, h))) {
               silent.add(
                   "SILENT %d %s of %s".formatted(s, h, told.stream().map(Warning::key).toList()));
             }
           }
-        }
-        if (run.steps() >= Hazards.STEPS_AHEAD) {
-          cut++;
-          break;
         }
         if (events > MOST_EVENTS) {
           silent.add("CHATTERS %d after %.0f s".formatted(s, run.time()));
@@ -156,7 +167,7 @@ class AgreementTest {
     silent.stream().limit(30).forEach(System.out::println);
     assertThat(silent).isEmpty();
     assertThat(harms).isPositive();
-    assertThat(cut).as("states that take too many steps").isLessThan(2 + STATES / 50);
+    assertThat(cut).as("states that take too many steps").isLessThan(2 + STATES / 10);
   }
 
   private static Set<Code> foretelling(Happening.Kind kind) {

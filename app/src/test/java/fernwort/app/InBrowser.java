@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +27,9 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
   /** How wide a phone is (px). */
   public static final int PHONE = 390;
 
+  /** How long a page may take to show something: a slow machine is no fault of the page (ms). */
+  private static final double PATIENCE = 30_000;
+
   private final SharedCopy copy = new SharedCopy();
   private final List<String> complaints = new ArrayList<>();
   private Browser browser;
@@ -34,6 +38,7 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
 
   @Override
   public void beforeAll(ExtensionContext test) {
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     copy.beforeAll(test);
     browser =
         test.getRoot()

@@ -87,7 +87,7 @@ class ColdJourneyTest {
   /** Until then the rig is being computed with, and other pages wait for their turn. */
   private static void waitForSchools(Page page) {
     assertThat(page.locator(".school"))
-        .hasCount(4, new LocatorAssertions.HasCountOptions().setTimeout(PATIENCE));
+        .hasCount(4, new LocatorAssertions.HasCountOptions().setTimeout(2 * PATIENCE));
   }
 
   @Test

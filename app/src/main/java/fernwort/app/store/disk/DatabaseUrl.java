@@ -10,6 +10,13 @@ final class DatabaseUrl {
 
   private static final String NAMES = ";DATABASE_TO_LOWER=TRUE;DB_CLOSE_ON_EXIT=FALSE";
 
+  /**
+   * Texts stand in their rows. A long one that stands beside them is taken away as soon as a change
+   * replaces it, and whoever reads the row as it was finds nothing: an error of the database, met
+   * on a slow machine where somebody types on while an answer is on its way.
+   */
+  private static final String TEXTS = ";MAX_LENGTH_INPLACE_LOB=1000000";
+
   private DatabaseUrl() {}
 
   /**
@@ -17,7 +24,7 @@ final class DatabaseUrl {
    * order of the writes keeps what the disk still needs.
    */
   static String writing(Path database) {
-    return base(database) + ";IFEXISTS=TRUE;RETENTION_TIME=1000";
+    return base(database) + ";IFEXISTS=TRUE;RETENTION_TIME=1000" + TEXTS;
   }
 
   /** Returns the address to read by without touching the file. */
@@ -27,7 +34,7 @@ final class DatabaseUrl {
 
   /** Returns the address that makes a new database. */
   static String making(Path database) {
-    return base(database);
+    return base(database) + TEXTS;
   }
 
   private static String base(Path database) {

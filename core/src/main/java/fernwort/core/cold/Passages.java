@@ -1,6 +1,7 @@
 package fernwort.core.cold;
 
 import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Passage;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Kind;
@@ -286,13 +287,12 @@ final class Passages {
     if (now.has(part, Kind.Valve.HALF) && valve.stop(stop).joins().isEmpty()) {
       stop = valve.opened().orElseThrow().id();
     }
-    int[] pairs = plumbing.passages(index, stop);
-    for (int i = 0; i < pairs.length; i += 2) {
-      int a = pairs[i];
-      int b = pairs[i + 1];
+    for (Passage passage : plumbing.passages(index, stop)) {
+      int a = passage.from();
+      int b = passage.to();
       if (b == v + valve.ports().size()) {
         branch(a, b);
-      } else {
+      } else if (a < b) {
         through(a, b);
       }
     }

@@ -6,6 +6,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Point;
+import fernwort.core.rig.PortFlow;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
@@ -90,7 +91,7 @@ public record Addition(
 
   /** Returns the end of a line to which water usually goes on. */
   public static PortRef onward(Rig rig, Line line) {
-    boolean back = way(rig, line.from()) == Way.IN || way(rig, line.to()) == Way.OUT;
+    boolean back = way(rig, line.from()) == PortFlow.IN || way(rig, line.to()) == PortFlow.OUT;
     return back ? line.from() : line.to();
   }
 
@@ -98,7 +99,7 @@ public record Addition(
     Part host = rig.part(port.part());
     Point at = host.at(port.port());
     Part part = made(rig, host.place(), at);
-    String end = what.end(way(rig, port) == Way.IN, isAir(host));
+    String end = what.end(way(rig, port) == PortFlow.IN, isAir(host));
     return new Alteration.PartHungOn(port, part, end, bore(rig, host), length.orElse(USUAL_LENGTH));
   }
 
@@ -144,36 +145,8 @@ public record Addition(
   }
 
   /** Which way water goes at a port, seen from its part. */
-  private enum Way {
-    IN,
-    OUT,
-    EITHER
-  }
-
-  private static Way way(Rig rig, PortRef port) {
-    return switch (rig.part(port.part()).kind()) {
-      case Kind.Tank t ->
-          switch (t.port(port.port()).use()) {
-            case FILL, FLOAT -> Way.IN;
-            case FEED, DRAIN -> Way.OUT;
-            case VENT, GAUGE, LINK -> Way.EITHER;
-          };
-      case Kind.Valve k -> Way.EITHER;
-      case Kind.Tee k -> Way.EITHER;
-      case Kind.HoseInlet k -> Way.OUT;
-      case Kind.GravityFiller k -> port.port().equals("mouth") ? Way.IN : Way.OUT;
-      case Kind.PortableContainer k -> Way.OUT;
-      case Kind.Fixture k -> port.port().equals("waste") ? Way.OUT : Way.IN;
-      case Kind.Heater k -> port.port().equals("hot") ? Way.OUT : Way.IN;
-      case Kind.OpenEnd k -> Way.IN;
-      case Kind.AirAdmittanceValve k -> Way.IN;
-      case Kind.Accumulator k -> Way.IN;
-      case Kind.Plug k -> Way.IN;
-      case Kind.Manifold k -> port.port().equals("in") ? Way.IN : Way.OUT;
-      case Kind.Fitting k -> port.port().equals("in") ? Way.IN : Way.OUT;
-      case Kind.Pump k -> port.port().equals("in") ? Way.IN : Way.OUT;
-      case Kind.Macerator k -> port.port().equals("in") ? Way.IN : Way.OUT;
-    };
+  private static PortFlow way(Rig rig, PortRef port) {
+    return rig.part(port.part()).kind().flow(port.port());
   }
 
   private static boolean isAir(Part host) {

@@ -35,43 +35,6 @@ public final class PortNames {
     return new PortNames(rig);
   }
 
-  /** What is found at the end of a way. */
-  private enum Role {
-    /** It has a use of its own: the way is named after it. */
-    END,
-    /** It only ends the way: named where there is nothing else. */
-    STUB,
-    /** Water passes it. */
-    PASSED
-  }
-
-  private static Role role(Kind kind) {
-    return switch (kind) {
-      case Kind.Tank k -> Role.END;
-      case Kind.ThreeWayValve k -> Role.END;
-      case Kind.Pump k -> Role.END;
-      case Kind.Macerator k -> Role.END;
-      case Kind.Heater k -> Role.END;
-      case Kind.Fixture k -> Role.END;
-      case Kind.HoseInlet k -> Role.END;
-      case Kind.GravityFiller k -> Role.END;
-      case Kind.OpenEnd k -> Role.END;
-      case Kind.PortableContainer k -> Role.END;
-      case Kind.AirAdmittanceValve k -> Role.END;
-      case Kind.Accumulator k -> Role.STUB;
-      case Kind.Plug k -> Role.STUB;
-      case Kind.TwoWayValve k -> Role.PASSED;
-      case Kind.CheckValve k -> Role.PASSED;
-      case Kind.Regulator k -> Role.PASSED;
-      case Kind.Strainer k -> Role.PASSED;
-      case Kind.Filter k -> Role.PASSED;
-      case Kind.Tee k -> Role.PASSED;
-      case Kind.Manifold k -> Role.PASSED;
-      case Kind.DrainTrap k -> Role.PASSED;
-      case Kind.LeakTray k -> Role.STUB;
-    };
-  }
-
   /** Returns the names of what a port leads to, the nearest first; none for a free one. */
   public List<String> leadsTo(PortRef port) {
     Found found = search(port);
@@ -106,8 +69,8 @@ public final class PortNames {
       }
       PortRef to = line.other(at);
       Part next = rig.part(to.part());
-      switch (role(next.kind())) {
-        case END -> found.ends().add(to);
+      switch (next.kind().inLine()) {
+        case END, SELECTS -> found.ends().add(to);
         case STUB -> found.stubs().add(next.id());
         case PASSED -> {
           found.stubs().add(next.id());

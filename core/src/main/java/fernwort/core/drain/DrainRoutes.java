@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
@@ -164,7 +165,7 @@ public final class DrainRoutes {
   private void spread(
       Step step, Map<String, String> needs, OpenGraph graph, PriorityQueue<Step> queue) {
     for (int e = graph.first(step.vertex()); e >= 0; e = graph.next(e)) {
-      if (graph.line(e) < 0 && graph.type(e) != OpenGraph.PUMP) {
+      if (graph.line(e) < 0 && graph.law(e) != Link.Law.DRIVE) {
         int u = graph.to(e);
         queue.add(new Step(u, Math.max(step.crest(), levels.height(u)), needs.size(), needs));
       }

@@ -7,6 +7,7 @@ import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Setting;
@@ -97,7 +98,7 @@ public final class Flood {
         continue;
       }
       for (int e : arriving.get(next.vertex())) {
-        if (graph.type(e) != OpenGraph.PUMP) {
+        if (graph.law(e) != Link.Law.DRIVE) {
           int v = graph.from(e);
           double crest = graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(v);
           double before = Math.max(levels.height(v), crest);

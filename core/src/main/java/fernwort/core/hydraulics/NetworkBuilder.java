@@ -20,6 +20,7 @@ import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.ways.OpenWays;
@@ -180,7 +181,7 @@ final class NetworkBuilder {
 
   private void addPassages(Set<Integer> cycling) {
     for (int e = 0; e < graph.edges(); e++) {
-      boolean both = graph.type(e) == OpenGraph.PLAIN || graph.type(e) == OpenGraph.SEAL;
+      boolean both = graph.law(e) == Link.Law.FREE || graph.law(e) == Link.Law.SEAL;
       boolean holds = wet.holds(e) || both && wet.holds(e + 1);
       if (holds && !wet.isFree(e)) {
         addPassage(e, cycling);
@@ -196,20 +197,20 @@ final class NetworkBuilder {
     int b = node[graph.to(e)];
     Part part = plumbing.part(graph.from(e));
     Optional<String> none = Optional.empty();
-    switch (graph.type(e)) {
-      case OpenGraph.CHECK -> link(a, b, new OneWay(graph.value(e)), none, part);
-      case OpenGraph.REGULATOR ->
+    switch (graph.law(e)) {
+      case CHECK -> link(a, b, new OneWay(graph.value(e)), none, part);
+      case REGULATOR ->
           link(
               a,
               b,
               new Hold(levels.height(graph.to(e)) + graph.value(e), OneWay.FREE_END),
               none,
               part);
-      case OpenGraph.PUMP -> {
+      case DRIVE -> {
         int index = plumbing.index(part.id());
         pumpLinks.put(index, link(a, b, lift(part, graph.to(e), cycling), none, part));
       }
-      default -> {
+      case FREE, SEAL -> {
         if (graph.line(e) >= 0) {
           String id = plumbing.rig().lines().get(graph.line(e)).id();
           link(a, b, pipes.pipe(graph.line(e), water), Optional.of(id), part);

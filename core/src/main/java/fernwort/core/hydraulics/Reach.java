@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.Sweep;
 import java.util.Arrays;
@@ -132,7 +133,7 @@ final class Reach {
       lift[v] = Math.max(lift[v], by);
       for (int e = graph.lastInto(v); e >= 0; e = graph.previousInto(e)) {
         int u = graph.from(e);
-        if (!seen[u] && graph.type(e) != OpenGraph.PUMP) {
+        if (!seen[u] && graph.law(e) != Link.Law.DRIVE) {
           seen[u] = true;
           stack[size++] = u;
         }
@@ -144,12 +145,11 @@ final class Reach {
     int v = graph.from(e);
     int u = graph.to(e);
     double after =
-        switch (graph.type(e)) {
-          case OpenGraph.CHECK -> head[v] - graph.value(e);
-          case OpenGraph.REGULATOR -> Math.min(head[v], levels.height(u) + graph.value(e));
-          case OpenGraph.PUMP ->
-              Math.min(ceiling, head[v] + Water.head(shutOff(graph.plumbing().part(v))));
-          default -> head[v];
+        switch (graph.law(e)) {
+          case CHECK -> head[v] - graph.value(e);
+          case REGULATOR -> Math.min(head[v], levels.height(u) + graph.value(e));
+          case DRIVE -> Math.min(ceiling, head[v] + Water.head(shutOff(graph.plumbing().part(v))));
+          case FREE, SEAL -> head[v];
         };
     double crest = graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(u);
     double drawn = Math.min(lift[v], lift[u]);

@@ -7,6 +7,7 @@ import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.AirSearch;
 import fernwort.core.ways.OpenWays;
@@ -179,7 +180,7 @@ final class WetPorts {
   }
 
   boolean isFree(int e) {
-    boolean passage = graph.type(e) == OpenGraph.PLAIN || graph.type(e) == OpenGraph.SEAL;
+    boolean passage = graph.law(e) == Link.Law.FREE || graph.law(e) == Link.Law.SEAL;
     return passage
         && graph.line(e) < 0
         && !(plumbing.part(graph.from(e)).kind() instanceof Kind.Filter);

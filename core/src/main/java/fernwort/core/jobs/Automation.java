@@ -216,28 +216,10 @@ public record Automation(Purpose purpose, List<Rule> rules) {
           "“%s” is nothing that can act; choose a motor valve or a pump".formatted(id));
     }
     Part part = rig.part(id);
-    if (!acts(part)) {
+    if (!part.kind().setsItself()) {
       throw new Refusal(part.label() + " has no motor; choose a motor valve or a pump");
     }
     return part;
-  }
-
-  private static boolean acts(Part part) {
-    return switch (part.kind()) {
-      case Kind.Valve valve -> valve.motor().isPresent();
-      case Kind.Pump pump -> !pump.works().byHand() && pump.duty() != Kind.Pump.Duty.CIRCULATION;
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          false;
-    };
   }
 
   /**
@@ -245,7 +227,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
    */
   public static List<Part> actors(Rig rig) {
     return rig.parts().stream()
-        .filter(Automation::acts)
+        .filter(p -> p.kind().setsItself())
         .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Valve)))
         .toList();
   }

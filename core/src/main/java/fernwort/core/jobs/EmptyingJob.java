@@ -7,6 +7,7 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Purpose;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
@@ -146,22 +147,10 @@ public final class EmptyingJob {
   private Goal resting(Map<String, String> more) {
     Map<String, String> musts = new TreeMap<>();
     for (Part part : rig.parts()) {
-      boolean off =
-          switch (part.kind()) {
-            case Kind.Pump k -> true;
-            case Kind.Macerator k -> true;
-            case Kind.Heater k -> true;
-            case Kind.PortableContainer k -> true;
-            case Kind.HoseInlet k -> !lines;
-            case Kind.GravityFiller _,
-                Kind.OpenEnd _,
-                Kind.Tank _,
-                Kind.Valve _,
-                Kind.Fixture _,
-                Kind.Plug _,
-                Kind.Fitting _ ->
-                false;
-          };
+      Kind kind = part.kind();
+      boolean gives = kind.is(Purpose.SOURCE) && !kind.is(Purpose.HOLDS);
+      boolean hose = kind instanceof Kind.HoseInlet;
+      boolean off = kind.is(Purpose.DRIVES) || kind.is(Purpose.HEATS) || gives && !(hose && lines);
       if (off) {
         musts.put(part.id(), part.rest().id());
       }

@@ -2,7 +2,6 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -125,7 +124,7 @@ final class Sequence {
     Search(List<Turn> turns) {
       this.turns = turns;
       int n = turns.size();
-      int[] ranks = turns.stream().mapToInt(Sequence.this::rank).toArray();
+      int[] ranks = turns.stream().mapToInt(this::rank).toArray();
       later = new long[n];
       first = new long[n];
       walks = new Cost[n][n];
@@ -180,6 +179,10 @@ final class Sequence {
         }
       }
       return Optional.empty();
+    }
+
+    private int rank(Turn turn) {
+      return rig.part(turn.part()).kind().rank(turn.position()).ordinal();
     }
 
     /** Tells whether a turn may come next: a hose's tap is shut before the hose comes off. */
@@ -285,34 +288,5 @@ final class Sequence {
 
   private boolean isRest(Turn turn) {
     return rig.part(turn.part()).rest().id().equals(turn.position());
-  }
-
-  /** What should come before what: power off, taps, valves shut, hoses off, open, hoses, power. */
-  private int rank(Turn turn) {
-    Part part = rig.part(turn.part());
-    boolean rests = isRest(turn);
-    return switch (part.kind()) {
-      case Kind.Heater k -> rests ? 0 : 9;
-      case Kind.Pump k -> rests ? 0 : 8;
-      case Kind.Macerator k -> rests ? 0 : 8;
-      case Kind.Fixture k -> rests ? 1 : 7;
-      case Kind.Valve k -> k.stop(turn.position()).joins().isEmpty() ? 2 : 5;
-      case Kind.HoseInlet k -> rests || turn.position().equals(Kind.HoseInlet.HOSE.id()) ? 3 : 6;
-      case Kind.PortableContainer k -> rests ? 3 : 6;
-      case Kind.GravityFiller k -> rests ? 3 : 4;
-      case Kind.OpenEnd k -> rests ? 3 : 4;
-      case Kind.Plug k -> rests ? 3 : 4;
-      case Kind.Tank k -> 5;
-      case Kind.CheckValve k -> 5;
-      case Kind.AirAdmittanceValve k -> 5;
-      case Kind.Regulator k -> 5;
-      case Kind.Strainer k -> 5;
-      case Kind.Filter k -> 5;
-      case Kind.Accumulator k -> 5;
-      case Kind.Tee k -> 5;
-      case Kind.Manifold k -> 5;
-      case Kind.DrainTrap k -> 5;
-      case Kind.LeakTray k -> 5;
-    };
   }
 }

@@ -384,21 +384,6 @@ final class Targets {
 
   /** What brings in water or heat or lets it out is opened only where the job says so. */
   static boolean isOffered(Part part, String position) {
-    boolean atRest = part.rest().id().equals(position);
-    return switch (part.kind()) {
-      case Kind.Fixture k -> atRest;
-      case Kind.HoseInlet k -> atRest;
-      case Kind.PortableContainer k -> atRest;
-      case Kind.OpenEnd k -> atRest;
-      case Kind.Plug k -> atRest;
-      case Kind.Heater k -> atRest;
-      case Kind.GravityFiller _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Macerator _,
-          Kind.Fitting _ ->
-          true;
-    };
+    return !part.kind().onlyOnPurpose() || part.kind().rests(position);
   }
 }

@@ -1,6 +1,7 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.flow.SteadyFlow;
+import fernwort.core.rig.Link;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;
@@ -53,7 +54,7 @@ public final class AirEntries {
     while (!front.isEmpty()) {
       int v = front.remove();
       for (int e = graph.first(v); e >= 0; e = graph.next(e)) {
-        if (graph.type(e) != OpenGraph.PUMP && graph.type(e) != OpenGraph.SEAL) {
+        if (graph.law(e) != Link.Law.DRIVE && graph.law(e) != Link.Law.SEAL) {
           enter(graph.to(e), flow, moving);
         }
       }

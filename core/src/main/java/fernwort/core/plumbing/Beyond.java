@@ -28,28 +28,7 @@ public final class Beyond {
 
   /** Tells whether a part gives, takes or moves water, rather than only passing it on. */
   public static boolean isEnd(Kind kind) {
-    return switch (kind) {
-      case Kind.Tank k -> true;
-      case Kind.Fixture k -> true;
-      case Kind.OpenEnd k -> true;
-      case Kind.HoseInlet k -> true;
-      case Kind.GravityFiller k -> true;
-      case Kind.PortableContainer k -> true;
-      case Kind.Macerator k -> true;
-      case Kind.Pump k -> true;
-      case Kind.AirAdmittanceValve k -> true;
-      case Kind.Heater k -> true;
-      case Kind.Accumulator k -> true;
-      case Kind.Plug k -> k.removable();
-      case Kind.Valve k -> false;
-      case Kind.CheckValve k -> false;
-      case Kind.Regulator k -> false;
-      case Kind.Strainer k -> false;
-      case Kind.Filter k -> false;
-      case Kind.Tee k -> false;
-      case Kind.Manifold k -> false;
-      case Kind.DrainTrap k -> false;
-      case Kind.LeakTray k -> false;
-    };
+    boolean sealed = kind instanceof Kind.Plug plug && !plug.removable();
+    return !kind.inLine().goesOn() && !sealed;
   }
 }

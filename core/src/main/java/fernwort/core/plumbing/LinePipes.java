@@ -83,36 +83,9 @@ public final class LinePipes {
   /** Returns 1 − β², 0 where the loss is the line's own. */
   private static double narrowness(
       Map<String, Kind> parts, PortRef end, double bore, Map<String, Double> widest) {
-    return passesThrough(parts.getOrDefault(end.part(), new Kind.Plug(false)))
+    return parts.containsKey(end.part()) && parts.get(end.part()).inLine().goesOn()
         ? 1 - Math.pow(bore / widest.getOrDefault(end.part(), bore), 2)
         : 0;
-  }
-
-  private static boolean passesThrough(Kind kind) {
-    return switch (kind) {
-      case Kind.TwoWayValve k -> true;
-      case Kind.ThreeWayValve k -> true;
-      case Kind.CheckValve k -> true;
-      case Kind.Regulator k -> true;
-      case Kind.Strainer k -> true;
-      case Kind.Filter k -> true;
-      case Kind.Tee k -> true;
-      case Kind.Manifold k -> true;
-      case Kind.DrainTrap k -> true;
-      case Kind.LeakTray k -> false;
-      case Kind.Heater k -> false;
-      case Kind.Pump k -> false;
-      case Kind.Macerator k -> false;
-      case Kind.HoseInlet k -> false;
-      case Kind.GravityFiller k -> false;
-      case Kind.OpenEnd k -> false;
-      case Kind.Tank k -> false;
-      case Kind.AirAdmittanceValve k -> false;
-      case Kind.Accumulator k -> false;
-      case Kind.Fixture k -> false;
-      case Kind.PortableContainer k -> false;
-      case Kind.Plug k -> false;
-    };
   }
 
   /** Returns a line as a pipe. */

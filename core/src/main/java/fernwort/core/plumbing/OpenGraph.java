@@ -1,12 +1,12 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.List;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -16,14 +16,6 @@ import org.jspecify.annotations.Nullable;
  * <p>Each edge leads from one port to another, through a part or along a line.
  */
 public final class OpenGraph {
-
-  public static final byte PLAIN = 0;
-  public static final byte CHECK = 1;
-  public static final byte REGULATOR = 2;
-  public static final byte PUMP = 3;
-
-  /** A water seal: water passes, air does not. */
-  public static final byte SEAL = 4;
 
   private final Plumbing plumbing;
   private final Setting setting;
@@ -36,7 +28,7 @@ public final class OpenGraph {
   private int[] from;
   private int[] to;
   private int[] line;
-  private byte[] type;
+  private Link.Law[] laws;
 
   /** Head lost (check valve) or held (regulator) in metres. */
   private double[] value;
@@ -69,12 +61,13 @@ public final class OpenGraph {
     from = new int[room];
     to = new int[room];
     line = new int[room];
-    type = new byte[room];
+    laws = new Link.Law[room];
     value = new double[room];
     addLines();
-    List<Part> parts = plumbing.rig().parts();
-    for (int i = 0; i < parts.size(); i++) {
-      addPart(i, parts.get(i), plumbing.first(i));
+    for (int i = 0; i < plumbing.rig().parts().size(); i++) {
+      for (Passage p : free ? plumbing.passages(i) : plumbing.passages(i, setting)) {
+        add(p.from(), p.to(), -1, p.law(), p.head());
+      }
     }
   }
 
@@ -83,8 +76,8 @@ public final class OpenGraph {
       int a = plumbing.lineFrom(i);
       int b = plumbing.lineTo(i);
       if (!plumbing.pours(i) || !isStowed(plumbing.part(a)) && !isStowed(plumbing.part(b))) {
-        add(a, b, i, PLAIN, 0);
-        add(b, a, i, PLAIN, 0);
+        add(a, b, i, Link.Law.FREE, 0);
+        add(b, a, i, Link.Law.FREE, 0);
       }
     }
   }
@@ -96,94 +89,20 @@ public final class OpenGraph {
         && is(part, Kind.PortableContainer.STOWED.id());
   }
 
-  private void addPart(int index, Part part, int v) {
-    switch (part.kind()) {
-      case Kind.Valve k -> {
-        if (free) {
-          k.stops().forEach(stop -> addValve(plumbing.passages(index, stop.id())));
-        } else {
-          addValve(plumbing.passages(index, setting.of(part.id())));
-        }
-      }
-      case Kind.GravityFiller k -> {
-        if (free || setting.of(part.id()).equals(Kind.GravityFiller.OPEN.id())) {
-          both(v, v + 1);
-        }
-      }
-      case Kind.CheckValve k -> add(v, v + 1, -1, CHECK, Water.head(k.crackingPressure()));
-      case Kind.Regulator k -> add(v, v + 1, -1, REGULATOR, Water.head(k.setPressure()));
-      case Kind.Pump k -> addPump(part, k, v);
-      case Kind.Macerator k -> {
-        if (free || is(part, Kind.ON)) {
-          add(v, v + 1, -1, PUMP, 0);
-        }
-      }
-      case Kind.Strainer k -> both(v, v + 1);
-      case Kind.Filter k -> both(v, v + 1);
-      case Kind.Heater k -> both(v, v + 1);
-      case Kind.DrainTrap k -> {
-        add(v, v + 1, -1, SEAL, 0);
-        add(v + 1, v, -1, SEAL, 0);
-      }
-      case Kind.Tee k -> star(v, 3, v + 3);
-      case Kind.Manifold k -> star(v, k.ports().size(), v + k.ports().size());
-      case Kind.HoseInlet k -> {}
-      case Kind.OpenEnd k -> {}
-      case Kind.Tank k -> {}
-      case Kind.AirAdmittanceValve k -> {}
-      case Kind.Accumulator k -> {}
-      case Kind.Fixture k -> {}
-      case Kind.PortableContainer k -> {}
-      case Kind.Plug k -> {}
-      case Kind.LeakTray k -> {}
-    }
-  }
-
-  private void addValve(int[] pairs) {
-    for (int i = 0; i < pairs.length; i += 2) {
-      both(pairs[i], pairs[i + 1]);
-    }
-  }
-
-  private void addPump(Part part, Kind.Pump pump, int v) {
-    if (free || is(part, Kind.ON)) {
-      add(v, v + 1, -1, PUMP, 0);
-    }
-    if (!free && is(part, Kind.ON)) {
-      return;
-    }
-    switch (pump.works()) {
-      case DIAPHRAGM, FOOT, HAND -> add(v, v + 1, -1, CHECK, 0);
-      case CENTRIFUGAL -> both(v, v + 1);
-      case IMPELLER -> {}
-    }
-  }
-
-  private void star(int firstPort, int ports, int middle) {
-    for (int i = 0; i < ports; i++) {
-      both(firstPort + i, middle);
-    }
-  }
-
-  private void both(int a, int b) {
-    add(a, b, -1, PLAIN, 0);
-    add(b, a, -1, PLAIN, 0);
-  }
-
-  private void add(int a, int b, int lineIndex, byte kind, double amount) {
+  private void add(int a, int b, int lineIndex, Link.Law law, double amount) {
     if (edges == to.length) {
       int room = 2 * edges;
       next = Arrays.copyOf(next, room);
       from = Arrays.copyOf(from, room);
       to = Arrays.copyOf(to, room);
       line = Arrays.copyOf(line, room);
-      type = Arrays.copyOf(type, room);
+      laws = Arrays.copyOf(laws, room);
       value = Arrays.copyOf(value, room);
     }
     from[edges] = a;
     to[edges] = b;
     line[edges] = lineIndex;
-    type[edges] = kind;
+    laws[edges] = law;
     value[edges] = amount;
     next[edges] = first[a];
     first[a] = edges++;
@@ -303,9 +222,9 @@ public final class OpenGraph {
     return line[passage];
   }
 
-  /** Returns what kind of passage it is, such as {@link #CHECK}. */
-  public byte type(int passage) {
-    return type[passage];
+  /** Returns what a passage does to the water. */
+  public Link.Law law(int passage) {
+    return laws[passage];
   }
 
   /** Returns the head that a passage takes (check valve) or holds (regulator) (m). */

@@ -6,9 +6,10 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.ProfilePoint;
+import fernwort.core.rig.Purpose;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.Stop;
 import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
@@ -29,7 +30,8 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Plumbing {
 
-  private static final int[] NONE = {};
+  /** What stands for the position of a part that has none. */
+  private static final String NO_HANDLE = "";
 
   private final Rig rig;
   private final List<Part> parts;
@@ -59,7 +61,11 @@ public final class Plumbing {
   private final Map<String, Integer> lineNumbers = new HashMap<>();
   private final List<Part> tanks;
   private final int[][] tankVertices;
-  private final List<Map<String, int[]>> passages = new ArrayList<>();
+  private final List<Map<String, List<Passage>>> passages = new ArrayList<>();
+
+  /** Of each part, those of all its positions at once. */
+  private final List<List<Passage>> everyPassage = new ArrayList<>();
+
   private final List<Part> sources;
   private final List<Part> pumps;
 
@@ -118,8 +124,12 @@ public final class Plumbing {
     tanks.forEach(t -> rooms.put(t.id(), TankRoom.of(joined(t))));
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
     parts.forEach(p -> passages.add(passages(p)));
-    sources = parts.stream().filter(p -> isSource(p.kind())).toList();
-    pumps = parts.stream().filter(p -> p.kind() instanceof Kind.Driven).toList();
+    parts.forEach(p -> {
+      int first = firstVertex[index(p.id())];
+      everyPassage.add(p.kind().links().stream().map(l -> Passage.of(l, first)).toList());
+    });
+    sources = parts.stream().filter(p -> p.kind().is(Purpose.SOURCE)).toList();
+    pumps = parts.stream().filter(p -> p.kind().is(Purpose.DRIVES)).toList();
   }
 
   /**
@@ -151,25 +161,19 @@ public final class Plumbing {
     return IntStream.range(start, start + part.kind().ports().size()).toArray();
   }
 
-  /** The pairs of vertices that each position of a valve joins, flat. */
-  private Map<String, int[]> passages(Part part) {
-    Map<String, int[]> byStop = new HashMap<>();
-    if (part.kind() instanceof Kind.Valve valve) {
-      int middle = firstVertex[index(part.id())] + valve.ports().size();
-      for (Stop stop : valve.stops()) {
-        List<Integer> pairs = new ArrayList<>();
-        for (List<String> group : stop.joins()) {
-          List<Integer> joined = group.stream().map(port -> vertex(part, port)).toList();
-          if (joined.size() == 2) {
-            pairs.addAll(joined);
-          } else {
-            joined.forEach(v -> pairs.addAll(List.of(v, middle)));
-          }
-        }
-        byStop.put(stop.id(), pairs.stream().mapToInt(Integer::intValue).toArray());
-      }
+  /** The passages of a part in each of its positions, or by no name where there is none. */
+  private Map<String, List<Passage>> passages(Part part) {
+    int first = firstVertex[index(part.id())];
+    Map<String, List<Passage>> byPosition = new HashMap<>();
+    part.kind().positions().forEach(p -> byPosition.put(p.id(), passages(part, first, p.id())));
+    if (byPosition.isEmpty()) {
+      byPosition.put(NO_HANDLE, passages(part, first, NO_HANDLE));
     }
-    return byStop;
+    return byPosition;
+  }
+
+  private static List<Passage> passages(Part part, int first, String position) {
+    return part.kind().links(position).stream().map(l -> Passage.of(l, first)).toList();
   }
 
   /** Prepares a rig. */
@@ -330,15 +334,20 @@ public final class Plumbing {
     return pours[line];
   }
 
-  /** Returns the pairs of vertices, flat, that a valve joins in a position. */
-  public int[] passages(int part, String stop) {
-    return passages.get(part).getOrDefault(stop, NONE);
+  /** Returns the ways for water through a part, by its number, as it stands in a setting. */
+  public List<Passage> passages(int part, Setting setting) {
+    List<Passage> fixed = passages.get(part).get(NO_HANDLE);
+    return fixed == null ? passages(part, setting.of(rig.parts().get(part).id())) : fixed;
   }
 
-  private static boolean isSource(Kind kind) {
-    return kind instanceof Kind.HoseInlet
-        || kind instanceof Kind.Tank
-        || kind instanceof Kind.PortableContainer;
+  /** Returns the ways for water through a part, by its number, in a position. */
+  public List<Passage> passages(int part, String position) {
+    return passages.get(part).getOrDefault(position, List.of());
+  }
+
+  /** Returns the ways for water through a part, by its number, in any position. */
+  public List<Passage> passages(int part) {
+    return everyPassage.get(part);
   }
 
   /** Returns the parts from which water can come, in the order of the rig. */

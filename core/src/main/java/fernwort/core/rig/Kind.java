@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The closed set of part kinds: which ports each has, and what a hand can change about it.
@@ -41,6 +42,65 @@ public sealed interface Kind {
    */
   default List<Position> service() {
     return List.of();
+  }
+
+  /** Tells what it is there for. */
+  default Set<Purpose> purposes() {
+    return Set.of();
+  }
+
+  /** Tells whether it is there for something. */
+  default boolean is(Purpose purpose) {
+    return purposes().contains(purpose);
+  }
+
+  /** Tells which way water goes at one of its ports. */
+  default PortFlow flow(String port) {
+    return PortFlow.by(port);
+  }
+
+  /** Tells how it stands in the run of lines. */
+  default InLine inLine() {
+    return InLine.END;
+  }
+
+  /** Tells whether a position is the one in which it is left. */
+  default boolean rests(String position) {
+    return rest().filter(p -> p.id().equals(position)).isPresent();
+  }
+
+  /** Tells when putting it in a position comes among other turns. */
+  default Rank rank(String position) {
+    return Rank.WAY_OPEN;
+  }
+
+  /**
+   * Tells whether it lets water or heat in or out, so that a job opens it only where it is about
+   * that.
+   */
+  default boolean onlyOnPurpose() {
+    return false;
+  }
+
+  /** Tells whether a motor or switch sets it, so that an automation can. */
+  default boolean setsItself() {
+    return false;
+  }
+
+  /**
+   * Returns the ways for water through it in a position; those of a kind with nothing to set do not
+   * depend on it.
+   */
+  default List<Link> links(String position) {
+    return List.of();
+  }
+
+  /** Returns the ways for water through it that there are in any position, each once. */
+  default List<Link> links() {
+    List<Position> all = positions();
+    return all.isEmpty()
+        ? links("")
+        : all.stream().flatMap(p -> links(p.id()).stream()).distinct().toList();
   }
 
   /** A bowl, or the plug of a trap, that is off. */
@@ -143,6 +203,39 @@ public sealed interface Kind {
           .orElseThrow(() -> new IllegalArgumentException("no position \"" + id + "\""));
     }
 
+    @Override
+    default PortFlow flow(String port) {
+      return PortFlow.EITHER;
+    }
+
+    @Override
+    default Rank rank(String position) {
+      return stop(position).joins().isEmpty() ? Rank.WAY_SHUT : Rank.WAY_OPEN;
+    }
+
+    @Override
+    default boolean setsItself() {
+      return motor().isPresent();
+    }
+
+    /** Two ports that are joined lead to each other, more of them to the middle of the body. */
+    @Override
+    default List<Link> links(String position) {
+      List<String> ports = ports();
+      List<Link> links = new ArrayList<>();
+      for (List<String> group : stop(position).joins()) {
+        int[] joined = group.stream().mapToInt(ports::indexOf).toArray();
+        if (joined.length == 2) {
+          links.addAll(Link.both(joined[0], joined[1], Link.Law.FREE));
+        } else {
+          for (int port : joined) {
+            links.addAll(Link.both(port, ports.size(), Link.Law.FREE));
+          }
+        }
+      }
+      return links;
+    }
+
     /** Returns the stop that joins nothing, if there is one. */
     default Optional<Stop> shut() {
       return stops().stream().filter(s -> s.joins().isEmpty()).min(BY_HANDLE);
@@ -216,6 +309,23 @@ public sealed interface Kind {
     }
 
     @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.SOURCE);
+    }
+
+    @Override
+    public boolean onlyOnPurpose() {
+      return true;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) || position.equals(HOSE.id())
+          ? Rank.HOSE_OR_CAP_AWAY
+          : Rank.HOSE_GIVES;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("out");
     }
@@ -231,6 +341,21 @@ public sealed interface Kind {
 
     public static final Position SHUT = new Position("shut", "cap on");
     public static final Position OPEN = new Position("open", "cap off");
+
+    @Override
+    public List<Link> links(String position) {
+      return position.equals(OPEN.id()) ? Link.both(0, 1, Link.Law.FREE) : List.of();
+    }
+
+    @Override
+    public PortFlow flow(String port) {
+      return port.equals("mouth") ? PortFlow.IN : PortFlow.OUT;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+    }
 
     @Override
     public List<String> ports() {
@@ -256,6 +381,21 @@ public sealed interface Kind {
       OVERFLOW,
       DRAIN,
       DUMP
+    }
+
+    @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.END);
+    }
+
+    @Override
+    public boolean onlyOnPurpose() {
+      return true;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
     }
 
     @Override
@@ -291,6 +431,20 @@ public sealed interface Kind {
       implements Kind {
     public Tank {
       tankPorts = List.copyOf(tankPorts);
+    }
+
+    @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.SOURCE, Purpose.END, Purpose.HOLDS);
+    }
+
+    @Override
+    public PortFlow flow(String port) {
+      return switch (port(port).use()) {
+        case FILL, FLOAT -> PortFlow.IN;
+        case FEED, DRAIN -> PortFlow.OUT;
+        case VENT, GAUGE, LINK -> PortFlow.EITHER;
+      };
     }
 
     @Override
@@ -330,6 +484,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public InLine inLine() {
+      return InLine.PASSED;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("a", "b");
     }
@@ -348,6 +507,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public InLine inLine() {
+      return InLine.SELECTS;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("a", "b", "c");
     }
@@ -362,6 +526,16 @@ public sealed interface Kind {
     @Override
     public List<Position> service() {
       return FITTED;
+    }
+
+    @Override
+    public List<Link> links(String position) {
+      return List.of(new Link(0, 1, Link.Law.CHECK, crackingPressure));
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
     }
 
     @Override
@@ -390,6 +564,16 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Link> links(String position) {
+      return List.of(new Link(0, 1, Link.Law.REGULATOR, setPressure));
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -397,6 +581,16 @@ public sealed interface Kind {
 
   /** A screen that keeps grit out of what follows. */
   record Strainer() implements Fitting {
+    @Override
+    public List<Link> links(String position) {
+      return Link.both(0, 1, Link.Law.FREE);
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
+    }
+
     @Override
     public List<String> ports() {
       return IN_OUT;
@@ -429,6 +623,16 @@ public sealed interface Kind {
       SEDIMENT,
       CARBON,
       PURIFIER
+    }
+
+    @Override
+    public List<Link> links(String position) {
+      return Link.both(0, 1, Link.Law.FREE);
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
     }
 
     @Override
@@ -514,6 +718,34 @@ public sealed interface Kind {
       return FITTED;
     }
 
+    /** What it lets pass at rest: a diaphragm's valves one way, a centrifugal wheel both. */
+    @Override
+    public List<Link> links(String position) {
+      if (position.equals(ON)) {
+        return List.of(new Link(0, 1, Link.Law.DRIVE, 0));
+      }
+      return switch (works) {
+        case DIAPHRAGM, FOOT, HAND -> List.of(new Link(0, 1, Link.Law.CHECK, 0));
+        case CENTRIFUGAL -> Link.both(0, 1, Link.Law.FREE);
+        case IMPELLER -> List.of();
+      };
+    }
+
+    @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.DRIVES);
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+    }
+
+    @Override
+    public boolean setsItself() {
+      return !works.byHand() && duty != Duty.CIRCULATION;
+    }
+
     @Override
     public List<String> ports() {
       return IN_OUT;
@@ -541,6 +773,11 @@ public sealed interface Kind {
     @Override
     public List<Position> service() {
       return FITTED;
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.STUB;
     }
 
     @Override
@@ -601,6 +838,31 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Link> links(String position) {
+      return Link.both(0, 1, Link.Law.FREE);
+    }
+
+    @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.HEATS);
+    }
+
+    @Override
+    public boolean onlyOnPurpose() {
+      return true;
+    }
+
+    @Override
+    public PortFlow flow(String port) {
+      return port.equals("hot") ? PortFlow.OUT : PortFlow.IN;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.POWER_OFF : Rank.HEAT_ON;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("cold", "hot");
     }
@@ -619,6 +881,21 @@ public sealed interface Kind {
   /** A fitting with three ends. */
   record Tee() implements Fitting {
     @Override
+    public List<Link> links(String position) {
+      return Link.star(3);
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
+    }
+
+    @Override
+    public PortFlow flow(String port) {
+      return PortFlow.EITHER;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("a", "b", "c");
     }
@@ -630,6 +907,16 @@ public sealed interface Kind {
    * @param outlets how many
    */
   record Manifold(int outlets) implements Fitting {
+    @Override
+    public List<Link> links(String position) {
+      return Link.star(ports().size());
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
+    }
+
     @Override
     public List<String> ports() {
       List<String> names = new ArrayList<>();
@@ -698,6 +985,26 @@ public sealed interface Kind {
     }
 
     @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.END);
+    }
+
+    @Override
+    public boolean onlyOnPurpose() {
+      return true;
+    }
+
+    @Override
+    public PortFlow flow(String port) {
+      return port.equals("waste") ? PortFlow.OUT : PortFlow.IN;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.TAP_SHUT : Rank.TAP_OPEN;
+    }
+
+    @Override
     public List<String> ports() {
       return switch (use) {
         case TAP, TOILET -> List.of("cold", "waste");
@@ -719,6 +1026,16 @@ public sealed interface Kind {
   /** A water seal against smell. */
   record DrainTrap() implements Fitting {
     @Override
+    public List<Link> links(String position) {
+      return Link.both(0, 1, Link.Law.SEAL);
+    }
+
+    @Override
+    public InLine inLine() {
+      return InLine.PASSED;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -737,6 +1054,11 @@ public sealed interface Kind {
    */
   record LeakTray(double holds, boolean contact) implements Fitting {
     @Override
+    public InLine inLine() {
+      return InLine.STUB;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of();
     }
@@ -752,6 +1074,21 @@ public sealed interface Kind {
 
     public static final Position STOWED = new Position("stowed", "stowed");
     public static final Position POURING = new Position("pouring", "held and pouring");
+
+    @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.SOURCE);
+    }
+
+    @Override
+    public boolean onlyOnPurpose() {
+      return true;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
+    }
 
     @Override
     public List<String> ports() {
@@ -797,6 +1134,21 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Link> links(String position) {
+      return position.equals(ON) ? List.of(new Link(0, 1, Link.Law.DRIVE, 0)) : List.of();
+    }
+
+    @Override
+    public Set<Purpose> purposes() {
+      return Set.of(Purpose.DRIVES);
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -821,6 +1173,26 @@ public sealed interface Kind {
 
     public static final Position IN = new Position("on", "cap on");
     public static final Position OUT = new Position("off", "cap off");
+
+    @Override
+    public InLine inLine() {
+      return InLine.STUB;
+    }
+
+    @Override
+    public Set<Purpose> purposes() {
+      return removable ? Set.of(Purpose.END) : Set.of();
+    }
+
+    @Override
+    public boolean onlyOnPurpose() {
+      return true;
+    }
+
+    @Override
+    public Rank rank(String position) {
+      return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+    }
 
     @Override
     public List<String> ports() {

@@ -1,11 +1,14 @@
 package fernwort.core.streams;
 
+import fernwort.core.plumbing.Passage;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortFlow;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Stop;
+import fernwort.core.rig.Purpose;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -30,7 +33,9 @@ public final class Directions {
     for (Line line : plumbing.rig().lines()) {
       both(line.from(), line.to());
     }
-    plumbing.rig().parts().forEach(this::add);
+    for (int part = 0; part < plumbing.rig().parts().size(); part++) {
+      add(part);
+    }
   }
 
   /** Looks at a rig. */
@@ -38,48 +43,15 @@ public final class Directions {
     return new Directions(plumbing);
   }
 
-  private void add(Part part) {
-    switch (part.kind()) {
-      case Kind.Valve valve -> {
-        for (Stop stop : valve.stops()) {
-          stop.joins().forEach(group -> joinAll(part, group));
-        }
-      }
-      case Kind.Tee k -> joinAll(part, k.ports());
-      case Kind.Manifold k -> joinAll(part, k.ports());
-      case Kind.Heater k -> joinAll(part, k.ports());
-      case Kind.GravityFiller k -> joinAll(part, k.ports());
-      case Kind.Strainer k -> joinAll(part, k.ports());
-      case Kind.Filter k -> joinAll(part, k.ports());
-      case Kind.DrainTrap k -> joinAll(part, k.ports());
-      case Kind.Regulator k -> oneWay(part);
-      case Kind.Pump k -> oneWay(part);
-      case Kind.Macerator k -> oneWay(part);
-      case Kind.CheckValve k -> {}
-      case Kind.LeakTray k -> {}
-      case Kind.HoseInlet k -> {}
-      case Kind.OpenEnd k -> {}
-      case Kind.Tank k -> {}
-      case Kind.AirAdmittanceValve k -> {}
-      case Kind.Accumulator k -> {}
-      case Kind.Fixture k -> {}
-      case Kind.PortableContainer k -> {}
-      case Kind.Plug k -> {}
-    }
-  }
-
-  private void joinAll(Part part, List<String> ports) {
-    for (String a : ports) {
-      for (String b : ports) {
-        if (!a.equals(b)) {
-          onward.get(plumbing.vertex(part, a)).add(plumbing.vertex(part, b));
-        }
+  /** What a pump lets pass at rest is not its way; checks are looked at one by one. */
+  private void add(int part) {
+    List<Passage> all = plumbing.passages(part);
+    boolean drives = all.stream().anyMatch(p -> p.law() == Link.Law.DRIVE);
+    for (Passage passage : all) {
+      if (drives ? passage.law() == Link.Law.DRIVE : passage.law() != Link.Law.CHECK) {
+        onward.get(passage.from()).add(passage.to());
       }
     }
-  }
-
-  private void oneWay(Part part) {
-    onward.get(plumbing.vertex(part, "in")).add(plumbing.vertex(part, "out"));
   }
 
   private void both(PortRef a, PortRef b) {
@@ -121,39 +93,17 @@ public final class Directions {
   }
 
   private boolean isSource(int v) {
-    return switch (plumbing.part(v).kind()) {
-      case Kind.HoseInlet k -> true;
-      case Kind.Tank k -> true;
-      case Kind.PortableContainer k -> true;
-      case Kind.Fixture k -> plumbing.port(v).equals("waste");
-      case Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          false;
-    };
+    Kind kind = plumbing.part(v).kind();
+    return kind.is(Purpose.SOURCE) || kind.is(Purpose.END) && leadsOut(v);
   }
 
   private boolean isEnd(int v) {
-    return switch (plumbing.part(v).kind()) {
-      case Kind.Tank k -> true;
-      case Kind.OpenEnd k -> true;
-      case Kind.Plug k -> k.removable();
-      case Kind.Fixture k -> !plumbing.port(v).equals("waste");
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Fitting _ ->
-          false;
-    };
+    Kind kind = plumbing.part(v).kind();
+    return kind.is(Purpose.END) && (kind.is(Purpose.HOLDS) || !leadsOut(v));
+  }
+
+  private boolean leadsOut(int v) {
+    return plumbing.part(v).kind().flow(plumbing.port(v)) == PortFlow.OUT;
   }
 
   /** The ports reached without passing one part; other check valves let water through their way. */

@@ -4,6 +4,7 @@ import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.TankPort;
 import java.util.Arrays;
@@ -80,7 +81,7 @@ final class CoveredVents {
       }
       for (int e = graph.lastInto(v); e >= 0; e = graph.previousInto(e)) {
         int u = graph.from(e);
-        boolean passes = graph.type(e) != OpenGraph.PUMP && graph.type(e) != OpenGraph.SEAL;
+        boolean passes = graph.law(e) != Link.Law.DRIVE && graph.law(e) != Link.Law.SEAL;
         double over =
             Math.max(crest[v], graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(u));
         if (passes && !done[u] && !isTank(u) && over < crest[u]) {

@@ -3,6 +3,7 @@ package fernwort.core.ways;
 import fernwort.core.effort.Effort;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import java.util.HashSet;
 import java.util.Set;
@@ -52,7 +53,7 @@ public final class OneSetting {
     seen.add(v);
     boolean found = false;
     for (int e = free.first(v); e >= 0 && !found; e = free.next(e)) {
-      found = free.type(e) != OpenGraph.PUMP && !seen.contains(free.to(e)) && passes(e);
+      found = free.law(e) != Link.Law.DRIVE && !seen.contains(free.to(e)) && passes(e);
     }
     // Another way may come here past other valves.
     seen.remove(v);

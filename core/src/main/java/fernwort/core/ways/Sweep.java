@@ -2,6 +2,7 @@ package fernwort.core.ways;
 
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.rig.Link;
 import java.util.Arrays;
 import java.util.BitSet;
 
@@ -87,7 +88,7 @@ public final class Sweep {
       waiting[v] = false;
       for (int e = graph.first(v); e >= 0; e = graph.next(e)) {
         int u = graph.to(e);
-        if (!blocked[u] && !(v == skipped && graph.type(e) == OpenGraph.PUMP)) {
+        if (!blocked[u] && !(v == skipped && graph.law(e) == Link.Law.DRIVE)) {
           double arriving = pass(e, head[v]);
           if (arriving > head[u] + TOLERANCE) {
             arrival[u] = e;
@@ -103,20 +104,20 @@ public final class Sweep {
   private double pass(int e, double h) {
     int u = graph.to(e);
     double after = h;
-    switch (graph.type(e)) {
-      case OpenGraph.CHECK -> after = h - graph.value(e);
-      case OpenGraph.REGULATOR -> after = Math.min(h, levels.height(u) + graph.value(e));
-      case OpenGraph.PUMP -> {
+    switch (graph.law(e)) {
+      case CHECK -> after = h - graph.value(e);
+      case REGULATOR -> after = Math.min(h, levels.height(u) + graph.value(e));
+      case DRIVE -> {
         if (medium != Medium.PRESSED) {
           return Double.NEGATIVE_INFINITY;
         }
       }
-      case OpenGraph.SEAL -> {
+      case SEAL -> {
         if (medium == Medium.AIR) {
           return Double.NEGATIVE_INFINITY;
         }
       }
-      default -> {}
+      case FREE -> {}
     }
     if (medium == Medium.AIR) {
       return h;

@@ -5,6 +5,7 @@ import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Kind;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
@@ -99,7 +100,7 @@ public final class Turns {
 
   private boolean isOpen(OpenGraph graph, int e) {
     for (int o = graph.first(free.from(e)); o >= 0; o = graph.next(o)) {
-      if (graph.to(o) == free.to(e) && graph.type(o) == free.type(e)) {
+      if (graph.to(o) == free.to(e) && graph.law(o) == free.law(e)) {
         return true;
       }
     }
@@ -199,7 +200,7 @@ public final class Turns {
       if (through[e] >= 0 && through[e] == avoided) {
         return -1;
       }
-      if (free.type(e) != OpenGraph.PUMP || circulates[e]) {
+      if (free.law(e) != Link.Law.DRIVE || circulates[e]) {
         return layer;
       }
       return layer == RUNS ? -1 : PUSHED;

@@ -11,6 +11,7 @@ import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -42,7 +43,7 @@ class FloodTest {
         int v = graph.from(e);
         double crest = graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(v);
         double level = Math.max(spill[graph.to(e)], Math.max(levels.height(v), crest));
-        if (graph.type(e) != OpenGraph.PUMP && level < spill[v]) {
+        if (graph.law(e) != Link.Law.DRIVE && level < spill[v]) {
           spill[v] = level;
           sank = true;
         }

@@ -8,6 +8,7 @@ import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge.GaugeKind;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Mouth;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -171,26 +172,8 @@ final class TankCheck implements Check {
   }
 
   private static boolean isOpenDrain(Scene scene, Part part) {
-    return switch (part.kind()) {
-      case Kind.Plug k -> k.removable() && scene.is(part.id(), Kind.Plug.OUT.id());
-      case Kind.OpenEnd k ->
-          switch (k.role()) {
-            case DRAIN -> true;
-            case DUMP -> scene.is(part.id(), Kind.OpenEnd.OPEN.id());
-            case VENT, OVERFLOW -> false;
-          };
-      case Kind.HoseInlet k -> scene.is(part.id(), Kind.HoseInlet.OPEN.id());
-      case Kind.GravityFiller _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Fitting _ ->
-          false;
-    };
+    return !part.kind().letsAir()
+        && scene.mouths(part).stream().anyMatch(m -> m.onto() == Mouth.Onto.GROUND);
   }
 
   /** Water that warms needs room, and a tank that is shut has only what air is left in it. */

@@ -212,28 +212,9 @@ public sealed interface Condition {
 
     private static boolean loses(Scout scout, Way way) {
       return switch (way.end().kind()) {
-        case GROUND -> !isOverflow(scout.plumbing().rig().part(way.end().part()));
+        case GROUND -> !scout.plumbing().rig().part(way.end().part()).kind().letsAir();
         case DUMP -> true;
         case TANK, FIXTURE -> false;
-      };
-    }
-
-    private static boolean isOverflow(Part end) {
-      return switch (end.kind()) {
-        case Kind.OpenEnd e ->
-            e.role() == Kind.OpenEnd.Role.OVERFLOW || e.role() == Kind.OpenEnd.Role.VENT;
-        case Kind.GravityFiller f -> true;
-        case Kind.HoseInlet _,
-            Kind.Tank _,
-            Kind.Valve _,
-            Kind.Pump _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ ->
-            false;
       };
     }
   }

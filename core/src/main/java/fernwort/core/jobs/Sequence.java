@@ -245,48 +245,16 @@ final class Sequence {
 
   /** Tells whether a hose or cap is handled while water stands or runs behind it. */
   private int spill(Setting before, Setting after, Turn turn) {
-    boolean off =
-        switch (rig.part(turn.part()).kind()) {
-          case Kind.HoseInlet k -> !turn.position().equals(Kind.HoseInlet.HOSE.id());
-          case Kind.PortableContainer k -> isRest(turn);
-          case Kind.GravityFiller _,
-              Kind.OpenEnd _,
-              Kind.Tank _,
-              Kind.Valve _,
-              Kind.Pump _,
-              Kind.Heater _,
-              Kind.Fixture _,
-              Kind.Macerator _,
-              Kind.Plug _,
-              Kind.Fitting _ ->
-              false;
+    boolean spills =
+        switch (rig.part(turn.part()).kind().wets(turn.position())) {
+          case NOTHING -> false;
+          case BEHIND -> scout.drawing(before, turn.part()).isPresent();
+          case AT_MOUTH -> runs(before, turn) || runs(after, turn);
         };
-    if (off) {
-      return scout.drawing(before, turn.part()).isPresent() ? 1 : 0;
-    }
-    boolean cap =
-        switch (rig.part(turn.part()).kind()) {
-          case Kind.OpenEnd _, Kind.Plug _ -> true;
-          case Kind.HoseInlet _,
-              Kind.GravityFiller _,
-              Kind.Tank _,
-              Kind.Valve _,
-              Kind.Pump _,
-              Kind.Heater _,
-              Kind.Fixture _,
-              Kind.PortableContainer _,
-              Kind.Macerator _,
-              Kind.Fitting _ ->
-              false;
-        };
-    return cap && (runs(before, turn) || runs(after, turn)) ? 1 : 0;
+    return spills ? 1 : 0;
   }
 
   private boolean runs(Setting setting, Turn turn) {
     return scout.ways(setting).to(turn.part()).findAny().isPresent();
-  }
-
-  private boolean isRest(Turn turn) {
-    return rig.part(turn.part()).rest().id().equals(turn.position());
   }
 }

@@ -29,6 +29,6 @@ public final class Beyond {
   /** Tells whether a part gives, takes or moves water, rather than only passing it on. */
   public static boolean isEnd(Kind kind) {
     boolean sealed = kind instanceof Kind.Plug plug && !plug.removable();
-    return !kind.inLine().goesOn() && !sealed;
+    return !kind.inLine().goesOn() && !kind.ports().isEmpty() && !sealed;
   }
 }

@@ -2,6 +2,7 @@ package fernwort.core.plumbing;
 
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Mouth;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
@@ -18,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -62,6 +64,9 @@ public final class Plumbing {
   private final List<Part> tanks;
   private final int[][] tankVertices;
   private final List<Map<String, List<Passage>>> passages = new ArrayList<>();
+
+  /** Of each part in each of its positions, where water or air leaves it. */
+  private final List<Map<String, List<Mouth>>> mouths = new ArrayList<>();
 
   /** Of each part, those of all its positions at once. */
   private final List<List<Passage>> everyPassage = new ArrayList<>();
@@ -123,7 +128,11 @@ public final class Plumbing {
     tanks = rig.tanks().toList();
     tanks.forEach(t -> rooms.put(t.id(), TankRoom.of(joined(t))));
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
-    parts.forEach(p -> passages.add(passages(p)));
+    for (Part part : parts) {
+      int first = firstVertex[index(part.id())];
+      passages.add(byPosition(part, at -> passages(part, first, at)));
+      mouths.add(byPosition(part, part.kind()::mouths));
+    }
     parts.forEach(p -> {
       int first = firstVertex[index(p.id())];
       everyPassage.add(p.kind().links().stream().map(l -> Passage.of(l, first)).toList());
@@ -161,15 +170,14 @@ public final class Plumbing {
     return IntStream.range(start, start + part.kind().ports().size()).toArray();
   }
 
-  /** The passages of a part in each of its positions, or by no name where there is none. */
-  private Map<String, List<Passage>> passages(Part part) {
-    int first = firstVertex[index(part.id())];
-    Map<String, List<Passage>> byPosition = new HashMap<>();
-    part.kind().positions().forEach(p -> byPosition.put(p.id(), passages(part, first, p.id())));
-    if (byPosition.isEmpty()) {
-      byPosition.put(NO_HANDLE, passages(part, first, NO_HANDLE));
+  /** Something of a part in each of its positions, or by no name where there is none. */
+  private static <T> Map<String, T> byPosition(Part part, Function<String, T> of) {
+    Map<String, T> all = new HashMap<>();
+    part.kind().positions().forEach(p -> all.put(p.id(), of.apply(p.id())));
+    if (all.isEmpty()) {
+      all.put(NO_HANDLE, of.apply(NO_HANDLE));
     }
-    return byPosition;
+    return all;
   }
 
   private static List<Passage> passages(Part part, int first, String position) {
@@ -338,6 +346,15 @@ public final class Plumbing {
   public List<Passage> passages(int part, Setting setting) {
     List<Passage> fixed = passages.get(part).get(NO_HANDLE);
     return fixed == null ? passages(part, setting.of(rig.parts().get(part).id())) : fixed;
+  }
+
+  /** Returns where water or air leaves a part, by its number, as it stands in a setting. */
+  List<Mouth> mouths(int part, Setting setting) {
+    Map<String, List<Mouth>> all = mouths.get(part);
+    List<Mouth> fixed = all.get(NO_HANDLE);
+    return fixed == null
+        ? all.getOrDefault(setting.of(rig.parts().get(part).id()), List.of())
+        : fixed;
   }
 
   /** Returns the ways for water through a part, by its number, in a position. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * The closed set of part kinds: which ports each has, and what a hand can change about it.
@@ -62,6 +63,30 @@ public sealed interface Kind {
   /** Tells how it stands in the run of lines. */
   default InLine inLine() {
     return InLine.END;
+  }
+
+  /** Returns where water or air leaves the lines at it in a position. */
+  default List<Mouth> mouths(String position) {
+    return List.of();
+  }
+
+  /** Tells whether air comes and goes by it while a tank fills or empties. */
+  default boolean letsAir() {
+    return false;
+  }
+
+  /** Tells what water is met by whoever puts it in a position. */
+  default Wets wets(String position) {
+    return Wets.NOTHING;
+  }
+
+  /** What water somebody meets who handles a part. */
+  enum Wets {
+    NOTHING,
+    /** What stands behind it, as with a hose that comes off. */
+    BEHIND,
+    /** What runs out of it before or after, as with a cap. */
+    AT_MOUTH
   }
 
   /** Tells whether a position is the one in which it is left. */
@@ -326,6 +351,19 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Mouth> mouths(String position) {
+      if (position.equals(OPEN.id())) {
+        return List.of(new Mouth(0, Mouth.Onto.GROUND));
+      }
+      return position.equals(OUTSIDE.id()) ? List.of(new Mouth(0, Mouth.Onto.WATER)) : List.of();
+    }
+
+    @Override
+    public Wets wets(String position) {
+      return position.equals(HOSE.id()) ? Wets.NOTHING : Wets.BEHIND;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("out");
     }
@@ -355,6 +393,16 @@ public sealed interface Kind {
     @Override
     public Rank rank(String position) {
       return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+    }
+
+    @Override
+    public List<Mouth> mouths(String position) {
+      return position.equals(OPEN.id()) ? List.of(new Mouth(0, Mouth.Onto.GROUND)) : List.of();
+    }
+
+    @Override
+    public boolean letsAir() {
+      return true;
     }
 
     @Override
@@ -399,6 +447,24 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Mouth> mouths(String position) {
+      if (role != Role.DUMP || position.equals(OPEN.id())) {
+        return List.of(new Mouth(0, Mouth.Onto.GROUND));
+      }
+      return position.equals(HOSE.id()) ? List.of(new Mouth(0, Mouth.Onto.DRAIN)) : List.of();
+    }
+
+    @Override
+    public boolean letsAir() {
+      return role == Role.VENT || role == Role.OVERFLOW;
+    }
+
+    @Override
+    public Wets wets(String position) {
+      return Wets.AT_MOUTH;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("in");
     }
@@ -431,6 +497,13 @@ public sealed interface Kind {
       implements Kind {
     public Tank {
       tankPorts = List.copyOf(tankPorts);
+    }
+
+    @Override
+    public List<Mouth> mouths(String position) {
+      return IntStream.range(0, tankPorts.size())
+          .mapToObj(port -> new Mouth(port, Mouth.Onto.TANK))
+          .toList();
     }
 
     @Override
@@ -546,6 +619,16 @@ public sealed interface Kind {
 
   /** A float ball: air passes both ways, water shuts it. */
   record AirAdmittanceValve() implements Fitting {
+    @Override
+    public List<Mouth> mouths(String position) {
+      return List.of(new Mouth(0, Mouth.Onto.AIR));
+    }
+
+    @Override
+    public boolean letsAir() {
+      return true;
+    }
+
     @Override
     public List<String> ports() {
       return List.of("in");
@@ -1005,6 +1088,18 @@ public sealed interface Kind {
     }
 
     @Override
+    public List<Mouth> mouths(String position) {
+      List<Mouth> mouths = new ArrayList<>();
+      if (opensCold(position)) {
+        mouths.add(new Mouth(0, Mouth.Onto.USE));
+      }
+      if (opensHot(position)) {
+        mouths.add(new Mouth(1, Mouth.Onto.USE));
+      }
+      return mouths;
+    }
+
+    @Override
     public List<String> ports() {
       return switch (use) {
         case TAP, TOILET -> List.of("cold", "waste");
@@ -1088,6 +1183,11 @@ public sealed interface Kind {
     @Override
     public Rank rank(String position) {
       return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
+    }
+
+    @Override
+    public Wets wets(String position) {
+      return rests(position) ? Wets.BEHIND : Wets.NOTHING;
     }
 
     @Override
@@ -1192,6 +1292,18 @@ public sealed interface Kind {
     @Override
     public Rank rank(String position) {
       return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+    }
+
+    @Override
+    public List<Mouth> mouths(String position) {
+      return removable && position.equals(OUT.id())
+          ? List.of(new Mouth(0, Mouth.Onto.GROUND))
+          : List.of();
+    }
+
+    @Override
+    public Wets wets(String position) {
+      return Wets.AT_MOUTH;
     }
 
     @Override

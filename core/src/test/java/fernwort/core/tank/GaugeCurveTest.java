@@ -62,7 +62,7 @@ class GaugeCurveTest {
     double flat =
         Math.sqrt(
             looks.stream().mapToDouble(l -> Math.pow(l.holds() - mean, 2)).average().orElseThrow());
-    assertThat(curve.doubt()).isLessThanOrEqualTo(flat + 0.12);
+    assertThat(curve.doubt()).isLessThanOrEqualTo(flat + 0.25);
   }
 
   @Test

@@ -93,10 +93,11 @@ public record Oddity(Kind kind, double from, double to, double volume, Saying wo
             .filter(f -> f instanceof Fact.Seen || f instanceof Fact.Set || f instanceof Fact.Added)
             .sorted(Comparator.comparingDouble(Fact::at))
             .toList();
+    double rate = looked.learnt().rate().expected();
     List<Oddity> found = new ArrayList<>();
     for (int i = 1; i < levels.size(); i++) {
       if (levels.get(i - 1) instanceof Fact.Seen a && levels.get(i) instanceof Fact.Seen b) {
-        between(looked, a, b, found);
+        between(looked, rate, a, b, found);
       }
       if (i > 1
           && levels.get(i - 2) instanceof Fact.Seen a
@@ -110,8 +111,8 @@ public record Oddity(Kind kind, double from, double to, double volume, Saying wo
   }
 
   /** What went, or came, between two looks with nothing noted between them. */
-  private static void between(Looked looked, Fact.Seen a, Fact.Seen b, List<Oddity> found) {
-    double rate = looked.learnt().rate().expected();
+  private static void between(
+      Looked looked, double rate, Fact.Seen a, Fact.Seen b, List<Oddity> found) {
     double days = looked.crew().days(a.at(), b.at());
     double expected = looked.store().sign() * rate * days;
     double doubt =

@@ -1,7 +1,6 @@
 package fernwort.core.budget;
 
 import java.util.Arrays;
-import org.hipparchus.special.Erf;
 
 /**
  * What is known of one store by a time, for a household whose days differ by so much: for each rate
@@ -56,15 +55,22 @@ final class RateFilter {
 
   private static final double SQRT_2PI = Math.sqrt(2 * Math.PI);
 
+  /** How likely a change leads to a rate, from each of the rates. */
   private static final double[][] JUMPS = jumps();
+
+  /** Habits and guests are let change once so much time has passed, not between two looks (s). */
+  private static final double TURNS = DAY / 4;
 
   private final Store store;
   private final double differ;
-  private final double[] rates = new double[RATES];
+  private final double[] rates = new double[CASES];
   private final double[] weights = new double[CASES];
   private final double[] means = new double[CASES];
   private final double[] variances = new double[CASES];
   private double evidence;
+
+  /** How long habits and guests have not been let change (s). */
+  private double waited;
 
   /**
    * Begins knowing nothing.
@@ -81,19 +87,18 @@ final class RateFilter {
     expect(estimate, people);
   }
 
-  /** How likely a change leads from one rate of the grid to another. */
   private static double[][] jumps() {
     double step = 2 * REACH / (RATES - 1);
     double[][] jumps = new double[RATES][RATES];
-    for (int i = 0; i < RATES; i++) {
+    for (int from = 0; from < RATES; from++) {
       double sum = 0;
-      for (int j = 0; j < RATES; j++) {
-        double off = (j - i) * step / CHANGED;
-        jumps[i][j] = Math.exp(-off * off / 2);
-        sum += jumps[i][j];
+      for (int to = 0; to < RATES; to++) {
+        double off = (to - from) * step / CHANGED;
+        jumps[to][from] = Math.exp(-off * off / 2);
+        sum += jumps[to][from];
       }
-      for (int j = 0; j < RATES; j++) {
-        jumps[i][j] /= sum;
+      for (int to = 0; to < RATES; to++) {
+        jumps[to][from] /= sum;
       }
     }
     return jumps;
@@ -109,7 +114,7 @@ final class RateFilter {
   }
 
   double rate(int i) {
-    return rates[i % RATES];
+    return rates[i];
   }
 
   /** Returns how many people more than are noted. */
@@ -146,10 +151,8 @@ final class RateFilter {
     double variance = variance();
     boolean known = !Double.isNaN(mean);
     double sum = 0;
-    for (int r = 0; r < RATES; r++) {
-      rates[r] = each * Math.exp(REACH * (2.0 * r / (RATES - 1) - 1));
-    }
     for (int i = 0; i < CASES; i++) {
+      rates[i] = each * Math.exp(REACH * (2.0 * (i % RATES) / (RATES - 1) - 1));
       double off = Math.log(rate(i) / each);
       weights[i] =
           Math.exp(-off * off / (2 * DOUBT * DOUBT)) * (more(i) == 0 ? 1 : COME / LEAVE / 2);
@@ -195,14 +198,20 @@ final class RateFilter {
    */
   void pass(double seconds, double days, int people) {
     if (days > 0) {
-      comeAndGo(seconds / DAY);
-      change(1 - Math.exp(-CHANGES * seconds / DAY));
+      waited += seconds;
     }
-    for (int i = 0; i < CASES; i++) {
-      double all = days * (people + more(i)) / people;
-      means[i] = Math.clamp(means[i] + store.sign() * rate(i) * all, 0, store.capacity());
-      double differs = differ * rate(i);
-      variances[i] += differs * differs * all * (people + more(i));
+    if (waited >= TURNS) {
+      comeAndGo(waited / DAY);
+      change(1 - Math.exp(-CHANGES * waited / DAY));
+      waited = 0;
+    }
+    for (int more = 0; more < MORE; more++) {
+      double all = days * (people + more) / people;
+      double differs = differ * differ * all * (people + more);
+      for (int i = more * RATES; i < (more + 1) * RATES; i++) {
+        means[i] = Math.clamp(means[i] + store.sign() * rates[i] * all, 0, store.capacity());
+        variances[i] += differs * rates[i] * rates[i];
+      }
     }
   }
 
@@ -210,26 +219,37 @@ final class RateFilter {
   private void comeAndGo(double days) {
     double comes = (1 - Math.exp(-COME * days)) / (MORE - 1);
     double goes = 1 - Math.exp(-LEAVE * days);
-    for (int r = 0; r < RATES; r++) {
-      double[] w = new double[MORE];
-      double[] m = new double[MORE];
-      double[] q = new double[MORE];
-      for (int from = 0; from < MORE; from++) {
-        int i = r + RATES * from;
-        for (int to = 0; to < MORE; to++) {
-          double chance =
-              from == to
-                  ? (from == 0 ? 1 - (MORE - 1) * comes : 1 - goes)
-                  : from == 0 ? comes : to == 0 ? goes : 0;
-          w[to] += weights[i] * chance;
-          m[to] += weights[i] * chance * means[i];
-          q[to] += weights[i] * chance * (variances[i] + means[i] * means[i]);
-        }
+    double[] was = weights.clone();
+    double[] mean = means.clone();
+    double[] square = squares();
+    for (int none = 0; none < RATES; none++) {
+      double stays = 1 - (MORE - 1) * comes;
+      double w = was[none] * stays;
+      double m = w * mean[none];
+      double q = w * square[none];
+      for (int more = none + RATES; more < CASES; more += RATES) {
+        w += was[more] * goes;
+        m += was[more] * goes * mean[more];
+        q += was[more] * goes * square[more];
+        double come = was[none] * comes;
+        double stay = was[more] * (1 - goes);
+        take(
+            more,
+            come + stay,
+            come * mean[none] + stay * mean[more],
+            come * square[none] + stay * square[more]);
       }
-      for (int to = 0; to < MORE; to++) {
-        take(r + RATES * to, w[to], m[to], q[to]);
-      }
+      take(none, w, m, q);
     }
+  }
+
+  /** The mean square of what is left, in each case. */
+  private double[] squares() {
+    double[] squares = new double[CASES];
+    for (int i = 0; i < CASES; i++) {
+      squares[i] = variances[i] + means[i] * means[i];
+    }
+    return squares;
   }
 
   /** Takes a mixture for a case by its weight, its mean and its mean square, both weighted. */
@@ -245,26 +265,29 @@ final class RateFilter {
   private void change(double chance) {
     double[] was = weights.clone();
     double[] mean = new double[CASES];
-    double[] square = new double[CASES];
+    double[] square = squares();
     for (int i = 0; i < CASES; i++) {
       mean[i] = was[i] * means[i];
-      square[i] = was[i] * (variances[i] + means[i] * means[i]);
+      square[i] *= was[i];
     }
     for (int g = 0; g < CASES; g += RATES) {
-      for (int j = 0; j < RATES; j++) {
+      for (int to = 0; to < RATES; to++) {
+        double[] jumps = JUMPS[to];
         double w = 0;
         double m = 0;
         double q = 0;
-        for (int i = 0; i < RATES; i++) {
-          w += was[g + i] * JUMPS[i][j];
-          m += mean[g + i] * JUMPS[i][j];
-          q += square[g + i] * JUMPS[i][j];
+        for (int from = 0; from < RATES; from++) {
+          double jump = jumps[from];
+          w += was[g + from] * jump;
+          m += mean[g + from] * jump;
+          q += square[g + from] * jump;
         }
+        int i = g + to;
         take(
-            g + j,
-            (1 - chance) * was[g + j] + chance * w,
-            (1 - chance) * mean[g + j] + chance * m,
-            (1 - chance) * square[g + j] + chance * q);
+            i,
+            (1 - chance) * was[i] + chance * w,
+            (1 - chance) * mean[i] + chance * m,
+            (1 - chance) * square[i] + chance * q);
       }
     }
   }
@@ -323,12 +346,12 @@ final class RateFilter {
     double s = Math.sqrt(all);
     double a = (seen.volume() - half - means[i]) / s;
     double b = (seen.volume() + half - means[i]) / s;
-    double mass = (Erf.erf(b / Math.sqrt(2)) - Erf.erf(a / Math.sqrt(2))) / 2;
+    double mass = Bell.between(a, b);
     if (mass < 1e-9) {
       return Math.min(about(i, new Fact.Seen(seen.at(), seen.volume(), seen.doubt(), false)), 1e-9);
     }
-    double pa = Math.exp(-a * a / 2) / SQRT_2PI;
-    double pb = Math.exp(-b * b / 2) / SQRT_2PI;
+    double pa = Bell.density(a);
+    double pb = Bell.density(b);
     double shift = (pa - pb) / mass;
     double keeps = 1 + (a * pa - b * pb) / mass - shift * shift;
     double gain = variances[i] / all;

@@ -50,6 +50,7 @@ final class VentLook implements Look {
   /** The most that a hose under pressure or a transfer pump brings into a tank (m³/s). */
   private static double filling(Plumbed plan, Part tank) {
     return plan.rig().parts().stream()
+        .filter(p -> brings(p) > 0)
         .filter(p -> plan.free().route(p.id(), q -> isTank(q, tank), tank::equals).isPresent())
         .mapToDouble(VentLook::brings)
         .max()
@@ -82,6 +83,9 @@ final class VentLook implements Look {
     List<String> widest =
         ways.stream().min(Comparator.comparingDouble(w -> loss(hydraulics, w, fill))).orElseThrow();
     double pressure = Fluid.WATER.pressure(loss(hydraulics, widest, fill));
+    if (pressure <= tank.highestPressure()) {
+      return;
+    }
     OptionalDouble wider =
         VentWidth.BORES.stream()
             .mapToDouble(b -> b)
@@ -89,7 +93,7 @@ final class VentLook implements Look {
                 Fluid.WATER.pressure(loss(hydraulics.withBore(widest, b), widest, fill))
                     <= tank.highestPressure())
             .findFirst();
-    if (pressure <= tank.highestPressure() || wider.isEmpty()) {
+    if (wider.isEmpty()) {
       return;
     }
     double narrowest =

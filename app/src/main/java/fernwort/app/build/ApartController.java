@@ -7,12 +7,11 @@ import fernwort.app.garage.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.build.AssemblyCheck;
+import fernwort.core.build.Meanwhile;
 import fernwort.core.build.TakeApart;
 import fernwort.core.build.Trial;
 import fernwort.core.describe.PortNames;
-import fernwort.core.jobs.Jobs;
-import fernwort.core.jobs.Plans;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.jobs.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -140,9 +139,10 @@ class ApartController {
             .toList());
     model.addAttribute("heed", plan.heed().stream().map(units::say).toList());
     model.addAttribute("ways", plan.wayRound().stream().map(units::say).toList());
-    Meanwhile meanwhile = meanwhile(open, plan, units);
-    model.addAttribute("stays", meanwhile.stays());
-    model.addAttribute("lost", meanwhile.lost());
+    Meanwhile meanwhile = Meanwhile.of(plan, rig, desk.book(open).offered());
+    model.addAttribute("stays", names(meanwhile.works(), units));
+    model.addAttribute("lost", names(meanwhile.lost(), units));
+    model.addAttribute("backsUp", meanwhile.backsUp().stream().map(Part::label).toList());
   }
 
   private static Turn turn(TakeApart.Turn turn, Units units) {
@@ -168,21 +168,8 @@ class ApartController {
         undo.seal());
   }
 
-  /** What the rig does while they are out, and what it does not. */
-  private record Meanwhile(List<String> stays, List<String> lost) {}
-
-  private Meanwhile meanwhile(OpenRig open, TakeApart plan, Units units) {
-    Plumbing without = Plumbing.of(plan.meanwhile(open.rig()));
-    Set<String> still = new LinkedHashSet<>();
-    Plans plans = Plans.of(without);
-    plans.offers(Jobs.of(without)).stream()
-        .filter(o -> o.trouble().isEmpty())
-        .forEach(o -> still.add(units.say(o.job().name())));
-    // A cap on an open end makes jobs of its own, which nobody means.
-    List<String> usual = desk.book(open).offered().stream().map(j -> units.say(j.name())).toList();
-    return new Meanwhile(
-        usual.stream().filter(still::contains).toList(),
-        usual.stream().filter(n -> !still.contains(n)).toList());
+  private static List<String> names(List<Job> jobs, Units units) {
+    return jobs.stream().map(j -> units.say(j.name())).distinct().toList();
   }
 
   // --- the check ---------------------------------------------------------------------------------

@@ -58,6 +58,11 @@ public record Job(
       this.group = group;
     }
 
+    /** Tells whether taps on board are run in it. */
+    public boolean runsTaps() {
+      return this == RUN_FROM_TANK || this == RUN_FROM_MAINS || this == DRAW_OUTSIDE;
+    }
+
     /** Returns the heading that jobs of this sort stand under. */
     public String group() {
       return group;

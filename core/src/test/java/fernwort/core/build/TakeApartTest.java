@@ -10,8 +10,12 @@ import fernwort.core.cold.Wintering;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.jobs.Job;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plans;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
@@ -330,6 +334,31 @@ class TakeApartTest {
           return !line.from().part().equals(other.id()) && !line.to().part().equals(other.id());
         })
         .toList();
+  }
+
+  @Test
+  void whileTheGrayTankIsOutNothingRunsDownASink() {
+    for (DemoRig demo : DemoRig.all()) {
+      Rig rig = demo.rig();
+      Plumbing plumbing = Plumbing.of(rig);
+      List<Job> usual = Plans.of(plumbing).offered(Jobs.of(plumbing));
+      for (Part tank : plumbing.tanks()) {
+        boolean gray = ((Kind.Tank) tank.kind()).contents() == Contents.GRAY;
+        if (!gray && plumbing.tanks().size() > 2) {
+          continue;
+        }
+        TakeApart plan = TakeApart.of(plumbing, demo.state(), Set.of(tank.id()));
+        Meanwhile meanwhile = Meanwhile.of(plan, rig, usual);
+        assertThat(meanwhile.works())
+            .as(tank.label())
+            .doesNotContainAnyElementsOf(meanwhile.lost());
+        assertThat(meanwhile.backsUp().isEmpty()).as(tank.label()).isEqualTo(!gray);
+        if (gray) {
+          // Each sink of a demo drains into its one gray tank.
+          assertThat(meanwhile.works()).as(rig.name()).noneMatch(j -> j.kind().runsTaps());
+        }
+      }
+    }
   }
 
   @Test

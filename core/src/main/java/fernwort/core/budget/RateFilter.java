@@ -18,7 +18,7 @@ final class RateFilter {
   static final double DOUBT = 0.3;
 
   /** How often habits change (1 a day), and by how much (logarithm of the factor). */
-  static final double CHANGES = 0.08;
+  static final double CHANGES = 0.10;
 
   static final double CHANGED = 0.55;
 

@@ -302,34 +302,8 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
         .findFirst();
   }
 
-  /**
-   * The two ports by which it stands in a line.
-   *
-   * @param in the one that water comes in by
-   * @param out the one that it goes on by
-   */
-  record Through(String in, String out) {}
-
-  Optional<Through> through() {
-    return switch (kind) {
-      case Kind.Valve k -> Optional.of(new Through("a", "b"));
-      case Kind.Tee k -> Optional.of(new Through("a", "b"));
-      case Kind.Manifold k -> Optional.of(new Through("in", "1"));
-      case Kind.Heater k -> Optional.of(new Through("cold", "hot"));
-      case Kind.GravityFiller k -> Optional.empty();
-      case Kind.HoseInlet _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Pump _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          kind.ports().equals(Kind.IN_OUT)
-              ? Optional.of(new Through("in", "out"))
-              : Optional.empty();
-    };
+  Optional<Kind.Through> through() {
+    return kind.through();
   }
 
   /**
@@ -339,21 +313,13 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
    * @param air whether it is air that passes there
    */
   String end(boolean fromIt, boolean air) {
-    return switch (kind) {
-      case Kind.GravityFiller k -> "out";
-      case Kind.Tank k -> air ? "vent" : fromIt ? "feed" : "fill";
-      case Kind.HoseInlet _,
-          Kind.OpenEnd _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          through().map(t -> fromIt ? t.out() : t.in()).orElseGet(() -> kind.ports().getFirst());
-    };
+    if (kind instanceof Kind.Tank) {
+      return air ? "vent" : fromIt ? "feed" : "fill";
+    }
+    List<String> ports = kind.ports();
+    return through()
+        .map(t -> fromIt ? t.out() : t.in())
+        .orElseGet(() -> kind instanceof Kind.GravityFiller ? ports.getLast() : ports.getFirst());
   }
 
   private static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {

@@ -30,6 +30,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -227,21 +228,13 @@ final class NetworkBuilder {
   }
 
   private Loss lift(Part part, int out, Set<Integer> cycling) {
-    return switch ((Kind.Driven) part.kind()) {
-      case Kind.Pump pump -> {
-        boolean valves =
-            switch (pump.works()) {
-              case DIAPHRAGM, FOOT, HAND -> true;
-              case CENTRIFUGAL, IMPELLER -> false;
-            };
-        Lift lift = new Lift(water.head(pump.shutOffPressure()), pump.freeFlow(), valves);
-        double mean = (pump.cutIn() + pump.cutOut()) / 2;
-        yield cycling.contains(plumbing.index(part.id()))
-            ? new Hold(levels.height(out) + water.head(mean), lift)
-            : lift;
-      }
-      case Kind.Macerator k -> new Lift(water.head(k.shutOffPressure()), k.freeFlow(), true);
-    };
+    Kind.Driven driven = (Kind.Driven) part.kind();
+    Lift lift =
+        new Lift(water.head(driven.shutOffPressure()), driven.freeFlow(), driven.holdsBack());
+    OptionalDouble held = driven.held();
+    return held.isPresent() && cycling.contains(plumbing.index(part.id()))
+        ? new Hold(levels.height(out) + water.head(held.getAsDouble()), lift)
+        : lift;
   }
 
   private void addTanks() {

@@ -29,18 +29,6 @@ public enum DryRun {
 
   /** Returns how long a pump or macerator may run dry (s): as its papers say, else as usual. */
   public static double of(Kind.Driven driven) {
-    return switch (driven) {
-      case Kind.Pump pump -> pump.dryRun().orElse(usual(pump.works()).seconds);
-      case Kind.Macerator macerator -> macerator.dryRun().orElse(MACERATOR.seconds);
-    };
-  }
-
-  private static DryRun usual(Kind.Pump.Type works) {
-    return switch (works) {
-      case DIAPHRAGM -> DIAPHRAGM;
-      case CENTRIFUGAL -> CENTRIFUGAL;
-      case IMPELLER -> IMPELLER;
-      case FOOT, HAND -> BY_HAND;
-    };
+    return driven.dryRun().orElse(driven.usualDryRun().seconds);
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -68,6 +69,24 @@ public sealed interface Kind {
   /** Returns where water or air leaves the lines at it in a position. */
   default List<Mouth> mouths(String position) {
     return List.of();
+  }
+
+  /** Returns the two ports by which it stands in a line, that by which water comes in first. */
+  default Optional<Through> through() {
+    return ports().equals(IN_OUT) ? Optional.of(new Through("in", "out")) : Optional.empty();
+  }
+
+  /**
+   * The two ports by which a part stands in a line.
+   *
+   * @param in the one that water comes in by
+   * @param out the one that it goes on by
+   */
+  record Through(String in, String out) {}
+
+  /** Returns what water loses in its body at a flow (Pa; m³/s). */
+  default double loss(double flow) {
+    return 0;
   }
 
   /** Tells whether air comes and goes by it while a tank fills or empties. */
@@ -171,6 +190,20 @@ public sealed interface Kind {
 
     /** Returns how high it draws water up to itself (m). */
     double selfPriming();
+
+    /** Tells whether its own valves let nothing back through it while it runs. */
+    boolean holdsBack();
+
+    /** Returns how long it may run dry, where its papers say so (s). */
+    Optional<Double> dryRun();
+
+    /** Returns how long one like it may run dry. */
+    DryRun usualDryRun();
+
+    /** Returns the pressure about which its switch holds it, if it has one (Pa). */
+    default OptionalDouble held() {
+      return OptionalDouble.empty();
+    }
   }
 
   /** A kind whose handle joins some of its ports. */
@@ -226,6 +259,11 @@ public sealed interface Kind {
           .filter(s -> s.id().equals(id))
           .findFirst()
           .orElseThrow(() -> new IllegalArgumentException("no position \"" + id + "\""));
+    }
+
+    @Override
+    default Optional<Through> through() {
+      return Optional.of(new Through("a", "b"));
     }
 
     @Override
@@ -612,6 +650,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public double loss(double flow) {
+      return crackingPressure;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -716,6 +759,11 @@ public sealed interface Kind {
     @Override
     public InLine inLine() {
       return InLine.PASSED;
+    }
+
+    @Override
+    public double loss(double flow) {
+      return ratedLoss * flow / ratedFlow;
     }
 
     @Override
@@ -827,6 +875,29 @@ public sealed interface Kind {
     @Override
     public boolean setsItself() {
       return !works.byHand() && duty != Duty.CIRCULATION;
+    }
+
+    @Override
+    public boolean holdsBack() {
+      return switch (works) {
+        case DIAPHRAGM, FOOT, HAND -> true;
+        case CENTRIFUGAL, IMPELLER -> false;
+      };
+    }
+
+    @Override
+    public DryRun usualDryRun() {
+      return switch (works) {
+        case DIAPHRAGM -> DryRun.DIAPHRAGM;
+        case CENTRIFUGAL -> DryRun.CENTRIFUGAL;
+        case IMPELLER -> DryRun.IMPELLER;
+        case FOOT, HAND -> DryRun.BY_HAND;
+      };
+    }
+
+    @Override
+    public OptionalDouble held() {
+      return OptionalDouble.of((cutIn + cutOut) / 2);
     }
 
     @Override
@@ -946,6 +1017,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Optional<Through> through() {
+      return Optional.of(new Through("cold", "hot"));
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("cold", "hot");
     }
@@ -979,6 +1055,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Optional<Through> through() {
+      return Optional.of(new Through("a", "b"));
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("a", "b", "c");
     }
@@ -998,6 +1079,11 @@ public sealed interface Kind {
     @Override
     public InLine inLine() {
       return InLine.PASSED;
+    }
+
+    @Override
+    public Optional<Through> through() {
+      return Optional.of(new Through("in", "1"));
     }
 
     @Override
@@ -1246,6 +1332,16 @@ public sealed interface Kind {
     @Override
     public Rank rank(String position) {
       return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+    }
+
+    @Override
+    public boolean holdsBack() {
+      return true;
+    }
+
+    @Override
+    public DryRun usualDryRun() {
+      return DryRun.MACERATOR;
     }
 
     @Override

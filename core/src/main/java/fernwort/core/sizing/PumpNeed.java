@@ -38,7 +38,7 @@ final class PumpNeed {
         double flow = flows.getOrDefault(line.id(), share * fixture.ratedFlow());
         lost += Fluid.WATER.pressure(Math.abs(bench.hydraulics().loss(line.id(), flow)));
         if (passed.add(line.from().part())) {
-          lost += body(parts.getOrDefault(line.from().part(), part), flow);
+          lost += parts.getOrDefault(line.from().part(), part).kind().loss(flow);
         }
       }
     }
@@ -53,33 +53,6 @@ final class PumpNeed {
       }
     }
     return fixture.ratedPressure() + Fluid.WATER.pressure(part.height() - surface) + lost;
-  }
-
-  private static double body(Part part, double flow) {
-    return switch (part.kind()) {
-      case Kind.Filter filter -> filter.ratedLoss() * flow / filter.ratedFlow();
-      case Kind.CheckValve check -> check.crackingPressure();
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.AirAdmittanceValve _,
-          Kind.Regulator _,
-          Kind.Strainer _,
-          Kind.Accumulator _,
-          Kind.Tee _,
-          Kind.Manifold _,
-          Kind.DrainTrap _,
-          Kind.LeakTray _ ->
-          0;
-    };
   }
 
   /** Returns what fixtures need that are open at once, by what flows with each open alone. */

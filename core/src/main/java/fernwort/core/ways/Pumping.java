@@ -75,17 +75,12 @@ final class Pumping {
     if (!graph.is(part, Kind.ON)) {
       return;
     }
-    switch ((Kind.Driven) part.kind()) {
-      case Kind.Pump p -> {
-        if (isHeldOff(part, p, in + 1)) {
-          pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
-        } else {
-          run(part, in, Water.head(p.shutOffPressure()), p.selfPriming(), origins);
-        }
-      }
-      case Kind.Macerator m ->
-          run(part, in, Water.head(m.shutOffPressure()), m.selfPriming(), origins);
+    if (part.kind() instanceof Kind.Pump pump && isHeldOff(part, pump, in + 1)) {
+      pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
+      return;
     }
+    Kind.Driven driven = (Kind.Driven) part.kind();
+    run(part, in, Water.head(driven.shutOffPressure()), driven.selfPriming(), origins);
   }
 
   /**

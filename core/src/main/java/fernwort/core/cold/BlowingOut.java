@@ -167,26 +167,7 @@ final class BlowingOut {
   }
 
   private static List<String> cleared(Route route) {
-    return route.bodies().stream()
-        .filter(p ->
-            switch (p.kind()) {
-              case Kind.CheckValve _, Kind.Regulator _, Kind.Valve _, Kind.Tee _, Kind.Manifold _ ->
-                  true;
-              case Kind.Fixture _ -> true;
-              case Kind.Heater k -> k.works() == Kind.Heater.Type.INSTANT;
-              case Kind.Fitting _,
-                  Kind.Pump _,
-                  Kind.Macerator _,
-                  Kind.HoseInlet _,
-                  Kind.GravityFiller _,
-                  Kind.OpenEnd _,
-                  Kind.PortableContainer _,
-                  Kind.Plug _,
-                  Kind.Tank _ ->
-                  false;
-            })
-        .map(Part::id)
-        .toList();
+    return route.bodies().stream().filter(p -> p.kind().isBlownClear()).map(Part::id).toList();
   }
 
   private void unreached(List<Route> routes) {

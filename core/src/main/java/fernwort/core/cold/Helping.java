@@ -3,6 +3,7 @@ package fernwort.core.cold;
 import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Frost;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -59,23 +60,14 @@ public final class Helping {
 
   /** What gets the water out of a body that neither a turn nor a slope empties. */
   private static Optional<Act> byHand(Part part, double cold) {
-    Act air = new Act.Blown(List.of(), List.of(part.id()));
-    return switch (part.kind()) {
-      case Kind.DrainTrap _ -> Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
-      case Kind.CheckValve _, Kind.Regulator _, Kind.Valve _, Kind.Fixture _ -> Optional.of(air);
-      case Kind.Heater k when k.works() == Kind.Heater.Type.INSTANT -> Optional.of(air);
-      case Kind.Fitting _,
-          Kind.Heater _,
-          Kind.Pump _,
-          Kind.Macerator _,
-          Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.PortableContainer _,
-          Kind.Plug _,
-          Kind.Tank _ ->
-          Optional.empty();
-    };
+    Kind kind = part.kind();
+    if (kind instanceof Kind.DrainTrap) {
+      return Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
+    }
+    // What only joins lines is cleared with them.
+    return kind.isBlownClear() && kind.frost() != Frost.AS_ITS_LINE
+        ? Optional.of(new Act.Blown(List.of(), List.of(part.id())))
+        : Optional.empty();
   }
 
   /** The least share of glycol, in steps of a twentieth, that stands a cold (K). */

@@ -177,28 +177,12 @@ public final class Leftovers {
   }
 
   private Harm harm(Part part, boolean little) {
-    return switch (part.kind()) {
-      case Kind.Valve k -> Harm.DANGER;
-      case Kind.Tee k -> byRegion(part);
-      case Kind.Manifold k -> byRegion(part);
-      case Kind.Strainer k -> little ? Harm.WARNING : Harm.DANGER;
-      case Kind.Filter k -> little ? Harm.WARNING : Harm.DANGER;
-      case Kind.DrainTrap k -> little ? Harm.WARNING : Harm.DANGER;
-      case Kind.LeakTray k -> Harm.WARNING;
-      case Kind.CheckValve k -> Harm.DANGER;
-      case Kind.Regulator k -> Harm.DANGER;
-      case Kind.Accumulator k -> Harm.DANGER;
-      case Kind.AirAdmittanceValve k -> Harm.DANGER;
-      case Kind.Pump k -> little ? Harm.WARNING : Harm.DANGER;
-      case Kind.Macerator k -> little ? Harm.WARNING : Harm.DANGER;
-      case Kind.Heater k -> little ? Harm.WARNING : Harm.DANGER;
-      case Kind.HoseInlet k -> byRegion(part);
-      case Kind.GravityFiller k -> byRegion(part);
-      case Kind.OpenEnd k -> byRegion(part);
-      case Kind.Plug k -> byRegion(part);
-      case Kind.Fixture k -> Harm.DANGER;
-      case Kind.PortableContainer k -> Harm.NONE;
-      case Kind.Tank k -> Harm.NONE;
+    return switch (part.kind().frost()) {
+      case CRACKS -> Harm.DANGER;
+      case CRACKS_WHEN_FULL -> little ? Harm.WARNING : Harm.DANGER;
+      case AS_ITS_LINE -> byRegion(part);
+      case LIFTS -> Harm.WARNING;
+      case NOTHING -> Harm.NONE;
     };
   }
 

@@ -163,21 +163,7 @@ final class SupplyCheck implements Check {
   }
 
   private static boolean isForDrinking(String source, Part part) {
-    return switch (part.kind()) {
-      case Kind.Fixture fixture -> fixture.drinking();
-      case Kind.Tank tank -> tank.contents() == Contents.FRESH && !part.id().equals(source);
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          false;
-    };
+    return part.kind().isForDrinking() && !part.id().equals(source);
   }
 
   private static Warning unsafe(Scene scene, Source source, List<String> route) {

@@ -83,7 +83,7 @@ final class SupplyLook implements Look {
       return;
     }
     plan.free()
-        .route(inlet.id(), p -> p.kind() instanceof Kind.Regulator, SupplyLook::bursts)
+        .route(inlet.id(), p -> p.kind() instanceof Kind.Regulator, p -> p.kind().bursts())
         .ifPresent(route ->
             found.add(
                 new Finding(
@@ -102,33 +102,6 @@ final class SupplyLook implements Look {
                         "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says."),
                     List.of(inlet.id(), route.getLast()),
                     behind(plan, inlet, "regulator", " regulator", Fittings.regulator(USUAL)))));
-  }
-
-  private static boolean bursts(Part part) {
-    return switch (part.kind()) {
-      case Kind.Heater k -> true;
-      case Kind.Filter k -> true;
-      case Kind.Accumulator k -> true;
-      case Kind.Fixture k -> true;
-      case Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.CheckValve _,
-          Kind.AirAdmittanceValve _,
-          Kind.Regulator _,
-          Kind.Strainer _,
-          Kind.Pump _,
-          Kind.Tee _,
-          Kind.Manifold _,
-          Kind.DrainTrap _,
-          Kind.LeakTray _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _ ->
-          false;
-    };
   }
 
   private static void strainer(Plumbed plan, Part pump, List<Finding> found) {

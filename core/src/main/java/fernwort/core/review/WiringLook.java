@@ -1,10 +1,10 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Purpose;
 import fernwort.core.rig.Stop;
 import fernwort.core.say.Saying;
 import java.util.List;
@@ -59,22 +59,9 @@ final class WiringLook implements Look {
 
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
   private static boolean isSource(Part part, String port) {
-    return switch (part.kind()) {
-      case Kind.Tank tank ->
-          tank.contents() == Contents.FRESH && tank.port(port).use().givesToPumps();
-      case Kind.PortableContainer jug -> true;
-      case Kind.HoseInlet inlet -> true;
-      case Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
-          false;
-    };
+    return part.kind() instanceof Kind.Tank tank
+        ? tank.isForDrinking() && tank.port(port).use().givesToPumps()
+        : part.kind().is(Purpose.SOURCE);
   }
 
   private static boolean joins(Stop stop, String one, String other) {

@@ -84,6 +84,24 @@ public sealed interface Kind {
    */
   record Through(String in, String out) {}
 
+  /** Tells what frost does to it. */
+  Frost frost();
+
+  /** Tells whether a burst of air clears its body. */
+  default boolean isBlownClear() {
+    return false;
+  }
+
+  /** Tells whether a tap at its full pressure can burst it, so that a regulator comes first. */
+  default boolean bursts() {
+    return false;
+  }
+
+  /** Tells whether water in it or from it is for drinking. */
+  default boolean isForDrinking() {
+    return false;
+  }
+
   /** Returns what water loses in its body at a flow (Pa; m³/s). */
   default double loss(double flow) {
     return 0;
@@ -262,6 +280,16 @@ public sealed interface Kind {
     }
 
     @Override
+    default Frost frost() {
+      return Frost.CRACKS;
+    }
+
+    @Override
+    default boolean isBlownClear() {
+      return true;
+    }
+
+    @Override
     default Optional<Through> through() {
       return Optional.of(new Through("a", "b"));
     }
@@ -402,6 +430,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.AS_ITS_LINE;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("out");
     }
@@ -441,6 +474,11 @@ public sealed interface Kind {
     @Override
     public boolean letsAir() {
       return true;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.AS_ITS_LINE;
     }
 
     @Override
@@ -503,6 +541,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.AS_ITS_LINE;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("in");
     }
@@ -556,6 +599,16 @@ public sealed interface Kind {
         case FEED, DRAIN -> PortFlow.OUT;
         case VENT, GAUGE, LINK -> PortFlow.EITHER;
       };
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.NOTHING;
+    }
+
+    @Override
+    public boolean isForDrinking() {
+      return contents == Contents.FRESH;
     }
 
     @Override
@@ -655,6 +708,16 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS;
+    }
+
+    @Override
+    public boolean isBlownClear() {
+      return true;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -670,6 +733,11 @@ public sealed interface Kind {
     @Override
     public boolean letsAir() {
       return true;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.CRACKS;
     }
 
     @Override
@@ -700,6 +768,16 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS;
+    }
+
+    @Override
+    public boolean isBlownClear() {
+      return true;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -715,6 +793,11 @@ public sealed interface Kind {
     @Override
     public InLine inLine() {
       return InLine.PASSED;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.CRACKS_WHEN_FULL;
     }
 
     @Override
@@ -764,6 +847,16 @@ public sealed interface Kind {
     @Override
     public double loss(double flow) {
       return ratedLoss * flow / ratedFlow;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.CRACKS_WHEN_FULL;
+    }
+
+    @Override
+    public boolean bursts() {
+      return true;
     }
 
     @Override
@@ -901,6 +994,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS_WHEN_FULL;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -932,6 +1030,16 @@ public sealed interface Kind {
     @Override
     public InLine inLine() {
       return InLine.STUB;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.CRACKS;
+    }
+
+    @Override
+    public boolean bursts() {
+      return true;
     }
 
     @Override
@@ -1022,6 +1130,21 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS_WHEN_FULL;
+    }
+
+    @Override
+    public boolean isBlownClear() {
+      return works == Type.INSTANT;
+    }
+
+    @Override
+    public boolean bursts() {
+      return true;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("cold", "hot");
     }
@@ -1060,6 +1183,16 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.AS_ITS_LINE;
+    }
+
+    @Override
+    public boolean isBlownClear() {
+      return true;
+    }
+
+    @Override
     public List<String> ports() {
       return List.of("a", "b", "c");
     }
@@ -1084,6 +1217,16 @@ public sealed interface Kind {
     @Override
     public Optional<Through> through() {
       return Optional.of(new Through("in", "1"));
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.AS_ITS_LINE;
+    }
+
+    @Override
+    public boolean isBlownClear() {
+      return true;
     }
 
     @Override
@@ -1186,6 +1329,26 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS;
+    }
+
+    @Override
+    public boolean isBlownClear() {
+      return true;
+    }
+
+    @Override
+    public boolean bursts() {
+      return true;
+    }
+
+    @Override
+    public boolean isForDrinking() {
+      return drinking;
+    }
+
+    @Override
     public List<String> ports() {
       return switch (use) {
         case TAP, TOILET -> List.of("cold", "waste");
@@ -1217,6 +1380,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS_WHEN_FULL;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -1237,6 +1405,11 @@ public sealed interface Kind {
     @Override
     public InLine inLine() {
       return InLine.STUB;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.LIFTS;
     }
 
     @Override
@@ -1274,6 +1447,11 @@ public sealed interface Kind {
     @Override
     public Wets wets(String position) {
       return rests(position) ? Wets.BEHIND : Wets.NOTHING;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.NOTHING;
     }
 
     @Override
@@ -1345,6 +1523,11 @@ public sealed interface Kind {
     }
 
     @Override
+    public Frost frost() {
+      return Frost.CRACKS_WHEN_FULL;
+    }
+
+    @Override
     public List<String> ports() {
       return IN_OUT;
     }
@@ -1400,6 +1583,11 @@ public sealed interface Kind {
     @Override
     public Wets wets(String position) {
       return Wets.AT_MOUTH;
+    }
+
+    @Override
+    public Frost frost() {
+      return Frost.AS_ITS_LINE;
     }
 
     @Override

@@ -92,7 +92,7 @@ public class States {
    * @throws Refusal in one sentence, when nobody parks like that
    */
   public void park(OpenRig rig, Slope slope) {
-    if (!slope.isParkable()) {
+    if (!slope.canBeParked()) {
       throw new Refusal(
           String.format(
               Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", Slope.STEEPEST));

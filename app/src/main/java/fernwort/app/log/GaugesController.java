@@ -177,7 +177,7 @@ class GaugesController {
       throw new Refusal(part.label() + " is no tank; a stick goes into a tank");
     }
     Slope slope = new Slope(pitch, roll);
-    if (!slope.isParkable()) {
+    if (!slope.canBeParked()) {
       throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
     }
     Dipstick stick =

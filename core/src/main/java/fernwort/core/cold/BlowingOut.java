@@ -167,7 +167,7 @@ final class BlowingOut {
   }
 
   private static List<String> cleared(Route route) {
-    return route.bodies().stream().filter(p -> p.kind().isBlownClear()).map(Part::id).toList();
+    return route.bodies().stream().filter(p -> p.kind().blowsClear()).map(Part::id).toList();
   }
 
   private void unreached(List<Route> routes) {

@@ -65,7 +65,7 @@ public final class Helping {
       return Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
     }
     // What only joins lines is cleared with them.
-    return kind.isBlownClear() && kind.frost() != Frost.AS_ITS_LINE
+    return kind.blowsClear() && kind.frost() != Frost.AS_ITS_LINE
         ? Optional.of(new Act.Blown(List.of(), List.of(part.id())))
         : Optional.empty();
   }

@@ -2,6 +2,7 @@ package fernwort.core.describe;
 
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Gauge;
+import fernwort.core.rig.InOut;
 import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Point;
@@ -302,7 +303,7 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
         .findFirst();
   }
 
-  Optional<Kind.Through> through() {
+  Optional<InOut> through() {
     return kind.through();
   }
 

@@ -163,7 +163,7 @@ final class SupplyCheck implements Check {
   }
 
   private static boolean isForDrinking(String source, Part part) {
-    return part.kind().isForDrinking() && !part.id().equals(source);
+    return part.kind().forDrinking() && !part.id().equals(source);
   }
 
   private static Warning unsafe(Scene scene, Source source, List<String> route) {

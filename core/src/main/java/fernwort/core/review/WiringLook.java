@@ -60,7 +60,7 @@ final class WiringLook implements Look {
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
   private static boolean isSource(Part part, String port) {
     return part.kind() instanceof Kind.Tank tank
-        ? tank.isForDrinking() && tank.port(port).use().givesToPumps()
+        ? tank.forDrinking() && tank.port(port).use().givesToPumps()
         : part.kind().is(Purpose.SOURCE);
   }
 

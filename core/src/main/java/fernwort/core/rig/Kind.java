@@ -72,23 +72,15 @@ public sealed interface Kind {
   }
 
   /** Returns the two ports by which it stands in a line, that by which water comes in first. */
-  default Optional<Through> through() {
-    return ports().equals(IN_OUT) ? Optional.of(new Through("in", "out")) : Optional.empty();
+  default Optional<InOut> through() {
+    return ports().equals(IN_OUT) ? Optional.of(new InOut("in", "out")) : Optional.empty();
   }
-
-  /**
-   * The two ports by which a part stands in a line.
-   *
-   * @param in the one that water comes in by
-   * @param out the one that it goes on by
-   */
-  record Through(String in, String out) {}
 
   /** Tells what frost does to it. */
   Frost frost();
 
   /** Tells whether a burst of air clears its body. */
-  default boolean isBlownClear() {
+  default boolean blowsClear() {
     return false;
   }
 
@@ -98,7 +90,7 @@ public sealed interface Kind {
   }
 
   /** Tells whether water in it or from it is for drinking. */
-  default boolean isForDrinking() {
+  default boolean forDrinking() {
     return false;
   }
 
@@ -285,13 +277,13 @@ public sealed interface Kind {
     }
 
     @Override
-    default boolean isBlownClear() {
+    default boolean blowsClear() {
       return true;
     }
 
     @Override
-    default Optional<Through> through() {
-      return Optional.of(new Through("a", "b"));
+    default Optional<InOut> through() {
+      return Optional.of(new InOut("a", "b"));
     }
 
     @Override
@@ -607,7 +599,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isForDrinking() {
+    public boolean forDrinking() {
       return contents == Contents.FRESH;
     }
 
@@ -713,7 +705,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isBlownClear() {
+    public boolean blowsClear() {
       return true;
     }
 
@@ -773,7 +765,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isBlownClear() {
+    public boolean blowsClear() {
       return true;
     }
 
@@ -1125,8 +1117,8 @@ public sealed interface Kind {
     }
 
     @Override
-    public Optional<Through> through() {
-      return Optional.of(new Through("cold", "hot"));
+    public Optional<InOut> through() {
+      return Optional.of(new InOut("cold", "hot"));
     }
 
     @Override
@@ -1135,7 +1127,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isBlownClear() {
+    public boolean blowsClear() {
       return works == Type.INSTANT;
     }
 
@@ -1178,8 +1170,8 @@ public sealed interface Kind {
     }
 
     @Override
-    public Optional<Through> through() {
-      return Optional.of(new Through("a", "b"));
+    public Optional<InOut> through() {
+      return Optional.of(new InOut("a", "b"));
     }
 
     @Override
@@ -1188,7 +1180,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isBlownClear() {
+    public boolean blowsClear() {
       return true;
     }
 
@@ -1215,8 +1207,8 @@ public sealed interface Kind {
     }
 
     @Override
-    public Optional<Through> through() {
-      return Optional.of(new Through("in", "1"));
+    public Optional<InOut> through() {
+      return Optional.of(new InOut("in", "1"));
     }
 
     @Override
@@ -1225,7 +1217,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isBlownClear() {
+    public boolean blowsClear() {
       return true;
     }
 
@@ -1334,7 +1326,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isBlownClear() {
+    public boolean blowsClear() {
       return true;
     }
 
@@ -1344,7 +1336,7 @@ public sealed interface Kind {
     }
 
     @Override
-    public boolean isForDrinking() {
+    public boolean forDrinking() {
       return drinking;
     }
 

@@ -21,7 +21,7 @@ public record Slope(double pitch, double roll) {
   public static final double STEEPEST = 20;
 
   /** Tells whether somebody may park so. */
-  public boolean isParkable() {
+  public boolean canBeParked() {
     return Math.abs(pitch) <= STEEPEST && Math.abs(roll) <= STEEPEST;
   }
 

@@ -22,7 +22,6 @@ final class Tries {
   private static final String AIR = "~air";
   private static final String CUP = "~cup";
 
-  /** No block or jack leans a vehicle further (degrees). */
   private Tries() {}
 
   /** Returns how an address keeps an act; empty for one that nobody tries by itself. */

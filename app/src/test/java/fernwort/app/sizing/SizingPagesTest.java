@@ -221,7 +221,7 @@ class SizingPagesTest {
   }
 
   @Test
-  void fillingIsReckonedWithTheHoseAsItWasTimed() {
+  void fillingTakesTheHoseAsItWasTimed() {
     Kind.HoseInlet inlet = (Kind.HoseInlet) trip().rig().part("inlet").kind();
     double timed = 60_000 * inlet.tapFlow().orElseThrow();
     Question filling = question(SupplyPage.of(trip()), "filling");

@@ -4,12 +4,10 @@ import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Contents;
 import fernwort.core.rig.Kind;
-import fernwort.core.rig.Mouth;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Ways;
-import java.util.List;
 
 /**
  * What a check looks at.
@@ -27,11 +25,6 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
 
   Part part(String id) {
     return plumbing.rig().parts().get(plumbing.index(id));
-  }
-
-  /** Where water or air leaves a part as it stands. */
-  List<Mouth> mouths(Part part) {
-    return part.kind().mouths(part.hasHandle() ? setting.of(part.id()) : "");
   }
 
   boolean isTank(String part, Contents contents) {

@@ -173,7 +173,8 @@ final class TankCheck implements Check {
 
   private static boolean isOpenDrain(Scene scene, Part part) {
     return !part.kind().letsAir()
-        && scene.mouths(part).stream().anyMatch(m -> m.onto() == Mouth.Onto.GROUND);
+        && scene.plumbing().mouths(scene.plumbing().index(part.id()), scene.setting()).stream()
+            .anyMatch(m -> m.onto() == Mouth.Onto.GROUND);
   }
 
   /** Water that warms needs room, and a tank that is shut has only what air is left in it. */

@@ -85,7 +85,7 @@ final class Heights {
     return profiles[line].clone();
   }
 
-  /** What a tank takes and gives. Two who ask at once may both reckon it, to the same end. */
+  /** What a tank takes and gives. Two who ask at once may both work it out, to the same end. */
   TankFigures figures(Part tank) {
     int part = plumbing.index(tank.id());
     if (figures[part] == null) {

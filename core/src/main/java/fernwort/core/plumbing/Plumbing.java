@@ -349,7 +349,7 @@ public final class Plumbing {
   }
 
   /** Returns where water or air leaves a part, by its number, as it stands in a setting. */
-  List<Mouth> mouths(int part, Setting setting) {
+  public List<Mouth> mouths(int part, Setting setting) {
     Map<String, List<Mouth>> all = mouths.get(part);
     List<Mouth> fixed = all.get(NO_HANDLE);
     return fixed == null

@@ -79,13 +79,13 @@ final class HeaterLook implements Look {
           new Finding(
               Finding.Code.HEATER_DRAIN,
               Finding.Risk.LOSS,
-              Saying.words(part.label() + " is said to drain above its own top"),
+              Saying.words(part.label() + ": its drain is entered above its top"),
               Saying.of(
                   "Its drain is entered {} above its bottom; a heater of {} is about {} high.",
                   Amount.length(heater.drainHeight()),
                   Amount.volume(part.volume()),
                   Amount.length(high)),
-              Saying.of("Winter plans take it that nothing runs out by that drain."),
+              Saying.of("Winter plans then count the heater as staying full."),
               Saying.of(
                   "Measure from the bottom of the heater to its drain plug, and correct it in its"
                       + " form."),

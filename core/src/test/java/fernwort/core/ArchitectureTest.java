@@ -29,7 +29,7 @@ class ArchitectureTest {
   static final ArchRule theModelOfTheRigKnowsNoComputation =
       noClasses()
           .that()
-          .resideInAPackage("fernwort.core.rig..")
+          .resideInAnyPackage("fernwort.core.rig..", "fernwort.core.kind..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(

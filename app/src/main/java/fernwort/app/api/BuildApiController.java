@@ -20,10 +20,11 @@ import fernwort.core.build.Hole;
 import fernwort.core.build.ModelFit;
 import fernwort.core.build.TakeApart;
 import fernwort.core.describe.TankResize;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -139,7 +140,7 @@ class BuildApiController {
 
   private static Part tank(OpenRig open, String id) {
     Part part = open.rig().part(id);
-    if (!(part.kind() instanceof Kind.Tank)) {
+    if (!(part.kind() instanceof Tank)) {
       throw new Refusal(part.label() + " is no tank; name one of the rig's tanks");
     }
     return part;
@@ -157,7 +158,7 @@ class BuildApiController {
         centre.x(),
         centre.z(),
         room.highest(Slope.LEVEL),
-        TankResize.width((Kind.Tank) part.kind()),
+        TankResize.width((Tank) part.kind()),
         open.rig().built().supports(tank),
         Hanging.Moving.USUAL);
   }
@@ -202,7 +203,7 @@ class BuildApiController {
     body.flows()
         .forEach((fixture, flow) -> {
           boolean flows = Objects.requireNonNullElse(flow, 0.0) > 0;
-          if (!flows || !(open.rig().part(fixture).kind() instanceof Kind.Fixture)) {
+          if (!flows || !(open.rig().part(fixture).kind() instanceof Fixture)) {
             throw new Refusal(
                 open.rig().part(fixture).label() + " must be a tap, with a flow above 0");
           }

@@ -1,7 +1,7 @@
 package fernwort.app.api;
 
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.tank.Parked;
@@ -41,7 +41,7 @@ record TankAnswer(
   static Map<String, TankAnswer> of(Plumbing plumbing, State state) {
     Map<String, TankAnswer> answers = new TreeMap<>();
     for (Part part : plumbing.tanks()) {
-      Kind.Tank tank = plumbing.joined(part);
+      Tank tank = plumbing.joined(part);
       TankRoom room = plumbing.room(part.id());
       double volume = state.volume(part.id());
       Parked parked = Parked.of(tank, room, volume, state.slope());

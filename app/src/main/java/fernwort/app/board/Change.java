@@ -2,7 +2,7 @@ package fernwort.app.board;
 
 import fernwort.app.garage.Outlook;
 import fernwort.core.hazard.Warning;
-import fernwort.core.rig.Position;
+import fernwort.core.kind.Position;
 import fernwort.core.ways.Way;
 import java.util.List;
 import java.util.Set;

@@ -14,12 +14,24 @@ import fernwort.app.garage.Standing;
 import fernwort.app.store.Logbook;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.Position;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.streams.Streams;
@@ -123,19 +135,19 @@ final class Drafter {
   /** How far a line is drawn into a part whose figure is smaller than its room (px). */
   private double inset(String part) {
     return switch (rig.rig().part(part).kind()) {
-      case Kind.Tee k -> Grid.CELL;
-      case Kind.Fixture k -> 5;
-      case Kind.Fitting _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Macerator _,
-          Kind.Heater _,
-          Kind.Tank _,
-          Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.PortableContainer _,
-          Kind.Plug _ ->
+      case Tee k -> Grid.CELL;
+      case Fixture k -> 5;
+      case Fitting _,
+          Valve _,
+          Pump _,
+          Macerator _,
+          Heater _,
+          Tank _,
+          HoseInlet _,
+          GravityFiller _,
+          OpenEnd _,
+          PortableContainer _,
+          Plug _ ->
           0;
     };
   }
@@ -161,7 +173,7 @@ final class Drafter {
         part.label(),
         texts(item),
         item.labelBeside() ? "start" : "middle",
-        part.kind() instanceof Kind.Tank
+        part.kind() instanceof Tank
             ? Saying.of("{}: {}. Record", part.label(), amount(part))
             : Saying.words(spoken),
         next == null ? "" : next.id(),
@@ -176,7 +188,7 @@ final class Drafter {
   }
 
   private static String water(Part part) {
-    return part.kind() instanceof Kind.Tank tank
+    return part.kind() instanceof Tank tank
         ? switch (tank.contents()) {
           case FRESH -> "fresh";
           case GRAY -> "gray";
@@ -219,7 +231,7 @@ final class Drafter {
   }
 
   private double fill(Part part, Item item) {
-    if (!(part.kind() instanceof Kind.Tank)) {
+    if (!(part.kind() instanceof Tank)) {
       return 0;
     }
     double share = standing.state().volume(part.id()) / rig.plumbing().room(part.id()).capacity();
@@ -227,7 +239,7 @@ final class Drafter {
   }
 
   private Saying amount(Part part) {
-    if (!(part.kind() instanceof Kind.Tank)) {
+    if (!(part.kind() instanceof Tank)) {
       return Saying.NOTHING;
     }
     if (!standing.readings().containsKey(part.id())) {
@@ -235,9 +247,7 @@ final class Drafter {
     }
     double volume = standing.state().volume(part.id());
     return Saying.of(
-        ((Kind.Tank) part.kind()).contents() == Contents.OTHER
-            ? "{} · {}, not to drink"
-            : "{} · {}",
+        ((Tank) part.kind()).contents() == Contents.OTHER ? "{} · {}, not to drink" : "{} · {}",
         Amount.volume(volume),
         Amount.share(volume / rig.plumbing().room(part.id()).capacity()));
   }

@@ -1,6 +1,29 @@
 package fernwort.app.board;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 
 /**
@@ -21,36 +44,36 @@ public record Symbol(String figure, double angle, String position, double halfWi
   }
 
   static double angle(Kind kind, String position) {
-    return kind instanceof Kind.Valve valve ? -valve.stop(position).angle() : 0;
+    return kind instanceof Valve valve ? -valve.stop(position).angle() : 0;
   }
 
   static String figure(Kind kind) {
     return switch (kind) {
-      case Kind.Tank k -> "tank";
-      case Kind.TwoWayValve k -> k.motor().isPresent() ? "motor" : "valve";
-      case Kind.ThreeWayValve k -> "valve";
-      case Kind.Fixture k ->
-          k.use() == Kind.Fixture.Type.TOILET
+      case Tank k -> "tank";
+      case TwoWayValve k -> k.motor().isPresent() ? "motor" : "valve";
+      case ThreeWayValve k -> "valve";
+      case Fixture k ->
+          k.use() == Fixture.Type.TOILET
               ? "toilet"
-              : k.use() == Kind.Fixture.Type.SHOWER ? "shower" : "tap";
-      case Kind.Manifold k -> "manifold";
-      case Kind.Tee k -> "tee";
-      case Kind.CheckValve k -> "check";
-      case Kind.Strainer k -> "strainer";
-      case Kind.DrainTrap k -> "trap";
-      case Kind.LeakTray k -> "tray";
-      case Kind.Heater k -> "heater";
-      case Kind.OpenEnd k -> k.role() == Kind.OpenEnd.Role.DUMP ? "dump" : "end";
-      case Kind.Plug k -> "cap";
-      case Kind.AirAdmittanceValve k -> "air";
-      case Kind.HoseInlet k -> "inlet";
-      case Kind.GravityFiller k -> "filler";
-      case Kind.Regulator k -> "regulator";
-      case Kind.Filter k -> "filter";
-      case Kind.Pump k -> "pump";
-      case Kind.Accumulator k -> "surge";
-      case Kind.PortableContainer k -> "jug";
-      case Kind.Macerator k -> "pump";
+              : k.use() == Fixture.Type.SHOWER ? "shower" : "tap";
+      case Manifold k -> "manifold";
+      case Tee k -> "tee";
+      case CheckValve k -> "check";
+      case Strainer k -> "strainer";
+      case DrainTrap k -> "trap";
+      case LeakTray k -> "tray";
+      case Heater k -> "heater";
+      case OpenEnd k -> k.role() == OpenEnd.Role.DUMP ? "dump" : "end";
+      case Plug k -> "cap";
+      case AirAdmittanceValve k -> "air";
+      case HoseInlet k -> "inlet";
+      case GravityFiller k -> "filler";
+      case Regulator k -> "regulator";
+      case Filter k -> "filter";
+      case Pump k -> "pump";
+      case Accumulator k -> "surge";
+      case PortableContainer k -> "jug";
+      case Macerator k -> "pump";
     };
   }
 }

@@ -16,8 +16,9 @@ import fernwort.core.build.ModelFit;
 import fernwort.core.build.PressureHold;
 import fernwort.core.describe.Alteration;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -141,7 +142,7 @@ class CommissionController {
     Form form = trip.form();
     double air =
         trip.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Accumulator)
+            .filter(p -> p.kind() instanceof Accumulator)
             .mapToDouble(Part::volume)
             .sum();
     double before =
@@ -189,7 +190,7 @@ class CommissionController {
   private static Map<String, Double> timed(Trip trip, Form form) {
     Map<String, Double> timed = new TreeMap<>();
     for (Part part : trip.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture) {
+      if (part.kind() instanceof Fixture) {
         double flow = form.amount("jug-" + part.id(), part.label(), Measure.FLOW, 0, "");
         if (flow > 0) {
           timed.put(part.id(), flow);
@@ -231,7 +232,7 @@ class CommissionController {
     Hydraulics hydraulics = trip.open().hydraulics();
     List<List<String>> rows = new ArrayList<>();
     for (Part part : trip.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture) {
+      if (part.kind() instanceof Fixture) {
         double model =
             hydraulics
                 .solve(JugAgainstModel.alone(trip.plumbing(), state, part.id()))

@@ -13,10 +13,10 @@ import fernwort.core.build.FaceSheet;
 import fernwort.core.build.Hole;
 import fernwort.core.build.Template;
 import fernwort.core.build.Through;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -164,7 +164,7 @@ class DrillController {
     Set<String> there = new HashSet<>();
     Map<String, Double> sizes = new HashMap<>();
     usual.faces().forEach(f -> f.holes().forEach(h -> sizes.put(h.port(), h.diameter())));
-    List<TankPort> ports = ((Kind.Tank) tank.kind()).tankPorts();
+    List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
     for (TankPort port : ports) {
       String field = "hole-" + tank.id() + "-" + port.id();
       double hole =
@@ -256,7 +256,7 @@ class DrillController {
   private Template template(String id, String tank, String face, Wanted wanted, Units units) {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
-    if (!(part.kind() instanceof Kind.Tank)) {
+    if (!(part.kind() instanceof Tank)) {
       throw new Refusal(part.label() + " is no tank; holes are drilled in tanks");
     }
     Form form = trip.form();

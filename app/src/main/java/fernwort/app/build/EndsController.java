@@ -16,7 +16,7 @@ import fernwort.core.build.Narrow;
 import fernwort.core.build.Sizes;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.PortNames;
-import fernwort.core.rig.Connection;
+import fernwort.core.kind.Connection;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

@@ -16,7 +16,7 @@ import fernwort.core.build.Hanging;
 import fernwort.core.build.UsualBuild;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.TankResize;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Support;
@@ -83,7 +83,7 @@ class HangController {
     OpenRig open = rigs.open(id);
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
-    if (!(part.kind() instanceof Kind.Tank)) {
+    if (!(part.kind() instanceof Tank)) {
       throw new Refusal(part.label() + " is no tank; supports carry tanks");
     }
     Form form = trip.form();
@@ -161,7 +161,7 @@ class HangController {
   }
 
   private static List<Support> supports(Form form, Part tank, List<Support> described) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     double length = TankResize.length(kind);
     List<Column> columns =
         List.of(
@@ -217,7 +217,7 @@ class HangController {
   }
 
   private static Question.Answer answer(Trip trip, Part tank, Asked asked) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     TankRoom room = trip.plumbing().room(tank.id());
     Hanging hung =
         Hanging.of(
@@ -330,7 +330,7 @@ class HangController {
   }
 
   /** A strap alone dents a flat wall; a board spreads it. */
-  private static Optional<Question.Row> pressed(Trip trip, Kind.Tank tank, Hanging hung) {
+  private static Optional<Question.Row> pressed(Trip trip, Tank tank, Hanging hung) {
     return hung.loads().stream()
         .filter(l -> !l.support().type().isUnder() && l.pressure() > tank.highestPressure())
         .max(Comparator.comparingDouble(Hanging.Load::pressure))
@@ -345,7 +345,7 @@ class HangController {
   }
 
   /** A board no longer than the tank has room for; where that is not enough, more supports. */
-  private static String spread(Trip trip, Kind.Tank tank, Hanging hung, Hanging.Load load) {
+  private static String spread(Trip trip, Tank tank, Hanging hung, Hanging.Load load) {
     double wide = load.support().width() * load.pressure() / tank.highestPressure();
     double room = TankResize.length(tank) / hung.loads().size();
     return wide <= room
@@ -354,7 +354,7 @@ class HangController {
   }
 
   private static List<Question.Row> clearance(Trip trip, Part tank, Asked asked) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     Clearance clearance =
         Clearance.of(
             trip.rig().vehicle(),
@@ -378,7 +378,7 @@ class HangController {
             "to the floor, for fittings and the vent; a bend needs some 50 mm"));
   }
 
-  private static String pressure(Trip trip, Kind.Tank tank, Hanging.Load load) {
+  private static String pressure(Trip trip, Tank tank, Hanging.Load load) {
     if (load.support().type().isUnder()) {
       return "spread";
     }

@@ -5,13 +5,13 @@ import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
-import fernwort.core.rig.Connection;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shape;
 import fernwort.core.rig.InvalidRigException;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigLimits;
-import fernwort.core.rig.Shape;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -66,6 +66,7 @@ public final class RigFormat {
         JsonMapper.builder(factory)
             .enumNamingStrategy(EnumNamingStrategies.KEBAB_CASE)
             .addMixIn(Kind.class, KindNames.class)
+            .registerSubtypes(KindNames.all())
             .addMixIn(Shape.class, ShapeNames.class)
             .addMixIn(Connection.Form.class, FormNames.class)
             .changeDefaultPropertyInclusion(

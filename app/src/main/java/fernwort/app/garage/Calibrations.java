@@ -3,7 +3,7 @@ package fernwort.app.garage;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.GaugeCurve;
 import fernwort.core.tank.GaugeScale;
@@ -61,7 +61,7 @@ public class Calibrations {
     }
     try {
       GaugeScale scale =
-          new GaugeScale((Kind.Tank) rig.rig().part(tank).kind(), rig.plumbing().room(tank));
+          new GaugeScale((Tank) rig.rig().part(tank).kind(), rig.plumbing().room(tank));
       return Optional.of(GaugeCurve.of(looks, fills, scale::volume, scale.most()));
     } catch (Refusal e) {
       // Its page says so; until then the tank's shape tells what a step is.

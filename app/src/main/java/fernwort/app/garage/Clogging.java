@@ -6,7 +6,7 @@ import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Filter;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Clock;
@@ -42,7 +42,7 @@ class Clogging {
   Map<String, Double> of(OpenRig rig, Habits habits) {
     boolean none =
         rig.rig().parts().stream()
-            .noneMatch(p -> p.kind() instanceof Kind.Filter f && f.doubling().isPresent());
+            .noneMatch(p -> p.kind() instanceof Filter f && f.doubling().isPresent());
     if (none) {
       return Map.of();
     }

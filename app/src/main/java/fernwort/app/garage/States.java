@@ -4,7 +4,7 @@ import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -176,7 +176,7 @@ public class States {
 
   private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
     Part part = rig.rig().part(tank);
-    if (!(part.kind() instanceof Kind.Tank kind)) {
+    if (!(part.kind() instanceof Tank kind)) {
       throw new Refusal(part.label() + " is no tank; pick a tank to read");
     }
     if (at.isBefore(Instant.EPOCH)) {
@@ -190,7 +190,7 @@ public class States {
   }
 
   /** What a reading stands for: a step of a sender by the jugs that were poured in, if any were. */
-  private double volume(OpenRig rig, String tank, Kind.Tank kind, Reading reading, Slope slope) {
+  private double volume(OpenRig rig, String tank, Tank kind, Reading reading, Slope slope) {
     double drawn = reading.volume(kind, rig.plumbing().room(tank), slope);
     return reading instanceof Reading.Steps steps
         ? calibrations
@@ -208,7 +208,7 @@ public class States {
    */
   public double volume(OpenRig rig, String tank, Reading reading, Slope slope) {
     Part part = rig.rig().part(tank);
-    if (!(part.kind() instanceof Kind.Tank kind)) {
+    if (!(part.kind() instanceof Tank kind)) {
       throw new Refusal(part.label() + " is no tank; pick a tank to read");
     }
     return volume(rig, tank, kind, reading, slope);

@@ -2,7 +2,7 @@ package fernwort.app.garage;
 
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Fixture;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.Optional;
@@ -30,9 +30,9 @@ public class Waterway {
     return toTaps(rig)
         .flatMap(state ->
             rig.rig().parts().stream()
-                .filter(p -> p.kind() instanceof Kind.Fixture)
+                .filter(p -> p.kind() instanceof Fixture)
                 .findFirst()
-                .map(p -> state.with(p.id(), ((Kind.Fixture) p.kind()).cold().id())));
+                .map(p -> state.with(p.id(), ((Fixture) p.kind()).cold().id())));
   }
 
   /** Returns a rig with its handles so that the taps run, all of them shut. */

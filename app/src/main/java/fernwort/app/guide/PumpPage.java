@@ -6,7 +6,7 @@ import fernwort.app.web.Field;
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.Answers.Hot;
 import fernwort.core.guide.Answers.Pump;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Filter;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -69,9 +69,9 @@ final class PumpPage implements GuidePage {
                     "An accumulator",
                     pump.accumulator(),
                     "A small round vessel, also called surge tank: the pump runs less often."),
-                filter(pump, Kind.Filter.Grade.SEDIMENT, "A sediment filter"),
-                filter(pump, Kind.Filter.Grade.CARBON, "A carbon filter"),
-                filter(pump, Kind.Filter.Grade.PURIFIER, "A purifier"),
+                filter(pump, Filter.Grade.SEDIMENT, "A sediment filter"),
+                filter(pump, Filter.Grade.CARBON, "A carbon filter"),
+                filter(pump, Filter.Grade.PURIFIER, "A purifier"),
                 Field.choice(
                     "hot",
                     "Hot water",
@@ -94,22 +94,22 @@ final class PumpPage implements GuidePage {
                     "Otherwise one line goes from tap to tap, with tees."))));
   }
 
-  private static Field filter(Pump pump, Kind.Filter.Grade grade, String label) {
+  private static Field filter(Pump pump, Filter.Grade grade, String label) {
     return Field.tick("filter-" + grade.name(), label, pump.filters().contains(grade), "");
   }
 
   @Override
   public Answers read(Answers before, Sheet sheet) {
     Pump was = before.pump();
-    List<Kind.Filter.Grade> filters = new ArrayList<>();
-    for (Kind.Filter.Grade grade : Kind.Filter.Grade.values()) {
+    List<Filter.Grade> filters = new ArrayList<>();
+    for (Filter.Grade grade : Filter.Grade.values()) {
       if (sheet.tick("filter-" + grade.name())) {
         filters.add(grade);
       }
     }
     return before.pumping(
         new Pump(
-            sheet.choice("type", Kind.Pump.Type.class).orElse(was.type()),
+            sheet.choice("type", fernwort.core.kind.Pump.Type.class).orElse(was.type()),
             sheet.spot("spot", was.spot()),
             sheet.amount("height", "The pump", Measure.LENGTH, was.height(), 0.05, 4),
             sheet.amount("flow", "Its flow", Measure.FLOW, was.flow(), 5e-6, 2e-3),

@@ -9,11 +9,10 @@ import fernwort.core.guide.Answers;
 import fernwort.core.guide.Answers.Opening;
 import fernwort.core.guide.Answers.Tank;
 import fernwort.core.guide.Guided;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -42,7 +41,7 @@ final class VentsPage implements GuidePage {
 
   private static Card card(Tank tank, Answers answers, Guided guided, Units units) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
-    Kind.Tank made = (Kind.Tank) part.kind();
+    fernwort.core.kind.Tank made = (fernwort.core.kind.Tank) part.kind();
     List<Field> fields = new ArrayList<>();
     fields.add(
         GuidePage.amount(
@@ -64,7 +63,8 @@ final class VentsPage implements GuidePage {
         Optional.of(sketch(tank, made, answers, units)));
   }
 
-  private static FaceSketch sketch(Tank tank, Kind.Tank made, Answers answers, Units units) {
+  private static FaceSketch sketch(
+      Tank tank, fernwort.core.kind.Tank made, Answers answers, Units units) {
     Point inner =
         new Point(TankResize.length(made), TankResize.width(made), TankResize.height(made));
     return FaceSketch.of(
@@ -94,7 +94,8 @@ final class VentsPage implements GuidePage {
     };
   }
 
-  private static Field openings(Tank tank, Kind.Tank made, Answers answers, Units units) {
+  private static Field openings(
+      Tank tank, fernwort.core.kind.Tank made, Answers answers, Units units) {
     List<List<Field>> rows = new ArrayList<>();
     List<String> names = new ArrayList<>();
     for (TankPort port : made.tankPorts()) {

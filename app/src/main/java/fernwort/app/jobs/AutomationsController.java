@@ -10,7 +10,7 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.Automation;
 import fernwort.core.jobs.AutomationCheck;
 import fernwort.core.jobs.AutomationRun;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Fixture;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
@@ -249,14 +249,14 @@ class AutomationsController {
     model.addAttribute("tanks", rig.plumbing().tanks());
     model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(
-        "taps", rig.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList());
+        "taps", rig.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).toList());
     model.addAttribute("tap", tap);
     model.addAttribute("hours", hours);
     model.addAttribute("leak", leak);
     if (run && !sound.isEmpty()) {
       State from =
           rig.rig().partsById().containsKey(tap)
-                  && rig.rig().part(tap).kind() instanceof Kind.Fixture kind
+                  && rig.rig().part(tap).kind() instanceof Fixture kind
               ? now.with(tap, kind.cold().id())
               : now;
       AutomationRun.Course course =

@@ -11,7 +11,7 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -68,7 +68,7 @@ class GaugesController {
 
   /** Two rows or more: what was poured in all, and what the gauge showed then. */
   private static Question calibration(Trip trip, Part tank) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     boolean steps = kind.gauge().showsSteps();
     Form form = trip.form();
     List<Form.Row> jugs =
@@ -173,7 +173,7 @@ class GaugesController {
       Model model) {
     OpenRig rig = rigs.open(id);
     Part part = rig.rig().part(tank);
-    if (!(part.kind() instanceof Kind.Tank kind)) {
+    if (!(part.kind() instanceof Tank kind)) {
       throw new Refusal(part.label() + " is no tank; a stick goes into a tank");
     }
     Slope slope = new Slope(pitch, roll);

@@ -10,7 +10,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
 import fernwort.core.hydraulics.Conditions;
-import fernwort.core.rig.Position;
+import fernwort.core.kind.Position;
 import fernwort.core.rig.Setting;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;

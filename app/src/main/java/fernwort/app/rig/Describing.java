@@ -11,12 +11,34 @@ import fernwort.core.describe.NewPart;
 import fernwort.core.describe.Plan;
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.TankResize;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -90,10 +112,8 @@ class Describing {
         measured(part, units),
         form(rig, part, units).fields(TankForm.withBores(rig, part)),
         measure(part.kind()),
-        part.kind() instanceof Kind.Tank t
-            ? Optional.of(TankPicture.of(t, units))
-            : Optional.empty(),
-        part.kind() instanceof Kind.Tank t
+        part.kind() instanceof Tank t ? Optional.of(TankPicture.of(t, units)) : Optional.empty(),
+        part.kind() instanceof Tank t
             ? Optional.of(new PortRows(units).sketch(t))
             : Optional.empty(),
         part.kind().ports().stream().map(p -> end(rig, names, part.port(p))).toList());
@@ -122,7 +142,7 @@ class Describing {
             "Place",
             part.place(),
             rig.places().stream().map(p -> new Field.Option(p.id(), p.label())).toList()));
-    boolean tank = part.kind() instanceof Kind.Tank;
+    boolean tank = part.kind() instanceof Tank;
     common.add(
         length(
             units,
@@ -156,14 +176,14 @@ class Describing {
   }
 
   private static Point middle(Part part) {
-    double x = part.kind() instanceof Kind.Tank t ? TankResize.length(t) / 2 : 0;
-    double y = part.kind() instanceof Kind.Tank t ? TankResize.width(t) / 2 : 0;
+    double x = part.kind() instanceof Tank t ? TankResize.length(t) / 2 : 0;
+    double y = part.kind() instanceof Tank t ? TankResize.width(t) / 2 : 0;
     return new Point(part.x() + x, part.y() + y, part.height());
   }
 
   /** Where it is to the centimetre, for whoever has measured. */
   private static List<Field> measured(Part part, Units units) {
-    boolean tank = part.kind() instanceof Kind.Tank;
+    boolean tank = part.kind() instanceof Tank;
     return List.of(
         length(
             units,
@@ -182,28 +202,28 @@ class Describing {
   /** The picture of what to measure on a kind; tanks have their own, to scale. */
   private static String measure(Kind kind) {
     return switch (kind) {
-      case Kind.TwoWayValve k -> "handle";
-      case Kind.ThreeWayValve k -> "handle";
-      case Kind.Pump k -> "plate";
-      case Kind.Macerator k -> "plate";
-      case Kind.Fixture k -> "jug";
-      case Kind.HoseInlet k -> "inlet";
-      case Kind.Regulator k -> "dial";
-      case Kind.Accumulator k -> "dial";
-      case Kind.Filter k -> "filter";
-      case Kind.CheckValve k -> "arrow";
-      case Kind.Heater k -> "heater";
-      case Kind.Tank k -> "";
-      case Kind.GravityFiller k -> "";
-      case Kind.OpenEnd k -> "";
-      case Kind.AirAdmittanceValve k -> "";
-      case Kind.Strainer k -> "";
-      case Kind.Tee k -> "";
-      case Kind.Manifold k -> "";
-      case Kind.DrainTrap k -> "";
-      case Kind.LeakTray k -> "";
-      case Kind.PortableContainer k -> "";
-      case Kind.Plug k -> "";
+      case TwoWayValve k -> "handle";
+      case ThreeWayValve k -> "handle";
+      case Pump k -> "plate";
+      case Macerator k -> "plate";
+      case Fixture k -> "jug";
+      case HoseInlet k -> "inlet";
+      case Regulator k -> "dial";
+      case Accumulator k -> "dial";
+      case Filter k -> "filter";
+      case CheckValve k -> "arrow";
+      case Heater k -> "heater";
+      case Tank k -> "";
+      case GravityFiller k -> "";
+      case OpenEnd k -> "";
+      case AirAdmittanceValve k -> "";
+      case Strainer k -> "";
+      case Tee k -> "";
+      case Manifold k -> "";
+      case DrainTrap k -> "";
+      case LeakTray k -> "";
+      case PortableContainer k -> "";
+      case Plug k -> "";
     };
   }
 
@@ -237,7 +257,7 @@ class Describing {
     Kind kind = form(rig, old, units).read(old.kind(), v);
     double height = v.amount("height", "Height over the ground", Measure.LENGTH, -1, 4.5);
     double body =
-        old.kind() instanceof Kind.Tank
+        old.kind() instanceof Tank
             ? 0
             : v.optional("volume", "Water its body holds", Measure.VOLUME, 0, 0.06)
                 .or(() -> NewPart.body(old.kind()))

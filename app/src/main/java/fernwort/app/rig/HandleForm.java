@@ -1,9 +1,9 @@
 package fernwort.app.rig;
 
 import fernwort.app.web.Field;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Motor;
-import fernwort.core.rig.Stop;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Valve;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,7 +37,7 @@ final class HandleForm {
   }
 
   /** Handle words and orientation are set by looking at the real valve. */
-  List<Field> fields(Kind.Valve valve) {
+  List<Field> fields(Valve valve) {
     List<Field> fields = new ArrayList<>();
     for (Stop stop : valve.stops()) {
       fields.add(
@@ -75,15 +75,15 @@ final class HandleForm {
   private static List<Field.Option> designs() {
     List<Field.Option> options = new ArrayList<>();
     options.add(new Field.Option("", "ball, as most are"));
-    options.addAll(Values.options(Kind.Valve.Design.class));
+    options.addAll(Values.options(Valve.Design.class));
     return options;
   }
 
   /** Returns what shuts the valve, as the form has it; nothing when nobody said. */
-  static Optional<Kind.Valve.Design> design(Values v) {
+  static Optional<Valve.Design> design(Values v) {
     return v.text("design").isEmpty()
         ? Optional.empty()
-        : Optional.of(v.choice("design", "Shut by a", Kind.Valve.Design.class));
+        : Optional.of(v.choice("design", "Shut by a", Valve.Design.class));
   }
 
   /** What a position joins, in words. */
@@ -108,7 +108,7 @@ final class HandleForm {
   }
 
   /** What a position can join, as a person sees it from the ports. */
-  private List<Field.Option> joinsOf(Kind.Valve valve) {
+  private List<Field.Option> joinsOf(Valve valve) {
     List<Field.Option> options = new ArrayList<>();
     options.add(new Field.Option("", "none more"));
     options.add(new Field.Option("shut", "shuts all"));
@@ -126,7 +126,7 @@ final class HandleForm {
   }
 
   /** The positions as the form has them: those whose words were emptied gone, a new one added. */
-  List<Stop> stops(Kind.Valve valve, Values v) {
+  List<Stop> stops(Valve valve, Values v) {
     List<Stop> stops = new ArrayList<>();
     for (Stop s : valve.stops()) {
       String words = v.text("words-" + s.id());
@@ -165,7 +165,7 @@ final class HandleForm {
   }
 
   /** Returns the motor, as the form has it. */
-  static Optional<Motor> motor(Kind.Valve valve, Values v) {
+  static Optional<Motor> motor(Valve valve, Values v) {
     double travel = valve.motor().map(Motor::travelTime).orElse(6.0);
     Optional<Double> cold =
         v.tick("frost")

@@ -3,8 +3,32 @@ package fernwort.app.rig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.rig.DryRun;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Driven;
+import fernwort.core.kind.DryRun;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.Valve;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -21,11 +45,10 @@ final class KindForm {
 
   /** One name for one thing: a hose point outside is what else is called outside rinse. */
   private static final List<Field.Option> FIXTURES =
-      Arrays.stream(Kind.Fixture.Type.values())
+      Arrays.stream(Fixture.Type.values())
           .map(t ->
               new Field.Option(
-                  Values.key(t),
-                  t == Kind.Fixture.Type.HOSE_POINT ? "outside rinse" : Values.key(t)))
+                  Values.key(t), t == Fixture.Type.HOSE_POINT ? "outside rinse" : Values.key(t)))
           .toList();
 
   private final Units units;
@@ -50,7 +73,7 @@ final class KindForm {
 
   List<Field> fields(Kind kind) {
     return switch (kind) {
-      case Kind.HoseInlet k ->
+      case HoseInlet k ->
           List.of(
               amount(
                   "mains",
@@ -75,9 +98,9 @@ final class KindForm {
                   "Outside water is fit to drink",
                   k.drinksOutside(),
                   "A bladder or barrel filled at a drinking tap is; a stream is not."));
-      case Kind.Tank k -> new TankForm(units).fields(k);
-      case Kind.Valve k -> handle.fields(k);
-      case Kind.CheckValve k ->
+      case Tank k -> new TankForm(units).fields(k);
+      case Valve k -> handle.fields(k);
+      case CheckValve k ->
           List.of(
               amount(
                   "cracking",
@@ -85,11 +108,11 @@ final class KindForm {
                   Measure.PRESSURE,
                   k.crackingPressure(),
                   "Default 0.02 bar. One that opens above 1 bar only is a relief valve."));
-      case Kind.Regulator k ->
+      case Regulator k ->
           List.of(amount("set", "Set pressure", Measure.PRESSURE, k.setPressure(), PLATE));
-      case Kind.Filter k ->
+      case Filter k ->
           List.of(
-              choice("grade", "Takes out", k.grade(), Kind.Filter.Grade.class),
+              choice("grade", "Takes out", k.grade(), Filter.Grade.class),
               amount("flow", "Rated flow", Measure.FLOW, k.ratedFlow(), PLATE),
               amount(
                   "loss",
@@ -103,10 +126,10 @@ final class KindForm {
                   Measure.VOLUME,
                   k.doubling(),
                   "What passes until the flow drops; empty if nobody knows."));
-      case Kind.Pump k ->
+      case Pump k ->
           List.of(
-              choice("duty", "There for", k.duty(), Kind.Pump.Duty.class),
-              choice("works", "Works as", k.works(), Kind.Pump.Type.class),
+              choice("duty", "There for", k.duty(), Pump.Duty.class),
+              choice("works", "Works as", k.works(), Pump.Type.class),
               amount(
                   "shutoff",
                   "Pressure at no flow",
@@ -118,7 +141,7 @@ final class KindForm {
               amount("cutout", "Switch cuts out at", Measure.PRESSURE, k.cutOut(), PLATE),
               amount("priming", "Lifts water dry by", Measure.LENGTH, k.selfPriming(), PLATE),
               dryRun(k.dryRun(), k));
-      case Kind.Accumulator k ->
+      case Accumulator k ->
           List.of(
               amount(
                   "precharge",
@@ -126,9 +149,9 @@ final class KindForm {
                   Measure.PRESSURE,
                   k.precharge(),
                   "Tyre gauge, pump off and a tap open."));
-      case Kind.Heater k ->
+      case Heater k ->
           List.of(
-              choice("works", "Heats", k.works(), Kind.Heater.Type.class),
+              choice("works", "Heats", k.works(), Heater.Type.class),
               Field.tick("relief", "Has its own pressure relief valve", k.relief(), ""),
               amount("drain", "Drain above its bottom", Measure.LENGTH, k.drainHeight(), ""),
               Field.number(
@@ -141,11 +164,11 @@ final class KindForm {
                   "thermostat",
                   "Thermostat stands at",
                   Measure.TEMPERATURE,
-                  k.heating().map(Kind.Heater.Heating::thermostat).orElse(Kind.Heater.THERMOSTAT),
+                  k.heating().map(Heater.Heating::thermostat).orElse(Heater.THERMOSTAT),
                   "Default 60 °C: cooler water breeds legionella, hotter scalds."));
-      case Kind.Manifold k ->
+      case Manifold k ->
           List.of(Field.number("outlets", "Outlets", Integer.toString(k.outlets()), "", ""));
-      case Kind.Fixture k ->
+      case Fixture k ->
           List.of(
               Field.choice("use", "Is a", Values.key(k.use()), FIXTURES),
               Field.tick("drinking", "People drink or cook from it", k.drinking(), ""),
@@ -162,25 +185,25 @@ final class KindForm {
                   Measure.FLOW,
                   k.restrictor(),
                   "Printed on the aerator or shower head; empty for none."));
-      case Kind.PortableContainer k ->
+      case PortableContainer k ->
           List.of(
               amount("capacity", "Holds", Measure.VOLUME, k.capacity(), ""),
               Field.tick("drinkable", "Its water is fit to drink", k.drinkable(), ""));
-      case Kind.Macerator k ->
+      case Macerator k ->
           List.of(
               amount("flow", "Flow with nothing against it", Measure.FLOW, k.freeFlow(), PLATE),
               amount(
                   "shutoff", "Pressure at no flow", Measure.PRESSURE, k.shutOffPressure(), PLATE),
               dryRun(k.dryRun(), k));
-      case Kind.OpenEnd k -> List.of(choice("role", "Is a", k.role(), Kind.OpenEnd.Role.class));
-      case Kind.Plug k ->
+      case OpenEnd k -> List.of(choice("role", "Is a", k.role(), OpenEnd.Role.class));
+      case Plug k ->
           List.of(Field.tick("removable", "A cap that a hand takes off", k.removable(), ""));
-      case Kind.GravityFiller k -> List.of();
-      case Kind.AirAdmittanceValve k -> List.of();
-      case Kind.Strainer k -> List.of();
-      case Kind.Tee k -> List.of();
-      case Kind.DrainTrap k -> List.of();
-      case Kind.LeakTray k ->
+      case GravityFiller k -> List.of();
+      case AirAdmittanceValve k -> List.of();
+      case Strainer k -> List.of();
+      case Tee k -> List.of();
+      case DrainTrap k -> List.of();
+      case LeakTray k ->
           List.of(
               amount("holds", "It holds", Measure.VOLUME, k.holds(), ""),
               Field.tick(
@@ -211,31 +234,31 @@ final class KindForm {
 
   Kind read(Kind old, Values v) {
     return switch (old) {
-      case Kind.HoseInlet k ->
-          new Kind.HoseInlet(
+      case HoseInlet k ->
+          new HoseInlet(
               v.amount("mains", "Mains pressure", Measure.PRESSURE, 0, 8e5),
               v.amount("outside", "Surface of outside water", Measure.LENGTH),
               v.optional("tap", "Tap and hose give", Measure.FLOW, 2e-5, 2e-3),
               v.tick("fit") ? Optional.of(true) : Optional.empty());
-      case Kind.Tank k -> new TankForm(units).read(k, v);
-      case Kind.TwoWayValve k ->
-          new Kind.TwoWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
-      case Kind.ThreeWayValve k ->
-          new Kind.ThreeWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
-      case Kind.CheckValve k ->
-          new Kind.CheckValve(v.amount("cracking", "Opening pressure", Measure.PRESSURE, 0, 1e6));
-      case Kind.Regulator k ->
-          new Kind.Regulator(v.amount("set", "Set pressure", Measure.PRESSURE, 5e4, 6e5));
-      case Kind.Filter k ->
-          new Kind.Filter(
-              v.choice("grade", "What it takes out", Kind.Filter.Grade.class),
+      case Tank k -> new TankForm(units).read(k, v);
+      case TwoWayValve k ->
+          new TwoWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
+      case ThreeWayValve k ->
+          new ThreeWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
+      case CheckValve k ->
+          new CheckValve(v.amount("cracking", "Opening pressure", Measure.PRESSURE, 0, 1e6));
+      case Regulator k ->
+          new Regulator(v.amount("set", "Set pressure", Measure.PRESSURE, 5e4, 6e5));
+      case Filter k ->
+          new Filter(
+              v.choice("grade", "What it takes out", Filter.Grade.class),
               v.amount("flow", "Rated flow", Measure.FLOW, 1e-5, 2e-3),
               v.amount("loss", "Pressure lost", Measure.PRESSURE, 1e3, 3e5),
               v.optional("doubling", "Litres until its loss doubles", Measure.VOLUME, 0.05, 100));
-      case Kind.Pump k ->
-          new Kind.Pump(
-              v.choice("duty", "What it is there for", Kind.Pump.Duty.class),
-              v.choice("works", "How it works", Kind.Pump.Type.class),
+      case Pump k ->
+          new Pump(
+              v.choice("duty", "What it is there for", Pump.Duty.class),
+              v.choice("works", "How it works", Pump.Type.class),
               v.optional("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5)
                   .orElseGet(() ->
                       OVER_CUT_OUT + v.amount("cutout", "Cut-out pressure", Measure.PRESSURE)),
@@ -244,46 +267,45 @@ final class KindForm {
               v.amount("cutout", "Cut-out pressure", Measure.PRESSURE, 0, 8e5),
               v.amount("priming", "Dry lift", Measure.LENGTH, 0, 8),
               dryRun(v));
-      case Kind.Accumulator k ->
-          new Kind.Accumulator(v.amount("precharge", "Air pressure", Measure.PRESSURE, 2e4, 6e5));
-      case Kind.Heater k ->
-          new Kind.Heater(
-              v.choice("works", "How it heats", Kind.Heater.Type.class),
+      case Accumulator k ->
+          new Accumulator(v.amount("precharge", "Air pressure", Measure.PRESSURE, 2e4, 6e5));
+      case Heater k ->
+          new Heater(
+              v.choice("works", "How it heats", Heater.Type.class),
               v.tick("relief"),
               v.amount("drain", "Drain above its bottom", Measure.LENGTH, 0, 0.6),
               heating(v));
-      case Kind.Manifold k -> new Kind.Manifold((int) v.plain("outlets", "Outlets"));
-      case Kind.Fixture k ->
-          new Kind.Fixture(
-              v.choice("use", "What it is", Kind.Fixture.Type.class),
+      case Manifold k -> new Manifold((int) v.plain("outlets", "Outlets"));
+      case Fixture k ->
+          new Fixture(
+              v.choice("use", "What it is", Fixture.Type.class),
               v.tick("drinking"),
               v.amount("flow", "Rated flow", Measure.FLOW, 5e-6, 5e-3),
               v.amount("pressure", "Rated pressure", Measure.PRESSURE, 2e4, 6e5),
               v.optional("restrictor", "Restricted flow", Measure.FLOW, 5e-6, 5e-3));
-      case Kind.PortableContainer k ->
-          new Kind.PortableContainer(
+      case PortableContainer k ->
+          new PortableContainer(
               v.amount("capacity", "What it holds", Measure.VOLUME, 1e-3, 0.3),
               v.tick("drinkable"));
-      case Kind.Macerator k ->
-          new Kind.Macerator(
+      case Macerator k ->
+          new Macerator(
               v.amount("flow", "Free flow", Measure.FLOW, 5e-5, 5e-3),
               v.amount("shutoff", "Pressure at no flow", Measure.PRESSURE, 5e3, 8e5),
               dryRun(v));
-      case Kind.OpenEnd k ->
-          new Kind.OpenEnd(v.choice("role", "What it is", Kind.OpenEnd.Role.class));
-      case Kind.Plug k -> new Kind.Plug(v.tick("removable"));
-      case Kind.GravityFiller k -> k;
-      case Kind.AirAdmittanceValve k -> k;
-      case Kind.Strainer k -> k;
-      case Kind.Tee k -> k;
-      case Kind.DrainTrap k -> k;
-      case Kind.LeakTray k ->
-          new Kind.LeakTray(
+      case OpenEnd k -> new OpenEnd(v.choice("role", "What it is", OpenEnd.Role.class));
+      case Plug k -> new Plug(v.tick("removable"));
+      case GravityFiller k -> k;
+      case AirAdmittanceValve k -> k;
+      case Strainer k -> k;
+      case Tee k -> k;
+      case DrainTrap k -> k;
+      case LeakTray k ->
+          new LeakTray(
               v.amount("holds", "What it holds", Measure.VOLUME, 0.0001, 1), v.tick("contact"));
     };
   }
 
-  private static Field dryRun(Optional<Double> seconds, Kind.Driven driven) {
+  private static Field dryRun(Optional<Double> seconds, Driven driven) {
     double usual = DryRun.of(driven);
     return Field.number(
         "dry",
@@ -301,11 +323,11 @@ final class KindForm {
     return v.text("dry").isEmpty() ? Optional.empty() : Optional.of(v.plain("dry", "Dry run"));
   }
 
-  private static Optional<Kind.Heater.Heating> heating(Values v) {
+  private static Optional<Heater.Heating> heating(Values v) {
     return v.text("power").isEmpty()
         ? Optional.empty()
         : Optional.of(
-            new Kind.Heater.Heating(
+            new Heater.Heating(
                 v.plain("power", "Power"),
                 v.amount("thermostat", "Thermostat", Measure.TEMPERATURE)));
   }

@@ -5,9 +5,9 @@ import fernwort.app.units.Units;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
 import fernwort.core.describe.TankResize;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.TankPort;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -73,7 +73,7 @@ final class PortRows {
   }
 
   /** The faces of a tank, on which the openings of the rows are tapped. */
-  FaceSketch sketch(Kind.Tank tank) {
+  FaceSketch sketch(Tank tank) {
     List<TankPort> ports = tank.tankPorts();
     Point inner =
         new Point(TankResize.length(tank), TankResize.width(tank), TankResize.height(tank));

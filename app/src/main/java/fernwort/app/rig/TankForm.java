@@ -4,15 +4,16 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.TankResize;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -42,7 +43,7 @@ final class TankForm {
    * leave by them: the start for whoever measures.
    */
   static Kind withBores(Rig rig, Part part) {
-    if (!(part.kind() instanceof Kind.Tank tank)) {
+    if (!(part.kind() instanceof Tank tank)) {
       return part.kind();
     }
     Map<PortRef, Line> lines = rig.linesByPort();
@@ -60,7 +61,7 @@ final class TankForm {
             .toList());
   }
 
-  List<Field> fields(Kind.Tank tank) {
+  List<Field> fields(Tank tank) {
     List<Field> fields = new ArrayList<>();
     fields.add(
         Field.choice(
@@ -203,13 +204,13 @@ final class TankForm {
         List.<Double>of());
   }
 
-  Kind.Tank read(Kind.Tank old, Values v) {
+  Tank read(Tank old, Values v) {
     double wall = v.amount("wall", "Wall thickness", Measure.LENGTH, 0, 0.03);
     boolean asItWas = v.isAsShown("sizes") && v.isAsShown("shape");
     Shape typed = asItWas ? old.shape() : v.guarded("sizes", () -> shape(v), old.shape());
     Gauge.GaugeKind gauge = v.choice("gauge", "How its level is read", Gauge.GaugeKind.class);
-    Kind.Tank sized =
-        new Kind.Tank(
+    Tank sized =
+        new Tank(
             v.choice("contents", "What it holds", Contents.class),
             typed,
             wall,
@@ -222,14 +223,14 @@ final class TankForm {
                 v.isAsShown("probes") ? old.gauge().probes() : Optional.of(probes(v))),
             old.highestPressure(),
             old.lowestPressure());
-    Kind.Tank bare = v.isAsShown("holds") ? sized : holding(sized, asItWas, v);
+    Tank bare = v.isAsShown("holds") ? sized : holding(sized, asItWas, v);
     List<TankPort> ports = new PortRows(units).read(v);
     List<TankPort> placed = v.tick("carried") ? TankResize.carried(old, bare, ports) : ports;
     return bare.withPorts(v.tick("flipped") ? TankResize.mirrored(bare, placed) : placed);
   }
 
   /** The tank for the litres that were typed; sizes typed with them are held against them. */
-  private Kind.Tank holding(Kind.Tank sized, boolean asItWas, Values v) {
+  private Tank holding(Tank sized, boolean asItWas, Values v) {
     Optional<Double> litres = v.optional("holds", "What it holds", Measure.VOLUME, 0.002, 3);
     if (litres.isEmpty()) {
       return sized;

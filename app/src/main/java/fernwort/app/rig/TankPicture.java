@@ -3,10 +3,10 @@ package fernwort.app.rig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.describe.TankResize;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
@@ -40,7 +40,7 @@ public record TankPicture(
   private static final double TALLEST = 190;
   private static final double EDGE = 8;
 
-  static TankPicture of(Kind.Tank tank, Units units) {
+  static TankPicture of(Tank tank, Units units) {
     TankRoom room = TankRoom.of(tank);
     double high = room.highest(Slope.LEVEL);
     double length = TankResize.length(tank);
@@ -67,7 +67,7 @@ public record TankPicture(
   }
 
   private static String outline(
-      Kind.Tank tank, double length, double high, double scale, double bottom) {
+      Tank tank, double length, double high, double scale, double bottom) {
     return switch (tank.shape()) {
       case Shape.LyingCylinder s when s.across() -> circle(scale * length / 2, bottom);
       case Shape.Prism s ->

@@ -7,8 +7,11 @@ import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.bench.NarrowFitting;
 import fernwort.core.bench.WasteLine;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.WasteRuns;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
@@ -69,7 +72,7 @@ final class PumpPage {
 
   private List<String> together(Form form) {
     List<Part> fixtures =
-        trip.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList();
+        trip.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).toList();
     return form.ticks(
         "together",
         fixtures.stream().map(f -> new Field.Option(f.id(), f.label() + " open")).toList());
@@ -238,7 +241,7 @@ final class PumpPage {
             "precharge",
             "Its air without water",
             Measure.PRESSURE,
-            pump().map(Kind.Pump::cutIn).orElse(2e5) - 0.1e5,
+            pump().map(Pump::cutIn).orElse(2e5) - 0.1e5,
             "A little under the pump's cut-in.");
     return Question.of(
         "cycling",
@@ -248,7 +251,7 @@ final class PumpPage {
             + " inner bypass starts once and runs on, at full current for as long as the tap is"
             + " open. Without either, hoses give way by about 25 mL: an estimate.",
         () -> {
-          Kind.Pump pump =
+          Pump pump =
               pump().orElseThrow(() -> new Refusal("No pump with a pressure switch is described"));
           double gives = PumpCycle.HOSES + PumpCycle.takesUp(pump, vessel, precharge);
           List<List<String>> rows =
@@ -283,15 +286,15 @@ final class PumpPage {
     return String.format(Locale.ROOT, "%s%.0f a minute", perMinute > 10 ? "△ " : "", perMinute);
   }
 
-  private Optional<Kind.Pump> pump() {
-    return kinds(Kind.Pump.class)
-        .filter(p -> p.duty() == Kind.Pump.Duty.SUPPLY && !p.works().byHand())
+  private Optional<Pump> pump() {
+    return kinds(Pump.class)
+        .filter(p -> p.duty() == Pump.Duty.SUPPLY && !p.works().byHand())
         .findFirst();
   }
 
   private Optional<Double> vesselOnBoard() {
     return trip.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Accumulator && p.volume() > 0)
+        .filter(p -> p.kind() instanceof Accumulator && p.volume() > 0)
         .map(Part::volume)
         .findFirst();
   }

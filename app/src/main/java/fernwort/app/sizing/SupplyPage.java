@@ -5,9 +5,10 @@ import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Pump;
 import fernwort.core.load.Restraint;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -162,9 +163,7 @@ final class SupplyPage {
   private double tap() {
     return trip.rig().parts().stream()
         .flatMap(p ->
-            p.kind() instanceof Kind.HoseInlet inlet
-                ? inlet.tapFlow().stream()
-                : Stream.<Double>empty())
+            p.kind() instanceof HoseInlet inlet ? inlet.tapFlow().stream() : Stream.<Double>empty())
         .max(Double::compare)
         .orElse(Fittings.TAP);
   }
@@ -173,7 +172,7 @@ final class SupplyPage {
   private double pump() {
     return trip.rig().parts().stream()
         .flatMap(p ->
-            p.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.TRANSFER
+            p.kind() instanceof Pump pump && pump.duty() == Pump.Duty.TRANSFER
                 ? Stream.of(pump.freeFlow())
                 : Stream.<Double>empty())
         .max(Double::compare)

@@ -2,8 +2,8 @@ package fernwort.app.web;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.kind.Point;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Point;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;

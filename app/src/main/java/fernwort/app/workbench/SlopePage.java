@@ -8,13 +8,13 @@ import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.bench.BrimFull;
 import fernwort.core.bench.DrainedTank;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.road.Drive;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Times;
@@ -141,7 +141,7 @@ final class SlopePage {
   }
 
   private List<String> parkedRow(Part part, Slope slope) {
-    Kind.Tank tank = trip.plumbing().joined(part);
+    Tank tank = trip.plumbing().joined(part);
     var room = trip.plumbing().room(part.id());
     double holds = trip.now().volume(part.id());
     Parked there = Parked.of(tank, room, holds, slope);

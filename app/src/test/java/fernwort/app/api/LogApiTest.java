@@ -7,14 +7,16 @@ import fernwort.app.Client;
 import fernwort.app.SharedCopy;
 import fernwort.app.format.RigFormat;
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import fernwort.core.rig.Vehicle;
 import java.io.IOException;
 import java.io.InputStream;
@@ -83,7 +85,7 @@ class LogApiTest {
                 .vehicle(VAN)
                 .place("box", "Box", "reach in", 0, 0, 1)
                 .part("tank", "Tank", 1, 0, 0.7, box)
-                .part("tap", "Tap", 1, 0, 0.8, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+                .part("tap", "Tap", 1, 0, 0.8, Fittings.fixture(Fixture.Type.TAP, false, 6))
                 .line("feed", "Feed", "tank.feed > tap.cold", 12, 1, Material.PEX, 1)
                 .build());
   }
@@ -153,7 +155,7 @@ class LogApiTest {
             Fittings.stick(0.1, 0.1),
             Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0),
             Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.49));
-    Kind filter = new Kind.Filter(Kind.Filter.Grade.CARBON, 1e-4, 40_000, Optional.of(0.05));
+    Kind filter = new Filter(Filter.Grade.CARBON, 1e-4, 40_000, Optional.of(0.05));
     String file =
         new RigFormat()
             .write(
@@ -162,8 +164,7 @@ class LogApiTest {
                     .place("box", "Box", "reach in", 0, 0, 1)
                     .part("tank", "Tank", 1, 0, 0.7, tank)
                     .part("filter", "Filter", 1, 0, 0.2, filter)
-                    .part(
-                        "tap", "Tap", 1, 0, 0.1, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+                    .part("tap", "Tap", 1, 0, 0.1, Fittings.fixture(Fixture.Type.TAP, false, 6))
                     .line("a", "Feed", "tank.feed > filter.in", 12, 1, Material.PEX, 1)
                     .line("b", "Tap", "filter.out > tap.cold", 12, 1, Material.PEX, 1)
                     .build());

@@ -7,7 +7,8 @@ import fernwort.core.describe.ReadyRig;
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.ReadyAnswers;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.io.IOException;
@@ -32,8 +33,8 @@ class HalfBuiltPagesTest {
         Guided.of(Answers.of("Inlet alone").filledBy(answers.mains()).tapping(answers.taps()))
             .rig(),
         without("No lines", p -> false),
-        without("No tank", p -> p.kind() instanceof Kind.Tank),
-        without("No pump", p -> p.kind() instanceof Kind.Pump));
+        without("No tank", p -> p.kind() instanceof Tank),
+        without("No pump", p -> p.kind() instanceof Pump));
   }
 
   /** A ready layout as far as somebody has come: without some parts, or without every line. */

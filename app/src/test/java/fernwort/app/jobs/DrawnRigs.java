@@ -2,16 +2,22 @@ package fernwort.app.jobs;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -48,8 +54,8 @@ final class DrawnRigs {
 
   private Rig drawn() {
     int tanks = 1 + random.nextInt(3);
-    rig.part("feeds", "Feeds", 0.6, 0, between(0.2, 0.9), new Kind.Manifold(4))
-        .part("fills", "Fills", 0.2, 0, between(0.5, 1.6), new Kind.Manifold(5));
+    rig.part("feeds", "Feeds", 0.6, 0, between(0.2, 0.9), new Manifold(4))
+        .part("fills", "Fills", 0.2, 0, between(0.5, 1.6), new Manifold(5));
     for (int i = 1; i <= tanks; i++) {
       fresh(i);
     }
@@ -133,7 +139,7 @@ final class DrawnRigs {
     }
     if (once(3)) {
       double neck = height + tall + between(0.05, 0.4);
-      rig.part("neck" + i, "Filler " + i, i, 0.9, neck, new Kind.GravityFiller());
+      rig.part("neck" + i, "Filler " + i, i, 0.9, neck, new GravityFiller());
       wide("n" + i, "neck" + i + ".out > " + tank + ".neck");
     }
   }
@@ -141,25 +147,18 @@ final class DrawnRigs {
   private void supply() {
     Kind pump =
         once(5)
-            ? new Kind.Pump(
-                Kind.Pump.Duty.SUPPLY, Kind.Pump.Type.DIAPHRAGM, 2.5e5, 1e-4, 0, 2.5e5, 1.5)
+            ? new Pump(Pump.Duty.SUPPLY, Pump.Type.DIAPHRAGM, 2.5e5, 1e-4, 0, 2.5e5, 1.5)
             : Fittings.pressurePump(between(5, 12), between(1.5, 3.5));
-    rig.part("strainer", "Strainer", 0.8, 0, 0.6, new Kind.Strainer())
+    rig.part("strainer", "Strainer", 0.8, 0, 0.6, new Strainer())
         .part("pump", "Pump", 0.9, 0, between(0.2, 1.2), pump)
-        .part("cold", "Cold", 1.2, 0, between(0.4, 1.2), new Kind.Manifold(6));
+        .part("cold", "Cold", 1.2, 0, between(0.4, 1.2), new Manifold(6));
     join("s1", "feeds.in > strainer.in");
     join("s2", "strainer.out > pump.in");
     join("s3", "pump.out > cold.in");
     boolean heats = once(2);
     if (heats) {
-      rig.part(
-              "heater",
-              "Heater",
-              1.5,
-              0,
-              0.5,
-              new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02))
-          .part("hot", "Hot", 1.6, 0, 0.8, new Kind.Manifold(3));
+      rig.part("heater", "Heater", 1.5, 0, 0.5, new Heater(Heater.Type.STORAGE, true, 0.02))
+          .part("hot", "Hot", 1.6, 0, 0.8, new Manifold(3));
       join("h-in", "cold.4 > heater.cold");
       join("h-out", "heater.hot > hot.in");
     }
@@ -198,7 +197,7 @@ final class DrawnRigs {
       join("i2", from + " > check.in");
       from = "check.out";
     }
-    rig.part("inlet-tee", "Inlet tee", -0.2, 0.8, 0.9, new Kind.Tee());
+    rig.part("inlet-tee", "Inlet tee", -0.2, 0.8, 0.9, new Tee());
     join("i3", from + " > inlet-tee.a");
     join("i4", "inlet-tee.b > fills.in");
     if (once(2)) {
@@ -209,7 +208,7 @@ final class DrawnRigs {
   }
 
   private void gray() {
-    rig.part("wastes", "Wastes", 1.8, 0, 0.55, new Kind.Manifold(3))
+    rig.part("wastes", "Wastes", 1.8, 0, 0.55, new Manifold(3))
         .part(
             "gray",
             "Gray",

@@ -4,13 +4,14 @@ import fernwort.core.jobs.EmptyingJob;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Step;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -154,7 +155,7 @@ final class PlanJudge {
   private double shortBy(String tank) {
     Part part = plumbing.rig().part(tank);
     Levels levels = Levels.of(plumbing, run.moment().state());
-    return ((Kind.Tank) part.kind())
+    return ((Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.VENT)
             .mapToDouble(p -> levels.height(part.port(p.id())) - levels.surface(tank))
@@ -166,7 +167,7 @@ final class PlanJudge {
     Part part = plumbing.rig().part(tank);
     State now = run.moment().state();
     Levels levels = Levels.of(plumbing, now);
-    Kind.Tank kind = (Kind.Tank) part.kind();
+    Tank kind = (Tank) part.kind();
     boolean vent =
         kind.tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.VENT)
@@ -183,7 +184,7 @@ final class PlanJudge {
   private boolean isDry(String tank) {
     Part part = plumbing.rig().part(tank);
     Levels levels = Levels.of(plumbing, run.moment().state());
-    return ((Kind.Tank) part.kind())
+    return ((Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
             .noneMatch(p -> levels.surface(tank) > levels.height(part.port(p.id())) + NOBODY_SEES);
@@ -199,7 +200,7 @@ final class PlanJudge {
     for (Map.Entry<String, Double> out : run.moment().totals().out().entrySet()) {
       boolean own =
           leaking.contains(out.getKey())
-              || plumbing.rig().part(out.getKey()).kind() instanceof Kind.Fixture;
+              || plumbing.rig().part(out.getKey()).kind() instanceof Fixture;
       if (!meant && !own && out.getValue() > SPLASH) {
         return Optional.of("%.2f L lost at %s".formatted(1000 * out.getValue(), out.getKey()));
       }
@@ -220,7 +221,7 @@ final class PlanJudge {
               || job.id().contains(tank.id())
               || (job.title() + job.by()).contains(tank.label());
       double change = run.moment().state().volume(tank.id()) - before.state().volume(tank.id());
-      boolean waste = ((Kind.Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
+      boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
       boolean together = job.id().equals("run-together") || job.id().startsWith("empty-all");
       if (!concerned && !waste && !together && Math.abs(change) > MOVED) {
         return Optional.of("%s changes by %.2f L".formatted(tank.id(), 1000 * change));
@@ -241,7 +242,7 @@ final class PlanJudge {
     job.stages().forEach(s -> taps.addAll(s.goal().probe().keySet()));
     for (String tap : taps) {
       Simulation tried = run.copy();
-      tried.set(tap, ((Kind.Fixture) plumbing.rig().part(tap).kind()).cold().id());
+      tried.set(tap, ((Fixture) plumbing.rig().part(tap).kind()).cold().id());
       if (tried.moment().flows().fixture(tap) < TRICKLE) {
         return Optional.of("no water at " + tap);
       }

@@ -12,15 +12,15 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.InvalidRigException;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.io.IOException;
@@ -82,7 +82,7 @@ class PlansHoldTest {
 
   /** A boxy tank set over a wheel: two lobes and a bridge, which may strand water in one. */
   private static Part astride(Part part) {
-    if (!(part.kind() instanceof Kind.Tank tank && tank.shape() instanceof Shape.Box box)) {
+    if (!(part.kind() instanceof Tank tank && tank.shape() instanceof Shape.Box box)) {
       return part;
     }
     double lobe = box.length() / 3;
@@ -100,7 +100,7 @@ class PlansHoldTest {
                 new Shape.Block(lobe, 0, half, lobe, box.width(), half),
                 new Shape.Block(2 * lobe, 0, 0, lobe, box.width(), box.height())));
     return part.with(
-        new Kind.Tank(
+        new Tank(
             tank.contents(),
             saddle,
             tank.wall(),

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Position;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -104,8 +104,8 @@ class WarningsForetellTest {
     for (Part part : plumbing.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(part.id(), all.get(random.nextInt(all.size())).id());
-      if (part.kind() instanceof Kind.HoseInlet && random.nextBoolean()) {
-        positions.put(part.id(), Kind.HoseInlet.MAINS.id());
+      if (part.kind() instanceof HoseInlet && random.nextBoolean()) {
+        positions.put(part.id(), HoseInlet.MAINS.id());
       }
     }
     Map<String, Double> volumes = new HashMap<>();

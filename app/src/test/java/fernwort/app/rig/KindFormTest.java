@@ -11,14 +11,17 @@ import fernwort.app.web.Slips;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.NewPart;
 import fernwort.core.describe.Plan;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Map;
@@ -48,8 +51,8 @@ class KindFormTest {
     }
   }
 
-  private static Kind.Tank tank(String shape, String sizes, String ports, boolean flipped) {
-    Kind.Tank old = (Kind.Tank) NewPart.of("tank").kind();
+  private static Tank tank(String shape, String sizes, String ports, boolean flipped) {
+    Tank old = (Tank) NewPart.of("tank").kind();
     KindForm form = new KindForm(Units.METRIC);
     Map<String, String> answers = Sent.back(form.fields(old));
     answers.put("shape", shape);
@@ -67,14 +70,14 @@ class KindFormTest {
       answers.put("flipped", "true");
     }
     Values values = new Values(answers, Units.METRIC, form.fields(old));
-    Kind.Tank read = (Kind.Tank) form.read(old, values);
+    Tank read = (Tank) form.read(old, values);
     values.settle();
     return read;
   }
 
   @Test
   void aTankIsTakenInAsMeasured() {
-    Kind.Tank tank = tank("box", "90 cm, 400, 1/4 m", "vent, vent, 50, 300, 235", false);
+    Tank tank = tank("box", "90 cm, 400, 1/4 m", "vent, vent, 50, 300, 235", false);
     assertThat(tank.shape()).isEqualTo(new Shape.Box(0.9, 0.4, 0.25));
     assertThat(tank.tankPorts())
         .singleElement()
@@ -83,8 +86,8 @@ class KindFormTest {
 
   @Test
   void portsMeasuredUpsideDownAreMirrored() {
-    Kind.Tank up = tank("box", "800, 400, 250", "vent, vent, 50, 90, 235", false);
-    Kind.Tank down = tank("box", "800, 400, 250", "vent, vent, 50, 300, 5", true);
+    Tank up = tank("box", "800, 400, 250", "vent, vent, 50, 90, 235", false);
+    Tank down = tank("box", "800, 400, 250", "vent, vent, 50, 300, 5", true);
     assertThat(down.port("vent").at().x()).isEqualTo(up.port("vent").at().x());
     assertThat(down.port("vent").at().y()).isCloseTo(0.09, within(1e-9));
     assertThat(down.port("vent").at().z()).isCloseTo(0.235, within(1e-9));
@@ -92,13 +95,12 @@ class KindFormTest {
 
   @Test
   void aSmallerTankBringsItsOpeningsAlong() {
-    Kind.Tank old = (Kind.Tank) NewPart.of("tank").kind();
+    Tank old = (Tank) NewPart.of("tank").kind();
     Shape.Box box = (Shape.Box) old.shape();
     KindForm form = new KindForm(Units.METRIC);
     Map<String, String> answers = Sent.back(form.fields(old));
     answers.put("sizes", "400, 300, 200");
-    Kind.Tank smaller =
-        (Kind.Tank) form.read(old, new Values(answers, Units.METRIC, form.fields(old)));
+    Tank smaller = (Tank) form.read(old, new Values(answers, Units.METRIC, form.fields(old)));
     for (TankPort port : old.tankPorts()) {
       Point was = port.at();
       Point is = smaller.port(port.id()).at();
@@ -106,8 +108,7 @@ class KindFormTest {
       assertThat(is.z()).isCloseTo(along(was.z(), box.height(), 0.2, old.wall()), within(1e-9));
     }
     answers.remove("carried");
-    Kind.Tank left =
-        (Kind.Tank) form.read(old, new Values(answers, Units.METRIC, form.fields(old)));
+    Tank left = (Tank) form.read(old, new Values(answers, Units.METRIC, form.fields(old)));
     assertThat(left.tankPorts()).isEqualTo(old.tankPorts());
   }
 
@@ -117,7 +118,7 @@ class KindFormTest {
 
   @Test
   void anOpeningWithoutANameIsCalledAfterItsUseAndAnEmptiedOneIsGone() {
-    Kind.Tank two = tank("box", "800, 400, 250", ", vent, 50, 90, 235\n, vent, 60, 90, 235", false);
+    Tank two = tank("box", "800, 400, 250", ", vent, 50, 90, 235\n, vent, 60, 90, 235", false);
     assertThat(two.tankPorts()).extracting(TankPort::id).containsExactly("vent", "vent-2");
   }
 
@@ -157,20 +158,20 @@ class KindFormTest {
   }
 
   /** Sends the tank's form with some fields changed. */
-  private static Kind.Tank changed(Kind.Tank old, Units units, Map<String, String> typed) {
+  private static Tank changed(Tank old, Units units, Map<String, String> typed) {
     KindForm form = new KindForm(units);
     Map<String, String> answers = Sent.back(form.fields(old));
     answers.putAll(typed);
     Values values = new Values(answers, units, form.fields(old));
-    Kind.Tank read = (Kind.Tank) form.read(old, values);
+    Tank read = (Tank) form.read(old, values);
     values.settle();
     return read;
   }
 
   @Test
   void fortyFiveLitresAreTypedAndTheSizesAndOpeningsFollow() {
-    Kind.Tank old = (Kind.Tank) NewPart.of("tank").kind();
-    Kind.Tank small = changed(old, Units.of("US gal,in"), Map.of("holds", "45 L"));
+    Tank old = (Tank) NewPart.of("tank").kind();
+    Tank small = changed(old, Units.of("US gal,in"), Map.of("holds", "45 L"));
     assertThat(TankRoom.of(small).capacity()).isCloseTo(0.045, within(1e-9));
     assertThat(small.tankPorts())
         .allSatisfy(p -> assertThat(p.at().x()).isLessThan(((Shape.Box) small.shape()).length()));
@@ -182,7 +183,7 @@ class KindFormTest {
 
   @Test
   void sizesAreTypedAsPeopleSayThem() {
-    Kind.Tank old = (Kind.Tank) NewPart.of("tank").kind();
+    Tank old = (Tank) NewPart.of("tank").kind();
     Shape.Box inches =
         (Shape.Box) changed(old, Units.METRIC, Map.of("sizes", "35 1/2 x 16 x 11 in")).shape();
     assertThat(inches.length()).isCloseTo(0.9017, within(1e-9));
@@ -195,7 +196,7 @@ class KindFormTest {
   void everySlipIsNamedAtItsFieldAtOnce() {
     assertThatThrownBy(() ->
             changed(
-                (Kind.Tank) NewPart.of("tank").kind(),
+                (Tank) NewPart.of("tank").kind(),
                 Units.METRIC,
                 Map.of("wall", "thick", "port-0-x", "far", "sizes", "long")))
         .isInstanceOfSatisfying(
@@ -240,7 +241,7 @@ class KindFormTest {
   void aPartIsMovedByTappingThePlanAndLeftWhereItIsBySendingItBack() {
     Rig rig = DemoRig.all().getFirst().rig();
     Part pump =
-        rig.parts().stream().filter(p -> p.kind() instanceof Kind.Pump).findFirst().orElseThrow();
+        rig.parts().stream().filter(p -> p.kind() instanceof Pump).findFirst().orElseThrow();
     Map<String, String> form = Sent.back(Describing.asked(rig, pump, Units.METRIC));
     form.put("spot", "4-2");
     Part moved = Describing.part(rig, pump, form, Units.METRIC);
@@ -255,7 +256,7 @@ class KindFormTest {
     Rig rig = DemoRig.all().getFirst().rig();
     Part valve =
         rig.parts().stream()
-            .filter(p -> p.kind() instanceof Kind.ThreeWayValve)
+            .filter(p -> p.kind() instanceof ThreeWayValve)
             .findFirst()
             .orElseThrow();
     assertThat(Describing.asked(rig, valve, Units.METRIC))

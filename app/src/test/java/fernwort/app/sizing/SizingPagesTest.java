@@ -14,7 +14,7 @@ import fernwort.app.questions.Question;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.sizing.Habits;
 import java.util.HashMap;
 import java.util.List;
@@ -222,7 +222,7 @@ class SizingPagesTest {
 
   @Test
   void fillingTakesTheHoseAsItWasTimed() {
-    Kind.HoseInlet inlet = (Kind.HoseInlet) trip().rig().part("inlet").kind();
+    HoseInlet inlet = (HoseInlet) trip().rig().part("inlet").kind();
     double timed = 60_000 * inlet.tapFlow().orElseThrow();
     Question filling = question(SupplyPage.of(trip()), "filling");
     assertThat(filling.fields())

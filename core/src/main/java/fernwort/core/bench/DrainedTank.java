@@ -1,16 +1,17 @@
 package fernwort.core.bench;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
@@ -64,7 +65,7 @@ public record DrainedTank(TankPort through, double seconds, double first, double
   }
 
   private static TankPort opening(Part part) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Tank tank = (Tank) part.kind();
     return first(tank, TankPort.Use.DRAIN)
         .or(() -> first(tank, TankPort.Use.FEED))
         .orElseThrow(() ->
@@ -73,7 +74,7 @@ public record DrainedTank(TankPort through, double seconds, double first, double
                     .formatted(part.label())));
   }
 
-  private static Optional<TankPort> first(Kind.Tank tank, TankPort.Use use) {
+  private static Optional<TankPort> first(Tank tank, TankPort.Use use) {
     return tank.tankPorts().stream().filter(p -> p.use() == use).findFirst();
   }
 
@@ -91,7 +92,7 @@ public record DrainedTank(TankPort through, double seconds, double first, double
 
   /** The tank alone with a drain line and an open vent at its top. */
   private static Rig bench(Plumbing plumbing, Part part, TankPort port, DrainLine line) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Tank tank = (Tank) part.kind();
     double top = plumbing.room(part.id()).highest(Slope.LEVEL);
     TankPort vent =
         new TankPort("bench-vent", TankPort.Use.VENT, new Point(port.at().x(), port.at().y(), top));
@@ -107,8 +108,8 @@ public record DrainedTank(TankPort through, double seconds, double first, double
             whole.places(),
             List.of(
                 alone,
-                end("bench-end", part, end, Kind.OpenEnd.Role.DRAIN),
-                end("bench-air", part, air, Kind.OpenEnd.Role.VENT)),
+                end("bench-end", part, end, OpenEnd.Role.DRAIN),
+                end("bench-air", part, air, OpenEnd.Role.VENT)),
             List.of());
     Line drain =
         line("bench-drain", alone.port(port.id()), "bench-end", line.bore(), line.length());
@@ -116,9 +117,8 @@ public record DrainedTank(TankPort through, double seconds, double first, double
     return RigEdit.of(RigEdit.of(rig).connect(drain)).connect(venting);
   }
 
-  private static Part end(String id, Part beside, double height, Kind.OpenEnd.Role role) {
-    return new Part(
-        id, id, beside.place(), beside.x(), beside.y(), height, 0, new Kind.OpenEnd(role));
+  private static Part end(String id, Part beside, double height, OpenEnd.Role role) {
+    return new Part(id, id, beside.place(), beside.x(), beside.y(), height, 0, new OpenEnd(role));
   }
 
   private static Line line(String id, PortRef from, String end, double bore, double length) {

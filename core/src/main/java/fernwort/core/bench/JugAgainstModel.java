@@ -2,10 +2,12 @@ package fernwort.core.bench;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.TimedJug;
 import java.util.Optional;
@@ -74,10 +76,10 @@ public record JugAgainstModel(
   public static State alone(Plumbing plumbing, State from, String fixture) {
     State state = from;
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture tap) {
+      if (part.kind() instanceof Fixture tap) {
         Position position = part.id().equals(fixture) ? tap.cold() : part.rest();
         state = state.with(part.id(), position.id());
-      } else if (part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.SUPPLY) {
+      } else if (part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY) {
         state = state.with(part.id(), Kind.ON);
       }
     }

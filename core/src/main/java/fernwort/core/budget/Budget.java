@@ -1,8 +1,8 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.kind.Contents;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;

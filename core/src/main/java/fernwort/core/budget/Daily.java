@@ -1,8 +1,8 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.kind.Contents;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
@@ -61,7 +61,7 @@ final class GaugeDoubt {
    */
   Fact.Seen seen(Part tank, double at, Entry.Reading reading) {
     double volume = reading.volume();
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     TankRoom room = plumbing.room(tank.id());
     double capacity = room.capacity();
     Gauge gauge = kind.gauge();

@@ -1,8 +1,8 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
 import java.util.Locale;
 
 /**

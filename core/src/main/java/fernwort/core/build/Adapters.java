@@ -1,10 +1,10 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;

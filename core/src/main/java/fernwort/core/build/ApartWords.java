@@ -1,10 +1,30 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -44,15 +64,15 @@ final class ApartWords {
                 "{} stays open: no joint spits, and air comes in above what runs out", t.label())));
     for (Part part : out) {
       switch (part.kind()) {
-        case Kind.Heater _ ->
+        case Heater _ ->
             heed.add(
                 Saying.of(
                     "{}: off since yesterday or run cold first, it scalds. Gas and mains"
                         + " electricity are for licensed hands.",
                     part.label()));
-        case Kind.Pump _, Kind.Macerator _ ->
+        case Pump _, Macerator _ ->
             heed.add(Saying.of("{}: its fuse out before its wires", part.label()));
-        case Kind.Tank tank -> {
+        case Tank tank -> {
           double left = state.volume(part.id());
           heed.add(
               Saying.of(
@@ -64,23 +84,23 @@ final class ApartWords {
             heed.add(Saying.of("{}: gloves, and wash after", part.label()));
           }
         }
-        case Kind.Filter _, Kind.Strainer _ ->
+        case Filter _, Strainer _ ->
             heed.add(Saying.of("{}: its bowl is full; a bucket under it", part.label()));
-        case Kind.DrainTrap _ -> heed.add(Saying.of("{}: gloves, and wash after", part.label()));
-        case Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Valve _,
-            Kind.CheckValve _,
-            Kind.AirAdmittanceValve _,
-            Kind.Regulator _,
-            Kind.Accumulator _,
-            Kind.Tee _,
-            Kind.LeakTray _,
-            Kind.Manifold _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.Plug _ -> {}
+        case DrainTrap _ -> heed.add(Saying.of("{}: gloves, and wash after", part.label()));
+        case HoseInlet _,
+            GravityFiller _,
+            OpenEnd _,
+            Valve _,
+            CheckValve _,
+            AirAdmittanceValve _,
+            Regulator _,
+            Accumulator _,
+            Tee _,
+            LeakTray _,
+            Manifold _,
+            Fixture _,
+            PortableContainer _,
+            Plug _ -> {}
       }
     }
     heed.add(
@@ -95,30 +115,30 @@ final class ApartWords {
     List<Saying> ways = new ArrayList<>();
     for (Part part : out) {
       switch (part.kind()) {
-        case Kind.CheckValve _, Kind.Regulator _, Kind.Filter _, Kind.Strainer _ ->
+        case CheckValve _, Regulator _, Filter _, Strainer _ ->
             ways.add(Saying.of("{}: its arrow, or IN, the way the water goes", part.label()));
-        case Kind.Pump _, Kind.Macerator _ ->
+        case Pump _, Macerator _ ->
             ways.add(Saying.of("{}: IN to the tank, OUT to the taps", part.label()));
-        case Kind.Valve v ->
+        case Valve v ->
             ways.add(
                 Saying.of(
                     "{}: its handle as it is at rest, {}",
                     part.label(),
                     v.rest().map(Position::words).orElse("shut")));
-        case Kind.Heater _ -> ways.add(Saying.of("{}: cold in, hot out", part.label()));
-        case Kind.Tank _,
-            Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.AirAdmittanceValve _,
-            Kind.Accumulator _,
-            Kind.LeakTray _,
-            Kind.Tee _,
-            Kind.Manifold _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.DrainTrap _,
-            Kind.Plug _ -> {}
+        case Heater _ -> ways.add(Saying.of("{}: cold in, hot out", part.label()));
+        case Tank _,
+            HoseInlet _,
+            GravityFiller _,
+            OpenEnd _,
+            AirAdmittanceValve _,
+            Accumulator _,
+            LeakTray _,
+            Tee _,
+            Manifold _,
+            Fixture _,
+            PortableContainer _,
+            DrainTrap _,
+            Plug _ -> {}
       }
     }
     return ways;

@@ -2,8 +2,19 @@ package fernwort.core.build;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Saying;
@@ -99,27 +110,27 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
     for (Part part : plumbing.rig().parts()) {
       int v = plumbing.first(plumbing.index(part.id()));
       switch (part.kind()) {
-        case Kind.Fixture f -> {
+        case Fixture f -> {
           outlets.add(v);
           if (f.use().mixes()) {
             outlets.add(v + 1);
           }
         }
-        case Kind.Tank tank -> {
+        case Tank tank -> {
           for (int i = 0; i < tank.tankPorts().size(); i++) {
             outlets.add(v + i);
           }
         }
-        case Kind.OpenEnd _ -> outlets.add(v);
-        case Kind.Fitting _,
-            Kind.Valve _,
-            Kind.Heater _,
-            Kind.Pump _,
-            Kind.Macerator _,
-            Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.Plug _,
-            Kind.PortableContainer _ -> {}
+        case OpenEnd _ -> outlets.add(v);
+        case Fitting _,
+            Valve _,
+            Heater _,
+            Pump _,
+            Macerator _,
+            HoseInlet _,
+            GravityFiller _,
+            Plug _,
+            PortableContainer _ -> {}
       }
     }
     return outlets.stream().mapToInt(i -> i).toArray();

@@ -1,6 +1,6 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
+import fernwort.core.kind.Connection;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;

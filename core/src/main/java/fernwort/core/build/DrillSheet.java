@@ -1,16 +1,16 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
@@ -73,7 +73,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
 
   /** Returns the sheet of a tank. */
   public static DrillSheet of(Rig rig, Part tank, TankRoom room, Measured measured) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     Point inner = inner(kind, room);
     Map<Face, List<Hole>> byFace = new EnumMap<>(Face.class);
     for (TankPort port : kind.tankPorts()) {
@@ -97,7 +97,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
   }
 
   /** The smallest box round the inside of a tank. */
-  private static Point inner(Kind.Tank tank, TankRoom room) {
+  private static Point inner(Tank tank, TankRoom room) {
     double wall = 2 * tank.wall();
     double height = room.highest(Slope.LEVEL);
     return switch (tank.shape()) {
@@ -137,7 +137,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
 
   private static Hole hole(
       Rig rig, Part tank, TankPort port, Face face, Point inner, Measured measured) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     Connection fitting = fitting(rig, tank, port);
     double usual =
         switch (fitting.form()) {
@@ -207,7 +207,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
   }
 
   private static FaceSheet sheet(
-      Face face, List<Hole> holes, Point inner, Kind.Tank tank, Measured measured) {
+      Face face, List<Hole> holes, Point inner, Tank tank, Measured measured) {
     double width = face.across(inner) + 2 * tank.wall();
     double height = face.up(inner) + 2 * tank.wall();
     List<Hole> checked = new ArrayList<>();

@@ -1,13 +1,17 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Made;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Seal;
-import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Made;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Seal;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -249,7 +253,7 @@ public final class EndLook {
 
   /** Tells whether a part is there to let out pressure. */
   public static boolean isRelief(Part part) {
-    return part.kind() instanceof Kind.CheckValve check && check.crackingPressure() >= RELIEF;
+    return part.kind() instanceof CheckValve check && check.crackingPressure() >= RELIEF;
   }
 
   /** What a relief valve lets out has to come out, whatever anybody shuts. */
@@ -288,13 +292,13 @@ public final class EndLook {
       }
       Part next = rig.part(line.other(at).part());
       boolean shuts =
-          next.kind() instanceof Kind.Valve
-              || next.kind() instanceof Kind.OpenEnd && next.hasHandle()
-              || next.kind() instanceof Kind.Plug;
+          next.kind() instanceof Valve
+              || next.kind() instanceof OpenEnd && next.hasHandle()
+              || next.kind() instanceof Plug;
       if (shuts) {
         return Optional.of(next);
       }
-      if (next.kind() instanceof Kind.Tee) {
+      if (next.kind() instanceof Tee) {
         next.kind().ports().stream()
             .map(next::port)
             .filter(p -> !p.equals(line.other(at)))

@@ -1,16 +1,36 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -63,28 +83,28 @@ public record Ends(
   public boolean isAsked(Rig rig) {
     return portUsual
         && switch (rig.part(at.part()).kind()) {
-          case Kind.Tank _,
-              Kind.Pump _,
-              Kind.Macerator _,
-              Kind.Heater _,
-              Kind.Filter _,
-              Kind.Strainer _,
-              Kind.Regulator _,
-              Kind.Accumulator _,
-              Kind.HoseInlet _,
-              Kind.Fixture _ ->
+          case Tank _,
+              Pump _,
+              Macerator _,
+              Heater _,
+              Filter _,
+              Strainer _,
+              Regulator _,
+              Accumulator _,
+              HoseInlet _,
+              Fixture _ ->
               true;
-          case Kind.Valve _,
-              Kind.GravityFiller _,
-              Kind.CheckValve _,
-              Kind.AirAdmittanceValve _,
-              Kind.Tee _,
-              Kind.Manifold _,
-              Kind.DrainTrap _,
-              Kind.LeakTray _,
-              Kind.OpenEnd _,
-              Kind.Plug _,
-              Kind.PortableContainer _ ->
+          case Valve _,
+              GravityFiller _,
+              CheckValve _,
+              AirAdmittanceValve _,
+              Tee _,
+              Manifold _,
+              DrainTrap _,
+              LeakTray _,
+              OpenEnd _,
+              Plug _,
+              PortableContainer _ ->
               false;
         };
   }
@@ -120,7 +140,7 @@ public record Ends(
   static Form usualPort(Part part, String port, Line line) {
     double bore = line.bore();
     return switch (part.kind()) {
-      case Kind.Tank tank ->
+      case Tank tank ->
           new Connection.Bulkhead(
               Standard.BSP_PARALLEL,
               Sizes.threadFor(
@@ -130,22 +150,15 @@ public record Ends(
                       .findFirst()
                       .flatMap(TankPort::bore)
                       .orElse(bore)));
-      case Kind.Pump _,
-          Kind.Heater _,
-          Kind.Filter _,
-          Kind.Strainer _,
-          Kind.Regulator _,
-          Kind.Accumulator _,
-          Kind.HoseInlet _ ->
+      case Pump _, Heater _, Filter _, Strainer _, Regulator _, Accumulator _, HoseInlet _ ->
           thread(Math.max(bore, APPLIANCE), Gender.MALE);
-      case Kind.Fixture _ -> port.equals("waste") ? gripping(line) : thread(APPLIANCE, Gender.MALE);
-      case Kind.Valve _, Kind.CheckValve _, Kind.AirAdmittanceValve _ ->
-          thread(bore, Gender.FEMALE);
-      case Kind.Plug _ -> thread(bore, Gender.FEMALE);
-      case Kind.GravityFiller _ -> port.equals("mouth") ? new Connection.Open() : gripping(line);
-      case Kind.Macerator _ -> gripping(line);
-      case Kind.Tee _, Kind.Manifold _, Kind.DrainTrap _ -> gripping(line);
-      case Kind.OpenEnd _, Kind.PortableContainer _, Kind.LeakTray _ -> new Connection.Open();
+      case Fixture _ -> port.equals("waste") ? gripping(line) : thread(APPLIANCE, Gender.MALE);
+      case Valve _, CheckValve _, AirAdmittanceValve _ -> thread(bore, Gender.FEMALE);
+      case Plug _ -> thread(bore, Gender.FEMALE);
+      case GravityFiller _ -> port.equals("mouth") ? new Connection.Open() : gripping(line);
+      case Macerator _ -> gripping(line);
+      case Tee _, Manifold _, DrainTrap _ -> gripping(line);
+      case OpenEnd _, PortableContainer _, LeakTray _ -> new Connection.Open();
     };
   }
 

@@ -1,9 +1,9 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Standard;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Standard;
 
 /** What goes into what. */
 public final class Mating {

@@ -3,9 +3,10 @@ package fernwort.core.build;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Plug;
 import fernwort.core.plumbing.Beyond;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.List;
@@ -57,7 +58,7 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
 
   private static boolean backsUp(Rig rig, Part part) {
     List<Part> ends = ends(rig, part);
-    return !ends.isEmpty() && ends.stream().allMatch(p -> p.kind() instanceof Kind.Plug);
+    return !ends.isEmpty() && ends.stream().allMatch(p -> p.kind() instanceof Plug);
   }
 
   /** Where the waste of a tap goes; other taps that drain the same way take nothing up. */
@@ -65,7 +66,7 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
     return part.kind().ports().contains("waste")
         ? Beyond.of(rig, part, "waste").stream()
             .map(rig::part)
-            .filter(p -> Beyond.isEnd(p.kind()) && !(p.kind() instanceof Kind.Fixture))
+            .filter(p -> Beyond.isEnd(p.kind()) && !(p.kind() instanceof Fixture))
             .toList()
         : List.of();
   }

@@ -2,8 +2,8 @@ package fernwort.core.build;
 
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -110,7 +110,7 @@ public record ModelFit(
         rig.places(),
         rig.parts().stream()
             .map(p ->
-                p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.SUPPLY
+                p.kind() instanceof Pump k && k.duty() == Pump.Duty.SUPPLY
                     ? p.with(k.flowing(pump * k.freeFlow()))
                     : p)
             .toList(),

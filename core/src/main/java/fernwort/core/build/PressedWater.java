@@ -1,11 +1,23 @@
 package fernwort.core.build;
 
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -58,26 +70,26 @@ final class PressedWater {
         next[e] = first[graph.from(e)];
         first[graph.from(e)] = e;
         to[e] = graph.to(e);
-        heats[e] = plumbing.part(graph.from(e)).kind() instanceof Kind.Heater;
+        heats[e] = plumbing.part(graph.from(e)).kind() instanceof Heater;
       }
     }
     List<Integer> tanks = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
       int v = plumbing.first(plumbing.index(part.id()));
       switch (part.kind()) {
-        case Kind.Pump _, Kind.Macerator _ -> {
+        case Pump _, Macerator _ -> {
           if (graph.is(part, Kind.ON)) {
             pumps.add(new int[] {v, v + 1});
           }
         }
-        case Kind.HoseInlet _ -> {
-          if (graph.is(part, Kind.HoseInlet.MAINS.id())) {
+        case HoseInlet _ -> {
+          if (graph.is(part, HoseInlet.MAINS.id())) {
             mains.add(v);
-          } else if (graph.is(part, Kind.HoseInlet.OUTSIDE.id())) {
+          } else if (graph.is(part, HoseInlet.OUTSIDE.id())) {
             tanks.add(v);
           }
         }
-        case Kind.Tank tank -> {
+        case Tank tank -> {
           for (int i = 0; i < tank.tankPorts().size(); i++) {
             TankPort.Use use = tank.tankPorts().get(i).use();
             if (use == TankPort.Use.FEED || use == TankPort.Use.DRAIN || use == TankPort.Use.LINK) {
@@ -85,14 +97,14 @@ final class PressedWater {
             }
           }
         }
-        case Kind.Fitting _,
-            Kind.Valve _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Plug _,
-            Kind.PortableContainer _ -> {}
+        case Fitting _,
+            Valve _,
+            Heater _,
+            Fixture _,
+            GravityFiller _,
+            OpenEnd _,
+            Plug _,
+            PortableContainer _ -> {}
       }
     }
     tankPorts = tanks.stream().mapToInt(i -> i).toArray();

@@ -1,6 +1,6 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection.Standard;
+import fernwort.core.kind.Connection.Standard;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

@@ -4,17 +4,20 @@ import fernwort.core.cold.Draining;
 import fernwort.core.cold.Filled;
 import fernwort.core.cold.Wintering;
 import fernwort.core.effort.Effort;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -197,13 +200,13 @@ public record TakeApart(
 
     private Optional<Part> highestTap() {
       return rig.parts().stream()
-          .filter(p -> p.kind() instanceof Kind.Fixture && !out.contains(p))
+          .filter(p -> p.kind() instanceof Fixture && !out.contains(p))
           .max(Comparator.comparingDouble(Part::height).thenComparing(Part::id));
     }
 
     private static String open(Part tap) {
-      Kind.Fixture fixture = (Kind.Fixture) tap.kind();
-      return fixture.use().mixes() ? Kind.Fixture.WARM.id() : fixture.cold().id();
+      Fixture fixture = (Fixture) tap.kind();
+      return fixture.use().mixes() ? Fixture.WARM.id() : fixture.cold().id();
     }
 
     /** One handle after another that keeps most back. */
@@ -220,7 +223,7 @@ public record TakeApart(
         Optional<Turn> best = Optional.empty();
         for (Part part : rig.handles().toList()) {
           Effort.look();
-          if (part.kind() instanceof Kind.Valve valve && !coming.contains(part.id())) {
+          if (part.kind() instanceof Valve valve && !coming.contains(part.id())) {
             for (Position position : valve.positions()) {
               State turned = state.with(part.id(), position.id());
               // What a turn lets out by itself, by a drain it opens, is not kept back.
@@ -246,13 +249,12 @@ public record TakeApart(
     private Set<String> breathing() {
       List<PortRef> vents = new ArrayList<>();
       for (Part part : plumbing.tanks()) {
-        ((Kind.Tank) part.kind())
+        ((Tank) part.kind())
             .tankPorts().stream()
                 .filter(p -> p.use() == TankPort.Use.VENT)
                 .forEach(p -> vents.add(part.port(p.id())));
       }
-      return new Walk(rig, p -> p.kind() instanceof Kind.Tee || p.kind() instanceof Kind.Valve)
-          .parts(vents);
+      return new Walk(rig, p -> p.kind() instanceof Tee || p.kind() instanceof Valve).parts(vents);
     }
 
     private double loses(Plumbing opened, State at) {
@@ -272,7 +274,7 @@ public record TakeApart(
       }
       for (Part part : rig.parts()) {
         held += now.wetness().body(part.id());
-        held += part.kind() instanceof Kind.Tank ? now.state().volume(part.id()) : 0;
+        held += part.kind() instanceof Tank ? now.state().volume(part.id()) : 0;
       }
       return held;
     }

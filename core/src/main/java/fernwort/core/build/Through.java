@@ -1,10 +1,11 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Point;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -52,7 +53,7 @@ public record Through(
       }
     }
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.HoseInlet || part.kind() instanceof Kind.GravityFiller) {
+      if (part.kind() instanceof HoseInlet || part.kind() instanceof GravityFiller) {
         Point at = new Point(part.x(), part.y(), part.height());
         holes.add(hole(rig, part.label(), true, at, INLET));
       }

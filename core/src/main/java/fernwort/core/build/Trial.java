@@ -8,11 +8,12 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -108,7 +109,7 @@ public record Trial(Setting setting, Saying as, Saying also) {
     for (Trial trial : trials) {
       Set<Warning.Key> before = wrong(plumbing, hazards, trial.setting());
       for (Part part : plumbing.rig().handles().toList()) {
-        if (part.kind() instanceof Kind.Valve valve) {
+        if (part.kind() instanceof Valve valve) {
           for (Position position : valve.positions()) {
             Setting other = trial.setting().with(part.id(), position.id());
             if (!found.containsKey(other) && before.containsAll(wrong(plumbing, hazards, other))) {
@@ -139,7 +140,7 @@ public record Trial(Setting setting, Saying as, Saying also) {
     Map<String, String> turns = new TreeMap<>();
     for (Part part : plumbing.rig().handles().toList()) {
       String to = setting.of(part.id());
-      if (!(part.kind() instanceof Kind.Fixture) && !to.equals(from.of(part.id()))) {
+      if (!(part.kind() instanceof Fixture) && !to.equals(from.of(part.id()))) {
         turns.put(part.id(), to);
       }
     }

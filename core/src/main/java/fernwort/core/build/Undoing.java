@@ -1,9 +1,11 @@
 package fernwort.core.build;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -44,8 +46,8 @@ final class Undoing {
         && parts.contains(from.id())
         && parts.contains(to.id())
         && from.place().equals(to.place())
-        && !(from.kind() instanceof Kind.Tank)
-        && !(to.kind() instanceof Kind.Tank);
+        && !(from.kind() instanceof Tank)
+        && !(to.kind() instanceof Tank);
   }
 
   /** Returns a rig with joints apart: both halves of each open to the air where they were. */
@@ -100,7 +102,7 @@ final class Undoing {
             point.y(),
             point.z(),
             0,
-            new Kind.OpenEnd(Kind.OpenEnd.Role.DRAIN));
+            new OpenEnd(OpenEnd.Role.DRAIN));
     parts.add(end);
     return end;
   }
@@ -135,7 +137,7 @@ final class Undoing {
             point.y(),
             point.z(),
             0,
-            new Kind.Plug(true));
+            new Plug(true));
     parts.add(cap);
     return cap.port(cap.kind().ports().getFirst());
   }

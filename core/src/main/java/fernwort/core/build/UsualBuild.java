@@ -1,12 +1,15 @@
 package fernwort.core.build;
 
 import fernwort.core.describe.TankResize;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Made;
+import fernwort.core.kind.Connection.Seal;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Built;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Made;
-import fernwort.core.rig.Connection.Seal;
 import fernwort.core.rig.Joint;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Support;
@@ -55,10 +58,10 @@ public final class UsualBuild {
   }
 
   private static boolean isDescribed(Part part) {
-    return part.kind() instanceof Kind.Tank
-        || part.kind() instanceof Kind.Pump
-        || part.kind() instanceof Kind.HoseInlet
-        || part.kind() instanceof Kind.Heater;
+    return part.kind() instanceof Tank
+        || part.kind() instanceof Pump
+        || part.kind() instanceof HoseInlet
+        || part.kind() instanceof Heater;
   }
 
   private static Optional<Seal> seal(Connection.Form form) {
@@ -69,7 +72,7 @@ public final class UsualBuild {
 
   /** Inside on a shelf, under the floor in trays; as many bolts as hold. */
   private static List<Support> supports(Rig rig, Part tank) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     double length = TankResize.length(kind);
     boolean under = tank.height() < rig.vehicle().floor();
     Support.Type type = under ? Support.Type.BOX : Support.Type.SHELF;

@@ -1,8 +1,8 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.DryRun;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.DryRun;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Slope;
 import java.util.HashMap;
@@ -21,7 +21,7 @@ public sealed interface Act {
   double DRY_SECONDS = 15;
 
   /** Returns how long a pump is let run dry, well within what it bears (s). */
-  static double drySeconds(Kind.Pump pump) {
+  static double drySeconds(Pump pump) {
     return Math.min(DRY_SECONDS, Math.floor(DryRun.of(pump) / 2));
   }
 

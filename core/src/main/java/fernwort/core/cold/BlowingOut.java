@@ -1,7 +1,7 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
@@ -89,7 +89,7 @@ final class BlowingOut {
   }
 
   private void blow(Route route, List<Blow> blows) {
-    Kind.Fixture outlet = (Kind.Fixture) route.outlet().kind();
+    Fixture outlet = (Fixture) route.outlet().kind();
     double limit = limit(route);
     AirStream stream =
         AirStream.of(wish.air(), limit, AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
@@ -140,7 +140,7 @@ final class BlowingOut {
             bursts * SECONDS_A_BURST,
             true,
             0));
-    sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
+    sheet.put(route.outlet(), Fixture.SHUT.id(), "Then the next.");
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
       sheet.note(
           Saying.of(
@@ -172,7 +172,7 @@ final class BlowingOut {
 
   private void unreached(List<Route> routes) {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture
+      if (part.kind() instanceof Fixture
           && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
         sheet.note(
             Saying.words(

@@ -1,8 +1,29 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.Map;
@@ -45,27 +66,27 @@ final class Bodies {
       return 0;
     }
     return switch (part.kind()) {
-      case Kind.Tee k -> middleLeaves(v + 3) ? 0 : all;
-      case Kind.Manifold k -> middleLeaves(v + k.ports().size()) ? 0 : all;
-      case Kind.Valve k -> runsThrough(part) ? roundTheBall(part, k) : all;
-      case Kind.Strainer k -> now.has(part, Kind.OFF) ? 0 : all;
-      case Kind.Filter k -> now.has(part, Kind.OFF) ? 0 : all;
-      case Kind.DrainTrap k -> now.has(part, Kind.OFF) ? 0 : all;
-      case Kind.LeakTray k -> 0;
-      case Kind.CheckValve k -> all;
-      case Kind.Regulator k -> all;
-      case Kind.Pump k -> all;
-      case Kind.Macerator k -> all;
-      case Kind.Heater k -> heater(part, k);
-      case Kind.Accumulator k -> isDry(part, v) ? 0 : all;
-      case Kind.HoseInlet k -> leaving.leaves(v) ? 0 : all;
-      case Kind.GravityFiller k -> leaving.leaves(v + 1) ? 0 : all;
-      case Kind.OpenEnd k -> leaving.leaves(v) ? 0 : all;
-      case Kind.AirAdmittanceValve k -> leaving.leaves(v) ? 0 : all;
-      case Kind.Plug k -> leaving.leaves(v) ? 0 : all;
-      case Kind.Fixture k -> runsThrough(part) ? 0 : all;
-      case Kind.PortableContainer k -> all;
-      case Kind.Tank k -> all;
+      case Tee k -> middleLeaves(v + 3) ? 0 : all;
+      case Manifold k -> middleLeaves(v + k.ports().size()) ? 0 : all;
+      case Valve k -> runsThrough(part) ? roundTheBall(part, k) : all;
+      case Strainer k -> now.has(part, Kind.OFF) ? 0 : all;
+      case Filter k -> now.has(part, Kind.OFF) ? 0 : all;
+      case DrainTrap k -> now.has(part, Kind.OFF) ? 0 : all;
+      case LeakTray k -> 0;
+      case CheckValve k -> all;
+      case Regulator k -> all;
+      case Pump k -> all;
+      case Macerator k -> all;
+      case Heater k -> heater(part, k);
+      case Accumulator k -> isDry(part, v) ? 0 : all;
+      case HoseInlet k -> leaving.leaves(v) ? 0 : all;
+      case GravityFiller k -> leaving.leaves(v + 1) ? 0 : all;
+      case OpenEnd k -> leaving.leaves(v) ? 0 : all;
+      case AirAdmittanceValve k -> leaving.leaves(v) ? 0 : all;
+      case Plug k -> leaving.leaves(v) ? 0 : all;
+      case Fixture k -> runsThrough(part) ? 0 : all;
+      case PortableContainer k -> all;
+      case Tank k -> all;
     };
   }
 
@@ -92,21 +113,20 @@ final class Bodies {
     return false;
   }
 
-  private double roundTheBall(Part part, Kind.Valve valve) {
+  private double roundTheBall(Part part, Valve valve) {
     boolean half =
-        now.has(part, Kind.Valve.HALF)
-            || now.state().setting().of(part.id()).equals(Kind.Valve.HALF);
+        now.has(part, Valve.HALF) || now.state().setting().of(part.id()).equals(Valve.HALF);
     return valve.hasBall() && !half ? Draining.ROUND_A_BALL * part.volume() : 0;
   }
 
   /** Under its drain when that is out, under its lower port otherwise, once air can enter. */
-  private double heater(Part part, Kind.Heater heater) {
+  private double heater(Part part, Heater heater) {
     int plug = passages.mouth(plumbing.index(part.id()));
-    if (heater.works() == Kind.Heater.Type.INSTANT) {
+    if (heater.works() == Heater.Type.INSTANT) {
       return part.volume();
     }
     if (plug >= 0 && leaving.leaves(plug)) {
-      return part.volume() * Math.min(1, heater.drainHeight() / Kind.Heater.height(part.volume()));
+      return part.volume() * Math.min(1, heater.drainHeight() / Heater.height(part.volume()));
     }
     return runsThrough(part) ? 0 : part.volume();
   }

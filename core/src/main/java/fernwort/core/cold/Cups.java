@@ -1,6 +1,8 @@
 package fernwort.core.cold;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Macerator;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -27,8 +29,8 @@ final class Cups {
 
   void pour() {
     for (Part part : sheet.byPlace(sheet.plumbing().rig().parts().stream())) {
-      boolean macerator = part.kind() instanceof Kind.Macerator;
-      if ((part.kind() instanceof Kind.DrainTrap || macerator)
+      boolean macerator = part.kind() instanceof Macerator;
+      if ((part.kind() instanceof DrainTrap || macerator)
           && sheet.now().wetness().body(part.id()) > 0) {
         cup(
             part,
@@ -36,8 +38,8 @@ final class Cups {
                 ? "pour a cup of antifreeze through and run it for two seconds"
                 : "pour a cup of antifreeze into the drain above it");
       }
-      if (part.kind() instanceof Kind.Fixture f
-          && f.use() == Kind.Fixture.Type.TOILET
+      if (part.kind() instanceof Fixture f
+          && f.use() == Fixture.Type.TOILET
           && sheet.now().strength(part.id()) <= 0) {
         cup(part, "a cup of antifreeze into the bowl and over its seal");
       }

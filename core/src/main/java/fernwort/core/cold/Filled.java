@@ -1,16 +1,33 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -54,35 +71,35 @@ public final class Filled {
     List<PortRef> from = new ArrayList<>();
     for (Part part : rig.parts()) {
       switch (part.kind()) {
-        case Kind.Tank tank ->
+        case Tank tank ->
             tank.tankPorts().stream()
                 .filter(p -> p.use() == TankPort.Use.VENT)
                 .forEach(p -> from.add(part.port(p.id())));
-        case Kind.OpenEnd end
-            when end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW ->
+        case OpenEnd end
+            when end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW ->
             from.add(part.port("in"));
-        case Kind.AirAdmittanceValve k -> from.add(part.port("in"));
-        case Kind.OpenEnd _,
-            Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.Valve _,
-            Kind.Pump _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ -> {}
+        case AirAdmittanceValve k -> from.add(part.port("in"));
+        case OpenEnd _,
+            HoseInlet _,
+            GravityFiller _,
+            Valve _,
+            Pump _,
+            Heater _,
+            Fixture _,
+            PortableContainer _,
+            Macerator _,
+            Plug _,
+            Fitting _ -> {}
       }
     }
-    return new Walk(rig, p -> p.kind() instanceof Kind.Tee).lines(from);
+    return new Walk(rig, p -> p.kind() instanceof Tee).lines(from);
   }
 
   /** What a jug is poured through is put away with it. */
   private static Set<String> jugs(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
-            .filter(p -> p.kind() instanceof Kind.PortableContainer)
+            .filter(p -> p.kind() instanceof PortableContainer)
             .flatMap(p -> p.kind().ports().stream().map(p::port))
             .toList();
     return new Walk(rig, p -> false).lines(from);
@@ -91,24 +108,24 @@ public final class Filled {
   private static Set<String> waste(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Fixture && p.kind().ports().contains("waste"))
+            .filter(p -> p.kind() instanceof Fixture && p.kind().ports().contains("waste"))
             .map(p -> p.port("waste"))
             .toList();
     return new Walk(rig, Filled::carriesWaste).lines(from);
   }
 
   private static boolean carriesWaste(Part part) {
-    return part.kind() instanceof Kind.DrainTrap
-        || part.kind() instanceof Kind.Tee
-        || part.kind() instanceof Kind.Manifold
-        || part.kind() instanceof Kind.CheckValve
-        || part.kind() instanceof Kind.Strainer;
+    return part.kind() instanceof DrainTrap
+        || part.kind() instanceof Tee
+        || part.kind() instanceof Manifold
+        || part.kind() instanceof CheckValve
+        || part.kind() instanceof Strainer;
   }
 
   private static Set<String> behindGray(Plumbing plumbing, Levels levels) {
     List<PortRef> from = new ArrayList<>();
     for (Part part : plumbing.tanks()) {
-      Kind.Tank tank = (Kind.Tank) part.kind();
+      Tank tank = (Tank) part.kind();
       if (tank.contents() == Contents.GRAY) {
         tank.tankPorts().stream()
             .map(p -> part.port(p.id()))

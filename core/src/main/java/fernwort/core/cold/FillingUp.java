@@ -2,12 +2,14 @@ package fernwort.core.cold;
 
 import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Position;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -101,13 +103,13 @@ final class FillingUp {
         INTO_JUG,
         false);
     // A pump gives nothing while it is off, and runs dry while the jug is.
-    if (inlet.part().kind() instanceof Kind.Pump) {
+    if (inlet.part().kind() instanceof Pump) {
       sheet.put(inlet.part(), Kind.ON, "It draws from the jug; off before the jug is empty.");
     }
     for (Route route : routes) {
       push(inlet, route);
     }
-    if (inlet.part().kind() instanceof Kind.Pump) {
+    if (inlet.part().kind() instanceof Pump) {
       sheet.put(inlet.part(), Position.OFF.id(), "All lines are filled.");
     }
     sheet.heed(
@@ -120,7 +122,7 @@ final class FillingUp {
     sheet.openBeside(before);
     List<Part> missed =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Fixture)
+            .filter(p -> p.kind() instanceof Fixture)
             .filter(p -> routes.stream().noneMatch(r -> r.outlet().equals(p)))
             .toList();
     for (Part part : missed) {
@@ -135,7 +137,7 @@ final class FillingUp {
   private void push(LetIn.Inlet inlet, Route route) {
     List<String> ids = new ArrayList<>();
     List<Element> chain = new ArrayList<>();
-    if (inlet.part().kind() instanceof Kind.Pump) {
+    if (inlet.part().kind() instanceof Pump) {
       ids.add(inlet.part().id());
       chain.add(body(inlet.part()));
     }
@@ -181,7 +183,7 @@ final class FillingUp {
             Math.max(20, litres / SLOW),
             true,
             litres));
-    sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
+    sheet.put(route.outlet(), Fixture.SHUT.id(), "Then the next.");
     if (litres >= MOST) {
       sheet.note(
           Saying.of(

@@ -1,13 +1,26 @@
 package fernwort.core.cold;
 
 import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Frost;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -61,7 +74,7 @@ public final class Helping {
   /** What gets the water out of a body that neither a turn nor a slope empties. */
   private static Optional<Act> byHand(Part part, double cold) {
     Kind kind = part.kind();
-    if (kind instanceof Kind.DrainTrap) {
+    if (kind instanceof DrainTrap) {
       return Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
     }
     // What only joins lines is cleared with them.
@@ -138,19 +151,19 @@ public final class Helping {
 
   private static boolean opens(Kind kind, String position) {
     return switch (kind) {
-      case Kind.Valve k -> !position.equals("turned") && !position.equals("fitted");
-      case Kind.Fixture k ->
-          !position.equals(Kind.Fixture.SHUT.id()) && (!k.use().mixes() || position.equals("warm"));
-      case Kind.Plug k -> position.equals(Kind.Plug.OUT.id());
-      case Kind.OpenEnd k -> position.equals(Kind.OpenEnd.OPEN.id());
-      case Kind.HoseInlet k -> position.equals(Kind.HoseInlet.OPEN.id());
-      case Kind.GravityFiller k -> position.equals(Kind.GravityFiller.OPEN.id());
-      case Kind.Heater k -> position.equals(Kind.Heater.DRAINED.id());
-      case Kind.Fitting k -> position.equals(Kind.OFF) || position.equals(Kind.UNDONE);
-      case Kind.Pump k -> position.equals(Kind.UNDONE);
-      case Kind.Macerator k -> position.equals(Kind.UNDONE);
-      case Kind.PortableContainer k -> false;
-      case Kind.Tank k -> false;
+      case Valve k -> !position.equals("turned") && !position.equals("fitted");
+      case Fixture k ->
+          !position.equals(Fixture.SHUT.id()) && (!k.use().mixes() || position.equals("warm"));
+      case Plug k -> position.equals(Plug.OUT.id());
+      case OpenEnd k -> position.equals(OpenEnd.OPEN.id());
+      case HoseInlet k -> position.equals(HoseInlet.OPEN.id());
+      case GravityFiller k -> position.equals(GravityFiller.OPEN.id());
+      case Heater k -> position.equals(Heater.DRAINED.id());
+      case Fitting k -> position.equals(Kind.OFF) || position.equals(Kind.UNDONE);
+      case Pump k -> position.equals(Kind.UNDONE);
+      case Macerator k -> position.equals(Kind.UNDONE);
+      case PortableContainer k -> false;
+      case Tank k -> false;
     };
   }
 }

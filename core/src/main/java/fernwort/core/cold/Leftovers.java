@@ -1,9 +1,27 @@
 package fernwort.core.cold;
 
 import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
@@ -65,7 +83,7 @@ public final class Leftovers {
     }
     for (Part part : plumbing.rig().parts()) {
       double volume = now.wetness().body(part.id());
-      if (part.kind() instanceof Kind.Tank tank) {
+      if (part.kind() instanceof Tank tank) {
         tank(part, tank).ifPresent(left::add);
       } else if (volume > DROP && !stands(part.id())) {
         left.add(body(part, volume));
@@ -140,7 +158,7 @@ public final class Leftovers {
             : "Blow it out, or park so that it falls to an open end");
   }
 
-  private Optional<Remaining> tank(Part part, Kind.Tank tank) {
+  private Optional<Remaining> tank(Part part, Tank tank) {
     double volume = now.state().volume(part.id());
     if (volume <= FILM || stands(part.id())) {
       return Optional.empty();
@@ -195,35 +213,35 @@ public final class Leftovers {
 
   private static String how(Kind kind, boolean little) {
     return switch (kind) {
-      case Kind.Valve k -> "water round its ball or disc: it cracks with little";
-      case Kind.Pump k ->
+      case Valve k -> "water round its ball or disc: it cracks with little";
+      case Pump k ->
           little
               ? "a little in its head, with air beside it"
               : "its head is full: it cracks with little";
-      case Kind.Macerator k -> "its head is full: it cracks with little";
-      case Kind.Heater k ->
-          k.works() == Kind.Heater.Type.INSTANT
+      case Macerator k -> "its head is full: it cracks with little";
+      case Heater k ->
+          k.works() == Heater.Type.INSTANT
               ? "its coil is full: it cracks with little"
               : little ? "a little under its drain" : "it is full";
-      case Kind.Filter k -> "its bowl is full";
-      case Kind.Strainer k -> "its bowl is full";
-      case Kind.DrainTrap k -> "its seal stands in it";
-      case Kind.CheckValve k -> "water before its seat: it cracks with little";
-      case Kind.Regulator k -> "water round its seat: it cracks with little";
-      case Kind.Accumulator k -> "water under its membrane";
-      case Kind.Fixture k -> "water in its valve: it cracks with little";
-      case Kind.Fitting _,
-          Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Plug _,
-          Kind.PortableContainer _,
-          Kind.Tank _ ->
+      case Filter k -> "its bowl is full";
+      case Strainer k -> "its bowl is full";
+      case DrainTrap k -> "its seal stands in it";
+      case CheckValve k -> "water before its seat: it cracks with little";
+      case Regulator k -> "water round its seat: it cracks with little";
+      case Accumulator k -> "water under its membrane";
+      case Fixture k -> "water in its valve: it cracks with little";
+      case Fitting _,
+          HoseInlet _,
+          GravityFiller _,
+          OpenEnd _,
+          Plug _,
+          PortableContainer _,
+          Tank _ ->
           "water in its body";
     };
   }
 
-  private static String mend(Kind.Valve valve) {
+  private static String mend(Valve valve) {
     if (!valve.hasBall()) {
       return "Leave it open while the lines run out: it runs out with them";
     }
@@ -234,33 +252,32 @@ public final class Leftovers {
 
   private static String mend(Kind kind) {
     return switch (kind) {
-      case Kind.Valve k -> mend(k);
-      case Kind.Pump k ->
+      case Valve k -> mend(k);
+      case Pump k ->
           k.works().byHand()
               ? "Work it with nothing to draw until it gives only air, then undo its hose"
               : "Let it run dry for "
                   + Math.round(Act.drySeconds(k))
                   + " s; the rest goes with air or antifreeze";
-      case Kind.Macerator k -> "Take it off and tip it out, or run a cup of antifreeze through it";
-      case Kind.Heater k ->
-          k.works() == Kind.Heater.Type.INSTANT
+      case Macerator k -> "Take it off and tip it out, or run a cup of antifreeze through it";
+      case Heater k ->
+          k.works() == Heater.Type.INSTANT
               ? "Blow it out, or run antifreeze through it if its maker permits"
               : "Cold and off: take its drain plug out and open a hot tap above it";
-      case Kind.Filter k -> "Unscrew its bowl, carry the cartridge indoors";
-      case Kind.Strainer k -> "Unscrew its bowl and rinse it";
-      case Kind.DrainTrap k ->
-          "Take its plug out, or pour a cup of drinking-water antifreeze into it";
-      case Kind.CheckValve k -> "Blow a burst of air through it the way it opens, or undo it";
-      case Kind.Regulator k -> "Blow a burst of air through it, or undo it";
-      case Kind.Accumulator k -> "Let its line run out; its air then pushes the water after it";
-      case Kind.Fixture k -> "Open it, so that its line runs out; or blow it out";
-      case Kind.Fitting _,
-          Kind.HoseInlet _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Plug _,
-          Kind.PortableContainer _,
-          Kind.Tank _ ->
+      case Filter k -> "Unscrew its bowl, carry the cartridge indoors";
+      case Strainer k -> "Unscrew its bowl and rinse it";
+      case DrainTrap k -> "Take its plug out, or pour a cup of drinking-water antifreeze into it";
+      case CheckValve k -> "Blow a burst of air through it the way it opens, or undo it";
+      case Regulator k -> "Blow a burst of air through it, or undo it";
+      case Accumulator k -> "Let its line run out; its air then pushes the water after it";
+      case Fixture k -> "Open it, so that its line runs out; or blow it out";
+      case Fitting _,
+          HoseInlet _,
+          GravityFiller _,
+          OpenEnd _,
+          Plug _,
+          PortableContainer _,
+          Tank _ ->
           "Open something above it and below it; or blow it out";
     };
   }

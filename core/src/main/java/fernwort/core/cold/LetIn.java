@@ -1,7 +1,18 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import java.util.Comparator;
@@ -30,14 +41,14 @@ final class LetIn {
         .filter(i -> hasLine(plumbing, i))
         .max(
             Comparator.comparingLong((Inlet i) -> reached(plumbing, now, i))
-                .thenComparing(i -> i.part().kind() instanceof Kind.HoseInlet));
+                .thenComparing(i -> i.part().kind() instanceof HoseInlet));
   }
 
   /** Returns where antifreeze goes in: the supply pump that feeds most, else an inlet or cap. */
   static Optional<Inlet> forAntifreeze(Plumbing plumbing, Wintering now) {
     Optional<Inlet> pump =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.SUPPLY)
+            .filter(p -> p.kind() instanceof Pump k && k.duty() == Pump.Duty.SUPPLY)
             .map(p ->
                 new Inlet(
                     p,
@@ -61,37 +72,37 @@ final class LetIn {
 
   private static List<Inlet> adapters(Part part) {
     return switch (part.kind()) {
-      case Kind.HoseInlet k ->
+      case HoseInlet k ->
           List.of(new Inlet(part, part.port("out"), "screw the adapter on", "adapter off"));
-      case Kind.Plug k when k.removable() ->
+      case Plug k when k.removable() ->
           List.of(
               new Inlet(
                   part,
                   part.port("in"),
                   "adapter in the place of its cap",
                   "adapter off, its cap back on"));
-      case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
+      case Pump k when k.duty() == Pump.Duty.SUPPLY ->
           List.of(
               new Inlet(
                   part,
                   part.port("out"),
                   "take its outlet hose off, adapter into it",
                   "adapter off, its outlet hose back on"));
-      case Kind.Fixture k when k.use() == Kind.Fixture.Type.HOSE_POINT ->
+      case Fixture k when k.use() == Fixture.Type.HOSE_POINT ->
           List.of(
               new Inlet(
                   part, part.port("cold"), "screw the adapter on and open it", "adapter off"));
-      case Kind.Plug _,
-          Kind.Pump _,
-          Kind.Fixture _,
-          Kind.GravityFiller _,
-          Kind.OpenEnd _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Heater _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Fitting _ ->
+      case Plug _,
+          Pump _,
+          Fixture _,
+          GravityFiller _,
+          OpenEnd _,
+          Tank _,
+          Valve _,
+          Heater _,
+          PortableContainer _,
+          Macerator _,
+          Fitting _ ->
           List.of();
     };
   }

@@ -1,9 +1,33 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -147,7 +171,7 @@ public final class Opening {
     }
     for (Part part : plumbing.rig().parts()) {
       double held = now.wetness().body(part.id());
-      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind() instanceof Kind.Valve;
+      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind() instanceof Valve;
       weight += held + (cracks ? A_BODY * held / part.volume() : 0);
     }
     return weight;
@@ -163,7 +187,7 @@ public final class Opening {
       }
     }
     for (Part part : plumbing.pumps()) {
-      if (part.kind() instanceof Kind.Pump pump
+      if (part.kind() instanceof Pump pump
           && !pump.works().byHand()
           && sheet.now().wetness().body(part.id()) > Act.DRY_PUMP * part.volume()) {
         double seconds = Act.drySeconds(pump);
@@ -189,7 +213,7 @@ public final class Opening {
     Set<String> hoses = new TreeSet<>();
     Connections free = Connections.withHandlesFree(plumbing);
     for (Part outlet : plumbing.rig().parts()) {
-      if (outlet.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.DUMP) {
+      if (outlet.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.DUMP) {
         plumbing.tanks().stream()
             .filter(tank -> sheet.now().state().volume(tank.id()) > A_SPILL)
             .map(tank -> free.leaving(tank, p -> true, p -> p.equals(outlet)))
@@ -199,7 +223,7 @@ public final class Opening {
               shutOn(way);
               sheet.put(
                   outlet,
-                  Kind.OpenEnd.HOSE.id(),
+                  OpenEnd.HOSE.id(),
                   "Only where local rules permit. The hose falls all the way.");
               hoses.add(outlet.id());
             });
@@ -212,7 +236,7 @@ public final class Opening {
   private void shutOn(List<String> way) {
     for (String id : way) {
       Part part = plumbing.rig().part(id);
-      if (part.kind() instanceof Kind.TwoWayValve valve && valve.shut().isPresent()) {
+      if (part.kind() instanceof TwoWayValve valve && valve.shut().isPresent()) {
         sheet.put(part, valve.shut().get().id(), "So nothing runs out while the cap is off.");
         return;
       }
@@ -260,14 +284,14 @@ public final class Opening {
   }
 
   private boolean isTrapLeft(Procedure.Turn turn) {
-    return !traps && plumbing.rig().part(turn.part()).kind() instanceof Kind.DrainTrap;
+    return !traps && plumbing.rig().part(turn.part()).kind() instanceof DrainTrap;
   }
 
   private static String more(Procedure.Turn turn, Part part) {
     if (turn.position().equals(Kind.UNDONE)) {
       return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
     }
-    return part.kind() instanceof Kind.Valve && !turn.position().equals(Kind.Valve.HALF)
+    return part.kind() instanceof Valve && !turn.position().equals(Valve.HALF)
         ? "So that this side runs out, too; wait until it drips no more."
         : why(part.kind());
   }
@@ -275,10 +299,8 @@ public final class Opening {
   /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
   List<Procedure.Turn> turns() {
     List<Procedure.Turn> turns = new ArrayList<>();
-    Stream<Part> taps =
-        plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Fixture);
-    Stream<Part> rest =
-        plumbing.rig().parts().stream().filter(p -> !(p.kind() instanceof Kind.Fixture));
+    Stream<Part> taps = plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Fixture);
+    Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !(p.kind() instanceof Fixture));
     for (Part part :
         Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
       String open = opened(part.kind());
@@ -291,58 +313,57 @@ public final class Opening {
 
   private String opened(Kind kind) {
     return switch (kind) {
-      case Kind.Fixture k -> (k.use().mixes() ? Kind.Fixture.WARM : k.cold()).id();
-      case Kind.Plug k -> k.removable() ? Kind.Plug.OUT.id() : "";
-      case Kind.HoseInlet k -> Kind.HoseInlet.OPEN.id();
-      case Kind.GravityFiller k -> Kind.GravityFiller.OPEN.id();
-      case Kind.OpenEnd k -> k.role() == Kind.OpenEnd.Role.DUMP ? Kind.OpenEnd.OPEN.id() : "";
-      case Kind.Heater k -> k.works() == Kind.Heater.Type.STORAGE ? Kind.Heater.DRAINED.id() : "";
-      case Kind.ThreeWayValve k -> "";
-      case Kind.TwoWayValve k -> half(k);
-      case Kind.Strainer k -> Kind.OFF;
-      case Kind.Filter k -> Kind.OFF;
-      case Kind.DrainTrap k -> traps ? Kind.OFF : "";
-      case Kind.CheckValve _,
-          Kind.LeakTray _,
-          Kind.Regulator _,
-          Kind.AirAdmittanceValve _,
-          Kind.Accumulator _,
-          Kind.Tee _,
-          Kind.Manifold _,
-          Kind.Pump _,
-          Kind.Macerator _,
-          Kind.PortableContainer _,
-          Kind.Tank _ ->
+      case Fixture k -> (k.use().mixes() ? Fixture.WARM : k.cold()).id();
+      case Plug k -> k.removable() ? Plug.OUT.id() : "";
+      case HoseInlet k -> HoseInlet.OPEN.id();
+      case GravityFiller k -> GravityFiller.OPEN.id();
+      case OpenEnd k -> k.role() == OpenEnd.Role.DUMP ? OpenEnd.OPEN.id() : "";
+      case Heater k -> k.works() == Heater.Type.STORAGE ? Heater.DRAINED.id() : "";
+      case ThreeWayValve k -> "";
+      case TwoWayValve k -> half(k);
+      case Strainer k -> Kind.OFF;
+      case Filter k -> Kind.OFF;
+      case DrainTrap k -> traps ? Kind.OFF : "";
+      case CheckValve _,
+          LeakTray _,
+          Regulator _,
+          AirAdmittanceValve _,
+          Accumulator _,
+          Tee _,
+          Manifold _,
+          Pump _,
+          Macerator _,
+          PortableContainer _,
+          Tank _ ->
           "";
     };
   }
 
   /** Half way where a ball can be left so, else open. */
-  private static String half(Kind.Valve valve) {
-    boolean own = valve.stops().stream().anyMatch(s -> s.id().equals(Kind.Valve.HALF));
+  private static String half(Valve valve) {
+    boolean own = valve.stops().stream().anyMatch(s -> s.id().equals(Valve.HALF));
     return own || valve.motor().isEmpty() && !valve.service().isEmpty()
-        ? Kind.Valve.HALF
+        ? Valve.HALF
         : valve.opened().map(s -> s.id()).orElse("");
   }
 
   private static String why(Kind kind) {
     return switch (kind) {
-      case Kind.Fixture k ->
-          k.use() == Kind.Fixture.Type.TOILET
+      case Fixture k ->
+          k.use() == Fixture.Type.TOILET
               ? "Its valve holds a cupful that is forgotten."
               : "Air comes in here; leave it in the middle.";
-      case Kind.Plug k -> "Bucket under it.";
-      case Kind.HoseInlet k -> "What stands behind it runs out or gets air.";
-      case Kind.GravityFiller k -> "Air for the tank and its fill line.";
-      case Kind.OpenEnd k -> "Only where local rules permit; leave its cap off.";
-      case Kind.Heater k -> "Off and cold. It runs for some minutes.";
-      case Kind.Valve k ->
+      case Plug k -> "Bucket under it.";
+      case HoseInlet k -> "What stands behind it runs out or gets air.";
+      case GravityFiller k -> "Air for the tank and its fill line.";
+      case OpenEnd k -> "Only where local rules permit; leave its cap off.";
+      case Heater k -> "Off and cold. It runs for some minutes.";
+      case Valve k ->
           k.hasBall() ? "So no water is trapped in the ball." : "So it runs out with its line.";
-      case Kind.Filter k -> "Bowl into a bucket, cartridge indoors.";
-      case Kind.Strainer k -> "Rinse the screen, keep the bowl beside it.";
-      case Kind.DrainTrap k -> "Bucket under it; smell comes in until it is filled again.";
-      case Kind.Fitting _, Kind.Pump _, Kind.Macerator _, Kind.PortableContainer _, Kind.Tank _ ->
-          "";
+      case Filter k -> "Bowl into a bucket, cartridge indoors.";
+      case Strainer k -> "Rinse the screen, keep the bowl beside it.";
+      case DrainTrap k -> "Bucket under it; smell comes in until it is filled again.";
+      case Fitting _, Pump _, Macerator _, PortableContainer _, Tank _ -> "";
     };
   }
 }

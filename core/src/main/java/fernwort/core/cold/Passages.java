@@ -1,10 +1,31 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Passage;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.ArrayDeque;
@@ -222,59 +243,59 @@ final class Passages {
       return;
     }
     switch (part.kind()) {
-      case Kind.Valve k -> addValve(index, part, k, v);
-      case Kind.GravityFiller k -> {
-        if (is(part, Kind.GravityFiller.OPEN.id())) {
+      case Valve k -> addValve(index, part, k, v);
+      case GravityFiller k -> {
+        if (is(part, GravityFiller.OPEN.id())) {
           through(v, v + 1);
           open(v);
         }
       }
-      case Kind.CheckValve k ->
+      case CheckValve k ->
           add(v, v + 1, true, false, wideAt[v] && wideAt[v + 1], Water.head(k.crackingPressure()));
-      case Kind.Regulator k -> add(v, v + 1, true, false, wideAt[v] && wideAt[v + 1], 0);
-      case Kind.Pump k -> {
-        if (k.works() == Kind.Pump.Type.CENTRIFUGAL) {
+      case Regulator k -> add(v, v + 1, true, false, wideAt[v] && wideAt[v + 1], 0);
+      case Pump k -> {
+        if (k.works() == Pump.Type.CENTRIFUGAL) {
           through(v, v + 1);
         }
       }
-      case Kind.Strainer k -> addBowl(index, part, v);
-      case Kind.Filter k -> addBowl(index, part, v);
-      case Kind.LeakTray _ -> {}
-      case Kind.DrainTrap k -> {
+      case Strainer k -> addBowl(index, part, v);
+      case Filter k -> addBowl(index, part, v);
+      case LeakTray _ -> {}
+      case DrainTrap k -> {
         if (now.has(part, Kind.OFF)) {
           addBowl(index, part, v);
         }
       }
-      case Kind.Heater k -> {
+      case Heater k -> {
         through(v, v + 1);
-        if (now.has(part, Kind.Heater.DRAINED.id())) {
+        if (now.has(part, Heater.DRAINED.id())) {
           // Both ports stand at the heater's bottom here, and water runs out beside them.
           star(v, 2, openMouth(index, levels.height(part)));
         }
       }
-      case Kind.Tee k -> star(v, 3, v + 3);
-      case Kind.Manifold k -> star(v, k.ports().size(), v + k.ports().size());
-      case Kind.HoseInlet k -> {
-        if (is(part, Kind.HoseInlet.OPEN.id())) {
+      case Tee k -> star(v, 3, v + 3);
+      case Manifold k -> star(v, k.ports().size(), v + k.ports().size());
+      case HoseInlet k -> {
+        if (is(part, HoseInlet.OPEN.id())) {
           open(v);
         }
       }
-      case Kind.OpenEnd k -> {
-        if (k.role() != Kind.OpenEnd.Role.DUMP || !is(part, Kind.OpenEnd.CAPPED.id())) {
+      case OpenEnd k -> {
+        if (k.role() != OpenEnd.Role.DUMP || !is(part, OpenEnd.CAPPED.id())) {
           open(v);
         }
       }
-      case Kind.AirAdmittanceValve k -> air[v] = true;
-      case Kind.Fixture k -> addFixture(index, part, k, v);
-      case Kind.Plug k -> {
-        if (k.removable() && is(part, Kind.Plug.OUT.id())) {
+      case AirAdmittanceValve k -> air[v] = true;
+      case Fixture k -> addFixture(index, part, k, v);
+      case Plug k -> {
+        if (k.removable() && is(part, Plug.OUT.id())) {
           open(v);
         }
       }
-      case Kind.Macerator k -> {}
-      case Kind.Accumulator k -> {}
-      case Kind.PortableContainer k -> {}
-      case Kind.Tank k -> {}
+      case Macerator k -> {}
+      case Accumulator k -> {}
+      case PortableContainer k -> {}
+      case Tank k -> {}
     }
   }
 
@@ -282,9 +303,9 @@ final class Passages {
     return now.state().setting().of(part.id()).equals(position);
   }
 
-  private void addValve(int index, Part part, Kind.Valve valve, int v) {
+  private void addValve(int index, Part part, Valve valve, int v) {
     String stop = now.state().setting().of(part.id());
-    if (now.has(part, Kind.Valve.HALF) && valve.stop(stop).joins().isEmpty()) {
+    if (now.has(part, Valve.HALF) && valve.stop(stop).joins().isEmpty()) {
       stop = valve.opened().orElseThrow().id();
     }
     for (Passage passage : plumbing.passages(index, stop)) {
@@ -306,7 +327,7 @@ final class Passages {
     }
   }
 
-  private void addFixture(int index, Part part, Kind.Fixture fixture, int v) {
+  private void addFixture(int index, Part part, Fixture fixture, int v) {
     String position = now.state().setting().of(part.id());
     boolean cold = fixture.opensCold(position);
     boolean hot = fixture.opensHot(position);
@@ -340,7 +361,7 @@ final class Passages {
     }
     while (!front.isEmpty()) {
       int v = front.remove();
-      if (air[v] && !(part(v) instanceof Kind.Tank)) {
+      if (air[v] && !(part(v) instanceof Tank)) {
         return true;
       }
       for (int e = first[v]; e >= 0; e = next[e]) {
@@ -454,6 +475,6 @@ final class Passages {
 
   /** Tells whether water goes out at a point, and not into a tank. */
   boolean isOpenEnd(int point) {
-    return water[point] && !(part(point) instanceof Kind.Tank);
+    return water[point] && !(part(point) instanceof Tank);
   }
 }

@@ -1,9 +1,10 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.Arrays;
 import java.util.List;
@@ -18,7 +19,7 @@ public final class Procedure {
    * One step.
    *
    * @param part id of the part
-   * @param position its position, of those in use or of {@link fernwort.core.rig.Kind#service}
+   * @param position its position, of those in use or of {@link fernwort.core.kind.Kind#service}
    */
   public record Turn(String part, String position) {}
 
@@ -41,7 +42,7 @@ public final class Procedure {
   /** A pump that is switched on with no tank's water before it runs dry. */
   private static boolean runsDry(Plumbing plumbing, Wintering now, Turn step) {
     Part part = plumbing.rig().part(step.part());
-    if (!(part.kind() instanceof Kind.Pump) || !step.position().equals(Kind.ON)) {
+    if (!(part.kind() instanceof Pump) || !step.position().equals(Kind.ON)) {
       return false;
     }
     Levels levels = Levels.of(plumbing, now.state());

@@ -6,8 +6,19 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -32,9 +43,9 @@ final class Resting {
     Plumbing plumbing = sheet.plumbing();
     for (Part part : plumbing.rig().parts()) {
       switch (part.kind()) {
-        case Kind.Heater k -> {
+        case Heater k -> {
           sheet.put(part, "off", "Gas and mains off at the heater, too.");
-          if (k.works() == Kind.Heater.Type.STORAGE && sheet.now().wetness().body(part.id()) > 0) {
+          if (k.works() == Heater.Type.STORAGE && sheet.now().wetness().body(part.id()) > 0) {
             sheet.heed(
                 part.place(),
                 part.label() + ": let it cool until a hot tap runs cold",
@@ -43,18 +54,11 @@ final class Resting {
                 true);
           }
         }
-        case Kind.Pump k -> sheet.put(part, part.rest().id(), "It would run dry by itself.");
-        case Kind.Macerator k -> sheet.put(part, "off", "It would run dry by itself.");
-        case Kind.HoseInlet k ->
-            sheet.put(part, Kind.HoseInlet.CAPPED.id(), "Tap outside shut, hose off.");
-        case Kind.PortableContainer k -> sheet.put(part, part.rest().id(), "Carry it indoors.");
-        case Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Tank _,
-            Kind.Valve _,
-            Kind.Fixture _,
-            Kind.Plug _,
-            Kind.Fitting _ -> {}
+        case Pump k -> sheet.put(part, part.rest().id(), "It would run dry by itself.");
+        case Macerator k -> sheet.put(part, "off", "It would run dry by itself.");
+        case HoseInlet k -> sheet.put(part, HoseInlet.CAPPED.id(), "Tap outside shut, hose off.");
+        case PortableContainer k -> sheet.put(part, part.rest().id(), "Carry it indoors.");
+        case GravityFiller _, OpenEnd _, Tank _, Valve _, Fixture _, Plug _, Fitting _ -> {}
       }
     }
     empty(sheet, plans);

@@ -1,9 +1,11 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -33,10 +35,9 @@ public final class Rewetting {
     Set<Integer> fed = fed();
     for (Part part : plumbing.rig().parts()) {
       boolean mains =
-          part.kind() instanceof Kind.HoseInlet
-              && setting.of(part.id()).equals(Kind.HoseInlet.MAINS.id());
+          part.kind() instanceof HoseInlet && setting.of(part.id()).equals(HoseInlet.MAINS.id());
       boolean pump =
-          part.kind() instanceof Kind.Pump
+          part.kind() instanceof Pump
               && setting.of(part.id()).equals(Kind.ON)
               && fed.contains(islands[plumbing.vertex(part, "in")]);
       if (mains || pump) {

@@ -1,11 +1,31 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Stop;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -70,7 +90,7 @@ final class Routes {
       Come there =
           new Come(
               far, come.cost() + line.volume(), come.needs(), come, new Route.Leg.Through(line));
-      if (part.kind() instanceof Kind.Fixture fixture && !far.port().equals("waste")) {
+      if (part.kind() instanceof Fixture fixture && !far.port().equals("waste")) {
         routes.add(route(there, part, position(fixture, far.port())));
       } else {
         through(there, part, queue);
@@ -79,8 +99,8 @@ final class Routes {
     return routes;
   }
 
-  private static String position(Kind.Fixture fixture, String port) {
-    return port.equals("hot") ? Kind.Fixture.HOT.id() : fixture.cold().id();
+  private static String position(Fixture fixture, String port) {
+    return port.equals("hot") ? Fixture.HOT.id() : fixture.cold().id();
   }
 
   private static Route route(Come end, Part outlet, String position) {
@@ -97,7 +117,7 @@ final class Routes {
   private void through(Come come, Part part, PriorityQueue<Come> queue) {
     String in = come.port().port();
     switch (part.kind()) {
-      case Kind.Valve valve -> {
+      case Valve valve -> {
         for (Stop stop : valve.stops()) {
           stop.joins().stream()
               .filter(group -> group.contains(in))
@@ -105,26 +125,26 @@ final class Routes {
               .ifPresent(group -> turned(come, part, stop.id(), group, queue));
         }
       }
-      case Kind.CheckValve k -> oneWay(come, part, queue);
-      case Kind.Regulator k -> oneWay(come, part, queue);
-      case Kind.Pump k -> oneWay(come, part, queue);
-      case Kind.Heater k -> all(come, part, ROUND_A_HEATER, queue);
-      case Kind.Strainer k -> all(come, part, 0, queue);
-      case Kind.Filter k -> all(come, part, 0, queue);
-      case Kind.Tee k -> all(come, part, 0, queue);
-      case Kind.Manifold k -> all(come, part, 0, queue);
-      case Kind.DrainTrap k -> {}
-      case Kind.LeakTray k -> {}
-      case Kind.Macerator k -> {}
-      case Kind.Tank k -> {}
-      case Kind.Fixture k -> {}
-      case Kind.HoseInlet k -> {}
-      case Kind.GravityFiller k -> {}
-      case Kind.OpenEnd k -> {}
-      case Kind.AirAdmittanceValve k -> {}
-      case Kind.Accumulator k -> {}
-      case Kind.PortableContainer k -> {}
-      case Kind.Plug k -> {}
+      case CheckValve k -> oneWay(come, part, queue);
+      case Regulator k -> oneWay(come, part, queue);
+      case Pump k -> oneWay(come, part, queue);
+      case Heater k -> all(come, part, ROUND_A_HEATER, queue);
+      case Strainer k -> all(come, part, 0, queue);
+      case Filter k -> all(come, part, 0, queue);
+      case Tee k -> all(come, part, 0, queue);
+      case Manifold k -> all(come, part, 0, queue);
+      case DrainTrap k -> {}
+      case LeakTray k -> {}
+      case Macerator k -> {}
+      case Tank k -> {}
+      case Fixture k -> {}
+      case HoseInlet k -> {}
+      case GravityFiller k -> {}
+      case OpenEnd k -> {}
+      case AirAdmittanceValve k -> {}
+      case Accumulator k -> {}
+      case PortableContainer k -> {}
+      case Plug k -> {}
     }
   }
 

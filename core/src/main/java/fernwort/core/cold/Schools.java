@@ -1,8 +1,12 @@
 package fernwort.core.cold;
 
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -155,10 +159,10 @@ public final class Schools {
   private void carryIndoors(Sheet sheet) {
     List<String> away = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.PortableContainer) {
+      if (part.kind() instanceof Filter || part.kind() instanceof PortableContainer) {
         away.add(part.label());
       }
-      if (part.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.SHOWER) {
+      if (part.kind() instanceof Fixture f && f.use() == Fixture.Type.SHOWER) {
         away.add("the hose and head of " + part.label());
       }
     }
@@ -175,14 +179,14 @@ public final class Schools {
   /** What people forget, and what nothing here gets out. */
   private void forgotten(Sheet sheet, List<Remaining> left) {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Macerator) {
+      if (part.kind() instanceof Macerator) {
         sheet.note(
             Saying.words(
                 part.label()
                     + " keeps what is in it: take it off and tip it out, or run a cup of"
                     + " antifreeze through it."));
       }
-      if (part.kind() instanceof Kind.Valve valve
+      if (part.kind() instanceof Valve valve
           && valve.motor().flatMap(m -> m.opensBelow()).isPresent()) {
         sheet.note(
             Saying.words(

@@ -1,9 +1,18 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -98,17 +107,17 @@ final class Sheet {
     return inUse
         ? !now.service().containsKey(part.id())
         : now.has(part, position)
-            || now.state().setting().has(part.id(), position) && !now.has(part, Kind.Valve.HALF);
+            || now.state().setting().has(part.id(), position) && !now.has(part, Valve.HALF);
   }
 
   /** Shuts every valve that no way needs, so that air or antifreeze stays on its way. */
   void closeBeside(List<Route> routes) {
     Stream<Part> valves =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Valve)
+            .filter(p -> p.kind() instanceof Valve)
             .filter(p -> routes.stream().noneMatch(r -> r.needs().containsKey(p.id())));
     for (Part part : byPlace(valves)) {
-      ((Kind.Valve) part.kind())
+      ((Valve) part.kind())
           .shut()
           .ifPresent(stop -> put(part, stop.id(), "Else it goes out here."));
     }
@@ -123,17 +132,17 @@ final class Sheet {
     Stream<Part> ends =
         plumbing.rig().parts().stream()
             .filter(p ->
-                p.kind() instanceof Kind.Fixture
-                    || p.kind() instanceof Kind.Plug k && k.removable()
-                    || p.kind() instanceof Kind.HoseInlet
-                    || p.kind() instanceof Kind.GravityFiller);
+                p.kind() instanceof Fixture
+                    || p.kind() instanceof Plug k && k.removable()
+                    || p.kind() instanceof HoseInlet
+                    || p.kind() instanceof GravityFiller);
     for (Part part : byPlace(ends)) {
       put(part, part.rest().id(), why);
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer) {
+      if (part.kind() instanceof Filter || part.kind() instanceof Strainer) {
         put(part, Kind.ON, "Empty, without its cartridge. " + why);
-      } else if (part.kind() instanceof Kind.Heater) {
+      } else if (part.kind() instanceof Heater) {
         put(part, part.kind().service().getFirst().id(), "It has run out. " + why);
       }
     }
@@ -147,11 +156,11 @@ final class Sheet {
               .filter(port -> plumbing.hasLine(part.port(port)))
               .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port))).id())
               .noneMatch(now.glycol()::containsKey);
-      if (part.kind() instanceof Kind.Valve && dry) {
+      if (part.kind() instanceof Valve && dry) {
         String was =
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
         // Half way between which of its ways: that only one of several has to be told.
-        if (before.has(part, Kind.Valve.HALF) && part.kind() instanceof Kind.ThreeWayValve) {
+        if (before.has(part, Valve.HALF) && part.kind() instanceof ThreeWayValve) {
           put(part, before.state().setting().of(part.id()), "As it was before.");
         }
         put(part, was, "No antifreeze stands here: what stays can move.");

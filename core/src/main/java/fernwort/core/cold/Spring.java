@@ -7,9 +7,13 @@ import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -144,7 +148,7 @@ public final class Spring {
   private void refit() {
     for (Part part : sheet.byPlace(plumbing.rig().parts().stream())) {
       if (sheet.now().service().containsKey(part.id())) {
-        if (sheet.now().has(part, Kind.Valve.HALF)) {
+        if (sheet.now().has(part, Valve.HALF)) {
           sheet.put(part, before.of(part.id()), "From half way.");
         } else {
           sheet.put(
@@ -158,8 +162,7 @@ public final class Spring {
   }
 
   private void asBefore(String why) {
-    putBack(
-        why, part -> part.kind() instanceof Kind.Valve ? before.of(part.id()) : part.rest().id());
+    putBack(why, part -> part.kind() instanceof Valve ? before.of(part.id()) : part.rest().id());
   }
 
   private void putBack(String why, Function<Part, String> position) {
@@ -173,7 +176,7 @@ public final class Spring {
 
   private void cartridgesOut() {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Filter) {
+      if (part.kind() instanceof Filter) {
         sheet.heed(
             part.place(),
             part.label() + ": leave the cartridge out, bowl on",
@@ -230,7 +233,7 @@ public final class Spring {
         Routes.from(plumbing, sheet.now(), inlet.get().out()).stream()
             .filter(r -> !r.outlet().equals(inlet.get().part()))
             .sorted(
-                Comparator.comparing((Route r) -> r.position().equals(Kind.Fixture.HOT.id()))
+                Comparator.comparing((Route r) -> r.position().equals(Fixture.HOT.id()))
                     .thenComparingDouble(Route::length))
             .toList();
     double sum = 0;
@@ -265,7 +268,7 @@ public final class Spring {
               litres / TAP,
               true,
               0));
-      sheet.put(route.outlet(), Kind.Fixture.SHUT.id(), "Then the next.");
+      sheet.put(route.outlet(), Fixture.SHUT.id(), "Then the next.");
     }
     if (sum >= LITTLE) {
       sheet.note(
@@ -333,8 +336,8 @@ public final class Spring {
         "",
         "Run each tap%s until it smells of it; then wait 4 hours"
             .formatted(has(p -> p.kind().ports().contains("hot")) ? ", cold and hot," : ""),
-        (has(p -> p.kind() instanceof Kind.Filter) ? "Cartridges stay out. " : "")
-            + (has(p -> p.kind() instanceof Kind.Heater) ? "The heater stays off. " : "")
+        (has(p -> p.kind() instanceof Filter) ? "Cartridges stay out. " : "")
+            + (has(p -> p.kind() instanceof Heater) ? "The heater stays off. " : "")
             + "Nobody drinks of it meanwhile.",
         CONTACT,
         true);
@@ -355,12 +358,12 @@ public final class Spring {
   }
 
   /** Pumps that bring water to taps. */
-  private Stream<Kind.Pump> pumps() {
+  private Stream<Pump> pumps() {
     return plumbing.pumps().stream()
         .map(Part::kind)
-        .filter(Kind.Pump.class::isInstance)
-        .map(Kind.Pump.class::cast)
-        .filter(pump -> pump.duty() == Kind.Pump.Duty.SUPPLY);
+        .filter(Pump.class::isInstance)
+        .map(Pump.class::cast)
+        .filter(pump -> pump.duty() == Pump.Duty.SUPPLY);
   }
 
   private Dose dose(Part tank) {
@@ -370,7 +373,7 @@ public final class Spring {
 
   private void cartridgesIn() {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Filter) {
+      if (part.kind() instanceof Filter) {
         sheet.heed(
             part.place(),
             part.label() + ": cartridge back in",
@@ -380,7 +383,7 @@ public final class Spring {
       }
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Heater) {
+      if (part.kind() instanceof Heater) {
         sheet.heed(
             part.place(),
             part.label() + ": full before it is lit; a hot tap runs without air",

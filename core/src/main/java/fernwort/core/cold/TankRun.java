@@ -1,9 +1,9 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Point;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Map;

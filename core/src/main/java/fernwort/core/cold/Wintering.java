@@ -1,10 +1,11 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -60,7 +61,7 @@ public record Wintering(
     Part part = rig.part(partId);
     Map<String, String> off = new TreeMap<>(service);
     if (named(part.kind().positions().stream(), position).isPresent()) {
-      if (part.kind() instanceof Kind.Valve) {
+      if (part.kind() instanceof Valve) {
         off.remove(partId);
       }
       return new Wintering(state.with(partId, position), off, wetness, glycol);

@@ -1,9 +1,9 @@
 package fernwort.core.demo;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import java.math.BigDecimal;
@@ -107,7 +107,7 @@ public final class DemoLog {
   }
 
   private Optional<Part> filter() {
-    return plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Filter).findFirst();
+    return plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Filter).findFirst();
   }
 
   private double full(Part tank) {

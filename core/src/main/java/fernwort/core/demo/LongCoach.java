@@ -1,16 +1,22 @@
 package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter.Grade;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Filter.Grade;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.HashMap;
 import java.util.List;
@@ -102,7 +108,7 @@ public final class LongCoach {
       place("locker", "Locker", 0.4, 1.3);
       part("inlet", "Inlet", 0, 1.1, Fittings.inlet(4));
       part("check", "Check", 0.1, 1.12, Fittings.check());
-      part("spine", "Spine", 0.2, 1.15, new Kind.Manifold(4));
+      part("spine", "Spine", 0.2, 1.15, new Manifold(4));
       part("fill", "Fill", 0.3, 1.3, Fittings.twoWay(0));
       part("mains", "Mains", 0.4, 1.5, Fittings.twoWay(90));
       part("next", "Next", 0.7, 1.2, Fittings.twoWay(0));
@@ -120,28 +126,28 @@ public final class LongCoach {
               Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.02),
               Fittings.port("vent", Use.VENT, 0.85, 0.4, 0.28)));
       part("feed", "Feed", 0.3, 1.05, Fittings.twoWay(0));
-      part("strainer", "Strainer", 0.4, 1.2, new Kind.Strainer());
+      part("strainer", "Strainer", 0.4, 1.2, new Strainer());
       part("pump", "Pump", 0.5, 1.3, Fittings.pressurePump(10, 2.8));
       part("vent", "Vent", 0.6, 1.6, Fittings.end(Role.VENT));
     }
 
     void house() {
       place("galley", "Galley", 1.6, 1.8);
-      part("house", "House", 1.2, 1.4, new Kind.Tee());
+      part("house", "House", 1.2, 1.4, new Tee());
       part("filter", "Filter", 1.3, 1.3, Fittings.filter(Grade.CARBON, 11, 0.35));
-      part("cold", "Cold", 1.4, 1.3, new Kind.Manifold(5));
+      part("cold", "Cold", 1.4, 1.3, new Manifold(5));
       part("drink", "Drinking tap", 1.2, 2.0, Fittings.fixture(Type.TAP, true, 2));
-      part("split", "Split", 1.5, 1.2, new Kind.Tee());
+      part("split", "Split", 1.5, 1.2, new Tee());
       part("heat", "Heat", 1.6, 1.2, Fittings.twoWay(0));
-      part("heater", "Heater", 1.7, 1.2, new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02));
+      part("heater", "Heater", 1.7, 1.2, new Heater(Heater.Type.STORAGE, true, 0.02));
       part("bypass", "Bypass", 1.7, 1.4, Fittings.twoWay(0));
-      part("mix", "Mix", 1.8, 1.4, new Kind.Tee());
-      part("hot", "Hot", 1.9, 1.4, new Kind.Manifold(2));
+      part("mix", "Mix", 1.8, 1.4, new Tee());
+      part("hot", "Hot", 1.9, 1.4, new Manifold(2));
       part("sink", "Sink", 1.5, 2.0, Fittings.fixture(Type.MIXER, true, 6));
-      part("sink-trap", "Sink trap", 1.5, 1.5, new Kind.DrainTrap());
+      part("sink-trap", "Sink trap", 1.5, 1.5, new DrainTrap());
       part("shower", "Shower", 1.9, 2.2, Fittings.fixture(Type.SHOWER, false, 7));
-      part("shower-trap", "Shower trap", 1.9, 1.0, new Kind.DrainTrap());
-      part("drain", "Drain", 1.6, 1.0, new Kind.Plug(true));
+      part("shower-trap", "Shower trap", 1.9, 1.0, new DrainTrap());
+      part("drain", "Drain", 1.6, 1.0, new Plug(true));
     }
 
     void gray() {

@@ -2,17 +2,24 @@ package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.Fittings.Choice;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter.Grade;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Filter.Grade;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Map;
@@ -68,7 +75,7 @@ final class Marginalia {
         .part("inlet", "Hose inlet", -1.9, 0.9, 1.05, Fittings.inlet(4.2))
         .part("regulator", "Regulator", -1.75, 0.85, 1.08, 0.03, Fittings.regulator(3.1))
         .part("inlet-check", "Inlet check valve", -1.6, 0.8, 1.1, 0.01, Fittings.check())
-        .part("inlet-tee", "Inlet tee", -1.45, 0.75, 1.14, new Kind.Tee())
+        .part("inlet-tee", "Inlet tee", -1.45, 0.75, 1.14, new Tee())
         .part(
             "fill-selector",
             "Fill selector",
@@ -81,7 +88,7 @@ final class Marginalia {
                 new Choice("main", "points to Main", 0, "b"),
                 new Choice("low", "points to Low", 180, "c")))
         .part("mains-valve", "Mains to house", -1.45, 0.6, 1.5, 0.02, Fittings.twoWay(90))
-        .part("rinse-tee", "Rinse tee", -1.5, 0.4, 1.55, new Kind.Tee())
+        .part("rinse-tee", "Rinse tee", -1.5, 0.4, 1.55, new Tee())
         .part("rinse", "Rinse point", -1.85, -0.8, 1.0, Fittings.fixture(Type.HOSE_POINT, false, 8))
         .place("bench", "Bench seat", "lift the seat cushion", 0.1, 0.75, 1.3)
         .part(
@@ -109,10 +116,10 @@ final class Marginalia {
                 new Choice("shut", "points up", 90, ""),
                 new Choice("main", "points to Main", 0, "b"),
                 new Choice("low", "points to Low", 270, "c")))
-        .part("strainer", "Strainer", -0.8, 0.7, 1.2, 0.05, new Kind.Strainer())
+        .part("strainer", "Strainer", -0.8, 0.7, 1.2, 0.05, new Strainer())
         .part("pump", "Pump", -0.6, 0.8, 1.32, 0.12, Fittings.pressurePump(11.3, 2.9))
-        .part("surge-tee", "Accumulator tee", -0.35, 0.8, 1.4, new Kind.Tee())
-        .part("surge", "Accumulator", -0.3, 0.9, 1.45, 0.7, new Kind.Accumulator(2.1e5));
+        .part("surge-tee", "Accumulator tee", -0.35, 0.8, 1.4, new Tee())
+        .part("surge", "Accumulator", -0.3, 0.9, 1.45, 0.7, new Accumulator(2.1e5));
   }
 
   private static void tanks(RigBuilder rig) {
@@ -147,17 +154,17 @@ final class Marginalia {
             0.02,
             Fittings.twoWay(270, "lies level", "hangs down"))
         .part("low-tail", "Overflow tail", 1.8, 0.95, 0.34, Fittings.end(Role.OVERFLOW))
-        .part("low-drain", "Low drain cap", 1.15, 0.6, 0.42, new Kind.Plug(true))
+        .part("low-drain", "Low drain cap", 1.15, 0.6, 0.42, new Plug(true))
         .place("roof", "Roof, rear corner", "ladder at the rear wall", 0.2, 0.9, 2.9)
-        .part("vent-tee", "Vent crest", 0.6, 1.0, 2.85, new Kind.Tee())
-        .part("vent-air", "Air valve", 0.6, 1.0, 2.95, new Kind.AirAdmittanceValve())
+        .part("vent-tee", "Vent crest", 0.6, 1.0, 2.85, new Tee())
+        .part("vent-air", "Air valve", 0.6, 1.0, 2.95, new AirAdmittanceValve())
         .part("main-tail", "Main tail", 0.3, 1.1, 2.7, Fittings.end(Role.OVERFLOW))
         .part("gray-vent", "Gray vent", 1.8, -0.9, 3.05, Fittings.end(Role.VENT));
   }
 
   private static void house(RigBuilder rig) {
     rig.place("galley", "Galley", "open the doors under the sink", 1.9, -0.6, 1.5)
-        .part("house-tee", "House tee", 1.4, -0.5, 1.3, new Kind.Tee())
+        .part("house-tee", "House tee", 1.4, -0.5, 1.3, new Tee())
         .part(
             "sediment",
             "Sediment filter",
@@ -174,13 +181,13 @@ final class Marginalia {
             1.2,
             0.6,
             Fittings.filter(Grade.CARBON, 11, 0.35))
-        .part("cold", "Cold manifold", 2.0, -0.7, 1.28, 0.1, new Kind.Manifold(7))
+        .part("cold", "Cold manifold", 2.0, -0.7, 1.28, 0.1, new Manifold(7))
         .part("sink", "Sink", 2.3, -0.5, 1.95, Fittings.fixture(Type.MIXER, true, 6))
         .part("drink", "Drinking tap", 2.0, -0.5, 1.92, Fittings.fixture(Type.TAP, true, 2.5))
-        .part("sink-trap", "Sink trap", 2.3, -0.6, 1.45, 0.15, new Kind.DrainTrap())
-        .part("cold-drain", "Cold drain cap", 2.2, -0.9, 1.0, new Kind.Plug(true))
+        .part("sink-trap", "Sink trap", 2.3, -0.6, 1.45, 0.15, new DrainTrap())
+        .part("cold-drain", "Cold drain cap", 2.2, -0.9, 1.0, new Plug(true))
         .place("wheel-arch", "Wheel-arch cupboard", "unscrew the kick panel", -0.4, -0.8, 1.2)
-        .part("heater-tee", "Cold tee", -0.1, -0.7, 1.15, new Kind.Tee())
+        .part("heater-tee", "Cold tee", -0.1, -0.7, 1.15, new Tee())
         .part("heater-in", "Heater in", -0.25, -0.7, 1.12, 0.02, Fittings.twoWay(0))
         .part("heater-check", "Heater check valve", -0.35, -0.7, 1.11, 0.01, Fittings.check())
         .part(
@@ -190,28 +197,28 @@ final class Marginalia {
             -0.8,
             1.05,
             10,
-            new Kind.Heater(
-                Kind.Heater.Type.STORAGE,
+            new Heater(
+                Heater.Type.STORAGE,
                 true,
                 0.02,
-                Optional.of(new Kind.Heater.Heating(1500, Kind.Heater.THERMOSTAT))))
+                Optional.of(new Heater.Heating(1500, Heater.THERMOSTAT))))
         .part("heater-out", "Heater out", -0.3, -0.9, 1.35, 0.02, Fittings.twoWay(0))
         .part("bypass", "Bypass", -0.15, -0.8, 1.25, 0.02, Fittings.twoWay(90))
-        .part("hot-tee", "Hot tee", -0.1, -0.9, 1.36, new Kind.Tee())
-        .part("hot", "Hot manifold", 0.1, -0.9, 1.4, 0.08, new Kind.Manifold(4))
-        .part("hot-drain", "Hot drain cap", 0.2, -0.95, 0.98, new Kind.Plug(true))
+        .part("hot-tee", "Hot tee", -0.1, -0.9, 1.36, new Tee())
+        .part("hot", "Hot manifold", 0.1, -0.9, 1.4, 0.08, new Manifold(4))
+        .part("hot-drain", "Hot drain cap", 0.2, -0.95, 0.98, new Plug(true))
         .place("washroom", "Washroom", "step inside, second door", 0.9, -0.7, 2.1)
         .part("shower", "Shower", 0.6, -0.8, 2.05, Fittings.fixture(Type.SHOWER, false, 7))
         .part("basin", "Basin", 1.0, -0.9, 1.85, Fittings.fixture(Type.MIXER, true, 4))
         .part("toilet", "Toilet", 1.2, -0.6, 1.45, Fittings.fixture(Type.TOILET, false, 5))
-        .part("basin-trap", "Basin trap", 1.0, -0.9, 1.4, 0.12, new Kind.DrainTrap())
-        .part("shower-trap", "Shower trap", 0.6, -0.8, 1.0, 0.18, new Kind.DrainTrap());
+        .part("basin-trap", "Basin trap", 1.0, -0.9, 1.4, 0.12, new DrainTrap())
+        .part("shower-trap", "Shower trap", 0.6, -0.8, 1.0, 0.18, new DrainTrap());
   }
 
   private static void gray(RigBuilder rig) {
     rig.place(
             "under-right", "Under the floor, right", "kneel behind the right step", 2.2, -0.6, 0.6)
-        .part("gray-tee", "Gray tee", 1.5, -0.6, 0.84, new Kind.Tee())
+        .part("gray-tee", "Gray tee", 1.5, -0.6, 0.84, new Tee())
         .part(
             "gray",
             "Gray",

@@ -1,15 +1,20 @@
 package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort.Use;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Hitch;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Map;
@@ -39,8 +44,8 @@ final class Samphire {
                 List.of(new Axle("only", 0, 450, 205)),
                 Optional.of(new Hitch(1.7, 10, 50, Optional.of(24.0)))))
         .place("side-hatch", "Side hatch", "stand at the left side, lift the hatch", 0.7, 0.5, 1.05)
-        .part("filler", "Filler neck", 0.55, 0.55, 1.02, new Kind.GravityFiller())
-        .part("jug", "Jug", 0.8, 0.5, 0.9, new Kind.PortableContainer(0.015, true))
+        .part("filler", "Filler neck", 0.55, 0.55, 1.02, new GravityFiller())
+        .part("jug", "Jug", 0.8, 0.5, 0.9, new PortableContainer(0.015, true))
         .place("bed", "Trailer bed", "kneel at the left wheel", 0.1, 0.1, 0.6)
         .part(
             "tank",
@@ -57,18 +62,12 @@ final class Samphire {
                 Fittings.port("vent", Use.VENT, 0.04, 0.38, 0.222),
                 Fittings.port("feed", Use.FEED, 0.03, 0.1, 0.018),
                 Fittings.port("drain", Use.DRAIN, 0.35, 0.2, 0.006)))
-        .part("drain-cap", "Drain cap", 0.05, 0, 0.36, new Kind.Plug(true))
+        .part("drain-cap", "Drain cap", 0.05, 0, 0.36, new Plug(true))
         .place("kitchen", "Tailgate kitchen", "stand behind the trailer", -0.8, 0, 0.95)
-        .part("strainer", "Strainer", -0.62, 0, 0.56, 0.04, new Kind.Strainer())
+        .part("strainer", "Strainer", -0.62, 0, 0.56, 0.04, new Strainer())
         .part("foot-pump", "Foot pump", -0.85, 0.2, 0.34, 0.09, Fittings.footPump(6.5, 1.2))
-        .part(
-            "tap",
-            "Swan-neck tap",
-            -0.8,
-            -0.1,
-            1.12,
-            Fittings.fixture(Kind.Fixture.Type.TAP, true, 5))
-        .part("vent", "Vent", -0.7, 0.45, 1.1, Fittings.end(Kind.OpenEnd.Role.VENT))
+        .part("tap", "Swan-neck tap", -0.8, -0.1, 1.12, Fittings.fixture(Fixture.Type.TAP, true, 5))
+        .part("vent", "Vent", -0.7, 0.45, 1.1, Fittings.end(OpenEnd.Role.VENT))
         .line(
             "pour", "Pouring spout", "jug.spout > filler.mouth", 30, 0.12, Material.POLYETHYLENE, 1)
         .line("fill", "Fill hose", "filler.out > tank.fill", 38, 0.42, Material.PVC_HOSE, 1.2)

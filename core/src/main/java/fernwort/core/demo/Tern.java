@@ -2,18 +2,26 @@ package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.Fittings.Choice;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter.Grade;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Filter.Grade;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Map;
@@ -69,7 +77,7 @@ final class Tern {
         .part("inlet", "Hose inlet", -1.15, 0.95, 0.85, Fittings.inlet(3.8))
         .part("regulator", "Regulator", -1.1, 0.9, 0.9, 0.02, Fittings.regulator(2.4))
         .part("inlet-check", "Inlet check valve", -1.05, 0.9, 0.95, 0.01, Fittings.check())
-        .part("shore-tee", "Shore tee", -1.0, 0.85, 1.0, new Kind.Tee())
+        .part("shore-tee", "Shore tee", -1.0, 0.85, 1.0, new Tee())
         .part(
             "shore-taps",
             "Shore to taps",
@@ -99,7 +107,7 @@ final class Tern {
                 new Choice("shut", "points at the door", 180, ""),
                 new Choice("tanks", "points at the bed", 0, "b"),
                 new Choice("bucket", "points at the floor", 270, "c")))
-        .part("strainer", "Strainer", -1.05, -0.6, 0.95, 0.05, new Kind.Strainer())
+        .part("strainer", "Strainer", -1.05, -0.6, 0.95, 0.05, new Strainer())
         .part("pump", "Pump", -0.95, -0.6, 1.05, 0.12, Fittings.pressurePump(10.6, 3.1))
         .part(
             "sediment",
@@ -109,8 +117,8 @@ final class Tern {
             1.2,
             0.6,
             Fittings.filter(Grade.SEDIMENT, 14, 0.22))
-        .part("surge-tee", "Accumulator tee", -0.6, -0.6, 1.25, new Kind.Tee())
-        .part("surge", "Accumulator", -0.55, -0.6, 1.35, 0.5, new Kind.Accumulator(2.2e5))
+        .part("surge-tee", "Accumulator tee", -0.6, -0.6, 1.25, new Tee())
+        .part("surge", "Accumulator", -0.55, -0.6, 1.35, 0.5, new Accumulator(2.2e5))
         .part(
             "delivery",
             "Pump sends to",
@@ -121,7 +129,7 @@ final class Tern {
             Fittings.selector(
                 new Choice("taps", "points forward", 0, "b"),
                 new Choice("tanks", "points left", 90, "c")))
-        .part("house-tee", "House tee", -0.4, -0.6, 1.3, new Kind.Tee());
+        .part("house-tee", "House tee", -0.4, -0.6, 1.3, new Tee());
   }
 
   private static void tanks(RigBuilder rig) {
@@ -161,7 +169,7 @@ final class Tern {
                 Fittings.port("feed", Use.FEED, 0.1, 0.03, 0.02),
                 Fittings.port("feed-front", Use.FEED, 0.7, 0.03, 0.02),
                 Fittings.port("link", Use.VENT, 0.06, 0.2, 0.435)))
-        .part("arch-tee", "Arch tee", 0.2, 0.5, 0.68, new Kind.Tee())
+        .part("arch-tee", "Arch tee", 0.2, 0.5, 0.68, new Tee())
         .part("arch-motor", "Arch valve", 0.1, 0.45, 0.68, 0.02, Fittings.motorised(0, "shut", 5))
         .place("bed", "Under the bed", "lift the slats", -0.2, 0, 1.15)
         .part(
@@ -179,13 +187,13 @@ final class Tern {
                 Fittings.port("feed", Use.FEED, 0.16, 0.05, 0.01),
                 Fittings.port("vent", Use.VENT, 0.16, 0.1, 0.315)))
         .part("aft-motor", "Aft valve", -0.6, -0.1, 0.7, 0.02, Fittings.motorised(0, "", 6))
-        .part("feed-a", "Feed tee 1", -0.3, 0.3, 0.68, new Kind.Tee())
-        .part("feed-b", "Feed tee 2", -0.45, 0.4, 0.68, new Kind.Tee())
-        .part("frost-tee", "Frost tee", -0.6, 0.5, 0.66, new Kind.Tee())
+        .part("feed-a", "Feed tee 1", -0.3, 0.3, 0.68, new Tee())
+        .part("feed-b", "Feed tee 2", -0.45, 0.4, 0.68, new Tee())
+        .part("frost-tee", "Frost tee", -0.6, 0.5, 0.66, new Tee())
         .part(
             "frost-motor", "Frost drain", -0.65, 0.5, 0.6, 0.02, Fittings.motorised(270, "open", 8))
         .part("frost-tail", "Frost tail", -0.65, 0.55, 0.28, Fittings.end(Role.DRAIN))
-        .part("sump-tee", "Sump tee", -0.7, 0.5, 0.65, new Kind.Tee())
+        .part("sump-tee", "Sump tee", -0.7, 0.5, 0.65, new Tee())
         .part(
             "sump",
             "Sump valve",
@@ -195,22 +203,22 @@ final class Tern {
             0.02,
             Fittings.twoWay(0, "pushed in", "pulled out"))
         .part("sump-tail", "Sump tail", -0.75, 0.55, 0.3, Fittings.end(Role.DRAIN))
-        .part("fill-tee", "Fill tee", -0.6, 0.85, 1.1, new Kind.Tee())
+        .part("fill-tee", "Fill tee", -0.6, 0.85, 1.1, new Tee())
         .place("wall", "Rear wall, high", "stand at the rear doors", -1.0, -0.3, 2.2)
-        .part("vent-tee", "Vent crest", -1.0, -0.3, 2.1, new Kind.Tee())
-        .part("vent-air", "Air valve", -1.0, -0.25, 2.2, new Kind.AirAdmittanceValve())
+        .part("vent-tee", "Vent crest", -1.0, -0.3, 2.1, new Tee())
+        .part("vent-air", "Air valve", -1.0, -0.25, 2.2, new AirAdmittanceValve())
         .part("vent-tail", "Overflow tail", -1.15, -0.5, 0.35, Fittings.end(Role.OVERFLOW));
   }
 
   private static void house(RigBuilder rig) {
     rig.place("galley", "Galley", "open the drawer under the sink", 2.7, -0.6, 1.4)
-        .part("cold", "Cold manifold", 2.4, -0.6, 0.9, 0.08, new Kind.Manifold(6))
+        .part("cold", "Cold manifold", 2.4, -0.6, 0.9, 0.08, new Manifold(6))
         .part("sink", "Sink", 2.6, -0.6, 1.5, Fittings.fixture(Type.MIXER, false, 5.5))
         .part("purifier", "Purifier", 2.9, -0.7, 1.05, 0.5, Fittings.filter(Grade.PURIFIER, 4, 0.6))
         .part("drink", "Drinking tap", 2.9, -0.6, 1.48, Fittings.fixture(Type.TAP, true, 2))
-        .part("sink-trap", "Sink trap", 2.6, -0.6, 0.95, 0.12, new Kind.DrainTrap())
+        .part("sink-trap", "Sink trap", 2.6, -0.6, 0.95, 0.12, new DrainTrap())
         .place("heater-bay", "Heater bay", "behind the galley's right door", 1.4, -0.7, 0.95)
-        .part("cold-tee", "Heater tee", 1.2, -0.7, 0.8, new Kind.Tee())
+        .part("cold-tee", "Heater tee", 1.2, -0.7, 0.8, new Tee())
         .part(
             "heater-valve",
             "Heater in",
@@ -226,26 +234,26 @@ final class Tern {
             -0.7,
             0.78,
             7,
-            new Kind.Heater(
-                Kind.Heater.Type.STORAGE,
+            new Heater(
+                Heater.Type.STORAGE,
                 true,
                 0.02,
-                Optional.of(new Kind.Heater.Heating(900, Kind.Heater.THERMOSTAT))))
-        .part("tray", "Leak tray", 1.5, -0.7, 0.74, new Kind.LeakTray(0.004, true))
-        .part("hot", "Hot manifold", 1.8, -0.7, 1.1, 0.08, new Kind.Manifold(4))
+                Optional.of(new Heater.Heating(900, Heater.THERMOSTAT))))
+        .part("tray", "Leak tray", 1.5, -0.7, 0.74, new LeakTray(0.004, true))
+        .part("hot", "Hot manifold", 1.8, -0.7, 1.1, 0.08, new Manifold(4))
         .part("loop-pump", "Loop pump", 1.5, -0.6, 1.2, 0.06, Fittings.circulationPump(6, 0.12))
         .part("loop-check", "Loop check valve", 1.3, -0.6, 1.0, 0.01, Fittings.check())
         .place("washroom", "Wet room", "slide the door", 1.2, 0.6, 1.7)
         .part("shower", "Shower", 1.0, 0.7, 1.75, Fittings.fixture(Type.SHOWER, false, 6))
         .part("basin", "Basin", 1.3, 0.7, 1.45, Fittings.fixture(Type.MIXER, false, 4))
         .part("toilet", "Toilet", 1.5, 0.6, 1.05, Fittings.fixture(Type.TOILET, false, 4))
-        .part("wash-trap", "Shower trap", 1.0, 0.6, 0.64, 0.18, new Kind.DrainTrap())
-        .part("basin-trap", "Basin trap", 1.3, 0.7, 1.0, 0.1, new Kind.DrainTrap());
+        .part("wash-trap", "Shower trap", 1.0, 0.6, 0.64, 0.18, new DrainTrap())
+        .part("basin-trap", "Basin trap", 1.3, 0.7, 1.0, 0.1, new DrainTrap());
   }
 
   private static void gray(RigBuilder rig) {
     rig.place("under", "Under the floor", "lie down behind the right front wheel", 1.7, -0.3, 0.4)
-        .part("gray-tee", "Gray tee", 1.1, 0.3, 0.52, new Kind.Tee())
+        .part("gray-tee", "Gray tee", 1.1, 0.3, 0.52, new Tee())
         .part(
             "gray",
             "Gray",
@@ -278,7 +286,7 @@ final class Tern {
             0.06,
             Fittings.twoWay(0, "pushed in", "pulled out"))
         .part("gray-cap", "Gray outlet", 2.2, -0.5, 0.25, Fittings.end(Role.DUMP))
-        .part("macerator", "Macerator", 1.0, -0.5, 0.32, 0.2, new Kind.Macerator(6e-4, 0.9e5))
+        .part("macerator", "Macerator", 1.0, -0.5, 0.32, 0.2, new Macerator(6e-4, 0.9e5))
         .part("mace-outlet", "Pumped outlet", 0.7, -0.8, 0.5, Fittings.end(Role.DUMP))
         .part("gray-vent", "Gray vent", 2.4, -0.9, 0.9, Fittings.end(Role.VENT));
   }

@@ -1,12 +1,14 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.PortFlow;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
@@ -116,7 +118,7 @@ public record Addition(
         place,
         at.x(),
         at.y(),
-        height.orElse(what.kind() instanceof Kind.Tank ? at.z() + OVER_A_TANK : at.z()),
+        height.orElse(what.kind() instanceof Tank ? at.z() + OVER_A_TANK : at.z()),
         what.bodyLitres() / 1000,
         what.kind());
   }
@@ -140,7 +142,7 @@ public record Addition(
   /** The bore of the widest line at a part, or that of its openings, or the usual one (m). */
   private static double bore(Rig rig, Part part) {
     Stream<Double> lines = RigEdit.of(rig).linesAt(part.id()).stream().map(Line::bore);
-    boolean waste = part.kind() instanceof Kind.Tank t && t.contents() != Contents.FRESH;
+    boolean waste = part.kind() instanceof Tank t && t.contents() != Contents.FRESH;
     return lines.max(Double::compare).orElse(waste ? WASTE_BORE : FRESH_BORE);
   }
 
@@ -150,7 +152,7 @@ public record Addition(
   }
 
   private static boolean isAir(Part host) {
-    return host.kind() instanceof Kind.OpenEnd e && e.role() == Kind.OpenEnd.Role.VENT
-        || host.kind() instanceof Kind.AirAdmittanceValve;
+    return host.kind() instanceof OpenEnd e && e.role() == OpenEnd.Role.VENT
+        || host.kind() instanceof AirAdmittanceValve;
   }
 }

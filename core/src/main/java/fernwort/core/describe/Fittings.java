@@ -1,14 +1,24 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Motor;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.Stop;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Optional;
 
@@ -45,7 +55,7 @@ public final class Fittings {
   }
 
   public static Kind twoWay(double openAngle, String shut, String open) {
-    return new Kind.TwoWayValve(
+    return new TwoWayValve(
         List.of(
             new Stop("shut", shut, openAngle + 90, List.of()),
             new Stop("open", open, openAngle, List.of(List.of("a", "b")))),
@@ -58,7 +68,7 @@ public final class Fittings {
    * @param unpowered "open" or "shut" for one that falls back, "" for one that stays
    */
   public static Kind motorised(double openAngle, String unpowered, double seconds) {
-    return new Kind.TwoWayValve(
+    return new TwoWayValve(
         List.of(
             new Stop("shut", "mark across the pipe", openAngle + 90, List.of()),
             new Stop("open", "mark along the pipe", openAngle, List.of(List.of("a", "b")))),
@@ -72,7 +82,7 @@ public final class Fittings {
 
   /** Returns a three-way valve; a choice that joins nothing is shut. */
   public static Kind selector(Choice... choices) {
-    return new Kind.ThreeWayValve(
+    return new ThreeWayValve(
         List.of(choices).stream()
             .map(c ->
                 new Stop(
@@ -85,19 +95,19 @@ public final class Fittings {
   }
 
   public static Kind inlet(double bar) {
-    return new Kind.HoseInlet(bar * BAR, -0.5, Optional.of(TAP));
+    return new HoseInlet(bar * BAR, -0.5, Optional.of(TAP));
   }
 
   public static Kind regulator(double bar) {
-    return new Kind.Regulator(bar * BAR);
+    return new Regulator(bar * BAR);
   }
 
   public static Kind check() {
-    return new Kind.CheckValve(2_000);
+    return new CheckValve(2_000);
   }
 
   /** Returns a filter housing with a usual cartridge of a grade; estimates for each. */
-  public static Kind filter(Kind.Filter.Grade grade) {
+  public static Kind filter(Filter.Grade grade) {
     return switch (grade) {
       case SEDIMENT -> filter(grade, 15, 0.25);
       case CARBON -> filter(grade, 12, 0.35);
@@ -105,14 +115,14 @@ public final class Fittings {
     };
   }
 
-  public static Kind filter(Kind.Filter.Grade grade, double litresPerMinute, double bar) {
-    return new Kind.Filter(grade, litresPerMinute * LITRES_PER_MINUTE, bar * BAR);
+  public static Kind filter(Filter.Grade grade, double litresPerMinute, double bar) {
+    return new Filter(grade, litresPerMinute * LITRES_PER_MINUTE, bar * BAR);
   }
 
   public static Kind pressurePump(double litresPerMinute, double cutOut) {
-    return new Kind.Pump(
-        Kind.Pump.Duty.SUPPLY,
-        Kind.Pump.Type.DIAPHRAGM,
+    return new Pump(
+        Pump.Duty.SUPPLY,
+        Pump.Type.DIAPHRAGM,
         (cutOut + 0.5) * BAR,
         litresPerMinute * LITRES_PER_MINUTE,
         (cutOut - 0.7) * BAR,
@@ -122,17 +132,17 @@ public final class Fittings {
 
   /** Returns a pump that moves water from one tank to another. */
   public static Kind transferPump(double litresPerMinute, double bar) {
-    return centrifugal(Kind.Pump.Duty.TRANSFER, litresPerMinute, bar);
+    return centrifugal(Pump.Duty.TRANSFER, litresPerMinute, bar);
   }
 
   public static Kind circulationPump(double litresPerMinute, double bar) {
-    return centrifugal(Kind.Pump.Duty.CIRCULATION, litresPerMinute, bar);
+    return centrifugal(Pump.Duty.CIRCULATION, litresPerMinute, bar);
   }
 
-  private static Kind centrifugal(Kind.Pump.Duty duty, double litresPerMinute, double bar) {
-    return new Kind.Pump(
+  private static Kind centrifugal(Pump.Duty duty, double litresPerMinute, double bar) {
+    return new Pump(
         duty,
-        Kind.Pump.Type.CENTRIFUGAL,
+        Pump.Type.CENTRIFUGAL,
         bar * BAR,
         litresPerMinute * LITRES_PER_MINUTE,
         0,
@@ -141,9 +151,9 @@ public final class Fittings {
   }
 
   public static Kind footPump(double litresPerMinute, double lift) {
-    return new Kind.Pump(
-        Kind.Pump.Duty.SUPPLY,
-        Kind.Pump.Type.FOOT,
+    return new Pump(
+        Pump.Duty.SUPPLY,
+        Pump.Type.FOOT,
         0.6 * BAR,
         litresPerMinute * LITRES_PER_MINUTE,
         0,
@@ -151,13 +161,13 @@ public final class Fittings {
         lift);
   }
 
-  public static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {
-    return new Kind.Fixture(type, drinking, litresPerMinute * LITRES_PER_MINUTE, 2 * BAR);
+  public static Kind fixture(Fixture.Type type, boolean drinking, double litresPerMinute) {
+    return new Fixture(type, drinking, litresPerMinute * LITRES_PER_MINUTE, 2 * BAR);
   }
 
   public static Kind tank(
       Contents contents, Shape shape, double wall, Gauge gauge, TankPort... ports) {
-    return new Kind.Tank(contents, shape, wall, List.of(ports), gauge, TANK_PRESSURE, TANK_VACUUM);
+    return new Tank(contents, shape, wall, List.of(ports), gauge, TANK_PRESSURE, TANK_VACUUM);
   }
 
   public static TankPort port(String id, TankPort.Use use, double x, double y, double z) {
@@ -172,7 +182,7 @@ public final class Fittings {
     return new Gauge(Gauge.GaugeKind.STICK, 0, x, y);
   }
 
-  public static Kind end(Kind.OpenEnd.Role role) {
-    return new Kind.OpenEnd(role);
+  public static Kind end(OpenEnd.Role role) {
+    return new OpenEnd(role);
   }
 }

@@ -2,17 +2,26 @@ package fernwort.core.describe;
 
 import static fernwort.core.describe.LayoutParts.line;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Filter.Grade;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter.Grade;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -25,9 +34,9 @@ final class LargeLayouts {
     RigBuilder rig =
         LayoutParts.van("Three tanks, one fill")
             .place("rear", "Rear bench", "open the rear doors", -0.6, 0.3, 1.1)
-            .part("filler", "Filler neck", -0.9, 0.9, 1.4, new Kind.GravityFiller())
+            .part("filler", "Filler neck", -0.9, 0.9, 1.4, new GravityFiller())
             .part("first", "First fresh", -0.8, 0.3, 0.68, chained(0.5, 0.4, 0.4, true, true))
-            .part("strainer", "Strainer", -0.9, -0.3, 0.75, 0.04, new Kind.Strainer())
+            .part("strainer", "Strainer", -0.9, -0.3, 0.75, 0.04, new Strainer())
             .part("pump", "Pump", -0.8, -0.3, 0.85, 0.1, Fittings.pressurePump(10, 2.8))
             .place("arch", "Wheel arch", "unscrew the kick panel", 0.3, 0.6, 1.0)
             .part("link-1", "First link", 0, 0.5, 0.7, 0.02, Fittings.twoWay(0))
@@ -36,9 +45,9 @@ final class LargeLayouts {
             .part("link-2", "Second link", 0.9, 0.5, 0.7, 0.02, Fittings.twoWay(0))
             .part("third", "Third fresh", 1.1, 0.3, 0.68, chained(0.6, 0.4, 0.4, false, false))
             .part("vent", "Vent", 1.6, 0.9, 1.6, Fittings.end(Role.VENT))
-            .part("drain", "Drain cap", 1.2, 0.3, 0.58, new Kind.Plug(true))
-            .part("drain-1", "First drain cap", -0.6, 0.3, 0.58, new Kind.Plug(true))
-            .part("drain-2", "Second drain cap", 0.2, 0.4, 0.58, new Kind.Plug(true));
+            .part("drain", "Drain cap", 1.2, 0.3, 0.58, new Plug(true))
+            .part("drain-1", "First drain cap", -0.6, 0.3, 0.58, new Plug(true))
+            .part("drain-2", "Second drain cap", 0.2, 0.4, 0.58, new Plug(true));
     line(rig, "filler.out > first.fill", 30, 0.7);
     line(rig, "first.next > link-1.a", 19, 0.6);
     line(rig, "link-1.b > second.before", 19, 0.3);
@@ -50,14 +59,14 @@ final class LargeLayouts {
     line(rig, "third.drain > drain.in", 19, 0.15);
     line(rig, "first.drain > drain-1.in", 19, 0.15);
     line(rig, "second.drain > drain-2.in", 19, 0.15);
-    rig.part("vent-tee-1", "First vent tee", 0.4, 0.9, 1.5, new Kind.Tee())
-        .part("vent-tee-2", "Second vent tee", 0.6, 0.9, 1.5, new Kind.Tee())
+    rig.part("vent-tee-1", "First vent tee", 0.4, 0.9, 1.5, new Tee())
+        .part("vent-tee-2", "Second vent tee", 0.6, 0.9, 1.5, new Tee())
         .part("vent-12", "Shared vent", 0.5, 0.9, 1.7, Fittings.end(Role.VENT));
     line(rig, "first.vent > vent-tee-1.a", 16, 1.4);
     line(rig, "second.vent > vent-tee-2.a", 16, 0.9);
     line(rig, "vent-tee-1.b > vent-tee-2.b", 16, 0.3);
     line(rig, "vent-tee-1.c > vent-12.in", 16, 0.3);
-    rig.part("vent-cap", "Vent tee plug", 0.7, 0.9, 1.5, new Kind.Plug(false));
+    rig.part("vent-cap", "Vent tee plug", 0.7, 0.9, 1.5, new Plug(false));
     line(rig, "vent-tee-2.c > vent-cap.in", 16, 0.1);
     coldHouse(rig, "pump.out");
     return rig.build();
@@ -123,9 +132,9 @@ final class LargeLayouts {
                 Fittings.selector(
                     new Fittings.Choice("tank", "lies flat", 0, "b"),
                     new Fittings.Choice("bucket", "stands up", 90, "c")))
-            .part("strainer", "Strainer", -0.4, 0.2, 0.8, 0.04, new Kind.Strainer())
+            .part("strainer", "Strainer", -0.4, 0.2, 0.8, 0.04, new Strainer())
             .part("pump", "Pump", -0.3, 0.2, 0.9, 0.1, Fittings.pressurePump(11, 2.8))
-            .part("house", "House tee", -0.2, 0.2, 1.0, new Kind.Tee())
+            .part("house", "House tee", -0.2, 0.2, 1.0, new Tee())
             .place("sill", "Behind the left sill", "reach in behind the rear wheel", -0.6, 0.8, 0.4)
             .part("drain", "Tank drain", -0.6, 0.7, 0.5, 0.02, Fittings.twoWay(0))
             .part("drain-tail", "Drain tail", -0.6, 0.75, 0.3, Fittings.end(Role.DRAIN));
@@ -154,33 +163,33 @@ final class LargeLayouts {
             .part("regulator", "Regulator", -1.8, 0.9, 1.12, 0.02, Fittings.regulator(3))
             .part("check", "Inlet check valve", -1.7, 0.9, 1.14, 0.01, Fittings.check())
             .part("sediment", "Sediment filter", -1.6, 0.9, 1.3, 0.6, sediment())
-            .part("inlet-tee", "Inlet tee", -1.5, 0.9, 1.35, new Kind.Tee())
+            .part("inlet-tee", "Inlet tee", -1.5, 0.9, 1.35, new Tee())
             .part("fill", "Fill tank", -1.4, 0.9, 1.4, 0.02, Fittings.twoWay(0))
             .part("mains", "Mains to house", -1.4, 0.9, 1.6, 0.02, Fittings.twoWay(90))
             .place("tank-bay", "Tank bay", "lift the floor hatch", 0.2, 0.2, 1.2)
             .part("fresh", "Fresh", -0.6, 0.2, 1.0, LayoutParts.fresh(1.6, 0.6, 0.4))
             .part("vent", "Fresh vent", 1.1, 0.8, 2.4, Fittings.end(Role.VENT))
             .part("tank-valve", "Tank outlet", -0.7, 0.2, 1.02, 0.02, Fittings.twoWay(0))
-            .part("strainer", "Strainer", -0.8, 0.2, 1.1, 0.04, new Kind.Strainer())
+            .part("strainer", "Strainer", -0.8, 0.2, 1.1, 0.04, new Strainer())
             .part("pump", "Pump", -0.9, 0.2, 1.2, 0.12, Fittings.pressurePump(15, 3.2))
-            .part("surge-tee", "Accumulator tee", -0.9, 0.1, 1.3, new Kind.Tee())
-            .part("surge", "Accumulator", -0.8, 0.1, 1.4, 1, new Kind.Accumulator(2.4e5))
-            .part("drain", "Tank drain cap", 0.9, 0.3, 0.9, new Kind.Plug(true))
+            .part("surge-tee", "Accumulator tee", -0.9, 0.1, 1.3, new Tee())
+            .part("surge", "Accumulator", -0.8, 0.1, 1.4, 1, new Accumulator(2.4e5))
+            .part("drain", "Tank drain cap", 0.9, 0.3, 0.9, new Plug(true))
             .place("plant", "Plant cupboard", "door opposite the washroom", 1.6, -0.8, 1.7)
-            .part("house", "House tee", 1.3, -0.8, 1.5, new Kind.Tee())
+            .part("house", "House tee", 1.3, -0.8, 1.5, new Tee())
             .part("carbon", "Carbon filter", 1.4, -0.8, 1.5, 0.6, carbon())
-            .part("cold", "Cold manifold", 1.6, -0.8, 1.6, 0.1, new Kind.Manifold(5))
-            .part("cold-drain", "Cold drain cap", 1.6, -0.9, 1.0, new Kind.Plug(true))
+            .part("cold", "Cold manifold", 1.6, -0.8, 1.6, 0.1, new Manifold(5))
+            .part("cold-drain", "Cold drain cap", 1.6, -0.9, 1.0, new Plug(true))
             .part("heater-in", "Heater in", 1.8, -0.8, 1.3, 0.02, Fittings.twoWay(0))
-            .part("cold-tee", "Cold tee", 1.75, -0.8, 1.35, new Kind.Tee())
+            .part("cold-tee", "Cold tee", 1.75, -0.8, 1.35, new Tee())
             .part("bypass", "Bypass", 1.8, -0.8, 1.7, 0.02, Fittings.twoWay(90))
             .part("heater", "Heater", 2.0, -0.8, 1.2, 15, heater())
-            .part("hot-tee", "Hot tee", 2.0, -0.8, 1.8, new Kind.Tee())
-            .part("hot", "Hot manifold", 2.1, -0.8, 1.9, 0.1, new Kind.Manifold(4))
-            .part("hot-drain", "Hot drain cap", 2.2, -0.9, 1.0, new Kind.Plug(true))
+            .part("hot-tee", "Hot tee", 2.0, -0.8, 1.8, new Tee())
+            .part("hot", "Hot manifold", 2.1, -0.8, 1.9, 0.1, new Manifold(4))
+            .part("hot-drain", "Hot drain cap", 2.2, -0.9, 1.0, new Plug(true))
             .part("loop-pump", "Loop pump", 2.3, -0.8, 1.6, 0.06, Fittings.circulationPump(6, 0.15))
             .part("loop-check", "Loop check valve", 2.2, -0.8, 1.5, 0.01, Fittings.check())
-            .part("return-tee", "Return tee", 1.95, -0.8, 1.25, new Kind.Tee());
+            .part("return-tee", "Return tee", 1.95, -0.8, 1.25, new Tee());
     line(rig, "inlet.out > regulator.in", 13, 0.2);
     line(rig, "regulator.out > check.in", 13, 0.2);
     line(rig, "check.out > sediment.in", 13, 0.3);
@@ -225,18 +234,18 @@ final class LargeLayouts {
   }
 
   private static Kind heater() {
-    return new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02);
+    return new Heater(Heater.Type.STORAGE, true, 0.02);
   }
 
   private static void washroom(RigBuilder rig) {
     rig.place("washroom", "Washroom", "step in", 3.0, -0.7, 2.2)
         .part("shower", "Shower", 3.2, -0.8, 2.3, Fittings.fixture(Type.SHOWER, false, 7))
-        .part("shower-trap", "Shower trap", 3.2, -0.8, 1.02, 0.2, new Kind.DrainTrap())
+        .part("shower-trap", "Shower trap", 3.2, -0.8, 1.02, 0.2, new DrainTrap())
         .part("sink", "Sink", 2.8, -0.6, 1.95, Fittings.fixture(Type.MIXER, true, 6))
-        .part("sink-trap", "Sink trap", 2.8, -0.6, 1.4, 0.15, new Kind.DrainTrap())
+        .part("sink-trap", "Sink trap", 2.8, -0.6, 1.4, 0.15, new DrainTrap())
         .part("toilet", "Toilet", 3.4, -0.6, 1.5, Fittings.fixture(Type.TOILET, false, 5))
         .place("under", "Under the floor", "kneel at the right side", 2.6, -0.6, 0.65)
-        .part("gray-tee", "Gray tee", 2.7, -0.6, 0.85, new Kind.Tee());
+        .part("gray-tee", "Gray tee", 2.7, -0.6, 0.85, new Tee());
     LayoutParts.grayWater(rig, 2.2, -1.0, 0.45, 1.6, LayoutParts.gray(1.3, 0.6, 0.26));
     line(rig, "cold.1 > sink.cold", 9.5, 1.5);
     line(rig, "cold.2 > shower.cold", 9.5, 2.2);
@@ -270,7 +279,7 @@ final class LargeLayouts {
                     Fittings.port("return", Use.FILL, 0.1, 0.54, 1.05),
                     Fittings.port("feed", Use.FEED, 0.02, 0.54, 0.03),
                     Fittings.port("vent", Use.VENT, 1.5, 0.54, 1.07)))
-            .part("hatch", "Hatch", -0.1, 0, 2.15, new Kind.GravityFiller())
+            .part("hatch", "Hatch", -0.1, 0, 2.15, new GravityFiller())
             .part("vent", "Tank vent", 0.6, 0, 2.3, Fittings.end(Role.VENT))
             .place("tail", "Tailgate", "stand behind the truck", -1.6, 0, 1.0)
             .part(
@@ -285,7 +294,7 @@ final class LargeLayouts {
                     new Fittings.Choice("tank", "points to the tank", 0, "b"),
                     new Fittings.Choice("outside", "points to the hose", 180, "c")))
             .part("outside", "Suction hose", -1.9, 0.3, 0.9, Fittings.inlet(0))
-            .part("strainer", "Strainer", -1.4, 0, 0.95, 0.3, new Kind.Strainer())
+            .part("strainer", "Strainer", -1.4, 0, 0.95, 0.3, new Strainer())
             .part("engine-pump", "Engine pump", -1.5, 0, 1.0, 0.8, enginePump())
             .part(
                 "delivery",
@@ -318,17 +327,16 @@ final class LargeLayouts {
   }
 
   private static Kind enginePump() {
-    return new Kind.Pump(
-        Kind.Pump.Duty.TRANSFER, Kind.Pump.Type.CENTRIFUGAL, 2.8e5, 8e-3, 0, 2.8e5, 6);
+    return new Pump(Pump.Duty.TRANSFER, Pump.Type.CENTRIFUGAL, 2.8e5, 8e-3, 0, 2.8e5, 6);
   }
 
   /** One cold tap with its gray tank. */
   private static void coldHouse(RigBuilder rig, String from) {
     rig.place("galley", "Galley", "open the doors under the sink", 2.4, -0.5, 1.4)
         .part("sink", "Sink", 2.4, -0.5, 1.6, Fittings.fixture(Type.TAP, true, 5))
-        .part("trap", "Sink trap", 2.4, -0.5, 1.1, 0.12, new Kind.DrainTrap())
-        .part("house-drain", "House drain cap", 2.3, -0.5, 0.7, new Kind.Plug(true))
-        .part("low-tee", "Low point tee", 2.3, -0.5, 0.8, new Kind.Tee())
+        .part("trap", "Sink trap", 2.4, -0.5, 1.1, 0.12, new DrainTrap())
+        .part("house-drain", "House drain cap", 2.3, -0.5, 0.7, new Plug(true))
+        .part("low-tee", "Low point tee", 2.3, -0.5, 0.8, new Tee())
         .place("under", "Under the floor", "kneel at the right side", 2.5, -0.5, 0.4);
     LayoutParts.grayWater(rig, 2.2, -0.8, 0.3, 1.0, LayoutParts.gray(0.8, 0.5, 0.22));
     line(rig, from + " > low-tee.a", 12, 3.0);

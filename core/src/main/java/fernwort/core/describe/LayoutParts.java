@@ -1,13 +1,13 @@
 package fernwort.core.describe;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort.Use;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Optional;

@@ -1,13 +1,34 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.InOut;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.InOut;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Optional;
@@ -55,14 +76,14 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               "relief",
               "Relief valve",
               "A spring that lets water out above its pressure, with its tube on the outlet.",
-              new Kind.CheckValve(3.5e5),
+              new CheckValve(3.5e5),
               0.01),
-          new NewPart("tee", "Tee", "Three ends joined, no handle.", new Kind.Tee(), 0),
+          new NewPart("tee", "Tee", "Three ends joined, no handle.", new Tee(), 0),
           new NewPart(
               "manifold",
               "Manifold",
               "A bar with one end in and several out.",
-              new Kind.Manifold(4),
+              new Manifold(4),
               0.08),
           new NewPart(
               "tank",
@@ -98,31 +119,31 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               "macerator",
               "Macerator",
               "A pump that cuts up and pushes out waste.",
-              new Kind.Macerator(5e-4, 6e4),
+              new Macerator(5e-4, 6e4),
               0.3),
           new NewPart(
               "strainer",
               "Strainer",
               "A screen before a pump, with its bowl.",
-              new Kind.Strainer(),
+              new Strainer(),
               0.04),
           new NewPart(
               "sediment",
               "Sediment filter",
               "Housing and cartridge against grit.",
-              Fittings.filter(Kind.Filter.Grade.SEDIMENT),
+              Fittings.filter(Filter.Grade.SEDIMENT),
               0.6),
           new NewPart(
               "carbon",
               "Carbon filter",
               "Housing and cartridge against taste and chlorine.",
-              Fittings.filter(Kind.Filter.Grade.CARBON),
+              Fittings.filter(Filter.Grade.CARBON),
               0.6),
           new NewPart(
               "purifier",
               "Purifier",
               "Housing and cartridge that make unsafe water fit to drink.",
-              Fittings.filter(Kind.Filter.Grade.PURIFIER),
+              Fittings.filter(Filter.Grade.PURIFIER),
               0.5),
           new NewPart(
               "regulator",
@@ -134,13 +155,13 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               "accumulator",
               "Accumulator",
               "A small vessel with air on one side, also called surge tank: the pump runs less often.",
-              new Kind.Accumulator(2.1e5),
+              new Accumulator(2.1e5),
               0.7),
           new NewPart(
               "heater",
               "Heater",
               "The heater with its store and its relief valve; its bypass is a part of its own.",
-              new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02),
+              new Heater(Heater.Type.STORAGE, true, 0.02),
               10),
           new NewPart(
               "inlet",
@@ -152,88 +173,80 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               "filler",
               "Filler neck",
               "A neck with its cap, into which water is poured.",
-              new Kind.GravityFiller(),
+              new GravityFiller(),
               0),
           new NewPart(
-              "tap",
-              "Tap",
-              "A tap with cold water only.",
-              fixture(Kind.Fixture.Type.TAP, true, 5),
-              0),
+              "tap", "Tap", "A tap with cold water only.", fixture(Fixture.Type.TAP, true, 5), 0),
           new NewPart(
               "mixer",
               "Mixer tap",
               "A tap with cold and hot water.",
-              fixture(Kind.Fixture.Type.MIXER, true, 5),
+              fixture(Fixture.Type.MIXER, true, 5),
               0),
           new NewPart(
               "shower",
               "Shower",
               "A shower with its mixer.",
-              fixture(Kind.Fixture.Type.SHOWER, false, 7),
+              fixture(Fixture.Type.SHOWER, false, 7),
               0),
           new NewPart(
               "toilet",
               "Toilet",
               "A toilet that is flushed, with its valve; its bowl keeps what it takes.",
-              fixture(Kind.Fixture.Type.TOILET, false, 5),
+              fixture(Fixture.Type.TOILET, false, 5),
               0),
           new NewPart(
               "rinse",
               "Outside rinse",
               "A tap or shower outside, also called hose point.",
-              fixture(Kind.Fixture.Type.HOSE_POINT, false, 8),
+              fixture(Fixture.Type.HOSE_POINT, false, 8),
               0),
           new NewPart(
               "trap",
               "Drain trap",
               "The bend or bottle that holds water against smell.",
-              new Kind.DrainTrap(),
+              new DrainTrap(),
               0.12),
           new NewPart(
               "tray",
               "Leak tray",
               "A tray under a tank or pump, with a contact that tells when water stands in it.",
-              new Kind.LeakTray(0.005, true),
+              new LeakTray(0.005, true),
               0),
           new NewPart(
-              "vent",
-              "Vent end",
-              "The open end of a vent.",
-              Fittings.end(Kind.OpenEnd.Role.VENT),
-              0),
+              "vent", "Vent end", "The open end of a vent.", Fittings.end(OpenEnd.Role.VENT), 0),
           new NewPart(
               "overflow",
               "Overflow tail",
               "The open end by which a full tank runs over.",
-              Fittings.end(Kind.OpenEnd.Role.OVERFLOW),
+              Fittings.end(OpenEnd.Role.OVERFLOW),
               0),
           new NewPart(
               "drain",
               "Drain tail",
               "An open end under the vehicle.",
-              Fittings.end(Kind.OpenEnd.Role.DRAIN),
+              Fittings.end(OpenEnd.Role.DRAIN),
               0),
           new NewPart(
               "dump",
               "Dump outlet",
               "An outlet with its cap, for the dump hose.",
-              Fittings.end(Kind.OpenEnd.Role.DUMP),
+              Fittings.end(OpenEnd.Role.DUMP),
               0),
           new NewPart(
               "air-valve",
               "Air valve",
               "A small valve that lets air in and no water out.",
-              new Kind.AirAdmittanceValve(),
+              new AirAdmittanceValve(),
               0),
           new NewPart(
-              "cap", "Drain cap", "A cap that a hand takes off, to drain.", new Kind.Plug(true), 0),
-          new NewPart("plug", "Plug", "A plug that needs a tool.", new Kind.Plug(false), 0),
+              "cap", "Drain cap", "A cap that a hand takes off, to drain.", new Plug(true), 0),
+          new NewPart("plug", "Plug", "A plug that needs a tool.", new Plug(false), 0),
           new NewPart(
               "jug",
               "Jug",
               "A jug, can or bladder that is carried to the rig.",
-              new Kind.PortableContainer(0.02, true),
+              new PortableContainer(0.02, true),
               0));
 
   /** Returns everything that can be added. */
@@ -272,25 +285,25 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
   public static NewPart usualAt(Part host, String port) {
     return of(
         switch (host.kind()) {
-          case Kind.Tank tank ->
+          case Tank tank ->
               switch (tank.port(port).use()) {
                 case VENT -> "vent";
                 case FILL, FLOAT -> tank.contents() == Contents.FRESH ? "filler" : "trap";
                 case DRAIN -> tank.contents() == Contents.FRESH ? "cap" : "valve";
                 case FEED, GAUGE, LINK -> "valve";
               };
-          case Kind.GravityFiller filler -> port.equals("mouth") ? "jug" : "tank";
-          case Kind.Fixture fixture -> port.equals("waste") ? "trap" : "valve";
-          case Kind.DrainTrap trap -> "gray-tank";
-          case Kind.HoseInlet _,
-              Kind.OpenEnd _,
-              Kind.Valve _,
-              Kind.Pump _,
-              Kind.Heater _,
-              Kind.PortableContainer _,
-              Kind.Macerator _,
-              Kind.Plug _,
-              Kind.Fitting _ ->
+          case GravityFiller filler -> port.equals("mouth") ? "jug" : "tank";
+          case Fixture fixture -> port.equals("waste") ? "trap" : "valve";
+          case DrainTrap trap -> "gray-tank";
+          case HoseInlet _,
+              OpenEnd _,
+              Valve _,
+              Pump _,
+              Heater _,
+              PortableContainer _,
+              Macerator _,
+              Plug _,
+              Fitting _ ->
               "valve";
         });
   }
@@ -314,17 +327,17 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
    * @param air whether it is air that passes there
    */
   String end(boolean fromIt, boolean air) {
-    if (kind instanceof Kind.Tank) {
+    if (kind instanceof Tank) {
       return air ? "vent" : fromIt ? "feed" : "fill";
     }
     List<String> ports = kind.ports();
     return through()
         .map(t -> fromIt ? t.out() : t.in())
-        .orElseGet(() -> kind instanceof Kind.GravityFiller ? ports.getLast() : ports.getFirst());
+        .orElseGet(() -> kind instanceof GravityFiller ? ports.getLast() : ports.getFirst());
   }
 
-  private static Kind fixture(Kind.Fixture.Type type, boolean drinking, double litresPerMinute) {
-    return new Kind.Fixture(type, drinking, litresPerMinute * LITRE_A_MINUTE, 2e5);
+  private static Kind fixture(Fixture.Type type, boolean drinking, double litresPerMinute) {
+    return new Fixture(type, drinking, litresPerMinute * LITRE_A_MINUTE, 2e5);
   }
 
   private static Kind selector() {
@@ -335,7 +348,7 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
   }
 
   private static Kind tank(Contents contents) {
-    return new Kind.Tank(
+    return new Tank(
         contents,
         new Shape.Box(0.8, 0.4, 0.25),
         0.005,

@@ -1,12 +1,13 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
@@ -111,7 +112,7 @@ public final class RigEdit {
   public Rig remove(String id) {
     Part part = rig.part(id);
     List<Line> joined = linesAt(id);
-    if (joined.size() > 2 || joined.size() == 2 && part.kind() instanceof Kind.Tank) {
+    if (joined.size() > 2 || joined.size() == 2 && part.kind() instanceof Tank) {
       throw new Refusal(
           "%s is needed by %s; take their lines off first"
               .formatted(
@@ -192,8 +193,7 @@ public final class RigEdit {
     needPort(part, port);
     Part near = rig.part(old.from().part());
     Part tee =
-        new Part(
-            freeId("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Kind.Tee());
+        new Part(freeId("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Tee());
     Rig withTee = insert(line, tee, "a", "b", at.along());
     RigEdit next = of(withTee);
     Line branch =

@@ -1,10 +1,10 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
@@ -30,7 +30,7 @@ public final class TankResize {
    * @param volume to the brim (m³)
    * @throws Refusal when no size of this shape holds it
    */
-  public static Shape holding(Kind.Tank tank, double volume) {
+  public static Shape holding(Tank tank, double volume) {
     try {
       double times =
           new BracketingNthOrderBrentSolver(1e-12, 1e-12, 1e-15, 5)
@@ -48,12 +48,12 @@ public final class TankResize {
   }
 
   /** What a tank so many times as large in each direction holds (m³). */
-  private static double capacity(Kind.Tank tank, double times) {
+  private static double capacity(Tank tank, double times) {
     return TankRoom.of(tank.withPorts(List.of()).shaped(scaled(tank.shape(), times))).capacity();
   }
 
   /** How small it may become before its walls meet. */
-  private static double thickest(Kind.Tank tank) {
+  private static double thickest(Tank tank) {
     double inside = Math.min(length(tank), Math.min(width(tank), height(tank)));
     return tank.shape() instanceof Shape.DepthTable
         ? SMALLEST
@@ -92,7 +92,7 @@ public final class TankResize {
   }
 
   /** Returns openings where they were, with their distance to the nearer wall of the tank now. */
-  public static List<TankPort> carried(Kind.Tank old, Kind.Tank now, List<TankPort> ports) {
+  public static List<TankPort> carried(Tank old, Tank now, List<TankPort> ports) {
     if (old.shape().equals(now.shape()) && old.wall() == now.wall()) {
       return ports;
     }
@@ -115,7 +115,7 @@ public final class TankResize {
   }
 
   /** Returns openings turned over sideways: right is left then, and the bottom the top. */
-  public static List<TankPort> mirrored(Kind.Tank tank, List<TankPort> ports) {
+  public static List<TankPort> mirrored(Tank tank, List<TankPort> ports) {
     double height = height(tank);
     double width = width(tank);
     return ports.stream()
@@ -124,7 +124,7 @@ public final class TankResize {
   }
 
   /** Returns how long a tank is inside, along the vehicle (m). */
-  public static double length(Kind.Tank tank) {
+  public static double length(Tank tank) {
     double walls = 2 * tank.wall();
     return switch (tank.shape()) {
       case Shape.Box s -> s.length() - walls;
@@ -142,7 +142,7 @@ public final class TankResize {
    * Returns how wide a tank is inside, across the vehicle (m); one that was measured by filling is
    * as wide as its litres make it.
    */
-  public static double width(Kind.Tank tank) {
+  public static double width(Tank tank) {
     double walls = 2 * tank.wall();
     return switch (tank.shape()) {
       case Shape.Box s -> s.width() - walls;
@@ -156,7 +156,7 @@ public final class TankResize {
   }
 
   /** Returns how high a tank is inside (m). */
-  public static double height(Kind.Tank tank) {
+  public static double height(Tank tank) {
     return TankRoom.of(tank).highest(Slope.LEVEL);
   }
 }

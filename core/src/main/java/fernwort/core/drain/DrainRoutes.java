@@ -1,12 +1,23 @@
 package fernwort.core.drain;
 
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.TankAir;
@@ -90,34 +101,34 @@ public final class DrainRoutes {
   private Optional<Map<String, String>> leaves(Step step) {
     Part part = plumbing.part(step.vertex());
     return switch (part.kind()) {
-      case Kind.OpenEnd end ->
-          end.role() == Kind.OpenEnd.Role.DUMP
-              ? need(step, part, Kind.OpenEnd.HOSE.id())
+      case OpenEnd end ->
+          end.role() == OpenEnd.Role.DUMP
+              ? need(step, part, OpenEnd.HOSE.id())
               : Optional.of(step.needs());
-      case Kind.Plug plug when plug.removable() -> need(step, part, Kind.Plug.OUT.id());
-      case Kind.Fixture f when !plumbing.port(step.vertex()).equals("waste") ->
+      case Plug plug when plug.removable() -> need(step, part, Plug.OUT.id());
+      case Fixture f when !plumbing.port(step.vertex()).equals("waste") ->
           need(
               step,
               part,
-              plumbing.port(step.vertex()).equals("hot") ? Kind.Fixture.WARM.id() : open(f).id());
-      case Kind.HoseInlet k -> need(step, part, Kind.HoseInlet.OPEN.id());
-      case Kind.GravityFiller _,
-          Kind.Tank _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.PortableContainer _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
+              plumbing.port(step.vertex()).equals("hot") ? Fixture.WARM.id() : open(f).id());
+      case HoseInlet k -> need(step, part, HoseInlet.OPEN.id());
+      case GravityFiller _,
+          Tank _,
+          Valve _,
+          Pump _,
+          Heater _,
+          Fixture _,
+          PortableContainer _,
+          Macerator _,
+          Plug _,
+          Fitting _ ->
           Optional.empty();
     };
   }
 
   /** A mixer opens both ways, so that air can follow by the other. */
-  private static Position open(Kind.Fixture fixture) {
-    return fixture.use().mixes() ? Kind.Fixture.WARM : fixture.cold();
+  private static Position open(Fixture fixture) {
+    return fixture.use().mixes() ? Fixture.WARM : fixture.cold();
   }
 
   private void onward(Step step, int tank, PriorityQueue<Step> queue) {
@@ -130,9 +141,9 @@ public final class DrainRoutes {
     }
     boolean own =
         step.vertex() >= tank
-            && part.kind() instanceof Kind.Tank
+            && part.kind() instanceof Tank
             && plumbing.first(plumbing.index(part.id())) == tank;
-    if (part.kind() instanceof Kind.Tank && !own) {
+    if (part.kind() instanceof Tank && !own) {
       // By another tank, where there is no way past it.
       for (int u : plumbing.tankVertices(plumbing.tanks().indexOf(part))) {
         double crest = Math.max(step.crest(), levels.height(u));
@@ -149,7 +160,7 @@ public final class DrainRoutes {
 
   /** Adds the ports that a part can let the water on to, with what that needs of its handle. */
   private void through(Step step, Part part, PriorityQueue<Step> queue) {
-    if (part.kind() instanceof Kind.Valve || part.kind() instanceof Kind.GravityFiller) {
+    if (part.kind() instanceof Valve || part.kind() instanceof GravityFiller) {
       for (Position position : part.kind().positions()) {
         need(step, part, position.id())
             .ifPresent(needs -> {
@@ -189,7 +200,7 @@ public final class DrainRoutes {
   public List<Map.Entry<String, String>> airGivers(Part tank) {
     List<Map.Entry<String, String>> givers = new ArrayList<>();
     for (Part part : plumbing.rig().handles().toList()) {
-      if (part.kind() instanceof Kind.Pump || part.kind() instanceof Kind.HoseInlet) {
+      if (part.kind() instanceof Pump || part.kind() instanceof HoseInlet) {
         continue;
       }
       for (Position position : part.kind().positions()) {

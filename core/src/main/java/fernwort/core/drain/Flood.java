@@ -1,15 +1,19 @@
 package fernwort.core.drain;
 
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.ProfilePoint;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -79,10 +83,10 @@ public final class Flood {
   }
 
   private static boolean canDrain(Kind kind) {
-    return kind instanceof Kind.Plug plug && plug.removable()
-        || kind instanceof Kind.OpenEnd
-        || kind instanceof Kind.Heater heater && heater.works() == Kind.Heater.Type.STORAGE
-        || kind instanceof Kind.Fixture fixture && fixture.use() == Kind.Fixture.Type.HOSE_POINT;
+    return kind instanceof Plug plug && plug.removable()
+        || kind instanceof OpenEnd
+        || kind instanceof Heater heater && heater.works() == Heater.Type.STORAGE
+        || kind instanceof Fixture fixture && fixture.use() == Fixture.Type.HOSE_POINT;
   }
 
   private record Settled(int vertex, double level) {}

@@ -1,7 +1,7 @@
 package fernwort.core.frost;
 
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -82,7 +82,7 @@ public final class Shelter {
     double wind = isOpen(plumbing.rig(), place) ? asked.wind() : 0;
     double holds = part.volume();
     double wall = 0.003;
-    if (part.kind() instanceof Kind.Tank tank) {
+    if (part.kind() instanceof Tank tank) {
       holds = plumbing.room(part.id()).capacity();
       wall = tank.wall();
     }

@@ -1,8 +1,9 @@
 package fernwort.core.frost;
 
 import fernwort.core.cold.Wintering;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -197,15 +198,14 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
     }
 
     private double held(Part part) {
-      return part.kind() instanceof Kind.Tank
+      return part.kind() instanceof Tank
           ? now.state().volume(part.id())
           : now.wetness().body(part.id());
     }
 
     /** Tells whether a part holds water that nothing warms. */
     private boolean cools(Part part, Asked asked) {
-      boolean heats =
-          part.kind() instanceof Kind.Heater && now.state().setting().has(part.id(), "on");
+      boolean heats = part.kind() instanceof Heater && now.state().setting().has(part.id(), "on");
       return held(part) > 0 && !heats && !asked.drained().contains(part.id());
     }
 

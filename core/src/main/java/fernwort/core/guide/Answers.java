@@ -1,8 +1,8 @@
 package fernwort.core.guide;
 
-import fernwort.core.rig.Contents;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Objects;
@@ -401,13 +401,13 @@ public record Answers(
    * @param manifolds whether the lines to the taps leave from manifolds
    */
   public record Pump(
-      Kind.Pump.Type type,
+      fernwort.core.kind.Pump.Type type,
       Spot spot,
       double height,
       double flow,
       double cutOut,
       boolean accumulator,
-      List<Kind.Filter.Grade> filters,
+      List<Filter.Grade> filters,
       Hot hot,
       double heaterVolume,
       boolean manifolds) {
@@ -415,7 +415,7 @@ public record Answers(
     /** A diaphragm pump as most vans have it. */
     public static final Pump USUAL =
         new Pump(
-            Kind.Pump.Type.DIAPHRAGM,
+            fernwort.core.kind.Pump.Type.DIAPHRAGM,
             new Spot(1, 1),
             0.85,
             10e-3 / 60,

@@ -6,11 +6,16 @@ import fernwort.core.guide.Answers.Joins;
 import fernwort.core.guide.Answers.Piece;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Third;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Stop;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
@@ -116,8 +121,7 @@ final class FreshSide {
               rig.runsWith(on.part(), "open");
               yield on;
             }
-            case STRAINER ->
-                through("Strainer", new Kind.Strainer(), STRAINER_BODY, at, "in", "out");
+            case STRAINER -> through("Strainer", new Strainer(), STRAINER_BODY, at, "in", "out");
             case THREE_WAY -> selector(at, other, named.getFirst());
           };
       passed.add(
@@ -137,7 +141,7 @@ final class FreshSide {
     PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
     for (Answers.Tank tank : some.subList(1, some.size())) {
       Spot spot = some.getFirst().spot();
-      String tee = rig.part("Outlet tee", spot, some.getFirst().bottom() + 0.05, 0, new Kind.Tee());
+      String tee = rig.part("Outlet tee", spot, some.getFirst().bottom() + 0.05, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(outlet(tank, tanks, true), rig.get(tee).port("b"), bore);
       at = rig.get(tee).port("c");
@@ -183,11 +187,7 @@ final class FreshSide {
     double height = Math.max(0.1, pump.height() - 0.12);
     String id =
         rig.part(
-            "Tank valve",
-            pump.spot(),
-            height,
-            3e-5,
-            new Kind.ThreeWayValve(stops, Optional.empty()));
+            "Tank valve", pump.spot(), height, 3e-5, new ThreeWayValve(stops, Optional.empty()));
     answers.selector().positions().stream()
         .filter(p -> p.joins() == Joins.TANK_AND_PUMP)
         .findFirst()
@@ -219,14 +219,12 @@ final class FreshSide {
         ways.add(Saying.words("Suction hose → three-way valve → pump"));
         Part hose =
             rig.get(
-                rig.part(
-                    "Suction hose", answers.pump().spot(), height, 0, new Kind.HoseInlet(0, 0.2)));
+                rig.part("Suction hose", answers.pump().spot(), height, 0, new HoseInlet(0, 0.2)));
         yield hose.port("out");
       }
       case OTHER_TANK -> {
         ways.add(Saying.words("three-way valve → a plug, until there is another tank"));
-        String plug =
-            rig.part("Valve plug", answers.pump().spot(), height, 0, new Kind.Plug(false));
+        String plug = rig.part("Valve plug", answers.pump().spot(), height, 0, new Plug(false));
         yield rig.get(plug).port("in");
       }
       case DRAIN -> {
@@ -265,7 +263,7 @@ final class FreshSide {
       Target target = targets.get(i);
       PortRef branch = at;
       if (i + 1 < targets.size()) {
-        String tee = rig.part("Inlet tee", mains.spot(), mains.height() + 0.1, 0, new Kind.Tee());
+        String tee = rig.part("Inlet tee", mains.spot(), mains.height() + 0.1, 0, new Tee());
         rig.join(at, rig.get(tee).port("a"), bore);
         branch = rig.get(tee).port("b");
         at = rig.get(tee).port("c");

@@ -1,7 +1,7 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.TankResize;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;
@@ -40,8 +40,8 @@ final class Overlap {
   }
 
   private static boolean overlaps(Part a, Part b) {
-    Kind.Tank first = (Kind.Tank) a.kind();
-    Kind.Tank second = (Kind.Tank) b.kind();
+    Tank first = (Tank) a.kind();
+    Tank second = (Tank) b.kind();
     return overlaps(a.x(), TankResize.length(first), b.x(), TankResize.length(second))
         && overlaps(a.y(), TankResize.width(first), b.y(), TankResize.width(second))
         && overlaps(a.height(), TankResize.height(first), b.height(), TankResize.height(second));

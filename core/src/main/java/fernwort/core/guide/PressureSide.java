@@ -5,9 +5,16 @@ import fernwort.core.guide.Answers.Hot;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -59,7 +66,7 @@ final class PressureSide {
   /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
   PortRef mains() {
     if (house.isEmpty()) {
-      house = rig.part("House tee", spot, height + 0.15, 0, new Kind.Tee());
+      house = rig.part("House tee", spot, height + 0.15, 0, new Tee());
     }
     return rig.get(house).port("b");
   }
@@ -72,14 +79,14 @@ final class PressureSide {
       case FOOT, HAND -> Fittings.footPump(litres, 1.2);
       case DIAPHRAGM -> Fittings.pressurePump(litres, bar);
       case CENTRIFUGAL, IMPELLER ->
-          new Kind.Pump(
-              Kind.Pump.Duty.SUPPLY,
+          new Pump(
+              Pump.Duty.SUPPLY,
               plate.type(),
               plate.cutOut() * 1.2,
               plate.flow(),
               0,
               plate.cutOut(),
-              plate.type() == Kind.Pump.Type.IMPELLER ? 1.5 : 0);
+              plate.type() == Pump.Type.IMPELLER ? 1.5 : 0);
     };
   }
 
@@ -99,7 +106,7 @@ final class PressureSide {
     if (!house.isEmpty()) {
       if (starts.isEmpty()) {
         passed.add("The mains");
-        String plug = rig.part("Tee plug", spot, height + 0.15, 0, new Kind.Plug(false));
+        String plug = rig.part("Tee plug", spot, height + 0.15, 0, new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
         rig.join(starts.getFirst(), rig.get(house).port("a"), bore);
@@ -114,14 +121,14 @@ final class PressureSide {
   }
 
   private PortRef accumulator(PortRef from) {
-    String tee = rig.part("Accumulator tee", spot, height + 0.05, 0, new Kind.Tee());
+    String tee = rig.part("Accumulator tee", spot, height + 0.05, 0, new Tee());
     String vessel =
         rig.part(
             "Accumulator",
             spot,
             height + 0.1,
             1e-3,
-            new Kind.Accumulator(Math.max(5e4, answers.pump().cutOut() - 7e4)));
+            new Accumulator(Math.max(5e4, answers.pump().cutOut() - 7e4)));
     rig.join(from, rig.get(tee).port("a"), bore);
     rig.join(rig.get(tee).port("b"), rig.get(vessel).port("in"), bore);
     return rig.get(tee).port("c");
@@ -129,7 +136,7 @@ final class PressureSide {
 
   private PortRef filtered(PortRef from, List<String> passed) {
     PortRef at = from;
-    for (Kind.Filter.Grade grade : answers.pump().filters()) {
+    for (Filter.Grade grade : answers.pump().filters()) {
       String label =
           switch (grade) {
             case SEDIMENT -> "Sediment filter";
@@ -188,26 +195,26 @@ final class PressureSide {
         spot,
         height + 0.1,
         pump.heaterVolume(),
-        new Kind.Heater(store ? Kind.Heater.Type.STORAGE : Kind.Heater.Type.INSTANT, store, 0.02));
+        new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
   }
 
   /** A cap at the lowest spot of a run: under the floor by the pump, where it can be got at. */
   private PortRef low(String label) {
     double low = Math.min(height, rig.vehicle().floor()) - 0.08;
-    return rig.get(rig.part(label, spot, low, 0, new Kind.Plug(true))).port("in");
+    return rig.get(rig.part(label, spot, low, 0, new Plug(true))).port("in");
   }
 
   /** Leads a line to some ports: from a manifold, or by one tee after another. */
   private void spread(String which, PortRef from, List<PortRef> to) {
     if (to.isEmpty()) {
       // Nothing is said yet of where it leads: it ends in a plug until then.
-      String plug = rig.part("Line plug", spot, height + 0.3, 0, new Kind.Plug(false));
+      String plug = rig.part("Line plug", spot, height + 0.3, 0, new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? "Hot manifold" : "Cold manifold";
-      String id = rig.part(label, spot, height + 0.35, 1e-4, new Kind.Manifold(to.size()));
+      String id = rig.part(label, spot, height + 0.35, 1e-4, new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
         rig.join(rig.get(id).port(Integer.toString(i + 1)), to.get(i), bore);
@@ -217,7 +224,7 @@ final class PressureSide {
     PortRef at = from;
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? "Hot tee" : "Cold tee";
-      String tee = rig.part(label, spot, height + 0.3, 0, new Kind.Tee());
+      String tee = rig.part(label, spot, height + 0.3, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
       at = rig.get(tee).port("b");

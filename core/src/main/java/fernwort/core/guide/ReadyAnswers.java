@@ -16,8 +16,9 @@ import fernwort.core.guide.Answers.Tank;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Third;
 import fernwort.core.guide.Answers.Use;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Pump;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,8 +71,7 @@ public final class ReadyAnswers {
     Tank gray = tank("t2", "Gray can", Contents.GRAY, can, new Spot(1, 1), 0.66, Set.of(), 1.1);
     Answers none = Answers.of(name);
     return none.with(List.of(fresh, gray))
-        .pumping(
-            pump(none, Kind.Pump.Type.FOOT, 0.66, 4e-3 / 60, 1.2e5, List.of(), Hot.NONE, false))
+        .pumping(pump(none, Pump.Type.FOOT, 0.66, 4e-3 / 60, 1.2e5, List.of(), Hot.NONE, false))
         .tapping(List.of(new Tap(Use.SINK, new Spot(1, 1), 1.25, Runs.TANK)))
         .running(new Answers.Waste(Set.of(), false));
   }
@@ -127,11 +127,11 @@ public final class ReadyAnswers {
         .pumping(
             pump(
                 none,
-                Kind.Pump.Type.DIAPHRAGM,
+                Pump.Type.DIAPHRAGM,
                 1.2,
                 15e-3 / 60,
                 3.2e5,
-                List.of(Kind.Filter.Grade.SEDIMENT, Kind.Filter.Grade.CARBON),
+                List.of(Filter.Grade.SEDIMENT, Filter.Grade.CARBON),
                 Hot.STORAGE,
                 true))
         .tapping(
@@ -145,11 +145,11 @@ public final class ReadyAnswers {
 
   private static Answers.Pump pump(
       Answers none,
-      Kind.Pump.Type type,
+      Pump.Type type,
       double height,
       double flow,
       double cutOut,
-      List<Kind.Filter.Grade> filters,
+      List<Filter.Grade> filters,
       Hot hot,
       boolean manifolds) {
     return new Answers.Pump(

@@ -4,13 +4,16 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.guide.Answers.Drain;
 import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Size;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -185,8 +188,7 @@ final class TankMaker {
       return;
     }
     String neck =
-        rig.part(
-            tank.label() + " neck", tank.neck(), tank.neckHeight(), 0, new Kind.GravityFiller());
+        rig.part(tank.label() + " neck", tank.neck(), tank.neckHeight(), 0, new GravityFiller());
     rig.join(rig.get(neck).port("out"), rig.get(id).port("neck"), answers.bores().fill());
     if (tank.fills().contains(Fill.JUG)) {
       String jug =
@@ -195,7 +197,7 @@ final class TankMaker {
               tank.neck(),
               tank.neckHeight() + 0.2,
               0,
-              new Kind.PortableContainer(0.015, true));
+              new PortableContainer(0.015, true));
       rig.join(rig.get(jug).port("spout"), rig.get(neck).port("mouth"), answers.bores().fill());
     }
   }
@@ -206,7 +208,7 @@ final class TankMaker {
     }
     double low = rig.get(id).at("drain").z();
     if (tank.drain() == Drain.CAP) {
-      String cap = rig.part(tank.label() + " drain cap", tank.spot(), low, 0, new Kind.Plug(true));
+      String cap = rig.part(tank.label() + " drain cap", tank.spot(), low, 0, new Plug(true));
       rig.join(rig.get(id).port("drain"), rig.get(cap).port("in"), 0.019);
       return;
     }

@@ -5,9 +5,10 @@ import fernwort.core.guide.Answers.Runs;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Saying;
@@ -106,7 +107,7 @@ final class WasteSide {
     for (Part tap : above) {
       PortRef waste = tap.port("waste");
       if (at.isPresent()) {
-        String tee = rig.part("Waste tee", spot, height + 0.05, 0, new Kind.Tee());
+        String tee = rig.part("Waste tee", spot, height + 0.05, 0, new Tee());
         rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
         rig.join(waste, rig.get(tee).port("b"), bore);
         waste = rig.get(tee).port("c");
@@ -114,8 +115,7 @@ final class WasteSide {
       at = Optional.of(waste);
     }
     List<String> labels = above.stream().map(Part::label).toList();
-    String trap =
-        rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new Kind.DrainTrap());
+    String trap = rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new DrainTrap());
     rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
     rig.join(rig.get(trap).port("out"), into, bore);
     ways.add(Saying.words(String.join(", ", labels) + " → trap → " + tank.label()));

@@ -3,8 +3,8 @@ package fernwort.core.hazard;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.End;
-import fernwort.core.rig.Kind;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.OpenWays;
@@ -105,7 +105,7 @@ final class FlowCheck {
 
   /** Tells whether the pressure, as it is with what flows, stands above where the switch opens. */
   private static boolean isHeld(Scene scene, String pump, Flows flows) {
-    return scene.part(pump).kind() instanceof Kind.Pump kind
+    return scene.part(pump).kind() instanceof Pump kind
         && flows.pressure(pump, "out").filter(p -> p >= kind.cutOut() - 1).isPresent();
   }
 

@@ -2,13 +2,15 @@ package fernwort.core.hazard;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Relief;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.TankPort;
 import fernwort.core.run.Happening;
 import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
@@ -146,8 +148,7 @@ final class Foretold {
     if (timed(found, said, h, "That is in about {}.")) {
       return;
     }
-    boolean byHand =
-        scene.part(h.subject()).kind() instanceof Kind.Pump pump && pump.works().byHand();
+    boolean byHand = scene.part(h.subject()).kind() instanceof Pump pump && pump.works().byHand();
     found.add(
         new Warning(
             Warning.Code.PUMP_DRY_SOON,
@@ -173,7 +174,7 @@ final class Foretold {
                             Warning.Code.TANK_RUNS_OUT)
                         .contains(w.code()));
     boolean meant =
-        scene.part(end).kind() instanceof Kind.Fixture
+        scene.part(end).kind() instanceof Fixture
             || scene.ways().to(end).anyMatch(w -> w.end().kind() == End.Kind.DUMP);
     if (told || meant) {
       return;
@@ -226,7 +227,7 @@ final class Foretold {
   }
 
   private static boolean isVent(Part tank, String port) {
-    return ((Kind.Tank) tank.kind()).port(port).use() == TankPort.Use.VENT;
+    return ((Tank) tank.kind()).port(port).use() == TankPort.Use.VENT;
   }
 
   private static void backsUp(Scene scene, Happening h, List<Warning> found) {

@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.End;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Saying;
@@ -19,7 +19,7 @@ final class PowerCheck implements Check {
   public void look(Scene scene, List<Warning> found) {
     List<String> turned =
         scene.plumbing().rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Valve)
+            .filter(p -> p.kind() instanceof Valve)
             .filter(p -> p.kind().unpowered().filter(rest -> !scene.is(p.id(), rest)).isPresent())
             .map(Part::id)
             .toList();

@@ -1,6 +1,7 @@
 package fernwort.core.hazard;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Valve;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.PumpWork;
@@ -22,7 +23,7 @@ final class PumpCheck implements Check {
 
   private static void look(Scene scene, PumpWork work, List<Warning> found) {
     String label = scene.label(work.pump());
-    boolean byHand = scene.part(work.pump()).kind() instanceof Kind.Pump p && p.works().byHand();
+    boolean byHand = scene.part(work.pump()).kind() instanceof Pump p && p.works().byHand();
     if (work.sources().isEmpty()) {
       found.add(
           new Warning(
@@ -76,9 +77,9 @@ final class PumpCheck implements Check {
 
   /** A pump without a switch that presses against shut valves. */
   private static void shutIn(Scene scene, PumpWork work, String label, List<Warning> found) {
-    if (scene.part(work.pump()).kind() instanceof Kind.Pump pump
+    if (scene.part(work.pump()).kind() instanceof Pump pump
         && !pump.works().byHand()
-        && pump.duty() != Kind.Pump.Duty.CIRCULATION
+        && pump.duty() != Pump.Duty.CIRCULATION
         && pump.cutOut() >= pump.shutOffPressure()) {
       found.add(
           new Warning(
@@ -100,7 +101,7 @@ final class PumpCheck implements Check {
     String through =
         loop.stream()
             .distinct()
-            .filter(p -> scene.part(p).kind() instanceof Kind.Valve)
+            .filter(p -> scene.part(p).kind() instanceof Valve)
             .map(scene::label)
             .collect(Collectors.joining(", "));
     found.add(
@@ -119,6 +120,6 @@ final class PumpCheck implements Check {
   }
 
   private static boolean isCirculation(Scene scene, String pump) {
-    return scene.part(pump).kind() instanceof Kind.Pump p && p.duty() == Kind.Pump.Duty.CIRCULATION;
+    return scene.part(pump).kind() instanceof Pump p && p.duty() == Pump.Duty.CIRCULATION;
   }
 }

@@ -1,9 +1,11 @@
 package fernwort.core.hazard;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.Source;
@@ -28,7 +30,7 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
   }
 
   boolean isTank(String part, Contents contents) {
-    return part(part).kind() instanceof Kind.Tank tank && tank.contents() == contents;
+    return part(part).kind() instanceof Tank tank && tank.contents() == contents;
   }
 
   /** Tells whether this is water that people must not drink. */
@@ -36,11 +38,10 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
     return switch (source.kind()) {
       case WASTE -> true;
       case OUTSIDE ->
-          !(part(source.part()).kind() instanceof Kind.HoseInlet inlet && inlet.drinksOutside());
+          !(part(source.part()).kind() instanceof HoseInlet inlet && inlet.drinksOutside());
       case MAINS -> false;
       case TANK -> isTank(source.part(), Contents.GRAY);
-      case JUG ->
-          part(source.part()).kind() instanceof Kind.PortableContainer jug && !jug.drinkable();
+      case JUG -> part(source.part()).kind() instanceof PortableContainer jug && !jug.drinkable();
     };
   }
 

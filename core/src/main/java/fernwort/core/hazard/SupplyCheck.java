@@ -1,12 +1,25 @@
 package fernwort.core.hazard;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Source;
@@ -46,8 +59,7 @@ final class SupplyCheck implements Check {
   public void look(Scene scene, List<Warning> found) {
     List<Part> mains =
         scene.plumbing().sources().stream()
-            .filter(p ->
-                p.kind() instanceof Kind.HoseInlet && scene.is(p.id(), Kind.HoseInlet.MAINS.id()))
+            .filter(p -> p.kind() instanceof HoseInlet && scene.is(p.id(), HoseInlet.MAINS.id()))
             .toList();
     List<Source> unsafe =
         unsafeSources(scene).stream().filter(s -> mayReachDrinking.contains(s.part())).toList();
@@ -109,7 +121,7 @@ final class SupplyCheck implements Check {
    * is a port so far above the lowest vent that water never comes up to it.
    */
   private static boolean goesBack(Scene scene, Part tank, String port) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     double lowest =
         kind.tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.VENT)
@@ -132,25 +144,24 @@ final class SupplyCheck implements Check {
     for (Part part : scene.plumbing().sources()) {
       Optional<Source.Kind> kind =
           switch (part.kind()) {
-            case Kind.HoseInlet k
-                when scene.is(part.id(), Kind.HoseInlet.OUTSIDE.id()) && !k.drinksOutside() ->
+            case HoseInlet k
+                when scene.is(part.id(), HoseInlet.OUTSIDE.id()) && !k.drinksOutside() ->
                 Optional.of(Source.Kind.OUTSIDE);
-            case Kind.Tank k when k.contents() == Contents.GRAY -> Optional.of(Source.Kind.TANK);
-            case Kind.PortableContainer k
-                when scene.is(part.id(), Kind.PortableContainer.POURING.id()) ->
+            case Tank k when k.contents() == Contents.GRAY -> Optional.of(Source.Kind.TANK);
+            case PortableContainer k when scene.is(part.id(), PortableContainer.POURING.id()) ->
                 Optional.of(Source.Kind.JUG);
-            case Kind.HoseInlet _,
-                Kind.GravityFiller _,
-                Kind.OpenEnd _,
-                Kind.Tank _,
-                Kind.Valve _,
-                Kind.Pump _,
-                Kind.Heater _,
-                Kind.Fixture _,
-                Kind.PortableContainer _,
-                Kind.Macerator _,
-                Kind.Plug _,
-                Kind.Fitting _ ->
+            case HoseInlet _,
+                GravityFiller _,
+                OpenEnd _,
+                Tank _,
+                Valve _,
+                Pump _,
+                Heater _,
+                Fixture _,
+                PortableContainer _,
+                Macerator _,
+                Plug _,
+                Fitting _ ->
                 Optional.empty();
           };
       kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
@@ -159,7 +170,7 @@ final class SupplyCheck implements Check {
   }
 
   private static boolean purifies(Part part) {
-    return part.kind() instanceof Kind.Filter f && f.grade() == Kind.Filter.Grade.PURIFIER;
+    return part.kind() instanceof Filter f && f.grade() == Filter.Grade.PURIFIER;
   }
 
   private static boolean isForDrinking(String source, Part part) {
@@ -197,8 +208,8 @@ final class SupplyCheck implements Check {
         way.source().kind() == Source.Kind.WASTE
             || scene.isTank(way.source().part(), Contents.GRAY);
     boolean overflow =
-        scene.part(way.end().part()).kind() instanceof Kind.OpenEnd end
-            && (end.role() == Kind.OpenEnd.Role.OVERFLOW || end.role() == Kind.OpenEnd.Role.VENT);
+        scene.part(way.end().part()).kind() instanceof OpenEnd end
+            && (end.role() == OpenEnd.Role.OVERFLOW || end.role() == OpenEnd.Role.VENT);
     String who =
         switch (way.source().kind()) {
           case MAINS -> "Tap water";
@@ -206,7 +217,7 @@ final class SupplyCheck implements Check {
           case WASTE -> "Waste of " + scene.label(way.source().part());
           case TANK, JUG -> scene.label(way.source().part());
         };
-    if (scene.part(way.end().part()).kind() instanceof Kind.HoseInlet && isInWater(scene, way)) {
+    if (scene.part(way.end().part()).kind() instanceof HoseInlet && isInWater(scene, way)) {
       return runsOut(scene, way, who);
     }
     String driven = way.drive().kind() == DrivenBy.Kind.FALL ? "by its own fall" : "under pressure";
@@ -224,7 +235,7 @@ final class SupplyCheck implements Check {
   }
 
   private static boolean isInWater(Scene scene, Way way) {
-    return scene.is(way.end().part(), Kind.HoseInlet.OUTSIDE.id());
+    return scene.is(way.end().part(), HoseInlet.OUTSIDE.id());
   }
 
   private static Warning runsOut(Scene scene, Way way, String who) {
@@ -241,7 +252,7 @@ final class SupplyCheck implements Check {
 
   private static void heaters(Scene scene, List<Warning> found) {
     for (Part part : scene.plumbing().rig().parts()) {
-      if (part.kind() instanceof Kind.Heater
+      if (part.kind() instanceof Heater
           && scene.is(part.id(), Kind.ON)
           && !scene.ways().wetted().contains(part.id())) {
         found.add(

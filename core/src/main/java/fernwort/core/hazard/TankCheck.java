@@ -1,14 +1,14 @@
 package fernwort.core.hazard;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge.GaugeKind;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Relief;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge.GaugeKind;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Mouth;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -152,7 +152,7 @@ final class TankCheck implements Check {
             + scene.plumbing().room(tank.id()).highest(scene.levels().slope());
     open.leaving(
             tank,
-            port -> ((Kind.Tank) tank.kind()).port(port).letsOut(),
+            port -> ((Tank) tank.kind()).port(port).letsOut(),
             p -> isOpenDrain(scene, p) && scene.levels().height(p) < full)
         .map(List::getLast)
         .filter(end ->
@@ -204,8 +204,7 @@ final class TankCheck implements Check {
   /** Tells whether a tank's walls give before its vacuum brings air in. */
   private static boolean isSuckedIn(Scene scene, TankAir air) {
     double vacuum = Fluid.WATER.pressure(air.vacuum(scene.levels().surface(air.tank())));
-    return scene.part(air.tank()).kind() instanceof Kind.Tank tank
-        && vacuum > -tank.lowestPressure();
+    return scene.part(air.tank()).kind() instanceof Tank tank && vacuum > -tank.lowestPressure();
   }
 
   private static void noAirIn(Scene scene, String tank, List<Warning> found) {
@@ -256,8 +255,7 @@ final class TankCheck implements Check {
     Rig rig = scene.plumbing().rig();
     Line last = rig.lines().get(scene.plumbing().lineNumber(way.lines().getLast()));
     PortRef port = last.to().part().equals(way.end().part()) ? last.to() : last.from();
-    return scene.part(port.part()).kind() instanceof Kind.Tank tank
-        && !tank.port(port.port()).letsOut();
+    return scene.part(port.part()).kind() instanceof Tank tank && !tank.port(port.port()).letsOut();
   }
 
   private static Warning floating(Scene scene, String tank) {
@@ -274,8 +272,7 @@ final class TankCheck implements Check {
   }
 
   private static Warning filling(Scene scene, String tank, boolean inUse) {
-    boolean blind =
-        scene.part(tank).kind() instanceof Kind.Tank t && t.gauge().kind() == GaugeKind.NONE;
+    boolean blind = scene.part(tank).kind() instanceof Tank t && t.gauge().kind() == GaugeKind.NONE;
     String label = scene.label(tank);
     if (inUse || blind) {
       return new Warning(

@@ -4,10 +4,11 @@ import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.hydraulics.RigNetwork.Gate;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -264,7 +265,7 @@ final class FlowReading {
     if (share[network.from(link)] < ALL_WATER) {
       return new Flows.Running(Flows.Does.DRAWS_AIR, q[link], rise, 1);
     }
-    if (part.kind() instanceof Kind.Pump pump && cycling.contains(plumbing.index(part.id()))) {
+    if (part.kind() instanceof Pump pump && cycling.contains(plumbing.index(part.id()))) {
       if (q[link] <= STILL) {
         return new Flows.Running(Flows.Does.RESTS, 0, rise, 0);
       }

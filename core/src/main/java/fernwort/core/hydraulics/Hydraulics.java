@@ -4,11 +4,11 @@ import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.flow.UnsettledException;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -227,11 +227,11 @@ public final class Hydraulics {
   private boolean findCycling(FlowModel model, SteadyFlow flow, Set<Integer> cycling) {
     boolean found = false;
     for (Part part : plumbing.pumps()) {
-      if (part.kind() instanceof Kind.Pump pump && !pump.works().byHand()) {
+      if (part.kind() instanceof Pump pump && !pump.works().byHand()) {
         int index = plumbing.index(part.id());
         int in = plumbing.first(index);
         // A circulation pump knows only what it adds itself.
-        double under = pump.duty() == Kind.Pump.Duty.CIRCULATION ? model.pressureAt(in, flow) : 0;
+        double under = pump.duty() == Pump.Duty.CIRCULATION ? model.pressureAt(in, flow) : 0;
         double delivery = model.pressureAt(in + 1, flow) - under;
         if (delivery > pump.cutOut() + TOLERANCE && model.isOn(part)) {
           found |= cycling.add(index);

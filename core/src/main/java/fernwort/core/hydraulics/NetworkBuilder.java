@@ -13,14 +13,20 @@ import fernwort.core.flow.Throttle;
 import fernwort.core.flow.Venting;
 import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.hydraulics.RigNetwork.Stands;
+import fernwort.core.kind.Driven;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.ways.OpenWays;
@@ -215,20 +221,20 @@ final class NetworkBuilder {
         if (graph.line(e) >= 0) {
           String id = plumbing.rig().lines().get(graph.line(e)).id();
           link(a, b, pipes.pipe(graph.line(e), water), Optional.of(id), part);
-        } else if (part.kind() instanceof Kind.Filter filter) {
+        } else if (part.kind() instanceof Filter filter) {
           link(a, b, filtering(part, filter), none, part);
         }
       }
     }
   }
 
-  private Loss filtering(Part part, Kind.Filter filter) {
+  private Loss filtering(Part part, Filter filter) {
     double clean = water.head(filter.ratedLoss()) / filter.ratedFlow();
     return new Filtering(clean * conditions.clogging(part.id()));
   }
 
   private Loss lift(Part part, int out, Set<Integer> cycling) {
-    Kind.Driven driven = (Kind.Driven) part.kind();
+    Driven driven = (Driven) part.kind();
     Lift lift =
         new Lift(water.head(driven.shutOffPressure()), driven.freeFlow(), driven.holdsBack());
     OptionalDouble held = driven.held();
@@ -289,7 +295,7 @@ final class NetworkBuilder {
 
   /** What a float valve passes at 1 bar (m³/s), where somebody knows. */
   private Optional<Double> floatPasses(int v) {
-    return plumbing.onlyIn(v) && plumbing.part(v).kind() instanceof Kind.Tank tank
+    return plumbing.onlyIn(v) && plumbing.part(v).kind() instanceof Tank tank
         ? tank.port(plumbing.port(v)).passes()
         : Optional.empty();
   }
@@ -322,12 +328,12 @@ final class NetworkBuilder {
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
       Optional<String> none = Optional.empty();
-      if (part.kind() instanceof Kind.HoseInlet inlet && wet.gives(part)) {
+      if (part.kind() instanceof HoseInlet inlet && wet.gives(part)) {
         int supply = building.reservoir(wet.supplyHead(part, inlet, v));
         int link = link(supply, node[v], tap(part, inlet), none, part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }
-      if (part.kind() instanceof Kind.PortableContainer && wet.pours(part)) {
+      if (part.kind() instanceof PortableContainer && wet.pours(part)) {
         int supply = building.reservoir(levels.height(v) + OpenWays.POURING_HEIGHT);
         int link = link(supply, node[v], OneWay.FREE_END, none, part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
@@ -336,8 +342,8 @@ final class NetworkBuilder {
   }
 
   /** Tap and hose: p = p₀·(1 − (Q/Q_t)²), from their pressure at no flow to what a bucket gets. */
-  private Loss tap(Part part, Kind.HoseInlet inlet) {
-    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, Kind.HoseInlet.MAINS.id());
+  private Loss tap(Part part, HoseInlet inlet) {
+    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, HoseInlet.MAINS.id());
     return timed
         ? new Orifice(
             inlet.tapFlow().orElseThrow(),
@@ -350,12 +356,12 @@ final class NetworkBuilder {
     for (Outlets.Outlet outlet : wet.outlets().ends()) {
       int v = outlet.vertex();
       Part part = plumbing.part(v);
-      boolean supplies = part.kind() instanceof Kind.HoseInlet && wet.gives(part);
-      if (node[v] < 0 || part.kind() instanceof Kind.Tank || supplies || isPouredInto(part, v)) {
+      boolean supplies = part.kind() instanceof HoseInlet && wet.gives(part);
+      if (node[v] < 0 || part.kind() instanceof Tank || supplies || isPouredInto(part, v)) {
         continue;
       }
       int open = building.reservoir(levels.height(v));
-      if (part.kind() instanceof Kind.Fixture fixture) {
+      if (part.kind() instanceof Fixture fixture) {
         int link = link(node[v], open, orifice(part, fixture), Optional.empty(), part);
         gates.add(new Gate(Gate.Kind.FIXTURE, part.id(), link, 1));
       } else {
@@ -364,7 +370,7 @@ final class NetworkBuilder {
       }
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+      if (part.kind() instanceof Fixture && part.kind().ports().contains("waste")) {
         int v = plumbing.vertex(part, "waste");
         if (node[v] >= 0) {
           int open = building.reservoir(levels.height(v));
@@ -377,13 +383,12 @@ final class NetworkBuilder {
 
   /** A jug is tilted only as far as the filler swallows, so that nothing comes back out. */
   private boolean isPouredInto(Part part, int v) {
-    return part.kind() instanceof Kind.GravityFiller
-        && plumbing.hasLine(part.port(plumbing.port(v)));
+    return part.kind() instanceof GravityFiller && plumbing.hasLine(part.port(plumbing.port(v)));
   }
 
   /** A mixer that is open half way passes half its flow on each side. */
-  private Loss orifice(Part part, Kind.Fixture fixture) {
-    double share = graph.setting().of(part.id()).equals(Kind.Fixture.WARM.id()) ? 0.5 : 1;
+  private Loss orifice(Part part, Fixture fixture) {
+    double share = graph.setting().of(part.id()).equals(Fixture.WARM.id()) ? 0.5 : 1;
     double most = fixture.restrictor().orElse(Double.POSITIVE_INFINITY);
     return new Orifice(
         share * fixture.ratedFlow(), water.head(fixture.ratedPressure()), share * most);

@@ -1,10 +1,11 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.kind.Driven;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Link;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.Sweep;
 import java.util.Arrays;
@@ -114,11 +115,11 @@ final class Reach {
   }
 
   private static double shutOff(Part part) {
-    return part.kind() instanceof Kind.Driven driven ? driven.shutOffPressure() : 0;
+    return part.kind() instanceof Driven driven ? driven.shutOffPressure() : 0;
   }
 
   private static double suctionLift(Part part) {
-    return part.kind() instanceof Kind.Driven driven ? driven.selfPriming() : 0;
+    return part.kind() instanceof Driven driven ? driven.selfPriming() : 0;
   }
 
   /** Lets water be drawn up by this much (m) everywhere from where it can run to a pump's inlet. */

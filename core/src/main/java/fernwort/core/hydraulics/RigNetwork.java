@@ -1,7 +1,7 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.FlowNetwork;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Kind;
 import fernwort.core.rig.Part;
 import java.util.List;
 import java.util.Map;

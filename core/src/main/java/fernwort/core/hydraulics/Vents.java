@@ -3,9 +3,9 @@ package fernwort.core.hydraulics;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.flow.Venting;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.TankAir;
@@ -80,7 +80,7 @@ final class Vents {
   /** The most that may come into a tank by its other lines (m³/s). */
   private double most(Part tank, List<String> vent) {
     double most = HOSE;
-    for (String port : ((Kind.Tank) tank.kind()).ports()) {
+    for (String port : ((Tank) tank.kind()).ports()) {
       Optional<String> line = plumbing.lineId(tank.port(port)).filter(l -> !vent.contains(l));
       if (line.isPresent()) {
         Line of = plumbing.rig().lines().get(plumbing.lineNumber(line.get()));

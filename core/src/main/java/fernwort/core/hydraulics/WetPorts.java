@@ -1,13 +1,25 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Joined;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.AirSearch;
 import fernwort.core.ways.OpenWays;
@@ -90,32 +102,32 @@ final class WetPorts {
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
       switch (part.kind()) {
-        case Kind.Tank tank -> {
+        case Tank tank -> {
           for (int i = 0; i < tank.tankPorts().size(); i++) {
             if (levels.wet(v + i)) {
               reach.from(v + i, surface(part));
             }
           }
         }
-        case Kind.HoseInlet inlet -> {
+        case HoseInlet inlet -> {
           if (gives(part)) {
             reach.from(v, supplyHead(part, inlet, v));
           }
         }
-        case Kind.PortableContainer jug -> {
+        case PortableContainer jug -> {
           if (pours(part)) {
             reach.from(v, levels.height(v) + OpenWays.POURING_HEIGHT);
           }
         }
-        case Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Valve _,
-            Kind.Pump _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ -> {}
+        case GravityFiller _,
+            OpenEnd _,
+            Valve _,
+            Pump _,
+            Heater _,
+            Fixture _,
+            Macerator _,
+            Plug _,
+            Fitting _ -> {}
       }
     }
     for (String line : conditions.carried().runningFull()) {
@@ -125,12 +137,11 @@ final class WetPorts {
   }
 
   boolean gives(Part inlet) {
-    return graph.is(inlet, Kind.HoseInlet.MAINS.id())
-        || graph.is(inlet, Kind.HoseInlet.OUTSIDE.id());
+    return graph.is(inlet, HoseInlet.MAINS.id()) || graph.is(inlet, HoseInlet.OUTSIDE.id());
   }
 
   boolean pours(Part jug) {
-    return graph.is(jug, Kind.PortableContainer.POURING.id())
+    return graph.is(jug, PortableContainer.POURING.id())
         && !conditions.carried().emptyJugs().contains(jug.id());
   }
 
@@ -138,8 +149,8 @@ final class WetPorts {
     return levels.surface(tank.id()) + conditions.airHead(tank.id());
   }
 
-  double supplyHead(Part part, Kind.HoseInlet inlet, int v) {
-    return graph.is(part, Kind.HoseInlet.MAINS.id())
+  double supplyHead(Part part, HoseInlet inlet, int v) {
+    return graph.is(part, HoseInlet.MAINS.id())
         ? levels.height(v) + water.head(inlet.mainsPressure())
         : inlet.outsideHeight();
   }
@@ -181,8 +192,6 @@ final class WetPorts {
 
   boolean isFree(int e) {
     boolean passage = graph.law(e) == Link.Law.FREE || graph.law(e) == Link.Law.SEAL;
-    return passage
-        && graph.line(e) < 0
-        && !(plumbing.part(graph.from(e)).kind() instanceof Kind.Filter);
+    return passage && graph.line(e) < 0 && !(plumbing.part(graph.from(e)).kind() instanceof Filter);
   }
 }

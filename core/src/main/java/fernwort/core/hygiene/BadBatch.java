@@ -4,15 +4,16 @@ import fernwort.core.budget.Crew;
 import fernwort.core.budget.DayShape;
 import fernwort.core.budget.Fact;
 import fernwort.core.diary.Entry;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankFigures;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -66,7 +67,7 @@ public record BadBatch(
     List<String> tanks = new ArrayList<>(List.of(part.label()));
     tanks.addAll(others(plumbing, order, batch));
     List<PortRef> ports =
-        ((Kind.Tank) part.kind())
+        ((Tank) part.kind())
             .tankPorts().stream()
                 .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
                 .map(p -> part.port(p.id()))
@@ -74,8 +75,7 @@ public record BadBatch(
     // What has run through a tap is waste.
     Walk walk =
         new Walk(
-            plumbing.rig(),
-            p -> !(p.kind() instanceof Kind.Tank) && !(p.kind() instanceof Kind.Fixture));
+            plumbing.rig(), p -> !(p.kind() instanceof Tank) && !(p.kind() instanceof Fixture));
     Set<String> ids = walk.lines(ports);
     List<Line> lines = plumbing.rig().lines().stream().filter(l -> ids.contains(l.id())).toList();
     double held =
@@ -86,8 +86,8 @@ public record BadBatch(
                 .sum();
     List<String> outlets =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Fixture && touches(p, lines))
-            .sorted(Comparator.comparing(p -> !((Kind.Fixture) p.kind()).drinking()))
+            .filter(p -> p.kind() instanceof Fixture && touches(p, lines))
+            .sorted(Comparator.comparing(p -> !((Fixture) p.kind()).drinking()))
             .map(Part::label)
             .toList();
     Crew crew = Crew.of(DayShape.in(asked.zone()), asked.people(), crew(order));

@@ -2,8 +2,23 @@ package fernwort.core.hygiene;
 
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
@@ -95,7 +110,7 @@ public record Upkeep(
       u.use()
           .filter(use ->
               rig.partsById().get(u.subject()) instanceof Part part
-                  && part.kind() instanceof Kind.Filter f
+                  && part.kind() instanceof Filter f
                   && f.doubling().isPresent())
           .map(use -> FELT * Math.round(use.clogging() / FELT))
           .filter(factor -> factor > 1)
@@ -121,7 +136,7 @@ public record Upkeep(
     Making making = new Making(entries, days, zone, now);
     for (Part part : rig.parts()) {
       switch (part.kind()) {
-        case Kind.Tank tank -> {
+        case Tank tank -> {
           if (tank.contents() == Contents.FRESH) {
             making.add(part.id(), "Sanitize " + part.label(), HALF_A_YEAR, OURS);
           }
@@ -133,7 +148,7 @@ public record Upkeep(
                 OURS);
           }
         }
-        case Kind.Filter filter ->
+        case Filter filter ->
             making.byUse(
                 part.id(),
                 "Change the cartridge of " + part.label(),
@@ -142,10 +157,10 @@ public record Upkeep(
                 filter.doubling().isPresent()
                     ? "Days: " + OURS + ". Litres: until its loss has doubled, as entered"
                     : OURS);
-        case Kind.Strainer _ ->
+        case Strainer _ ->
             making.add(part.id(), "Rinse the screen of " + part.label(), A_QUARTER, OURS);
-        case Kind.Heater heater -> {
-          if (heater.works() == Kind.Heater.Type.STORAGE) {
+        case Heater heater -> {
+          if (heater.works() == Heater.Type.STORAGE) {
             making.add(
                 part.id(),
                 "Look at the anode of %s, if it has one, and flush it".formatted(part.label()),
@@ -153,7 +168,7 @@ public record Upkeep(
                 OURS);
           }
         }
-        case Kind.LeakTray tray -> {
+        case LeakTray tray -> {
           if (tray.contact()) {
             making.add(
                 part.id(),
@@ -162,31 +177,31 @@ public record Upkeep(
                 OURS);
           }
         }
-        case Kind.Accumulator _ ->
+        case Accumulator _ ->
             making.add(part.id(), "Check the air of " + part.label(), A_YEAR, OURS);
-        case Kind.HoseInlet _ ->
+        case HoseInlet _ ->
             making.add(
                 part.id(),
                 "Look at the drinking-water hose of %s, renew it when stiff"
                     .formatted(part.label()),
                 A_YEAR,
                 OURS);
-        case Kind.Pump pump -> {
+        case Pump pump -> {
           String look = "Listen to %s, look at its joints and its strainer".formatted(part.label());
-          if (pump.duty() == Kind.Pump.Duty.SUPPLY && !pump.works().byHand()) {
+          if (pump.duty() == Pump.Duty.SUPPLY && !pump.works().byHand()) {
             making.byHours(part.id(), look, AT_TAPS * pump.freeFlow());
           } else if (!pump.works().byHand()) {
             making.add(part.id(), look, HALF_A_YEAR, OURS);
           }
         }
-        case Kind.Fitting _,
-            Kind.Macerator _,
-            Kind.Valve _,
-            Kind.Fixture _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Plug _,
-            Kind.PortableContainer _ -> {}
+        case Fitting _,
+            Macerator _,
+            Valve _,
+            Fixture _,
+            GravityFiller _,
+            OpenEnd _,
+            Plug _,
+            PortableContainer _ -> {}
       }
     }
     making.add(LEAKS, "Look for leaks with the pressure on", A_QUARTER, OURS);

@@ -1,11 +1,13 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Beyond;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Stop;
 import fernwort.core.say.Refusal;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
@@ -116,7 +118,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static Automation shutOnLeak(Rig rig) {
     List<Turn> turns = new ArrayList<>();
     for (Part actor : actors(rig).reversed()) {
-      if (actor.kind() instanceof Kind.Valve valve) {
+      if (actor.kind() instanceof Valve valve) {
         valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
       } else {
         turns.add(new Turn(actor.id(), Position.OFF.id()));
@@ -151,7 +153,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   private static Turn to(Rig rig, String id, String tank) {
     watches(rig, tank);
     Part actor = actor(rig, id);
-    if (!(actor.kind() instanceof Kind.Valve valve)) {
+    if (!(actor.kind() instanceof Valve valve)) {
       return new Turn(id, Kind.ON);
     }
     List<Stop> open = open(valve);
@@ -168,7 +170,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   private static Turn away(Rig rig, String id, String tank) {
     watches(rig, tank);
     Part actor = actor(rig, id);
-    if (!(actor.kind() instanceof Kind.Valve valve)) {
+    if (!(actor.kind() instanceof Valve valve)) {
       return new Turn(id, Position.OFF.id());
     }
     List<Stop> open = open(valve);
@@ -184,10 +186,10 @@ public record Automation(Purpose purpose, List<Rule> rules) {
                     .formatted(actor.label(), rig.part(tank).label())));
   }
 
-  private static List<Stop> open(Kind.Valve valve) {
+  private static List<Stop> open(Valve valve) {
     return valve.stops().stream()
         .filter(s -> !s.joins().isEmpty())
-        .sorted(Kind.Valve.BY_HANDLE)
+        .sorted(Valve.BY_HANDLE)
         .toList();
   }
 
@@ -205,7 +207,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   }
 
   private static void watches(Rig rig, String tank) {
-    if (!rig.partsById().containsKey(tank) || !(rig.part(tank).kind() instanceof Kind.Tank)) {
+    if (!rig.partsById().containsKey(tank) || !(rig.part(tank).kind() instanceof Tank)) {
       throw new Refusal("“%s” is no tank; choose a tank".formatted(tank));
     }
   }
@@ -228,7 +230,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static List<Part> actors(Rig rig) {
     return rig.parts().stream()
         .filter(p -> p.kind().setsItself())
-        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Valve)))
+        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Valve)))
         .toList();
   }
 

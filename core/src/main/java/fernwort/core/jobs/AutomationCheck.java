@@ -3,9 +3,9 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
@@ -167,9 +167,9 @@ public final class AutomationCheck {
     List<State> starts = new ArrayList<>();
     starts.add(now);
     plumbing.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .filter(p -> p.kind() instanceof Fixture)
         .findFirst()
-        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Kind.Fixture) tap.kind()).cold().id())));
+        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Fixture) tap.kind()).cold().id())));
     return starts;
   }
 

@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
@@ -141,7 +141,7 @@ public final class AutomationRun implements Actor {
   }
 
   private double travel(Turn turn) {
-    return plumbing.rig().part(turn.part()).kind() instanceof Kind.Valve valve
+    return plumbing.rig().part(turn.part()).kind() instanceof Valve valve
         ? valve.motor().map(m -> m.travelTime()).orElse(0.0)
         : 0;
   }

@@ -2,13 +2,17 @@ package fernwort.core.jobs;
 
 import fernwort.core.drain.DrainRoutes;
 import fernwort.core.drain.Flood;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Relief;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.PumpWork;
@@ -247,8 +251,8 @@ public sealed interface Condition {
       Connections open = Connections.of(scout.plumbing(), setting);
       for (Part pump : scout.plumbing().rig().parts()) {
         boolean on =
-            pump.kind() instanceof Kind.Pump p
-                && p.duty() != Kind.Pump.Duty.CIRCULATION
+            pump.kind() instanceof Pump p
+                && p.duty() != Pump.Duty.CIRCULATION
                 && setting.of(pump.id()).equals(Kind.ON);
         if (on
             && (open.route(inlet, x -> false, pump::equals).isPresent()
@@ -397,9 +401,9 @@ public sealed interface Condition {
     }
 
     private static boolean drains(Part part) {
-      return part.kind() instanceof Kind.Valve
-          || part.kind() instanceof Kind.Plug
-          || part.kind() instanceof Kind.HoseInlet;
+      return part.kind() instanceof Valve
+          || part.kind() instanceof Plug
+          || part.kind() instanceof HoseInlet;
     }
 
     @Override

@@ -3,8 +3,8 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -314,7 +314,7 @@ final class Draft {
               Reasons.notice(part, turn.position())));
       stageRun.turn(turn.part(), turn.position());
       at = at.with(turn.part(), turn.position());
-      if (before.equals(Kind.HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {
+      if (before.equals(HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {
         tried.add(waits.wait(job, new Job.Until(Job.Until.What.SLACK, turn.part()), stageRun));
       }
     }
@@ -335,7 +335,7 @@ final class Draft {
   }
 
   private boolean isSlackAwaited(Job.Stage stage, Part part) {
-    return !(part.kind() instanceof Kind.HoseInlet)
+    return !(part.kind() instanceof HoseInlet)
         || stage.until().filter(u -> u.what() == Job.Until.What.SLACK).isPresent();
   }
 

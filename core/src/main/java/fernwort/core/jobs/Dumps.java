@@ -1,9 +1,9 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.OpenEnd;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -31,7 +31,7 @@ final class Dumps {
   /** Returns the ends with a cap. */
   List<Part> ends() {
     return rig.parts().stream()
-        .filter(p -> p.kind() instanceof Kind.OpenEnd e && e.role() == Kind.OpenEnd.Role.DUMP)
+        .filter(p -> p.kind() instanceof OpenEnd e && e.role() == OpenEnd.Role.DUMP)
         .toList();
   }
 

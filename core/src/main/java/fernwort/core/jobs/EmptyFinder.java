@@ -3,15 +3,20 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
@@ -38,8 +43,7 @@ final class EmptyFinder extends Finder {
   }
 
   private static boolean hasDrain(Part tank) {
-    return ((Kind.Tank) tank.kind())
-        .tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.DRAIN);
+    return ((Tank) tank.kind()).tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.DRAIN);
   }
 
   private void empty() {
@@ -83,13 +87,13 @@ final class EmptyFinder extends Finder {
         stages.add(
             Stage.of(
                 Goal.of(
-                        Map.of(dump.id(), Kind.OpenEnd.HOSE.id()),
+                        Map.of(dump.id(), OpenEnd.HOSE.id()),
                         List.of(Need.of(tank(gray), new End(End.Kind.DUMP, dump.id()), drives)))
                     .and(new Condition.Breathes(gray.id())),
                 new Until(Until.What.DRY, gray.id())));
         stages.add(Stage.ifPossible(held(gray, dump, drives)));
       }
-      Goal capped = Goal.of(Map.of(dump.id(), Kind.OpenEnd.CAPPED.id()));
+      Goal capped = Goal.of(Map.of(dump.id(), OpenEnd.CAPPED.id()));
       for (Part gray : grays) {
         capped = capped.and(new Condition.Quiet(gray.id()));
       }
@@ -107,9 +111,9 @@ final class EmptyFinder extends Finder {
 
   private Goal held(Part gray, Part dump, Set<DrivenBy.Kind> drives) {
     Map<String, String> shut = new LinkedHashMap<>();
-    shut.put(dump.id(), Kind.OpenEnd.HOSE.id());
+    shut.put(dump.id(), OpenEnd.HOSE.id());
     if (drives == PUMPED) {
-      shut.putAll(allTo(Position.OFF.id(), p -> p.kind() instanceof Kind.Macerator));
+      shut.putAll(allTo(Position.OFF.id(), p -> p.kind() instanceof Macerator));
     }
     return Goal.of(shut)
         .and(new Condition.Quiet(gray.id()), new Condition.Parted(gray.id(), dump.id()));
@@ -136,8 +140,8 @@ final class EmptyFinder extends Finder {
   }
 
   private static boolean isDrain(Part part) {
-    return part.kind() instanceof Kind.Plug plug && plug.removable()
-        || part.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.DRAIN;
+    return part.kind() instanceof Plug plug && plug.removable()
+        || part.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.DRAIN;
   }
 
   private void shed(Part tank, Part drain) {
@@ -164,7 +168,7 @@ final class EmptyFinder extends Finder {
   }
 
   private static Position open(Part drain) {
-    return drain.kind() instanceof Kind.HoseInlet ? Kind.HoseInlet.OPEN : Kind.Plug.OUT;
+    return drain.kind() instanceof HoseInlet ? HoseInlet.OPEN : Plug.OUT;
   }
 
   /** The valve that stands next to a drain's tail, shut; nothing where none does. */
@@ -174,7 +178,7 @@ final class EmptyFinder extends Finder {
       return Map.of();
     }
     Part next = rig.part(line.other(drain.port("in")).part());
-    return next.kind() instanceof Kind.Valve valve
+    return next.kind() instanceof Valve valve
         ? valve.shut().map(s -> Map.of(next.id(), s.id())).orElse(Map.of())
         : Map.of();
   }

@@ -3,11 +3,15 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Purpose;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
@@ -57,7 +61,7 @@ public final class EmptyingJob {
    */
   public static Job of(Plumbing plumbing, Set<String> tanks, boolean lines) {
     for (String tank : tanks) {
-      if (!(plumbing.rig().part(tank).kind() instanceof Kind.Tank)) {
+      if (!(plumbing.rig().part(tank).kind() instanceof Tank)) {
         throw new Refusal(plumbing.rig().part(tank).label() + " is no tank; choose tanks to empty");
       }
     }
@@ -128,7 +132,7 @@ public final class EmptyingJob {
   }
 
   private static boolean isGray(Part tank) {
-    return ((Kind.Tank) tank.kind()).contents() == Contents.GRAY;
+    return ((Tank) tank.kind()).contents() == Contents.GRAY;
   }
 
   private List<Caution> cautions(List<Part> chosen) {
@@ -149,7 +153,7 @@ public final class EmptyingJob {
     for (Part part : rig.parts()) {
       Kind kind = part.kind();
       boolean gives = kind.is(Purpose.SOURCE) && !kind.is(Purpose.HOLDS);
-      boolean hose = kind instanceof Kind.HoseInlet;
+      boolean hose = kind instanceof HoseInlet;
       boolean off = kind.is(Purpose.DRIVES) || kind.is(Purpose.HEATS) || gives && !(hose && lines);
       if (off) {
         musts.put(part.id(), part.rest().id());
@@ -172,11 +176,11 @@ public final class EmptyingJob {
   private Goal linesOut(List<Part> chosen) {
     Map<String, String> open = new TreeMap<>();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Fixture fixture) {
-        open.put(part.id(), (fixture.use().mixes() ? Kind.Fixture.WARM : fixture.cold()).id());
+      if (part.kind() instanceof Fixture fixture) {
+        open.put(part.id(), (fixture.use().mixes() ? Fixture.WARM : fixture.cold()).id());
       }
-      if (part.kind() instanceof Kind.HoseInlet) {
-        open.put(part.id(), Kind.HoseInlet.OPEN.id());
+      if (part.kind() instanceof HoseInlet) {
+        open.put(part.id(), HoseInlet.OPEN.id());
       }
     }
     List<String> kept =
@@ -192,8 +196,7 @@ public final class EmptyingJob {
     for (Condition held : Dumps.of(plumbing).held()) {
       if (held instanceof Condition.Parted parted && parted.from().equals(gray.id())) {
         stages.add(Stage.ifPossible(resting(Map.of()).and(parted)));
-        stages.add(
-            Stage.ifPossible(resting(Map.of(parted.to(), Kind.OpenEnd.CAPPED.id())).and(parted)));
+        stages.add(Stage.ifPossible(resting(Map.of(parted.to(), OpenEnd.CAPPED.id())).and(parted)));
       }
     }
   }

@@ -2,11 +2,11 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.Turns.Pumped;
@@ -133,7 +133,7 @@ final class FillFinder extends Filling {
 
   private void fillFromJug(Part tank, Part jug) {
     if (joins(jug.id(), tank.id(), Pumped.NO)) {
-      boolean fit = ((Kind.PortableContainer) jug.kind()).drinkable();
+      boolean fit = ((PortableContainer) jug.kind()).drinkable();
       add(
           Job.Kind.FILL_FROM_JUG,
           "jug-" + tank.id() + "-" + jug.id(),

@@ -3,13 +3,16 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.OneSetting;
 import fernwort.core.ways.Source;
@@ -30,7 +33,7 @@ abstract class Filling extends Finder {
   }
 
   final List<Part> fillers() {
-    return parts(p -> p.kind() instanceof Kind.GravityFiller);
+    return parts(p -> p.kind() instanceof GravityFiller);
   }
 
   /**
@@ -94,8 +97,8 @@ abstract class Filling extends Finder {
           new Low(
               inlet,
               new Source(Source.Kind.OUTSIDE, inlet.id()),
-              Kind.HoseInlet.OUTSIDE,
-              ((Kind.HoseInlet) inlet.kind()).drinksOutside(),
+              HoseInlet.OUTSIDE,
+              ((HoseInlet) inlet.kind()).drinksOutside(),
               "by pump from a low supply at " + inlet.label()));
     }
     for (Part jug : jugs) {
@@ -103,8 +106,8 @@ abstract class Filling extends Finder {
           new Low(
               jug,
               new Source(Source.Kind.JUG, jug.id()),
-              Kind.PortableContainer.POURING,
-              ((Kind.PortableContainer) jug.kind()).drinkable(),
+              PortableContainer.POURING,
+              ((PortableContainer) jug.kind()).drinkable(),
               "by pump from " + jug.label()));
     }
     return lows;
@@ -134,9 +137,9 @@ abstract class Filling extends Finder {
   static Goal jugged(Part tank, Part jug) {
     Need need = Need.of(new Source(Source.Kind.JUG, jug.id()), into(tank), FALLING);
     Goal goal =
-        Goal.of(Map.of(jug.id(), Kind.PortableContainer.POURING.id()), List.of(need))
+        Goal.of(Map.of(jug.id(), PortableContainer.POURING.id()), List.of(need))
             .and(new Condition.Breathes(tank.id()), new Condition.Tight(tank.id()));
-    boolean fit = ((Kind.PortableContainer) jug.kind()).drinkable();
+    boolean fit = ((PortableContainer) jug.kind()).drinkable();
     return spoils(tank, fit) ? goal.accepting(Warning.Code.UNSAFE_WATER) : goal;
   }
 
@@ -144,13 +147,13 @@ abstract class Filling extends Finder {
   final Stage putAway(Part jug) {
     Map<String, String> after = new LinkedHashMap<>();
     after.put(jug.id(), jug.rest().id());
-    after.putAll(allTo(Kind.GravityFiller.SHUT.id(), p -> p.kind() instanceof Kind.GravityFiller));
+    after.putAll(allTo(GravityFiller.SHUT.id(), p -> p.kind() instanceof GravityFiller));
     return Stage.of(Goal.of(after));
   }
 
   /** Tells whether water that is not fit to drink comes into a tank that is drunk from. */
   static boolean spoils(Part tank, boolean fit) {
-    return !fit && ((Kind.Tank) tank.kind()).contents() == Contents.FRESH;
+    return !fit && ((Tank) tank.kind()).contents() == Contents.FRESH;
   }
 
   /** Returns what to mind with others when water that may not be fit to drink is let in. */
@@ -178,7 +181,7 @@ abstract class Filling extends Finder {
   }
 
   static Goal plainly(Part tank, Part inlet) {
-    return Goal.of(Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()), List.of(fromMains(tank, inlet)))
+    return Goal.of(Map.of(inlet.id(), HoseInlet.MAINS.id()), List.of(fromMains(tank, inlet)))
         .and(fillable(tank.id(), inlet.id()))
         .accepting(Warning.Code.FILLING_UNWATCHED);
   }
@@ -191,16 +194,15 @@ abstract class Filling extends Finder {
   private static List<Stage> hoseOff(Part inlet) {
     return List.of(
         Stage.of(
-            Goal.of(Map.of(inlet.id(), Kind.HoseInlet.HOSE.id()))
-                .and(new Condition.Quiet(inlet.id())),
+            Goal.of(Map.of(inlet.id(), HoseInlet.HOSE.id())).and(new Condition.Quiet(inlet.id())),
             new Until(Until.What.SLACK, inlet.id())),
         Stage.of(
-            Goal.of(Map.of(inlet.id(), Kind.HoseInlet.CAPPED.id()))
+            Goal.of(Map.of(inlet.id(), HoseInlet.CAPPED.id()))
                 .and(new Condition.Quiet(inlet.id()))));
   }
 
   static Goal poured(List<Part> tanks, Part filler) {
-    Goal goal = Goal.of(Map.of(filler.id(), Kind.GravityFiller.OPEN.id()));
+    Goal goal = Goal.of(Map.of(filler.id(), GravityFiller.OPEN.id()));
     for (Part tank : tanks) {
       goal =
           goal.and(
@@ -218,6 +220,6 @@ abstract class Filling extends Finder {
   }
 
   static Stage capped(Part filler) {
-    return Stage.of(Goal.of(Map.of(filler.id(), Kind.GravityFiller.SHUT.id())));
+    return Stage.of(Goal.of(Map.of(filler.id(), GravityFiller.SHUT.id())));
   }
 }

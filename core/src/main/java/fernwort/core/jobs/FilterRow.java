@@ -1,7 +1,8 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -24,7 +25,7 @@ record FilterRow(List<Part> filters) {
   /** Returns the rows of a rig, each filter in one. */
   static List<FilterRow> of(Plumbing plumbing) {
     List<Part> all =
-        plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Kind.Filter).toList();
+        plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Filter).toList();
     List<FilterRow> rows = new ArrayList<>();
     for (Part filter : all) {
       if (all.stream().noneMatch(f -> next(plumbing, f).filter(filter::equals).isPresent())) {
@@ -56,10 +57,10 @@ record FilterRow(List<Part> filters) {
       }
       PortRef far = line.other(out);
       Part part = plumbing.rig().part(far.part());
-      if (part.kind() instanceof Kind.Filter) {
+      if (part.kind() instanceof Filter) {
         return far.port().equals("in") ? Optional.of(part) : Optional.empty();
       }
-      if (part.kind().ports().size() != 2 || part.kind() instanceof Kind.Tank) {
+      if (part.kind().ports().size() != 2 || part.kind() instanceof Tank) {
         return Optional.empty();
       }
       String on = part.kind().ports().stream().filter(p -> !p.equals(far.port())).findFirst().get();

@@ -1,12 +1,16 @@
 package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Saying;
@@ -55,9 +59,9 @@ abstract class Finder {
     turns = Turns.full(plumbing);
     rest = rig.atRest();
     fresh = rig.tanks(Contents.FRESH).toList();
-    filled = rig.tanks().filter(t -> ((Kind.Tank) t.kind()).contents() != Contents.GRAY).toList();
-    jugs = parts(p -> p.kind() instanceof Kind.PortableContainer);
-    inlets = parts(p -> p.kind() instanceof Kind.HoseInlet);
+    filled = rig.tanks().filter(t -> ((Tank) t.kind()).contents() != Contents.GRAY).toList();
+    jugs = parts(p -> p.kind() instanceof PortableContainer);
+    inlets = parts(p -> p.kind() instanceof HoseInlet);
   }
 
   /** Adds the jobs of one family, and what is missing for them. */
@@ -78,14 +82,14 @@ abstract class Finder {
 
   final List<Part> taps(String source, Pumped pumped) {
     return parts(p ->
-        p.kind() instanceof Kind.Fixture f
-            && f.use() != Kind.Fixture.Type.HOSE_POINT
+        p.kind() instanceof Fixture f
+            && f.use() != Fixture.Type.HOSE_POINT
             && joins(source, p.id(), pumped));
   }
 
   static Map<String, String> opened(List<Part> taps) {
     Map<String, String> opened = new TreeMap<>();
-    taps.forEach(t -> opened.put(t.id(), ((Kind.Fixture) t.kind()).cold().id()));
+    taps.forEach(t -> opened.put(t.id(), ((Fixture) t.kind()).cold().id()));
     return opened;
   }
 
@@ -146,7 +150,7 @@ abstract class Finder {
   /** Whatever it is for, a hose on the mains wants a clean hose and a guard against backflow. */
   private boolean isOnTheMains(Stage stage) {
     return inlets.stream()
-        .anyMatch(i -> Kind.HoseInlet.MAINS.id().equals(stage.goal().musts().get(i.id())));
+        .anyMatch(i -> HoseInlet.MAINS.id().equals(stage.goal().musts().get(i.id())));
   }
 
   final void missing(String what, String why) {
@@ -157,7 +161,7 @@ abstract class Finder {
   final Map<String, String> pumpsOff() {
     return allTo(
         Position.OFF.id(),
-        p -> p.kind() instanceof Kind.Pump pump && pump.duty() != Kind.Pump.Duty.CIRCULATION);
+        p -> p.kind() instanceof Pump pump && pump.duty() != Pump.Duty.CIRCULATION);
   }
 
   final Map<String, String> allTo(String position, Predicate<Part> which) {
@@ -167,10 +171,10 @@ abstract class Finder {
   }
 
   static boolean holdsTheSame(Part a, Part b) {
-    return ((Kind.Tank) a.kind()).contents() == ((Kind.Tank) b.kind()).contents();
+    return ((Tank) a.kind()).contents() == ((Tank) b.kind()).contents();
   }
 
   static boolean hasMains(Part inlet) {
-    return inlet.kind() instanceof Kind.HoseInlet k && k.mainsPressure() > 0;
+    return inlet.kind() instanceof HoseInlet k && k.mainsPressure() > 0;
   }
 }

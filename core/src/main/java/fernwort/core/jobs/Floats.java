@@ -1,10 +1,10 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import java.util.Comparator;
 import java.util.List;
 
@@ -18,7 +18,7 @@ final class Floats {
 
   /** Returns a tank's float valves, lowest first. */
   static List<TankPort> of(Part tank) {
-    return ((Kind.Tank) tank.kind())
+    return ((Tank) tank.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FLOAT)
             .sorted(Comparator.comparingDouble(p -> p.at().z()))

@@ -1,6 +1,6 @@
 package fernwort.core.jobs;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.rig.Part;
 
 /** What hands can do in one movement. */
@@ -13,8 +13,8 @@ final class Hands {
    * off while its tap gives: the tap is shut first.
    */
   static boolean canTurn(Part part, String from, String to) {
-    return !(part.kind() instanceof Kind.HoseInlet
-        && from.equals(Kind.HoseInlet.MAINS.id())
-        && !to.equals(Kind.HoseInlet.HOSE.id()));
+    return !(part.kind() instanceof HoseInlet
+        && from.equals(HoseInlet.MAINS.id())
+        && !to.equals(HoseInlet.HOSE.id()));
   }
 }

@@ -1,8 +1,8 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.Way;
 import java.util.ArrayList;
@@ -54,7 +54,7 @@ final class Lessons {
     plumbing
         .rig()
         .handles()
-        .filter(p -> p.kind() instanceof Kind.Fixture && !musts.containsKey(p.id()))
+        .filter(p -> p.kind() instanceof Fixture && !musts.containsKey(p.id()))
         .filter(p -> !at.of(p.id()).equals(p.rest().id()))
         .forEach(p -> shut.add(new Condition.Placed(p.id(), p.rest().id())));
     return shut;

@@ -1,11 +1,11 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 
 /** Whether a tank stands at its marks: full is where its lowest vent is under water. */
 final class Marks {
@@ -16,7 +16,7 @@ final class Marks {
   static boolean isDry(Plumbing plumbing, State state, String tank) {
     Part part = plumbing.rig().part(tank);
     Levels levels = Levels.of(plumbing, state);
-    return ((Kind.Tank) part.kind())
+    return ((Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
             .noneMatch(p -> levels.isCovered(part.port(p.id())));
@@ -41,7 +41,7 @@ final class Marks {
     Part part = plumbing.rig().part(tank);
     Levels levels = Levels.of(plumbing, state);
     return levels.isBrimFull(tank)
-        || ((Kind.Tank) part.kind())
+        || ((Tank) part.kind())
             .tankPorts().stream()
                 .filter(p -> p.use() == TankPort.Use.VENT)
                 .anyMatch(p -> levels.isCovered(part.port(p.id())));

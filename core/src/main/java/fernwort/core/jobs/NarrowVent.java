@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.run.Happening;
@@ -101,7 +101,7 @@ final class NarrowVent {
   Optional<Slow> slowly(String tank, Simulation start) {
     Optional<Part> inlet =
         plumbing.sources().stream()
-            .filter(p -> p.kind() instanceof Kind.HoseInlet)
+            .filter(p -> p.kind() instanceof HoseInlet)
             .filter(p -> start.moment().flows().supplies().getOrDefault(p.id(), 0.0) > 0)
             .findFirst();
     Optional<String> line = inlet.flatMap(p -> plumbing.lineId(p.port("out")));
@@ -112,8 +112,7 @@ final class NarrowVent {
     for (double litres : SLOW) {
       double flow = litres * LITRE / MINUTE;
       if (flow < full) {
-        Simulation slow =
-            start.with(throttled((Kind.HoseInlet) inlet.get().kind(), line.get(), flow));
+        Simulation slow = start.with(throttled((HoseInlet) inlet.get().kind(), line.get(), flow));
         Simulation run = slow.copy();
         Optional<Double> fills = run.runUntil(Happening.Kind.FULL, tank, run.time() + LONGEST);
         if (fills.isPresent() && !bulgesBefore(slow, tank, fills.get())) {
@@ -129,7 +128,7 @@ final class NarrowVent {
   }
 
   /** The rig with a tap that is opened only so far that about so much comes (m³/s). */
-  private Hydraulics throttled(Kind.HoseInlet inlet, String line, double flow) {
+  private Hydraulics throttled(HoseInlet inlet, String line, double flow) {
     Line of = plumbing.rig().lines().get(plumbing.lineNumber(line));
     double speed = flow * of.length() / of.volume();
     double share = inlet.tapFlow().map(most -> 1 - Math.pow(flow / most, 2)).orElse(1.0);

@@ -2,10 +2,13 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.ways.Turns;
@@ -134,9 +137,9 @@ public final class Planner {
         .rig()
         .handles()
         .filter(p ->
-            p.kind() instanceof Kind.Pump
-                || p.kind() instanceof Kind.Macerator
-                || p.kind() instanceof Kind.Heater
+            p.kind() instanceof Pump
+                || p.kind() instanceof Macerator
+                || p.kind() instanceof Heater
                 || targets.stream().anyMatch(t -> !t.of(p.id()).equals(from.setting().of(p.id()))))
         .toList();
   }
@@ -208,7 +211,7 @@ public final class Planner {
           boolean offered =
               Targets.isOffered(part, position.id())
                   || position.id().equals(musts.get(part.id()))
-                  || position.equals(Kind.HoseInlet.HOSE);
+                  || position.equals(HoseInlet.HOSE);
           Turn turn = new Turn(part.id(), position.id());
           String at = node.setting().of(part.id());
           if (offered

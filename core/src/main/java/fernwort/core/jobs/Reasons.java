@@ -1,7 +1,28 @@
 package fernwort.core.jobs;
 
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Motor;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -92,28 +113,25 @@ final class Reasons {
   private static String purpose(Part part, String to) {
     boolean rests = part.rest().id().equals(to);
     return switch (part.kind()) {
-      case Kind.Heater k ->
+      case Heater k ->
           rests ? "Nothing may heat while its water is touched." : "There is water in it now.";
-      case Kind.Pump k ->
-          rests ? "Nothing may push while you turn or leave." : "Now its way is open.";
-      case Kind.Macerator k -> rests ? "It must not run dry." : "Now its way is open.";
-      case Kind.HoseInlet k ->
+      case Pump k -> rests ? "Nothing may push while you turn or leave." : "Now its way is open.";
+      case Macerator k -> rests ? "It must not run dry." : "Now its way is open.";
+      case HoseInlet k ->
           rests
               ? "The job is done with the hose."
-              : to.equals(Kind.HoseInlet.HOSE.id())
+              : to.equals(HoseInlet.HOSE.id())
                   ? "A hose comes off only when its tap is shut."
                   : "The way behind it is ready for the water.";
-      case Kind.OpenEnd k ->
+      case OpenEnd k ->
           rests
               ? "So that nothing drips on the way."
-              : to.equals(Kind.OpenEnd.HOSE.id())
-                  ? "The hose comes first."
-                  : "What comes leaves here.";
-      case Kind.PortableContainer k -> rests ? "It is done with." : "Now the water can go in.";
-      case Kind.GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
-      case Kind.Plug k -> rests ? "So that nothing runs out." : "The water leaves here.";
-      case Kind.Fixture k -> "A tap that is shut wastes nothing.";
-      case Kind.Tank _, Kind.Valve _, Kind.Fitting _ -> "This is how it is left.";
+              : to.equals(OpenEnd.HOSE.id()) ? "The hose comes first." : "What comes leaves here.";
+      case PortableContainer k -> rests ? "It is done with." : "Now the water can go in.";
+      case GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
+      case Plug k -> rests ? "So that nothing runs out." : "The water leaves here.";
+      case Fixture k -> "A tap that is shut wastes nothing.";
+      case Tank _, Valve _, Fitting _ -> "This is how it is left.";
     };
   }
 
@@ -135,16 +153,16 @@ final class Reasons {
   }
 
   private static String hose(String to) {
-    if (to.equals(Kind.HoseInlet.MAINS.id())) {
+    if (to.equals(HoseInlet.MAINS.id())) {
       return "A hiss in the hose, no drip at the fitting.";
     }
-    if (to.equals(Kind.HoseInlet.OUTSIDE.id())) {
+    if (to.equals(HoseInlet.OUTSIDE.id())) {
       return "The hose end is under water, off the ground.";
     }
-    if (to.equals(Kind.HoseInlet.HOSE.id())) {
+    if (to.equals(HoseInlet.HOSE.id())) {
       return "The tap outside is shut; nothing hisses any more.";
     }
-    return to.equals(Kind.HoseInlet.OPEN.id())
+    return to.equals(HoseInlet.OPEN.id())
         ? "Air or water comes as the cap loosens."
         : "Hose drained, its ends joined; cap hand-tight.";
   }
@@ -153,38 +171,38 @@ final class Reasons {
   static String notice(Part part, String to) {
     boolean rests = part.rest().id().equals(to);
     return switch (part.kind()) {
-      case Kind.Heater k -> rests ? "Its lamp is out." : "Its lamp is on; it ticks as it warms.";
-      case Kind.Pump k when k.works().byHand() ->
+      case Heater k -> rests ? "Its lamp is out." : "Its lamp is on; it ticks as it warms.";
+      case Pump k when k.works().byHand() ->
           rests ? "It stays still." : "A few strokes until water comes.";
-      case Kind.Pump k -> rests ? "It falls silent." : "It hums, and slows as pressure builds up.";
-      case Kind.Macerator k -> rests ? "It falls silent." : "It growls evenly.";
-      case Kind.HoseInlet k -> hose(to);
-      case Kind.Valve k ->
+      case Pump k -> rests ? "It falls silent." : "It hums, and slows as pressure builds up.";
+      case Macerator k -> rests ? "It falls silent." : "It growls evenly.";
+      case HoseInlet k -> hose(to);
+      case Valve k ->
           k.motor()
               .map(Motor::travelTime)
               .map(s -> String.format(Locale.ROOT, "The motor turns it within %.0f s.", s))
               .orElse("It goes to its stop without force.");
-      case Kind.OpenEnd k ->
+      case OpenEnd k ->
           rests
               ? "The cap sits, no drip."
-              : to.equals(Kind.OpenEnd.HOSE.id())
+              : to.equals(OpenEnd.HOSE.id())
                   ? "The hose is locked on and falls all the way."
                   : "The cap is off, and no hose on it.";
-      case Kind.Plug k -> rests ? "The cap sits, no drip." : "Air or water comes as it loosens.";
-      case Kind.PortableContainer k -> rests ? "Empty and shut." : "It glugs.";
-      case Kind.GravityFiller k -> rests ? "The cap clicks." : "Look in: no dirt.";
-      case Kind.Fixture k -> rests ? "No drip." : "Water runs without spitting.";
-      case Kind.Tank k -> "";
-      case Kind.CheckValve k -> "";
-      case Kind.AirAdmittanceValve k -> "";
-      case Kind.Regulator k -> "";
-      case Kind.Strainer k -> "";
-      case Kind.Filter k -> "";
-      case Kind.Accumulator k -> "";
-      case Kind.Tee k -> "";
-      case Kind.Manifold k -> "";
-      case Kind.DrainTrap k -> "";
-      case Kind.LeakTray k -> "";
+      case Plug k -> rests ? "The cap sits, no drip." : "Air or water comes as it loosens.";
+      case PortableContainer k -> rests ? "Empty and shut." : "It glugs.";
+      case GravityFiller k -> rests ? "The cap clicks." : "Look in: no dirt.";
+      case Fixture k -> rests ? "No drip." : "Water runs without spitting.";
+      case Tank k -> "";
+      case CheckValve k -> "";
+      case AirAdmittanceValve k -> "";
+      case Regulator k -> "";
+      case Strainer k -> "";
+      case Filter k -> "";
+      case Accumulator k -> "";
+      case Tee k -> "";
+      case Manifold k -> "";
+      case DrainTrap k -> "";
+      case LeakTray k -> "";
     };
   }
 }

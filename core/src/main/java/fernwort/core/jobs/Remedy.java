@@ -1,13 +1,16 @@
 package fernwort.core.jobs;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.road.Drive;
 import fernwort.core.ways.Turns;
 import java.util.ArrayList;
@@ -39,13 +42,13 @@ public record Remedy(String id, String words, Rig changed) {
     rig.tanks().forEach(tank -> floats(plumbing, tank, remedies));
     raisedVents(rig, remedies);
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.DRAIN) {
+      if (part.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.DRAIN) {
         remedies.add(
             new Remedy(
                 "cap-" + part.id(),
                 "Put a cap on %s, so that a drain valve left open loses nothing."
                     .formatted(part.label()),
-                RigEdit.of(rig).change(part.id(), p -> p.with(new Kind.Plug(true)))));
+                RigEdit.of(rig).change(part.id(), p -> p.with(new Plug(true)))));
       }
     }
     return remedies;
@@ -53,11 +56,11 @@ public record Remedy(String id, String words, Rig changed) {
 
   /** A float valve at a fill that the mains can come to. */
   private static void floats(Plumbing plumbing, Part tank, List<Remedy> remedies) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+    Tank kind = (Tank) tank.kind();
     Turns turns = Turns.full(plumbing);
     boolean fromMains =
         plumbing.sources().stream()
-            .filter(s -> s.kind() instanceof Kind.HoseInlet i && i.mainsPressure() > 0)
+            .filter(s -> s.kind() instanceof HoseInlet i && i.mainsPressure() > 0)
             .anyMatch(s ->
                 turns.from(s.id(), plumbing.rig().atRest()).to(tank.id(), Turns.Pumped.NO)
                     < Turns.NEVER);

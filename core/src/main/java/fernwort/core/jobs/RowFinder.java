@@ -2,9 +2,10 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.PortableContainer;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -83,7 +84,7 @@ final class RowFinder extends Filling {
       List<Part> row = row(jug, first, jugs, Pumped.NO);
       if (row.size() > 1) {
         boolean linked = linked(row);
-        boolean fit = ((Kind.PortableContainer) jug.kind()).drinkable();
+        boolean fit = ((PortableContainer) jug.kind()).drinkable();
         add(
             Job.Kind.FILL_ALL,
             "jug-through-" + first.id() + "-" + jug.id(),
@@ -169,7 +170,7 @@ final class RowFinder extends Filling {
             new Until(Until.What.FIRST_FULL, first.id()));
     Stage levelling =
         Stage.of(
-            onward(Goal.of(Map.of(inlet.id(), Kind.HoseInlet.HOSE.id())), row, true),
+            onward(Goal.of(Map.of(inlet.id(), HoseInlet.HOSE.id())), row, true),
             new Until(Until.What.LEVEL, first.id()));
     return List.of(filling, levelling, filling);
   }

@@ -3,10 +3,12 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
@@ -58,7 +60,7 @@ final class RunFinder extends Finder {
             List.of(
                 Stage.of(
                     Goal.of(
-                            Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()),
+                            Map.of(inlet.id(), HoseInlet.MAINS.id()),
                             needs(source, taps, MAINS),
                             opened(taps))
                         .and(new Condition.PumpsOff(inlet.id())))));
@@ -104,7 +106,7 @@ final class RunFinder extends Finder {
     List<Need> needs = new ArrayList<>(needs(tank(tank), taps, PUMPED));
     needs.add(Need.of(new Source(Source.Kind.MAINS, inlet.id()), into(tank), MAINS));
     Goal goal =
-        Goal.of(Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()), needs, opened(taps))
+        Goal.of(Map.of(inlet.id(), HoseInlet.MAINS.id()), needs, opened(taps))
             .and(
                 new Condition.Breathes(tank.id()),
                 new Condition.Tight(tank.id()),
@@ -141,8 +143,8 @@ final class RunFinder extends Finder {
     List<Part> taps = taps(inlet.id(), Pumped.YES);
     if (!taps.isEmpty()) {
       Source source = new Source(Source.Kind.OUTSIDE, inlet.id());
-      boolean fit = ((Kind.HoseInlet) inlet.kind()).drinksOutside();
-      draw(inlet, source, Kind.HoseInlet.OUTSIDE, taps, fit, "by " + inlet.label());
+      boolean fit = ((HoseInlet) inlet.kind()).drinksOutside();
+      draw(inlet, source, HoseInlet.OUTSIDE, taps, fit, "by " + inlet.label());
     }
   }
 
@@ -151,8 +153,8 @@ final class RunFinder extends Finder {
     List<Part> taps = taps(jug.id(), Pumped.YES);
     if (!taps.isEmpty()) {
       Source source = new Source(Source.Kind.JUG, jug.id());
-      boolean fit = ((Kind.PortableContainer) jug.kind()).drinkable();
-      draw(jug, source, Kind.PortableContainer.POURING, taps, fit, "from " + jug.label());
+      boolean fit = ((PortableContainer) jug.kind()).drinkable();
+      draw(jug, source, PortableContainer.POURING, taps, fit, "from " + jug.label());
     }
   }
 
@@ -170,7 +172,7 @@ final class RunFinder extends Finder {
   }
 
   private Optional<String> pressurePump(String source, List<Part> taps) {
-    return parts(p -> p.kind() instanceof Kind.Pump k && !k.works().byHand()).stream()
+    return parts(p -> p.kind() instanceof Pump k && !k.works().byHand()).stream()
         .map(Part::id)
         .filter(p -> joins(source, p, Pumped.TO_PUMP) && joins(p, taps.getFirst().id(), Pumped.YES))
         .findFirst();

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -93,7 +93,7 @@ final class Sequence {
         .filter(p -> !start.of(p.id()).equals(target.of(p.id())))
         .forEach(p -> {
           if (!Hands.canTurn(p, start.of(p.id()), target.of(p.id()))) {
-            turns.add(new Turn(p.id(), Kind.HoseInlet.HOSE.id()));
+            turns.add(new Turn(p.id(), HoseInlet.HOSE.id()));
           }
           turns.add(new Turn(p.id(), target.of(p.id())));
         });

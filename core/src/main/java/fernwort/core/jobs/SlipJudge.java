@@ -3,9 +3,11 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.jobs.Trial.Thing;
+import fernwort.core.kind.Driven;
+import fernwort.core.kind.DryRun;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.DryRun;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
@@ -119,9 +121,9 @@ final class SlipJudge {
         .forEach((thing, seconds) -> {
           Kind kind = plumbing.rig().part(thing.subject()).kind();
           boolean dry = thing.kind() == Happening.Kind.DRAWS_AIR;
-          boolean heeds = kind instanceof Kind.Pump pump && pump.stopsItself();
+          boolean heeds = kind instanceof Pump pump && pump.stopsItself();
           double longer = seconds - meant.lasted().getOrDefault(thing, 0.0);
-          if (longer <= NOTICED || !dry && heeds || !(kind instanceof Kind.Driven driven)) {
+          if (longer <= NOTICED || !dry && heeds || !(kind instanceof Driven driven)) {
             return;
           }
           double bears = DryRun.of(driven);

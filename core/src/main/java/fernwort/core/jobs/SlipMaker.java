@@ -3,9 +3,14 @@ package fernwort.core.jobs;
 import fernwort.core.jobs.Trial.Act;
 import fernwort.core.jobs.Trial.Pause;
 import fernwort.core.jobs.Trial.Turned;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Saying;
@@ -77,8 +82,7 @@ final class SlipMaker {
   }
 
   private static boolean canBeBumped(Part part) {
-    return !(part.kind() instanceof Kind.HoseInlet)
-        && !(part.kind() instanceof Kind.PortableContainer);
+    return !(part.kind() instanceof HoseInlet) && !(part.kind() instanceof PortableContainer);
   }
 
   /** Returns the slips of a plan from how things stand, in the order of its steps. */
@@ -133,7 +137,7 @@ final class SlipMaker {
   /** A three-way valve has positions beyond the one that is meant. */
   private void tooFar(List<Act> right, int i, Step.Move move, List<Try> tries) {
     Part part = rig.part(move.part());
-    if (part.kind() instanceof Kind.ThreeWayValve valve) {
+    if (part.kind() instanceof ThreeWayValve valve) {
       for (Position position : valve.positions()) {
         if (!position.id().equals(move.to()) && !position.id().equals(move.from())) {
           tries.add(
@@ -149,11 +153,11 @@ final class SlipMaker {
 
   /** Handles of the same sort within reach. */
   private List<Part> neighbours(Part part) {
-    boolean valve = part.kind() instanceof Kind.Valve;
+    boolean valve = part.kind() instanceof Valve;
     return rig.handles()
         .filter(p -> p.place().equals(part.place()) && !p.equals(part))
-        .filter(p ->
-            valve ? p.kind() instanceof Kind.Valve : p.kind().getClass() == part.kind().getClass())
+        .filter(
+            p -> valve ? p.kind() instanceof Valve : p.kind().getClass() == part.kind().getClass())
         .toList();
   }
 
@@ -195,7 +199,7 @@ final class SlipMaker {
   private void powerLost(State from, List<Act> right, int after, List<Try> tries) {
     List<Act> dark = new ArrayList<>(right.subList(0, after));
     rig.parts().stream()
-        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Kind.Heater)))
+        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Heater)))
         .forEach(p ->
             p.kind()
                 .unpowered()
@@ -238,12 +242,12 @@ final class SlipMaker {
   private void tapsOpen(List<Act> right, List<Try> tries) {
     for (boolean drained : new boolean[] {true, false}) {
       rig.parts().stream()
-          .filter(p -> p.kind() instanceof Kind.Fixture)
+          .filter(p -> p.kind() instanceof Fixture)
           .filter(p -> p.kind().ports().contains("waste") == drained)
           .findFirst()
           .ifPresent(tap -> {
             List<Act> open = new ArrayList<>();
-            open.add(new Turned(tap.id(), ((Kind.Fixture) tap.kind()).cold().id()));
+            open.add(new Turned(tap.id(), ((Fixture) tap.kind()).cold().id()));
             open.addAll(right);
             tries.add(
                 new Try(

@@ -4,10 +4,13 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Dry;
@@ -185,7 +188,7 @@ final class StageRun {
           harm(
               Harm.Kind.DREW_AIR,
               h,
-              plumbing.rig().part(h.subject()).kind() instanceof Kind.Macerator
+              plumbing.rig().part(h.subject()).kind() instanceof Macerator
                   ? Saying.of(LEAVE_THE_REST)
                   : Saying.of("Fill the tank that it draws from first."));
       case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
@@ -217,7 +220,7 @@ final class StageRun {
       boolean meant =
           losing.contains(part.id())
               || leaking.contains(part.id())
-              || part.kind() instanceof Kind.Fixture;
+              || part.kind() instanceof Fixture;
       if (more > SPLASH && !meant) {
         return Optional.of(
             new Harm(
@@ -235,15 +238,15 @@ final class StageRun {
   }
 
   private static boolean letsAir(Part part) {
-    return part.kind() instanceof Kind.OpenEnd end
-        && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW);
+    return part.kind() instanceof OpenEnd end
+        && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW);
   }
 
   private Optional<Harm> moved() {
     Moment now = run.moment();
     for (Part tank : plumbing.tanks()) {
       double change = now.state().volume(tank.id()) - before.state().volume(tank.id());
-      boolean waste = ((Kind.Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
+      boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
       boolean meant = concerned.contains(tank.id()) || moving.contains(tank.id()) || waste;
       if (Math.abs(change) > HARDLY && !meant) {
         return Optional.of(
@@ -300,7 +303,7 @@ final class StageRun {
   private String why(Need need, Flows flows) {
     String source = need.source().part();
     boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
-    boolean tank = plumbing.rig().part(source).kind() instanceof Kind.Tank;
+    boolean tank = plumbing.rig().part(source).kind() instanceof Tank;
     return tank && (air || Marks.isDry(plumbing, run.moment().state(), source))
         ? "Fill %s first: as it is parked, its water does not come to an outlet."
             .formatted(label(source))

@@ -2,10 +2,12 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.Turns;
 import fernwort.core.ways.Turns.Turn;
@@ -312,7 +314,7 @@ final class Targets {
         .plumbing()
         .rig()
         .handles()
-        .filter(p -> p.kind() instanceof Kind.Valve)
+        .filter(p -> p.kind() instanceof Valve)
         .forEach(p -> add(setting, p, mends));
     return mends;
   }
@@ -323,7 +325,7 @@ final class Targets {
         .plumbing()
         .rig()
         .handles()
-        .filter(p -> p.kind() instanceof Kind.Pump && setting.of(p.id()).equals(Kind.ON))
+        .filter(p -> p.kind() instanceof Pump && setting.of(p.id()).equals(Kind.ON))
         .forEach(p -> off.add(new Turn(p.id(), Position.OFF.id())));
     return off;
   }

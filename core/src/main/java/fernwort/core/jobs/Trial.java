@@ -5,9 +5,9 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.OpenEnd;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Actor;
@@ -195,16 +195,16 @@ final class Trial {
     /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
     private boolean isUncovered(Turned turned) {
       String before = run.moment().state().setting().of(turned.part());
-      return plumbing.rig().part(turned.part()).kind() instanceof Kind.OpenEnd end
-          && end.role() == Kind.OpenEnd.Role.DUMP
-          && !before.equals(Kind.OpenEnd.OPEN.id())
+      return plumbing.rig().part(turned.part()).kind() instanceof OpenEnd end
+          && end.role() == OpenEnd.Role.DUMP
+          && !before.equals(OpenEnd.OPEN.id())
           && !before.equals(turned.position());
     }
 
     /** Takes the cap or hose off an outlet; returns how long it stands open (s). */
     private double uncover(String outlet) {
       double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
-      note(run.set(outlet, Kind.OpenEnd.OPEN.id()));
+      note(run.set(outlet, OpenEnd.OPEN.id()));
       pass(new Pause(BARE));
       double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
       spilt.merge(outlet, after - before, Double::sum);

@@ -2,11 +2,15 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Pumped;
@@ -32,7 +36,7 @@ final class UseFinder extends Finder {
 
   private void rinses() {
     List<Part> points =
-        parts(p -> p.kind() instanceof Kind.Fixture f && f.use() == Kind.Fixture.Type.HOSE_POINT);
+        parts(p -> p.kind() instanceof Fixture f && f.use() == Fixture.Type.HOSE_POINT);
     if (points.isEmpty()) {
       missing("Rinse outside", "It needs an outside rinse with a line to pump or mains.");
     }
@@ -47,7 +51,7 @@ final class UseFinder extends Finder {
               "",
               "from the mains",
               Goal.of(
-                      Map.of(inlet.id(), Kind.HoseInlet.MAINS.id()),
+                      Map.of(inlet.id(), HoseInlet.MAINS.id()),
                       needs(source, tap, MAINS),
                       opened(tap))
                   .and(new Condition.PumpsOff(inlet.id())));
@@ -85,7 +89,7 @@ final class UseFinder extends Finder {
   }
 
   private void hot() {
-    List<Part> heaters = parts(p -> p.kind() instanceof Kind.Heater);
+    List<Part> heaters = parts(p -> p.kind() instanceof Heater);
     if (heaters.isEmpty()) {
       missing("Heat water", "It needs a heater between the cold line and a mixer.");
     }
@@ -97,7 +101,7 @@ final class UseFinder extends Finder {
           .forEach(i -> sources.add(new Source(Source.Kind.MAINS, i.id())));
       sources.forEach(s -> heat(heater, s));
     }
-    parts(p -> p.kind() instanceof Kind.Pump k && k.duty() == Kind.Pump.Duty.CIRCULATION)
+    parts(p -> p.kind() instanceof Pump k && k.duty() == Pump.Duty.CIRCULATION)
         .forEach(this::recirculate);
   }
 
@@ -121,10 +125,10 @@ final class UseFinder extends Finder {
 
       then.put(heater.id(), Kind.ON);
       if (mains) {
-        first.put(source.part(), Kind.HoseInlet.MAINS.id());
-        then.put(source.part(), Kind.HoseInlet.MAINS.id());
+        first.put(source.part(), HoseInlet.MAINS.id());
+        then.put(source.part(), HoseInlet.MAINS.id());
       }
-      Map<String, String> probe = Map.of(t.id(), Kind.Fixture.HOT.id());
+      Map<String, String> probe = Map.of(t.id(), Fixture.HOT.id());
       // A tank that the pump draws from without air is strained while one turns on.
       List<Condition> breathes = mains ? List.of() : List.of(new Condition.Breathes(source.part()));
       add(
@@ -147,18 +151,18 @@ final class UseFinder extends Finder {
   /** A tap that mixes in what comes from a heater. */
   private Optional<Part> mixer(Part heater) {
     return rig.parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Fixture f && f.use().mixes())
+        .filter(p -> p.kind() instanceof Fixture f && f.use().mixes())
         .filter(p -> joins(heater.id(), p.id(), Pumped.NO))
         .findFirst();
   }
 
   private Map<String, String> shutTaps() {
-    return allTo(Kind.Fixture.SHUT.id(), p -> p.kind() instanceof Kind.Fixture);
+    return allTo(Fixture.SHUT.id(), p -> p.kind() instanceof Fixture);
   }
 
   private void recirculate(Part pump) {
     Optional<Part> heater =
-        parts(p -> p.kind() instanceof Kind.Heater).stream()
+        parts(p -> p.kind() instanceof Heater).stream()
             .filter(h -> joins(pump.id(), h.id(), Pumped.EITHER))
             .filter(h -> joins(h.id(), pump.id(), Pumped.EITHER))
             .findFirst();
@@ -167,7 +171,7 @@ final class UseFinder extends Finder {
         Goal.of(
             Map.of(pump.id(), Kind.ON),
             List.of(),
-            tap.map(t -> Map.of(t.id(), Kind.Fixture.HOT.id())).orElse(Map.of()));
+            tap.map(t -> Map.of(t.id(), Fixture.HOT.id())).orElse(Map.of()));
     add(
         Job.Kind.RECIRCULATE,
         "round-" + pump.id(),

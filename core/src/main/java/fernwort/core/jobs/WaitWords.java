@@ -1,8 +1,10 @@
 package fernwort.core.jobs;
 
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
@@ -81,7 +83,7 @@ final class WaitWords {
 
   private String gauge(String tank, Moment end) {
     boolean floats =
-        plumbing.rig().part(tank).kind() instanceof Kind.Tank t
+        plumbing.rig().part(tank).kind() instanceof Tank t
             && t.tankPorts().stream().anyMatch(p -> !p.letsOut());
     boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
     return floats && shut
@@ -131,7 +133,7 @@ final class WaitWords {
             + "Open a cold tap until it runs without spitting, then shut it and listen.");
   }
 
-  String silence(Kind.Pump pump, double seconds) {
+  String silence(Pump pump, double seconds) {
     if (pump.cutOut() >= pump.shutOffPressure()) {
       return "No switch stops the pump: it hums deeper when nothing runs. Do not leave it on so.";
     }
@@ -166,12 +168,12 @@ final class WaitWords {
   /** Tells whether what a hose brings comes to a tap as the handles stand. */
   private boolean feedsATap(String inlet, State state) {
     return Connections.of(plumbing, state.setting())
-        .route(inlet, p -> p.kind() instanceof Kind.Tank, p -> p.kind() instanceof Kind.Fixture)
+        .route(inlet, p -> p.kind() instanceof Tank, p -> p.kind() instanceof Fixture)
         .isPresent();
   }
 
   private boolean isFixture(String part) {
-    return plumbing.rig().part(part).kind() instanceof Kind.Fixture;
+    return plumbing.rig().part(part).kind() instanceof Fixture;
   }
 
   private String spot(Part part) {

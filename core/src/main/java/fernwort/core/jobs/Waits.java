@@ -1,8 +1,11 @@
 package fernwort.core.jobs;
 
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -284,7 +287,7 @@ final class Waits {
   }
 
   private double moved(Job.Until until, Moment before, Moment after) {
-    if (plumbing.rig().part(until.part()).kind() instanceof Kind.Tank) {
+    if (plumbing.rig().part(until.part()).kind() instanceof Tank) {
       double change = after.state().volume(until.part()) - before.state().volume(until.part());
       return Math.abs(change);
     }
@@ -299,11 +302,11 @@ final class Waits {
 
   /** A pump falls silent when it has filled the lines behind it and its accumulators. */
   private Step.Wait pressure(Job.Until until, State state) {
-    Kind.Pump pump = (Kind.Pump) plumbing.rig().part(until.part()).kind();
+    Pump pump = (Pump) plumbing.rig().part(until.part()).kind();
     double lines = plumbing.rig().lines().stream().mapToDouble(Line::volume).sum();
     double vessels =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Accumulator)
+            .filter(p -> p.kind() instanceof Accumulator)
             .mapToDouble(Part::volume)
             .sum();
     double seconds =

@@ -1,8 +1,8 @@
 package fernwort.core.load;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -112,7 +112,7 @@ public final class DrawOrders {
   }
 
   private static boolean isTank(Part part, Contents contents) {
-    return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
+    return part.kind() instanceof Tank tank && tank.contents() == contents;
   }
 
   /** Calls for every order of some things. */

@@ -1,9 +1,9 @@
 package fernwort.core.load;
 
+import fernwort.core.kind.Point;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.flow.SteadyFlow;
-import fernwort.core.rig.Link;
+import fernwort.core.kind.Link;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashSet;

@@ -1,6 +1,7 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Regulator;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
@@ -108,7 +109,7 @@ public final class Connections {
           queue[write++] = u;
         }
       }
-      if (part.kind() instanceof Kind.Regulator && plumbing.port(v).equals("out")) {
+      if (part.kind() instanceof Regulator && plumbing.port(v).equals("out")) {
         // No barrier to rely on: many let water back when the pressure before them drops.
         int in = v - 1;
         if (from[in] == -2 && !avoid.test(part)) {
@@ -121,7 +122,7 @@ public final class Connections {
   }
 
   private boolean isWaste(int v) {
-    return plumbing.part(v).kind() instanceof Kind.Fixture && plumbing.port(v).equals("waste");
+    return plumbing.part(v).kind() instanceof Fixture && plumbing.port(v).equals("waste");
   }
 
   private List<String> route(int[] from, int end) {

@@ -1,7 +1,7 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.kind.Point;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
 

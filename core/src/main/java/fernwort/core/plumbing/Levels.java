@@ -1,7 +1,7 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.kind.Point;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;

@@ -2,7 +2,7 @@ package fernwort.core.plumbing;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

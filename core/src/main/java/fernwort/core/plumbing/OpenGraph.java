@@ -1,7 +1,7 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Link;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortableContainer;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;
@@ -85,8 +85,8 @@ public final class OpenGraph {
   /** A stowed jug is joined to nothing, whatever line it pours through. */
   private boolean isStowed(Part part) {
     return !free
-        && part.kind() instanceof Kind.PortableContainer
-        && is(part, Kind.PortableContainer.STOWED.id());
+        && part.kind() instanceof PortableContainer
+        && is(part, PortableContainer.STOWED.id());
   }
 
   private void add(int a, int b, int lineIndex, Link.Law law, double amount) {

@@ -1,6 +1,6 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Mouth;
+import fernwort.core.kind.Mouth;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.Arrays;

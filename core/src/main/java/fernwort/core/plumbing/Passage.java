@@ -1,6 +1,6 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Link;
+import fernwort.core.kind.Link;
 
 /**
  * A way for water through a part of a rig.

@@ -1,17 +1,23 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Mouth;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
-import fernwort.core.rig.Purpose;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -102,7 +108,7 @@ public final class Plumbing {
     owner = owners.stream().mapToInt(Integer::intValue).toArray();
     onlyIn = new boolean[owner.length];
     for (Part part : parts) {
-      if (part.kind() instanceof Kind.Tank tank) {
+      if (part.kind() instanceof Tank tank) {
         tank.tankPorts().stream()
             .filter(p -> !p.letsOut())
             .forEach(p -> onlyIn[vertex(part, p.id())] = true);
@@ -110,7 +116,7 @@ public final class Plumbing {
     }
     half = new double[owner.length];
     for (Part part : parts) {
-      if (part.kind() instanceof Kind.Tank tank) {
+      if (part.kind() instanceof Tank tank) {
         tank.tankPorts().forEach(p -> half[vertex(part, p.id())] = p.half());
       }
     }
@@ -145,8 +151,8 @@ public final class Plumbing {
    * Returns a tank as it is joined up: without outlets and vents that a plug or cap closes, which
    * let nothing out.
    */
-  public Kind.Tank joined(Part tank) {
-    Kind.Tank kind = (Kind.Tank) tank.kind();
+  public Tank joined(Part tank) {
+    Tank kind = (Tank) tank.kind();
     return kind.withPorts(
         kind.tankPorts().stream()
             .filter(p ->
@@ -158,11 +164,11 @@ public final class Plumbing {
   private boolean isPlugged(PortRef port) {
     Integer line = lineIndex.get(port);
     return line != null
-        && rig.part(rig.lines().get(line).other(port).part()).kind() instanceof Kind.Plug;
+        && rig.part(rig.lines().get(line).other(port).part()).kind() instanceof Plug;
   }
 
   private boolean isJug(int vertex) {
-    return part(vertex).kind() instanceof Kind.PortableContainer;
+    return part(vertex).kind() instanceof PortableContainer;
   }
 
   private int[] portVertices(Part part) {
@@ -204,9 +210,7 @@ public final class Plumbing {
   }
 
   static boolean hasMiddle(Kind kind) {
-    return kind instanceof Kind.Tee
-        || kind instanceof Kind.Manifold
-        || kind instanceof Kind.ThreeWayValve;
+    return kind instanceof Tee || kind instanceof Manifold || kind instanceof ThreeWayValve;
   }
 
   /** The points of a line's run; between its ends the vehicle's x and y change evenly. */

@@ -1,9 +1,11 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.TankPort;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -35,7 +37,7 @@ public final class Relief {
     graph = new OpenGraph(plumbing, setting);
     graph.outlets().ends().stream()
         .filter(o -> o.end().kind() != End.Kind.TANK)
-        .filter(o -> !(plumbing.part(o.vertex()).kind() instanceof Kind.HoseInlet))
+        .filter(o -> !(plumbing.part(o.vertex()).kind() instanceof HoseInlet))
         .forEach(o -> openings.add(o.vertex()));
   }
 
@@ -64,7 +66,7 @@ public final class Relief {
     double[] crest = new double[plumbing.size()];
     Arrays.fill(crest, Double.POSITIVE_INFINITY);
     PriorityQueue<Integer> queue = new PriorityQueue<>(Comparator.comparingDouble(v -> crest[v]));
-    for (TankPort port : ((Kind.Tank) tank.kind()).tankPorts()) {
+    for (TankPort port : ((Tank) tank.kind()).tankPorts()) {
       if (port.use() == TankPort.Use.VENT) {
         int v = plumbing.vertex(tank, port.id());
         crest[v] = levels.height(v);
@@ -73,7 +75,7 @@ public final class Relief {
     }
     while (!queue.isEmpty()) {
       int v = queue.remove();
-      if (plumbing.part(v).kind() instanceof Kind.OpenEnd) {
+      if (plumbing.part(v).kind() instanceof OpenEnd) {
         return crest[v];
       }
       for (int e = free.first(v); e >= 0; e = free.next(e)) {
@@ -124,7 +126,7 @@ public final class Relief {
         continue;
       }
       boolean on =
-          part.kind() instanceof Kind.Tank
+          part.kind() instanceof Tank
               && !seen.contains(part.id())
               && !plumbing.onlyIn(v)
               && opens(part.id(), source, seen, ports);
@@ -136,7 +138,7 @@ public final class Relief {
   }
 
   private TankPort.Use use(int tankPort) {
-    return ((Kind.Tank) plumbing.part(tankPort).kind()).port(plumbing.port(tankPort)).use();
+    return ((Tank) plumbing.part(tankPort).kind()).port(plumbing.port(tankPort)).use();
   }
 
   /** Tells whether all that comes from a source to a tank comes through float valves. */

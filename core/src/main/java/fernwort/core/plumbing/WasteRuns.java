@@ -1,6 +1,9 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.ArrayDeque;
@@ -35,7 +38,7 @@ public final class WasteRuns {
     OpenGraph graph = OpenGraph.withHandlesFree(plumbing);
     List<Run> runs = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+      if (part.kind() instanceof Fixture && part.kind().ports().contains("waste")) {
         runs.addAll(from(graph, part));
       }
     }
@@ -52,7 +55,7 @@ public final class WasteRuns {
     while (!front.isEmpty()) {
       int v = front.remove();
       Kind kind = plumbing.part(v).kind();
-      if (kind instanceof Kind.Tank || kind instanceof Kind.OpenEnd) {
+      if (kind instanceof Tank || kind instanceof OpenEnd) {
         end = v;
         break;
       }

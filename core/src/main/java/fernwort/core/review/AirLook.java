@@ -1,15 +1,20 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.say.Scale;
@@ -32,7 +37,7 @@ final class AirLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
-      if (part.kind() instanceof Kind.Tank tank) {
+      if (part.kind() instanceof Tank tank) {
         air(plan, part, tank, found);
         low(plan, part, found);
         siphon(plan, part, tank, found);
@@ -43,7 +48,7 @@ final class AirLook implements Look {
 
   // --- none ------------------------------------------------------------------------------------
 
-  private static void air(Plumbed plan, Part part, Kind.Tank tank, List<Finding> found) {
+  private static void air(Plumbed plan, Part part, Tank tank, List<Finding> found) {
     boolean breathes =
         plan.free()
             .leaving(part, port -> takesAir(tank.port(port)), AirLook::isOpening)
@@ -68,14 +73,14 @@ final class AirLook implements Look {
   }
 
   private static boolean isOpening(Part part) {
-    return part.kind() instanceof Kind.OpenEnd end
-            && end.role() != Kind.OpenEnd.Role.DUMP
-            && end.role() != Kind.OpenEnd.Role.DRAIN
-        || part.kind() instanceof Kind.AirAdmittanceValve
-        || part.kind() instanceof Kind.GravityFiller;
+    return part.kind() instanceof OpenEnd end
+            && end.role() != OpenEnd.Role.DUMP
+            && end.role() != OpenEnd.Role.DRAIN
+        || part.kind() instanceof AirAdmittanceValve
+        || part.kind() instanceof GravityFiller;
   }
 
-  private static UnaryOperator<Rig> vent(Part part, Kind.Tank tank) {
+  private static UnaryOperator<Rig> vent(Part part, Tank tank) {
     return rig -> {
       TankRoom room = TankRoom.of(tank);
       double top = room.highest(Slope.LEVEL);
@@ -94,12 +99,12 @@ final class AirLook implements Look {
               part.y(),
               part.height() + top + 0.4,
               0,
-              new Kind.OpenEnd(Kind.OpenEnd.Role.VENT));
+              new OpenEnd(OpenEnd.Role.VENT));
       return RigEdit.of(drilled).addAt(end, "in", part.port(port), 0.016, 0.6);
     };
   }
 
-  private static String freePort(Kind.Tank tank) {
+  private static String freePort(Tank tank) {
     String port = "vent";
     for (int n = 2; tank.ports().contains(port); n++) {
       port = "vent-" + n;
@@ -178,7 +183,7 @@ final class AirLook implements Look {
             plan.free()
                 .route(
                     t.id(),
-                    p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Fixture,
+                    p -> p.kind() instanceof Pump || p.kind() instanceof Fixture,
                     p -> p.id().equals(line.to().part()) || p.id().equals(line.from().part()))
                 .isPresent())
         .count();
@@ -186,7 +191,7 @@ final class AirLook implements Look {
 
   // --- siphon ----------------------------------------------------------------------------------
 
-  private static void siphon(Plumbed plan, Part part, Kind.Tank tank, List<Finding> found) {
+  private static void siphon(Plumbed plan, Part part, Tank tank, List<Finding> found) {
     for (TankPort port : tank.tankPorts()) {
       Optional<Line> line = plan.lineAt(part, port.id());
       if (port.use() != TankPort.Use.VENT || line.isEmpty()) {
@@ -221,10 +226,10 @@ final class AirLook implements Look {
   private static Optional<Part> tail(Plumbed plan, String start) {
     boolean admits =
         plan.free()
-            .route(start, AirLook::stops, p -> p.kind() instanceof Kind.AirAdmittanceValve)
+            .route(start, AirLook::stops, p -> p.kind() instanceof AirAdmittanceValve)
             .isPresent();
     Part first = plan.part(start);
-    if (admits || first.kind() instanceof Kind.AirAdmittanceValve) {
+    if (admits || first.kind() instanceof AirAdmittanceValve) {
       return Optional.empty();
     }
     if (isTail(first)) {
@@ -237,14 +242,14 @@ final class AirLook implements Look {
 
   /** A drain that a tank is emptied by is no tail, even where its line meets a vent's. */
   private static boolean isTail(Part part) {
-    return part.kind() instanceof Kind.OpenEnd end
-        && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW);
+    return part.kind() instanceof OpenEnd end
+        && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW);
   }
 
   private static boolean stops(Part part) {
-    return part.kind() instanceof Kind.Tank
-        || part.kind() instanceof Kind.Pump
-        || part.kind() instanceof Kind.Fixture;
+    return part.kind() instanceof Tank
+        || part.kind() instanceof Pump
+        || part.kind() instanceof Fixture;
   }
 
   /** The most that lies above a port when a full tank is tipped one way or another (m³). */
@@ -270,7 +275,7 @@ final class AirLook implements Look {
               tank.y(),
               crest + 0.05,
               0,
-              new Kind.AirAdmittanceValve());
+              new AirAdmittanceValve());
       ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
       return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, over);
     };

@@ -1,7 +1,7 @@
 package fernwort.core.review;
 
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Beyond;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
@@ -14,7 +14,7 @@ final class DeadEndLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part valve : plan.rig().parts()) {
-      if (!(valve.kind() instanceof Kind.Valve)) {
+      if (!(valve.kind() instanceof Valve)) {
         continue;
       }
       valve.kind().ports().stream()

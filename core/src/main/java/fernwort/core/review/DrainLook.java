@@ -1,11 +1,11 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.ProfilePoint;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -65,7 +65,7 @@ final class DrainLook implements Look {
                             end.y(),
                             drainHeight(rig, lowest.height()),
                             0,
-                            new Kind.Plug(true)),
+                            new Plug(true)),
                         "in",
                         0.1,
                         lowest))));

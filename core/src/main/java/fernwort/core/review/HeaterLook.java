@@ -2,7 +2,8 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -18,7 +19,7 @@ final class HeaterLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
-      if (part.kind() instanceof Kind.Heater heater) {
+      if (part.kind() instanceof Heater heater) {
         relief(part, heater, found);
         bypass(plan, part, heater, found);
         drain(part, heater, found);
@@ -26,8 +27,8 @@ final class HeaterLook implements Look {
     }
   }
 
-  private static void relief(Part part, Kind.Heater heater, List<Finding> found) {
-    if (!heater.relief() && heater.works() == Kind.Heater.Type.STORAGE) {
+  private static void relief(Part part, Heater heater, List<Finding> found) {
+    if (!heater.relief() && heater.works() == Heater.Type.STORAGE) {
       found.add(
           new Finding(
               Finding.Code.HEATER_RELIEF,
@@ -43,10 +44,10 @@ final class HeaterLook implements Look {
     }
   }
 
-  private static void bypass(Plumbed plan, Part part, Kind.Heater heater, List<Finding> found) {
+  private static void bypass(Plumbed plan, Part part, Heater heater, List<Finding> found) {
     Optional<Line> cold = plan.lineAt(part, "cold");
     Optional<Line> hot = plan.lineAt(part, "hot");
-    if (heater.works() != Kind.Heater.Type.STORAGE || cold.isEmpty() || hot.isEmpty()) {
+    if (heater.works() != Heater.Type.STORAGE || cold.isEmpty() || hot.isEmpty()) {
       return;
     }
     String before = cold.get().other(part.port("cold")).part();
@@ -72,8 +73,8 @@ final class HeaterLook implements Look {
     }
   }
 
-  private static void drain(Part part, Kind.Heater heater, List<Finding> found) {
-    double high = Kind.Heater.height(part.volume());
+  private static void drain(Part part, Heater heater, List<Finding> found) {
+    double high = Heater.height(part.volume());
     if (part.volume() > 0 && heater.drainHeight() > high) {
       found.add(
           new Finding(
@@ -116,7 +117,7 @@ final class HeaterLook implements Look {
               heater.y(),
               heater.height() + 0.3,
               0,
-              new Kind.Tee());
+              new Tee());
       Rig joined = RigEdit.of(branched).insert(hot.id(), tee, "a", "b");
       return RigEdit.of(joined)
           .connect(

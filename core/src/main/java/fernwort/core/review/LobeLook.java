@@ -1,10 +1,11 @@
 package fernwort.core.review;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
@@ -87,7 +88,7 @@ final class LobeLook implements Look {
   }
 
   private static boolean drives(Part part) {
-    return part.kind() instanceof Kind.Pump || part.kind() instanceof Kind.Macerator;
+    return part.kind() instanceof Pump || part.kind() instanceof Macerator;
   }
 
   private static Finding apart(Part part, TankRoom room, TankPort one, TankPort other) {

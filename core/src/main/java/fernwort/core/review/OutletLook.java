@@ -1,13 +1,13 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
@@ -38,7 +38,7 @@ final class OutletLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.plumbing().tanks()) {
-      if (part.kind() instanceof Kind.Tank tank && tank.contents() == Contents.FRESH) {
+      if (part.kind() instanceof Tank tank && tank.contents() == Contents.FRESH) {
         for (TankPort port : plan.plumbing().joined(part).tankPorts()) {
           if (port.use() == TankPort.Use.FEED) {
             look(plan, part, port, found);
@@ -101,7 +101,7 @@ final class OutletLook implements Look {
 
   /** Returns a tank with one of its ports at another height over its inside corner (m). */
   static Part movePort(Part part, String port, double z) {
-    if (!(part.kind() instanceof Kind.Tank tank)) {
+    if (!(part.kind() instanceof Tank tank)) {
       return part;
     }
     return part.with(

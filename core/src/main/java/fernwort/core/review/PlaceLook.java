@@ -1,7 +1,11 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Pump;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Amount;
@@ -43,7 +47,7 @@ final class PlaceLook implements Look {
 
   /** A hose tail may hang lower than hard parts: it gives way. */
   private static boolean hangs(Part part) {
-    return part.kind() instanceof Kind.OpenEnd end && end.role() != Kind.OpenEnd.Role.DUMP;
+    return part.kind() instanceof OpenEnd end && end.role() != OpenEnd.Role.DUMP;
   }
 
   private static Finding low(Part part, double clearance) {
@@ -62,7 +66,7 @@ final class PlaceLook implements Look {
   }
 
   private static boolean takesIn(Part part) {
-    return part.kind() instanceof Kind.HoseInlet || part.kind() instanceof Kind.GravityFiller;
+    return part.kind() instanceof HoseInlet || part.kind() instanceof GravityFiller;
   }
 
   private static boolean nearWheel(Plumbed plan, Part part) {
@@ -83,7 +87,7 @@ final class PlaceLook implements Look {
   }
 
   private static Finding behindPanel(Part part, Place place) {
-    boolean isSwitch = part.kind() instanceof Kind.Pump || part.kind() instanceof Kind.Heater;
+    boolean isSwitch = part.kind() instanceof Pump || part.kind() instanceof Heater;
     return new Finding(
         isSwitch ? Finding.Code.SWITCH_REACH : Finding.Code.BEHIND_PANEL,
         isSwitch ? Finding.Risk.LOSS : Finding.Risk.BOTHER,

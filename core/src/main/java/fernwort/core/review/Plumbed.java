@@ -1,11 +1,11 @@
 package fernwort.core.review;
 
 import fernwort.core.drain.Flood;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -51,6 +51,6 @@ record Plumbed(
   }
 
   static boolean isTank(Part part, Contents contents) {
-    return part.kind() instanceof Kind.Tank tank && tank.contents() == contents;
+    return part.kind() instanceof Tank tank && tank.contents() == contents;
   }
 }

@@ -2,7 +2,11 @@ package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;
@@ -28,15 +32,15 @@ final class PortLook implements Look {
 
   /** A neck's mouth is meant to be open; a waste that goes nowhere runs into a bowl. */
   private static boolean matters(Part part, String port) {
-    return !(part.kind() instanceof Kind.GravityFiller && port.equals("mouth"))
-        && !(part.kind() instanceof Kind.Fixture && port.equals("waste"))
-        && !(part.kind() instanceof Kind.PortableContainer);
+    return !(part.kind() instanceof GravityFiller && port.equals("mouth"))
+        && !(part.kind() instanceof Fixture && port.equals("waste"))
+        && !(part.kind() instanceof PortableContainer);
   }
 
   private static Finding open(Part part, List<String> ports) {
     boolean one = ports.size() == 1;
     boolean ours = PortNames.isOurs(part.kind(), ports.getFirst());
-    boolean tank = part.kind() instanceof Kind.Tank;
+    boolean tank = part.kind() instanceof Tank;
     return new Finding(
         Finding.Code.PORT_OPEN,
         Finding.Risk.LOSS,
@@ -76,7 +80,7 @@ final class PortLook implements Look {
               part.y(),
               part.at(port).z(),
               0,
-              new Kind.Plug(false));
+              new Plug(false));
       return RigEdit.of(rig).addAt(plug, "in", part.port(port), 0.013, 0.05);
     };
   }

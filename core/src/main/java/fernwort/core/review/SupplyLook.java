@@ -2,13 +2,29 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
@@ -35,23 +51,23 @@ final class SupplyLook implements Look {
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
       switch (part.kind()) {
-        case Kind.HoseInlet inlet when inlet.mainsPressure() > 0 -> {
+        case HoseInlet inlet when inlet.mainsPressure() > 0 -> {
           backflow(plan, part, found);
           tooStrong(plan, part, inlet, found);
         }
-        case Kind.Pump pump -> strainer(plan, part, found);
-        case Kind.Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
-        case Kind.HoseInlet _,
-            Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Tank _,
-            Kind.Valve _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.PortableContainer _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ -> {}
+        case Pump pump -> strainer(plan, part, found);
+        case Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
+        case HoseInlet _,
+            GravityFiller _,
+            OpenEnd _,
+            Tank _,
+            Valve _,
+            Heater _,
+            Fixture _,
+            PortableContainer _,
+            Macerator _,
+            Plug _,
+            Fitting _ -> {}
       }
     }
     oneLeak(plan, found);
@@ -72,18 +88,17 @@ final class SupplyLook implements Look {
               Saying.of("Other people's drinking water."),
               Saying.of("Fit a check valve behind it; your local code may ask for more."),
               List.of(inlet.id()),
-              behind(plan, inlet, "check", " check valve", new Kind.CheckValve(2_000))));
+              behind(plan, inlet, "check", " check valve", new CheckValve(2_000))));
     }
   }
 
   /** Mains that press harder than what hangs on them is made for, with nothing to tame them. */
-  private static void tooStrong(
-      Plumbed plan, Part inlet, Kind.HoseInlet kind, List<Finding> found) {
+  private static void tooStrong(Plumbed plan, Part inlet, HoseInlet kind, List<Finding> found) {
     if (kind.mainsPressure() <= STRONG) {
       return;
     }
     plan.free()
-        .route(inlet.id(), p -> p.kind() instanceof Kind.Regulator, p -> p.kind().bursts())
+        .route(inlet.id(), p -> p.kind() instanceof Regulator, p -> p.kind().bursts())
         .ifPresent(route ->
             found.add(
                 new Finding(
@@ -112,8 +127,7 @@ final class SupplyLook implements Look {
                     .route(s.id(), SupplyLook::strains, p -> p.id().equals(pump.id()))
                     .filter(route -> throughSuction(plan, route, pump))
                     .isPresent());
-    boolean circulates =
-        pump.kind() instanceof Kind.Pump p && p.duty() == Kind.Pump.Duty.CIRCULATION;
+    boolean circulates = pump.kind() instanceof Pump p && p.duty() == Pump.Duty.CIRCULATION;
     if (unstrained && !circulates) {
       found.add(
           new Finding(
@@ -133,13 +147,13 @@ final class SupplyLook implements Look {
                           "in",
                           "strainer",
                           pump.label() + " strainer",
-                          new Kind.Strainer()))));
+                          new Strainer()))));
     }
   }
 
   private static boolean strains(Part part) {
-    return part.kind() instanceof Kind.Strainer
-        || part.kind() instanceof Kind.Filter f && f.grade() == Kind.Filter.Grade.SEDIMENT;
+    return part.kind() instanceof Strainer
+        || part.kind() instanceof Filter f && f.grade() == Filter.Grade.SEDIMENT;
   }
 
   /** Tells whether a route comes to a pump by its inlet, not backwards by its outlet. */
@@ -198,12 +212,11 @@ final class SupplyLook implements Look {
   }
 
   private static boolean purifies(Part part) {
-    return part.kind() instanceof Kind.Filter f && f.grade() == Kind.Filter.Grade.PURIFIER;
+    return part.kind() instanceof Filter f && f.grade() == Filter.Grade.PURIFIER;
   }
 
   private static boolean isDrinking(Part part) {
-    return part.kind() instanceof Kind.Fixture f && f.drinking()
-        || Plumbed.isTank(part, Contents.FRESH);
+    return part.kind() instanceof Fixture f && f.drinking() || Plumbed.isTank(part, Contents.FRESH);
   }
 
   private static void oneLeak(Plumbed plan, List<Finding> found) {
@@ -235,9 +248,9 @@ final class SupplyLook implements Look {
   }
 
   private static boolean parts(Part part) {
-    return part.kind() instanceof Kind.Valve
-        || part.kind() instanceof Kind.CheckValve
-        || part.kind() instanceof Kind.Pump;
+    return part.kind() instanceof Valve
+        || part.kind() instanceof CheckValve
+        || part.kind() instanceof Pump;
   }
 
   /** A shared vent joins tanks for air only; what counts leaves the first tank by another port. */
@@ -245,8 +258,8 @@ final class SupplyLook implements Look {
     return plan.rig().lines().stream()
         .filter(l -> joins(l, route.get(0), route.get(1)))
         .map(l -> l.from().part().equals(one.id()) ? l.from().port() : l.to().port())
-        .anyMatch(port ->
-            one.kind() instanceof Kind.Tank tank && tank.port(port).use() != TankPort.Use.VENT);
+        .anyMatch(
+            port -> one.kind() instanceof Tank tank && tank.port(port).use() != TankPort.Use.VENT);
   }
 
   /** What only runs over from one into the other does not bring them to one level. */

@@ -5,11 +5,15 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;
@@ -35,7 +39,7 @@ final class VentLook implements Look {
   public void over(Plumbed plan, List<Finding> found) {
     Hydraulics hydraulics = Hydraulics.of(plan.plumbing());
     for (Part part : plan.plumbing().tanks()) {
-      Kind.Tank tank = (Kind.Tank) part.kind();
+      Tank tank = (Tank) part.kind();
       double fill = filling(plan, part);
       if (fill <= 0) {
         continue;
@@ -58,24 +62,19 @@ final class VentLook implements Look {
   }
 
   private static boolean isTank(Part part, Part but) {
-    return part.kind() instanceof Kind.Tank && !part.equals(but);
+    return part.kind() instanceof Tank && !part.equals(but);
   }
 
   private static double brings(Part part) {
     return switch (part.kind()) {
-      case Kind.HoseInlet k when k.mainsPressure() > 0 -> k.tapFlow().orElse(Fittings.TAP);
-      case Kind.Pump k when k.duty() == Kind.Pump.Duty.TRANSFER -> k.freeFlow();
+      case HoseInlet k when k.mainsPressure() > 0 -> k.tapFlow().orElse(Fittings.TAP);
+      case Pump k when k.duty() == Pump.Duty.TRANSFER -> k.freeFlow();
       default -> 0;
     };
   }
 
   private static void vent(
-      Plumbed plan,
-      Hydraulics hydraulics,
-      Part part,
-      Kind.Tank tank,
-      double fill,
-      List<Finding> found) {
+      Plumbed plan, Hydraulics hydraulics, Part part, Tank tank, double fill, List<Finding> found) {
     List<List<String>> ways = ways(plan, part, tank);
     if (ways.isEmpty()) {
       return;
@@ -133,7 +132,7 @@ final class VentLook implements Look {
   }
 
   /** The lines of each way from a vent of a tank to the open. */
-  private static List<List<String>> ways(Plumbed plan, Part part, Kind.Tank tank) {
+  private static List<List<String>> ways(Plumbed plan, Part part, Tank tank) {
     List<List<String>> ways = new ArrayList<>();
     for (TankPort port : tank.tankPorts()) {
       if (port.use() == TankPort.Use.VENT) {
@@ -146,9 +145,9 @@ final class VentLook implements Look {
   }
 
   private static boolean letsWaterOut(Part part) {
-    return part.kind() instanceof Kind.OpenEnd end
-            && (end.role() == Kind.OpenEnd.Role.VENT || end.role() == Kind.OpenEnd.Role.OVERFLOW)
-        || part.kind() instanceof Kind.GravityFiller;
+    return part.kind() instanceof OpenEnd end
+            && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW)
+        || part.kind() instanceof GravityFiller;
   }
 
   private static List<String> lines(Plumbed plan, List<String> parts) {
@@ -170,8 +169,7 @@ final class VentLook implements Look {
         || line.from().part().equals(other) && line.to().part().equals(one);
   }
 
-  private static void floats(
-      Plumbed plan, Part part, Kind.Tank tank, double fill, List<Finding> found) {
+  private static void floats(Plumbed plan, Part part, Tank tank, double fill, List<Finding> found) {
     for (TankPort port : tank.tankPorts()) {
       double passes = port.passes().map(p -> p * Math.sqrt(mains(plan) / BAR)).orElse(fill);
       if (!port.letsOut() && passes < CLEARLY * fill) {
@@ -194,7 +192,7 @@ final class VentLook implements Look {
 
   private static double mains(Plumbed plan) {
     return plan.rig().parts().stream()
-        .mapToDouble(p -> p.kind() instanceof Kind.HoseInlet k ? k.mainsPressure() : 0)
+        .mapToDouble(p -> p.kind() instanceof HoseInlet k ? k.mainsPressure() : 0)
         .max()
         .orElse(BAR);
   }

@@ -1,11 +1,14 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Purpose;
-import fernwort.core.rig.Stop;
 import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Optional;
@@ -17,9 +20,9 @@ final class WiringLook implements Look {
   public void over(Plumbed plan, List<Finding> found) {
     PortNames names = PortNames.of(plan.rig());
     for (Part part : plan.rig().parts()) {
-      if (part.kind() instanceof Kind.ThreeWayValve valve) {
+      if (part.kind() instanceof ThreeWayValve valve) {
         neverJoined(plan, names, part, valve, found);
-      } else if (part.kind() instanceof Kind.PortableContainer) {
+      } else if (part.kind() instanceof PortableContainer) {
         pushedInto(plan, names, part, found);
       }
     }
@@ -27,7 +30,7 @@ final class WiringLook implements Look {
 
   /** A source at one port and a pump at another that no position of the handle joins. */
   private static void neverJoined(
-      Plumbed plan, PortNames names, Part part, Kind.ThreeWayValve valve, List<Finding> found) {
+      Plumbed plan, PortNames names, Part part, ThreeWayValve valve, List<Finding> found) {
     for (String drawn : valve.ports()) {
       Optional<Part> pump = first(names, part.port(drawn), plan, WiringLook::isIntake);
       for (String port : valve.ports()) {
@@ -54,12 +57,12 @@ final class WiringLook implements Look {
   }
 
   private static boolean isIntake(Part part, String port) {
-    return part.kind() instanceof Kind.Pump && port.equals("in");
+    return part.kind() instanceof Pump && port.equals("in");
   }
 
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
   private static boolean isSource(Part part, String port) {
-    return part.kind() instanceof Kind.Tank tank
+    return part.kind() instanceof Tank tank
         ? tank.forDrinking() && tank.port(port).use().givesToPumps()
         : part.kind().is(Purpose.SOURCE);
   }
@@ -91,7 +94,7 @@ final class WiringLook implements Look {
     Optional<Part> pushing =
         ends.stream()
             .map(end -> plan.part(end.part()))
-            .filter(p -> ends.contains(p.port("out")) && p.kind() instanceof Kind.Pump)
+            .filter(p -> ends.contains(p.port("out")) && p.kind() instanceof Pump)
             .findFirst();
     boolean drawn = ends.stream().anyMatch(e -> isIntake(plan.part(e.part()), e.port()));
     if (pushing.isPresent() && !drawn) {

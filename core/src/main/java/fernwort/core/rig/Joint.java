@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Connection;
 import java.util.Optional;
 
 /**

@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.ProfilePoint;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

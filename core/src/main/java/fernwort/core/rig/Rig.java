@@ -1,5 +1,10 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.say.Refusal;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -83,17 +88,17 @@ public record Rig(
 
   /** Returns the parts that are tanks. */
   public Stream<Part> tanks() {
-    return parts.stream().filter(p -> p.kind() instanceof Kind.Tank);
+    return parts.stream().filter(p -> p.kind() instanceof Tank);
   }
 
   /** Returns the tanks that are meant for this water. */
   public Stream<Part> tanks(Contents contents) {
-    return tanks().filter(p -> ((Kind.Tank) p.kind()).contents() == contents);
+    return tanks().filter(p -> ((Tank) p.kind()).contents() == contents);
   }
 
   /** Tells whether anything on board heats water. */
   public boolean hasHeater() {
-    return parts.stream().anyMatch(p -> p.kind() instanceof Kind.Heater);
+    return parts.stream().anyMatch(p -> p.kind() instanceof Heater);
   }
 
   /** Returns the parts that a hand can set. */
@@ -131,7 +136,7 @@ public record Rig(
   public Map<String, String> shutDown() {
     Map<String, String> shut = new TreeMap<>();
     handles()
-        .filter(p -> !(p.kind() instanceof Kind.Valve))
+        .filter(p -> !(p.kind() instanceof Valve))
         .forEach(p -> shut.put(p.id(), p.rest().id()));
     return shut;
   }

@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.ProfilePoint;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,8 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -96,11 +99,11 @@ public final class RigLimits {
 
   private void part(Part part) {
     String where = "part " + part.id();
-    if (part.kind() instanceof Kind.Valve valve) {
+    if (part.kind() instanceof Valve valve) {
       most(where, "positions", valve.stops().size(), MOST_STOPS);
       valve.stops().forEach(stop -> plain(where, "words of a position", stop.words()));
     }
-    if (part.kind() instanceof Kind.Tank tank) {
+    if (part.kind() instanceof Tank tank) {
       most(where, "openings", tank.tankPorts().size(), MOST_TANK_PORTS);
       shape(where, tank.shape());
     }

@@ -1,5 +1,32 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.Valve;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -120,25 +147,25 @@ final class RigRules {
 
   private void kind(String where, Kind kind) {
     switch (kind) {
-      case Kind.HoseInlet k -> {
+      case HoseInlet k -> {
         faults.pressure(where, "mains pressure", k.mainsPressure());
         faults.size(where, "outside height", k.outsideHeight(), -20, 20);
         k.tapFlow().ifPresent(most -> faults.flow(where, "tap flow", most));
       }
-      case Kind.Tank k -> new TankRules(faults).check(where, k);
-      case Kind.TwoWayValve k -> valve(where, k);
-      case Kind.ThreeWayValve k -> valve(where, k);
-      case Kind.CheckValve k -> faults.pressure(where, "cracking pressure", k.crackingPressure());
-      case Kind.Regulator k -> faults.pressure(where, "set pressure", k.setPressure());
-      case Kind.Filter k -> {
+      case Tank k -> new TankRules(faults).check(where, k);
+      case TwoWayValve k -> valve(where, k);
+      case ThreeWayValve k -> valve(where, k);
+      case CheckValve k -> faults.pressure(where, "cracking pressure", k.crackingPressure());
+      case Regulator k -> faults.pressure(where, "set pressure", k.setPressure());
+      case Filter k -> {
         faults.flow(where, "rated flow", k.ratedFlow());
         faults.pressure(where, "rated loss", k.ratedLoss());
         k.doubling()
             .ifPresent(v -> faults.size(where, "litres until its loss doubles", v, 1e-3, 1e4));
       }
-      case Kind.Pump k -> pump(where, k);
-      case Kind.Accumulator k -> faults.pressure(where, "precharge", k.precharge());
-      case Kind.Heater k -> {
+      case Pump k -> pump(where, k);
+      case Accumulator k -> faults.pressure(where, "precharge", k.precharge());
+      case Heater k -> {
         faults.size(where, "drain height", k.drainHeight(), 0, 2);
         k.heating()
             .ifPresent(h -> {
@@ -146,30 +173,30 @@ final class RigRules {
               faults.size(where, "thermostat", h.thermostat(), 293.15, 372.15);
             });
       }
-      case Kind.Manifold k -> faults.size(where, "outlets", k.outlets(), 1, 32);
-      case Kind.Fixture k -> {
+      case Manifold k -> faults.size(where, "outlets", k.outlets(), 1, 32);
+      case Fixture k -> {
         faults.flow(where, "rated flow", k.ratedFlow());
         faults.pressure(where, "rated pressure", k.ratedPressure());
         k.restrictor().ifPresent(most -> faults.flow(where, "restricted flow", most));
       }
-      case Kind.PortableContainer k -> faults.size(where, "capacity", k.capacity(), 1e-4, 2);
-      case Kind.Macerator k -> {
+      case PortableContainer k -> faults.size(where, "capacity", k.capacity(), 1e-4, 2);
+      case Macerator k -> {
         faults.flow(where, "free flow", k.freeFlow());
         faults.pressure(where, "shut-off pressure", k.shutOffPressure());
         k.dryRun().ifPresent(s -> faults.size(where, "dry run", s, 1, 86_400));
       }
-      case Kind.GravityFiller k -> {}
-      case Kind.OpenEnd k -> {}
-      case Kind.AirAdmittanceValve k -> {}
-      case Kind.Strainer k -> {}
-      case Kind.Tee k -> {}
-      case Kind.DrainTrap k -> {}
-      case Kind.LeakTray k -> faults.size(where, "what it holds", k.holds(), 0, 1);
-      case Kind.Plug k -> {}
+      case GravityFiller k -> {}
+      case OpenEnd k -> {}
+      case AirAdmittanceValve k -> {}
+      case Strainer k -> {}
+      case Tee k -> {}
+      case DrainTrap k -> {}
+      case LeakTray k -> faults.size(where, "what it holds", k.holds(), 0, 1);
+      case Plug k -> {}
     }
   }
 
-  private void pump(String where, Kind.Pump pump) {
+  private void pump(String where, Pump pump) {
     faults.pressure(where, "shut-off pressure", pump.shutOffPressure());
     faults.flow(where, "free flow", pump.freeFlow());
     faults.pressure(where, "cut-in pressure", pump.cutIn());
@@ -181,7 +208,7 @@ final class RigRules {
     }
   }
 
-  private void valve(String where, Kind.Valve valve) {
+  private void valve(String where, Valve valve) {
     Set<String> ids = new HashSet<>();
     if (valve.stops().size() < 2) {
       faults.add(where, "a valve needs two positions or more", "Describe each stop of its handle");

@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Point;
+
 /**
  * How the vehicle stands: pitch lifts its nose, then roll lifts its left side.
  *

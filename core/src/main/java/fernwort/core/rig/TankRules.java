@@ -1,5 +1,9 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -14,7 +18,7 @@ final class TankRules {
     this.faults = faults;
   }
 
-  void check(String where, Kind.Tank tank) {
+  void check(String where, Tank tank) {
     faults.size(where, "wall", tank.wall(), 0, 0.1);
     faults.pressure(where, "highest pressure", tank.highestPressure());
     faults.size(where, "lowest pressure", tank.lowestPressure(), -101_325, 0);
@@ -52,7 +56,7 @@ final class TankRules {
   }
 
   /** Lamps light one after another, within the tank. */
-  private void probes(String where, Kind.Tank tank) {
+  private void probes(String where, Tank tank) {
     List<Double> probes = tank.gauge().heights();
     if (!probes.isEmpty() && probes.size() != tank.gauge().steps()) {
       faults.add(
@@ -83,7 +87,7 @@ final class TankRules {
     }
   }
 
-  private Optional<Room> shape(String where, Kind.Tank tank) {
+  private Optional<Room> shape(String where, Tank tank) {
     double walls = 2 * tank.wall();
     return switch (tank.shape()) {
       case Shape.Box b -> room(where, walls, b.length(), b.width(), b.height());

@@ -8,9 +8,8 @@
  * masses in kilograms. The vehicle frame has x forward, y left and z up, its origin on the ground
  * under the rear axle.
  *
- * <p>The kinds of part form a sealed set ({@link fernwort.core.rig.Kind}), so a computation that
- * forgets a kind does not compile. A broken rig cannot exist: {@link fernwort.core.rig.Rig} reports
- * every fault of a description at once.
+ * <p>What a part is stands in {@link fernwort.core.kind}. A broken rig cannot exist: {@link
+ * fernwort.core.rig.Rig} reports every fault of a description at once.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.rig;

@@ -4,12 +4,14 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -234,7 +236,7 @@ public record Drive(String words, List<Stretch> stretches) {
       PortRef at = end.port("in");
       for (int i = 0; line != null && i < 6; i++) {
         Part part = rig.part(line.other(at).part());
-        if (!(part.kind() instanceof Kind.TwoWayValve valve)) {
+        if (!(part.kind() instanceof TwoWayValve valve)) {
           break;
         }
         valve.shut().ifPresent(stop -> valves.put(part.id(), stop.id()));
@@ -264,7 +266,7 @@ public record Drive(String words, List<Stretch> stretches) {
                 end.y(),
                 crest + 0.05,
                 0,
-                new Kind.AirAdmittanceValve());
+                new AirAdmittanceValve());
         ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
         changed = edit.teeOff(line.id(), air, "in", 0.1, over);
       }
@@ -275,7 +277,7 @@ public record Drive(String words, List<Stretch> stretches) {
   private static List<Part> overflows(Rig rig) {
     List<Part> ends = new ArrayList<>();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.OpenEnd end && end.role() == Kind.OpenEnd.Role.OVERFLOW) {
+      if (part.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.OVERFLOW) {
         ends.add(part);
       }
     }

@@ -1,7 +1,7 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.PortableContainer;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;
@@ -27,7 +27,7 @@ final class Jugs {
 
   /** Fills a part anew, when it is a container. */
   void fill(Part part) {
-    if (part.kind() instanceof Kind.PortableContainer jug) {
+    if (part.kind() instanceof PortableContainer jug) {
       left.put(part.id(), jug.capacity());
     }
   }

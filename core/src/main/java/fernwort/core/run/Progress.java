@@ -5,9 +5,9 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.Surroundings;
+import fernwort.core.kind.PortableContainer;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.HashSet;
@@ -151,7 +151,7 @@ final class Progress {
   /** Sets a handle, switch, cap or tap. */
   void set(String part, String position) {
     state = state.with(part, position);
-    if (position.equals(Kind.PortableContainer.POURING.id())) {
+    if (position.equals(PortableContainer.POURING.id())) {
       jugs.fill(plumbing.rig().part(part));
     }
     spills.forget();

@@ -1,9 +1,9 @@
 package fernwort.core.run;
 
+import fernwort.core.kind.Point;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.Arrays;

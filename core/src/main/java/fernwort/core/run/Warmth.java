@@ -2,8 +2,10 @@ package fernwort.core.run;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
@@ -53,8 +55,8 @@ final class Warmth {
   }
 
   private static boolean isKnown(Part part) {
-    return part.kind() instanceof Kind.Heater h
-        && h.works() == Kind.Heater.Type.STORAGE
+    return part.kind() instanceof Heater h
+        && h.works() == Heater.Type.STORAGE
         && h.heating().isPresent()
         && part.volume() > 0;
   }
@@ -143,8 +145,8 @@ final class Warmth {
         : 0;
   }
 
-  private Kind.Heater.Heating heating(int heater) {
-    return ((Kind.Heater) heaters.get(heater).kind()).heating().orElseThrow();
+  private Heater.Heating heating(int heater) {
+    return ((Heater) heaters.get(heater).kind()).heating().orElseThrow();
   }
 
   private double volume(int heater) {
@@ -161,9 +163,9 @@ final class Warmth {
   }
 
   private static double hotShare(String position) {
-    if (position.equals(Kind.Fixture.HOT.id())) {
+    if (position.equals(Fixture.HOT.id())) {
       return 1;
     }
-    return position.equals(Kind.Fixture.WARM.id()) ? 0.5 : 0;
+    return position.equals(Fixture.WARM.id()) ? 0.5 : 0;
   }
 }

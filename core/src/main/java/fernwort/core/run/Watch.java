@@ -2,19 +2,25 @@ package fernwort.core.run;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Relief;
 import fernwort.core.plumbing.Walk;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -64,7 +70,7 @@ final class Watch {
     linesByPort = rig.linesByPort();
     falls = new Walk(rig, part -> !stops(part.kind()));
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Tank tank) {
+      if (part.kind() instanceof Tank tank) {
         overflows.addAll(
             falls.lines(
                 tank.tankPorts().stream()
@@ -72,7 +78,7 @@ final class Watch {
                     .map(p -> part.port(p.id()))
                     .toList()));
       }
-      if (part.kind() instanceof Kind.Fixture && part.kind().ports().contains("waste")) {
+      if (part.kind() instanceof Fixture && part.kind().ports().contains("waste")) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
       }
     }
@@ -92,12 +98,12 @@ final class Watch {
   }
 
   private static boolean stops(Kind kind) {
-    return kind instanceof Kind.Tank
-        || kind instanceof Kind.Pump
-        || kind instanceof Kind.Macerator
-        || kind instanceof Kind.Regulator
-        || kind instanceof Kind.Fixture
-        || kind instanceof Kind.HoseInlet;
+    return kind instanceof Tank
+        || kind instanceof Pump
+        || kind instanceof Macerator
+        || kind instanceof Regulator
+        || kind instanceof Fixture
+        || kind instanceof HoseInlet;
   }
 
   /** Returns the heights of a tank's ports (m). */
@@ -149,7 +155,7 @@ final class Watch {
   }
 
   private void tank(Part part, Levels levels, Flows flows, Set<Standing> standing) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Tank tank = (Tank) part.kind();
     boolean outlet = false;
     boolean wet = false;
     boolean full = levels.isBrimFull(part.id());
@@ -190,7 +196,7 @@ final class Watch {
    * The pressure that a tank is taken to bear: its limit, beyond the water that stands in its own
    * vent up to the open end.
    */
-  private double bears(Part part, Kind.Tank tank, Levels levels) {
+  private double bears(Part part, Tank tank, Levels levels) {
     double rise =
         ventTops.computeIfAbsent(part.id(), id -> Relief.height(plumbing, levels, part))
             - levels.surface(part.id());
@@ -222,7 +228,7 @@ final class Watch {
 
   private double head(PortRef port, Levels levels, Flows flows) {
     Part part = parts.get(port.part());
-    if (part != null && part.kind() instanceof Kind.Tank) {
+    if (part != null && part.kind() instanceof Tank) {
       return levels.surface(port.part());
     }
     return flows

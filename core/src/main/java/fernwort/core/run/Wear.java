@@ -2,8 +2,8 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.Filter;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.List;
 
@@ -20,7 +20,7 @@ final class Wear {
   Wear(Plumbing plumbing) {
     filters =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Filter f && f.doubling().isPresent())
+            .filter(p -> p.kind() instanceof Filter f && f.doubling().isPresent())
             .toList();
     feeds = filters.stream().map(p -> plumbing.lineId(p.port("in")).orElse("")).toList();
     passed = new double[filters.size()];
@@ -43,7 +43,7 @@ final class Wear {
     Conditions worn = conditions;
     for (int i = 0; i < passed.length; i++) {
       Part filter = filters.get(i);
-      double doubling = ((Kind.Filter) filter.kind()).doubling().orElse(Double.POSITIVE_INFINITY);
+      double doubling = ((Filter) filter.kind()).doubling().orElse(Double.POSITIVE_INFINITY);
       double before = conditions.clogging().getOrDefault(filter.id(), 1.0);
       worn = worn.withClogged(filter.id(), before * (1 + passed[i] / doubling));
     }

@@ -1,7 +1,7 @@
 package fernwort.core.sizing;
 
+import fernwort.core.kind.Contents;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.HashMap;

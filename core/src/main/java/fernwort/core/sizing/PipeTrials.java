@@ -2,8 +2,8 @@ package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -64,7 +64,7 @@ final class PipeTrials {
       List<Part> parts =
           rig.parts().stream()
               .map(p ->
-                  p.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.SUPPLY
+                  p.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY
                       ? p.with(plate(pump, plate))
                       : p)
               .toList();
@@ -85,10 +85,10 @@ final class PipeTrials {
     return trials;
   }
 
-  private static Kind.Pump plate(Kind.Pump pump, double[] plate) {
-    return new Kind.Pump(
+  private static Pump plate(Pump pump, double[] plate) {
+    return new Pump(
         pump.duty(),
-        Kind.Pump.Type.DIAPHRAGM,
+        Pump.Type.DIAPHRAGM,
         plate[1] * 1e5,
         plate[0] * LITRES_PER_MINUTE,
         (plate[2] - 0.7) * 1e5,

@@ -1,12 +1,13 @@
 package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -172,7 +173,7 @@ public record PumpAndLines(
   private static List<Suction> suction(Plumbing plumbing) {
     List<Suction> found = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.SUPPLY) {
+      if (part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY) {
         plumbing
             .rig()
             .tanks(Contents.FRESH)
@@ -186,7 +187,7 @@ public record PumpAndLines(
   }
 
   private static double outlet(Part part) {
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Tank tank = (Tank) part.kind();
     return part.height()
         + tank.tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED)

@@ -1,6 +1,6 @@
 package fernwort.core.sizing;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Pump;
 
 /**
  * How often a pump starts while a tap runs that takes less than the pump gives.
@@ -25,7 +25,7 @@ public final class PumpCycle {
    * @param volume volume of the vessel (m³)
    * @param precharge its air pressure without water (Pa)
    */
-  public static double takesUp(Kind.Pump pump, double volume, double precharge) {
+  public static double takesUp(Pump pump, double volume, double precharge) {
     double air = volume * (precharge + ATMOSPHERE);
     double low = Math.max(precharge, pump.cutIn()) + ATMOSPHERE;
     double high = Math.max(precharge, pump.cutOut()) + ATMOSPHERE;
@@ -39,7 +39,7 @@ public final class PumpCycle {
    * @param drawn what the tap takes (m³/s)
    * @param gives what gives way between the two pressures (m³)
    */
-  public static double perMinute(Kind.Pump pump, double drawn, double gives) {
+  public static double perMinute(Pump pump, double drawn, double gives) {
     double mean = (pump.cutIn() + pump.cutOut()) / 2;
     double pumped = flowAt(pump, mean);
     if (drawn <= 0 || drawn >= flowAt(pump, pump.cutOut())) {
@@ -48,7 +48,7 @@ public final class PumpCycle {
     return 60 / (gives / (pumped - drawn) + gives / drawn);
   }
 
-  private static double flowAt(Kind.Pump pump, double pressure) {
+  private static double flowAt(Pump pump, double pressure) {
     return Math.max(0, pump.freeFlow() * (1 - pressure / pump.shutOffPressure()));
   }
 }

@@ -2,8 +2,9 @@ package fernwort.core.sizing;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.HashMap;
@@ -26,7 +27,7 @@ final class PumpNeed {
    * @param flows flow in each line, by id (m³/s); where none is given, the fixture's own
    */
   static double pumpPressure(TapBench bench, Part part, Flows alone, Map<String, Double> flows) {
-    Kind.Fixture fixture = (Kind.Fixture) part.kind();
+    Fixture fixture = (Fixture) part.kind();
     double own = alone.fixture(part.id());
     double lost = 0;
     Set<String> passed = new HashSet<>();
@@ -81,11 +82,11 @@ final class PumpNeed {
     return new PumpAndLines.Need(total, pressure, given);
   }
 
-  private static Stream<Kind.Pump> supplyPumps(Plumbing plumbing) {
+  private static Stream<Pump> supplyPumps(Plumbing plumbing) {
     return plumbing.rig().parts().stream()
         .map(Part::kind)
-        .filter(Kind.Pump.class::isInstance)
-        .map(Kind.Pump.class::cast)
-        .filter(p -> p.duty() == Kind.Pump.Duty.SUPPLY);
+        .filter(Pump.class::isInstance)
+        .map(Pump.class::cast)
+        .filter(p -> p.duty() == Pump.Duty.SUPPLY);
   }
 }

@@ -2,9 +2,21 @@ package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -35,29 +47,28 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
     List<Part> fixtures = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
       switch (part.kind()) {
-        case Kind.Fixture k -> {
+        case Fixture k -> {
           state = state.with(part.id(), part.rest().id());
           fixtures.add(part);
         }
-        case Kind.HoseInlet k -> state = state.with(part.id(), part.rest().id());
-        case Kind.Pump k when k.duty() == Kind.Pump.Duty.SUPPLY ->
-            state = state.with(part.id(), Kind.ON);
-        case Kind.Tank k when k.contents() == Contents.FRESH -> {
+        case HoseInlet k -> state = state.with(part.id(), part.rest().id());
+        case Pump k when k.duty() == Pump.Duty.SUPPLY -> state = state.with(part.id(), Kind.ON);
+        case Tank k when k.contents() == Contents.FRESH -> {
           double stranded = plumbing.figures(part, now.slope()).stranded();
           if (now.volume(part.id()) < stranded + LEAST_WATER) {
             state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
           }
         }
-        case Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Tank _,
-            Kind.Valve _,
-            Kind.Pump _,
-            Kind.Heater _,
-            Kind.PortableContainer _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ -> {}
+        case GravityFiller _,
+            OpenEnd _,
+            Tank _,
+            Valve _,
+            Pump _,
+            Heater _,
+            PortableContainer _,
+            Macerator _,
+            Plug _,
+            Fitting _ -> {}
       }
     }
     return new TapBench(plumbing, Hydraulics.of(plumbing), state, fixtures);
@@ -67,7 +78,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
   Flows open(Collection<Part> some) {
     State state = shut;
     for (Part fixture : some) {
-      state = state.with(fixture.id(), ((Kind.Fixture) fixture.kind()).cold().id());
+      state = state.with(fixture.id(), ((Fixture) fixture.kind()).cold().id());
     }
     return hydraulics.solve(state);
   }
@@ -94,7 +105,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
   }
 
   private static boolean isOutside(Part fixture) {
-    return ((Kind.Fixture) fixture.kind()).use() == Kind.Fixture.Type.HOSE_POINT;
+    return ((Fixture) fixture.kind()).use() == Fixture.Type.HOSE_POINT;
   }
 
   /** Returns the bench with other lines. */
@@ -113,6 +124,6 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
 
   /** Returns the flow that a fixture is made for (m³/s). */
   static double rated(Part fixture) {
-    return ((Kind.Fixture) fixture.kind()).ratedFlow();
+    return ((Fixture) fixture.kind()).ratedFlow();
   }
 }

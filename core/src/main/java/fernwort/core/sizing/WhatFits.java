@@ -1,9 +1,9 @@
 package fernwort.core.sizing;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;
@@ -207,7 +207,7 @@ public final class WhatFits {
 
   private static Fit fit(String words, Shape shape, Margins m, double x, double z) {
     Gauge none = new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0);
-    Kind.Tank tank = new Kind.Tank(Contents.FRESH, shape, m.wall(), List.of(), none, 1, -1);
+    Tank tank = new Tank(Contents.FRESH, shape, m.wall(), List.of(), none, 1, -1);
     return new Fit(words, shape, TankRoom.of(tank).capacity(), x, z);
   }
 }

@@ -1,14 +1,15 @@
 package fernwort.core.streams;
 
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Passage;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PortFlow;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.Purpose;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -66,7 +67,7 @@ public final class Directions {
   public List<String> reversedCheckValves() {
     List<String> reversed = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.CheckValve) {
+      if (part.kind() instanceof CheckValve) {
         int in = plumbing.vertex(part, "in");
         int out = plumbing.vertex(part, "out");
         if (!passes(part, in, out) && passes(part, out, in)) {
@@ -125,7 +126,7 @@ public final class Directions {
 
   private List<Integer> next(Part without, int v) {
     Part part = plumbing.part(v);
-    boolean other = part.kind() instanceof Kind.CheckValve && !part.id().equals(without.id());
+    boolean other = part.kind() instanceof CheckValve && !part.id().equals(without.id());
     if (other && plumbing.port(v).equals("in")) {
       List<Integer> on = new ArrayList<>(onward.get(v));
       on.add(plumbing.vertex(part, "out"));

@@ -1,13 +1,17 @@
 package fernwort.core.streams;
 
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Walk;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.TankPort;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -59,9 +63,9 @@ public final class Streams {
   private void gray() {
     for (Part part : rig.parts()) {
       for (String port : part.kind().ports()) {
-        boolean waste = part.kind() instanceof Kind.Fixture && port.equals("waste");
+        boolean waste = part.kind() instanceof Fixture && port.equals("waste");
         boolean grayTank =
-            part.kind() instanceof Kind.Tank tank
+            part.kind() instanceof Tank tank
                 && tank.contents() == Contents.GRAY
                 && tank.port(port).use() != TankPort.Use.VENT;
         if (waste || grayTank) {
@@ -73,7 +77,7 @@ public final class Streams {
 
   private void air() {
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Tank tank) {
+      if (part.kind() instanceof Tank tank) {
         for (TankPort port : tank.tankPorts()) {
           Set<String> reached = spread(part.port(port.id()));
           if (port.use() == TankPort.Use.VENT && reached.stream().noneMatch(this::fills)) {
@@ -89,13 +93,13 @@ public final class Streams {
         .filter(l -> l.id().equals(lineId))
         .flatMap(l -> List.of(l.from(), l.to()).stream())
         .anyMatch(end ->
-            part(end).kind() instanceof Kind.Tank tank
+            part(end).kind() instanceof Tank tank
                 && tank.port(end.port()).use() != TankPort.Use.VENT);
   }
 
   private void outside() {
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.HoseInlet inlet && inlet.mainsPressure() == 0) {
+      if (part.kind() instanceof HoseInlet inlet && inlet.mainsPressure() == 0) {
         Line line = lines.get(part.port("out"));
         if (line != null) {
           streams.put(line.id(), Stream.OUTSIDE);
@@ -110,10 +114,10 @@ public final class Streams {
   }
 
   private static boolean passes(Part part) {
-    return !(part.kind() instanceof Kind.Tank
-        || part.kind() instanceof Kind.Fixture
-        || part.kind() instanceof Kind.Heater
-        || part.kind() instanceof Kind.Pump);
+    return !(part.kind() instanceof Tank
+        || part.kind() instanceof Fixture
+        || part.kind() instanceof Heater
+        || part.kind() instanceof Pump);
   }
 
   /** Spreads from hot and cold ports at once; each line belongs to whichever comes first. */
@@ -124,10 +128,10 @@ public final class Streams {
       for (String port : part.kind().ports()) {
         boolean hot = port.equals("hot");
         boolean cold =
-            part.kind() instanceof Kind.HoseInlet
-                || part.kind() instanceof Kind.Tank
-                || part.kind() instanceof Kind.Heater
-                || part.kind() instanceof Kind.Pump p && p.duty() != Kind.Pump.Duty.CIRCULATION;
+            part.kind() instanceof HoseInlet
+                || part.kind() instanceof Tank
+                || part.kind() instanceof Heater
+                || part.kind() instanceof Pump p && p.duty() != Pump.Duty.CIRCULATION;
         if (hot || cold) {
           known.put(part.port(port), hot ? Stream.HOT : Stream.FRESH);
           queue.add(part.port(port));

@@ -1,6 +1,6 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,7 +39,7 @@ public record Dipstick(double length, List<Mark> marks) {
    *
    * @param unit what the scale counts in (m³): a litre, a gallon
    */
-  public static Dipstick of(Kind.Tank tank, TankRoom room, Slope slope, double unit) {
+  public static Dipstick of(Tank tank, TankRoom room, Slope slope, double unit) {
     double length = room.highest(Slope.LEVEL);
     double least = volume(tank, room, slope, 0);
     double most = volume(tank, room, slope, length);
@@ -61,13 +61,12 @@ public record Dipstick(double length, List<Mark> marks) {
     return STEPS[STEPS.length - 1];
   }
 
-  private static double volume(Kind.Tank tank, TankRoom room, Slope slope, double wet) {
+  private static double volume(Tank tank, TankRoom room, Slope slope, double wet) {
     return new Reading.Stick(wet).volume(tank, room, slope);
   }
 
   /** By halving: the more is wet, the more is in it. */
-  private static double wet(
-      Kind.Tank tank, TankRoom room, Slope slope, double length, double volume) {
+  private static double wet(Tank tank, TankRoom room, Slope slope, double length, double volume) {
     double low = 0;
     double high = length;
     for (int i = 0; i < HALVINGS; i++) {

@@ -1,7 +1,7 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Slope;
 
 /**
@@ -11,7 +11,7 @@ import fernwort.core.rig.Slope;
  * @param tank the tank
  * @param room its inside
  */
-public record GaugeScale(Kind.Tank tank, TankRoom room) {
+public record GaugeScale(Tank tank, TankRoom room) {
 
   /** A stick, or a sender of fewer steps, is read as if it had so many. */
   private static final int FINEST = 8;

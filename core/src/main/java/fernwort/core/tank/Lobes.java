@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Point;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;

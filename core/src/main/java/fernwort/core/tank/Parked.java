@@ -1,10 +1,10 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 
 /**
  * One tank on a slope.
@@ -23,7 +23,7 @@ public record Parked(
   private static final double ALIKE = 1e-6;
 
   /** Looks at a tank that holds so much (m³) on a slope. */
-  public static Parked of(Kind.Tank tank, TankRoom room, double volume, Slope slope) {
+  public static Parked of(Tank tank, TankRoom room, double volume, Slope slope) {
     Gauge gauge = tank.gauge();
     double depth = room.highest(Slope.LEVEL);
     double floor = slope.heightOf(new Point(gauge.x(), gauge.y(), 0));
@@ -37,7 +37,7 @@ public record Parked(
         Math.min(volume, undrained(tank, room, slope)));
   }
 
-  private static double undrained(Kind.Tank tank, TankRoom room, Slope slope) {
+  private static double undrained(Tank tank, TankRoom room, Slope slope) {
     return tank.tankPorts().stream()
         .filter(p -> p.use() == TankPort.Use.DRAIN)
         .mapToDouble(p -> room.volumeBelow(slope.heightOf(p.at()) - p.half(), slope))
@@ -49,7 +49,7 @@ public record Parked(
    * Returns the way of parking, within {@link Slope#PARKING} each way, that leaves least in a tank
    * below its drain; the flattest of equals.
    */
-  public static Slope bestToDrain(Kind.Tank tank, TankRoom room) {
+  public static Slope bestToDrain(Tank tank, TankRoom room) {
     Slope best = Slope.LEVEL;
     double least = undrained(tank, room, best);
     for (double pitch = -Slope.PARKING; pitch <= Slope.PARKING; pitch += GRID) {

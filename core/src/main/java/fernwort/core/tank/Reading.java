@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
@@ -19,12 +19,12 @@ public sealed interface Reading {
    *
    * @throws Refusal in one sentence, when the tank cannot show such a reading
    */
-  double volume(Kind.Tank tank, TankRoom room, Slope slope);
+  double volume(Tank tank, TankRoom room, Slope slope);
 
   /** A share of the whole tank (percent). */
   record Percent(double percent) implements Reading {
     @Override
-    public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
+    public double volume(Tank tank, TankRoom room, Slope slope) {
       within("The percentage", percent / 100, Amount.share(0), Amount.share(1));
       return percent / 100 * room.capacity();
     }
@@ -33,7 +33,7 @@ public sealed interface Reading {
   /** A volume (m³), as from a jug count or a flow meter. */
   record Volume(double volume) implements Reading {
     @Override
-    public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
+    public double volume(Tank tank, TankRoom room, Slope slope) {
       within(
           "The amount",
           volume,
@@ -46,7 +46,7 @@ public sealed interface Reading {
   /** The wet length on a stick held upright to the floor of the tank, at the gauge (m). */
   record Stick(double wet) implements Reading {
     @Override
-    public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
+    public double volume(Tank tank, TankRoom room, Slope slope) {
       double depth = room.highest(Slope.LEVEL);
       within(
           "The height on the stick",
@@ -65,7 +65,7 @@ public sealed interface Reading {
    */
   record Steps(int lit) implements Reading {
     @Override
-    public double volume(Kind.Tank tank, TankRoom room, Slope slope) {
+    public double volume(Tank tank, TankRoom room, Slope slope) {
       Gauge gauge = tank.gauge();
       if (!gauge.showsSteps()) {
         throw new Refusal(

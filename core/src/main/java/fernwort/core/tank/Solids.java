@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,7 +26,7 @@ final class Solids {
 
   private Solids() {}
 
-  static List<Solid> inside(Kind.Tank tank) {
+  static List<Solid> inside(Tank tank) {
     double wall = tank.wall();
     return switch (tank.shape()) {
       case Shape.Box b ->

@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 
 /**
@@ -18,7 +18,7 @@ public record TankFigures(double capacity, double stranded, double unreachable) 
    * Returns the figures of a tank. A tank without vent or outlet loses nothing to it. A drain
    * counts as the outlet only of a tank that has no other: nobody draws by a drain.
    */
-  public static TankFigures of(Kind.Tank tank, TankRoom room, Slope slope) {
+  public static TankFigures of(Tank tank, TankRoom room, Slope slope) {
     List<TankPort> vents = ports(tank, TankPort.Use.VENT);
     List<TankPort> feeds = ports(tank, TankPort.Use.FEED);
     List<TankPort> outlets = feeds.isEmpty() ? ports(tank, TankPort.Use.DRAIN) : feeds;
@@ -27,7 +27,7 @@ public record TankFigures(double capacity, double stranded, double unreachable) 
     return new TankFigures(room.capacity(), stranded, Math.max(0, room.capacity() - filled));
   }
 
-  private static List<TankPort> ports(Kind.Tank tank, TankPort.Use use) {
+  private static List<TankPort> ports(Tank tank, TankPort.Use use) {
     return tank.tankPorts().stream().filter(p -> p.use() == use).toList();
   }
 

@@ -1,9 +1,9 @@
 package fernwort.core.tank;
 
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -43,7 +43,7 @@ public final class TankRoom {
   }
 
   /** Returns the room inside a tank. */
-  public static TankRoom of(Kind.Tank tank) {
+  public static TankRoom of(Tank tank) {
     return new TankRoom(Solids.inside(tank), tank.tankPorts());
   }
 

@@ -1,12 +1,17 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.TankPort;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Optional;
@@ -39,17 +44,17 @@ final class CoveredVents {
   }
 
   private static boolean isAlwaysOpen(Kind kind) {
-    return kind instanceof Kind.OpenEnd
-        || kind instanceof Kind.GravityFiller
-        || kind instanceof Kind.AirAdmittanceValve
-        || kind instanceof Kind.Plug;
+    return kind instanceof OpenEnd
+        || kind instanceof GravityFiller
+        || kind instanceof AirAdmittanceValve
+        || kind instanceof Plug;
   }
 
   /** Returns the vent of a tank by which air comes in with the least vacuum. */
   Optional<TankAir.Bubbling> of(Part tank) {
     double surface = levels.surface(tank.id());
     Optional<TankAir.Bubbling> best = Optional.empty();
-    for (TankPort port : ((Kind.Tank) tank.kind()).tankPorts()) {
+    for (TankPort port : ((Tank) tank.kind()).tankPorts()) {
       if (VENTS.contains(port.use())) {
         double crest = crest(plumbing.vertex(tank, port.id()), surface);
         TankAir.Bubbling by = new TankAir.Bubbling(levels.top(tank.port(port.id())), crest);
@@ -95,10 +100,10 @@ final class CoveredVents {
 
   /** An air valve's ball floats up once water comes to it. */
   private boolean isShutByWater(int v, double surface) {
-    return plumbing.part(v).kind() instanceof Kind.AirAdmittanceValve && surface > levels.height(v);
+    return plumbing.part(v).kind() instanceof AirAdmittanceValve && surface > levels.height(v);
   }
 
   private boolean isTank(int v) {
-    return plumbing.part(v).kind() instanceof Kind.Tank;
+    return plumbing.part(v).kind() instanceof Tank;
   }
 }

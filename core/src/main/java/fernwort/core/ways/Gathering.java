@@ -1,10 +1,11 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -107,16 +108,16 @@ final class Gathering {
   /** A hose that hangs in outside water lets water out into it, too. */
   private boolean isOutside(int v) {
     Part part = plumbing.part(v);
-    return part.kind() instanceof Kind.HoseInlet && graph.is(part, Kind.HoseInlet.OUTSIDE.id());
+    return part.kind() instanceof HoseInlet && graph.is(part, HoseInlet.OUTSIDE.id());
   }
 
   private double outside(int v) {
-    return plumbing.part(v).kind() instanceof Kind.HoseInlet inlet ? inlet.outsideHeight() : 0;
+    return plumbing.part(v).kind() instanceof HoseInlet inlet ? inlet.outsideHeight() : 0;
   }
 
   /** Water poured into a neck passes its mouth without being lost there. */
   private boolean isMouth(int v) {
-    return plumbing.part(v).kind() instanceof Kind.GravityFiller;
+    return plumbing.part(v).kind() instanceof GravityFiller;
   }
 
   private Way way(Way.Key key, Sweep sweep, int end, Optional<Intake> intake) {

@@ -1,9 +1,9 @@
 package fernwort.core.ways;
 
 import fernwort.core.effort.Effort;
+import fernwort.core.kind.Link;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import java.util.HashSet;
 import java.util.Set;

@@ -1,11 +1,11 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.HoseInlet;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -74,8 +74,7 @@ public final class OpenWays {
 
   private Ways search() {
     for (Part part : plumbing.sources()) {
-      if (part.kind() instanceof Kind.HoseInlet inlet
-          && graph.is(part, Kind.HoseInlet.MAINS.id())) {
+      if (part.kind() instanceof HoseInlet inlet && graph.is(part, HoseInlet.MAINS.id())) {
         mains(part, inlet, plumbing.first(plumbing.index(part.id())));
       }
     }
@@ -88,7 +87,7 @@ public final class OpenWays {
         pumps, new AirSearch(graph, levels, graph.outlets().openings(), waters.wet()).find());
   }
 
-  private void mains(Part inlet, Kind.HoseInlet kind, int v) {
+  private void mains(Part inlet, HoseInlet kind, int v) {
     sweep
         .begin(Sweep.Medium.PRESSED)
         .from(v, levels.height(v) + Water.head(kind.mainsPressure()))

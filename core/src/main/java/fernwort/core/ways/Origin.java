@@ -1,9 +1,20 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,7 +35,7 @@ record Origin(Source source, double surface, int[] ports) {
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
       switch (part.kind()) {
-        case Kind.Tank tank -> {
+        case Tank tank -> {
           int[] under =
               IntStream.range(v, v + tank.tankPorts().size()).filter(levels::wet).toArray();
           if (under.length > 0) {
@@ -33,8 +44,8 @@ record Origin(Source source, double surface, int[] ports) {
                     new Source(Source.Kind.TANK, part.id()), levels.surface(part.id()), under));
           }
         }
-        case Kind.HoseInlet inlet -> {
-          if (graph.is(part, Kind.HoseInlet.OUTSIDE.id())) {
+        case HoseInlet inlet -> {
+          if (graph.is(part, HoseInlet.OUTSIDE.id())) {
             origins.add(
                 new Origin(
                     new Source(Source.Kind.OUTSIDE, part.id()),
@@ -42,20 +53,20 @@ record Origin(Source source, double surface, int[] ports) {
                     new int[] {v}));
           }
         }
-        case Kind.PortableContainer jug -> {
-          if (graph.is(part, Kind.PortableContainer.POURING.id())) {
+        case PortableContainer jug -> {
+          if (graph.is(part, PortableContainer.POURING.id())) {
             origins.add(jug(plumbing, levels, part, v));
           }
         }
-        case Kind.GravityFiller _,
-            Kind.OpenEnd _,
-            Kind.Valve _,
-            Kind.Pump _,
-            Kind.Heater _,
-            Kind.Fixture _,
-            Kind.Macerator _,
-            Kind.Plug _,
-            Kind.Fitting _ -> {}
+        case GravityFiller _,
+            OpenEnd _,
+            Valve _,
+            Pump _,
+            Heater _,
+            Fixture _,
+            Macerator _,
+            Plug _,
+            Fitting _ -> {}
       }
     }
     return origins;

@@ -1,12 +1,15 @@
 package fernwort.core.ways;
 
 import fernwort.core.effort.Effort;
+import fernwort.core.kind.Driven;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -75,11 +78,11 @@ final class Pumping {
     if (!graph.is(part, Kind.ON)) {
       return;
     }
-    if (part.kind() instanceof Kind.Pump pump && isHeldOff(part, pump, in + 1)) {
+    if (part.kind() instanceof Pump pump && isHeldOff(part, pump, in + 1)) {
       pumps.add(new PumpWork(part.id(), List.of(), Optional.empty(), List.of(), true));
       return;
     }
-    Kind.Driven driven = (Kind.Driven) part.kind();
+    Driven driven = (Driven) part.kind();
     run(part, in, Water.head(driven.shutOffPressure()), driven.selfPriming(), origins);
   }
 
@@ -87,9 +90,9 @@ final class Pumping {
    * Tells whether the mains, at their full pressure, keep a pump's switch open, unless it is known
    * to run all the same. A circulation pump knows only its own pressure.
    */
-  private boolean isHeldOff(Part part, Kind.Pump pump, int out) {
+  private boolean isHeldOff(Part part, Pump pump, int out) {
     return !pump.works().byHand()
-        && pump.duty() != Kind.Pump.Duty.CIRCULATION
+        && pump.duty() != Pump.Duty.CIRCULATION
         && !running.contains(part.id())
         && waters.mainsHead()[out] >= Water.head(pump.cutOut());
   }
@@ -144,9 +147,7 @@ final class Pumping {
     List<Source> pressers = new ArrayList<>();
     for (Part part : plumbing.sources()) {
       boolean joined = islands[plumbing.first(plumbing.index(part.id()))] == islands[vertex];
-      if (joined
-          && part.kind() instanceof Kind.HoseInlet
-          && graph.is(part, Kind.HoseInlet.MAINS.id())) {
+      if (joined && part.kind() instanceof HoseInlet && graph.is(part, HoseInlet.MAINS.id())) {
         pressers.add(new Source(Source.Kind.MAINS, part.id()));
       }
     }

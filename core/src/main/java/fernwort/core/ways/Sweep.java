@@ -1,8 +1,8 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.Link;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.rig.Link;
 import java.util.Arrays;
 import java.util.BitSet;
 

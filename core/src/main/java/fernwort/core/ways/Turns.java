@@ -1,11 +1,22 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.Fitting;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Link;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
@@ -62,7 +73,7 @@ public final class Turns {
     this.levels = levels;
     priming =
         plumbing.pumps().stream()
-            .mapToDouble(p -> p.kind() instanceof Kind.Pump pump ? pump.selfPriming() : 0)
+            .mapToDouble(p -> p.kind() instanceof Pump pump ? pump.selfPriming() : 0)
             .max()
             .orElse(0);
     free = OpenGraph.withHandlesFree(plumbing);
@@ -72,8 +83,7 @@ public final class Turns {
     for (int e = 0; e < free.edges(); e++) {
       Part part = plumbing.part(free.from(e));
       through[e] = free.line(e) >= 0 ? -1 : plumbing.index(part.id());
-      circulates[e] =
-          part.kind() instanceof Kind.Pump pump && pump.duty() == Kind.Pump.Duty.CIRCULATION;
+      circulates[e] = part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.CIRCULATION;
       fixed[e] = through[e] < 0 || !part.hasHandle() || isMiddle(free.from(e));
     }
   }
@@ -165,7 +175,7 @@ public final class Turns {
     private void search(int first, int last, double[] ceiling) {
       Deque<Integer> front = new ArrayDeque<>();
       for (int v = first; v < last; v++) {
-        if (plumbing.part(v).kind() instanceof Kind.Tank && !levels.wet(v)) {
+        if (plumbing.part(v).kind() instanceof Tank && !levels.wet(v)) {
           continue;
         }
         for (int layer : new int[] {RUNS, DRAWN}) {
@@ -252,7 +262,7 @@ public final class Turns {
   }
 
   private boolean isWaste(int v) {
-    return plumbing.part(v).kind() instanceof Kind.Fixture
+    return plumbing.part(v).kind() instanceof Fixture
         && !isMiddle(v)
         && plumbing.port(v).equals("waste");
   }
@@ -263,19 +273,12 @@ public final class Turns {
 
   private double head(Part source, int port) {
     return switch (source.kind()) {
-      case Kind.Tank tank -> levels.surface(source.id());
-      case Kind.HoseInlet inlet ->
+      case Tank tank -> levels.surface(source.id());
+      case HoseInlet inlet ->
           Math.max(inlet.outsideHeight(), levels.height(port) + Water.head(inlet.mainsPressure()));
-      case Kind.PortableContainer jug -> Double.POSITIVE_INFINITY;
-      case Kind.GravityFiller filler -> levels.height(port) + OpenWays.POURING_HEIGHT;
-      case Kind.OpenEnd _,
-          Kind.Valve _,
-          Kind.Pump _,
-          Kind.Heater _,
-          Kind.Fixture _,
-          Kind.Macerator _,
-          Kind.Plug _,
-          Kind.Fitting _ ->
+      case PortableContainer jug -> Double.POSITIVE_INFINITY;
+      case GravityFiller filler -> levels.height(port) + OpenWays.POURING_HEIGHT;
+      case OpenEnd _, Valve _, Pump _, Heater _, Fixture _, Macerator _, Plug _, Fitting _ ->
           Double.POSITIVE_INFINITY;
     };
   }

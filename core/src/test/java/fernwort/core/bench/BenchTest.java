@@ -10,15 +10,18 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.flow.Fluid;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.TimedJug;
 import java.util.List;
@@ -153,9 +156,9 @@ class BenchTest {
   private static Plumbing overflowing(double crest) {
     return Plumbing.of(
         vented(rig().part("tank", "Tank", 0, 0, 1, tank()), "tank", 1)
-            .part("crest", "Crest", 0, 0, crest, new Kind.Tee())
-            .part("tail", "Tail", 0, 0, 0.6, Fittings.end(Kind.OpenEnd.Role.OVERFLOW))
-            .part("plug", "Plug", 0, 0, crest + 0.1, new Kind.Plug(false))
+            .part("crest", "Crest", 0, 0, crest, new Tee())
+            .part("tail", "Tail", 0, 0, 0.6, Fittings.end(OpenEnd.Role.OVERFLOW))
+            .part("plug", "Plug", 0, 0, crest + 0.1, new Plug(false))
             .line("over", "Overflow", "tank.high > crest.a", 19, 0.3, Line.Material.PEX, 1)
             .line("down", "Down", "crest.b > tail.in", 19, 1, Line.Material.PEX, 1)
             .line("up", "Up", "crest.c > plug.in", 19, 0.1, Line.Material.PEX, 0.5)
@@ -205,8 +208,8 @@ class BenchTest {
     Plumbing plumbing =
         Plumbing.of(
             rig()
-                .part("sink", "Sink", 0, 0, from, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
-                .part("end", "End", 0, 0, to, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+                .part("sink", "Sink", 0, 0, from, Fittings.fixture(Fixture.Type.TAP, true, 6))
+                .part("end", "End", 0, 0, to, Fittings.end(OpenEnd.Role.DRAIN))
                 .line("waste", "Waste", "sink.waste > end.in", bore, length, Line.Material.PEX, 1)
                 .build());
     List<WasteLine> lines = WasteLine.of(plumbing);

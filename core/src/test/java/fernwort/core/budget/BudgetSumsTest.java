@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.describe.Fittings;
 import fernwort.core.diary.Entry;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -235,7 +235,7 @@ class BudgetSumsTest {
                       Fittings.stick(0.1, 0.1),
                       Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0.02),
                       Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.38)))
-              .part("drain", "Drain", 1, 0, 0.2, new Kind.Plug(true))
+              .part("drain", "Drain", 1, 0, 0.2, new Plug(true))
               .build());
 
   private static final Instant NOON = Instant.parse("2026-06-10T12:00:00Z");

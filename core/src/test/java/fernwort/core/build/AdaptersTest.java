@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;

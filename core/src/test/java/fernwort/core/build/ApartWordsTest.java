@@ -3,16 +3,26 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,7 +42,7 @@ class ApartWordsTest {
   }
 
   private static Kind tank(Contents contents) {
-    return new Kind.Tank(
+    return new Tank(
         contents,
         new Shape.Box(0.8, 0.4, 0.3),
         0.01,
@@ -57,20 +67,19 @@ class ApartWordsTest {
 
   static Stream<Arguments> kinds() {
     return Stream.of(
-        Arguments.of(
-            new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0), "it scalds", "cold in, hot out"),
+        Arguments.of(new Heater(Heater.Type.STORAGE, true, 0), "it scalds", "cold in, hot out"),
         Arguments.of(Fittings.pressurePump(10, 2.5), "its fuse out", "IN to the tank"),
-        Arguments.of(new Kind.Macerator(1e-4, 1e4), "its fuse out", "IN to the tank"),
+        Arguments.of(new Macerator(1e-4, 1e4), "its fuse out", "IN to the tank"),
         Arguments.of(
-            Fittings.filter(Kind.Filter.Grade.SEDIMENT, 10, 0.2), "a bucket under it", "its arrow"),
-        Arguments.of(new Kind.Strainer(), "a bucket under it", "its arrow"),
-        Arguments.of(new Kind.CheckValve(2e3), "", "its arrow"),
+            Fittings.filter(Filter.Grade.SEDIMENT, 10, 0.2), "a bucket under it", "its arrow"),
+        Arguments.of(new Strainer(), "a bucket under it", "its arrow"),
+        Arguments.of(new CheckValve(2e3), "", "its arrow"),
         Arguments.of(Fittings.regulator(2.8), "", "its arrow"),
-        Arguments.of(new Kind.DrainTrap(), "gloves, and wash", ""),
+        Arguments.of(new DrainTrap(), "gloves, and wash", ""),
         Arguments.of(Fittings.twoWay(90), "", "its handle as it is at rest, across"),
-        Arguments.of(new Kind.Tee(), "", ""),
-        Arguments.of(new Kind.Plug(true), "", ""),
-        Arguments.of(new Kind.Accumulator(1e5), "", ""),
+        Arguments.of(new Tee(), "", ""),
+        Arguments.of(new Plug(true), "", ""),
+        Arguments.of(new Accumulator(1e5), "", ""),
         Arguments.of(Fittings.inlet(3), "", ""));
   }
 
@@ -109,8 +118,8 @@ class ApartWordsTest {
 
   @Test
   void theTapThatStaysOpenIsNamedFirst() {
-    Part tap = new Part("tap", "Sink", "box", 0, 0, 1, 0, new Kind.Tee());
-    assertThat(heed(new Kind.Tee(), Optional.of(tap)))
+    Part tap = new Part("tap", "Sink", "box", 0, 0, 1, 0, new Tee());
+    assertThat(heed(new Tee(), Optional.of(tap)))
         .first()
         .satisfies(t -> assertThat(t).startsWith("Sink stays open"));
   }

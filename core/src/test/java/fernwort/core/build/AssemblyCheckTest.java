@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -132,7 +135,7 @@ class AssemblyCheckTest {
       byte[] seen = new PressedWater(plumbing, trial.setting(), outlets).look(across(plumbing));
       for (int o = 0; o < outlets.length; o++) {
         Part part = plumbing.part(outlets[o]);
-        if (part.kind() instanceof Kind.Fixture tap && plumbing.port(outlets[o]).equals("cold")) {
+        if (part.kind() instanceof Fixture tap && plumbing.port(outlets[o]).equals("cold")) {
           State state =
               new State(
                   trial.setting().with(part.id(), tap.cold().id()),
@@ -273,7 +276,7 @@ class AssemblyCheckTest {
           Undoing.joints(
               demo.rig(),
               demo.rig().parts().stream()
-                  .filter(p -> p.kind() instanceof Kind.Valve || p.kind() instanceof Kind.Tee)
+                  .filter(p -> p.kind() instanceof Valve || p.kind() instanceof Tee)
                   .map(Part::id)
                   .toList());
       AssemblyCheck few = AssemblyCheck.of(plumbing, jobs, joints, false);

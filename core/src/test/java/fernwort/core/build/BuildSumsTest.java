@@ -4,24 +4,31 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Made;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Seal;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Built;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Made;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Seal;
-import fernwort.core.rig.Connection.Standard;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Support;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Map;
@@ -75,7 +82,7 @@ class BuildSumsTest {
         .place("box", "Box", "open", 1, 0, 1)
         .part("in", "Inlet", 1, 0, 1, Fittings.inlet(3))
         .part("it", "It", 1.2, 0, 1, kind)
-        .part("end", "End", 1.4, 0, 0.9, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+        .part("end", "End", 1.4, 0, 0.9, Fittings.end(OpenEnd.Role.DRAIN))
         .line("a", "A", "in.out > it." + first, 12, 0.3, Material.PEX, 1)
         .line("b", "B", "it." + second + " > end.in", 12, 0.3, Material.PEX, 1)
         .build();
@@ -85,10 +92,10 @@ class BuildSumsTest {
     return Stream.of(
         Arguments.of(Fittings.twoWay(90), "a", "b", "1+0 valve, 15 mm tube"),
         Arguments.of(Fittings.motorised(90, "shut", 5), "a", "b", "1+0 motor valve, 15 mm tube"),
-        Arguments.of(new Kind.CheckValve(2e3), "in", "out", "1+1 check valve, 15 mm tube"),
-        Arguments.of(new Kind.CheckValve(3e5), "in", "out", "1+1 relief valve, 15 mm tube"),
-        Arguments.of(new Kind.Manifold(2), "in", "1", "1+0 manifold, 2 outlets, 15 mm tube"),
-        Arguments.of(new Kind.Strainer(), "in", "out", "1+0 It"),
+        Arguments.of(new CheckValve(2e3), "in", "out", "1+1 check valve, 15 mm tube"),
+        Arguments.of(new CheckValve(3e5), "in", "out", "1+1 relief valve, 15 mm tube"),
+        Arguments.of(new Manifold(2), "in", "1", "1+0 manifold, 2 outlets, 15 mm tube"),
+        Arguments.of(new Strainer(), "in", "out", "1+0 It"),
         Arguments.of(Fittings.regulator(2.8), "in", "out", "1+0 It"));
   }
 
@@ -105,8 +112,8 @@ class BuildSumsTest {
         RigBuilder.named("Glued")
             .vehicle(SmallVan.VAN)
             .place("box", "Box", "open", 1, 0, 1)
-            .part("a", "Cap", 1, 0, 1, new Kind.Plug(true))
-            .part("tee", "Tee", 1.2, 0, 1, new Kind.Tee())
+            .part("a", "Cap", 1, 0, 1, new Plug(true))
+            .part("tee", "Tee", 1.2, 0, 1, new Tee())
             .line("l", "L", "a.in > tee.a", 20, 0.3, Material.RIGID_PVC, 1)
             .build();
     assertThat(bought(glued))
@@ -146,7 +153,7 @@ class BuildSumsTest {
         .vehicle(SmallVan.VAN)
         .place("bed", "Bed", "reach in", 0, 0, 1)
         .part("tank", "Tank", 1, 0, 0.7, tank)
-        .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+        .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Fixture.Type.TAP, false, 6))
         .line("feed", "Feed", "tank.feed > tap.cold", 12, 1, Material.PEX, 1)
         .build();
   }
@@ -256,8 +263,8 @@ class BuildSumsTest {
   void aFaceLiesOverAgainstItsOpposite(Face face) {
     assertThat(face.opposite()).isNotEqualTo(face);
     assertThat(face.opposite().opposite()).isEqualTo(face);
-    fernwort.core.rig.Point size = new fernwort.core.rig.Point(0.8, 0.4, 0.3);
-    fernwort.core.rig.Point on = face.point(0.1, 0.1, size);
+    fernwort.core.kind.Point size = new fernwort.core.kind.Point(0.8, 0.4, 0.3);
+    fernwort.core.kind.Point on = face.point(0.1, 0.1, size);
     assertThat(face.away(on, size)).isZero();
     double through = face.opposite().away(on, size);
     assertThat(through).isIn(0.8, 0.4, 0.3);

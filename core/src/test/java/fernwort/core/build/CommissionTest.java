@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -39,10 +39,7 @@ class CommissionTest {
     DemoRig demo = DemoRig.all().getFirst();
     Plumbing plumbing = Plumbing.of(demo.rig());
     List<String> taps =
-        demo.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Fixture)
-            .map(Part::id)
-            .toList();
+        demo.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).map(Part::id).toList();
     State state = demo.state();
     Hydraulics rough = Hydraulics.of(plumbing).withFittings(2);
     Map<String, Double> timed = new TreeMap<>();

@@ -6,15 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,7 +32,7 @@ class DrillSheetTest {
         .vehicle(SmallVan.VAN)
         .place("bed", "Bed", "reach in", 0, 0, 1)
         .part("tank", "Tank", 1, 0, 0.7, SmallVan.tank(ports))
-        .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+        .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Fixture.Type.TAP, false, 6))
         .line("feed", "Feed", "tank." + ports[0].id() + " > tap.cold", 12, 1, Material.PEX, 1)
         .build();
   }

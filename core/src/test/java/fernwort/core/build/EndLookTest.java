@@ -6,17 +6,22 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Made;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Seal;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Built;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Made;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Seal;
-import fernwort.core.rig.Connection.Standard;
 import fernwort.core.rig.Joint;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -115,10 +120,10 @@ class EndLookTest {
     Rig rig = MARGINALIA.rig();
     Line feed =
         rig.lines().stream()
-            .filter(l -> rig.part(l.to().part()).kind() instanceof Kind.Valve)
+            .filter(l -> rig.part(l.to().part()).kind() instanceof Valve)
             .findFirst()
             .orElseThrow();
-    Kind relief = new Kind.CheckValve(3.5e5);
+    Kind relief = new CheckValve(3.5e5);
     Rig with =
         RigEdit.of(rig)
             .insert(
@@ -205,11 +210,11 @@ class EndLookTest {
 
   @Test
   void aReliefTubeIsFollowedThroughTeesToWhatShutsIt() {
-    assertThat(EndLook.of(relieved(new Kind.OpenEnd(Kind.OpenEnd.Role.OVERFLOW)))).isEmpty();
-    assertThat(EndLook.of(relieved(new Kind.OpenEnd(Kind.OpenEnd.Role.DUMP))))
+    assertThat(EndLook.of(relieved(new OpenEnd(OpenEnd.Role.OVERFLOW)))).isEmpty();
+    assertThat(EndLook.of(relieved(new OpenEnd(OpenEnd.Role.DUMP))))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.RELIEF_SHUT);
-    assertThat(EndLook.of(relieved(new Kind.Plug(true))).getFirst().what().toString())
+    assertThat(EndLook.of(relieved(new Plug(true))).getFirst().what().toString())
         .contains("Far end");
     // A check valve that opens for a little is no relief.
     assertThat(EndLook.isRelief(SmallVan.rig().part("pump"))).isFalse();
@@ -221,9 +226,9 @@ class EndLookTest {
         .vehicle(SmallVan.VAN)
         .place("box", "Box", "open", 1, 0, 1)
         .part("inlet", "Inlet", 1, 0, 1, fernwort.core.describe.Fittings.inlet(3))
-        .part("relief", "Relief", 1.2, 0, 1, new Kind.CheckValve(3.5e5))
-        .part("tee", "Tee", 1.4, 0, 1, new Kind.Tee())
-        .part("near", "Near end", 1.5, 0, 0.9, new Kind.OpenEnd(Kind.OpenEnd.Role.DRAIN))
+        .part("relief", "Relief", 1.2, 0, 1, new CheckValve(3.5e5))
+        .part("tee", "Tee", 1.4, 0, 1, new Tee())
+        .part("near", "Near end", 1.5, 0, 0.9, new OpenEnd(OpenEnd.Role.DRAIN))
         .part("far", "Far end", 1.6, 0, 0.8, end)
         .line("a", "A", "inlet.out > relief.in", 12, 0.3, Line.Material.PEX, 1)
         .line("b", "B", "relief.out > tee.a", 12, 0.3, Line.Material.PEX, 1)

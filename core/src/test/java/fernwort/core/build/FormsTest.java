@@ -4,21 +4,30 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Form;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -231,14 +240,14 @@ class FormsTest {
     return Adapter.words(Ends.usualPort(part, port, line(Material.PEX, bore)));
   }
 
-  private static Kind.Tank tank(Optional<Double> bore) {
-    return new Kind.Tank(
+  private static Tank tank(Optional<Double> bore) {
+    return new Tank(
         Contents.FRESH,
         new Shape.Box(0.8, 0.4, 0.3),
         0.01,
         List.of(
             new TankPort(
-                "feed", TankPort.Use.FEED, new fernwort.core.rig.Point(0.1, 0, 0.05), bore)),
+                "feed", TankPort.Use.FEED, new fernwort.core.kind.Point(0.1, 0, 0.05), bore)),
         Fittings.stick(0.1, 0.1),
         1e4,
         -1e4);
@@ -249,23 +258,20 @@ class FormsTest {
     String half = "1/2 BSP parallel thread, male";
     assertThat(usual(Fittings.pressurePump(10, 2.5), "in", 0.008)).isEqualTo(half);
     assertThat(usual(Fittings.pressurePump(10, 2.5), "in", 0.019)).startsWith("3/4");
-    assertThat(usual(new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0), "hot", 0.012))
-        .isEqualTo(half);
+    assertThat(usual(new Heater(Heater.Type.STORAGE, true, 0), "hot", 0.012)).isEqualTo(half);
     assertThat(usual(Fittings.inlet(3), "out", 0.012)).isEqualTo(half);
-    assertThat(usual(new Kind.Accumulator(1e5), "in", 0.012)).isEqualTo(half);
+    assertThat(usual(new Accumulator(1e5), "in", 0.012)).isEqualTo(half);
     assertThat(usual(Fittings.twoWay(90), "a", 0.012)).isEqualTo("1/2 BSP parallel thread, female");
     assertThat(usual(Fittings.check(), "in", 0.008)).isEqualTo("1/4 BSP parallel thread, female");
-    assertThat(usual(new Kind.Plug(true), "in", 0.012)).endsWith("female");
-    assertThat(usual(Fittings.fixture(Kind.Fixture.Type.TAP, true, 6), "cold", 0.019))
-        .isEqualTo(half);
-    assertThat(usual(Fittings.fixture(Kind.Fixture.Type.TAP, true, 6), "waste", 0.012))
+    assertThat(usual(new Plug(true), "in", 0.012)).endsWith("female");
+    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), "cold", 0.019)).isEqualTo(half);
+    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), "waste", 0.012))
         .isEqualTo("push-fit for 15 mm tube");
-    assertThat(usual(new Kind.Tee(), "a", 0.012)).isEqualTo("push-fit for 15 mm tube");
-    assertThat(usual(new Kind.Macerator(1e-4, 1e4), "in", 0.012)).startsWith("push-fit");
-    assertThat(usual(new Kind.GravityFiller(), "mouth", 0.012)).isEqualTo("nothing to join");
-    assertThat(usual(new Kind.GravityFiller(), "out", 0.012)).startsWith("push-fit");
-    assertThat(usual(Fittings.end(Kind.OpenEnd.Role.DRAIN), "in", 0.012))
-        .isEqualTo("nothing to join");
+    assertThat(usual(new Tee(), "a", 0.012)).isEqualTo("push-fit for 15 mm tube");
+    assertThat(usual(new Macerator(1e-4, 1e4), "in", 0.012)).startsWith("push-fit");
+    assertThat(usual(new GravityFiller(), "mouth", 0.012)).isEqualTo("nothing to join");
+    assertThat(usual(new GravityFiller(), "out", 0.012)).startsWith("push-fit");
+    assertThat(usual(Fittings.end(OpenEnd.Role.DRAIN), "in", 0.012)).isEqualTo("nothing to join");
     // A tank's own opening, where somebody measured it, else the line's bore.
     assertThat(usual(tank(Optional.of(0.025)), "feed", 0.012)).startsWith("bulkhead with 1 BSP");
     assertThat(usual(tank(Optional.empty()), "feed", 0.012)).startsWith("bulkhead with 1/2 BSP");
@@ -306,8 +312,8 @@ class FormsTest {
             .vehicle(SmallVan.VAN)
             .place("side", "Side", "outside", 0, 1, 0.8)
             .part("inlet", "Inlet", 0, 1, 0.8, Fittings.inlet(3))
-            .part("low", "Low", 0.1, 1, 0.4, new Kind.Plug(true))
-            .part("far", "Far", 1, 1, 0.8, new Kind.Plug(true))
+            .part("low", "Low", 0.1, 1, 0.4, new Plug(true))
+            .part("far", "Far", 1, 1, 0.8, new Plug(true))
             .line("a", "A", "inlet.out > far.in", 12, 1.2, Material.PEX, 1)
             .build();
     assertThat(Through.of(shore))

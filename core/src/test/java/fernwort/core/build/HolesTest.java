@@ -4,21 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Built;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Gender;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,7 +41,7 @@ class HolesTest {
             .vehicle(SmallVan.VAN)
             .place("bed", "Bed", "reach in", 0, 0, 1)
             .part("tank", "Tank", 1, 0, bottom, SmallVan.tank(ports))
-            .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+            .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("feed", "Feed", "tank." + ports[0].id() + " > tap.cold", 12, 1, Material.PEX, 1)
             .build();
     return rig.with(

@@ -8,21 +8,35 @@ import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Connection;
-import fernwort.core.rig.Connection.Plastic;
-import fernwort.core.rig.Connection.Standard;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.rig.Support;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
@@ -176,17 +190,17 @@ class LimitsTest {
     return Stream.of(
         Arguments.of(SmallVan.tank(Fittings.port("in", TankPort.Use.FEED, 0, 0, 0)), true),
         Arguments.of(Fittings.pressurePump(10, 2.5), true),
-        Arguments.of(new Kind.Macerator(1e-4, 1e4), true),
-        Arguments.of(Fittings.filter(Kind.Filter.Grade.CARBON, 10, 0.2), true),
-        Arguments.of(new Kind.Strainer(), true),
+        Arguments.of(new Macerator(1e-4, 1e4), true),
+        Arguments.of(Fittings.filter(Filter.Grade.CARBON, 10, 0.2), true),
+        Arguments.of(new Strainer(), true),
         Arguments.of(Fittings.regulator(2.8), true),
-        Arguments.of(new Kind.Accumulator(1e5), true),
-        Arguments.of(new Kind.CheckValve(2e3), false),
-        Arguments.of(new Kind.AirAdmittanceValve(), false),
-        Arguments.of(new Kind.Manifold(2), false),
-        Arguments.of(new Kind.DrainTrap(), false),
-        Arguments.of(Fittings.end(Kind.OpenEnd.Role.DRAIN), false),
-        Arguments.of(new Kind.Plug(true), false));
+        Arguments.of(new Accumulator(1e5), true),
+        Arguments.of(new CheckValve(2e3), false),
+        Arguments.of(new AirAdmittanceValve(), false),
+        Arguments.of(new Manifold(2), false),
+        Arguments.of(new DrainTrap(), false),
+        Arguments.of(Fittings.end(OpenEnd.Role.DRAIN), false),
+        Arguments.of(new Plug(true), false));
   }
 
   @ParameterizedTest
@@ -197,7 +211,7 @@ class LimitsTest {
             .vehicle(SmallVan.VAN)
             .place("box", "Box", "open", 1, 0, 1)
             .part("it", "It", 1, 0, 1, kind)
-            .part("to", "To", 1.2, 0, 1, new Kind.Plug(true))
+            .part("to", "To", 1.2, 0, 1, new Plug(true))
             .line("l", "L", "it.in > to.in", 12, 0.3, Material.PEX, 1)
             .build();
     Ends at = Ends.of(rig).getFirst();
@@ -264,11 +278,11 @@ class LimitsTest {
             .vehicle(SmallVan.VAN)
             .place("side", "Side", "outside", 1, 1, 0.8)
             .part("inlet", "Inlet", 1, 1, 0.8, Fittings.inlet(3))
-            .part("a", "Far", 1.3, 1.2, 0.7, new Kind.Plug(true))
-            .part("b", "Middle", 0.8, 0.9, 0.6, new Kind.Plug(true))
-            .part("c", "Near", 1, 0.9, 0.9, new Kind.Plug(true))
-            .part("d", "Beyond", 1.41, 1, 0.9, new Kind.Plug(true))
-            .part("e", "Below", 1, 1.1, 0.59, new Kind.Plug(true))
+            .part("a", "Far", 1.3, 1.2, 0.7, new Plug(true))
+            .part("b", "Middle", 0.8, 0.9, 0.6, new Plug(true))
+            .part("c", "Near", 1, 0.9, 0.9, new Plug(true))
+            .part("d", "Beyond", 1.41, 1, 0.9, new Plug(true))
+            .part("e", "Below", 1, 1.1, 0.59, new Plug(true))
             .build();
     Through hole = Through.of(rig).getFirst();
     assertThat(hole.inside()).containsExactly("Near", "Middle", "Far");
@@ -336,8 +350,8 @@ class LimitsTest {
               .orElseThrow();
       assertThat(line.minorLoss()).isCloseTo(2 * before.minorLoss(), within(1e-12));
     }
-    Kind.Pump pump = (Kind.Pump) fitted.part("pump").kind();
-    Kind.Pump was = (Kind.Pump) SmallVan.rig().part("pump").kind();
+    Pump pump = (Pump) fitted.part("pump").kind();
+    Pump was = (Pump) SmallVan.rig().part("pump").kind();
     assertThat(pump.freeFlow()).isCloseTo(1.5 * was.freeFlow(), within(1e-12));
     Rig moved =
         RigEdit.of(SmallVan.rig()).change("pump", p -> p.with(Fittings.circulationPump(5, 0.2)));
@@ -355,15 +369,15 @@ class LimitsTest {
 
   static Stream<Arguments> bought() {
     return Stream.of(
-        Arguments.of(new Kind.LeakTray(0.002, true), "leak tray with contact: It"),
-        Arguments.of(new Kind.LeakTray(0.002, false), "leak tray: It"),
-        Arguments.of(new Kind.PortableContainer(0.01, true), "It"),
-        Arguments.of(new Kind.AirAdmittanceValve(), "It"),
-        Arguments.of(new Kind.Macerator(1e-4, 1e4), "It"),
-        Arguments.of(new Kind.Accumulator(1e5), "It"),
-        Arguments.of(new Kind.Plug(true), "plug, as its line"),
-        Arguments.of(Fittings.end(Kind.OpenEnd.Role.VENT), "insect screen for a vent"),
-        Arguments.of(new Kind.GravityFiller(), "It"));
+        Arguments.of(new LeakTray(0.002, true), "leak tray with contact: It"),
+        Arguments.of(new LeakTray(0.002, false), "leak tray: It"),
+        Arguments.of(new PortableContainer(0.01, true), "It"),
+        Arguments.of(new AirAdmittanceValve(), "It"),
+        Arguments.of(new Macerator(1e-4, 1e4), "It"),
+        Arguments.of(new Accumulator(1e5), "It"),
+        Arguments.of(new Plug(true), "plug, as its line"),
+        Arguments.of(Fittings.end(OpenEnd.Role.VENT), "insect screen for a vent"),
+        Arguments.of(new GravityFiller(), "It"));
   }
 
   @ParameterizedTest

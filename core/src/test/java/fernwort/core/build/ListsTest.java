@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.kind.Connection;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Built;
-import fernwort.core.rig.Connection;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

@@ -1,14 +1,18 @@
 package fernwort.core.build;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +40,7 @@ final class SmallVan {
 
   /** A tank of some shape with walls of 10 mm. */
   static Kind tank(Shape shape, TankPort... ports) {
-    return new Kind.Tank(
+    return new Tank(
         Contents.FRESH, shape, 0.01, List.of(ports), Fittings.stick(0.1, 0.1), 1e4, -1e4);
   }
 
@@ -54,13 +58,12 @@ final class SmallVan {
                 Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05),
                 Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28),
                 Fittings.port("spare", TankPort.Use.FILL, 0.1, 0, 0.15)))
-        .part("vent-end", "Vent end", 1.4, 0.3, 0.62, Fittings.end(Kind.OpenEnd.Role.VENT))
+        .part("vent-end", "Vent end", 1.4, 0.3, 0.62, Fittings.end(OpenEnd.Role.VENT))
         .place("box", "Box", "open the door", 2, 0.4, 1)
         .part("pump", "Pump", 2, 0, 0.8, 0.1, Fittings.pressurePump(10, 2.8))
-        .part("tee", "Tee", 2, 0.2, 0.9, new Kind.Tee())
-        .part("sink", "Sink", 2, 0.4, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
-        .part(
-            "rinse", "Rinse", 2, 0.6, 1.1, Fittings.fixture(Kind.Fixture.Type.HOSE_POINT, false, 6))
+        .part("tee", "Tee", 2, 0.2, 0.9, new Tee())
+        .part("sink", "Sink", 2, 0.4, 1.2, Fittings.fixture(Fixture.Type.TAP, true, 6))
+        .part("rinse", "Rinse", 2, 0.6, 1.1, Fittings.fixture(Fixture.Type.HOSE_POINT, false, 6))
         .line("suction", "Suction", "tank.feed > pump.in", 13, 1, Material.PVC_HOSE, 1)
         .line("delivery", "Delivery", "pump.out > tee.a", 12, 0.5, Material.PEX, 1)
         .line("to-sink", "To the sink", "tee.b > sink.cold", 12, 0.6, Material.PEX, 1)

@@ -13,9 +13,14 @@ import fernwort.core.describe.ReadyRig;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -25,7 +30,6 @@ import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -47,7 +51,7 @@ class TakeApartTest {
     }
     for (Part part : rig.parts()) {
       held += now.wetness().body(part.id());
-      held += part.kind() instanceof Kind.Tank ? now.state().volume(part.id()) : 0;
+      held += part.kind() instanceof Tank ? now.state().volume(part.id()) : 0;
     }
     return held;
   }
@@ -139,7 +143,7 @@ class TakeApartTest {
       rig.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
       State state = new State(rig.atRest(), half, Slope.LEVEL);
       rig.parts().stream()
-          .filter(p -> p.kind() instanceof Kind.Pump || p.kind() instanceof Kind.Filter)
+          .filter(p -> p.kind() instanceof Pump || p.kind() instanceof Filter)
           .forEach(p -> check(rig, state, p));
     }
   }
@@ -229,9 +233,9 @@ class TakeApartTest {
                     Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0),
                     Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)))
             .part("breath", "Breath stop", 1.4, 0.2, 1.55, Fittings.twoWay(90))
-            .part("vent-end", "Vent end", 1.4, 0.3, 1.7, Fittings.end(Kind.OpenEnd.Role.VENT))
+            .part("vent-end", "Vent end", 1.4, 0.3, 1.7, Fittings.end(OpenEnd.Role.VENT))
             .part("pump", "Pump", 2, 0, 0.8, 0.1, Fittings.pressurePump(10, 2.8))
-            .part("sink", "Sink", 2, 0.4, 1.7, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .part("sink", "Sink", 2, 0.4, 1.7, Fittings.fixture(Fixture.Type.TAP, true, 6))
             .line("up", "Up", "tank.vent > breath.a", 13, 0.2, Material.PVC_HOSE, 1)
             .line("out", "Out", "breath.b > vent-end.in", 13, 0.3, Material.PVC_HOSE, 1)
             .line("riser", "Riser", "pump.out > sink.cold", 12, 1, Material.PEX, 1);
@@ -311,8 +315,8 @@ class TakeApartTest {
         Part to = rig.part(line.to().part());
         boolean apart =
             !from.place().equals(to.place())
-                || from.kind() instanceof Kind.Tank
-                || to.kind() instanceof Kind.Tank;
+                || from.kind() instanceof Tank
+                || to.kind() instanceof Tank;
         List<PortRef> joints = Undoing.joints(rig, Set.of(from.id(), to.id()));
         assertThat(joints.contains(line.from())).as(line.id()).isEqualTo(apart);
         assertThat(joints.contains(line.to())).as(line.id()).isEqualTo(apart);

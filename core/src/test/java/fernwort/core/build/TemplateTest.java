@@ -3,8 +3,8 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -7,15 +7,27 @@ import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.Stop;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -47,9 +59,9 @@ class BodiesTest {
 
   private static Rig fall(double height, Kind body) {
     return CaseRigs.rig()
-        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Fixture.Type.TAP, false, 6))
         .part("body", "Body", 1, 0, height, 0.5, body)
-        .part("cap", "Cap", 1, 0, 0.5, new Kind.Plug(true))
+        .part("cap", "Cap", 1, 0, 0.5, new Plug(true))
         .line(
             "upper",
             "Upper",
@@ -71,8 +83,7 @@ class BodiesTest {
 
   @Test
   void aHeaterKeepsWhatLiesUnderItsDrain() {
-    Plumbing plumbing =
-        Plumbing.of(fall(1.0, new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02)));
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Heater(Heater.Type.STORAGE, true, 0.02)));
     assertThat(after(plumbing, "top open").wetness().body("body")).isEqualTo(5e-4);
     double left = after(plumbing, "top open", "body drained").wetness().body("body");
     // Half a litre upright, half as high again as wide: 113 mm high, two centimetres stay.
@@ -84,7 +95,7 @@ class BodiesTest {
 
   @Test
   void aCoilKeepsAllOfItUntilItIsBlown() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0)));
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Heater(Heater.Type.INSTANT, false, 0)));
     Wintering drained = after(plumbing, "top open", "cap off");
     assertThat(drained.wetness().body("body")).isEqualTo(5e-4);
     assertThat(drained.wetness().lines().values()).allMatch(List::isEmpty);
@@ -122,7 +133,7 @@ class BodiesTest {
   /** Returns the line at the lowest port of a tank. */
   private static Line lowestLine(Plumbing plumbing, String tank) {
     Part part = plumbing.rig().part(tank);
-    return ((Kind.Tank) part.kind())
+    return ((Tank) part.kind())
         .tankPorts().stream()
             .min(Comparator.comparingDouble(port -> port.at().z()))
             .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port.id()))))
@@ -136,24 +147,24 @@ class BodiesTest {
         List.of(
             Fittings.twoWay(0),
             Fittings.motorised(0, "", 6),
-            new Kind.TwoWayValve(
+            new TwoWayValve(
                 List.of(
                     new Stop("shut", "screwed down", 0, List.of()),
                     new Stop("open", "screwed out", 90, List.of(List.of("a", "b")))),
                 Optional.empty(),
-                Optional.of(Kind.Valve.Design.GATE)),
+                Optional.of(Valve.Design.GATE)),
             Fittings.check(),
             Fittings.regulator(2.5),
-            Fittings.filter(Kind.Filter.Grade.SEDIMENT, 8, 0.2),
-            new Kind.Strainer(),
-            new Kind.DrainTrap(),
-            new Kind.Tee(),
-            new Kind.Manifold(1),
+            Fittings.filter(Filter.Grade.SEDIMENT, 8, 0.2),
+            new Strainer(),
+            new DrainTrap(),
+            new Tee(),
+            new Manifold(1),
             Fittings.pressurePump(10, 2.5),
             Fittings.footPump(6, 1),
-            new Kind.Macerator(1e-3, 5e4),
-            new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02),
-            new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0));
+            new Macerator(1e-3, 5e4),
+            new Heater(Heater.Type.STORAGE, true, 0.02),
+            new Heater(Heater.Type.INSTANT, false, 0));
     List<String> told = new ArrayList<>();
     for (Kind kind : kinds) {
       Plumbing plumbing = Plumbing.of(fall(1.0, kind));
@@ -183,7 +194,7 @@ class BodiesTest {
     Rig rig =
         CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
             .part("pump", "Pump", 1, 0, 0.9, 0.5, Fittings.pressurePump(10, 2.5))
-            .part("tap", "Tap", 2, 0, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+            .part("tap", "Tap", 2, 0, 1.2, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("a", "A", "tank.low > pump.in", 12, 1, Material.PEX, 1)
             .line("b", "B", "pump.out > tap.cold", 12, 1, Material.PEX, 1)
             .build();
@@ -202,7 +213,7 @@ class BodiesTest {
 
   @Test
   void whatStaysIsToldTheMostFirstAndOfTheTanksAskedAfter() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Strainer()));
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Strainer()));
     State shut = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
     assertThat(Remains.of(plumbing, shut, Set.of(), false)).isEmpty();
     List<Leftover> lines = Remains.of(plumbing, shut, Set.of(), true);
@@ -220,7 +231,7 @@ class BodiesTest {
 
   @Test
   void aBowlIsAnOpeningAndABallHalfWayKeepsNothing() {
-    Plumbing bowl = Plumbing.of(fall(1.0, new Kind.Strainer()));
+    Plumbing bowl = Plumbing.of(fall(1.0, new Strainer()));
     // The bowl off lets the riser above it run out without the cap.
     assertThat(after(bowl, "top open", "body off").wetness().body("body")).isZero();
     assertThat(after(bowl, "top open", "body off").wetness().of(bowl.rig().lines().getFirst()))
@@ -233,7 +244,7 @@ class BodiesTest {
 
   @Test
   void aStrawHoldsItsWaterAndIsADanger() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Kind.Strainer()));
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Strainer()));
     Wintering shut = after(plumbing, "cap off");
     assertThat(harm(plumbing, shut, "upper")).isEqualTo(Harm.DANGER);
     List<Remaining> told = Leftovers.withHelp(plumbing, shut, COLD);

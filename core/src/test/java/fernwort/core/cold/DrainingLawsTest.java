@@ -3,8 +3,9 @@ package fernwort.core.cold;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -40,7 +41,7 @@ class DrainingLawsTest {
             .isCloseTo(brute.volume(line), within(SOME_CELLS * line.volume()));
       }
       for (Part part : rig.parts()) {
-        if (part.kind() instanceof Kind.Tee && part.volume() > 0) {
+        if (part.kind() instanceof Tee && part.volume() > 0) {
           assertThat(now.wetness().body(part.id()) > 0)
               .as("%s after %s", part, step)
               .isEqualTo(brute.isWet(part));
@@ -57,7 +58,7 @@ class DrainingLawsTest {
     List<Procedure.Turn> steps = WetHouses.steps(rig, seed);
     Wintering fewer = Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), steps);
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Plug) {
+      if (part.kind() instanceof Plug) {
         Wintering more =
             Procedure.run(plumbing, fewer, List.of(new Procedure.Turn(part.id(), "off")));
         for (Line line : rig.lines()) {

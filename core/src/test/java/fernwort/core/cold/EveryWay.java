@@ -1,11 +1,16 @@
 package fernwort.core.cold;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -49,9 +54,7 @@ final class EveryWay {
       Arrays.fill(all, true);
       wet.put(line.id(), all);
     }
-    rig.parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Tee)
-        .forEach(p -> tees.put(p.id(), true));
+    rig.parts().stream().filter(p -> p.kind() instanceof Tee).forEach(p -> tees.put(p.id(), true));
   }
 
   void step(Procedure.Turn turn) {
@@ -95,15 +98,15 @@ final class EveryWay {
 
   private boolean isOpen(Part part) {
     return switch (part.kind()) {
-      case Kind.Plug k -> setting.of(part.id()).equals("off");
-      case Kind.HoseInlet k -> setting.of(part.id()).equals("open");
-      case Kind.Fixture k -> !setting.of(part.id()).equals("shut");
+      case Plug k -> setting.of(part.id()).equals("off");
+      case HoseInlet k -> setting.of(part.id()).equals("open");
+      case Fixture k -> !setting.of(part.id()).equals("shut");
       default -> false;
     };
   }
 
   private boolean opens(Part part, String port) {
-    return part.kind() instanceof Kind.Fixture f
+    return part.kind() instanceof Fixture f
         ? port.equals("hot")
             ? f.opensHot(setting.of(part.id()))
             : f.opensCold(setting.of(part.id()))
@@ -170,10 +173,10 @@ final class EveryWay {
       return false;
     }
     return switch (part.kind()) {
-      case Kind.Tee k -> true;
-      case Kind.TwoWayValve k -> !setting.of(part.id()).matches("shut|turned");
-      case Kind.CheckValve k -> in.equals("in");
-      case Kind.Fixture k -> opens(part, in) && opens(part, out);
+      case Tee k -> true;
+      case TwoWayValve k -> !setting.of(part.id()).matches("shut|turned");
+      case CheckValve k -> in.equals("in");
+      case Fixture k -> opens(part, in) && opens(part, out);
       default -> false;
     };
   }
@@ -264,9 +267,8 @@ final class EveryWay {
 
   private Spot spot(Part part) {
     double crack =
-        part.kind() instanceof Kind.CheckValve k ? k.crackingPressure() / (999.1 * 9.80665) : 0;
-    Runnable dries =
-        part.kind() instanceof Kind.Tee ? () -> nextTees.put(part.id(), false) : () -> {};
+        part.kind() instanceof CheckValve k ? k.crackingPressure() / (999.1 * 9.80665) : 0;
+    Runnable dries = part.kind() instanceof Tee ? () -> nextTees.put(part.id(), false) : () -> {};
     return new Spot(height(part), height(part), height(part), false, true, crack, dries);
   }
 

@@ -9,9 +9,16 @@ import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -233,7 +240,7 @@ class SchoolsTest {
     assertThat(forgotten)
         .isSortedAccordingTo(java.util.Comparator.comparingLong(Forgotten::dangers).reversed());
     for (Part part : van.rig().parts()) {
-      boolean bowl = part.kind() instanceof Kind.Filter || part.kind() instanceof Kind.Strainer;
+      boolean bowl = part.kind() instanceof Filter || part.kind() instanceof Strainer;
       if (bowl) {
         Forgotten left =
             forgotten.stream()
@@ -260,10 +267,10 @@ class SchoolsTest {
             .plan(School.FALL, Filled.of(plumbing, tern.state()), WinterWish.USUAL);
     for (Part part : tern.rig().parts()) {
       boolean kept =
-          part.kind() instanceof Kind.Fixture
-              || part.kind() instanceof Kind.Filter
-              || part.kind() instanceof Kind.DrainTrap
-              || part.kind() instanceof Kind.Heater;
+          part.kind() instanceof Fixture
+              || part.kind() instanceof Filter
+              || part.kind() instanceof DrainTrap
+              || part.kind() instanceof Heater;
       if (kept) {
         assertThat(plan.steps())
             .as(part.label())
@@ -335,9 +342,7 @@ class SchoolsTest {
       assertAsksForNothingThatIsNotThere(one, spring);
       for (Part part : one.rig().handles().toList()) {
         String expected =
-            part.kind() instanceof Kind.Valve
-                ? one.state().setting().of(part.id())
-                : part.rest().id();
+            part.kind() instanceof Valve ? one.state().setting().of(part.id()) : part.rest().id();
         assertThat(spring.after().state().setting().of(part.id()))
             .as(one.name() + " " + part.id())
             .isEqualTo(expected);
@@ -369,16 +374,14 @@ class SchoolsTest {
         .as(one.name())
         .isEqualTo(
             kinds.stream()
-                .anyMatch(k ->
-                    k instanceof Kind.Pump p
-                        && p.duty() == Kind.Pump.Duty.SUPPLY
-                        && p.cutIn() > 0));
+                .anyMatch(
+                    k -> k instanceof Pump p && p.duty() == Pump.Duty.SUPPLY && p.cutIn() > 0));
     assertThat(told.contains("cold and hot"))
         .as(one.name())
         .isEqualTo(kinds.stream().anyMatch(k -> k.ports().contains("hot")));
     assertThat(told.toLowerCase(Locale.ROOT).contains("cartridge"))
         .as(one.name())
-        .isEqualTo(kinds.stream().anyMatch(Kind.Filter.class::isInstance));
+        .isEqualTo(kinds.stream().anyMatch(Filter.class::isInstance));
   }
 
   /** Water comes from a tap only where what drives it is on. */
@@ -386,9 +389,7 @@ class SchoolsTest {
     List<String> pumps =
         one.rig().parts().stream()
             .filter(p ->
-                p.kind() instanceof Kind.Pump k
-                    && k.duty() == Kind.Pump.Duty.SUPPLY
-                    && !k.works().byHand())
+                p.kind() instanceof Pump k && k.duty() == Pump.Duty.SUPPLY && !k.works().byHand())
             .map(Part::id)
             .toList();
     boolean on = false;

@@ -1,15 +1,21 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.Stop;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -101,19 +107,19 @@ final class WetHouses {
   private static List<Kind> kinds(Random random) {
     List<Kind> kinds = new ArrayList<>();
     for (int i = 0; i < 2 + random.nextInt(2); i++) {
-      kinds.add(new Kind.Tee());
-      kinds.add(new Kind.Plug(true));
-      kinds.add(new Kind.Fixture(Kind.Fixture.Type.HOSE_POINT, false, 1e-4, 2e5));
+      kinds.add(new Tee());
+      kinds.add(new Plug(true));
+      kinds.add(new Fixture(Fixture.Type.HOSE_POINT, false, 1e-4, 2e5));
     }
-    kinds.add(new Kind.Fixture(Kind.Fixture.Type.MIXER, false, 1e-4, 2e5));
-    kinds.add(new Kind.HoseInlet(3e5, 0));
+    kinds.add(new Fixture(Fixture.Type.MIXER, false, 1e-4, 2e5));
+    kinds.add(new HoseInlet(3e5, 0));
     kinds.add(
-        new Kind.TwoWayValve(
+        new TwoWayValve(
             List.of(
                 new Stop("shut", "across", 90, List.of()),
                 new Stop("open", "along", 0, List.of(List.of("a", "b")))),
             Optional.empty()));
-    kinds.add(new Kind.CheckValve(random.nextInt(2) * 2000.0));
+    kinds.add(new CheckValve(random.nextInt(2) * 2000.0));
     return kinds;
   }
 

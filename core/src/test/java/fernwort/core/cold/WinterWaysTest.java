@@ -7,8 +7,13 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -32,12 +37,12 @@ class WinterWaysTest {
     return CaseRigs.vented(CaseRigs.rig(), "tank", 1.0)
         .part("tank", "Tank", 0, 0, 1.0, CaseRigs.tank())
         .part("pump", "Pump", 0.5, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
-        .part("join", "Join", 0.6, 0, 0.7, new Kind.Tee())
-        .part("tee", "Tee", 1, 0, 0.7, 0.01, new Kind.Tee())
-        .part("near", "Near", 1, 0, 1.5, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
-        .part("far", "Far", 3, 0, 1.5, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
-        .part("trap", "Trap", 3, 0, 1.3, 0.3, new Kind.DrainTrap())
-        .part("drip", "Drip", 3, 0, 0.3, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+        .part("join", "Join", 0.6, 0, 0.7, new Tee())
+        .part("tee", "Tee", 1, 0, 0.7, 0.01, new Tee())
+        .part("near", "Near", 1, 0, 1.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
+        .part("far", "Far", 3, 0, 1.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
+        .part("trap", "Trap", 3, 0, 1.3, 0.3, new DrainTrap())
+        .part("drip", "Drip", 3, 0, 0.3, Fittings.end(OpenEnd.Role.DRAIN))
         .line("feed", "Feed", "tank.low > pump.in", 12, 0.7, Material.PVC_HOSE, 1)
         .line("out", "Out", "pump.out > join.a", 12, 0.3, Material.PVC_HOSE, 1)
         .line("up", "Up", "tee.b > near.cold", 12, 1.0, Material.PEX, 1)
@@ -136,8 +141,8 @@ class WinterWaysTest {
   void withoutAPlaceForAirOrATapItReachesThatIsSaid() {
     Rig sealed =
         CaseRigs.rig()
-            .part("high", "High", 1, 0, 1.5, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
-            .part("low", "Low", 1, 0, 0.5, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+            .part("high", "High", 1, 0, 1.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
+            .part("low", "Low", 1, 0, 0.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("fall", "Fall", "high.cold > low.cold", 12, 1.0, Material.PEX, 1)
             .build();
     assertThat(plan(sealed, School.AIR, WinterWish.USUAL).notes().toString())
@@ -147,7 +152,7 @@ class WinterWaysTest {
     Rig apart =
         begun()
             .part("inlet", "Inlet", 0, 0.5, 0.7, Fittings.inlet(3))
-            .part("cap", "Cap", 0.2, 0.5, 0.7, new Kind.Plug(false))
+            .part("cap", "Cap", 0.2, 0.5, 0.7, new Plug(false))
             .line("in", "In", "inlet.out > cap.in", 12, 0.5, Material.PEX, 1)
             .line("stub", "Stub", "join.c > tee.a", 12, 0.5, Material.PEX, 1)
             .build();
@@ -189,7 +194,7 @@ class WinterWaysTest {
   void aLineBesideTheWayOfAntifreezeIsNamed() {
     Rig rig =
         begun()
-            .part("inlet", "Inlet", 0, 0.5, 0.4, new Kind.Plug(false))
+            .part("inlet", "Inlet", 0, 0.5, 0.4, new Plug(false))
             .line("in", "Dead end", "inlet.in > join.c", 12, 0.5, Material.PEX, 1)
             .line("main", "Main", "join.b > tee.a", 12, 0.5, Material.PEX, 1)
             .build();
@@ -214,9 +219,9 @@ class WinterWaysTest {
   void aToiletGetsACupAndAMaceratorIsTippedOut() {
     Rig rig =
         CaseRigs.rig()
-            .part("seat", "Seat", 1, 0, 1.0, Fittings.fixture(Kind.Fixture.Type.TOILET, false, 6))
-            .part("mill", "Mill", 1, 0, 0.5, 0.1, new Kind.Macerator(2e-4, 5e4))
-            .part("out", "Out", 1, 0, 0.3, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .part("seat", "Seat", 1, 0, 1.0, Fittings.fixture(Fixture.Type.TOILET, false, 6))
+            .part("mill", "Mill", 1, 0, 0.5, 0.1, new Macerator(2e-4, 5e4))
+            .part("out", "Out", 1, 0, 0.3, Fittings.end(OpenEnd.Role.DRAIN))
             .line("soil", "Soil", "seat.waste > mill.in", 50, 0.6, Material.RIGID_PVC, 1)
             .line("fall", "Fall", "mill.out > out.in", 25, 0.3, Material.RIGID_PVC, 1)
             .build();
@@ -292,7 +297,7 @@ class WinterWaysTest {
             CaseRigs.vented(CaseRigs.rig(), "tank", 0.2)
                 .part("tank", "Tank", 0, 0, 0.2, CaseRigs.tank())
                 .part("pump", "Pump", 0.5, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
-                .part("tap", "Tap", 1, 0, 1.5, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+                .part("tap", "Tap", 1, 0, 1.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
                 .line("feed", "Feed", "tank.low > pump.in", 12, 0.8, Material.PVC_HOSE, 1)
                 .line("up", "Up", "pump.out > tap.cold", 12, 1.0, Material.PEX, 1)
                 .build());

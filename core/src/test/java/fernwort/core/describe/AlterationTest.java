@@ -3,9 +3,9 @@ package fernwort.core.describe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.core.rig.Connection;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Plug;
 import fernwort.core.rig.Joint;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -23,7 +23,7 @@ class AlterationTest {
   private final Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
 
   private static final Part CAP =
-      new Part("cap", "Low cap", "galley", 0, 0, 0.4, 0, new Kind.Plug(true));
+      new Part("cap", "Low cap", "galley", 0, 0, 0.4, 0, new Plug(true));
 
   private Rig after(Alteration step, String words) {
     assertThat(step.words(rig)).isEqualTo(words);

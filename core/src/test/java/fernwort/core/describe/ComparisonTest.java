@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -54,7 +54,7 @@ class ComparisonTest {
       DemoRig coach = LongCoach.of(sections);
       assertThat(coach.rig().parts()).hasSize(sections * LongCoach.PARTS_PER_SECTION);
       assertThat(OpenWays.find(Plumbing.of(coach.rig()), coach.state()).ways())
-          .filteredOn(w -> coach.rig().part(w.end().part()).kind() instanceof Kind.Fixture)
+          .filteredOn(w -> coach.rig().part(w.end().part()).kind() instanceof Fixture)
           .hasSize(sections);
     }
   }

@@ -5,7 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Heater;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -98,8 +99,8 @@ class NewPartTest {
 
   @Test
   void anOrdinaryBodyIsKnownByItsKind() {
-    assertThat(NewPart.body(new Kind.DrainTrap()).orElseThrow()).isCloseTo(1.2e-4, within(1e-12));
-    assertThat(NewPart.body(new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0))).contains(0.01);
+    assertThat(NewPart.body(new DrainTrap()).orElseThrow()).isCloseTo(1.2e-4, within(1e-12));
+    assertThat(NewPart.body(new Heater(Heater.Type.INSTANT, false, 0))).contains(0.01);
     assertThatThrownBy(() -> NewPart.of("boiler"))
         .hasMessage("“boiler” cannot be added; pick one of the list");
   }

@@ -2,7 +2,7 @@ package fernwort.core.describe;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -26,7 +26,7 @@ class PortNamesTest {
       List<String> words = part.kind().ports().stream().map(p -> of.words(part.port(p))).toList();
       assertThat(new HashSet<>(words)).as(part.label()).hasSameSizeAs(words);
       assertThat(words).allMatch(w -> w.length() > 2);
-      if (part.kind() instanceof Kind.Valve) {
+      if (part.kind() instanceof Valve) {
         assertThat(words).allMatch(w -> w.startsWith("towards ") || w.startsWith("free end"));
       }
     }

@@ -5,15 +5,16 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.rig.Contents;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.InvalidRigException;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;
@@ -144,7 +145,7 @@ class RigEditTest {
     Rig sagging =
         RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of(new ProfilePoint(0.3, 0.4))));
     LineCourse course = LineCourse.of(sagging, RigEdit.of(sagging).line(line.id()));
-    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.3, 0, new Kind.Plug(true));
+    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.3, 0, new Plug(true));
     Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4, course.lowest());
     assertThat(low.part("tee").height()).isEqualTo(0.4);
     List<Line> at = RigEdit.of(low).linesAt("tee");
@@ -178,13 +179,10 @@ class RigEditTest {
 
   @Test
   void aBranchIsTeedOffWithItsPartAtTheEnd() {
-    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.7, 0, new Kind.Plug(true));
+    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.7, 0, new Plug(true));
     Rig changed = RigEdit.of(rig).teeOff("pump-out-sink", drain, "in", 0.4);
     Part tee =
-        changed.parts().stream()
-            .filter(p -> p.kind() instanceof Kind.Tee)
-            .findFirst()
-            .orElseThrow();
+        changed.parts().stream().filter(p -> p.kind() instanceof Tee).findFirst().orElseThrow();
     assertThat(RigEdit.of(changed).linesAt(tee.id())).hasSize(3);
     assertThat(tee.height()).isBetween(0.85, 1.55);
   }

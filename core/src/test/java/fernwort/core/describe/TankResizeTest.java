@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
@@ -29,8 +29,8 @@ class TankResizeTest {
   private static final Shape TABLE =
       new Shape.DepthTable(0.8, List.of(new Shape.Row(0.1, 0.02), new Shape.Row(0.3, 0.096)));
 
-  private static Kind.Tank tank(Shape shape, TankPort... ports) {
-    return new Kind.Tank(
+  private static Tank tank(Shape shape, TankPort... ports) {
+    return new Tank(
         Contents.FRESH, shape, 0.005, List.of(ports), Fittings.stick(0.1, 0.1), 2e4, -5e3);
   }
 
@@ -70,7 +70,7 @@ class TankResizeTest {
   @ParameterizedTest
   @MethodSource("shapes")
   void itIsMeasuredInside(Shape shape, double length, double width, double height) {
-    Kind.Tank tank = tank(shape);
+    Tank tank = tank(shape);
     assertThat(TankResize.length(tank)).isCloseTo(length, EXACT);
     assertThat(TankResize.width(tank)).isCloseTo(width, within(1e-6));
     // A lying cylinder is a polygon of the same area, which stands a little higher.
@@ -81,9 +81,9 @@ class TankResizeTest {
   @MethodSource("shapes")
   void itHoldsWhatIsAskedForAndKeepsItsProportions(
       Shape shape, double length, double width, double height) {
-    Kind.Tank old = tank(shape);
+    Tank old = tank(shape);
     for (double litres : new double[] {20, 45, 180}) {
-      Kind.Tank now = tank(TankResize.holding(old, litres / 1000));
+      Tank now = tank(TankResize.holding(old, litres / 1000));
       assertThat(TankRoom.of(now).capacity()).isCloseTo(litres / 1000, within(1e-8));
       // Outside, walls and all, it is as long to wide to high as it was.
       double walls = shape instanceof Shape.DepthTable ? 0 : 0.01;
@@ -104,8 +104,8 @@ class TankResizeTest {
 
   @Test
   void openingsKeepTheirDistanceToTheNearerWall() {
-    Kind.Tank old = tank(BOX, port("near", 0.05, 0.10, 0.02), port("far", 0.75, 0.35, 0.28));
-    Kind.Tank now = tank(new Shape.Box(1.01, 0.61, 0.21), old.tankPorts().toArray(TankPort[]::new));
+    Tank old = tank(BOX, port("near", 0.05, 0.10, 0.02), port("far", 0.75, 0.35, 0.28));
+    Tank now = tank(new Shape.Box(1.01, 0.61, 0.21), old.tankPorts().toArray(TankPort[]::new));
     List<TankPort> carried = TankResize.carried(old, now, old.tankPorts());
     assertThat(carried).extracting(TankPort::id).containsExactly("near", "far");
     assertAt(carried.getFirst().at(), 0.05, 0.10, 0.02);
@@ -119,8 +119,8 @@ class TankResizeTest {
 
   @Test
   void openingsStayInATankThatShrinksBelowThem() {
-    Kind.Tank old = tank(BOX, port("low", 0.39, 0.19, 0.14), port("high", 0.41, 0.21, 0.16));
-    Kind.Tank now = tank(new Shape.Box(0.31, 0.11, 0.11));
+    Tank old = tank(BOX, port("low", 0.39, 0.19, 0.14), port("high", 0.41, 0.21, 0.16));
+    Tank now = tank(new Shape.Box(0.31, 0.11, 0.11));
     List<TankPort> carried = TankResize.carried(old, now, old.tankPorts());
     assertAt(carried.getFirst().at(), 0.30, 0.10, 0.10);
     assertAt(carried.getLast().at(), 0, 0, 0);
@@ -128,7 +128,7 @@ class TankResizeTest {
 
   @Test
   void turnedOverTwiceIsAsItWas() {
-    Kind.Tank tank = tank(BOX, port("a", 0.05, 0.10, 0.02));
+    Tank tank = tank(BOX, port("a", 0.05, 0.10, 0.02));
     List<TankPort> once = TankResize.mirrored(tank, tank.tankPorts());
     assertAt(once.getFirst().at(), 0.05, 0.30, 0.28);
     assertAt(TankResize.mirrored(tank, once).getFirst().at(), 0.05, 0.10, 0.02);

@@ -8,10 +8,12 @@ import fernwort.core.cold.Wintering;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.Motor;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -31,19 +33,18 @@ class FrostValveTest {
   private static final Plumbing PLUMBING = Plumbing.of(rig(Optional.of(FIVE)));
 
   private static Rig rig(Optional<Double> below) {
-    Kind.TwoWayValve plain = (Kind.TwoWayValve) Fittings.twoWay(90);
+    TwoWayValve plain = (TwoWayValve) Fittings.twoWay(90);
     String open = plain.opened().orElseThrow().id();
     return CaseRigs.rig()
-        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Fixture.Type.TAP, false, 6))
         .part(
             "frost",
             "Frost valve",
             1,
             0,
             0.6,
-            new Kind.TwoWayValve(
-                plain.stops(), Optional.of(new Motor(Optional.of(open), 1, below))))
-        .part("end", "Drain", 1, 0, 0.2, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            new TwoWayValve(plain.stops(), Optional.of(new Motor(Optional.of(open), 1, below))))
+        .part("end", "Drain", 1, 0, 0.2, Fittings.end(OpenEnd.Role.DRAIN))
         .line("upper", "Upper", "top.cold > frost.a", 12, 1.2, Material.PEX, 1)
         .line("lower", "Lower", "frost.b > end.in", 12, 0.4, Material.PEX, 1)
         .build();

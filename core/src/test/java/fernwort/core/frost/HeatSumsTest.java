@@ -7,8 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.cold.Filled;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -208,10 +212,9 @@ class HeatSumsTest {
   private static Rig rig() {
     return CaseRigs.rig()
         .part("tank", "Tank", 1, 0, 1.0, CaseRigs.tank())
-        .part("tap", "Tap", 1, 0, 1.4, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
-        .part(
-            "filter", "Filter", 1, 0, 0.3, 0.5, Fittings.filter(Kind.Filter.Grade.SEDIMENT, 10, 1))
-        .part("drain", "Drain", 1, 0, 0.2, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+        .part("tap", "Tap", 1, 0, 1.4, Fittings.fixture(Fixture.Type.TAP, false, 6))
+        .part("filter", "Filter", 1, 0, 0.3, 0.5, Fittings.filter(Filter.Grade.SEDIMENT, 10, 1))
+        .part("drain", "Drain", 1, 0, 0.2, Fittings.end(OpenEnd.Role.DRAIN))
         .line("feed", "Feed", "tank.low > filter.in", 12, 1.5, Material.PEX, 1)
         .line("up", "Up", "filter.out > tap.cold", 12, 1.2, Material.PEX, 1)
         .build();
@@ -305,7 +308,7 @@ class HeatSumsTest {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
     Plumbing plumbing = Plumbing.of(rig);
     Part tank = rig.part("tank");
-    double wall = ((Kind.Tank) tank.kind()).wall();
+    double wall = ((Tank) tank.kind()).wall();
     double capacity = plumbing.room("tank").capacity();
     double area = 6 * Math.pow(capacity, 2.0 / 3);
     assertThat(Shelter.conductance(plumbing, tank, rig.place("box"), asked(272, 262, 9)))
@@ -398,15 +401,8 @@ class HeatSumsTest {
   void aHeaterThatIsOnIsNotInTheListAndOneThatIsOffIs() {
     Rig rig =
         CaseRigs.rig()
-            .part(
-                "boiler",
-                "Boiler",
-                1,
-                0,
-                1.0,
-                6,
-                new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0))
-            .part("tap", "Tap", 1, 0, 1.4, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
+            .part("boiler", "Boiler", 1, 0, 1.0, 6, new Heater(Heater.Type.STORAGE, true, 0))
+            .part("tap", "Tap", 1, 0, 1.4, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("up", "Up", "boiler.hot > tap.cold", 12, 1.2, Material.PEX, 1)
             .build();
     Plumbing plumbing = Plumbing.of(rig);

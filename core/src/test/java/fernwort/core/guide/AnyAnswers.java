@@ -8,9 +8,10 @@ import fernwort.core.guide.Answers.Size;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
-import fernwort.core.rig.Contents;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Pump;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -122,13 +123,13 @@ final class AnyAnswers {
         suction,
         new Answers.Selector(any(Answers.Third.class, random), none.selector().positions()),
         new Answers.Pump(
-            any(Kind.Pump.Type.class, random),
+            any(Pump.Type.class, random),
             spot(random),
             0.7 + 0.4 * random.nextDouble(),
             (6 + 10 * random.nextDouble()) * 1e-3 / 60,
             (1.5 + 2 * random.nextDouble()) * 1e5,
             random.nextBoolean(),
-            random.nextBoolean() ? List.of() : List.of(any(Kind.Filter.Grade.class, random)),
+            random.nextBoolean() ? List.of() : List.of(any(Filter.Grade.class, random)),
             any(Answers.Hot.class, random),
             0.01,
             random.nextBoolean()),

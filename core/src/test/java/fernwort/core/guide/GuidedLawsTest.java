@@ -9,22 +9,28 @@ import fernwort.core.describe.TankResize;
 import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Size;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigLimits;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.streams.Directions;
 import java.util.HashMap;
 import java.util.List;
@@ -46,7 +52,7 @@ class GuidedLawsTest {
     Answers.Pump p = a.pump();
     return a.pumping(
         new Answers.Pump(
-            Kind.Pump.Type.DIAPHRAGM,
+            Pump.Type.DIAPHRAGM,
             p.spot(),
             p.height(),
             p.flow(),
@@ -68,14 +74,14 @@ class GuidedLawsTest {
     boolean supplied =
         rig.tanks(Contents.FRESH).findAny().isPresent() || rig.partsById().containsKey("house-tee");
     for (Part part : rig.parts()) {
-      boolean dryTap = part.kind() instanceof Kind.Fixture && !supplied;
+      boolean dryTap = part.kind() instanceof Fixture && !supplied;
       assertThat(edit.freePorts(part.id()))
           .as(part.label())
           .allMatch(port ->
               port.equals("mouth")
                   || port.equals("waste")
                   || dryTap
-                  || port.equals("hot") && part.kind() instanceof Kind.Heater
+                  || port.equals("hot") && part.kind() instanceof Heater
                   || rig.lines().isEmpty());
     }
     assertThat(Directions.of(Plumbing.of(rig)).reversedCheckValves()).isEmpty();
@@ -149,7 +155,7 @@ class GuidedLawsTest {
       set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Fixture tap) {
+      if (part.kind() instanceof Fixture tap) {
         State open = new State(set.with(part.id(), tap.cold().id()), volumes, Slope.LEVEL);
         assertThat(Hydraulics.of(plumbing).solve(open).fixture(part.id()))
             .as(part.label())
@@ -190,7 +196,7 @@ class GuidedLawsTest {
     return drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
   }
 
-  private static List<Double> heights(Kind.Tank tank, TankPort.Use... uses) {
+  private static List<Double> heights(Tank tank, TankPort.Use... uses) {
     return tank.tankPorts().stream()
         .filter(p -> List.of(uses).contains(p.use()))
         .map(p -> p.at().z())
@@ -203,7 +209,7 @@ class GuidedLawsTest {
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
     Rig rig = Guided.of(asUsual(seed)).rig();
     for (Part part : rig.tanks().toList()) {
-      Kind.Tank tank = (Kind.Tank) part.kind();
+      Tank tank = (Tank) part.kind();
       List<Double> in = heights(tank, Use.FILL, Use.FLOAT);
       List<Double> out = heights(tank, Use.FEED);
       double vent = heights(tank, Use.VENT).getFirst();
@@ -230,7 +236,7 @@ class GuidedLawsTest {
     double half = rig.vehicle().width() / 2;
     for (Answers.Tank tank : answers.tanks()) {
       Part part = rig.part(guided.tanks().getOrDefault(tank.id(), ""));
-      Kind.Tank kind = (Kind.Tank) part.kind();
+      Tank kind = (Tank) part.kind();
       double wall = tank.inside() ? 0 : kind.wall();
       assertThat(part.height() - wall).isCloseTo(tank.bottom(), within(1e-9));
       assertThat(part.x()).isGreaterThan(rig.vehicle().rear());
@@ -276,7 +282,7 @@ class GuidedLawsTest {
     Rig rig = Guided.of(answers).rig();
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.DrainTrap) {
+      if (part.kind() instanceof DrainTrap) {
         PortRef out = part.port("out");
         PortRef inlet = lines.get(out).other(out);
         double into = rig.part(inlet.part()).at(inlet.port()).z();
@@ -288,10 +294,10 @@ class GuidedLawsTest {
               .isTrue();
         }
       }
-      if (part.label().endsWith("drain cap") && part.kind() instanceof Kind.Plug) {
+      if (part.label().endsWith("drain cap") && part.kind() instanceof Plug) {
         PortRef in = part.port("in");
         Part over = rig.part(lines.get(in).other(in).part());
-        boolean tank = over.kind() instanceof Kind.Tank;
+        boolean tank = over.kind() instanceof Tank;
         assertThat(part.height()).isLessThanOrEqualTo(over.at(lines.get(in).other(in).port()).z());
         assertThat(part.height() < rig.vehicle().floor() || tank).isTrue();
       }
@@ -301,7 +307,7 @@ class GuidedLawsTest {
   /** The taps whose waste comes to a port, through tees where they share it. */
   private static List<Part> tapsOver(Rig rig, Map<PortRef, Line> lines, PortRef port) {
     Part next = rig.part(lines.get(port).other(port).part());
-    return next.kind() instanceof Kind.Tee
+    return next.kind() instanceof Tee
         ? Stream.of("a", "b").flatMap(p -> tapsOver(rig, lines, next.port(p)).stream()).toList()
         : List.of(next);
   }

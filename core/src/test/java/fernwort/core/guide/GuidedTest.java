@@ -19,10 +19,13 @@ import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -77,7 +80,7 @@ class GuidedTest {
         List.of(Piece.THREE_WAY, Piece.STRAINER),
         none.selector(),
         new Answers.Pump(
-            Kind.Pump.Type.DIAPHRAGM,
+            Pump.Type.DIAPHRAGM,
             new Spot(1, 1),
             0.85,
             10e-3 / 60,
@@ -135,7 +138,7 @@ class GuidedTest {
             new Answers.Selector(Answers.Third.OTHER_TANK, none.selector().positions()))
         .pumping(
             new Answers.Pump(
-                Kind.Pump.Type.FOOT,
+                Pump.Type.FOOT,
                 new Spot(0, 1),
                 0.7,
                 4e-3 / 60,
@@ -160,13 +163,13 @@ class GuidedTest {
         .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
         .pumping(
             new Answers.Pump(
-                Kind.Pump.Type.DIAPHRAGM,
+                Pump.Type.DIAPHRAGM,
                 new Spot(1, 0),
                 1.2,
                 15e-3 / 60,
                 3e5,
                 true,
-                List.of(Kind.Filter.Grade.SEDIMENT, Kind.Filter.Grade.CARBON),
+                List.of(Filter.Grade.SEDIMENT, Filter.Grade.CARBON),
                 Answers.Hot.STORAGE,
                 0.015,
                 true))
@@ -419,7 +422,7 @@ class GuidedTest {
             tank("Left", Contents.FRESH, 30).filledFrom(Optional.of("Near")),
             tank("Right", Contents.FRESH, 30).filledFrom(Optional.of("Near")));
     Rig rig = Guided.of(trailer().with(tanks)).rig();
-    Kind.Tank giving = (Kind.Tank) rig.part("near").kind();
+    Tank giving = (Tank) rig.part("near").kind();
     double lengthwise = TankResize.length(giving);
     assertThat(giving.port("to-Left").at().x())
         .isCloseTo(0.06 + (lengthwise - 0.12) / 3, within(1e-9));
@@ -489,7 +492,7 @@ class GuidedTest {
   @Test
   void theValveJoinsWhatWasSaidOfEachOfItsPositions() {
     Rig rig = Guided.of(plainVan()).rig();
-    Kind.ThreeWayValve valve = (Kind.ThreeWayValve) rig.part("tank-valve").kind();
+    ThreeWayValve valve = (ThreeWayValve) rig.part("tank-valve").kind();
     assertThat(valve.stop("left").joins()).containsExactly(List.of("a", "b"));
     assertThat(valve.stop("up").joins()).isEmpty();
     assertThat(valve.stop("right").joins()).containsExactly(List.of("a", "c"));

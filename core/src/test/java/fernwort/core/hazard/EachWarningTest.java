@@ -8,9 +8,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning.Code;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -45,7 +46,7 @@ class EachWarningTest {
           .part("over", "Overflow", 0, 0, 0.5, Fittings.end(Role.OVERFLOW))
           .line("o1", "O1", "tank.high > over-valve.a", 19, 0.3, Material.PVC_HOSE, 1)
           .line("o2", "O2", "over-valve.b > over.in", 19, 0.6, Material.PVC_HOSE, 1)
-          .part("tee", "Tee", 0, 0, 0.8, new Kind.Tee())
+          .part("tee", "Tee", 0, 0, 0.8, new Tee())
           .part("in-valve", "Inlet valve", 0, 0, 0.7, Fittings.twoWay(0))
           .part("inlet", "Inlet", 0, 0, 0.6, Fittings.inlet(3))
           .line("s1", "S1", "tank.low > tee.a", 13, 0.5, Material.PEX, 1)
@@ -57,8 +58,8 @@ class EachWarningTest {
               0,
               0,
               0.8,
-              new Kind.Pump(Kind.Pump.Duty.SUPPLY, Kind.Pump.Type.DIAPHRAGM, 3e4, 1e-4, 0, 3e4, 1))
-          .part("fork", "Fork", 0, 0, 0.8, new Kind.Tee())
+              new Pump(Pump.Duty.SUPPLY, Pump.Type.DIAPHRAGM, 3e4, 1e-4, 0, 3e4, 1))
+          .part("fork", "Fork", 0, 0, 0.8, new Tee())
           .part("low-tap", "Low tap", 0, 0, 0.9, Fittings.fixture(Type.HOSE_POINT, false, 30))
           .part("high-tap", "High tap", 0, 0, 2.4, Fittings.fixture(Type.HOSE_POINT, false, 5))
           .line("p1", "P1", "tee.c > pump.in", 13, 0.5, Material.PEX, 1)

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Strainer;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -153,8 +156,8 @@ class HazardsTest {
   @Test
   void withoutACheckValveTankWaterCanReachTheMains() {
     Rig rig = DemoRig.called("marginalia").rig();
-    Rig bare = changed(rig, p -> with(p, "inlet-check", new Kind.Strainer()), l -> l);
-    Rig unguarded = changed(bare, p -> with(p, "regulator", new Kind.Strainer()), l -> l);
+    Rig bare = changed(rig, p -> with(p, "inlet-check", new Strainer()), l -> l);
+    Rig unguarded = changed(bare, p -> with(p, "regulator", new Strainer()), l -> l);
     State filling =
         DemoRig.called("marginalia").state().with("inlet", "mains").with("fill-selector", "main");
     assertWarned(warnings(unguarded, filling), Warning.Code.BACKFLOW, Severity.DANGER, "inlet");
@@ -273,8 +276,8 @@ class HazardsTest {
   }
 
   @ParameterizedTest
-  @EnumSource(Kind.Pump.Type.class)
-  void outsideWaterPumpedIntoAFreshTankIsNamedWhateverPumpDrawsIt(Kind.Pump.Type works) {
+  @EnumSource(Pump.Type.class)
+  void outsideWaterPumpedIntoAFreshTankIsNamedWhateverPumpDrawsIt(Pump.Type works) {
     Rig closed = RigEdit.of(ReadyRig.find("one-tank").orElseThrow().rig()).remove("filler");
     Part pump =
         new Part(
@@ -285,8 +288,8 @@ class HazardsTest {
             0,
             0.8,
             0,
-            new Kind.Pump(Kind.Pump.Duty.TRANSFER, works, 2.8e5, 1e-3, 0, 2.8e5, 6));
-    Part stream = new Part("stream", "Stream", "bed", 0, 0, 0.8, 0, new Kind.HoseInlet(0, 0.2));
+            new Pump(Pump.Duty.TRANSFER, works, 2.8e5, 1e-3, 0, 2.8e5, 6));
+    Part stream = new Part("stream", "Stream", "bed", 0, 0, 0.8, 0, new HoseInlet(0, 0.2));
     Rig pumped = RigEdit.of(closed).addAt(pump, "out", new PortRef("fresh", "fill"), 0.013, 0.5);
     Rig rig = RigEdit.of(pumped).addAt(stream, "out", pump.port("in"), 0.013, 0.5);
     State drawing =

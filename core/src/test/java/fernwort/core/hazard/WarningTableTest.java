@@ -9,19 +9,25 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Ways;
 import java.io.IOException;
@@ -43,8 +49,8 @@ class WarningTableTest {
   /** A jug over a neck, a vent and a drain with valves, a tap to drink from, no gauge. */
   private static final Rig NECK =
       rig()
-          .part("jug", "Jug", 0, 0, 1.9, new Kind.PortableContainer(0.02, false))
-          .part("neck", "Neck", 0, 0, 1.7, new Kind.GravityFiller())
+          .part("jug", "Jug", 0, 0, 1.9, new PortableContainer(0.02, false))
+          .part("neck", "Neck", 0, 0, 1.7, new GravityFiller())
           .part(
               "tank",
               "Tank",
@@ -61,7 +67,7 @@ class WarningTableTest {
                   Fittings.port("low", Use.FEED, 0.1, 0.1, 0.02)))
           .part("vent-valve", "Vent valve", 0, 0, 1.6, Fittings.twoWay(0))
           .part("air", "Air", 0, 0, 1.8, Fittings.end(Role.VENT))
-          .part("tee", "Tee", 0, 0, 0.9, new Kind.Tee())
+          .part("tee", "Tee", 0, 0, 0.9, new Tee())
           .part("drain", "Drain", 0, 0, 0.8, Fittings.twoWay(0))
           .part("tail", "Tail", 0, 0, 0.4, Fittings.end(Role.DRAIN))
           .part("tap", "Tap", 0, 0, 0.8, Fittings.fixture(Type.TAP, true, 5))
@@ -79,7 +85,7 @@ class WarningTableTest {
   private static final Rig MAINS =
       rig()
           .part("inlet", "Inlet", 0, 0, 0.6, Fittings.inlet(3))
-          .part("fork", "Fork", 0, 0, 0.7, new Kind.Manifold(3))
+          .part("fork", "Fork", 0, 0, 0.7, new Manifold(3))
           .part("to-float", "To the float", 0, 0, 0.8, Fittings.twoWay(0))
           .part("to-gap", "To the gap", 0, 0, 0.8, Fittings.twoWay(0))
           .part("to-foot", "To the foot", 0, 0, 0.8, Fittings.twoWay(0))
@@ -89,9 +95,9 @@ class WarningTableTest {
           .part("air-1", "Air 1", 0, 0, 1.8, Fittings.end(Role.VENT))
           .part("air-2", "Air 2", 0, 0, 1.8, Fittings.end(Role.VENT))
           .part("air-3", "Air 3", 0, 0, 1.8, Fittings.end(Role.VENT))
-          .part("cap", "Cap", 0, 0, 0.9, new Kind.Plug(true))
-          .part("cap-2", "Cap 2", 0, 0, 0.9, new Kind.Plug(true))
-          .part("cap-3", "Cap 3", 0, 0, 0.9, new Kind.Plug(true))
+          .part("cap", "Cap", 0, 0, 0.9, new Plug(true))
+          .part("cap-2", "Cap 2", 0, 0, 0.9, new Plug(true))
+          .part("cap-3", "Cap 3", 0, 0, 0.9, new Plug(true))
           .line("i", "I", "inlet.out > fork.in", 13, 0.2, Material.PEX, 1)
           .line("a", "A", "fork.1 > to-float.a", 13, 0.2, Material.PEX, 1)
           .line("b", "B", "fork.2 > to-gap.a", 13, 0.2, Material.PEX, 1)
@@ -130,16 +136,15 @@ class WarningTableTest {
               0,
               0,
               0.9,
-              new Kind.Pump(
-                  Kind.Pump.Duty.TRANSFER, Kind.Pump.Type.DIAPHRAGM, 6e4, 1e-4, 0, 6e4, 1.5))
-          .part("fork", "Fork", 0, 0, 1, new Kind.Tee())
+              new Pump(Pump.Duty.TRANSFER, Pump.Type.DIAPHRAGM, 6e4, 1e-4, 0, 6e4, 1.5))
+          .part("fork", "Fork", 0, 0, 1, new Tee())
           .part("delivery", "Delivery", 0, 0, 1.1, Fittings.twoWay(0))
           .part("return", "Return", 0, 0, 1.1, Fittings.twoWay(0))
           .part("air-from", "Air from", 0, 0, 1.8, Fittings.end(Role.VENT))
           .part("vent-to", "Vent to", 0, 0, 1.8, Fittings.twoWay(0))
           .part("air-to", "Air to", 0, 0, 1.9, Fittings.end(Role.VENT))
-          .part("plug-1", "Plug 1", 0, 0, 1.1, new Kind.Plug(false))
-          .part("cap", "Cap", 0, 0, 0.8, new Kind.Plug(true))
+          .part("plug-1", "Plug 1", 0, 0, 1.1, new Plug(false))
+          .part("cap", "Cap", 0, 0, 0.8, new Plug(true))
           .line("a", "A", "from.low > suction.a", 13, 0.2, Material.PEX, 1)
           .line("b", "B", "suction.b > pump.in", 13, 0.2, Material.PEX, 1)
           .line("c", "C", "pump.out > fork.a", 13, 0.2, Material.PEX, 1)

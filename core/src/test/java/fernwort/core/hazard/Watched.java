@@ -4,10 +4,10 @@ import static fernwort.core.hydraulics.CaseRigs.rig;
 import static fernwort.core.hydraulics.CaseRigs.tank;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -31,9 +31,9 @@ final class Watched {
   static Rig stirring() {
     return rig()
         .part("tank", "Tank", 0, 0, 1, tank())
-        .part("in", "In", 0, 0, 0.8, new Kind.Tee())
+        .part("in", "In", 0, 0, 0.8, new Tee())
         .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
-        .part("out", "Out", 0, 0, 0.8, new Kind.Tee())
+        .part("out", "Out", 0, 0, 0.8, new Tee())
         .part("bypass", "Bypass", 0, 0, 0.8, Fittings.twoWay(0))
         .part("tap", "Tap", 0, 0, 0.9, Fittings.fixture(Type.HOSE_POINT, false, 8))
         .line("a", "A", "tank.low > in.a", 13, 0.5, Material.PEX, 1)

@@ -3,14 +3,15 @@ package fernwort.core.hydraulics;
 import static fernwort.core.Reference.number;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Optional;
@@ -57,8 +58,7 @@ public final class CaseRigs {
 
   /** Adds an open vent to a tank that is called like its id. */
   public static RigBuilder vented(RigBuilder rig, String tank, double height) {
-    return rig.part(
-            tank + "-air", "Air", 0.1, 0.1, height + 0.6, Fittings.end(Kind.OpenEnd.Role.VENT))
+    return rig.part(tank + "-air", "Air", 0.1, 0.1, height + 0.6, Fittings.end(OpenEnd.Role.VENT))
         .line(
             tank + "-vent",
             "Vent",

@@ -11,11 +11,18 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.Reference;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -53,7 +60,7 @@ class HydraulicsTest {
     assertThat(flows.fixtures().values()).allMatch(q -> q > -1e-10);
     assertThat(flows.ends().values()).allMatch(q -> q > -1e-10);
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.Tee) {
+      if (part.kind() instanceof Tee) {
         assertThat(gain(rig, part, flows)).as(part.label()).isCloseTo(0, within(1e-9));
       }
     }
@@ -66,7 +73,7 @@ class HydraulicsTest {
     State state = RandomRigs.state(rig, seed);
     Plumbing plumbing = Plumbing.of(rig);
     for (Part filter : rig.parts()) {
-      if (filter.kind() instanceof Kind.Filter) {
+      if (filter.kind() instanceof Filter) {
         Conditions all = Conditions.ORDINARY.withClogged(filter.id(), 2.5);
         Conditions some = Conditions.ORDINARY.withClogged(filter.id(), 1.5);
         Map<String, Double> now = Hydraulics.of(plumbing).solve(state, all).lines();
@@ -161,15 +168,15 @@ class HydraulicsTest {
                 0,
                 0,
                 0.3,
-                new Kind.Pump(
-                    Kind.Pump.Duty.SUPPLY,
-                    Kind.Pump.Type.DIAPHRAGM,
+                new Pump(
+                    Pump.Duty.SUPPLY,
+                    Pump.Type.DIAPHRAGM,
                     shutOff,
                     freeFlow,
                     shutOff / 2,
                     shutOff,
                     1))
-            .part("split", "Split", 0, 0, 0.5, new Kind.Tee())
+            .part("split", "Split", 0, 0, 0.5, new Tee())
             .part("one", "One", 0, 0, number(c.get("fixture_1"), "height_m"), fixture(c, "1"))
             .part("two", "Two", 0, 0, number(c.get("fixture_2"), "height_m"), fixture(c, "2"))
             .line("suction", "Suction", "tank.low > pump.in", 1, 1, Material.PEX, 0)
@@ -198,7 +205,7 @@ class HydraulicsTest {
 
   private static Kind fixture(JsonNode c, String number) {
     JsonNode fixture = c.get("fixture_" + number);
-    return new Kind.Fixture(
+    return new Fixture(
         Type.HOSE_POINT,
         false,
         number(fixture, "rated_flow_l_per_min") * LITRES_PER_MINUTE,
@@ -211,17 +218,17 @@ class HydraulicsTest {
     double inlet = number(c, "inlet_port_above_tap_m");
     Rig rig =
         rig()
-            .part("tap", "Tap", 0, 0, 0.3, new Kind.HoseInlet(number(c, "tap_pa"), 0))
-            .part("reg", "Regulator", 0, 0, 0.3, new Kind.Regulator(number(c, "regulator_set_pa")))
-            .part("check", "Check", 0, 0, 0.3, new Kind.CheckValve(number(c, "check_cracking_pa")))
+            .part("tap", "Tap", 0, 0, 0.3, new HoseInlet(number(c, "tap_pa"), 0))
+            .part("reg", "Regulator", 0, 0, 0.3, new Regulator(number(c, "regulator_set_pa")))
+            .part("check", "Check", 0, 0, 0.3, new CheckValve(number(c, "check_cracking_pa")))
             .part(
                 "filter",
                 "Filter",
                 0,
                 0,
                 0.3,
-                new Kind.Filter(
-                    Kind.Filter.Grade.SEDIMENT,
+                new Filter(
+                    Filter.Grade.SEDIMENT,
                     number(c, "filter_rated_flow_l_per_min") * LITRES_PER_MINUTE,
                     number(c, "filter_rated_loss_pa")))
             .part("tank", "Tank", 0, 0, 0.3 + inlet - 0.2, tank())

@@ -5,13 +5,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -90,7 +92,7 @@ class TurnedTest {
     Rig turned = scattered(seed, slope);
     Setting open = rig.atRest().with("inlet", "mains");
     for (Part part : rig.parts()) {
-      open = part.kind() instanceof Kind.Fixture ? open.with(part.id(), "open") : open;
+      open = part.kind() instanceof Fixture ? open.with(part.id(), "open") : open;
     }
     Flows onSlope = Hydraulics.of(Plumbing.of(rig)).solve(new State(open, Map.of(), slope));
     Flows onLevel =
@@ -110,13 +112,8 @@ class TurnedTest {
     int taps = 2 + random.nextInt(3);
     for (int i = 0; i < taps; i++) {
       Point at = somewhere(random);
-      put(rig, "tee" + i, at, slope, new Kind.Tee());
-      put(
-          rig,
-          "tap" + i,
-          somewhere(random),
-          slope,
-          Fittings.fixture(Kind.Fixture.Type.TAP, true, 4));
+      put(rig, "tee" + i, at, slope, new Tee());
+      put(rig, "tap" + i, somewhere(random), slope, Fittings.fixture(Fixture.Type.TAP, true, 4));
       rig.line("l" + i, "Line", before + " > tee" + i + ".a", 12, 3, Line.Material.PEX, 1)
           .line(
               "t" + i,

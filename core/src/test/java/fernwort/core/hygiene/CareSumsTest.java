@@ -7,14 +7,22 @@ import fernwort.core.budget.Daily;
 import fernwort.core.describe.Fittings;
 import fernwort.core.diary.Entry;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -49,32 +57,19 @@ class CareSumsTest {
           .part("main", "Main", 1, 0, 0.9, tank(Contents.FRESH))
           .part("spare", "Spare", 2, 0, 0.9, tank(Contents.FRESH))
           .part("gray", "Gray", 3, 0, 0.4, tank(Contents.GRAY))
-          .part("screen", "Screen", 1, 0, 0.8, 0.1, new Kind.Strainer())
+          .part("screen", "Screen", 1, 0, 0.8, 0.1, new Strainer())
           .part("pump", "Pump", 1.1, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
           .part("foot", "Foot pump", 1.1, 0.2, 0.8, Fittings.footPump(4, 1))
           .part("round", "Round", 1.3, 0, 0.8, Fittings.circulationPump(4, 0.3))
-          .part(
-              "boiler",
-              "Boiler",
-              1.4,
-              0,
-              0.8,
-              new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0.02))
-          .part("coil", "Coil", 1.5, 0, 0.8, new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0))
-          .part(
-              "carbon",
-              "Carbon",
-              1.2,
-              0,
-              0.8,
-              0.7,
-              Fittings.filter(Kind.Filter.Grade.CARBON, 5, 0.5))
-          .part("buffer", "Buffer", 1.2, 0.1, 0.8, new Kind.Accumulator(1e5))
+          .part("boiler", "Boiler", 1.4, 0, 0.8, new Heater(Heater.Type.STORAGE, true, 0.02))
+          .part("coil", "Coil", 1.5, 0, 0.8, new Heater(Heater.Type.INSTANT, false, 0))
+          .part("carbon", "Carbon", 1.2, 0, 0.8, 0.7, Fittings.filter(Filter.Grade.CARBON, 5, 0.5))
+          .part("buffer", "Buffer", 1.2, 0.1, 0.8, new Accumulator(1e5))
           .part("shore", "Shore", 0, 0, 0.8, Fittings.inlet(3))
-          .part("mat", "Mat", 1, 0, 0.7, new Kind.LeakTray(0.005, false))
-          .part("sink", "Sink", 2, 0, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, false, 6))
-          .part("drink", "Drinking", 2, 0.2, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, true, 3))
-          .part("tee", "Tee", 1.9, 0, 0.8, new Kind.Tee())
+          .part("mat", "Mat", 1, 0, 0.7, new LeakTray(0.005, false))
+          .part("sink", "Sink", 2, 0, 1.2, Fittings.fixture(Fixture.Type.TAP, false, 6))
+          .part("drink", "Drinking", 2, 0.2, 1.2, Fittings.fixture(Fixture.Type.TAP, true, 3))
+          .part("tee", "Tee", 1.9, 0, 0.8, new Tee())
           .line("draw", "Draw", "main.feed > screen.in", 12, 0.5, Material.PEX, 1)
           .line("suck", "Suck", "screen.out > pump.in", 12, 0.2, Material.PEX, 1)
           .line("push", "Push", "pump.out > carbon.in", 12, 0.3, Material.PEX, 1)
@@ -161,7 +156,7 @@ class CareSumsTest {
     assertThat(carbon.ran()).isEmpty();
     assertThat(carbon.mayRun()).isEmpty();
     Upkeep.Use pump = byId.get("pump").use().orElseThrow();
-    double free = ((Kind.Pump) RIG.part("pump").kind()).freeFlow();
+    double free = ((Pump) RIG.part("pump").kind()).freeFlow();
     assertThat(pump.flow().orElseThrow()).isCloseTo(0.6 * free, within(1e-12));
     assertThat(byId.get("pump").source()).contains("500 h");
     assertThat(byId.get("round").use()).isEmpty();
@@ -198,9 +193,9 @@ class CareSumsTest {
 
   @Test
   void aCartridgeWhoseLossIsKnownToDoubleClogsInStepsThatAreFelt() {
-    Kind.Filter plain = (Kind.Filter) RIG.part("carbon").kind();
-    Kind.Filter known =
-        new Kind.Filter(plain.grade(), plain.ratedFlow(), plain.ratedLoss(), Optional.of(4.0));
+    Filter plain = (Filter) RIG.part("carbon").kind();
+    Filter known =
+        new Filter(plain.grade(), plain.ratedFlow(), plain.ratedLoss(), Optional.of(4.0));
     List<fernwort.core.rig.Part> parts =
         RIG.parts().stream().map(p -> p.id().equals("carbon") ? p.with(known) : p).toList();
     Rig rig = new Rig(RIG.name(), RIG.note(), RIG.vehicle(), RIG.places(), parts, RIG.lines());

@@ -9,9 +9,10 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -70,7 +71,7 @@ class CareTest {
     Entry done = new Entry("a", ago(10), new Entry.Upkeep("pump", Optional.empty(), ""));
     List<Daily> days = List.of(new Daily(LocalDate.of(2026, 6, 5), 0.36, 2));
     Upkeep pump = due("pump", List.of(done), days);
-    double free = ((Kind.Pump) VAN.rig().part("pump").kind()).freeFlow();
+    double free = ((Pump) VAN.rig().part("pump").kind()).freeFlow();
     assertThat(pump.use().orElseThrow().ran().orElseThrow())
         .isCloseTo(0.36 / (0.6 * free), within(1e-6));
     assertThat(pump.use().orElseThrow().mayRun().orElseThrow()).isCloseTo(500 * 3600, within(1e-3));
@@ -113,7 +114,7 @@ class CareTest {
             pump.y(),
             pump.height() - 0.05,
             0,
-            new Kind.LeakTray(0.005, true));
+            new LeakTray(0.005, true));
     Rig rig = RigEdit.of(VAN.rig()).add(tray);
     assertThat(Upkeep.of(rig, List.of(), List.of(), ZoneOffset.UTC, NOW))
         .extracting(Upkeep::what)

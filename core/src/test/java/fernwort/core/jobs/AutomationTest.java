@@ -8,17 +8,19 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.Motor;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.Stop;
 import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.List;
@@ -40,7 +42,7 @@ class AutomationTest {
         .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
         .part("drain-motor", "Drain motor", 0, 0, 0.9, Fittings.motorised(0, "", 6))
         .part("drain", "Drain", 0, 0, 0.3, Fittings.end(Role.DRAIN))
-        .part("tee", "Tee", 0, 0, 0.95, new Kind.Tee())
+        .part("tee", "Tee", 0, 0, 0.95, new Tee())
         .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
         .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 1)
         .line("b", "B", "check.out > motor.a", 12, 1, Material.PEX, 1)
@@ -228,7 +230,7 @@ class AutomationTest {
   }
 
   private static Kind selectorKind() {
-    return new Kind.ThreeWayValve(
+    return new ThreeWayValve(
         List.of(
             new Stop("left", "to the left", 180, List.of(List.of("a", "c"))),
             new Stop("right", "to the right", 0, List.of(List.of("b", "c")))),

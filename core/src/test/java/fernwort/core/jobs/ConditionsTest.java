@@ -7,14 +7,17 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Filter.Grade;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Filter.Grade;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -130,10 +133,10 @@ class ConditionsTest {
     RigBuilder builder =
         CaseRigs.rig()
             .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
-            .part("inlet", "Inlet", -1, 0, 1, new Kind.HoseInlet(2e5, 0))
-            .part("tee", "Tee", -0.5, 0, 1, new Kind.Tee())
+            .part("inlet", "Inlet", -1, 0, 1, new HoseInlet(2e5, 0))
+            .part("tee", "Tee", -0.5, 0, 1, new Tee())
             .part("valve", "Valve", -0.5, 0, 0.9, Fittings.twoWay(0))
-            .part("drain", "Drain", -0.5, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .part("drain", "Drain", -0.5, 0, 0.4, Fittings.end(OpenEnd.Role.DRAIN))
             .line("a", "A", "inlet.out > tee.a", 19, 1, Material.PEX, 1)
             .part("check", "Check", -0.2, 0, 1, Fittings.check())
             .line("b", "B", "tee.b > check.in", 19, 1, Material.PEX, 1)
@@ -162,10 +165,10 @@ class ConditionsTest {
         CaseRigs.rig()
             .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
             .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 2.5))
-            .part("split", "Split", 1, 0, 0.8, new Kind.Tee())
+            .part("split", "Split", 1, 0, 0.8, new Tee())
             .part("filter", "Filter", 1, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
             .part("past", "Past it", 1, 0, 0.8, Fittings.twoWay(0))
-            .part("join", "Join", 1, 0, 0.8, new Kind.Tee())
+            .part("join", "Join", 1, 0, 0.8, new Tee())
             .line("a", "A", "tank.low > pump.in", 19, 1, Material.PEX, 0)
             .line("b", "B", "pump.out > split.a", 19, 1, Material.PEX, 0)
             .line("c", "C", "split.b > filter.in", 19, 1, Material.PEX, 0)
@@ -194,9 +197,9 @@ class ConditionsTest {
     RigBuilder builder =
         CaseRigs.rig()
             .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
-            .part("inlet", "Inlet", -1, 0, 1, new Kind.HoseInlet(2e5, 0))
+            .part("inlet", "Inlet", -1, 0, 1, new HoseInlet(2e5, 0))
             .part("valve", "Valve", 1, 0, 0.9, Fittings.twoWay(0))
-            .part("drain", "Drain", 1, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .part("drain", "Drain", 1, 0, 0.4, Fittings.end(OpenEnd.Role.DRAIN))
             .line("in", "In", "inlet.out > tank.high", 19, 1, Material.PEX, 1)
             .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 1)
             .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 1);
@@ -224,7 +227,7 @@ class ConditionsTest {
             .part("other", "Other", 1, 0, 1, CaseRigs.tank())
             .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 2.5))
             .part("filter", "Filter", 2, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
-            .part("tap", "Tap", 2, 0, 0.8, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .part("tap", "Tap", 2, 0, 0.8, Fittings.fixture(Fixture.Type.TAP, true, 6))
             .line("a", "A", "other.low > pump.in", 19, 1, Material.PEX, 0)
             .line("b", "B", "pump.out > tank.high", 19, 1, Material.PEX, 0)
             .line("c", "C", "tank.low > filter.in", 19, 1, Material.PEX, 0)
@@ -246,13 +249,13 @@ class ConditionsTest {
   /** A full tank spills where water may run over, and leaks everywhere else. */
   @ParameterizedTest
   @CsvSource({"OVERFLOW, false", "VENT, false", "DRAIN, true"})
-  void aTankIsTightThatSpillsOnlyWhereItMay(Kind.OpenEnd.Role role, boolean leaks) {
+  void aTankIsTightThatSpillsOnlyWhereItMay(OpenEnd.Role role, boolean leaks) {
     Rig rig =
         CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
             .part("end", "End", 1, 0, 0.5, Fittings.end(role))
             .line("over", "Over", "tank.high > end.in", 19, 1, Material.PEX, 0)
             .part("valve", "Valve", 1, 0, 0.9, Fittings.twoWay(0))
-            .part("drain", "Drain", 1, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .part("drain", "Drain", 1, 0, 0.4, Fittings.end(OpenEnd.Role.DRAIN))
             .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 0)
             .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 0)
             .build();

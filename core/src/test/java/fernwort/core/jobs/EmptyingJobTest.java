@@ -7,8 +7,8 @@ import fernwort.core.OnRecord;
 import fernwort.core.cold.Leftover;
 import fernwort.core.cold.Remains;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -92,9 +92,9 @@ class EmptyingJobTest {
     Plan plan = plan(rig, true, tanks.toArray(String[]::new));
     assertThat(plan.trouble()).isEmpty();
     rig.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Kind.Fixture)
+        .filter(p -> p.kind() instanceof Fixture)
         .forEach(tap -> {
-          Kind.Fixture fixture = (Kind.Fixture) tap.kind();
+          Fixture fixture = (Fixture) tap.kind();
           String stands = plan.after().setting().of(tap.id());
           assertThat(fixture.opensCold(stands)).as(tap.id()).isTrue();
           assertThat(fixture.opensHot(stands)).as(tap.id()).isEqualTo(fixture.use().mixes());

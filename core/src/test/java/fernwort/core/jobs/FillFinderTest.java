@@ -9,18 +9,23 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
 import fernwort.core.ways.Turns.Turn;
@@ -117,10 +122,10 @@ class FillFinderTest {
   private static Rig bladder(boolean drinkable) {
     RigBuilder rig =
         CaseRigs.rig()
-            .part("bladder", "Bladder", -1, 0, 0.2, new Kind.PortableContainer(0.02, drinkable))
+            .part("bladder", "Bladder", -1, 0, 0.2, new PortableContainer(0.02, drinkable))
             .part("pump", "Fill pump", -0.5, 0, 0.4, Fittings.transferPump(10, 0.6))
             .part("tank", "Tank", 0, 0, 0.8, tank())
-            .part("tap", "Tap", 1, 0, 0.6, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .part("tap", "Tap", 1, 0, 0.6, Fittings.fixture(Fixture.Type.TAP, true, 6))
             .line("s", "Suction", "bladder.spout > pump.in", 12, 0.6, Material.PEX, 0)
             .line("p", "Pressed", "pump.out > tank.fill", 12, 1.2, Material.PEX, 0)
             .line("t", "To tap", "tank.low > tap.cold", 12, 1.2, Material.PEX, 0);
@@ -165,7 +170,7 @@ class FillFinderTest {
   @ParameterizedTest
   @CsvSource({"bladder, true, lift", "can, false, jug"})
   void aRowIsFilledThroughItsLinkFromAJug(String id, boolean pumped, String by) {
-    Plumbing plumbing = Plumbing.of(linkedBy(id, new Kind.PortableContainer(0.02, true), pumped));
+    Plumbing plumbing = Plumbing.of(linkedBy(id, new PortableContainer(0.02, true), pumped));
     Plan plan = plan(plumbing, by + "-through-left-" + id, Map.of("left", 10.0, "right", 10.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume("left") + plan.after().volume("right"))
@@ -177,7 +182,7 @@ class FillFinderTest {
 
   @Test
   void aRowIsPumpedFullFromTheOutsideAndLevelledBetween() {
-    Plumbing plumbing = Plumbing.of(linkedBy("hose", new Kind.HoseInlet(0, 0.45), true));
+    Plumbing plumbing = Plumbing.of(linkedBy("hose", new HoseInlet(0, 0.45), true));
     Plan plan = plan(plumbing, "lift-through-left-hose", Map.of("left", 10.0, "right", 10.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume("left")).isGreaterThan(0.115);
@@ -323,7 +328,7 @@ class FillFinderTest {
         CaseRigs.rig()
             .part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
             .part("check", "Check valve", -0.4, 0, 0.9, Fittings.check())
-            .part("tee", "Tee", -0.3, 0, 0.9, new Kind.Tee())
+            .part("tee", "Tee", -0.3, 0, 0.9, new Tee())
             .part("low", "Low valve", -0.2, 0, 0.9, Fittings.twoWay(0))
             .part("high", "High valve", -0.2, 0.2, 0.9, Fittings.twoWay(0))
             .part("left", "Left", 0, 0, 0.5, tank)
@@ -340,8 +345,8 @@ class FillFinderTest {
   void floatsAreTakenFromTheLowestOnWhicheverTheFileNamesFirst() {
     Plumbing plumbing = Plumbing.of(twoFloats());
     Part tank = plumbing.rig().part("left");
-    List<TankPort> ports = ((Kind.Tank) tank.kind()).tankPorts();
-    Part turned = tank.with(((Kind.Tank) tank.kind()).withPorts(ports.reversed()));
+    List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
+    Part turned = tank.with(((Tank) tank.kind()).withPorts(ports.reversed()));
     assertThat(Floats.of(tank))
         .isEqualTo(Floats.of(turned))
         .extracting(TankPort::id)

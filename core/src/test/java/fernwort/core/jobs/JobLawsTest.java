@@ -5,13 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.Stop;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -55,8 +59,8 @@ class JobLawsTest {
 
   private static Kind shuffled(Kind kind, Random random) {
     return switch (kind) {
-      case Kind.TwoWayValve v -> new Kind.TwoWayValve(shuffled(v.stops(), random), v.motor());
-      case Kind.ThreeWayValve v -> new Kind.ThreeWayValve(shuffled(v.stops(), random), v.motor());
+      case TwoWayValve v -> new TwoWayValve(shuffled(v.stops(), random), v.motor());
+      case ThreeWayValve v -> new ThreeWayValve(shuffled(v.stops(), random), v.motor());
       default -> kind;
     };
   }
@@ -148,7 +152,7 @@ class JobLawsTest {
       assertThat(jobs.byId(job.id())).contains(job);
       FillToMark.tank(job)
           .ifPresent(tank -> {
-            assertThat(rig.part(tank).kind()).isInstanceOf(Kind.Tank.class);
+            assertThat(rig.part(tank).kind()).isInstanceOf(Tank.class);
             Job some =
                 jobs.byId(FillToMark.name(job, new java.math.BigDecimal("1.50"))).orElseThrow();
             assertThat(some.id()).endsWith("~to~1.5");
@@ -203,7 +207,7 @@ class JobLawsTest {
         if (steps.get(i - 1) instanceof Step.Wait wait && wait.until().fills()) {
           assertThat(steps.get(i)).as(job.id()).isInstanceOf(Step.Move.class);
           Part first = rig.part(((Step.Move) steps.get(i)).part());
-          assertThat(first.kind()).as(job.id()).isInstanceOf(Kind.HoseInlet.class);
+          assertThat(first.kind()).as(job.id()).isInstanceOf(HoseInlet.class);
         }
       }
     }

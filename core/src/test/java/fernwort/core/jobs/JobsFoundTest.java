@@ -6,10 +6,10 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Filter.Grade;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Filter.Grade;
-import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -80,7 +80,7 @@ class JobsFoundTest {
   void tapsByPumpAndByFallAreTwoJobs() {
     Rig rig =
         CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
-            .part("tee", "Tee", 0, 0, 0.9, new Kind.Tee())
+            .part("tee", "Tee", 0, 0, 0.9, new Tee())
             .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
             .part("sink", "Sink", 0, 0, 1.8, Fittings.fixture(Type.TAP, true, 6))
             .part("low", "Low tap", 0, 0, 0.4, Fittings.fixture(Type.TAP, true, 6))
@@ -103,7 +103,7 @@ class JobsFoundTest {
             .part("one", "One", 0, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
             .part("check", "Check", 0, 0, 0.8, Fittings.check())
             .part("two", "Two", 0, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
-            .part("tee", "Tee", 0, 0, 0.8, new Kind.Tee())
+            .part("tee", "Tee", 0, 0, 0.8, new Tee())
             .part("three", "Three", 0, 0, 0.8, Fittings.filter(Grade.SEDIMENT, 8, 0.2))
             .part("sink", "Sink", 0, 0, 0.5, Fittings.fixture(Type.TAP, true, 6))
             .part("basin", "Basin", 0, 0, 0.5, Fittings.fixture(Type.TAP, true, 6))

@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import java.math.BigDecimal;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -25,8 +25,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class MarksTest {
 
   private static Rig rig(boolean vent) {
-    Kind.Tank tank =
-        (Kind.Tank)
+    Tank tank =
+        (Tank)
             Fittings.tank(
                 Contents.FRESH,
                 new Shape.Box(0.5, 0.5, 0.5),

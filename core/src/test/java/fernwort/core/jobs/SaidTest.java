@@ -5,11 +5,11 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.Moment;
@@ -192,7 +192,7 @@ class SaidTest {
     }
     told.add("pressure, on: " + words.pressure("pump", true));
     told.add("pressure, off: " + words.pressure("pump", false));
-    told.add("silence: " + words.silence((Kind.Pump) TRUCK.rig().part("pump").kind(), 25));
+    told.add("silence: " + words.silence((Pump) TRUCK.rig().part("pump").kind(), 25));
     told.add("siphons: " + words.maySiphon("main-tail", 0.02));
     OnRecord.assertAsRead("words/waits", told);
   }

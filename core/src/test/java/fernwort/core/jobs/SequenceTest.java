@@ -2,10 +2,11 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -57,7 +58,7 @@ class SequenceTest {
     List<Part> handles =
         new ArrayList<>(
             rig.handles()
-                .filter(p -> p.kind() instanceof Kind.Valve || p.kind() instanceof Kind.Pump)
+                .filter(p -> p.kind() instanceof Valve || p.kind() instanceof Pump)
                 .toList());
     Collections.shuffle(handles, random);
     return handles.stream()

@@ -2,12 +2,16 @@ package fernwort.core.jobs;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.End;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -35,8 +39,8 @@ final class SmallHouses {
     int tanks = 1 + random.nextInt(2);
     rig.part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
         .part("check", "Check valve", -0.4, 0, 0.9, Fittings.check())
-        .part("fills", "Fill manifold", -0.3, 0, 0.9, new Kind.Manifold(4))
-        .part("feeds", "Feed manifold", 0.5, 0, 0.4, new Kind.Manifold(4))
+        .part("fills", "Fill manifold", -0.3, 0, 0.9, new Manifold(4))
+        .part("feeds", "Feed manifold", 0.5, 0, 0.4, new Manifold(4))
         .line("i1", "Inlet 1", "inlet.out > check.in", 12, 0.2, Material.PEX, 0)
         .line("i2", "Inlet 2", "check.out > fills.in", 12, 0.2, Material.PEX, 0);
     for (int i = 1; i <= tanks; i++) {
@@ -44,8 +48,8 @@ final class SmallHouses {
     }
     rig.place("front", "Front", "open the lid", 2, 0, 1)
         .part("pump", "Pump", 1.5, 0, 0.5, Fittings.pressurePump(10, 3))
-        .part("house", "House tee", 1.8, 0, 0.7, new Kind.Tee())
-        .part("tap", "Tap", 2, 0, 1.1, Fittings.fixture(Kind.Fixture.Type.TAP, true, 4))
+        .part("house", "House tee", 1.8, 0, 0.7, new Tee())
+        .part("tap", "Tap", 2, 0, 1.1, Fittings.fixture(Fixture.Type.TAP, true, 4))
         .line("p1", "Suction", "feeds.in > pump.in", 12, 1, Material.PEX, 0)
         .line("p2", "Delivery", "pump.out > house.a", 12, 1, Material.PEX, 0)
         .line("p3", "To the tap", "house.b > tap.cold", 12, 1, Material.PEX, 0);
@@ -97,7 +101,7 @@ final class SmallHouses {
     Setting setting = rig.atRest();
     for (Part part : rig.handles().toList()) {
       List<Position> positions = part.kind().positions();
-      if (part.kind() instanceof Kind.Valve || part.kind() instanceof Kind.Pump) {
+      if (part.kind() instanceof Valve || part.kind() instanceof Pump) {
         setting = setting.with(part.id(), positions.get(random.nextInt(positions.size())).id());
       }
     }

@@ -5,10 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -36,10 +37,10 @@ class StageRunTest {
             .part("lower", "Lower", 1, 0, 0.5, CaseRigs.tank())
             .part("between", "Between", 0.5, 0, 0.6, Fittings.twoWay(0))
             .part("out", "Drain valve", 1, 0, 0.4, Fittings.twoWay(0))
-            .part("drain", "Drain", 1, 0, 0.3, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+            .part("drain", "Drain", 1, 0, 0.3, Fittings.end(OpenEnd.Role.DRAIN))
             .part("pump", "Pump", 1, 0, 0.5, Fittings.pressurePump(10, 2.5))
             .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Type.TAP, true, 6))
-            .part("tee", "Tee", 1, 0, 0.5, new Kind.Tee())
+            .part("tee", "Tee", 1, 0, 0.5, new Tee())
             .line("a", "A", "upper.low > between.a", 19, 1, Material.PEX, 0)
             .line("b", "B", "between.b > lower.high", 19, 1, Material.PEX, 0)
             .line("c", "C", "lower.low > tee.a", 19, 1, Material.PEX, 0)

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
 import fernwort.core.rig.Hitch;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
@@ -27,7 +27,7 @@ class LightFillTest {
     LightFill fill = LightFill.of(PLUMBING, 0.05);
     double usable = 0;
     for (LightFill.Filled tank : fill.tanks()) {
-      Kind.Tank kind = (Kind.Tank) TRUCK.part(tank.tank()).kind();
+      Tank kind = (Tank) TRUCK.part(tank.tank()).kind();
       TankFigures figures = TankFigures.of(kind, PLUMBING.room(tank.tank()), Slope.LEVEL);
       usable += tank.volume() - figures.stranded();
       assertThat(PLUMBING.room(tank.tank()).volumeBelow(tank.level(), Slope.LEVEL))
@@ -42,7 +42,7 @@ class LightFillTest {
     LightFill best = LightFill.of(PLUMBING, 0.07);
     List<String> fresh = TRUCK.tanks(Contents.FRESH).map(p -> p.id()).toList();
     for (String first : fresh) {
-      Kind.Tank kind = (Kind.Tank) TRUCK.part(first).kind();
+      Tank kind = (Tank) TRUCK.part(first).kind();
       TankFigures figures = TankFigures.of(kind, PLUMBING.room(first), Slope.LEVEL);
       if (figures.usable() >= 0.07) {
         double margin = Loads.of(PLUMBING, Map.of(first, 0.07 + figures.stranded())).margin();

@@ -3,7 +3,8 @@ package fernwort.core.plumbing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Filter;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.streams.Directions;
@@ -47,7 +48,7 @@ class ConnectionsTest {
     assertThat(
             connections.route(
                 "fore",
-                p -> p.kind() instanceof Kind.Filter f && f.grade() == Kind.Filter.Grade.PURIFIER,
+                p -> p.kind() instanceof Filter f && f.grade() == Filter.Grade.PURIFIER,
                 p -> p.id().equals("drink")))
         .isEmpty();
     assertThat(connections.route("fore", p -> false, p -> p.id().equals("drink"))).isPresent();
@@ -72,8 +73,6 @@ class ConnectionsTest {
     for (DemoRig demo : DemoRig.all()) {
       assertThat(Directions.of(Plumbing.of(demo.rig())).reversedCheckValves()).isEmpty();
     }
-    assertThat(tern.rig().parts())
-        .extracting(Part::kind)
-        .anyMatch(Kind.CheckValve.class::isInstance);
+    assertThat(tern.rig().parts()).extracting(Part::kind).anyMatch(CheckValve.class::isInstance);
   }
 }

@@ -1,21 +1,29 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.Stop;
-import fernwort.core.rig.TankPort;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -80,38 +88,38 @@ public final class RandomRigs {
   }
 
   private static List<Kind> kinds(Random random) {
-    List<Kind> kinds = new ArrayList<>(List.of(tank(), tank(), new Kind.HoseInlet(3e5, 0)));
-    kinds.add(pump(Kind.Pump.Type.values()[random.nextInt(3)]));
+    List<Kind> kinds = new ArrayList<>(List.of(tank(), tank(), new HoseInlet(3e5, 0)));
+    kinds.add(pump(Pump.Type.values()[random.nextInt(3)]));
     for (int i = 0; i < 3 + random.nextInt(3); i++) {
-      kinds.add(new Kind.Tee());
+      kinds.add(new Tee());
     }
     for (int i = 0; i < 2; i++) {
       kinds.add(valve());
-      kinds.add(new Kind.OpenEnd(Kind.OpenEnd.Role.DRAIN));
-      kinds.add(new Kind.Fixture(Kind.Fixture.Type.HOSE_POINT, false, 1e-4, 2e5));
+      kinds.add(new OpenEnd(OpenEnd.Role.DRAIN));
+      kinds.add(new Fixture(Fixture.Type.HOSE_POINT, false, 1e-4, 2e5));
     }
-    kinds.add(new Kind.CheckValve(0));
+    kinds.add(new CheckValve(0));
     if (random.nextBoolean()) {
-      kinds.add(new Kind.CheckValve(0));
-      kinds.add(pump(Kind.Pump.Type.CENTRIFUGAL));
+      kinds.add(new CheckValve(0));
+      kinds.add(pump(Pump.Type.CENTRIFUGAL));
     }
     return kinds;
   }
 
   private static Kind valve() {
-    return new Kind.TwoWayValve(
+    return new TwoWayValve(
         List.of(
             new Stop("shut", "across", 90, List.of()),
             new Stop("open", "along", 0, List.of(List.of("a", "b")))),
         Optional.empty());
   }
 
-  private static Kind pump(Kind.Pump.Type type) {
-    return new Kind.Pump(Kind.Pump.Duty.SUPPLY, type, 3e5, 1e-4, 1e5, 2e5, 1.0);
+  private static Kind pump(Pump.Type type) {
+    return new Pump(Pump.Duty.SUPPLY, type, 3e5, 1e-4, 1e5, 2e5, 1.0);
   }
 
   private static Kind tank() {
-    return new Kind.Tank(
+    return new Tank(
         Contents.FRESH,
         new Shape.Box(0.6, 0.3, 0.3),
         0,

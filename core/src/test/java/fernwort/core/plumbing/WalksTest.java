@@ -7,7 +7,22 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.hydraulics.CaseRigs;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
@@ -25,14 +40,14 @@ class WalksTest {
       CaseRigs.vented(CaseRigs.rig(), "tank", 1.0)
           .part("tank", "Tank", 0, 0, 1.0, CaseRigs.tank())
           .part("pump", "Pump", 0.5, 0, 0.8, Fittings.pressurePump(10, 2.5))
-          .part("tee", "Tee", 1, 0, 0.7, new Kind.Tee())
-          .part("boiler", "Boiler", 1, 1, 0.7, new Kind.Heater(Kind.Heater.Type.STORAGE, true, 0))
-          .part("mixer", "Mixer", 2, 0, 1.2, Fittings.fixture(Kind.Fixture.Type.MIXER, false, 6))
-          .part("trap", "Trap", 2, 0, 0.9, new Kind.DrainTrap())
-          .part("out", "Out", 2, 0, 0.4, Fittings.end(Kind.OpenEnd.Role.DRAIN))
+          .part("tee", "Tee", 1, 0, 0.7, new Tee())
+          .part("boiler", "Boiler", 1, 1, 0.7, new Heater(Heater.Type.STORAGE, true, 0))
+          .part("mixer", "Mixer", 2, 0, 1.2, Fittings.fixture(Fixture.Type.MIXER, false, 6))
+          .part("trap", "Trap", 2, 0, 0.9, new DrainTrap())
+          .part("out", "Out", 2, 0, 0.4, Fittings.end(OpenEnd.Role.DRAIN))
           .part("hose", "Hose", 0, 1, 0.9, Fittings.inlet(0))
           .part("valve", "Valve", 0.5, 1, 0.9, Fittings.twoWay(90))
-          .part("stop", "Stop", 0.7, 1, 0.9, new Kind.Plug(false))
+          .part("stop", "Stop", 0.7, 1, 0.9, new Plug(false))
           .line("feed", "Feed", "tank.low > pump.in", 12, 0.6, Material.PVC_HOSE, 2)
           .line("main", "Main", "pump.out > tee.a", 12, 0.6, Material.PEX, 1)
           .line("cold", "Cold", "tee.b > mixer.cold", 12, 1.2, Material.PEX, 1)
@@ -46,7 +61,7 @@ class WalksTest {
 
   @Test
   void aWalkGoesOnThroughWhatItMayPassAndNoFurther() {
-    Walk walk = new Walk(RIG, p -> p.kind() instanceof Kind.Tee);
+    Walk walk = new Walk(RIG, p -> p.kind() instanceof Tee);
     assertThat(walk.lines(List.of(RIG.part("pump").port("out"))))
         .containsExactly("main", "cold", "warm");
     assertThat(walk.parts(List.of(RIG.part("pump").port("out"))))
@@ -74,29 +89,29 @@ class WalksTest {
     List<Kind> ends =
         List.of(
             CaseRigs.tank(),
-            Fittings.fixture(Kind.Fixture.Type.TAP, false, 6),
-            Fittings.end(Kind.OpenEnd.Role.VENT),
+            Fittings.fixture(Fixture.Type.TAP, false, 6),
+            Fittings.end(OpenEnd.Role.VENT),
             Fittings.inlet(3),
-            new Kind.GravityFiller(),
-            new Kind.PortableContainer(0.01, true),
-            new Kind.Macerator(1e-4, 1e4),
+            new GravityFiller(),
+            new PortableContainer(0.01, true),
+            new Macerator(1e-4, 1e4),
             Fittings.footPump(4, 1),
-            new Kind.AirAdmittanceValve(),
-            new Kind.Heater(Kind.Heater.Type.INSTANT, false, 0),
-            new Kind.Accumulator(1e5),
-            new Kind.Plug(true));
+            new AirAdmittanceValve(),
+            new Heater(Heater.Type.INSTANT, false, 0),
+            new Accumulator(1e5),
+            new Plug(true));
     List<Kind> passed =
         List.of(
-            new Kind.Plug(false),
+            new Plug(false),
             Fittings.twoWay(90),
             Fittings.check(),
             Fittings.regulator(2),
-            new Kind.Strainer(),
-            Fittings.filter(Kind.Filter.Grade.CARBON, 5, 0.5),
-            new Kind.Tee(),
-            new Kind.Manifold(3),
-            new Kind.DrainTrap(),
-            new Kind.LeakTray(0.005, true));
+            new Strainer(),
+            Fittings.filter(Filter.Grade.CARBON, 5, 0.5),
+            new Tee(),
+            new Manifold(3),
+            new DrainTrap(),
+            new LeakTray(0.005, true));
     assertThat(ends).allMatch(Beyond::isEnd);
     assertThat(passed).noneMatch(Beyond::isEnd);
   }

@@ -10,19 +10,25 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.Finding.Code;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
-import fernwort.core.rig.ProfilePoint;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.TankPort;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -59,7 +65,7 @@ class LayoutReviewTest {
 
   private static Rig heater(Rig rig, boolean relief, double drain) {
     return RigEdit.of(rig)
-        .change("heater", p -> p.with(new Kind.Heater(Kind.Heater.Type.STORAGE, relief, drain)));
+        .change("heater", p -> p.with(new Heater(Heater.Type.STORAGE, relief, drain)));
   }
 
   private static Rig withoutVent() {
@@ -68,7 +74,7 @@ class LayoutReviewTest {
         .change(
             "fresh",
             p ->
-                p.kind() instanceof Kind.Tank tank
+                p.kind() instanceof Tank tank
                     ? p.with(
                         tank.withPorts(
                             tank.tankPorts().stream()
@@ -133,7 +139,7 @@ class LayoutReviewTest {
   }
 
   private static Rig jugBehindThePump() {
-    Part jug = new Part("jug", "Jug", "bed", 0, 0, 1, 0, new Kind.PortableContainer(0.02, true));
+    Part jug = new Part("jug", "Jug", "bed", 0, 0, 1, 0, new PortableContainer(0.02, true));
     return RigEdit.of(GOOD).teeOff("pump-out-sink", jug, "spout", 0.5);
   }
 
@@ -147,7 +153,7 @@ class LayoutReviewTest {
 
   private static Rig deadEnd() {
     Rig open = RigEdit.of(GOOD).remove("outlet");
-    Part tee = new Part("tee", "Tee", "belly", 0, 0, 0.4, 0, new Kind.Tee());
+    Part tee = new Part("tee", "Tee", "belly", 0, 0, 0.4, 0, new Tee());
     return RigEdit.of(open).addAt(tee, "a", new PortRef("gray-valve", "b"), 0.038, 0.3);
   }
 
@@ -192,7 +198,7 @@ class LayoutReviewTest {
                 Fittings.port("front", TankPort.Use.FEED, 0.7, 0.1, 0.02),
                 Fittings.port("vent", TankPort.Use.VENT, 0.7, 0.1, 0.39),
                 rear))
-        .part("tee", "Tee", 0.4, 0.1, 0.5, new Kind.Tee())
+        .part("tee", "Tee", 0.4, 0.1, 0.5, new Tee())
         .line("one", "One", "saddle.front > tee.a", 20, 0.5, Line.Material.PEX, 0);
   }
 
@@ -237,8 +243,8 @@ class LayoutReviewTest {
     Rig drained =
         CaseRigs.rig()
             .part("one", "One", 0, 0, 1, tank(0.1))
-            .part("plug", "Plug", 0, 0, 1.1, new Kind.Plug(false))
-            .part("stop", "Stop", 0, 0, 1.5, new Kind.Plug(false))
+            .part("plug", "Plug", 0, 0, 1.1, new Plug(false))
+            .part("stop", "Stop", 0, 0, 1.5, new Plug(false))
             .line("p", "P", "one.low > plug.in", 20, 0.1, Line.Material.PEX, 0)
             .line("v", "V", "one.vent > stop.in", 20, 0.1, Line.Material.PEX, 0)
             .build();
@@ -342,13 +348,13 @@ class LayoutReviewTest {
   @Test
   void aHeatersPlugDrainsTheLinesThatFallToIt() {
     Rig guided = Guided.of(ReadyAnswers.of("long-stay", "Stay").orElseThrow()).rig();
-    for (Kind.Heater.Type type : Kind.Heater.Type.values()) {
-      Rig rig = RigEdit.of(guided).change("heater", p -> p.with(new Kind.Heater(type, true, 0.02)));
+    for (Heater.Type type : Heater.Type.values()) {
+      Rig rig = RigEdit.of(guided).change("heater", p -> p.with(new Heater(type, true, 0.02)));
       Plumbed plan = Plumbed.of(Plumbing.of(rig));
       assertThat(RigEdit.of(rig).linesAt("heater"))
           .hasSize(2)
           .as("%s", type)
-          .allMatch(l -> plan.flood().stays(l) < 1e-9 == (type == Kind.Heater.Type.STORAGE));
+          .allMatch(l -> plan.flood().stays(l) < 1e-9 == (type == Heater.Type.STORAGE));
     }
   }
 
@@ -379,6 +385,6 @@ class LayoutReviewTest {
     assertThat(find(tern, Code.OVERFLOW_SIPHON, "frost-tail")).as("a drain is no tail").isEmpty();
     Part tee = marginalia.part("vent-tee");
     assertThat(tee.height()).isGreaterThan(2);
-    assertThat(Fittings.twoWay(0)).isInstanceOf(Kind.TwoWayValve.class);
+    assertThat(Fittings.twoWay(0)).isInstanceOf(TwoWayValve.class);
   }
 }

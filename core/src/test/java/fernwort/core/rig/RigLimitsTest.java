@@ -4,6 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,7 +38,7 @@ class RigLimitsTest {
   }
 
   private static Kind tank(Shape shape) {
-    return new Kind.Tank(
+    return new Tank(
         Contents.FRESH, shape, 0, List.of(), new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0), 5000, -2000);
   }
 
@@ -62,10 +68,10 @@ class RigLimitsTest {
 
   @Test
   void signsThatCannotBePrintedAreRefusedInEveryName() {
-    assertThat(problems(rig().part("t", "A\u0007b", 0, 0, 1, new Kind.Tee()).build()))
+    assertThat(problems(rig().part("t", "A\u0007b", 0, 0, 1, new Tee()).build()))
         .contains("part t")
         .contains("cannot be printed");
-    assertThat(problems(rig().part("t", "Wärme 水 🚐", 0, 0, 1, new Kind.Tee()).build())).isEmpty();
+    assertThat(problems(rig().part("t", "Wärme 水 🚐", 0, 0, 1, new Tee()).build())).isEmpty();
   }
 
   @Test

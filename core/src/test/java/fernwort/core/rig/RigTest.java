@@ -5,7 +5,29 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import fernwort.core.demo.DemoRig;
-import java.util.Arrays;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Kinds;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -35,7 +57,7 @@ class RigTest {
   }
 
   private static Kind tank(Shape shape, double wall, TankPort... ports) {
-    return new Kind.Tank(
+    return new Tank(
         Contents.FRESH,
         shape,
         wall,
@@ -56,14 +78,14 @@ class RigTest {
     RigBuilder rig =
         van()
             .part("t", "Tank", 0, 0, 1, tank(new Shape.Box(Double.NaN, -0.4, 0.3), 0))
-            .part("t", "Twice", 0, 0, 1, new Kind.Tee())
+            .part("t", "Twice", 0, 0, 1, new Tee())
             .part(
                 "v",
                 "Valve",
                 0,
                 0,
                 1,
-                new Kind.TwoWayValve(
+                new TwoWayValve(
                     List.of(
                         new Stop("shut", "across", 0, List.of()),
                         new Stop("open", "along", 90, List.of(List.of("a", "z")))),
@@ -105,7 +127,7 @@ class RigTest {
 
   @Test
   void everyProblemSaysHowToMendIt() {
-    assertThat(problems(van().part("t", "", 0, 0, 99, new Kind.Tee())))
+    assertThat(problems(van().part("t", "", 0, 0, 99, new Tee())))
         .hasSize(2)
         .allSatisfy(p -> assertThat(p.mend().toString()).isNotBlank());
   }
@@ -135,10 +157,7 @@ class RigTest {
             .flatMap(d -> d.rig().parts().stream())
             .<Class<?>>map(p -> p.kind().getClass())
             .collect(Collectors.toSet());
-    Set<Class<?>> kinds =
-        Arrays.stream(Kind.class.getDeclaredClasses())
-            .filter(k -> k.isRecord())
-            .collect(Collectors.toSet());
+    Set<Class<?>> kinds = Kinds.all().stream().map(Kinds.Entry::kind).collect(Collectors.toSet());
     assertThat(shown).isEqualTo(kinds);
   }
 
@@ -161,20 +180,19 @@ class RigTest {
   /** Every way to get a number wrong, and the word by which its fault is known. */
   static Stream<Arguments> wrongNumbers() {
     return Stream.of(
-        Arguments.of("mains pressure", new Kind.HoseInlet(5e6, 0)),
-        Arguments.of("outside height", new Kind.HoseInlet(3e5, -40)),
-        Arguments.of("cracking pressure", new Kind.CheckValve(-1)),
-        Arguments.of("set pressure", new Kind.Regulator(Double.NaN)),
-        Arguments.of("rated flow", new Kind.Filter(Kind.Filter.Grade.CARBON, 0, 2e4)),
-        Arguments.of("rated loss", new Kind.Filter(Kind.Filter.Grade.CARBON, 1e-4, 1e8)),
-        Arguments.of("precharge", new Kind.Accumulator(-5)),
-        Arguments.of("drain height", new Kind.Heater(Kind.Heater.Type.STORAGE, true, 3)),
-        Arguments.of("outlets", new Kind.Manifold(0)),
+        Arguments.of("mains pressure", new HoseInlet(5e6, 0)),
+        Arguments.of("outside height", new HoseInlet(3e5, -40)),
+        Arguments.of("cracking pressure", new CheckValve(-1)),
+        Arguments.of("set pressure", new Regulator(Double.NaN)),
+        Arguments.of("rated flow", new Filter(Filter.Grade.CARBON, 0, 2e4)),
+        Arguments.of("rated loss", new Filter(Filter.Grade.CARBON, 1e-4, 1e8)),
+        Arguments.of("precharge", new Accumulator(-5)),
+        Arguments.of("drain height", new Heater(Heater.Type.STORAGE, true, 3)),
+        Arguments.of("outlets", new Manifold(0)),
         Arguments.of(
-            "rated pressure",
-            new Kind.Fixture(Kind.Fixture.Type.TAP, true, 1e-4, Double.POSITIVE_INFINITY)),
-        Arguments.of("capacity", new Kind.PortableContainer(25, true)),
-        Arguments.of("shut-off pressure", new Kind.Macerator(1e-3, -1)),
+            "rated pressure", new Fixture(Fixture.Type.TAP, true, 1e-4, Double.POSITIVE_INFINITY)),
+        Arguments.of("capacity", new PortableContainer(25, true)),
+        Arguments.of("shut-off pressure", new Macerator(1e-3, -1)),
         Arguments.of("free flow", pump(5, 1e5, 2e5)),
         Arguments.of("cuts in above", pump(1e-4, 3e5, 2e5)),
         Arguments.of("length", tank(new Shape.Box(0, 0.4, 0.3), 0)),
@@ -192,8 +210,7 @@ class RigTest {
   }
 
   private static Kind pump(double freeFlow, double cutIn, double cutOut) {
-    return new Kind.Pump(
-        Kind.Pump.Duty.SUPPLY, Kind.Pump.Type.DIAPHRAGM, 3e5, freeFlow, cutIn, cutOut, 1.5);
+    return new Pump(Pump.Duty.SUPPLY, Pump.Type.DIAPHRAGM, 3e5, freeFlow, cutIn, cutOut, 1.5);
   }
 
   @ParameterizedTest(name = "{0}")
@@ -213,7 +230,7 @@ class RigTest {
             .vehicle(folded)
             .place("box", "Box", "", 0, 0, 1)
             .place("box", "Again", "", 0, 0, 50)
-            .part("t", "Tee", 0, 0, 1, new Kind.Tee());
+            .part("t", "Tee", 0, 0, 1, new Tee());
     assertThat(problems(rig))
         .extracting(Problem::toString)
         .anyMatch(p -> p.contains("60 letters"))
@@ -228,7 +245,7 @@ class RigTest {
   void moreThanAnyVehicleHasIsRefusedWithoutLookingFurther() {
     RigBuilder rig = van();
     for (int i = 0; i <= 500; i++) {
-      rig.part("t" + i, "Tee", 0, 0, 1, new Kind.Tee());
+      rig.part("t" + i, "Tee", 0, 0, 1, new Tee());
     }
     assertThat(problems(rig)).singleElement().asString().contains("501 parts");
   }

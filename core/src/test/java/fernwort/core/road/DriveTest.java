@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -74,7 +74,7 @@ class DriveTest {
   @Test
   void aSenderReadOnASlopeIsNotWhatTheTankHolds() {
     Part part = TRUCK.rig().part("main");
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Tank tank = (Tank) part.kind();
     TankRoom room = TankRoom.of(tank);
     Parked level = Parked.of(tank, room, 0.06, Slope.LEVEL);
     Parked tipped = Parked.of(tank, room, 0.06, new Slope(4, 0));
@@ -85,7 +85,7 @@ class DriveTest {
   @Test
   void theBestWayToParkLeavesNoMoreThanLevelGround() {
     Part part = TRUCK.rig().part("gray");
-    Kind.Tank tank = (Kind.Tank) part.kind();
+    Tank tank = (Tank) part.kind();
     TankRoom room = TankRoom.of(tank);
     Slope best = Parked.bestToDrain(tank, room);
     assertThat(best.pitch()).isNegative();

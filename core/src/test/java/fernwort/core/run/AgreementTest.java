@@ -7,9 +7,9 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.hazard.Warning.Code;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Fixture;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.ways.OpenWays;
@@ -99,7 +99,7 @@ class AgreementTest {
   /** What left at open ends, without what taps let onto the ground (m³). */
   private static Map<String, Double> out(Drawn drawn, Totals moved) {
     Map<String, Double> out = new HashMap<>(moved.out());
-    out.keySet().removeIf(id -> drawn.plumbing().rig().part(id).kind() instanceof Kind.Fixture);
+    out.keySet().removeIf(id -> drawn.plumbing().rig().part(id).kind() instanceof Fixture);
     return out;
   }
 

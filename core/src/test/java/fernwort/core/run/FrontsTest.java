@@ -8,9 +8,10 @@ import fernwort.core.cold.Wetness;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -45,12 +46,12 @@ class FrontsTest {
   private static Tap tap(Plumbing plumbing) {
     State ready = VAN.state();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Pump) {
+      if (part.kind() instanceof Pump) {
         ready = ready.with(part.id(), "on");
       }
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Kind.Fixture) {
+      if (part.kind() instanceof Fixture) {
         for (var position : part.kind().positions()) {
           State open = ready.with(part.id(), position.id());
           if (run(plumbing, open, Dry.NOTHING).moment().flows().fixture(part.id()) > 1e-5) {

@@ -5,18 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.Point;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -63,8 +65,8 @@ class SaddleTankTest {
           ports);
     }
 
-    Kind.Tank tank() {
-      return (Kind.Tank)
+    Tank tank() {
+      return (Tank)
           Fittings.tank(
               Contents.FRESH, shape, 0, Fittings.stick(0.05, 0.1), ports.toArray(TankPort[]::new));
     }
@@ -79,7 +81,7 @@ class SaddleTankTest {
               .line("air", "Air", "tank.vent > vent.in", 20, 1, Material.PEX, 0);
       return ports.size() == 2
           ? made.line("out", "Out", "tank.feed > end.in", 20, 1, Material.PEX, 0).build()
-          : made.part("tee", "Tee", 0.4, 0.1, 0.5, new Kind.Tee())
+          : made.part("tee", "Tee", 0.4, 0.1, 0.5, new Tee())
               .line("one", "One", "tank.feed > tee.a", 20, 1, Material.PEX, 0)
               .line("two", "Two", "tank.other > tee.c", 20, 1, Material.PEX, 0)
               .line("out", "Out", "tee.b > end.in", 20, 1, Material.PEX, 0)
@@ -235,7 +237,7 @@ class SaddleTankTest {
             .line("air", "Air", "tank.vent > vent.in", 20, 1, Material.PEX, 0)
             .build();
     Plumbing plumbing = Plumbing.of(rig);
-    TankFigures figures = TankFigures.of((Kind.Tank) tank, plumbing.room("tank"), Slope.LEVEL);
+    TankFigures figures = TankFigures.of((Tank) tank, plumbing.room("tank"), Slope.LEVEL);
     assertThat(figures.unreachable())
         .as("above the vent in one lobe, above the bridge in the other")
         .isCloseTo(0.2 * WIDTH * (high - top) + 0.2 * WIDTH * (high - bridge), within(1e-9));

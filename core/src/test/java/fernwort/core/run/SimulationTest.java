@@ -13,20 +13,27 @@ import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import fernwort.core.Reference;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
 import fernwort.core.ways.TankAir;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -167,15 +174,15 @@ public class SimulationTest {
     var rig =
         vented(rig().part("tank", "Tank", 0, 0, 1, tank()), "tank", 1)
             .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(0.5))
-            .part("crest", "Crest", 0, 0, 1.45, new Kind.Tee())
+            .part("crest", "Crest", 0, 0, 1.45, new Tee())
             .part("tail", "Tail", 0, 0, 0.6, Fittings.end(Role.OVERFLOW))
             .line("fill", "Fill", "inlet.out > tank.low", 13, 6, Material.PEX, 4)
             .line("over", "Overflow", "tank.high > crest.a", 19, 0.3, Material.PEX, 1)
             .line("down", "Down", "crest.b > tail.in", 19, 1, Material.PEX, 1);
     return (airAtCrest
-            ? rig.part("air", "Air valve", 0, 0, 1.6, new Kind.AirAdmittanceValve())
+            ? rig.part("air", "Air valve", 0, 0, 1.6, new AirAdmittanceValve())
                 .line("up", "Up", "crest.c > air.in", 19, 0.1, Material.PEX, 0.5)
-            : rig.part("plug", "Plug", 0, 0, 1.6, new Kind.Plug(false))
+            : rig.part("plug", "Plug", 0, 0, 1.6, new Plug(false))
                 .line("up", "Up", "crest.c > plug.in", 19, 0.1, Material.PEX, 0.5))
         .build();
   }
@@ -260,7 +267,7 @@ public class SimulationTest {
         vented(rig().part("gray", "Gray", 0, 0, 0.3, gray), "gray", 1.5)
             .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(2))
             .part("tap", "Tap", 0, 0, 1, Fittings.fixture(Type.TAP, false, 8))
-            .part("trap", "Trap", 0, 0, 0.7, new Kind.DrainTrap())
+            .part("trap", "Trap", 0, 0, 0.7, new DrainTrap())
             .line("in", "In", "inlet.out > tap.cold", 13, 1, Material.PEX, 1)
             .line("waste", "Waste", "tap.waste > trap.in", 30, 0.4, Material.PVC_HOSE, 1)
             .line("down", "Down", "trap.out > gray.waste", 30, 0.4, Material.PVC_HOSE, 1)
@@ -336,7 +343,7 @@ public class SimulationTest {
 
   /** A tank that fills from the mains by a float valve 0.3 m up, that is at 75 L. */
   private static Rig withFloatValve() {
-    Kind.Tank plain = (Kind.Tank) tank();
+    Tank plain = (Tank) tank();
     List<TankPort> ports = new ArrayList<>(plain.tankPorts());
     ports.add(Fittings.port("float", TankPort.Use.FLOAT, 0.4, 0.4, 0.3));
     return vented(rig().part("tank", "Tank", 0, 0, 0.5, plain.withPorts(ports)), "tank", 0.5)
@@ -394,7 +401,7 @@ public class SimulationTest {
     Simulation run = start(rig, Map.of("tank", 50.0), "heater", "on");
     double hot = run.runUntil(Happening.Kind.HOT, "heater", 7200).orElseThrow();
     assertThat(hot).isCloseTo(999.1 * 4186 * 0.01 * 45 / 1000, within(0.01));
-    assertThat(run.moment().warmth()).containsEntry("heater", Kind.Heater.THERMOSTAT);
+    assertThat(run.moment().warmth()).containsEntry("heater", Heater.THERMOSTAT);
   }
 
   @Test
@@ -415,11 +422,11 @@ public class SimulationTest {
   /** A tank over a heater of 10 L and 1 kW, with a mixer below. */
   private static Rig withHeater() {
     Kind heater =
-        new Kind.Heater(
-            Kind.Heater.Type.STORAGE,
+        new Heater(
+            Heater.Type.STORAGE,
             true,
             0.02,
-            Optional.of(new Kind.Heater.Heating(1000, Kind.Heater.THERMOSTAT)));
+            Optional.of(new Heater.Heating(1000, Heater.THERMOSTAT)));
     return vented(rig().part("tank", "Tank", 0, 0, 2, tank()), "tank", 2)
         .part("tap", "Sink", 0, 0, 0.5, Fittings.fixture(Type.MIXER, false, 5))
         .part("heater", "Heater", 0, 0, 1, 10, heater)
@@ -430,7 +437,7 @@ public class SimulationTest {
 
   @Test
   void aFilterClogsAsWaterPassesIt() {
-    Kind filter = new Kind.Filter(Kind.Filter.Grade.CARBON, 1e-4, 2e5, Optional.of(0.02));
+    Kind filter = new Filter(Filter.Grade.CARBON, 1e-4, 2e5, Optional.of(0.02));
     Rig rig =
         vented(rig().part("tank", "Tank", 0, 0, 2, tank()), "tank", 2)
             .part("filter", "Filter", 0, 0, 1, filter)
@@ -452,8 +459,8 @@ public class SimulationTest {
     List<Part> parts =
         rig.parts().stream()
             .map(p ->
-                p.kind() instanceof Kind.Filter f
-                    ? p.with(new Kind.Filter(f.grade(), f.ratedFlow(), f.ratedLoss()))
+                p.kind() instanceof Filter f
+                    ? p.with(new Filter(f.grade(), f.ratedFlow(), f.ratedLoss()))
                     : p)
             .toList();
     return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines());

@@ -3,21 +3,27 @@ package fernwort.core.run;
 import static fernwort.core.hydraulics.CaseRigs.rig;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd.Role;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.OpenEnd.Role;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -55,7 +61,7 @@ public final class TankHouses {
     for (int i = 1; i <= tanks; i++) {
       tank("tank" + i, Contents.FRESH, between(0.4, 1.2), 2 * i);
     }
-    rig.part("feeds", "Feeds", 1, 0, between(0.2, 0.8), new Kind.Manifold(3));
+    rig.part("feeds", "Feeds", 1, 0, between(0.2, 0.8), new Manifold(3));
     for (int i = 1; i <= tanks; i++) {
       valve("feed" + i, 0.8);
       line("tank" + i + ".feed > feed" + i + ".a", 13);
@@ -123,8 +129,8 @@ public final class TankHouses {
       }
       case 3 -> {
         double crest = height + tall + between(0, 0.2);
-        rig.part(id + "-tee", "Tee " + id, x, 0, crest, new Kind.Tee())
-            .part(id + "-ball", "Air valve " + id, x, 0, crest + 0.2, new Kind.AirAdmittanceValve())
+        rig.part(id + "-tee", "Tee " + id, x, 0, crest, new Tee())
+            .part(id + "-ball", "Air valve " + id, x, 0, crest + 0.2, new AirAdmittanceValve())
             .part(id + "-tail", "Tail " + id, x, 0, between(0.2, height), end(Role.OVERFLOW));
         valve(id + "-travel", height);
         line(id + ".vent > " + id + "-tee.a", bore);
@@ -133,8 +139,7 @@ public final class TankHouses {
         line(id + "-tee.c > " + id + "-ball.in", 16);
       }
       default -> {
-        rig.part(
-            id + "-hatch", "Hatch " + id, x, 0, height + tall + 0.03, new Kind.GravityFiller());
+        rig.part(id + "-hatch", "Hatch " + id, x, 0, height + tall + 0.03, new GravityFiller());
         line(id + "-hatch.out > " + id + ".vent", 100);
       }
     }
@@ -152,8 +157,8 @@ public final class TankHouses {
           default -> Fittings.pressurePump(between(6, 15), between(2, 3.5));
         };
     rig.part("pump", "Pump", 1.5, 0, 0.5, pump)
-        .part("house", "House", 1.8, 0, 0.6, new Kind.Manifold(3))
-        .part("tap", "Tap", 2, 0, 1.1, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6));
+        .part("house", "House", 1.8, 0, 0.6, new Manifold(3))
+        .part("tap", "Tap", 2, 0, 1.1, Fittings.fixture(Fixture.Type.TAP, true, 6));
     line("feeds.in > pump.in", 13);
     line("pump.out > house.in", 13);
     line("house.1 > tap.cold", 13);
@@ -197,7 +202,7 @@ public final class TankHouses {
 
   private static double volume(Plumbing plumbing, Part tank, Random random) {
     double capacity = plumbing.room(tank.id()).capacity();
-    List<TankPort> ports = ((Kind.Tank) tank.kind()).tankPorts();
+    List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
     double port = ports.get(random.nextInt(ports.size())).at().z();
     double off = 0.001 * (random.nextInt(3) - 1);
     return switch (random.nextInt(6)) {

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Pump;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -83,7 +83,7 @@ class BoundsTest {
 
   @Test
   void aPumpStartsAsOftenAsItFillsAndTheTapEmptiesWhatGivesWay() {
-    Kind.Pump pump = (Kind.Pump) Fittings.pressurePump(12, 2.4);
+    Pump pump = (Pump) Fittings.pressurePump(12, 2.4);
     // Cut in at 1.7 bar, out at 2.4, nothing at 2.9: half way, at 2.05 bar, it gives 29.3 %.
     double pumped = 12e-3 / 60 * (1 - 2.05 / 2.9);
     double drawn = 1e-5;

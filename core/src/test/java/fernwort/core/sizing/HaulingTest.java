@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.Pump;
 import fernwort.core.load.Restraint;
-import fernwort.core.rig.Kind;
 import fernwort.core.sizing.Hauling.Container;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -55,9 +55,7 @@ class HaulingTest {
 
   @Test
   void aPumpCyclesTheMoreTheLessGivesWay() {
-    Kind.Pump pump =
-        new Kind.Pump(
-            Kind.Pump.Duty.SUPPLY, Kind.Pump.Type.DIAPHRAGM, 3.5e5, 1.8e-4, 2.2e5, 2.9e5, 1.8);
+    Pump pump = new Pump(Pump.Duty.SUPPLY, Pump.Type.DIAPHRAGM, 3.5e5, 1.8e-4, 2.2e5, 2.9e5, 1.8);
     double vessel = PumpCycle.takesUp(pump, 0.7e-3, 2.1e5);
     assertThat(vessel).isBetween(0.8e-4, 1.3e-4);
     double drawn = 3e-5 / 1.2;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Shape;
-import fernwort.core.rig.Shape.Corner;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Shape.Corner;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.WhatFits.Fit;
 import fernwort.core.sizing.WhatFits.Margins;

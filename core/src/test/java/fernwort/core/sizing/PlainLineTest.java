@@ -7,9 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture.Type;
+import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Kind.Fixture.Type;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -31,13 +32,13 @@ class PlainLineTest {
           .part("tank", "Tank", 0, 0, 1, tank())
           .part("pump", "Pump", 0, 0, 1.3, Fittings.pressurePump(10, 2.4))
           .part("check", "Check", 0, 0, 1.3, Fittings.check())
-          .part("filter", "Filter", 0, 0, 1.4, Fittings.filter(Kind.Filter.Grade.SEDIMENT, 12, 0.3))
-          .part("fork", "Fork", 0, 0, 1.5, new Kind.Tee())
+          .part("filter", "Filter", 0, 0, 1.4, Fittings.filter(Filter.Grade.SEDIMENT, 12, 0.3))
+          .part("fork", "Fork", 0, 0, 1.5, new Tee())
           .part("high", "High", 0, 0, 2, Fittings.fixture(Type.TAP, true, 6))
           .part("low", "Low", 0, 0, 1.5, Fittings.fixture(Type.TAP, true, 3))
           .part("garden", "Garden", 0, 0, 1, Fittings.fixture(Type.HOSE_POINT, false, 9))
           .part("loop", "Loop pump", 0, 0, 1, Fittings.circulationPump(6, 0.1))
-          .part("g", "G", 0, 0, 1.5, new Kind.Tee())
+          .part("g", "G", 0, 0, 1.5, new Tee())
           .line("suction", "Suction", "tank.low > pump.in", 13, 0.5, Material.PVC_HOSE, 1)
           .line("a", "A", "pump.out > check.in", 13, 0.2, Material.PEX, 1)
           .line("b", "B", "check.out > filter.in", 13, 0.2, Material.PEX, 1)

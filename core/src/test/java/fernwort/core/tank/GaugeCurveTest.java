@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -125,7 +125,7 @@ class GaugeCurveTest {
     for (DemoRig demo : DemoRig.all()) {
       Plumbing plumbing = Plumbing.of(demo.rig());
       for (Part part : plumbing.tanks()) {
-        Kind.Tank tank = (Kind.Tank) part.kind();
+        Tank tank = (Tank) part.kind();
         TankRoom room = plumbing.room(part.id());
         for (Slope slope : List.of(Slope.LEVEL, new Slope(3, -2))) {
           Dipstick stick = Dipstick.of(tank, room, slope, 3.785411784e-3);

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -17,9 +17,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class GaugeScaleTest {
 
   private static GaugeScale scale(Gauge gauge) {
-    Kind.Tank tank =
-        new Kind.Tank(
-            Contents.FRESH, new Shape.Box(0.8, 0.4, 0.3), 0.01, List.of(), gauge, 1e4, -1e4);
+    Tank tank =
+        new Tank(Contents.FRESH, new Shape.Box(0.8, 0.4, 0.3), 0.01, List.of(), gauge, 1e4, -1e4);
     return new GaugeScale(tank, TankRoom.of(tank));
   }
 

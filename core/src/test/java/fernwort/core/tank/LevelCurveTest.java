@@ -3,10 +3,10 @@ package fernwort.core.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Slope;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -37,7 +37,7 @@ class LevelCurveTest {
 
   private static TankRoom room(int shape) {
     return TankRoom.of(
-        new Kind.Tank(
+        new Tank(
             Contents.FRESH,
             SHAPES.get(shape),
             0.004,

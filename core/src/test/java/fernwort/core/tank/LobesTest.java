@@ -3,14 +3,14 @@ package fernwort.core.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
 import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -42,8 +42,8 @@ class LobesTest {
     return new TankPort(id, use, new Point(x, 0.15, z));
   }
 
-  private static Kind.Tank tank(TankPort... ports) {
-    return new Kind.Tank(
+  private static Tank tank(TankPort... ports) {
+    return new Tank(
         Contents.FRESH,
         ARCH,
         0,
@@ -107,7 +107,7 @@ class LobesTest {
 
   @Test
   void whatIsStrandedIsBelowTheOutletAndBelowTheBridge() {
-    Kind.Tank tank = tank(FEED, VENT);
+    Tank tank = tank(FEED, VENT);
     TankFigures figures = TankFigures.of(tank, TankRoom.of(tank), Slope.LEVEL);
     assertThat(figures.stranded()).isCloseTo(REAR * 0.02 + FRONT * 0.25, within(1e-9));
     assertThat(figures.unreachable()).isCloseTo(REAR * 0.01 + FRONT * 0.05, within(1e-9));
@@ -155,8 +155,8 @@ class LobesTest {
 
   @Test
   void aBoxHasNoLobes() {
-    Kind.Tank box =
-        new Kind.Tank(
+    Tank box =
+        new Tank(
             Contents.FRESH,
             new Shape.Box(1, 0.4, 0.3),
             0,

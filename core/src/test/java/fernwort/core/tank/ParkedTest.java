@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.TankPort.Use;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Optional;
@@ -26,12 +26,12 @@ class ParkedTest {
   private static final double COS3 = Math.cos(Math.toRadians(3));
 
   /** A metre long, without walls; water 100 mm high is 40 L. */
-  private static Kind.Tank box(Gauge gauge, TankPort... ports) {
-    return new Kind.Tank(
+  private static Tank box(Gauge gauge, TankPort... ports) {
+    return new Tank(
         Contents.FRESH, new Shape.Box(1, 0.4, 0.3), 0, List.of(ports), gauge, 5000, -2000);
   }
 
-  private static final Kind.Tank DRAINED =
+  private static final Tank DRAINED =
       box(
           new Gauge(Gauge.GaugeKind.SENDER, 4, 0.25, 0.1),
           new TankPort("drain", Use.DRAIN, new Point(0.95, 0.2, 0.005)));
@@ -64,7 +64,7 @@ class ParkedTest {
 
   @Test
   void withoutADrainAllOfItStays() {
-    Kind.Tank plain = box(new Gauge(Gauge.GaugeKind.STICK, 0, 0.5, 0.2));
+    Tank plain = box(new Gauge(Gauge.GaugeKind.STICK, 0, 0.5, 0.2));
     Parked parked = Parked.of(plain, TankRoom.of(plain), 0.06, new Slope(0, 2));
     assertThat(parked.leftAfterDraining()).isEqualTo(0.06);
     assertThat(parked.senderSteps()).isZero();
@@ -73,7 +73,7 @@ class ParkedTest {
 
   @Test
   void aDrainWithAWidthRunsToItsLowerEdge() {
-    Kind.Tank wide =
+    Tank wide =
         box(
             new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
             new TankPort("drain", Use.DRAIN, new Point(0.5, 0.2, 0.02), Optional.of(0.03)));
@@ -91,7 +91,7 @@ class ParkedTest {
   @ParameterizedTest
   @CsvSource({"0, 0", "0.0299, 0", "0.0301, 1", "0.0599, 1", "0.0601, 2", "0.107, 3", "0.109, 4"})
   void aLampLightsOnceTheWaterIsUpToIt(double volume, int lit) {
-    Kind.Tank lamps =
+    Tank lamps =
         box(
             new Gauge(
                 Gauge.GaugeKind.LAMPS, 4, 0, 0, Optional.of(List.of(0.075, 0.15, 0.225, 0.27))));
@@ -102,7 +102,7 @@ class ParkedTest {
   }
 
   /** All slopes that are tried, looked at one by one. */
-  private static double least(Kind.Tank tank, TankRoom room) {
+  private static double least(Tank tank, TankRoom room) {
     double least = Double.POSITIVE_INFINITY;
     for (double pitch = -Slope.PARKING; pitch <= Slope.PARKING; pitch += 0.5) {
       for (double roll = -Slope.PARKING; roll <= Slope.PARKING; roll += 0.5) {
@@ -112,7 +112,7 @@ class ParkedTest {
     return least;
   }
 
-  private static double left(Kind.Tank tank, TankRoom room, Slope slope) {
+  private static double left(Tank tank, TankRoom room, Slope slope) {
     return room.volumeBelow(slope.heightOf(tank.port("drain").at()), slope);
   }
 
@@ -125,7 +125,7 @@ class ParkedTest {
     "0.99, 0.39, 0"
   })
   void theBestWayToParkLeavesLeastAndIsTheFlattestOfThose(double x, double y, double z) {
-    Kind.Tank tank =
+    Tank tank =
         box(
             new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
             new TankPort("drain", Use.DRAIN, new Point(x, y, z)));
@@ -149,7 +149,7 @@ class ParkedTest {
 
   @Test
   void aTankWithoutADrainIsParkedLevel() {
-    Kind.Tank plain = box(new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0));
+    Tank plain = box(new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0));
     assertThat(Parked.bestToDrain(plain, TankRoom.of(plain))).isEqualTo(Slope.LEVEL);
   }
 
@@ -177,7 +177,7 @@ class ParkedTest {
 
   @Test
   void aTankWithoutASenderHasNoSteps() {
-    Kind.Tank plain = box(new Gauge(Gauge.GaugeKind.STICK, 0, 0.5, 0.2));
+    Tank plain = box(new Gauge(Gauge.GaugeKind.STICK, 0, 0.5, 0.2));
     assertThatThrownBy(() -> new Reading.Steps(1).volume(plain, TankRoom.of(plain), Slope.LEVEL))
         .hasMessageContaining("no sender with steps");
   }

@@ -3,11 +3,11 @@ package fernwort.core.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.List;
@@ -142,9 +142,9 @@ class TankByGridTest {
         && z <= b.z() + b.height();
   }
 
-  private static Kind.Tank tank(Shape shape) {
+  private static Tank tank(Shape shape) {
     // Without openings no lobe keeps water or air of its own.
-    return new Kind.Tank(
+    return new Tank(
         Contents.FRESH,
         shape,
         shape instanceof Shape.DepthTable ? 0 : WALL,

@@ -4,11 +4,11 @@ import static fernwort.core.Reference.number;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.Reference;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -82,7 +82,7 @@ public class TankReferenceTest {
 
   private static TankRoom room(Shape shape) {
     return TankRoom.of(
-        new Kind.Tank(
+        new Tank(
             Contents.FRESH,
             shape,
             0,

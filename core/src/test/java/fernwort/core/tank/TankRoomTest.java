@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Point;
-import fernwort.core.rig.Shape;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Point;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.TankPort;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -41,8 +41,8 @@ class TankRoomTest {
                   new Shape.Block(0.6, 0, 0, 0.2, 0.3, 0.4))),
           new Shape.DepthTable(0.5, List.of(new Shape.Row(0.1, 0.01), new Shape.Row(0.3, 0.05))));
 
-  private static Kind.Tank tank(Shape shape, double wall, TankPort... ports) {
-    return new Kind.Tank(
+  private static Tank tank(Shape shape, double wall, TankPort... ports) {
+    return new Tank(
         Contents.FRESH,
         shape,
         wall,
@@ -104,7 +104,7 @@ class TankRoomTest {
 
   @Test
   void strandedIsBelowTheLowestOutletAndUnreachableAboveTheVent() {
-    Kind.Tank tank =
+    Tank tank =
         tank(
             new Shape.Box(1, 0.4, 0.3),
             0,
@@ -118,7 +118,7 @@ class TankRoomTest {
 
   @Test
   void readingsOfAllKindsMeanTheSameWater() {
-    Kind.Tank tank = tank(new Shape.Box(1, 0.4, 0.3), 0);
+    Tank tank = tank(new Shape.Box(1, 0.4, 0.3), 0);
     TankRoom room = TankRoom.of(tank);
     assertThat(new Reading.Percent(50).volume(tank, room, Slope.LEVEL))
         .isCloseTo(0.06, within(1e-9));
@@ -130,7 +130,7 @@ class TankRoomTest {
 
   @Test
   void anImpossibleReadingIsRefusedWithItsRange() {
-    Kind.Tank tank = tank(new Shape.Box(1, 0.4, 0.3), 0);
+    Tank tank = tank(new Shape.Box(1, 0.4, 0.3), 0);
     assertThatThrownBy(() -> new Reading.Percent(140).volume(tank, TankRoom.of(tank), Slope.LEVEL))
         .hasMessageContaining("from 0 % to 100 %");
     assertThatThrownBy(() -> new Reading.Volume(0.5).volume(tank, TankRoom.of(tank), Slope.LEVEL))

@@ -4,16 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.Stop;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -37,7 +40,7 @@ class OneSettingTest {
     if (all) {
       stops.add(new Stop("all", "in the middle", 90, List.of(List.of("a", "b", "c"))));
     }
-    return new Kind.ThreeWayValve(stops, Optional.empty());
+    return new ThreeWayValve(stops, Optional.empty());
   }
 
   private static Rig between(Kind valve) {
@@ -45,7 +48,7 @@ class OneSettingTest {
         .part("near", "Near", 0, 0, 1, CaseRigs.tank())
         .part("far", "Far", 1, 0, 1, CaseRigs.tank())
         .part("valve", "Valve", 0.5, 0, 0.9, valve)
-        .part("sink", "Sink", 0.5, 0, 0.5, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+        .part("sink", "Sink", 0.5, 0, 0.5, Fittings.fixture(Fixture.Type.TAP, true, 6))
         .line("n", "N", "near.low > valve.a", 12, 1, Material.PEX, 0)
         .line("f", "F", "far.low > valve.b", 12, 1, Material.PEX, 0)
         .line("s", "S", "valve.c > sink.cold", 12, 1, Material.PEX, 0)
@@ -74,8 +77,8 @@ class OneSettingTest {
                 selector(random.nextBoolean()),
                 Fittings.twoWay(0),
                 Fittings.twoWay(0),
-                new Kind.Tee(),
-                new Kind.Tee(),
+                new Tee(),
+                new Tee(),
                 Fittings.check()));
     List<String> ports = new ArrayList<>(List.of("near.low", "near.high", "far.low", "far.high"));
     rig.part("near", "Near", 0, 0, 1, CaseRigs.tank()).part("far", "Far", 1, 0, 1, CaseRigs.tank());

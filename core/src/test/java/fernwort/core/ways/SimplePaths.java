@@ -1,9 +1,16 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -48,7 +55,7 @@ final class SimplePaths {
 
   private void mains(Plumbing plumbing) {
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Kind.HoseInlet inlet && at(part, "mains")) {
+      if (part.kind() instanceof HoseInlet inlet && at(part, "mains")) {
         double head = part.height() + Water.head(inlet.mainsPressure());
         Source source = new Source(Source.Kind.MAINS, part.id());
         walk(
@@ -68,7 +75,7 @@ final class SimplePaths {
   private void pumps() {
     Set<PortRef> mainsPressed = Set.copyOf(pressed);
     for (Part pump : rig.parts()) {
-      boolean running = pump.kind() instanceof Kind.Pump && at(pump, "on");
+      boolean running = pump.kind() instanceof Pump && at(pump, "on");
       // Every random pump cuts out at 2 bar and the mains bring 3 bar to any height here.
       if (running && !mainsPressed.contains(pump.port("out"))) {
         pump(pump);
@@ -82,8 +89,7 @@ final class SimplePaths {
       if (source == null) {
         continue;
       }
-      double surface =
-          part.kind() instanceof Kind.Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
+      double surface = part.kind() instanceof Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
       for (PortRef start : starts(part)) {
         walk(
             start,
@@ -113,16 +119,16 @@ final class SimplePaths {
   }
 
   private Source source(Part part) {
-    if (part.kind() instanceof Kind.Tank && !starts(part).isEmpty()) {
+    if (part.kind() instanceof Tank && !starts(part).isEmpty()) {
       return new Source(Source.Kind.TANK, part.id());
     }
-    return part.kind() instanceof Kind.HoseInlet && at(part, "outside")
+    return part.kind() instanceof HoseInlet && at(part, "outside")
         ? new Source(Source.Kind.OUTSIDE, part.id())
         : null;
   }
 
   private List<PortRef> starts(Part part) {
-    if (part.kind() instanceof Kind.Tank) {
+    if (part.kind() instanceof Tank) {
       return part.kind().ports().stream().filter(p -> wet(part, p)).map(part::port).toList();
     }
     return List.of(part.port("out"));
@@ -137,8 +143,7 @@ final class SimplePaths {
     for (Part part : rig.parts()) {
       Source source = source(part);
       if (source != null) {
-        double surface =
-            part.kind() instanceof Kind.Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
+        double surface = part.kind() instanceof Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
         for (PortRef start : starts(part)) {
           if (!pressed.contains(start)) {
             walk(start, surface, false, "", Set.of(), path -> fallEnd(path, source));
@@ -157,19 +162,18 @@ final class SimplePaths {
   private void end(Path path, Source source, DrivenBy drive) {
     Part part = rig.part(path.port().part());
     switch (part.kind()) {
-      case Kind.OpenEnd k ->
-          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
-      case Kind.HoseInlet k when at(part, "outside") -> {
+      case OpenEnd k -> found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+      case HoseInlet k when at(part, "outside") -> {
         boolean own = part.id().equals(source.part());
         if (!own && path.head() > k.outsideHeight() + 1e-4) {
           found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
         }
       }
-      case Kind.HoseInlet k when at(part, "open") ->
+      case HoseInlet k when at(part, "open") ->
           found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
-      case Kind.Fixture k when at(part, "open") ->
+      case Fixture k when at(part, "open") ->
           found.add(new Way.Key(source, new End(End.Kind.FIXTURE, part.id()), drive));
-      case Kind.Tank k -> {
+      case Tank k -> {
         String port = path.port().port();
         double against =
             wet(part, port) ? surfaces.getOrDefault(part.id(), 0.0) : part.at(port).z();
@@ -214,7 +218,7 @@ final class SimplePaths {
       Consumer<Path> visit) {
     visit.accept(path);
     for (PortRef next : next(path.port(), throughPumps, notThrough)) {
-      boolean middle = rig.part(next.part()).kind() instanceof Kind.Tee && sameTee(path, next);
+      boolean middle = rig.part(next.part()).kind() instanceof Tee && sameTee(path, next);
       boolean high = rig.part(next.part()).at(next.port()).z() > path.head() + 1e-9;
       boolean middleTaken =
           middle && forbidden.stream().filter(f -> f.part().equals(next.part())).count() > 1;
@@ -248,17 +252,17 @@ final class SimplePaths {
     Part part = rig.part(port.part());
     boolean in = port.port().equals("in");
     switch (part.kind()) {
-      case Kind.Tee k ->
+      case Tee k ->
           k.ports().stream().map(part::port).filter(p -> !p.equals(port)).forEach(next::add);
-      case Kind.TwoWayValve k when at(part, "open") ->
+      case TwoWayValve k when at(part, "open") ->
           next.add(part.port(port.port().equals("a") ? "b" : "a"));
-      case Kind.CheckValve k when in -> next.add(part.port("out"));
-      case Kind.Pump k when at(part, "on") -> {
+      case CheckValve k when in -> next.add(part.port("out"));
+      case Pump k when at(part, "on") -> {
         if (in && throughPumps && !part.id().equals(notThrough)) {
           next.add(part.port("out"));
         }
       }
-      case Kind.Pump k -> {
+      case Pump k -> {
         boolean passes =
             switch (k.works()) {
               case DIAPHRAGM, FOOT, HAND -> in;

@@ -3,12 +3,14 @@ package fernwort.core.ways;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Position;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -46,7 +48,7 @@ class TurnsTest {
         return OptionalInt.of(turns.getOrDefault(at, 0));
       }
       for (Part part : rig.handles().toList()) {
-        if (part.kind() instanceof Kind.Valve || part.kind() instanceof Kind.Pump) {
+        if (part.kind() instanceof Valve || part.kind() instanceof Pump) {
           for (Position position : part.kind().positions()) {
             Setting next = at.with(part.id(), position.id());
             if (turns.putIfAbsent(next, turns.getOrDefault(at, 0) + 1) == null) {
@@ -66,7 +68,7 @@ class TurnsTest {
     Plumbing plumbing = Plumbing.of(rig);
     Turns turns = Turns.of(plumbing, Levels.of(plumbing, start));
     for (Part tank : plumbing.tanks()) {
-      for (Part tap : rig.parts().stream().filter(p -> p.kind() instanceof Kind.Fixture).toList()) {
+      for (Part tap : rig.parts().stream().filter(p -> p.kind() instanceof Fixture).toList()) {
         OptionalInt fewest = fewest(rig, start, tank.id(), tap.id());
         if (fewest.isPresent()) {
           assertThat(turns.from(tank.id(), start.setting()).to(tap.id(), Pumped.EITHER))

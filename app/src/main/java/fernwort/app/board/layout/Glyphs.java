@@ -2,11 +2,32 @@ package fernwort.app.board.layout;
 
 import fernwort.app.board.layout.Glyph.LabelAt;
 import fernwort.app.board.layout.Pin.Side;
-import fernwort.core.rig.Kind;
+import fernwort.core.kind.Accumulator;
+import fernwort.core.kind.AirAdmittanceValve;
+import fernwort.core.kind.CheckValve;
+import fernwort.core.kind.DrainTrap;
+import fernwort.core.kind.Filter;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Heater;
+import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.LeakTray;
+import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Plug;
+import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Pump;
+import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Stop;
+import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tee;
+import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.TwoWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.Stop;
-import fernwort.core.rig.TankPort;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -26,29 +47,28 @@ final class Glyphs {
     List<String> label = Lettering.lines(part.label());
     List<String> ports = part.kind().ports();
     return switch (part.kind()) {
-      case Kind.Tank k -> tank(k, label);
-      case Kind.TwoWayValve k -> twoWay(k, label);
-      case Kind.ThreeWayValve k -> threeWay(k, label);
-      case Kind.Fixture k -> fixture(ports, label);
-      case Kind.Manifold k -> manifold(part, ports);
-      case Kind.Tee k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Kind.CheckValve k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Kind.Strainer k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Kind.DrainTrap k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Kind.LeakTray k -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
-      case Kind.Heater k -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
-      case Kind.OpenEnd k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
-      case Kind.Plug k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
-      case Kind.AirAdmittanceValve k ->
-          round(1, 1, label, LabelAt.RIGHT, ports, Side.DOWN, Side.LEFT);
-      case Kind.HoseInlet k -> below(2, 2, label, ports);
-      case Kind.GravityFiller k -> below(2, 2, label, ports);
-      case Kind.Regulator k -> below(2, 2, label, ports);
-      case Kind.Filter k -> below(2, 2, label, ports);
-      case Kind.Pump k -> below(2, 2, label, ports);
-      case Kind.Accumulator k -> below(2, 2, label, ports);
-      case Kind.PortableContainer k -> below(2, 2, label, ports);
-      case Kind.Macerator k -> below(2, 2, label, ports);
+      case Tank k -> tank(k, label);
+      case TwoWayValve k -> twoWay(k, label);
+      case ThreeWayValve k -> threeWay(k, label);
+      case Fixture k -> fixture(ports, label);
+      case Manifold k -> manifold(part, ports);
+      case Tee k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case CheckValve k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case Strainer k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case DrainTrap k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case LeakTray k -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
+      case Heater k -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
+      case OpenEnd k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
+      case Plug k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
+      case AirAdmittanceValve k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.DOWN, Side.LEFT);
+      case HoseInlet k -> below(2, 2, label, ports);
+      case GravityFiller k -> below(2, 2, label, ports);
+      case Regulator k -> below(2, 2, label, ports);
+      case Filter k -> below(2, 2, label, ports);
+      case Pump k -> below(2, 2, label, ports);
+      case Accumulator k -> below(2, 2, label, ports);
+      case PortableContainer k -> below(2, 2, label, ports);
+      case Macerator k -> below(2, 2, label, ports);
     };
   }
 
@@ -79,7 +99,7 @@ final class Glyphs {
   }
 
   /** The lever lies along the pipe when open, so the pipe is drawn along the open lever. */
-  private static Glyph twoWay(Kind.TwoWayValve valve, List<String> label) {
+  private static Glyph twoWay(TwoWayValve valve, List<String> label) {
     double open =
         valve.stops().stream()
             .filter(s -> !s.joins().isEmpty())
@@ -98,7 +118,7 @@ final class Glyphs {
   }
 
   /** Where the lever points to a port, the port is drawn; the port common to all takes the rest. */
-  private static Glyph threeWay(Kind.ThreeWayValve valve, List<String> label) {
+  private static Glyph threeWay(ThreeWayValve valve, List<String> label) {
     Set<Side> taken = new HashSet<>();
     List<Pin> pins = new ArrayList<>();
     for (Stop stop : valve.stops()) {
@@ -166,7 +186,7 @@ final class Glyphs {
   /**
    * A tank's ports are drawn where they are: high ones on top, low ones below, along its length.
    */
-  private static Glyph tank(Kind.Tank tank, List<String> label) {
+  private static Glyph tank(Tank tank, List<String> label) {
     double height = TankRoom.of(tank).highest(Slope.LEVEL);
     double length = tank.tankPorts().stream().mapToDouble(p -> p.at().x()).max().orElse(1);
     Set<Integer> above = new HashSet<>();

@@ -1,0 +1,31 @@
+package fernwort.core.kind;
+
+import java.util.List;
+
+/** A float ball: air passes both ways, water shuts it. */
+public record AirAdmittanceValve() implements Fitting {
+  @Override
+  public InLine inLine() {
+    return InLine.END;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    return List.of(new Mouth(0, Mouth.Onto.AIR));
+  }
+
+  @Override
+  public boolean letsAir() {
+    return true;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+}

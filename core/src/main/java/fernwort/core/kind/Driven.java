@@ -1,0 +1,31 @@
+package fernwort.core.kind;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** What moves water on while it is worked, by a motor, a foot or a hand. */
+public sealed interface Driven extends Kind permits Pump, Macerator {
+
+  /** Returns the flow at no pressure (m³/s). */
+  double freeFlow();
+
+  /** Returns the pressure at no flow (Pa). */
+  double shutOffPressure();
+
+  /** Returns how high it draws water up to itself (m). */
+  double selfPriming();
+
+  /** Tells whether its own valves let nothing back through it while it runs. */
+  boolean holdsBack();
+
+  /** Returns how long it may run dry, where its papers say so (s). */
+  Optional<Double> dryRun();
+
+  /** Returns how long one like it may run dry. */
+  DryRun usualDryRun();
+
+  /** Returns the pressure about which its switch holds it, if it has one (Pa). */
+  default OptionalDouble held() {
+    return OptionalDouble.empty();
+  }
+}

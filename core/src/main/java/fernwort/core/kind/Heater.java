@@ -1,0 +1,117 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A water heater.
+ *
+ * @param works with a store of hot water or without
+ * @param relief whether it has its own pressure relief valve
+ * @param drainHeight height of its drain above its bottom (m)
+ * @param heating how it heats, if known
+ */
+public record Heater(Type works, boolean relief, double drainHeight, Optional<Heating> heating)
+    implements Kind {
+
+  /**
+   * Where a thermostat is set unless somebody says otherwise (K): 60 °C, at which legionella die.
+   */
+  public static final double THERMOSTAT = 333.15;
+
+  /**
+   * How a heater heats.
+   *
+   * @param power what it puts into the water (W)
+   * @param thermostat temperature at which it stops (K)
+   */
+  public record Heating(double power, double thermostat) {}
+
+  /** How many times as high as wide a heater is taken to be. */
+  private static final double ASPECT = 1.5;
+
+  /** How high a heater of a volume (m³) is taken to be: an upright cylinder (m). */
+  public static double height(double volume) {
+    return Math.cbrt(4 / Math.PI * ASPECT * ASPECT * volume);
+  }
+
+  /** Makes a heater of unknown power. */
+  public Heater(Type works, boolean relief, double drainHeight) {
+    this(works, relief, drainHeight, Optional.empty());
+  }
+
+  /** How a heater heats. */
+  public enum Type {
+    STORAGE,
+    INSTANT
+  }
+
+  /** Its drain plug out. */
+  public static final Position DRAINED = new Position("drained", "drain plug out");
+
+  @Override
+  public List<Position> service() {
+    return List.of(new Position("plugged", "drain plug in"), DRAINED);
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return Link.both(0, 1, Link.Law.FREE);
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return Set.of(Purpose.HEATS);
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public PortFlow flow(String port) {
+    return port.equals("hot") ? PortFlow.OUT : PortFlow.IN;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.POWER_OFF : Rank.HEAT_ON;
+  }
+
+  @Override
+  public Optional<InOut> through() {
+    return Optional.of(new InOut("cold", "hot"));
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return works == Type.INSTANT;
+  }
+
+  @Override
+  public boolean bursts() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("cold", "hot");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(Position.OFF, new Position(ON, "heating"));
+  }
+
+  @Override
+  public Optional<String> unpowered() {
+    return Optional.of(Position.OFF.id());
+  }
+}

@@ -1,0 +1,96 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where a hose from outside is joined: a tap under pressure, or water that something must draw.
+ *
+ * @param mainsPressure pressure expected at the tap (Pa)
+ * @param outsideHeight height of the surface of water to be drawn, above the ground (m)
+ * @param tapFlow what tap and hose give into a bucket, if somebody timed it (m³/s); without it they
+ *     hold their pressure whatever is drawn
+ * @param outsideDrinkable whether the outside water is fit to drink; it is not unless somebody says
+ *     so
+ */
+public record HoseInlet(
+    double mainsPressure,
+    double outsideHeight,
+    Optional<Double> tapFlow,
+    Optional<Boolean> outsideDrinkable)
+    implements Kind {
+
+  /** Nothing comes in or out. */
+  public static final Position CAPPED = new Position("capped", "cap on");
+
+  /** A hose is on, and the tap outside is shut. */
+  public static final Position HOSE = new Position("hose", "hose on, tap shut");
+
+  /** The tap outside gives its pressure. */
+  public static final Position MAINS = new Position("mains", "hose from a tap");
+
+  /** Something has to draw. */
+  public static final Position OUTSIDE = new Position("outside", "hose in outside water");
+
+  /** Open to the air. */
+  public static final Position OPEN = new Position("open", "cap off, no hose");
+
+  /** Makes an inlet whose tap nobody timed. */
+  public HoseInlet(double mainsPressure, double outsideHeight) {
+    this(mainsPressure, outsideHeight, Optional.empty());
+  }
+
+  /** Makes an inlet whose outside water nobody drinks. */
+  public HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow) {
+    this(mainsPressure, outsideHeight, tapFlow, Optional.empty());
+  }
+
+  /** Tells whether outside water may be drunk. */
+  public boolean drinksOutside() {
+    return outsideDrinkable.orElse(false);
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return Set.of(Purpose.SOURCE);
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) || position.equals(HOSE.id()) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    if (position.equals(OPEN.id())) {
+      return List.of(new Mouth(0, Mouth.Onto.GROUND));
+    }
+    return position.equals(OUTSIDE.id()) ? List.of(new Mouth(0, Mouth.Onto.WATER)) : List.of();
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return position.equals(HOSE.id()) ? Wets.NOTHING : Wets.BEHIND;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("out");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(CAPPED, HOSE, MAINS, OUTSIDE, OPEN);
+  }
+}

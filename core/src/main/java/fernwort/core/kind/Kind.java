@@ -1,0 +1,185 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The closed set of part kinds: which ports each has, and what a hand can change about it.
+ *
+ * <p>The first position of each kind is how it is left at rest.
+ */
+public sealed interface Kind
+    permits HoseInlet,
+        GravityFiller,
+        OpenEnd,
+        Tank,
+        Valve,
+        Fitting,
+        Driven,
+        Heater,
+        Fixture,
+        PortableContainer,
+        Plug {
+
+  /** Returns the names of the ports. */
+  List<String> ports();
+
+  /**
+   * Returns what a hand can set, the position at rest first; empty when there is nothing to set.
+   */
+  default List<Position> positions() {
+    return List.of();
+  }
+
+  /** Returns the position it takes by itself when the power fails, if it takes one. */
+  default Optional<String> unpowered() {
+    return Optional.empty();
+  }
+
+  /**
+   * Returns how a hand leaves it when nothing is to run: shut, off, stowed, its cap on; empty when
+   * there is nothing to set.
+   */
+  default Optional<Position> rest() {
+    return positions().stream().findFirst();
+  }
+
+  /**
+   * Returns what draining takes off, takes out or leaves half way beside what is set in use, as it
+   * is in use first; empty for most kinds.
+   */
+  default List<Position> service() {
+    return List.of();
+  }
+
+  /** Tells what it is there for. */
+  default Set<Purpose> purposes() {
+    return Set.of();
+  }
+
+  /** Tells whether it is there for something. */
+  default boolean is(Purpose purpose) {
+    return purposes().contains(purpose);
+  }
+
+  /** Tells which way water goes at one of its ports. */
+  default PortFlow flow(String port) {
+    return PortFlow.by(port);
+  }
+
+  /** Tells how it stands in the run of lines. */
+  default InLine inLine() {
+    return InLine.END;
+  }
+
+  /** Returns where water or air leaves the lines at it in a position. */
+  default List<Mouth> mouths(String position) {
+    return List.of();
+  }
+
+  /** Returns the two ports by which it stands in a line, that by which water comes in first. */
+  default Optional<InOut> through() {
+    return ports().equals(IN_OUT) ? Optional.of(new InOut("in", "out")) : Optional.empty();
+  }
+
+  /** Tells what frost does to it. */
+  Frost frost();
+
+  /** Tells whether a burst of air clears its body. */
+  default boolean blowsClear() {
+    return false;
+  }
+
+  /** Tells whether a tap at its full pressure can burst it, so that a regulator comes first. */
+  default boolean bursts() {
+    return false;
+  }
+
+  /** Tells whether water in it or from it is for drinking. */
+  default boolean forDrinking() {
+    return false;
+  }
+
+  /** Returns what water loses in its body at a flow (Pa; m³/s). */
+  default double loss(double flow) {
+    return 0;
+  }
+
+  /** Tells whether air comes and goes by it while a tank fills or empties. */
+  default boolean letsAir() {
+    return false;
+  }
+
+  /** Tells what water is met by whoever puts it in a position. */
+  default Wets wets(String position) {
+    return Wets.NOTHING;
+  }
+
+  /** What water somebody meets who handles a part. */
+  enum Wets {
+    NOTHING,
+    /** What stands behind it, as with a hose that comes off. */
+    BEHIND,
+    /** What runs out of it before or after, as with a cap. */
+    AT_MOUTH
+  }
+
+  /** Tells whether a position is the one in which it is left. */
+  default boolean rests(String position) {
+    return rest().filter(p -> p.id().equals(position)).isPresent();
+  }
+
+  /** Tells when putting it in a position comes among other turns. */
+  default Rank rank(String position) {
+    return Rank.WAY_OPEN;
+  }
+
+  /**
+   * Tells whether it lets water or heat in or out, so that a job opens it only where it is about
+   * that.
+   */
+  default boolean onlyOnPurpose() {
+    return false;
+  }
+
+  /** Tells whether a motor or switch sets it, so that an automation can. */
+  default boolean setsItself() {
+    return false;
+  }
+
+  /**
+   * Returns the ways for water through it in a position; those of a kind with nothing to set do not
+   * depend on it.
+   */
+  default List<Link> links(String position) {
+    return List.of();
+  }
+
+  /** Returns the ways for water through it that there are in any position, each once. */
+  default List<Link> links() {
+    List<Position> all = positions();
+    return all.isEmpty()
+        ? links("")
+        : all.stream().flatMap(p -> links(p.id()).stream()).distinct().toList();
+  }
+
+  /** A bowl, or the plug of a trap, that is off. */
+  String OFF = "off";
+
+  /** The position of everything with a switch in which it runs. */
+  String ON = "on";
+
+  /** A fitting that is undone: open at both of its ends, its body tipped out. */
+  String UNDONE = "undone";
+
+  /** What can be undone with a spanner or a thumb, as a last resort. */
+  List<Position> FITTED =
+      List.of(new Position("fitted", "fitted"), new Position(UNDONE, "undone and tipped out"));
+
+  /** A bowl that screws off. */
+  List<Position> BOWL = List.of(new Position(ON, "bowl on"), new Position(OFF, "bowl off"));
+
+  /** Ports of everything that water passes straight through. */
+  List<String> IN_OUT = List.of("in", "out");
+}

@@ -1,0 +1,47 @@
+package fernwort.core.kind;
+
+import java.util.List;
+
+/** The list of the kinds of part. A new kind is one file, a line here, its drawing, its words. */
+public final class Kinds {
+
+  private static final List<Entry> ALL =
+      List.of(
+          new Entry("hose-inlet", HoseInlet.class),
+          new Entry("gravity-filler", GravityFiller.class),
+          new Entry("open-end", OpenEnd.class),
+          new Entry("tank", Tank.class),
+          new Entry("two-way-valve", TwoWayValve.class),
+          new Entry("three-way-valve", ThreeWayValve.class),
+          new Entry("check-valve", CheckValve.class),
+          new Entry("air-admittance-valve", AirAdmittanceValve.class),
+          new Entry("regulator", Regulator.class),
+          new Entry("strainer", Strainer.class),
+          new Entry("filter", Filter.class),
+          new Entry("pump", Pump.class),
+          new Entry("accumulator", Accumulator.class),
+          new Entry("heater", Heater.class),
+          new Entry("tee", Tee.class),
+          new Entry("manifold", Manifold.class),
+          new Entry("fixture", Fixture.class),
+          new Entry("drain-trap", DrainTrap.class),
+          new Entry("leak-tray", LeakTray.class),
+          new Entry("portable-container", PortableContainer.class),
+          new Entry("macerator", Macerator.class),
+          new Entry("plug", Plug.class));
+
+  private Kinds() {}
+
+  /** Returns every kind, each once. */
+  public static List<Entry> all() {
+    return ALL;
+  }
+
+  /**
+   * A kind of part.
+   *
+   * @param type what it is called in a rig file
+   * @param kind what describes it
+   */
+  public record Entry(String type, Class<? extends Kind> kind) {}
+}

@@ -1,0 +1,83 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A pump that cuts up what is in gray water and pushes it out.
+ *
+ * @param freeFlow flow at no pressure (m³/s)
+ * @param shutOffPressure pressure at no flow (Pa)
+ * @param dryRun how long it may run dry or against a closed outlet (s); {@link DryRun} where nobody
+ *     knows
+ */
+public record Macerator(double freeFlow, double shutOffPressure, Optional<Double> dryRun)
+    implements Driven {
+
+  /**
+   * How high a macerator draws gray water up to itself (m): its impeller primes itself a little,
+   * and nobody gives a figure; own choice.
+   */
+  public static final double LIFTS = 0.3;
+
+  @Override
+  public double selfPriming() {
+    return LIFTS;
+  }
+
+  /** Makes a macerator of which nobody knows how long it may run dry. */
+  public Macerator(double freeFlow, double shutOffPressure) {
+    this(freeFlow, shutOffPressure, Optional.empty());
+  }
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return position.equals(ON) ? List.of(new Link(0, 1, Link.Law.DRIVE, 0)) : List.of();
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return Set.of(Purpose.DRIVES);
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+  }
+
+  @Override
+  public boolean holdsBack() {
+    return true;
+  }
+
+  @Override
+  public DryRun usualDryRun() {
+    return DryRun.MACERATOR;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(Position.OFF, new Position(ON, "running"));
+  }
+
+  @Override
+  public Optional<String> unpowered() {
+    return Optional.of(Position.OFF.id());
+  }
+}

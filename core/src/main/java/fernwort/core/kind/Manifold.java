@@ -1,0 +1,42 @@
+package fernwort.core.kind;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A fitting with one inlet and many outlets.
+ *
+ * @param outlets how many
+ */
+public record Manifold(int outlets) implements Fitting {
+  @Override
+  public List<Link> links(String position) {
+    return Link.star(ports().size());
+  }
+
+  @Override
+  public Optional<InOut> through() {
+    return Optional.of(new InOut("in", "1"));
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    List<String> names = new ArrayList<>();
+    names.add("in");
+    for (int i = 1; i <= Math.min(outlets, 64); i++) {
+      names.add(Integer.toString(i));
+    }
+    return List.copyOf(names);
+  }
+}

@@ -1,0 +1,19 @@
+package fernwort.core.kind;
+
+import java.util.Optional;
+
+/**
+ * The drive of a motor valve.
+ *
+ * @param unpowered the position it takes when the power fails; its present one if it just stays
+ * @param travelTime time from one stop to the next (s)
+ * @param opensBelow temperature below which it takes that position by itself (K), as a heater's
+ *     frost valve does
+ */
+public record Motor(Optional<String> unpowered, double travelTime, Optional<Double> opensBelow) {
+
+  /** Makes a drive that minds no cold. */
+  public Motor(Optional<String> unpowered, double travelTime) {
+    this(unpowered, travelTime, Optional.empty());
+  }
+}

@@ -1,0 +1,68 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Set;
+
+/** The free end of a line. */
+public record OpenEnd(Role role) implements Kind {
+
+  public static final Position CAPPED = new Position("capped", "cap on");
+  public static final Position HOSE = new Position("hose", "dump hose to the drain");
+  public static final Position OPEN = new Position("open", "cap off, no hose");
+
+  /** What the end is for; a dump end has a cap and takes a dump hose. */
+  public enum Role {
+    VENT,
+    OVERFLOW,
+    DRAIN,
+    DUMP
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return Set.of(Purpose.END);
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    if (role != Role.DUMP || position.equals(OPEN.id())) {
+      return List.of(new Mouth(0, Mouth.Onto.GROUND));
+    }
+    return position.equals(HOSE.id()) ? List.of(new Mouth(0, Mouth.Onto.DRAIN)) : List.of();
+  }
+
+  @Override
+  public boolean letsAir() {
+    return role == Role.VENT || role == Role.OVERFLOW;
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return Wets.AT_MOUTH;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return role == Role.DUMP ? List.of(CAPPED, HOSE, OPEN) : List.of();
+  }
+}

@@ -1,0 +1,62 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Set;
+
+/**
+ * The closed end of a line or port.
+ *
+ * @param removable true for a cap that a hand takes off, false for a plug that needs a tool
+ */
+public record Plug(boolean removable) implements Kind {
+
+  public static final Position IN = new Position("on", "cap on");
+  public static final Position OUT = new Position("off", "cap off");
+
+  @Override
+  public InLine inLine() {
+    return InLine.STUB;
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return removable ? Set.of(Purpose.END) : Set.of();
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    return removable && position.equals(OUT.id())
+        ? List.of(new Mouth(0, Mouth.Onto.GROUND))
+        : List.of();
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return Wets.AT_MOUTH;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return removable ? List.of(IN, OUT) : List.of();
+  }
+}

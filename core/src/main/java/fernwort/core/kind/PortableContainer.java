@@ -1,0 +1,51 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A jug, can or bladder that is carried to the rig.
+ *
+ * @param capacity what it holds (m³)
+ * @param drinkable whether its water is fit to drink
+ */
+public record PortableContainer(double capacity, boolean drinkable) implements Kind {
+
+  public static final Position STOWED = new Position("stowed", "stowed");
+  public static final Position POURING = new Position("pouring", "held and pouring");
+
+  @Override
+  public Set<Purpose> purposes() {
+    return Set.of(Purpose.SOURCE);
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return rests(position) ? Wets.BEHIND : Wets.NOTHING;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.NOTHING;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("spout");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(STOWED, POURING);
+  }
+}

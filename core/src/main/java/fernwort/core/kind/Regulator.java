@@ -1,0 +1,35 @@
+package fernwort.core.kind;
+
+import java.util.List;
+
+/**
+ * Holds the pressure behind it at or below a set one.
+ *
+ * @param setPressure pressure it holds (Pa)
+ */
+public record Regulator(double setPressure) implements Fitting {
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return List.of(new Link(0, 1, Link.Law.REGULATOR, setPressure));
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+}

@@ -1,0 +1,84 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
+
+/**
+ * A tank.
+ *
+ * @param contents the water it is meant for
+ * @param shape outside shape
+ * @param wall wall thickness (m)
+ * @param tankPorts its openings
+ * @param gauge how its level is read
+ * @param highestPressure the air pressure at which to warn; a cautious default unless known (Pa)
+ * @param lowestPressure the vacuum at which to warn, as a negative number (Pa)
+ */
+public record Tank(
+    Contents contents,
+    Shape shape,
+    double wall,
+    List<TankPort> tankPorts,
+    Gauge gauge,
+    double highestPressure,
+    double lowestPressure)
+    implements Kind {
+  public Tank {
+    tankPorts = List.copyOf(tankPorts);
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    return IntStream.range(0, tankPorts.size())
+        .mapToObj(port -> new Mouth(port, Mouth.Onto.TANK))
+        .toList();
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return Set.of(Purpose.SOURCE, Purpose.END, Purpose.HOLDS);
+  }
+
+  @Override
+  public PortFlow flow(String port) {
+    return switch (port(port).use()) {
+      case FILL, FLOAT -> PortFlow.IN;
+      case FEED, DRAIN -> PortFlow.OUT;
+      case VENT, GAUGE, LINK -> PortFlow.EITHER;
+    };
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.NOTHING;
+  }
+
+  @Override
+  public boolean forDrinking() {
+    return contents == Contents.FRESH;
+  }
+
+  @Override
+  public List<String> ports() {
+    return tankPorts.stream().map(TankPort::id).toList();
+  }
+
+  /** Returns this tank in another shape. */
+  public Tank shaped(Shape other) {
+    return new Tank(contents, other, wall, tankPorts, gauge, highestPressure, lowestPressure);
+  }
+
+  /** Returns this tank with other openings. */
+  public Tank withPorts(List<TankPort> ports) {
+    return new Tank(contents, shape, wall, ports, gauge, highestPressure, lowestPressure);
+  }
+
+  /** Returns the port with this id. */
+  public TankPort port(String id) {
+    return tankPorts.stream()
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no tank port \"" + id + "\""));
+  }
+}

@@ -1,0 +1,37 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A fitting with three ends. */
+public record Tee() implements Fitting {
+  @Override
+  public List<Link> links(String position) {
+    return Link.star(3);
+  }
+
+  @Override
+  public PortFlow flow(String port) {
+    return PortFlow.EITHER;
+  }
+
+  @Override
+  public Optional<InOut> through() {
+    return Optional.of(new InOut("a", "b"));
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("a", "b", "c");
+  }
+}

@@ -1,0 +1,27 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A valve between three ports. */
+public record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Design> design)
+    implements Valve {
+  public ThreeWayValve {
+    stops = List.copyOf(stops);
+  }
+
+  /** Makes a valve of which nobody said what shuts it. */
+  public ThreeWayValve(List<Stop> stops, Optional<Motor> motor) {
+    this(stops, motor, Optional.empty());
+  }
+
+  @Override
+  public InLine inLine() {
+    return InLine.SELECTS;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("a", "b", "c");
+  }
+}

@@ -1,0 +1,27 @@
+package fernwort.core.kind;
+
+import java.util.List;
+import java.util.Optional;
+
+/** A valve between two ports. */
+public record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Design> design)
+    implements Valve {
+  public TwoWayValve {
+    stops = List.copyOf(stops);
+  }
+
+  /** Makes a valve of which nobody said what shuts it. */
+  public TwoWayValve(List<Stop> stops, Optional<Motor> motor) {
+    this(stops, motor, Optional.empty());
+  }
+
+  @Override
+  public InLine inLine() {
+    return InLine.PASSED;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("a", "b");
+  }
+}

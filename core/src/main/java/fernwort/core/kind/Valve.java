@@ -1,0 +1,134 @@
+package fernwort.core.kind;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** A kind whose handle joins some of its ports. */
+public sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
+
+  /** Returns the positions of the handle with what each joins. */
+  List<Stop> stops();
+
+  /** Returns the motor, when it has one. */
+  Optional<Motor> motor();
+
+  /** Returns what shuts it, if somebody said so. */
+  Optional<Design> design();
+
+  /** What shuts a valve, which says what it keeps when it has run dry. */
+  enum Design {
+    BALL,
+    GATE,
+    BUTTERFLY,
+    NEEDLE
+  }
+
+  /** The position of a ball valve's handle half way, in which nothing stays round the ball. */
+  String HALF = "half";
+
+  /** Tells whether a ball shuts it; so it is unless told. */
+  default boolean hasBall() {
+    return design().orElse(Design.BALL) == Design.BALL;
+  }
+
+  /** Returns the stop that a ball half way is nearest to: one that joins ports, if there is. */
+  default Optional<Stop> opened() {
+    return stops().stream()
+        .filter(s -> !s.joins().isEmpty() && !s.id().equals(HALF))
+        .min(BY_HANDLE);
+  }
+
+  /** A ball can be left half way by hand; a motor valve can only be undone. */
+  @Override
+  default List<Position> service() {
+    boolean own = stops().stream().anyMatch(s -> s.id().equals(HALF));
+    if (motor().isPresent()) {
+      return FITTED;
+    }
+    return hasBall() && !own && opened().isPresent()
+        ? List.of(new Position("turned", "at a stop"), new Position(HALF, "half way open"))
+        : List.of();
+  }
+
+  /** Returns the stop with this id. */
+  default Stop stop(String id) {
+    return stops().stream()
+        .filter(s -> s.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no position \"" + id + "\""));
+  }
+
+  @Override
+  default Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  default boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  default Optional<InOut> through() {
+    return Optional.of(new InOut("a", "b"));
+  }
+
+  @Override
+  default PortFlow flow(String port) {
+    return PortFlow.EITHER;
+  }
+
+  @Override
+  default Rank rank(String position) {
+    return stop(position).joins().isEmpty() ? Rank.WAY_SHUT : Rank.WAY_OPEN;
+  }
+
+  @Override
+  default boolean setsItself() {
+    return motor().isPresent();
+  }
+
+  /** Two ports that are joined lead to each other, more of them to the middle of the body. */
+  @Override
+  default List<Link> links(String position) {
+    List<String> ports = ports();
+    List<Link> links = new ArrayList<>();
+    for (List<String> group : stop(position).joins()) {
+      int[] joined = group.stream().mapToInt(ports::indexOf).toArray();
+      if (joined.length == 2) {
+        links.addAll(Link.both(joined[0], joined[1], Link.Law.FREE));
+      } else {
+        for (int port : joined) {
+          links.addAll(Link.both(port, ports.size(), Link.Law.FREE));
+        }
+      }
+    }
+    return links;
+  }
+
+  /** Returns the stop that joins nothing, if there is one. */
+  default Optional<Stop> shut() {
+    return stops().stream().filter(s -> s.joins().isEmpty()).min(BY_HANDLE);
+  }
+
+  @Override
+  default Optional<String> unpowered() {
+    return motor().flatMap(Motor::unpowered);
+  }
+
+  /** The stop that joins nothing, or the one that a diverter's handle lies lowest in. */
+  @Override
+  default Optional<Position> rest() {
+    return shut().or(() -> stops().stream().min(BY_HANDLE)).map(Stop::position);
+  }
+
+  /** Stops in an order that does not depend on how a file lists them. */
+  Comparator<Stop> BY_HANDLE = Comparator.comparingDouble(Stop::angle).thenComparing(Stop::id);
+
+  @Override
+  default List<Position> positions() {
+    return stops().stream().map(Stop::position).toList();
+  }
+}

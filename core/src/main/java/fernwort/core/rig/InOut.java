@@ -1,9 +1,0 @@
-package fernwort.core.rig;
-
-/**
- * The two ports by which a part stands in a line.
- *
- * @param in the one that water comes in by
- * @param out the one that it goes on by
- */
-public record InOut(String in, String out) {}

@@ -4,7 +4,6 @@ import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
-import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Pump;
@@ -165,7 +164,7 @@ final class SupplyPage {
         .flatMap(p ->
             p.kind() instanceof HoseInlet inlet ? inlet.tapFlow().stream() : Stream.<Double>empty())
         .max(Double::compare)
-        .orElse(Fittings.TAP);
+        .orElse(HoseInlet.TAP);
   }
 
   /** What the strongest transfer pump on board gives (m³/s), else an ordinary one. */

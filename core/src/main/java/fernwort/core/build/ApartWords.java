@@ -1,29 +1,7 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
@@ -63,45 +41,16 @@ final class ApartWords {
             Saying.of(
                 "{} stays open: no joint spits, and air comes in above what runs out", t.label())));
     for (Part part : out) {
-      switch (part.kind()) {
-        case Heater _ ->
-            heed.add(
-                Saying.of(
-                    "{}: off since yesterday or run cold first, it scalds. Gas and mains"
-                        + " electricity are for licensed hands.",
-                    part.label()));
-        case Pump _, Macerator _ ->
-            heed.add(Saying.of("{}: its fuse out before its wires", part.label()));
-        case Tank tank -> {
-          double left = state.volume(part.id());
-          heed.add(
-              Saying.of(
-                  "{}: {} in it as it stands. Two people or a jack under it; never under a"
-                      + " vehicle on a jack alone.",
-                  part.label(),
-                  Amount.mass(1000 * left)));
-          if (tank.contents() == Contents.GRAY) {
-            heed.add(Saying.of("{}: gloves, and wash after", part.label()));
-          }
-        }
-        case Filter _, Strainer _ ->
-            heed.add(Saying.of("{}: its bowl is full; a bucket under it", part.label()));
-        case DrainTrap _ -> heed.add(Saying.of("{}: gloves, and wash after", part.label()));
-        case HoseInlet _,
-            GravityFiller _,
-            OpenEnd _,
-            Valve _,
-            CheckValve _,
-            AirAdmittanceValve _,
-            Regulator _,
-            Accumulator _,
-            Tee _,
-            LeakTray _,
-            Manifold _,
-            Fixture _,
-            PortableContainer _,
-            Plug _ -> {}
+      if (part.kind().is(Purpose.HOLDS)) {
+        double left = state.volume(part.id());
+        heed.add(
+            Saying.of(
+                "{}: {} in it as it stands. Two people or a jack under it; never under a"
+                    + " vehicle on a jack alone.",
+                part.label(),
+                Amount.mass(1000 * left)));
       }
+      part.kind().takenOut().forEach(words -> heed.add(Saying.of("{}: {}", part.label(), words)));
     }
     heed.add(
         Saying.words(
@@ -114,32 +63,7 @@ final class ApartWords {
   static List<Saying> wayRound(List<Part> out) {
     List<Saying> ways = new ArrayList<>();
     for (Part part : out) {
-      switch (part.kind()) {
-        case CheckValve _, Regulator _, Filter _, Strainer _ ->
-            ways.add(Saying.of("{}: its arrow, or IN, the way the water goes", part.label()));
-        case Pump _, Macerator _ ->
-            ways.add(Saying.of("{}: IN to the tank, OUT to the taps", part.label()));
-        case Valve v ->
-            ways.add(
-                Saying.of(
-                    "{}: its handle as it is at rest, {}",
-                    part.label(),
-                    v.rest().map(Position::words).orElse("shut")));
-        case Heater _ -> ways.add(Saying.of("{}: cold in, hot out", part.label()));
-        case Tank _,
-            HoseInlet _,
-            GravityFiller _,
-            OpenEnd _,
-            AirAdmittanceValve _,
-            Accumulator _,
-            LeakTray _,
-            Tee _,
-            Manifold _,
-            Fixture _,
-            PortableContainer _,
-            DrainTrap _,
-            Plug _ -> {}
-      }
+      part.kind().wayRound().ifPresent(words -> ways.add(Saying.of("{}: {}", part.label(), words)));
     }
     return ways;
   }

@@ -2,18 +2,9 @@ package fernwort.core.build;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.jobs.Plans;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -22,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The fewest trials that tell a rig put together rightly from every single mistake: two ends
@@ -109,28 +101,18 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
     List<Integer> outlets = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      switch (part.kind()) {
-        case Fixture f -> {
-          outlets.add(v);
-          if (f.use().mixes()) {
-            outlets.add(v + 1);
-          }
-        }
-        case Tank tank -> {
-          for (int i = 0; i < tank.tankPorts().size(); i++) {
-            outlets.add(v + i);
-          }
-        }
-        case OpenEnd _ -> outlets.add(v);
-        case Fitting _,
-            Valve _,
-            Heater _,
-            Pump _,
-            Macerator _,
-            HoseInlet _,
-            GravityFiller _,
-            Plug _,
-            PortableContainer _ -> {}
+      Kind kind = part.kind();
+      if (kind.is(Purpose.HOLDS)) {
+        IntStream.range(0, kind.ports().size()).forEach(port -> outlets.add(v + port));
+      } else if (kind.is(Purpose.OUTLET)) {
+        outlets.add(v);
+      } else if (kind.is(Purpose.USE)) {
+        kind.positions().stream()
+            .flatMap(p -> kind.mouths(p.id()).stream())
+            .map(Mouth::port)
+            .distinct()
+            .sorted()
+            .forEach(port -> outlets.add(v + port));
       }
     }
     return outlets.stream().mapToInt(i -> i).toArray();

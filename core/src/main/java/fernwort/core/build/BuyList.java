@@ -1,29 +1,10 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Goods;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -122,71 +103,14 @@ public final class BuyList {
 
   private void parts() {
     for (Part part : rig.parts()) {
-      switch (part.kind()) {
-        case Tank tank -> {
-          add(Shop.WATER_ON_BOARD, "Tank: " + part.label(), place(part), 1, false);
-          tank.tankPorts().stream()
-              .filter(p -> lines.get(part.port(p.id())) == null)
-              .filter(p -> p.use() != TankPort.Use.GAUGE)
-              .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
-        }
-        case Tee _ -> add(Shop.PLUMBING, "tee, " + size(part), place(part), 1, true);
-        case Manifold m ->
-            add(
-                Shop.PLUMBING,
-                "manifold, %s outlets, %s".formatted(m.outlets(), size(part)),
-                place(part),
-                1,
-                false);
-        case CheckValve _ ->
-            add(
-                Shop.WATER_ON_BOARD,
-                (EndLook.isRelief(part) ? "relief valve, " : "check valve, ") + size(part),
-                place(part),
-                1,
-                true);
-        case Valve v ->
-            add(
-                Shop.WATER_ON_BOARD,
-                "%s%s, %s"
-                    .formatted(
-                        v.motor().isPresent() ? "motor " : "",
-                        v.ports().size() == 2 ? "valve" : "three-way valve",
-                        size(part)),
-                place(part),
-                1,
-                false);
-        case OpenEnd end ->
-            add(
-                Shop.PLUMBING,
-                end.role() == OpenEnd.Role.VENT
-                    ? "insect screen for a vent"
-                    : "end for a line, " + size(part),
-                place(part),
-                1,
-                false);
-        case LeakTray tray ->
-            add(
-                Shop.WATER_ON_BOARD,
-                "leak tray%s: %s".formatted(tray.contact() ? " with contact" : "", part.label()),
-                place(part),
-                1,
-                false);
-        case Plug _ -> add(Shop.PLUMBING, "plug, " + size(part), place(part), 1, false);
-        case Pump _,
-            Heater _,
-            Filter _,
-            Strainer _,
-            Regulator _,
-            Accumulator _,
-            Fixture _,
-            HoseInlet _,
-            GravityFiller _,
-            Macerator _,
-            DrainTrap _,
-            AirAdmittanceValve _,
-            PortableContainer _ ->
-            add(Shop.WATER_ON_BOARD, part.label(), place(part), 1, false);
+      Goods goods = part.kind().goods(part.label(), size(part));
+      Shop shop = goods.shelf() == Goods.Shelf.PLUMBING ? Shop.PLUMBING : Shop.WATER_ON_BOARD;
+      add(shop, goods.what(), place(part), 1, goods.spared());
+      if (part.kind() instanceof Tank tank) {
+        tank.tankPorts().stream()
+            .filter(p -> lines.get(part.port(p.id())) == null)
+            .filter(p -> p.use() != TankPort.Use.GAUGE)
+            .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
       }
     }
   }

@@ -1,32 +1,10 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -81,32 +59,7 @@ public record Ends(
    * @param rig the rig it is in
    */
   public boolean isAsked(Rig rig) {
-    return portUsual
-        && switch (rig.part(at.part()).kind()) {
-          case Tank _,
-              Pump _,
-              Macerator _,
-              Heater _,
-              Filter _,
-              Strainer _,
-              Regulator _,
-              Accumulator _,
-              HoseInlet _,
-              Fixture _ ->
-              true;
-          case Valve _,
-              GravityFiller _,
-              CheckValve _,
-              AirAdmittanceValve _,
-              Tee _,
-              Manifold _,
-              DrainTrap _,
-              LeakTray _,
-              OpenEnd _,
-              Plug _,
-              PortableContainer _ ->
-              false;
-        };
+    return portUsual && rig.part(at.part()).kind().appliance();
   }
 
   /** Returns what the cut end of such a line is. */
@@ -139,26 +92,16 @@ public record Ends(
   /** Returns what such a port has on a line of this bore, unless somebody says otherwise. */
   static Form usualPort(Part part, String port, Line line) {
     double bore = line.bore();
-    return switch (part.kind()) {
-      case Tank tank ->
+    return switch (part.kind().end(port)) {
+      case BULKHEAD ->
           new Connection.Bulkhead(
               Standard.BSP_PARALLEL,
-              Sizes.threadFor(
-                  Standard.BSP_PARALLEL,
-                  tank.tankPorts().stream()
-                      .filter(p -> p.id().equals(port))
-                      .findFirst()
-                      .flatMap(TankPort::bore)
-                      .orElse(bore)));
-      case Pump _, Heater _, Filter _, Strainer _, Regulator _, Accumulator _, HoseInlet _ ->
-          thread(Math.max(bore, APPLIANCE), Gender.MALE);
-      case Fixture _ -> port.equals("waste") ? gripping(line) : thread(APPLIANCE, Gender.MALE);
-      case Valve _, CheckValve _, AirAdmittanceValve _ -> thread(bore, Gender.FEMALE);
-      case Plug _ -> thread(bore, Gender.FEMALE);
-      case GravityFiller _ -> port.equals("mouth") ? new Connection.Open() : gripping(line);
-      case Macerator _ -> gripping(line);
-      case Tee _, Manifold _, DrainTrap _ -> gripping(line);
-      case OpenEnd _, PortableContainer _, LeakTray _ -> new Connection.Open();
+              Sizes.threadFor(Standard.BSP_PARALLEL, part.kind().bore(port).orElse(bore)));
+      case THREAD -> thread(Math.max(bore, APPLIANCE), Gender.MALE);
+      case TAP_THREAD -> thread(APPLIANCE, Gender.MALE);
+      case FEMALE_THREAD -> thread(bore, Gender.FEMALE);
+      case GRIPS_LINE -> gripping(line);
+      case OPEN -> new Connection.Open();
     };
   }
 

@@ -1,19 +1,11 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -21,6 +13,7 @@ import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Where water comes that mains or running pumps press, in one setting, for many ways of joining the
@@ -76,35 +69,20 @@ final class PressedWater {
     List<Integer> tanks = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      switch (part.kind()) {
-        case Pump _, Macerator _ -> {
-          if (graph.is(part, Kind.ON)) {
-            pumps.add(new int[] {v, v + 1});
+      Optional<Given.From> from = graph.given(part).map(Given::from);
+      if (part.kind().is(Purpose.DRIVES) && graph.is(part, Kind.ON)) {
+        pumps.add(new int[] {v, v + 1});
+      } else if (from.filter(f -> f == Given.From.MAINS).isPresent()) {
+        mains.add(v);
+      } else if (from.filter(f -> f == Given.From.OUTSIDE).isPresent()) {
+        tanks.add(v);
+      } else if (part.kind() instanceof Tank tank) {
+        for (int i = 0; i < tank.tankPorts().size(); i++) {
+          TankPort.Use use = tank.tankPorts().get(i).use();
+          if (use == TankPort.Use.FEED || use == TankPort.Use.DRAIN || use == TankPort.Use.LINK) {
+            tanks.add(v + i);
           }
         }
-        case HoseInlet _ -> {
-          if (graph.is(part, HoseInlet.MAINS.id())) {
-            mains.add(v);
-          } else if (graph.is(part, HoseInlet.OUTSIDE.id())) {
-            tanks.add(v);
-          }
-        }
-        case Tank tank -> {
-          for (int i = 0; i < tank.tankPorts().size(); i++) {
-            TankPort.Use use = tank.tankPorts().get(i).use();
-            if (use == TankPort.Use.FEED || use == TankPort.Use.DRAIN || use == TankPort.Use.LINK) {
-              tanks.add(v + i);
-            }
-          }
-        }
-        case Fitting _,
-            Valve _,
-            Heater _,
-            Fixture _,
-            GravityFiller _,
-            OpenEnd _,
-            Plug _,
-            PortableContainer _ -> {}
       }
     }
     tankPorts = tanks.stream().mapToInt(i -> i).toArray();

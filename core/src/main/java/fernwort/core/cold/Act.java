@@ -1,7 +1,5 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.DryRun;
-import fernwort.core.kind.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Slope;
@@ -16,14 +14,6 @@ public sealed interface Act {
 
   /** What a pump head keeps of its water when it has run dry for 15 s (our estimate). */
   double DRY_PUMP = 0.2;
-
-  /** How long a pump is let run dry at the most (s): nothing more comes after it. */
-  double DRY_SECONDS = 15;
-
-  /** Returns how long a pump is let run dry, well within what it bears (s). */
-  static double drySeconds(Pump pump) {
-    return Math.min(DRY_SECONDS, Math.floor(DryRun.of(pump) / 2));
-  }
 
   /** Returns the rig after it. */
   Wintering on(Plumbing plumbing, Wintering now);

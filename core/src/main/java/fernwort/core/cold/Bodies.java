@@ -1,26 +1,6 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -61,33 +41,47 @@ final class Bodies {
 
   private double keeps(Part part) {
     int v = plumbing.first(plumbing.index(part.id()));
-    double all = part.volume();
-    if (now.has(part, Kind.UNDONE)) {
-      return 0;
-    }
-    return switch (part.kind()) {
-      case Tee k -> middleLeaves(v + 3) ? 0 : all;
-      case Manifold k -> middleLeaves(v + k.ports().size()) ? 0 : all;
-      case Valve k -> runsThrough(part) ? roundTheBall(part, k) : all;
-      case Strainer k -> now.has(part, Kind.OFF) ? 0 : all;
-      case Filter k -> now.has(part, Kind.OFF) ? 0 : all;
-      case DrainTrap k -> now.has(part, Kind.OFF) ? 0 : all;
-      case LeakTray k -> 0;
-      case CheckValve k -> all;
-      case Regulator k -> all;
-      case Pump k -> all;
-      case Macerator k -> all;
-      case Heater k -> heater(part, k);
-      case Accumulator k -> isDry(part, v) ? 0 : all;
-      case HoseInlet k -> leaving.leaves(v) ? 0 : all;
-      case GravityFiller k -> leaving.leaves(v + 1) ? 0 : all;
-      case OpenEnd k -> leaving.leaves(v) ? 0 : all;
-      case AirAdmittanceValve k -> leaving.leaves(v) ? 0 : all;
-      case Plug k -> leaving.leaves(v) ? 0 : all;
-      case Fixture k -> runsThrough(part) ? 0 : all;
-      case PortableContainer k -> all;
-      case Tank k -> all;
+    int ports = part.kind().ports().size();
+    boolean leaves =
+        now.has(part, Kind.UNDONE)
+            || switch (part.kind().keeps()) {
+              case ALL -> false;
+              case NOTHING -> true;
+              case UNTIL_ITS_LINE_LEAVES -> leaving.leaves(v + ports - 1);
+              case UNTIL_ITS_MIDDLE_LEAVES -> middleLeaves(v + ports);
+              case UNTIL_RUN_THROUGH -> runsThrough(part);
+              case UNTIL_OFF -> now.has(part, Kind.OFF);
+              case UNTIL_ITS_LINE_IS_DRY -> isDry(part, v);
+              case ROUND_A_BALL -> isHalfWay(part) && runsThrough(part);
+              case UNDER_ITS_DRAIN -> !isDrained(part) && runsThrough(part);
+            };
+    return leaves ? 0 : part.volume() * share(part);
+  }
+
+  /** What a body keeps that lets go of some of its water (1 for all of it). */
+  private double share(Part part) {
+    return switch (part.kind().keeps()) {
+      case ROUND_A_BALL -> runsThrough(part) ? Draining.ROUND_A_BALL : 1;
+      case UNDER_ITS_DRAIN -> isDrained(part) ? part.kind().underDrain(part.volume()) : 1;
+      case ALL,
+          NOTHING,
+          UNTIL_ITS_LINE_LEAVES,
+          UNTIL_ITS_MIDDLE_LEAVES,
+          UNTIL_RUN_THROUGH,
+          UNTIL_OFF,
+          UNTIL_ITS_LINE_IS_DRY ->
+          1;
     };
+  }
+
+  private boolean isHalfWay(Part part) {
+    return now.has(part, Valve.HALF) || now.state().setting().of(part.id()).equals(Valve.HALF);
+  }
+
+  /** Tells whether water leaves by the drain of a body. */
+  private boolean isDrained(Part part) {
+    int plug = passages.mouth(plumbing.index(part.id()));
+    return plug >= 0 && leaving.leaves(plug);
   }
 
   private boolean middleLeaves(int middle) {
@@ -111,24 +105,6 @@ final class Bodies {
       }
     }
     return false;
-  }
-
-  private double roundTheBall(Part part, Valve valve) {
-    boolean half =
-        now.has(part, Valve.HALF) || now.state().setting().of(part.id()).equals(Valve.HALF);
-    return valve.hasBall() && !half ? Draining.ROUND_A_BALL * part.volume() : 0;
-  }
-
-  /** Under its drain when that is out, under its lower port otherwise, once air can enter. */
-  private double heater(Part part, Heater heater) {
-    int plug = passages.mouth(plumbing.index(part.id()));
-    if (heater.works() == Heater.Type.INSTANT) {
-      return part.volume();
-    }
-    if (plug >= 0 && leaving.leaves(plug)) {
-      return part.volume() * Math.min(1, heater.drainHeight() / Heater.height(part.volume()));
-    }
-    return runsThrough(part) ? 0 : part.volume();
   }
 
   /** Tells whether the line at an accumulator is dry, so that its air pushes its water out. */

@@ -1,25 +1,15 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.AirAdmittanceValve;
 import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Fitting;
 import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
@@ -70,26 +60,12 @@ public final class Filled {
   private static Set<String> vents(Rig rig) {
     List<PortRef> from = new ArrayList<>();
     for (Part part : rig.parts()) {
-      switch (part.kind()) {
-        case Tank tank ->
-            tank.tankPorts().stream()
-                .filter(p -> p.use() == TankPort.Use.VENT)
-                .forEach(p -> from.add(part.port(p.id())));
-        case OpenEnd end
-            when end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW ->
-            from.add(part.port("in"));
-        case AirAdmittanceValve k -> from.add(part.port("in"));
-        case OpenEnd _,
-            HoseInlet _,
-            GravityFiller _,
-            Valve _,
-            Pump _,
-            Heater _,
-            Fixture _,
-            PortableContainer _,
-            Macerator _,
-            Plug _,
-            Fitting _ -> {}
+      if (part.kind() instanceof Tank tank) {
+        tank.tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.VENT)
+            .forEach(p -> from.add(part.port(p.id())));
+      } else if (part.kind().letsAir() && part.kind().ports().size() == 1) {
+        from.add(part.port(part.kind().ports().getFirst()));
       }
     }
     return new Walk(rig, p -> p.kind() instanceof Tee).lines(from);

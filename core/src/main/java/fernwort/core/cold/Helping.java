@@ -2,21 +2,9 @@ package fernwort.core.cold;
 
 import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Frost;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
@@ -139,7 +127,7 @@ public final class Helping {
       Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
           .map(Position::id)
           .distinct()
-          .filter(p -> opens(part.kind(), p) && !isSo(now, part, p))
+          .filter(p -> part.kind().opensToDrain(p) && !isSo(now, part, p))
           .forEach(p -> turns.add(new Procedure.Turn(part.id(), p)));
     }
     return turns;
@@ -147,23 +135,5 @@ public final class Helping {
 
   private static boolean isSo(Wintering now, Part part, String position) {
     return now.has(part, position) || now.state().setting().has(part.id(), position);
-  }
-
-  private static boolean opens(Kind kind, String position) {
-    return switch (kind) {
-      case Valve k -> !position.equals("turned") && !position.equals("fitted");
-      case Fixture k ->
-          !position.equals(Fixture.SHUT.id()) && (!k.use().mixes() || position.equals("warm"));
-      case Plug k -> position.equals(Plug.OUT.id());
-      case OpenEnd k -> position.equals(OpenEnd.OPEN.id());
-      case HoseInlet k -> position.equals(HoseInlet.OPEN.id());
-      case GravityFiller k -> position.equals(GravityFiller.OPEN.id());
-      case Heater k -> position.equals(Heater.DRAINED.id());
-      case Fitting k -> position.equals(Kind.OFF) || position.equals(Kind.UNDONE);
-      case Pump k -> position.equals(Kind.UNDONE);
-      case Macerator k -> position.equals(Kind.UNDONE);
-      case PortableContainer k -> false;
-      case Tank k -> false;
-    };
   }
 }

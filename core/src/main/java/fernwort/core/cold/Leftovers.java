@@ -1,26 +1,8 @@
 package fernwort.core.cold;
 
 import fernwort.core.glycol.FreezingPoint;
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -188,10 +170,10 @@ public final class Leftovers {
         Leftover.Kind.BODY,
         volume,
         harm(part, little),
-        how(part.kind(), little),
+        part.kind().frozen(little),
         little && harm(part, true) == Harm.WARNING
             ? "Leave it open: ice there has air to grow into"
-            : mend(part.kind()));
+            : part.kind().mend());
   }
 
   private Harm harm(Part part, boolean little) {
@@ -208,77 +190,6 @@ public final class Leftovers {
     return switch (regions.at(plumbing.first(plumbing.index(part.id())))) {
       case SHUT_IN, DEAD_END -> Harm.DANGER;
       case AT_A_TANK, POCKET -> Harm.WARNING;
-    };
-  }
-
-  private static String how(Kind kind, boolean little) {
-    return switch (kind) {
-      case Valve k -> "water round its ball or disc: it cracks with little";
-      case Pump k ->
-          little
-              ? "a little in its head, with air beside it"
-              : "its head is full: it cracks with little";
-      case Macerator k -> "its head is full: it cracks with little";
-      case Heater k ->
-          k.works() == Heater.Type.INSTANT
-              ? "its coil is full: it cracks with little"
-              : little ? "a little under its drain" : "it is full";
-      case Filter k -> "its bowl is full";
-      case Strainer k -> "its bowl is full";
-      case DrainTrap k -> "its seal stands in it";
-      case CheckValve k -> "water before its seat: it cracks with little";
-      case Regulator k -> "water round its seat: it cracks with little";
-      case Accumulator k -> "water under its membrane";
-      case Fixture k -> "water in its valve: it cracks with little";
-      case Fitting _,
-          HoseInlet _,
-          GravityFiller _,
-          OpenEnd _,
-          Plug _,
-          PortableContainer _,
-          Tank _ ->
-          "water in its body";
-    };
-  }
-
-  private static String mend(Valve valve) {
-    if (!valve.hasBall()) {
-      return "Leave it open while the lines run out: it runs out with them";
-    }
-    return valve.motor().isPresent()
-        ? "Open it and blow it out, or undo it: a motor does not leave its ball half way"
-        : "Leave its handle half way once the lines have run out";
-  }
-
-  private static String mend(Kind kind) {
-    return switch (kind) {
-      case Valve k -> mend(k);
-      case Pump k ->
-          k.works().byHand()
-              ? "Work it with nothing to draw until it gives only air, then undo its hose"
-              : "Let it run dry for "
-                  + Math.round(Act.drySeconds(k))
-                  + " s; the rest goes with air or antifreeze";
-      case Macerator k -> "Take it off and tip it out, or run a cup of antifreeze through it";
-      case Heater k ->
-          k.works() == Heater.Type.INSTANT
-              ? "Blow it out, or run antifreeze through it if its maker permits"
-              : "Cold and off: take its drain plug out and open a hot tap above it";
-      case Filter k -> "Unscrew its bowl, carry the cartridge indoors";
-      case Strainer k -> "Unscrew its bowl and rinse it";
-      case DrainTrap k -> "Take its plug out, or pour a cup of drinking-water antifreeze into it";
-      case CheckValve k -> "Blow a burst of air through it the way it opens, or undo it";
-      case Regulator k -> "Blow a burst of air through it, or undo it";
-      case Accumulator k -> "Let its line run out; its air then pushes the water after it";
-      case Fixture k -> "Open it, so that its line runs out; or blow it out";
-      case Fitting _,
-          HoseInlet _,
-          GravityFiller _,
-          OpenEnd _,
-          Plug _,
-          PortableContainer _,
-          Tank _ ->
-          "Open something above it and below it; or blow it out";
     };
   }
 }

@@ -1,22 +1,11 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import java.util.Comparator;
-import java.util.List;
 import java.util.Optional;
 
 /** Where air or antifreeze can be let into a rig. */
@@ -37,7 +26,7 @@ final class LetIn {
   /** Returns where air goes in: an inlet, else a cap, else a pump's suction; most outlets first. */
   static Optional<Inlet> forAir(Plumbing plumbing, Wintering now) {
     return plumbing.rig().parts().stream()
-        .flatMap(p -> adapters(p).stream())
+        .flatMap(p -> adapter(p).stream())
         .filter(i -> hasLine(plumbing, i))
         .max(
             Comparator.comparingLong((Inlet i) -> reached(plumbing, now, i))
@@ -70,41 +59,8 @@ final class LetIn {
         inlet.done());
   }
 
-  private static List<Inlet> adapters(Part part) {
-    return switch (part.kind()) {
-      case HoseInlet k ->
-          List.of(new Inlet(part, part.port("out"), "screw the adapter on", "adapter off"));
-      case Plug k when k.removable() ->
-          List.of(
-              new Inlet(
-                  part,
-                  part.port("in"),
-                  "adapter in the place of its cap",
-                  "adapter off, its cap back on"));
-      case Pump k when k.duty() == Pump.Duty.SUPPLY ->
-          List.of(
-              new Inlet(
-                  part,
-                  part.port("out"),
-                  "take its outlet hose off, adapter into it",
-                  "adapter off, its outlet hose back on"));
-      case Fixture k when k.use() == Fixture.Type.HOSE_POINT ->
-          List.of(
-              new Inlet(
-                  part, part.port("cold"), "screw the adapter on and open it", "adapter off"));
-      case Plug _,
-          Pump _,
-          Fixture _,
-          GravityFiller _,
-          OpenEnd _,
-          Tank _,
-          Valve _,
-          Heater _,
-          PortableContainer _,
-          Macerator _,
-          Fitting _ ->
-          List.of();
-    };
+  private static Optional<Inlet> adapter(Part part) {
+    return part.kind().adapter().map(a -> new Inlet(part, part.port(a.port()), a.on(), a.off()));
   }
 
   private static boolean hasLine(Plumbing plumbing, Inlet inlet) {

@@ -1,28 +1,10 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
 import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
 import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.kind.TwoWayValve;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
@@ -183,14 +165,14 @@ public final class Opening {
     for (Procedure.Turn turn : turns()) {
       Part part = plumbing.rig().part(turn.part());
       if (!hoses.contains(part.id())) {
-        sheet.put(part, turn.position(), why(part.kind()));
+        sheet.put(part, turn.position(), part.kind().openedNote());
       }
     }
     for (Part part : plumbing.pumps()) {
       if (part.kind() instanceof Pump pump
           && !pump.works().byHand()
           && sheet.now().wetness().body(part.id()) > Act.DRY_PUMP * part.volume()) {
-        double seconds = Act.drySeconds(pump);
+        double seconds = pump.dryToEmpty();
         sheet.add(
             new WinterStep(
                 new Act.RunDry(part.id()),
@@ -293,7 +275,7 @@ public final class Opening {
     }
     return part.kind() instanceof Valve && !turn.position().equals(Valve.HALF)
         ? "So that this side runs out, too; wait until it drips no more."
-        : why(part.kind());
+        : part.kind().openedNote();
   }
 
   /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
@@ -303,67 +285,10 @@ public final class Opening {
     Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !(p.kind() instanceof Fixture));
     for (Part part :
         Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
-      String open = opened(part.kind());
-      if (!open.isEmpty()) {
-        turns.add(new Procedure.Turn(part.id(), open));
+      if (traps || !(part.kind() instanceof DrainTrap)) {
+        part.kind().drained().ifPresent(open -> turns.add(new Procedure.Turn(part.id(), open)));
       }
     }
     return turns;
-  }
-
-  private String opened(Kind kind) {
-    return switch (kind) {
-      case Fixture k -> (k.use().mixes() ? Fixture.WARM : k.cold()).id();
-      case Plug k -> k.removable() ? Plug.OUT.id() : "";
-      case HoseInlet k -> HoseInlet.OPEN.id();
-      case GravityFiller k -> GravityFiller.OPEN.id();
-      case OpenEnd k -> k.role() == OpenEnd.Role.DUMP ? OpenEnd.OPEN.id() : "";
-      case Heater k -> k.works() == Heater.Type.STORAGE ? Heater.DRAINED.id() : "";
-      case ThreeWayValve k -> "";
-      case TwoWayValve k -> half(k);
-      case Strainer k -> Kind.OFF;
-      case Filter k -> Kind.OFF;
-      case DrainTrap k -> traps ? Kind.OFF : "";
-      case CheckValve _,
-          LeakTray _,
-          Regulator _,
-          AirAdmittanceValve _,
-          Accumulator _,
-          Tee _,
-          Manifold _,
-          Pump _,
-          Macerator _,
-          PortableContainer _,
-          Tank _ ->
-          "";
-    };
-  }
-
-  /** Half way where a ball can be left so, else open. */
-  private static String half(Valve valve) {
-    boolean own = valve.stops().stream().anyMatch(s -> s.id().equals(Valve.HALF));
-    return own || valve.motor().isEmpty() && !valve.service().isEmpty()
-        ? Valve.HALF
-        : valve.opened().map(s -> s.id()).orElse("");
-  }
-
-  private static String why(Kind kind) {
-    return switch (kind) {
-      case Fixture k ->
-          k.use() == Fixture.Type.TOILET
-              ? "Its valve holds a cupful that is forgotten."
-              : "Air comes in here; leave it in the middle.";
-      case Plug k -> "Bucket under it.";
-      case HoseInlet k -> "What stands behind it runs out or gets air.";
-      case GravityFiller k -> "Air for the tank and its fill line.";
-      case OpenEnd k -> "Only where local rules permit; leave its cap off.";
-      case Heater k -> "Off and cold. It runs for some minutes.";
-      case Valve k ->
-          k.hasBall() ? "So no water is trapped in the ball." : "So it runs out with its line.";
-      case Filter k -> "Bowl into a bucket, cartridge indoors.";
-      case Strainer k -> "Rinse the screen, keep the bowl beside it.";
-      case DrainTrap k -> "Bucket under it; smell comes in until it is filled again.";
-      case Fitting _, Pump _, Macerator _, PortableContainer _, Tank _ -> "";
-    };
   }
 }

@@ -1,31 +1,14 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Passage;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.ArrayDeque;
@@ -242,102 +225,68 @@ final class Passages {
       star(v, part.kind().ports().size(), openMouth(index, levels.height(part)));
       return;
     }
-    switch (part.kind()) {
-      case Valve k -> addValve(index, part, k, v);
-      case GravityFiller k -> {
-        if (is(part, GravityFiller.OPEN.id())) {
-          through(v, v + 1);
-          open(v);
-        }
+    Kind kind = part.kind();
+    if (!now.has(part, Kind.OFF)) {
+      links(index, kind, position(part), v);
+    }
+    if (isBodyOpen(part)) {
+      // Its ports stand at its bottom here, and water runs out beside them.
+      star(v, kind.ports().size(), openMouth(index, levels.height(part)));
+    }
+    List<Mouth> spouts = new ArrayList<>();
+    for (Mouth mouth : kind.mouths(position(part))) {
+      switch (mouth.onto()) {
+        case GROUND, DRAIN -> open(v + mouth.port());
+        case AIR -> air[v + mouth.port()] = true;
+        case USE -> spouts.add(mouth);
+        case WATER, TANK -> {}
       }
-      case CheckValve k ->
-          add(v, v + 1, true, false, wideAt[v] && wideAt[v + 1], Water.head(k.crackingPressure()));
-      case Regulator k -> add(v, v + 1, true, false, wideAt[v] && wideAt[v + 1], 0);
-      case Pump k -> {
-        if (k.works() == Pump.Type.CENTRIFUGAL) {
-          through(v, v + 1);
-        }
-      }
-      case Strainer k -> addBowl(index, part, v);
-      case Filter k -> addBowl(index, part, v);
-      case LeakTray _ -> {}
-      case DrainTrap k -> {
-        if (now.has(part, Kind.OFF)) {
-          addBowl(index, part, v);
-        }
-      }
-      case Heater k -> {
-        through(v, v + 1);
-        if (now.has(part, Heater.DRAINED.id())) {
-          // Both ports stand at the heater's bottom here, and water runs out beside them.
-          star(v, 2, openMouth(index, levels.height(part)));
-        }
-      }
-      case Tee k -> star(v, 3, v + 3);
-      case Manifold k -> star(v, k.ports().size(), v + k.ports().size());
-      case HoseInlet k -> {
-        if (is(part, HoseInlet.OPEN.id())) {
-          open(v);
-        }
-      }
-      case OpenEnd k -> {
-        if (k.role() != OpenEnd.Role.DUMP || !is(part, OpenEnd.CAPPED.id())) {
-          open(v);
-        }
-      }
-      case AirAdmittanceValve k -> air[v] = true;
-      case Fixture k -> addFixture(index, part, k, v);
-      case Plug k -> {
-        if (k.removable() && is(part, Plug.OUT.id())) {
-          open(v);
-        }
-      }
-      case Macerator k -> {}
-      case Accumulator k -> {}
-      case PortableContainer k -> {}
-      case Tank k -> {}
+    }
+    if (!spouts.isEmpty()) {
+      int spout = openMouth(index, levels.height(part));
+      spouts.forEach(m -> branch(v + m.port(), spout));
     }
   }
 
-  private boolean is(Part part, String position) {
-    return now.state().setting().of(part.id()).equals(position);
+  /** How a part stands; one that is left half way stands as it then joins its ports. */
+  private String position(Part part) {
+    String position = now.state().setting().of(part);
+    return now.has(part, Valve.HALF) ? part.kind().halfWay(position) : position;
   }
 
-  private void addValve(int index, Part part, Valve valve, int v) {
-    String stop = now.state().setting().of(part.id());
-    if (now.has(part, Valve.HALF) && valve.stop(stop).joins().isEmpty()) {
-      stop = valve.opened().orElseThrow().id();
-    }
-    for (Passage passage : plumbing.passages(index, stop)) {
+  /** A bowl or plug is off, or a drain out. */
+  private boolean isBodyOpen(Part part) {
+    return part.kind().service().stream()
+        .map(Position::id)
+        .filter(p -> !p.equals(Valve.HALF))
+        .anyMatch(p -> part.kind().opensToDrain(p) && now.has(part, p));
+  }
+
+  private void links(int index, Kind kind, String position, int v) {
+    int middle = v + kind.ports().size();
+    List<Passage> passages =
+        kind.positions().isEmpty()
+            ? plumbing.passages(index, now.state().setting())
+            : plumbing.passages(index, position);
+    for (Passage passage : passages) {
       int a = passage.from();
       int b = passage.to();
-      if (b == v + valve.ports().size()) {
-        branch(a, b);
-      } else if (a < b) {
-        through(a, b);
-      }
-    }
-  }
-
-  private void addBowl(int index, Part part, int v) {
-    if (now.has(part, Kind.OFF)) {
-      star(v, 2, openMouth(index, levels.height(part)));
-    } else {
-      through(v, v + 1);
-    }
-  }
-
-  private void addFixture(int index, Part part, Fixture fixture, int v) {
-    String position = now.state().setting().of(part.id());
-    boolean cold = fixture.opensCold(position);
-    boolean hot = fixture.opensHot(position);
-    if (cold || hot) {
-      int spout = openMouth(index, levels.height(part));
-      if (cold) {
-        branch(v, spout);
-      }
-      if (hot) {
-        branch(v + 1, spout);
+      switch (passage.law()) {
+        case FREE -> {
+          if (b == middle) {
+            branch(a, b);
+          } else if (a < b) {
+            through(a, b);
+          }
+        }
+        case CHECK -> {
+          // What a pump's own valves let by under pressure does not run out by itself.
+          if (!kind.is(Purpose.DRIVES)) {
+            add(a, b, true, false, wideAt[a] && wideAt[b], passage.head());
+          }
+        }
+        case REGULATOR -> add(a, b, true, false, wideAt[a] && wideAt[b], 0);
+        case DRIVE, SEAL -> {}
       }
     }
   }

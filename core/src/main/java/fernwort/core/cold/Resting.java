@@ -6,18 +6,8 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
@@ -42,23 +32,15 @@ final class Resting {
   static void begin(Sheet sheet, Plans plans) {
     Plumbing plumbing = sheet.plumbing();
     for (Part part : plumbing.rig().parts()) {
-      switch (part.kind()) {
-        case Heater k -> {
-          sheet.put(part, "off", "Gas and mains off at the heater, too.");
-          if (k.works() == Heater.Type.STORAGE && sheet.now().wetness().body(part.id()) > 0) {
-            sheet.heed(
-                part.place(),
-                part.label() + ": let it cool until a hot tap runs cold",
-                "Hot water scalds. An hour or more.",
-                COOLING,
-                true);
-          }
-        }
-        case Pump k -> sheet.put(part, part.rest().id(), "It would run dry by itself.");
-        case Macerator k -> sheet.put(part, "off", "It would run dry by itself.");
-        case HoseInlet k -> sheet.put(part, HoseInlet.CAPPED.id(), "Tap outside shut, hose off.");
-        case PortableContainer k -> sheet.put(part, part.rest().id(), "Carry it indoors.");
-        case GravityFiller _, OpenEnd _, Tank _, Valve _, Fixture _, Plug _, Fitting _ -> {}
+      part.kind().restNote().ifPresent(note -> sheet.put(part, part.rest().id(), note));
+      boolean hot = part.kind().is(Purpose.HEATS) && part.kind().keeps() == Keeps.UNDER_ITS_DRAIN;
+      if (hot && sheet.now().wetness().body(part.id()) > 0) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": let it cool until a hot tap runs cold",
+            "Hot water scalds. An hour or more.",
+            COOLING,
+            true);
       }
     }
     empty(sheet, plans);

@@ -27,9 +27,6 @@ public final class Fittings {
 
   private static final double LITRES_PER_MINUTE = 1e-3 / 60;
 
-  /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
-  public static final double TAP = 18 * LITRES_PER_MINUTE;
-
   private static final double BAR = 1e5;
 
   /** Cautious limits for a plastic tank of unknown make (Pa). */
@@ -95,7 +92,7 @@ public final class Fittings {
   }
 
   public static Kind inlet(double bar) {
-    return new HoseInlet(bar * BAR, -0.5, Optional.of(TAP));
+    return new HoseInlet(bar * BAR, -0.5, Optional.of(HoseInlet.TAP));
   }
 
   public static Kind regulator(double bar) {

@@ -1,15 +1,8 @@
 package fernwort.core.drain;
 
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Tank;
@@ -100,35 +93,12 @@ public final class DrainRoutes {
   /** The needs of the way including its end, when water can leave at this port. */
   private Optional<Map<String, String>> leaves(Step step) {
     Part part = plumbing.part(step.vertex());
-    return switch (part.kind()) {
-      case OpenEnd end ->
-          end.role() == OpenEnd.Role.DUMP
-              ? need(step, part, OpenEnd.HOSE.id())
-              : Optional.of(step.needs());
-      case Plug plug when plug.removable() -> need(step, part, Plug.OUT.id());
-      case Fixture f when !plumbing.port(step.vertex()).equals("waste") ->
-          need(
-              step,
-              part,
-              plumbing.port(step.vertex()).equals("hot") ? Fixture.WARM.id() : open(f).id());
-      case HoseInlet k -> need(step, part, HoseInlet.OPEN.id());
-      case GravityFiller _,
-          Tank _,
-          Valve _,
-          Pump _,
-          Heater _,
-          Fixture _,
-          PortableContainer _,
-          Macerator _,
-          Plug _,
-          Fitting _ ->
-          Optional.empty();
-    };
-  }
-
-  /** A mixer opens both ways, so that air can follow by the other. */
-  private static Position open(Fixture fixture) {
-    return fixture.use().mixes() ? Fixture.WARM : fixture.cold();
+    if (!isPort(part, step.vertex())) {
+      return Optional.empty();
+    }
+    return part.kind()
+        .runsOut(plumbing.port(step.vertex()))
+        .flatMap(p -> p.isEmpty() ? Optional.of(step.needs()) : need(step, part, p));
   }
 
   private void onward(Step step, int tank, PriorityQueue<Step> queue) {

@@ -1,8 +1,7 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -10,6 +9,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Ways;
+import java.util.Optional;
 
 /**
  * What a check looks at.
@@ -37,12 +37,16 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
   boolean isUnsafe(Source source) {
     return switch (source.kind()) {
       case WASTE -> true;
-      case OUTSIDE ->
-          !(part(source.part()).kind() instanceof HoseInlet inlet && inlet.drinksOutside());
       case MAINS -> false;
       case TANK -> isTank(source.part(), Contents.GRAY);
-      case JUG -> part(source.part()).kind() instanceof PortableContainer jug && !jug.drinkable();
+      case OUTSIDE, JUG ->
+          part(source.part()).kind().gives().stream().anyMatch(g -> !g.drinkable());
     };
+  }
+
+  /** Returns the water that a part gives from outside the rig as it stands, if it does. */
+  Optional<Given> given(Part part) {
+    return part.kind().gives(setting.of(part));
   }
 
   boolean is(String part, String position) {

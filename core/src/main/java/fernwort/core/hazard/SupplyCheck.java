@@ -2,20 +2,12 @@ package fernwort.core.hazard;
 
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
@@ -143,27 +135,9 @@ final class SupplyCheck implements Check {
     List<Source> sources = new ArrayList<>();
     for (Part part : scene.plumbing().sources()) {
       Optional<Source.Kind> kind =
-          switch (part.kind()) {
-            case HoseInlet k
-                when scene.is(part.id(), HoseInlet.OUTSIDE.id()) && !k.drinksOutside() ->
-                Optional.of(Source.Kind.OUTSIDE);
-            case Tank k when k.contents() == Contents.GRAY -> Optional.of(Source.Kind.TANK);
-            case PortableContainer k when scene.is(part.id(), PortableContainer.POURING.id()) ->
-                Optional.of(Source.Kind.JUG);
-            case HoseInlet _,
-                GravityFiller _,
-                OpenEnd _,
-                Tank _,
-                Valve _,
-                Pump _,
-                Heater _,
-                Fixture _,
-                PortableContainer _,
-                Macerator _,
-                Plug _,
-                Fitting _ ->
-                Optional.empty();
-          };
+          part.kind() instanceof Tank tank
+              ? Optional.of(Source.Kind.TANK).filter(k -> tank.contents() == Contents.GRAY)
+              : scene.given(part).filter(g -> !g.drinkable()).flatMap(Source.Kind::of);
       kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
     }
     return sources;

@@ -1,9 +1,9 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Filtering;
+import fernwort.core.flow.FixedLoss;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
-import fernwort.core.flow.Given;
 import fernwort.core.flow.Hold;
 import fernwort.core.flow.Lift;
 import fernwort.core.flow.Loss;
@@ -16,10 +16,9 @@ import fernwort.core.hydraulics.RigNetwork.Stands;
 import fernwort.core.kind.Driven;
 import fernwort.core.kind.Filter;
 import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
@@ -29,7 +28,6 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -317,7 +315,7 @@ final class NetworkBuilder {
         Optional<String> none = Optional.empty();
         spillLinks.put(i, link(breathing[i], node[v], OneWay.FREE_END, none, tank));
         int fallen = building.reservoir(wet.surface(tank));
-        Given falls = new Given(fallingIn.getOrDefault(i, 0.0));
+        FixedLoss falls = new FixedLoss(fallingIn.getOrDefault(i, 0.0));
         int link = link(fallen, breathing[i], falls, none, tank);
         gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, -1));
       }
@@ -326,37 +324,35 @@ final class NetworkBuilder {
 
   private void addSupplies() {
     for (Part part : plumbing.sources()) {
-      int v = plumbing.first(plumbing.index(part.id()));
-      Optional<String> none = Optional.empty();
-      if (part.kind() instanceof HoseInlet inlet && wet.gives(part)) {
-        int supply = building.reservoir(wet.supplyHead(part, inlet, v));
-        int link = link(supply, node[v], tap(part, inlet), none, part);
-        gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
-      }
-      if (part.kind() instanceof PortableContainer && wet.pours(part)) {
-        int supply = building.reservoir(levels.height(v) + OpenWays.POURING_HEIGHT);
-        int link = link(supply, node[v], OneWay.FREE_END, none, part);
+      if (wet.gives(part)) {
+        int v = plumbing.first(plumbing.index(part.id()));
+        int supply = building.reservoir(wet.supplyHead(part, v));
+        Loss loss = tap(graph.given(part).orElseThrow());
+        int link = link(supply, node[v], loss, Optional.empty(), part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }
     }
   }
 
   /** Tap and hose: p = p₀·(1 − (Q/Q_t)²), from their pressure at no flow to what a bucket gets. */
-  private Loss tap(Part part, HoseInlet inlet) {
-    boolean timed = inlet.tapFlow().isPresent() && graph.is(part, HoseInlet.MAINS.id());
-    return timed
-        ? new Orifice(
-            inlet.tapFlow().orElseThrow(),
-            water.head(inlet.mainsPressure()),
-            Double.POSITIVE_INFINITY)
-        : new Filtering(0);
+  private Loss tap(Given given) {
+    return switch (given.from()) {
+      case MAINS ->
+          given
+              .flow()
+              .<Loss>map(
+                  q -> new Orifice(q, water.head(given.pressure()), Double.POSITIVE_INFINITY))
+              .orElseGet(() -> new Filtering(0));
+      case OUTSIDE -> new Filtering(0);
+      case JUG, NECK -> OneWay.FREE_END;
+    };
   }
 
   private void addOutlets() {
     for (Outlets.Outlet outlet : wet.outlets().ends()) {
       int v = outlet.vertex();
       Part part = plumbing.part(v);
-      boolean supplies = part.kind() instanceof HoseInlet && wet.gives(part);
+      boolean supplies = wet.gives(part);
       if (node[v] < 0 || part.kind() instanceof Tank || supplies || isPouredInto(part, v)) {
         continue;
       }

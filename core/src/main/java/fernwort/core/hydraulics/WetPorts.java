@@ -2,19 +2,9 @@ package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Joined;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
@@ -101,33 +91,14 @@ final class WetPorts {
   private void flood() {
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      switch (part.kind()) {
-        case Tank tank -> {
-          for (int i = 0; i < tank.tankPorts().size(); i++) {
-            if (levels.wet(v + i)) {
-              reach.from(v + i, surface(part));
-            }
+      if (part.kind() instanceof Tank tank) {
+        for (int i = 0; i < tank.tankPorts().size(); i++) {
+          if (levels.wet(v + i)) {
+            reach.from(v + i, surface(part));
           }
         }
-        case HoseInlet inlet -> {
-          if (gives(part)) {
-            reach.from(v, supplyHead(part, inlet, v));
-          }
-        }
-        case PortableContainer jug -> {
-          if (pours(part)) {
-            reach.from(v, levels.height(v) + OpenWays.POURING_HEIGHT);
-          }
-        }
-        case GravityFiller _,
-            OpenEnd _,
-            Valve _,
-            Pump _,
-            Heater _,
-            Fixture _,
-            Macerator _,
-            Plug _,
-            Fitting _ -> {}
+      } else if (gives(part)) {
+        reach.from(v, supplyHead(part, v));
       }
     }
     for (String line : conditions.carried().runningFull()) {
@@ -136,23 +107,23 @@ final class WetPorts {
     reach.run();
   }
 
-  boolean gives(Part inlet) {
-    return graph.is(inlet, HoseInlet.MAINS.id()) || graph.is(inlet, HoseInlet.OUTSIDE.id());
-  }
-
-  boolean pours(Part jug) {
-    return graph.is(jug, PortableContainer.POURING.id())
-        && !conditions.carried().emptyJugs().contains(jug.id());
+  boolean gives(Part source) {
+    return graph.given(source).isPresent()
+        && !conditions.carried().emptyJugs().contains(source.id());
   }
 
   double surface(Part tank) {
     return levels.surface(tank.id()) + conditions.airHead(tank.id());
   }
 
-  double supplyHead(Part part, HoseInlet inlet, int v) {
-    return graph.is(part, HoseInlet.MAINS.id())
-        ? levels.height(v) + water.head(inlet.mainsPressure())
-        : inlet.outsideHeight();
+  /** The height to which what a source gives would rise, or stands (m). */
+  double supplyHead(Part part, int v) {
+    Given given = graph.given(part).orElseThrow();
+    return switch (given.from()) {
+      case MAINS -> levels.height(v) + water.head(given.pressure());
+      case OUTSIDE -> given.height();
+      case JUG, NECK -> levels.height(v) + OpenWays.POURING_HEIGHT;
+    };
   }
 
   /**

@@ -2,23 +2,8 @@ package fernwort.core.hygiene;
 
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.Care;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
@@ -82,23 +67,8 @@ public record Upkeep(
   /** The look for leaks, which is no part. */
   public static final String LEAKS = "leaks";
 
-  private static final String OURS = "Our own default; the maker's word and local rules first";
-
-  /** What passes a cartridge of which nobody said when it clogs (m³). */
-  private static final double CARTRIDGE = 2;
-
-  private static final int HALF_A_YEAR = 182;
-  private static final int A_QUARTER = 91;
-  private static final int A_YEAR = 365;
-
   /** Clogging is told in steps of so much, which nobody feels at a tap. */
   private static final double FELT = 0.05;
-
-  /** A diaphragm pump is worn after so many hours (s). */
-  private static final double PUMP_LIFE = 500 * 3600.0;
-
-  /** Taps let through so much of what a pump gives at no pressure. */
-  private static final double AT_TAPS = 0.6;
 
   /**
    * Returns how many times its clean loss each filter takes by its use, where it is known when a
@@ -135,76 +105,11 @@ public record Upkeep(
       Rig rig, List<Entry> entries, List<Daily> days, ZoneId zone, Instant now) {
     Making making = new Making(entries, days, zone, now);
     for (Part part : rig.parts()) {
-      switch (part.kind()) {
-        case Tank tank -> {
-          if (tank.contents() == Contents.FRESH) {
-            making.add(part.id(), "Sanitize " + part.label(), HALF_A_YEAR, OURS);
-          }
-          if (tank.gauge().showsSteps()) {
-            making.add(
-                "gauge:" + part.id(),
-                "Check the gauge of %s against a stick or jugs".formatted(part.label()),
-                HALF_A_YEAR,
-                OURS);
-          }
-        }
-        case Filter filter ->
-            making.byUse(
-                part.id(),
-                "Change the cartridge of " + part.label(),
-                HALF_A_YEAR,
-                filter.doubling().orElse(CARTRIDGE),
-                filter.doubling().isPresent()
-                    ? "Days: " + OURS + ". Litres: until its loss has doubled, as entered"
-                    : OURS);
-        case Strainer _ ->
-            making.add(part.id(), "Rinse the screen of " + part.label(), A_QUARTER, OURS);
-        case Heater heater -> {
-          if (heater.works() == Heater.Type.STORAGE) {
-            making.add(
-                part.id(),
-                "Look at the anode of %s, if it has one, and flush it".formatted(part.label()),
-                A_YEAR,
-                OURS);
-          }
-        }
-        case LeakTray tray -> {
-          if (tray.contact()) {
-            making.add(
-                part.id(),
-                "Wet the contact of %s and wait for its word".formatted(part.label()),
-                HALF_A_YEAR,
-                OURS);
-          }
-        }
-        case Accumulator _ ->
-            making.add(part.id(), "Check the air of " + part.label(), A_YEAR, OURS);
-        case HoseInlet _ ->
-            making.add(
-                part.id(),
-                "Look at the drinking-water hose of %s, renew it when stiff"
-                    .formatted(part.label()),
-                A_YEAR,
-                OURS);
-        case Pump pump -> {
-          String look = "Listen to %s, look at its joints and its strainer".formatted(part.label());
-          if (pump.duty() == Pump.Duty.SUPPLY && !pump.works().byHand()) {
-            making.byHours(part.id(), look, AT_TAPS * pump.freeFlow());
-          } else if (!pump.works().byHand()) {
-            making.add(part.id(), look, HALF_A_YEAR, OURS);
-          }
-        }
-        case Fitting _,
-            Macerator _,
-            Valve _,
-            Fixture _,
-            GravityFiller _,
-            OpenEnd _,
-            Plug _,
-            PortableContainer _ -> {}
+      for (Care care : part.kind().care(part.label())) {
+        making.add((care.ofGauge() ? "gauge:" : "") + part.id(), care);
       }
     }
-    making.add(LEAKS, "Look for leaks with the pressure on", A_QUARTER, OURS);
+    making.add(LEAKS, Care.of("Look for leaks with the pressure on", Care.A_QUARTER));
     making.found.sort(Comparator.comparing(Upkeep::due).thenComparing(Upkeep::what));
     return making.found;
   }
@@ -225,42 +130,20 @@ public record Upkeep(
       this.now = now;
     }
 
-    private void add(String subject, String what, int every, String source) {
-      Optional<Instant> last = last(subject);
-      add(subject, what, every, last, due(last, every), Optional.empty(), source);
-    }
-
     /** Of several pumps that feed taps each counts as if all had gone through it: never less. */
-    private void byHours(String subject, String what, double flow) {
-      byUse(
-          subject,
-          what,
-          HALF_A_YEAR,
-          PUMP_LIFE * flow,
-          Optional.of(flow),
-          "Days: "
-              + OURS
-              + ". Hours: litres used over six tenths of its free flow, a new head after 500 h");
-    }
-
-    private void byUse(String subject, String what, int every, double lasts, String source) {
-      byUse(subject, what, every, lasts, Optional.empty(), source);
-    }
-
-    private void byUse(
-        String subject,
-        String what,
-        int every,
-        double lasts,
-        Optional<Double> flow,
-        String source) {
+    private void add(String subject, Care care) {
       Optional<Instant> last = last(subject);
-      double passed =
-          days.stream()
-              .mapToDouble(d -> d.used() * last.map(done -> after(done, d.day())).orElse(1.0))
-              .sum();
-      Instant due = passed >= lasts ? now : due(last, every);
-      add(subject, what, every, last, due, Optional.of(new Use(passed, lasts, flow)), source);
+      Instant due = due(last, care.days());
+      Optional<Use> use = care.lasts().map(lasts -> new Use(passed(last), lasts, care.flow()));
+      boolean isUsedUp = use.filter(u -> u.passed() >= u.lasts()).isPresent();
+      add(subject, care.what(), care.days(), last, isUsedUp ? now : due, use, care.source());
+    }
+
+    /** What passed since something was done (m³). */
+    private double passed(Optional<Instant> last) {
+      return days.stream()
+          .mapToDouble(d -> d.used() * last.map(done -> after(done, d.day())).orElse(1.0))
+          .sum();
     }
 
     /** The share of a day, as far as it has come, that lies after something was done. */

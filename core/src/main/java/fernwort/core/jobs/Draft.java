@@ -311,7 +311,7 @@ final class Draft {
               before,
               turn.position(),
               reasons.why(turn, before, found.after()),
-              Reasons.notice(part, turn.position())));
+              part.kind().notice(turn.position())));
       stageRun.turn(turn.part(), turn.position());
       at = at.with(turn.part(), turn.position());
       if (before.equals(HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {

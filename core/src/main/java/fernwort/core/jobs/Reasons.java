@@ -1,28 +1,5 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.Motor;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -30,7 +7,6 @@ import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -65,7 +41,7 @@ final class Reasons {
   /** Returns what a part is put somewhere for, when this would be wrong without it. */
   Saying why(Fault fault, Part part, String to) {
     return switch (fault) {
-      case Fault.Misplaced f -> Saying.words(purpose(part, to));
+      case Fault.Misplaced f -> Saying.words(part.kind().purpose(to));
       case Fault.Missing f ->
           Saying.of(
               "Without it no water comes from {} to {}.",
@@ -110,31 +86,6 @@ final class Reasons {
     };
   }
 
-  private static String purpose(Part part, String to) {
-    boolean rests = part.rest().id().equals(to);
-    return switch (part.kind()) {
-      case Heater k ->
-          rests ? "Nothing may heat while its water is touched." : "There is water in it now.";
-      case Pump k -> rests ? "Nothing may push while you turn or leave." : "Now its way is open.";
-      case Macerator k -> rests ? "It must not run dry." : "Now its way is open.";
-      case HoseInlet k ->
-          rests
-              ? "The job is done with the hose."
-              : to.equals(HoseInlet.HOSE.id())
-                  ? "A hose comes off only when its tap is shut."
-                  : "The way behind it is ready for the water.";
-      case OpenEnd k ->
-          rests
-              ? "So that nothing drips on the way."
-              : to.equals(OpenEnd.HOSE.id()) ? "The hose comes first." : "What comes leaves here.";
-      case PortableContainer k -> rests ? "It is done with." : "Now the water can go in.";
-      case GravityFiller k -> rests ? "So that no dirt gets in." : "This is where it goes in.";
-      case Plug k -> rests ? "So that nothing runs out." : "The water leaves here.";
-      case Fixture k -> "A tap that is shut wastes nothing.";
-      case Tank _, Valve _, Fitting _ -> "This is how it is left.";
-    };
-  }
-
   private String way(Way way) {
     return name(way.source()) + " to " + label(way.end().part());
   }
@@ -150,59 +101,5 @@ final class Reasons {
 
   private String label(String part) {
     return rig.part(part).label();
-  }
-
-  private static String hose(String to) {
-    if (to.equals(HoseInlet.MAINS.id())) {
-      return "A hiss in the hose, no drip at the fitting.";
-    }
-    if (to.equals(HoseInlet.OUTSIDE.id())) {
-      return "The hose end is under water, off the ground.";
-    }
-    if (to.equals(HoseInlet.HOSE.id())) {
-      return "The tap outside is shut; nothing hisses any more.";
-    }
-    return to.equals(HoseInlet.OPEN.id())
-        ? "Air or water comes as the cap loosens."
-        : "Hose drained, its ends joined; cap hand-tight.";
-  }
-
-  /** Returns what one sees, hears or feels when a part is put in a position. */
-  static String notice(Part part, String to) {
-    boolean rests = part.rest().id().equals(to);
-    return switch (part.kind()) {
-      case Heater k -> rests ? "Its lamp is out." : "Its lamp is on; it ticks as it warms.";
-      case Pump k when k.works().byHand() ->
-          rests ? "It stays still." : "A few strokes until water comes.";
-      case Pump k -> rests ? "It falls silent." : "It hums, and slows as pressure builds up.";
-      case Macerator k -> rests ? "It falls silent." : "It growls evenly.";
-      case HoseInlet k -> hose(to);
-      case Valve k ->
-          k.motor()
-              .map(Motor::travelTime)
-              .map(s -> String.format(Locale.ROOT, "The motor turns it within %.0f s.", s))
-              .orElse("It goes to its stop without force.");
-      case OpenEnd k ->
-          rests
-              ? "The cap sits, no drip."
-              : to.equals(OpenEnd.HOSE.id())
-                  ? "The hose is locked on and falls all the way."
-                  : "The cap is off, and no hose on it.";
-      case Plug k -> rests ? "The cap sits, no drip." : "Air or water comes as it loosens.";
-      case PortableContainer k -> rests ? "Empty and shut." : "It glugs.";
-      case GravityFiller k -> rests ? "The cap clicks." : "Look in: no dirt.";
-      case Fixture k -> rests ? "No drip." : "Water runs without spitting.";
-      case Tank k -> "";
-      case CheckValve k -> "";
-      case AirAdmittanceValve k -> "";
-      case Regulator k -> "";
-      case Strainer k -> "";
-      case Filter k -> "";
-      case Accumulator k -> "";
-      case Tee k -> "";
-      case Manifold k -> "";
-      case DrainTrap k -> "";
-      case LeakTray k -> "";
-    };
   }
 }

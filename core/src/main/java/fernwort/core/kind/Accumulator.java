@@ -32,4 +32,34 @@ public record Accumulator(double precharge) implements Fitting {
   public List<String> ports() {
     return List.of("in");
   }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_IS_DRY;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.UNDER_MEMBRANE.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.ITS_AIR_PUSHES.text();
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.CHECK_AIR.with(label), Care.A_YEAR));
+  }
 }

@@ -28,4 +28,14 @@ public record AirAdmittanceValve() implements Fitting {
   public List<String> ports() {
     return List.of("in");
   }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
 }

@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Lets water through from in to out only.
@@ -36,5 +37,46 @@ public record CheckValve(double crackingPressure) implements Fitting {
   @Override
   public List<String> ports() {
     return IN_OUT;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  /** One that opens only above this lets out what a heater or regulator cannot hold (Pa). */
+  private static final double RELIEF = 1e5;
+
+  /** Tells whether it opens only at a pressure that something has to let off. */
+  public boolean relieves() {
+    return crackingPressure >= RELIEF;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.BEFORE_SEAT.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.BURST_OF_AIR_OR_UNDO.text();
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW.text());
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(
+        Goods.Shelf.WATER_ON_BOARD,
+        (relieves() ? KindWords.RELIEF_VALVE : KindWords.CHECK_VALVE).with(size),
+        true);
   }
 }

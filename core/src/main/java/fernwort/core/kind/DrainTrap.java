@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 
 /** A water seal against smell. */
 public record DrainTrap() implements Fitting {
@@ -22,5 +23,40 @@ public record DrainTrap() implements Fitting {
   @Override
   public List<Position> service() {
     return List.of(new Position(ON, "plug in"), new Position(OFF, "plug out"));
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_OFF;
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OFF);
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.SEAL_STANDS.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.PLUG_OUT_OR_ANTIFREEZE.text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.SMELL_COMES_IN.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.GLOVES.text());
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.GRIPS_LINE;
   }
 }

@@ -14,6 +14,9 @@ import java.util.Optional;
 public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
     implements Fitting {
 
+  /** What passes a cartridge of which nobody said when it clogs (m³); own choice. */
+  private static final double CARTRIDGE = 2;
+
   /** Makes a filter that stays as clean as it is. */
   public Filter(Grade grade, double ratedFlow, double ratedLoss) {
     this(grade, ratedFlow, ratedLoss, Optional.empty());
@@ -54,5 +57,59 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   @Override
   public List<Position> service() {
     return BOWL;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_OFF;
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OFF);
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.BOWL_FULL.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.CARTRIDGE_INDOORS.text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.BOWL_INTO_BUCKET.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.BUCKET_FOR_BOWL.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(
+        Care.byUse(
+            KindWords.CHANGE_CARTRIDGE.with(label),
+            doubling.orElse(CARTRIDGE),
+            doubling.isPresent()));
   }
 }

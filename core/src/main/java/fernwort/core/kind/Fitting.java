@@ -17,4 +17,9 @@ public sealed interface Fitting extends Kind
   default InLine inLine() {
     return InLine.PASSED;
   }
+
+  @Override
+  default boolean opensToDrain(String position) {
+    return position.equals(OFF) || position.equals(UNDONE);
+  }
 }

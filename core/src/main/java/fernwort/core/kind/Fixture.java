@@ -59,7 +59,7 @@ public record Fixture(
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.END);
+    return Set.of(Purpose.END, Purpose.USE);
   }
 
   @Override
@@ -125,5 +125,69 @@ public record Fixture(
       case TOILET -> List.of(SHUT, new Position("open", "filling"));
       case MIXER, SHOWER -> List.of(SHUT, COLD, WARM, HOT);
     };
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_RUN_THROUGH;
+  }
+
+  /** A mixer opens both ways, so that air can follow by the other. */
+  @Override
+  public Optional<String> drained() {
+    return Optional.of((use.mixes() ? WARM : cold()).id());
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return drained().filter(position::equals).isPresent();
+  }
+
+  @Override
+  public Optional<String> runsOut(String port) {
+    return port.equals("waste") ? Optional.empty() : drained();
+  }
+
+  @Override
+  public String purpose(String position) {
+    return KindWords.TAP_WASTES_NOTHING.text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.NO_DRIP : KindWords.RUNS_WITHOUT_SPITTING).text();
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.IN_ITS_VALVE.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.OPEN_OR_BLOW.text();
+  }
+
+  @Override
+  public String openedNote() {
+    return (use == Type.TOILET ? KindWords.CUPFUL_FORGOTTEN : KindWords.AIR_COMES_IN_HERE).text();
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return port.equals("waste") ? PortEnd.GRIPS_LINE : PortEnd.TAP_THREAD;
+  }
+
+  @Override
+  public Optional<Adapter> adapter() {
+    return use == Type.HOSE_POINT
+        ? Optional.of(
+            new Adapter("cold", KindWords.SCREW_ON_AND_OPEN.text(), KindWords.ADAPTER_OFF.text()))
+        : Optional.empty();
   }
 }

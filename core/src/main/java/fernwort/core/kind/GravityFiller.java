@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 
 /** A neck with a cap, into which water is poured. */
 public record GravityFiller() implements Kind {
@@ -46,5 +47,47 @@ public record GravityFiller() implements Kind {
   @Override
   public List<Position> positions() {
     return List.of(SHUT, OPEN);
+  }
+
+  @Override
+  public Optional<Given> gives(String position) {
+    return position.equals(OPEN.id())
+        ? Optional.of(new Given(Given.From.NECK, 0, 0, Optional.empty(), false))
+        : Optional.empty();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OPEN.id());
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.NO_DIRT_GETS_IN : KindWords.GOES_IN_HERE).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.CAP_CLICKS : KindWords.LOOK_IN).text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.AIR_FOR_TANK.text();
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return port.equals("mouth") ? PortEnd.OPEN : PortEnd.GRIPS_LINE;
   }
 }

@@ -114,4 +114,84 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   public Optional<String> unpowered() {
     return Optional.of(Position.OFF.id());
   }
+
+  @Override
+  public Keeps keeps() {
+    return works == Type.STORAGE ? Keeps.UNDER_ITS_DRAIN : Keeps.ALL;
+  }
+
+  @Override
+  public double underDrain(double volume) {
+    return Math.min(1, drainHeight / height(volume));
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(DRAINED.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return works == Type.STORAGE ? Optional.of(DRAINED.id()) : Optional.empty();
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.HEATER_RESTS : KindWords.HEATER_HAS_WATER).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.LAMP_OUT : KindWords.LAMP_ON).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.GAS_OFF_TOO.text());
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    if (works == Type.INSTANT) {
+      return KindWords.COIL_FULL.text();
+    }
+    return (little ? KindWords.LITTLE_UNDER_DRAIN : KindWords.FULL).text();
+  }
+
+  @Override
+  public String mend() {
+    return (works == Type.INSTANT ? KindWords.BLOW_OR_ANTIFREEZE : KindWords.DRAIN_PLUG_OUT).text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.RUNS_FOR_MINUTES.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.OFF_SINCE_YESTERDAY.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.COLD_IN_HOT_OUT.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return works == Type.STORAGE
+        ? List.of(Care.of(KindWords.LOOK_AT_ANODE.with(label), Care.A_YEAR))
+        : List.of();
+  }
 }

@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -20,6 +21,9 @@ public record HoseInlet(
     Optional<Double> tapFlow,
     Optional<Boolean> outsideDrinkable)
     implements Kind {
+
+  /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
+  public static final double TAP = 3e-4;
 
   /** Nothing comes in or out. */
   public static final Position CAPPED = new Position("capped", "cap on");
@@ -92,5 +96,94 @@ public record HoseInlet(
   @Override
   public List<Position> positions() {
     return List.of(CAPPED, HOSE, MAINS, OUTSIDE, OPEN);
+  }
+
+  @Override
+  public Optional<Given> gives(String position) {
+    if (position.equals(MAINS.id())) {
+      return Optional.of(new Given(Given.From.MAINS, mainsPressure, 0, tapFlow, true));
+    }
+    return position.equals(OUTSIDE.id())
+        ? Optional.of(
+            new Given(Given.From.OUTSIDE, 0, outsideHeight, Optional.empty(), drinksOutside()))
+        : Optional.empty();
+  }
+
+  /** What tap and hose give; nothing where there is no pressure. */
+  @Override
+  public double brings() {
+    return mainsPressure > 0 ? tapFlow.orElse(TAP) : 0;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> runsOut(String port) {
+    return Optional.of(OPEN.id());
+  }
+
+  @Override
+  public String purpose(String position) {
+    if (rests(position)) {
+      return KindWords.DONE_WITH_HOSE.text();
+    }
+    return (position.equals(HOSE.id()) ? KindWords.TAP_SHUT_FIRST : KindWords.READY_FOR_WATER)
+        .text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return Map.of(
+            CAPPED.id(), KindWords.HOSE_DRAINED,
+            HOSE.id(), KindWords.TAP_OUTSIDE_SHUT,
+            MAINS.id(), KindWords.HISS_IN_HOSE,
+            OUTSIDE.id(), KindWords.HOSE_END_UNDER_WATER,
+            OPEN.id(), KindWords.CAP_LOOSENS)
+        .get(position)
+        .text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.HOSE_OFF.text());
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.BEHIND_IT_RUNS_OUT.text();
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public Optional<Adapter> adapter() {
+    return Optional.of(
+        new Adapter("out", KindWords.SCREW_ADAPTER_ON.text(), KindWords.ADAPTER_OFF.text()));
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.LOOK_AT_HOSE.with(label), Care.A_YEAR));
   }
 }

@@ -68,6 +68,21 @@ public sealed interface Kind
     return PortFlow.by(port);
   }
 
+  /** Returns the water that it gives from outside the rig in a position, if it does. */
+  default Optional<Given> gives(String position) {
+    return Optional.empty();
+  }
+
+  /** Returns the water that it can give from outside the rig, in one position or another. */
+  default List<Given> gives() {
+    return positions().stream().flatMap(p -> gives(p.id()).stream()).toList();
+  }
+
+  /** Returns the most that it brings into a tank by itself (m³/s). */
+  default double brings() {
+    return 0;
+  }
+
   /** Tells how it stands in the run of lines. */
   default InLine inLine() {
     return InLine.END;
@@ -81,6 +96,126 @@ public sealed interface Kind
   /** Returns the two ports by which it stands in a line, that by which water comes in first. */
   default Optional<InOut> through() {
     return ports().equals(IN_OUT) ? Optional.of(new InOut("in", "out")) : Optional.empty();
+  }
+
+  /** Tells what its body keeps while the lines run out. */
+  Keeps keeps();
+
+  /**
+   * Returns the share of its body that stands under its drain.
+   *
+   * @param volume what its body holds (m³)
+   */
+  default double underDrain(double volume) {
+    return 0;
+  }
+
+  /**
+   * Returns the position that says what its ports are joined by while its handle is left half way.
+   */
+  default String halfWay(String position) {
+    return position;
+  }
+
+  /** Tells whether a position lets water or air out of it that another keeps in, for draining. */
+  default boolean opensToDrain(String position) {
+    return position.equals(UNDONE);
+  }
+
+  /** Tells whether air or antifreeze that is pushed into it comes out again. */
+  default boolean pushedThrough() {
+    return true;
+  }
+
+  /** Returns the position in which it is opened to drain the rig, if it is among the first. */
+  default Optional<String> drained() {
+    return Optional.empty();
+  }
+
+  /** Returns the position in which water runs out at one of its ports, if there is one. */
+  default Optional<String> runsOut(String port) {
+    return Optional.empty();
+  }
+
+  /** Returns what it is put in a position for. */
+  default String purpose(String position) {
+    return KindWords.LEFT_SO.text();
+  }
+
+  /** Returns what one sees, hears or feels when it is put in a position. */
+  default String notice(String position) {
+    return "";
+  }
+
+  /** Returns what is said of it as it is put to rest for the winter, if that is worth a step. */
+  default Optional<String> restNote() {
+    return Optional.empty();
+  }
+
+  /**
+   * Returns how water stands in it when it freezes.
+   *
+   * @param little whether it is no more than half full
+   */
+  default String frozen(boolean little) {
+    return KindWords.IN_ITS_BODY.text();
+  }
+
+  /** Returns what rids it of its water. */
+  default String mend() {
+    return KindWords.OPEN_ABOVE_AND_BELOW.text();
+  }
+
+  /** Returns what is said of it as it is opened to drain the rig. */
+  default String openedNote() {
+    return "";
+  }
+
+  /** Returns how air or antifreeze is let in at it, if it can be. */
+  default Optional<Adapter> adapter() {
+    return Optional.empty();
+  }
+
+  /** Returns what to mind when it is taken out. */
+  default List<String> takenOut() {
+    return List.of();
+  }
+
+  /** Returns which way round it goes back, where that matters. */
+  default Optional<String> wayRound() {
+    return Optional.empty();
+  }
+
+  /** Tells whether it is bought with ports of its own, of which its papers tell. */
+  default boolean appliance() {
+    return false;
+  }
+
+  /** Returns the bore that somebody entered for one of its ports (m). */
+  default Optional<Double> bore(String port) {
+    return Optional.empty();
+  }
+
+  /** Returns what one of its ports has for a line, unless somebody says otherwise. */
+  PortEnd end(String port);
+
+  /**
+   * Returns what is bought for it.
+   *
+   * @param label what people call it
+   * @param size what its line is called in a shop
+   */
+  default Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, label, false);
+  }
+
+  /**
+   * Returns what is done for it again and again.
+   *
+   * @param label what people call it
+   */
+  default List<Care> care(String label) {
+    return List.of();
   }
 
   /** Tells what frost does to it. */

@@ -23,4 +23,29 @@ public record LeakTray(double holds, boolean contact) implements Fitting {
   public List<String> ports() {
     return List.of();
   }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.NOTHING;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.OPEN;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(
+        Goods.Shelf.WATER_ON_BOARD,
+        (contact ? KindWords.LEAK_TRAY_WITH_CONTACT : KindWords.LEAK_TRAY).with(label),
+        false);
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return contact
+        ? List.of(Care.of(KindWords.WET_THE_CONTACT.with(label), Care.HALF_A_YEAR))
+        : List.of();
+  }
 }

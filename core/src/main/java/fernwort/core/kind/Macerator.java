@@ -80,4 +80,59 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   public Optional<String> unpowered() {
     return Optional.of(Position.OFF.id());
   }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public boolean pushedThrough() {
+    return false;
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.MUST_NOT_RUN_DRY : KindWords.WAY_IS_OPEN).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.FALLS_SILENT : KindWords.GROWLS).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.WOULD_RUN_DRY.text());
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.HEAD_FULL.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.TIP_OUT_OR_ANTIFREEZE.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.FUSE_OUT.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.IN_TO_TANK.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.GRIPS_LINE;
+  }
 }

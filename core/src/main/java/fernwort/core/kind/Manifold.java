@@ -39,4 +39,19 @@ public record Manifold(int outlets) implements Fitting {
     }
     return List.copyOf(names);
   }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_MIDDLE_LEAVES;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.GRIPS_LINE;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.PLUMBING, KindWords.MANIFOLD.with(outlets, size), false);
+  }
 }

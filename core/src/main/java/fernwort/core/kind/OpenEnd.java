@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** The free end of a line. */
@@ -20,7 +21,7 @@ public record OpenEnd(Role role) implements Kind {
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.END);
+    return Set.of(Purpose.END, Purpose.OUTLET);
   }
 
   @Override
@@ -64,5 +65,60 @@ public record OpenEnd(Role role) implements Kind {
   @Override
   public List<Position> positions() {
     return role == Role.DUMP ? List.of(CAPPED, HOSE, OPEN) : List.of();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return role == Role.DUMP ? Optional.of(OPEN.id()) : Optional.empty();
+  }
+
+  /** By its hose where it is for waste; as it is where it is always open. */
+  @Override
+  public Optional<String> runsOut(String port) {
+    return Optional.of(role == Role.DUMP ? HOSE.id() : "");
+  }
+
+  @Override
+  public String purpose(String position) {
+    if (rests(position)) {
+      return KindWords.NOTHING_DRIPS.text();
+    }
+    return (position.equals(HOSE.id()) ? KindWords.HOSE_FIRST : KindWords.LEAVES_HERE).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    if (rests(position)) {
+      return KindWords.CAP_SITS.text();
+    }
+    return (position.equals(HOSE.id()) ? KindWords.HOSE_LOCKED : KindWords.CAP_OFF_NO_HOSE).text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.WHERE_PERMITTED.text();
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.OPEN;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(
+        Goods.Shelf.PLUMBING,
+        role == Role.VENT ? KindWords.INSECT_SCREEN.text() : KindWords.END_FOR_A_LINE.with(size),
+        false);
   }
 }

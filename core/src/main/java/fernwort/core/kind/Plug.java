@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -58,5 +59,58 @@ public record Plug(boolean removable) implements Kind {
   @Override
   public List<Position> positions() {
     return removable ? List.of(IN, OUT) : List.of();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(OUT.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return removable ? Optional.of(OUT.id()) : Optional.empty();
+  }
+
+  @Override
+  public Optional<String> runsOut(String port) {
+    return drained();
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.NOTHING_RUNS_OUT : KindWords.WATER_LEAVES_HERE).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.CAP_SITS : KindWords.COMES_AS_IT_LOOSENS).text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.BUCKET_UNDER.text();
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
+
+  @Override
+  public Optional<Adapter> adapter() {
+    return removable
+        ? Optional.of(
+            new Adapter("in", KindWords.INSTEAD_OF_CAP.text(), KindWords.CAP_BACK_ON.text()))
+        : Optional.empty();
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.PLUMBING, KindWords.PLUG.with(size), false);
   }
 }

@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -47,5 +48,37 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   @Override
   public List<Position> positions() {
     return List.of(STOWED, POURING);
+  }
+
+  @Override
+  public Optional<Given> gives(String position) {
+    return position.equals(POURING.id())
+        ? Optional.of(new Given(Given.From.JUG, 0, 0, Optional.empty(), drinkable))
+        : Optional.empty();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.DONE_WITH : KindWords.WATER_CAN_GO_IN).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.EMPTY_AND_SHUT : KindWords.GLUGS).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.CARRY_INDOORS.text());
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.OPEN;
   }
 }

@@ -29,6 +29,9 @@ public record Pump(
     Optional<Double> dryRun)
     implements Driven {
 
+  /** How long a pump is let run dry at the most (s): nothing more comes after it. */
+  public static final double DRY_SECONDS = 15;
+
   /** Makes a pump of which nobody knows how long it may run dry. */
   public Pump(
       Duty duty,
@@ -92,7 +95,7 @@ public record Pump(
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.DRIVES);
+    return duty == Duty.SUPPLY ? Set.of(Purpose.DRIVES, Purpose.SUPPLIES) : Set.of(Purpose.DRIVES);
   }
 
   @Override
@@ -148,5 +151,89 @@ public record Pump(
   @Override
   public Optional<String> unpowered() {
     return works.byHand() ? Optional.empty() : Optional.of(Position.OFF.id());
+  }
+
+  @Override
+  public double brings() {
+    return duty == Duty.TRANSFER ? freeFlow : 0;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.PUMP_RESTS : KindWords.WAY_IS_OPEN).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    if (works.byHand()) {
+      return (rests(position) ? KindWords.STAYS_STILL : KindWords.FEW_STROKES).text();
+    }
+    return (rests(position) ? KindWords.FALLS_SILENT : KindWords.HUMS).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.WOULD_RUN_DRY.text());
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return (little ? KindWords.LITTLE_IN_HEAD : KindWords.HEAD_FULL).text();
+  }
+
+  @Override
+  public String mend() {
+    return works.byHand()
+        ? KindWords.WORK_IT_EMPTY.text()
+        : KindWords.RUN_DRY_FOR.with(Math.round(dryToEmpty()));
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.FUSE_OUT.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.IN_TO_TANK.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public Optional<Adapter> adapter() {
+    return duty == Duty.SUPPLY
+        ? Optional.of(
+            new Adapter(
+                "out", KindWords.INTO_OUTLET_HOSE.text(), KindWords.OUTLET_HOSE_BACK.text()))
+        : Optional.empty();
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    if (works.byHand()) {
+      return List.of();
+    }
+    String look = KindWords.LISTEN_TO_PUMP.with(label);
+    return List.of(
+        duty == Duty.SUPPLY ? Care.byHours(look, freeFlow) : Care.of(look, Care.HALF_A_YEAR));
+  }
+
+  /** Returns how long it is let run dry to empty it, well within what it bears (s). */
+  public double dryToEmpty() {
+    return Math.min(DRY_SECONDS, Math.floor(DryRun.of(this) / 2));
   }
 }

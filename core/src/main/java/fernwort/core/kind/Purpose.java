@@ -8,8 +8,14 @@ public enum Purpose {
   END,
   /** Water stands in it. */
   HOLDS,
+  /** People take water from it. */
+  USE,
+  /** What comes down its line leaves by it: the end of a drain, overflow or dump line. */
+  OUTLET,
   /** It drives water on. */
   DRIVES,
+  /** It keeps taps under pressure. */
+  SUPPLIES,
   /** It heats water. */
   HEATS
 }

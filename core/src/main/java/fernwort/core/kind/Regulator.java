@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Holds the pressure behind it at or below a set one.
@@ -31,5 +32,35 @@ public record Regulator(double setPressure) implements Fitting {
   @Override
   public List<String> ports() {
     return IN_OUT;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.ROUND_SEAT.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.BURST_OR_UNDO.text();
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
   }
 }

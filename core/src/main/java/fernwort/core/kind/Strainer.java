@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Optional;
 
 /** A screen that keeps grit out of what follows. */
 public record Strainer() implements Fitting {
@@ -22,5 +23,55 @@ public record Strainer() implements Fitting {
   @Override
   public List<Position> service() {
     return BOWL;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_OFF;
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OFF);
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.BOWL_FULL.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.UNSCREW_AND_RINSE.text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.RINSE_SCREEN.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.BUCKET_FOR_BOWL.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.RINSE_THE_SCREEN.with(label), Care.A_QUARTER));
   }
 }

@@ -1,6 +1,8 @@
 package fernwort.core.kind;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 
@@ -80,5 +82,47 @@ public record Tank(
         .filter(p -> p.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("no tank port \"" + id + "\""));
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.BULKHEAD;
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return contents == Contents.GRAY ? List.of(KindWords.GLOVES.text()) : List.of();
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.TANK.with(label), false);
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    List<Care> care = new ArrayList<>();
+    if (contents == Contents.FRESH) {
+      care.add(Care.of(KindWords.SANITIZE.with(label), Care.HALF_A_YEAR));
+    }
+    if (gauge.showsSteps()) {
+      care.add(Care.of(KindWords.CHECK_GAUGE.with(label), Care.HALF_A_YEAR).ofTheGauge());
+    }
+    return care;
+  }
+
+  @Override
+  public Optional<Double> bore(String port) {
+    return tankPorts.stream().filter(p -> p.id().equals(port)).findFirst().flatMap(TankPort::bore);
   }
 }

@@ -34,4 +34,19 @@ public record Tee() implements Fitting {
   public List<String> ports() {
     return List.of("a", "b", "c");
   }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_MIDDLE_LEAVES;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.GRIPS_LINE;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.PLUMBING, KindWords.TEE.with(size), true);
+  }
 }

@@ -24,4 +24,13 @@ public record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Desi
   public List<String> ports() {
     return List.of("a", "b");
   }
+
+  /** Half way where a ball can be left so, else open. */
+  @Override
+  public Optional<String> drained() {
+    boolean own = stops.stream().anyMatch(s -> s.id().equals(HALF));
+    return own || motor.isEmpty() && !service().isEmpty()
+        ? Optional.of(HALF)
+        : opened().map(Stop::id);
+  }
 }

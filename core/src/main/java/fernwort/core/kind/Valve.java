@@ -131,4 +131,69 @@ public sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
   default List<Position> positions() {
     return stops().stream().map(Stop::position).toList();
   }
+
+  @Override
+  default Keeps keeps() {
+    return hasBall() ? Keeps.ROUND_A_BALL : Keeps.UNTIL_RUN_THROUGH;
+  }
+
+  @Override
+  default String halfWay(String position) {
+    return stop(position).joins().isEmpty() ? opened().orElseThrow().id() : position;
+  }
+
+  /** Any stop lets something out that another keeps in. */
+  @Override
+  default boolean opensToDrain(String position) {
+    return !service().stream().findFirst().filter(p -> p.id().equals(position)).isPresent();
+  }
+
+  @Override
+  default String purpose(String position) {
+    return KindWords.LEFT_SO.text();
+  }
+
+  @Override
+  default String notice(String position) {
+    return motor()
+        .map(m -> KindWords.MOTOR_TURNS.with(Math.round(m.travelTime())))
+        .orElseGet(KindWords.GOES_TO_STOP::text);
+  }
+
+  @Override
+  default String frozen(boolean little) {
+    return KindWords.ROUND_BALL_OR_DISC.text();
+  }
+
+  @Override
+  default String mend() {
+    if (!hasBall()) {
+      return KindWords.LEAVE_OPEN.text();
+    }
+    return (motor().isPresent() ? KindWords.OPEN_AND_BLOW : KindWords.LEAVE_HALF_WAY).text();
+  }
+
+  @Override
+  default String openedNote() {
+    return (hasBall() ? KindWords.NONE_IN_BALL : KindWords.RUNS_OUT_WITH_LINE).text();
+  }
+
+  @Override
+  default Optional<String> wayRound() {
+    return Optional.of(KindWords.HANDLE_AT_REST.with(rest().map(Position::words).orElse("shut")));
+  }
+
+  @Override
+  default PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
+
+  @Override
+  default Goods goods(String label, String size) {
+    KindWords words =
+        ports().size() == 2
+            ? motor().isPresent() ? KindWords.MOTOR_VALVE : KindWords.VALVE
+            : motor().isPresent() ? KindWords.MOTOR_THREE_WAY : KindWords.THREE_WAY;
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, words.with(size), false);
+  }
 }

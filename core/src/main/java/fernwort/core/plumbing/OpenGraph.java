@@ -1,5 +1,6 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortableContainer;
 import fernwort.core.rig.Part;
@@ -7,6 +8,7 @@ import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -180,6 +182,11 @@ public final class OpenGraph {
   /** Tells whether a part stands in this position. */
   public boolean is(Part part, String position) {
     return setting.of(part.id()).equals(position);
+  }
+
+  /** Returns the water that a part gives from outside the rig as it stands, if it does. */
+  public Optional<Given> given(Part part) {
+    return part.kind().gives(setting.of(part));
   }
 
   /** Returns the rig. */

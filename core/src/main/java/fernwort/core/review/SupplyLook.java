@@ -5,16 +5,9 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
 import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Regulator;
 import fernwort.core.kind.Strainer;
@@ -50,24 +43,13 @@ final class SupplyLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
-      switch (part.kind()) {
-        case HoseInlet inlet when inlet.mainsPressure() > 0 -> {
-          backflow(plan, part, found);
-          tooStrong(plan, part, inlet, found);
-        }
-        case Pump pump -> strainer(plan, part, found);
-        case Tank tank when tank.contents() == Contents.GRAY -> mixes(plan, part, found);
-        case HoseInlet _,
-            GravityFiller _,
-            OpenEnd _,
-            Tank _,
-            Valve _,
-            Heater _,
-            Fixture _,
-            PortableContainer _,
-            Macerator _,
-            Plug _,
-            Fitting _ -> {}
+      if (part.kind() instanceof HoseInlet inlet && inlet.mainsPressure() > 0) {
+        backflow(plan, part, found);
+        tooStrong(plan, part, inlet, found);
+      } else if (part.kind() instanceof Pump) {
+        strainer(plan, part, found);
+      } else if (part.kind() instanceof Tank tank && tank.contents() == Contents.GRAY) {
+        mixes(plan, part, found);
       }
     }
     oneLeak(plan, found);

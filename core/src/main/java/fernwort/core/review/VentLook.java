@@ -1,14 +1,12 @@
 package fernwort.core.review;
 
 import fernwort.core.bench.VentWidth;
-import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Line;
@@ -54,23 +52,15 @@ final class VentLook implements Look {
   /** The most that a hose under pressure or a transfer pump brings into a tank (m³/s). */
   private static double filling(Plumbed plan, Part tank) {
     return plan.rig().parts().stream()
-        .filter(p -> brings(p) > 0)
+        .filter(p -> p.kind().brings() > 0)
         .filter(p -> plan.free().route(p.id(), q -> isTank(q, tank), tank::equals).isPresent())
-        .mapToDouble(VentLook::brings)
+        .mapToDouble(p -> p.kind().brings())
         .max()
         .orElse(0);
   }
 
   private static boolean isTank(Part part, Part but) {
     return part.kind() instanceof Tank && !part.equals(but);
-  }
-
-  private static double brings(Part part) {
-    return switch (part.kind()) {
-      case HoseInlet k when k.mainsPressure() > 0 -> k.tapFlow().orElse(Fittings.TAP);
-      case Pump k when k.duty() == Pump.Duty.TRANSFER -> k.freeFlow();
-      default -> 0;
-    };
   }
 
   private static void vent(

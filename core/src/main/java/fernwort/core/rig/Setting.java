@@ -62,6 +62,11 @@ public final class Setting {
     return positions[place];
   }
 
+  /** Returns how a part stands; "" for one with nothing to set. */
+  public String of(Part part) {
+    return part.kind().positions().isEmpty() ? "" : of(part.id());
+  }
+
   /** Tells whether a part can be set and stands so. */
   public boolean has(String part, String position) {
     Integer place = places.get(part);

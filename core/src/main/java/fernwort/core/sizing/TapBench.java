@@ -3,19 +3,10 @@ package fernwort.core.sizing;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fitting;
 import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -46,29 +37,19 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
     State state = now;
     List<Part> fixtures = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      switch (part.kind()) {
-        case Fixture k -> {
-          state = state.with(part.id(), part.rest().id());
-          fixtures.add(part);
+      Kind kind = part.kind();
+      if (kind.is(Purpose.USE)) {
+        state = state.with(part.id(), part.rest().id());
+        fixtures.add(part);
+      } else if (!kind.gives().isEmpty()) {
+        state = state.with(part.id(), part.rest().id());
+      } else if (kind.is(Purpose.SUPPLIES)) {
+        state = state.with(part.id(), Kind.ON);
+      } else if (kind instanceof Tank tank && tank.contents() == Contents.FRESH) {
+        double stranded = plumbing.figures(part, now.slope()).stranded();
+        if (now.volume(part.id()) < stranded + LEAST_WATER) {
+          state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
         }
-        case HoseInlet k -> state = state.with(part.id(), part.rest().id());
-        case Pump k when k.duty() == Pump.Duty.SUPPLY -> state = state.with(part.id(), Kind.ON);
-        case Tank k when k.contents() == Contents.FRESH -> {
-          double stranded = plumbing.figures(part, now.slope()).stranded();
-          if (now.volume(part.id()) < stranded + LEAST_WATER) {
-            state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
-          }
-        }
-        case GravityFiller _,
-            OpenEnd _,
-            Tank _,
-            Valve _,
-            Pump _,
-            Heater _,
-            PortableContainer _,
-            Macerator _,
-            Plug _,
-            Fitting _ -> {}
       }
     }
     return new TapBench(plumbing, Hydraulics.of(plumbing), state, fixtures);

@@ -1,23 +1,14 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -34,42 +25,30 @@ record Origin(Source source, double surface, int[] ports) {
     List<Origin> origins = new ArrayList<>();
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      switch (part.kind()) {
-        case Tank tank -> {
-          int[] under =
-              IntStream.range(v, v + tank.tankPorts().size()).filter(levels::wet).toArray();
-          if (under.length > 0) {
-            origins.add(
-                new Origin(
-                    new Source(Source.Kind.TANK, part.id()), levels.surface(part.id()), under));
-          }
+      if (part.kind() instanceof Tank tank) {
+        int[] under = IntStream.range(v, v + tank.tankPorts().size()).filter(levels::wet).toArray();
+        if (under.length > 0) {
+          origins.add(
+              new Origin(
+                  new Source(Source.Kind.TANK, part.id()), levels.surface(part.id()), under));
         }
-        case HoseInlet inlet -> {
-          if (graph.is(part, HoseInlet.OUTSIDE.id())) {
-            origins.add(
-                new Origin(
-                    new Source(Source.Kind.OUTSIDE, part.id()),
-                    inlet.outsideHeight(),
-                    new int[] {v}));
-          }
-        }
-        case PortableContainer jug -> {
-          if (graph.is(part, PortableContainer.POURING.id())) {
-            origins.add(jug(plumbing, levels, part, v));
-          }
-        }
-        case GravityFiller _,
-            OpenEnd _,
-            Valve _,
-            Pump _,
-            Heater _,
-            Fixture _,
-            Macerator _,
-            Plug _,
-            Fitting _ -> {}
+        continue;
       }
+      graph.given(part).flatMap(g -> of(g, plumbing, levels, part, v)).ifPresent(origins::add);
     }
     return origins;
+  }
+
+  private static Optional<Origin> of(
+      Given given, Plumbing plumbing, Levels levels, Part part, int v) {
+    return switch (given.from()) {
+      case OUTSIDE ->
+          Optional.of(
+              new Origin(
+                  new Source(Source.Kind.OUTSIDE, part.id()), given.height(), new int[] {v}));
+      case JUG -> Optional.of(jug(plumbing, levels, part, v));
+      case MAINS, NECK -> Optional.empty();
+    };
   }
 
   private static Origin jug(Plumbing plumbing, Levels levels, Part part, int v) {

@@ -1,5 +1,8 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.Given;
+import java.util.Optional;
+
 /**
  * Where water comes from.
  *
@@ -15,6 +18,16 @@ public record Source(Kind kind, String part) {
     TANK,
     JUG,
     /** What runs away from a fixture in use. */
-    WASTE
+    WASTE;
+
+    /** Returns what it is called when water is given so; a neck is none by itself. */
+    public static Optional<Kind> of(Given given) {
+      return switch (given.from()) {
+        case MAINS -> Optional.of(MAINS);
+        case OUTSIDE -> Optional.of(OUTSIDE);
+        case JUG -> Optional.of(JUG);
+        case NECK -> Optional.empty();
+      };
+    }
   }
 }

@@ -1,18 +1,9 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.Fitting;
 import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -272,15 +263,19 @@ public final class Turns {
   }
 
   private double head(Part source, int port) {
-    return switch (source.kind()) {
-      case Tank tank -> levels.surface(source.id());
-      case HoseInlet inlet ->
-          Math.max(inlet.outsideHeight(), levels.height(port) + Water.head(inlet.mainsPressure()));
-      case PortableContainer jug -> Double.POSITIVE_INFINITY;
-      case GravityFiller filler -> levels.height(port) + OpenWays.POURING_HEIGHT;
-      case OpenEnd _, Valve _, Pump _, Heater _, Fixture _, Macerator _, Plug _, Fitting _ ->
-          Double.POSITIVE_INFINITY;
-    };
+    if (source.kind() instanceof Tank) {
+      return levels.surface(source.id());
+    }
+    return source.kind().gives().stream()
+        .mapToDouble(given ->
+            switch (given.from()) {
+              case MAINS -> levels.height(port) + Water.head(given.pressure());
+              case OUTSIDE -> given.height();
+              case JUG -> Double.POSITIVE_INFINITY;
+              case NECK -> levels.height(port) + OpenWays.POURING_HEIGHT;
+            })
+        .max()
+        .orElse(Double.POSITIVE_INFINITY);
   }
 
   /** Searches from a source in a setting. */

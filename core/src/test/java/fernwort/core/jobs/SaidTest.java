@@ -151,7 +151,7 @@ class SaidTest {
                     .toString();
             told.putIfAbsent(
                 "%s %s, %s".formatted(part.kind().getClass().getSimpleName(), position.id(), why),
-                Reasons.notice(part, position.id()));
+                part.kind().notice(position.id()));
           }
         });
     OnRecord.assertAsRead(

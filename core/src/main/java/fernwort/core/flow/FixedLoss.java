@@ -6,7 +6,7 @@ package fernwort.core.flow;
  *
  * @param flow what flows (m³/s)
  */
-public record Given(double flow) implements Loss {
+public record FixedLoss(double flow) implements Loss {
 
   private static final double STEEP = 1e6;
 

@@ -1,0 +1,10 @@
+package fernwort.core.kind;
+
+/**
+ * How air or antifreeze is let in at a part.
+ *
+ * @param port the port from which it goes on into the lines
+ * @param on what one does there
+ * @param off what one does there afterwards
+ */
+public record Adapter(String port, String on, String off) {}

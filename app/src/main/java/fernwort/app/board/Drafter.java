@@ -15,20 +15,10 @@ import fernwort.app.store.Logbook;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fitting;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -48,6 +38,9 @@ import java.util.Set;
 
 /** Draws one state of a rig onto its layout. */
 final class Drafter {
+
+  /** How far a line is drawn into a tap, whose figure is smaller than its room (px). */
+  private static final double INTO_A_TAP = 5;
 
   private final OpenRig rig;
   private final Standing standing;
@@ -134,22 +127,11 @@ final class Drafter {
 
   /** How far a line is drawn into a part whose figure is smaller than its room (px). */
   private double inset(String part) {
-    return switch (rig.rig().part(part).kind()) {
-      case Tee k -> Grid.CELL;
-      case Fixture k -> 5;
-      case Fitting _,
-          Valve _,
-          Pump _,
-          Macerator _,
-          Heater _,
-          Tank _,
-          HoseInlet _,
-          GravityFiller _,
-          OpenEnd _,
-          PortableContainer _,
-          Plug _ ->
-          0;
-    };
+    Kind kind = rig.rig().part(part).kind();
+    if (kind.figure().equals("tee")) {
+      return Grid.CELL;
+    }
+    return kind.is(Purpose.USE) ? INTO_A_TAP : 0;
   }
 
   private Figure figure(Part part, Item item, String prefix) {
@@ -165,7 +147,7 @@ final class Drafter {
     return new Figure(
         prefix + part.id(),
         part.id(),
-        Symbol.figure(part.kind()),
+        part.kind().figure(),
         item.centreX(),
         item.centreY(),
         item.halfWidth(),

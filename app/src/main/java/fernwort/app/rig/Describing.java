@@ -11,30 +11,9 @@ import fernwort.core.describe.NewPart;
 import fernwort.core.describe.Plan;
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.TankResize;
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.ThreeWayValve;
-import fernwort.core.kind.TwoWayValve;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -201,29 +180,14 @@ class Describing {
 
   /** The picture of what to measure on a kind; tanks have their own, to scale. */
   private static String measure(Kind kind) {
-    return switch (kind) {
-      case TwoWayValve k -> "handle";
-      case ThreeWayValve k -> "handle";
-      case Pump k -> "plate";
-      case Macerator k -> "plate";
-      case Fixture k -> "jug";
-      case HoseInlet k -> "inlet";
-      case Regulator k -> "dial";
-      case Accumulator k -> "dial";
-      case Filter k -> "filter";
-      case CheckValve k -> "arrow";
-      case Heater k -> "heater";
-      case Tank k -> "";
-      case GravityFiller k -> "";
-      case OpenEnd k -> "";
-      case AirAdmittanceValve k -> "";
-      case Strainer k -> "";
-      case Tee k -> "";
-      case Manifold k -> "";
-      case DrainTrap k -> "";
-      case LeakTray k -> "";
-      case PortableContainer k -> "";
-      case Plug k -> "";
+    return switch (kind.figure()) {
+      case "valve", "motor" -> "handle";
+      case "pump" -> "plate";
+      case "tap", "shower", "toilet" -> "jug";
+      case "regulator", "surge" -> "dial";
+      case "check" -> "arrow";
+      case "inlet", "filter", "heater" -> kind.figure();
+      default -> "";
     };
   }
 

@@ -1,27 +1,10 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
 import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
-import fernwort.core.kind.Stop;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -30,9 +13,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.PriorityQueue;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -115,41 +100,54 @@ final class Routes {
   }
 
   private void through(Come come, Part part, PriorityQueue<Come> queue) {
+    Kind kind = part.kind();
     String in = come.port().port();
-    switch (part.kind()) {
-      case Valve valve -> {
-        for (Stop stop : valve.stops()) {
-          stop.joins().stream()
-              .filter(group -> group.contains(in))
-              .findFirst()
-              .ifPresent(group -> turned(come, part, stop.id(), group, queue));
-        }
+    if (!kind.pushedThrough()) {
+      return;
+    }
+    if (kind.is(Purpose.DRIVES)) {
+      // Pushed on, a pump that stands still lets it by.
+      kind.through()
+          .filter(t -> t.in().equals(in))
+          .ifPresent(t -> out(come, part, t.out(), come.needs(), 0, queue));
+      return;
+    }
+    List<String> stops = kind.positions().stream().map(Position::id).toList();
+    boolean always = stops.stream().map(kind::links).distinct().count() <= 1;
+    double more = kind.is(Purpose.HEATS) ? ROUND_A_HEATER : 0;
+    for (String stop : always ? List.of(stops.isEmpty() ? "" : stops.getFirst()) : stops) {
+      Set<String> onward = onward(kind, in, stop);
+      if (always) {
+        onward.forEach(port -> out(come, part, port, come.needs(), more, queue));
+      } else if (!onward.isEmpty()) {
+        turned(come, part, stop, onward, queue);
       }
-      case CheckValve k -> oneWay(come, part, queue);
-      case Regulator k -> oneWay(come, part, queue);
-      case Pump k -> oneWay(come, part, queue);
-      case Heater k -> all(come, part, ROUND_A_HEATER, queue);
-      case Strainer k -> all(come, part, 0, queue);
-      case Filter k -> all(come, part, 0, queue);
-      case Tee k -> all(come, part, 0, queue);
-      case Manifold k -> all(come, part, 0, queue);
-      case DrainTrap k -> {}
-      case LeakTray k -> {}
-      case Macerator k -> {}
-      case Tank k -> {}
-      case Fixture k -> {}
-      case HoseInlet k -> {}
-      case GravityFiller k -> {}
-      case OpenEnd k -> {}
-      case AirAdmittanceValve k -> {}
-      case Accumulator k -> {}
-      case PortableContainer k -> {}
-      case Plug k -> {}
     }
   }
 
+  /** The ports to which what is pushed in at one goes on, in a position. */
+  private static Set<String> onward(Kind kind, String in, String position) {
+    List<String> ports = kind.ports();
+    Set<String> onward = new LinkedHashSet<>();
+    for (Link link : kind.links(position)) {
+      if (link.law() == Link.Law.SEAL || link.from() != ports.indexOf(in)) {
+        continue;
+      }
+      if (link.to() < ports.size()) {
+        onward.add(ports.get(link.to()));
+        continue;
+      }
+      kind.links(position).stream()
+          .filter(l -> l.from() == ports.size())
+          .map(l -> ports.get(l.to()))
+          .filter(port -> !port.equals(in))
+          .forEach(onward::add);
+    }
+    return onward;
+  }
+
   private void turned(
-      Come come, Part part, String stop, List<String> group, PriorityQueue<Come> queue) {
+      Come come, Part part, String stop, Set<String> onward, PriorityQueue<Come> queue) {
     String wanted = come.needs().get(part.id());
     if (wanted != null && !wanted.equals(stop)) {
       return;
@@ -157,20 +155,8 @@ final class Routes {
     boolean so = now.state().setting().has(part.id(), stop);
     Map<String, String> needs = new LinkedHashMap<>(come.needs());
     needs.put(part.id(), stop);
-    for (String port : group) {
+    for (String port : onward) {
       out(come, part, port, needs, so ? 0 : A_TURN, queue);
-    }
-  }
-
-  private void oneWay(Come come, Part part, PriorityQueue<Come> queue) {
-    if (come.port().port().equals("in")) {
-      out(come, part, "out", come.needs(), 0, queue);
-    }
-  }
-
-  private void all(Come come, Part part, double more, PriorityQueue<Come> queue) {
-    for (String port : part.kind().ports()) {
-      out(come, part, port, come.needs(), more, queue);
     }
   }
 

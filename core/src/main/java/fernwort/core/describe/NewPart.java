@@ -6,12 +6,10 @@ import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.DrainTrap;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fitting;
 import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Gauge;
 import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.LeakTray;
@@ -21,13 +19,11 @@ import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Shape;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.util.List;
@@ -283,29 +279,7 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
 
   /** Returns what is usually hung on a free port. */
   public static NewPart usualAt(Part host, String port) {
-    return of(
-        switch (host.kind()) {
-          case Tank tank ->
-              switch (tank.port(port).use()) {
-                case VENT -> "vent";
-                case FILL, FLOAT -> tank.contents() == Contents.FRESH ? "filler" : "trap";
-                case DRAIN -> tank.contents() == Contents.FRESH ? "cap" : "valve";
-                case FEED, GAUGE, LINK -> "valve";
-              };
-          case GravityFiller filler -> port.equals("mouth") ? "jug" : "tank";
-          case Fixture fixture -> port.equals("waste") ? "trap" : "valve";
-          case DrainTrap trap -> "gray-tank";
-          case HoseInlet _,
-              OpenEnd _,
-              Valve _,
-              Pump _,
-              Heater _,
-              PortableContainer _,
-              Macerator _,
-              Plug _,
-              Fitting _ ->
-              "valve";
-        });
+    return of(host.kind().usuallyAt(port));
   }
 
   /** Returns the water that an ordinary body of a kind holds (m³), where it is known. */

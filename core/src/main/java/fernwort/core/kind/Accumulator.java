@@ -62,4 +62,19 @@ public record Accumulator(double precharge) implements Fitting {
   public List<Care> care(String label) {
     return List.of(Care.of(KindWords.CHECK_AIR.with(label), Care.A_YEAR));
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.PRECHARGE, precharge));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Accumulator(answers.amount(Asked.PRECHARGE));
+  }
+
+  @Override
+  public String figure() {
+    return "surge";
+  }
 }

@@ -38,4 +38,9 @@ public record AirAdmittanceValve() implements Fitting {
   public PortEnd end(String port) {
     return PortEnd.FEMALE_THREAD;
   }
+
+  @Override
+  public String figure() {
+    return "air";
+  }
 }

@@ -79,4 +79,19 @@ public record CheckValve(double crackingPressure) implements Fitting {
         (relieves() ? KindWords.RELIEF_VALVE : KindWords.CHECK_VALVE).with(size),
         true);
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.CRACKING_PRESSURE, crackingPressure));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new CheckValve(answers.amount(Asked.CRACKING_PRESSURE));
+  }
+
+  @Override
+  public String figure() {
+    return "check";
+  }
 }

@@ -59,4 +59,14 @@ public record DrainTrap() implements Fitting {
   public PortEnd end(String port) {
     return PortEnd.GRIPS_LINE;
   }
+
+  @Override
+  public String usuallyAt(String port) {
+    return "gray-tank";
+  }
+
+  @Override
+  public String figure() {
+    return "trap";
+  }
 }

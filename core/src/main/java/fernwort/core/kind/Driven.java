@@ -28,4 +28,14 @@ public sealed interface Driven extends Kind permits Pump, Macerator {
   default OptionalDouble held() {
     return OptionalDouble.empty();
   }
+
+  /** Asks how long it may run dry. */
+  default Property dryRunAsked() {
+    double usual = DryRun.of(this);
+    return Property.of(Asked.DRY_RUN, dryRun())
+        .hint(
+            Double.isInfinite(usual)
+                ? KindWords.DRY_RUN_BY_HAND.text()
+                : KindWords.DRY_RUN_USUAL.with(Math.round(usual)));
+  }
 }

@@ -112,4 +112,27 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
             doubling.orElse(CARTRIDGE),
             doubling.isPresent()));
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.GRADE, grade),
+        Property.of(Asked.RATED_FLOW, ratedFlow),
+        Property.of(Asked.RATED_LOSS, ratedLoss),
+        Property.of(Asked.DOUBLING, doubling));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Filter(
+        answers.choice(Asked.GRADE, Grade.class),
+        answers.amount(Asked.RATED_FLOW),
+        answers.amount(Asked.RATED_LOSS),
+        answers.optional(Asked.DOUBLING));
+  }
+
+  @Override
+  public String figure() {
+    return "filter";
+  }
 }

@@ -190,4 +190,38 @@ public record Fixture(
             new Adapter("cold", KindWords.SCREW_ON_AND_OPEN.text(), KindWords.ADAPTER_OFF.text()))
         : Optional.empty();
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.FIXTURE, use),
+        Property.of(Asked.DRINKING, drinking),
+        Property.of(Asked.TAP_RATED_FLOW, ratedFlow),
+        Property.of(Asked.RATED_PRESSURE, ratedPressure),
+        Property.of(Asked.RESTRICTOR, restrictor));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Fixture(
+        answers.choice(Asked.FIXTURE, Type.class),
+        answers.ticked(Asked.DRINKING),
+        answers.amount(Asked.TAP_RATED_FLOW),
+        answers.amount(Asked.RATED_PRESSURE),
+        answers.optional(Asked.RESTRICTOR));
+  }
+
+  @Override
+  public String usuallyAt(String port) {
+    return port.equals("waste") ? "trap" : "valve";
+  }
+
+  @Override
+  public String figure() {
+    return switch (use) {
+      case TOILET -> "toilet";
+      case SHOWER -> "shower";
+      case TAP, MIXER, HOSE_POINT -> "tap";
+    };
+  }
 }

@@ -90,4 +90,14 @@ public record GravityFiller() implements Kind {
   public PortEnd end(String port) {
     return port.equals("mouth") ? PortEnd.OPEN : PortEnd.GRIPS_LINE;
   }
+
+  @Override
+  public String usuallyAt(String port) {
+    return port.equals("mouth") ? "jug" : "tank";
+  }
+
+  @Override
+  public String figure() {
+    return "filler";
+  }
 }

@@ -194,4 +194,30 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
         ? List.of(Care.of(KindWords.LOOK_AT_ANODE.with(label), Care.A_YEAR))
         : List.of();
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.HEATS_HOW, works),
+        Property.of(Asked.RELIEF, relief),
+        Property.of(Asked.DRAIN_HEIGHT, drainHeight),
+        Property.of(Asked.POWER, heating.map(Heating::power)),
+        Property.of(Asked.THERMOSTAT, heating.map(Heating::thermostat).orElse(THERMOSTAT)));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Heater(
+        answers.choice(Asked.HEATS_HOW, Type.class),
+        answers.ticked(Asked.RELIEF),
+        answers.amount(Asked.DRAIN_HEIGHT),
+        answers
+            .optional(Asked.POWER)
+            .map(power -> new Heating(power, answers.amount(Asked.THERMOSTAT))));
+  }
+
+  @Override
+  public String figure() {
+    return "heater";
+  }
 }

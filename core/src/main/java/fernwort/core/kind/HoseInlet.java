@@ -186,4 +186,27 @@ public record HoseInlet(
   public List<Care> care(String label) {
     return List.of(Care.of(KindWords.LOOK_AT_HOSE.with(label), Care.A_YEAR));
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.MAINS_PRESSURE, mainsPressure),
+        Property.of(Asked.OUTSIDE_HEIGHT, outsideHeight),
+        Property.of(Asked.TAP_FLOW, tapFlow),
+        Property.of(Asked.OUTSIDE_FIT, drinksOutside()));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new HoseInlet(
+        answers.amount(Asked.MAINS_PRESSURE),
+        answers.amount(Asked.OUTSIDE_HEIGHT),
+        answers.optional(Asked.TAP_FLOW),
+        answers.ticked(Asked.OUTSIDE_FIT) ? Optional.of(true) : Optional.empty());
+  }
+
+  @Override
+  public String figure() {
+    return "inlet";
+  }
 }

@@ -22,6 +22,9 @@ public sealed interface Kind
         PortableContainer,
         Plug {
 
+  /** Returns the name of the figure that it is drawn as. */
+  String figure();
+
   /** Returns the names of the ports. */
   List<String> ports();
 
@@ -194,6 +197,26 @@ public sealed interface Kind
   /** Returns the bore that somebody entered for one of its ports (m). */
   default Optional<Double> bore(String port) {
     return Optional.empty();
+  }
+
+  /** Returns what is entered of it, in the order in which a form asks; empty for nothing. */
+  default List<Property> properties() {
+    return List.of();
+  }
+
+  /** Returns it as somebody entered it. */
+  default Kind with(Answers answers) {
+    return this;
+  }
+
+  /** Returns what was entered of it that cannot all be so. */
+  default List<Clash> clashes() {
+    return List.of();
+  }
+
+  /** Returns the ready part that is usually hung on one of its ports, by its short name. */
+  default String usuallyAt(String port) {
+    return "valve";
   }
 
   /** Returns what one of its ports has for a line, unless somebody says otherwise. */

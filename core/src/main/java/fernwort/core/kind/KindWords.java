@@ -267,7 +267,15 @@ public enum KindWords {
   /** Where a pump's interval is from. */
   HOURS_OF_PUMP(
       "Days: Our own default; the maker's word and local rules first. Hours: litres "
-          + "used over six tenths of its free flow, a new head after 500 h");
+          + "used over six tenths of its free flow, a new head after 500 h"),
+  /** A pump's switch, entered the wrong way round. */
+  CUTS_IN_ABOVE("its switch cuts in above where it cuts out"),
+  /** What to do about that. */
+  SWAP_PRESSURES("Swap the two pressures"),
+  /** How long a pump worked by hand may run dry. */
+  DRY_RUN_BY_HAND("Worked by hand: it does no harm."),
+  /** How long another may; seconds. */
+  DRY_RUN_USUAL("In its papers. Left empty: {} s, our own cautious choice for its kind.");
 
   private final String text;
 

@@ -48,4 +48,19 @@ public record LeakTray(double holds, boolean contact) implements Fitting {
         ? List.of(Care.of(KindWords.WET_THE_CONTACT.with(label), Care.HALF_A_YEAR))
         : List.of();
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.TRAY_HOLDS, holds), Property.of(Asked.CONTACT, contact));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new LeakTray(answers.amount(Asked.TRAY_HOLDS), answers.ticked(Asked.CONTACT));
+  }
+
+  @Override
+  public String figure() {
+    return "tray";
+  }
 }

@@ -135,4 +135,25 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   public PortEnd end(String port) {
     return PortEnd.GRIPS_LINE;
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.MACERATOR_FLOW, freeFlow),
+        Property.of(Asked.SHUT_OFF, shutOffPressure),
+        dryRunAsked());
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Macerator(
+        answers.amount(Asked.MACERATOR_FLOW),
+        answers.amount(Asked.SHUT_OFF),
+        answers.optional(Asked.DRY_RUN));
+  }
+
+  @Override
+  public String figure() {
+    return "pump";
+  }
 }

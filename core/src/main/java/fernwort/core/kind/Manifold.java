@@ -54,4 +54,19 @@ public record Manifold(int outlets) implements Fitting {
   public Goods goods(String label, String size) {
     return new Goods(Goods.Shelf.PLUMBING, KindWords.MANIFOLD.with(outlets, size), false);
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.OUTLETS, outlets));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Manifold((int) answers.amount(Asked.OUTLETS));
+  }
+
+  @Override
+  public String figure() {
+    return "manifold";
+  }
 }

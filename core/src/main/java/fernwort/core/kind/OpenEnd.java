@@ -121,4 +121,19 @@ public record OpenEnd(Role role) implements Kind {
         role == Role.VENT ? KindWords.INSECT_SCREEN.text() : KindWords.END_FOR_A_LINE.with(size),
         false);
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.END_ROLE, role));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new OpenEnd(answers.choice(Asked.END_ROLE, Role.class));
+  }
+
+  @Override
+  public String figure() {
+    return role == Role.DUMP ? "dump" : "end";
+  }
 }

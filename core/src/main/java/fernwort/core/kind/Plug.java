@@ -113,4 +113,19 @@ public record Plug(boolean removable) implements Kind {
   public Goods goods(String label, String size) {
     return new Goods(Goods.Shelf.PLUMBING, KindWords.PLUG.with(size), false);
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.REMOVABLE, removable));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Plug(answers.ticked(Asked.REMOVABLE));
+  }
+
+  @Override
+  public String figure() {
+    return "cap";
+  }
 }

@@ -81,4 +81,19 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   public PortEnd end(String port) {
     return PortEnd.OPEN;
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.CAPACITY, capacity), Property.of(Asked.DRINKABLE, drinkable));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new PortableContainer(answers.amount(Asked.CAPACITY), answers.ticked(Asked.DRINKABLE));
+  }
+
+  @Override
+  public String figure() {
+    return "jug";
+  }
 }

@@ -29,6 +29,9 @@ public record Pump(
     Optional<Double> dryRun)
     implements Driven {
 
+  /** What a pump could do beyond its cut-out, where its plate does not say (Pa); own choice. */
+  private static final double OVER_CUT_OUT = 5e4;
+
   /** How long a pump is let run dry at the most (s): nothing more comes after it. */
   public static final double DRY_SECONDS = 15;
 
@@ -235,5 +238,46 @@ public record Pump(
   /** Returns how long it is let run dry to empty it, well within what it bears (s). */
   public double dryToEmpty() {
     return Math.min(DRY_SECONDS, Math.floor(DryRun.of(this) / 2));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.DUTY, duty),
+        Property.of(Asked.PUMP_WORKS, works),
+        Property.of(Asked.PUMP_SHUT_OFF, Optional.of(shutOffPressure)),
+        Property.of(Asked.FREE_FLOW, freeFlow),
+        Property.of(Asked.CUT_IN, cutIn),
+        Property.of(Asked.CUT_OUT, cutOut),
+        Property.of(Asked.SELF_PRIMING, selfPriming),
+        dryRunAsked());
+  }
+
+  /** What it could do beyond its cut-out is rarely on its plate: left out, half a bar more. */
+  @Override
+  public Kind with(Answers answers) {
+    return new Pump(
+        answers.choice(Asked.DUTY, Duty.class),
+        answers.choice(Asked.PUMP_WORKS, Type.class),
+        answers
+            .optional(Asked.PUMP_SHUT_OFF)
+            .orElseGet(() -> OVER_CUT_OUT + answers.amount(Asked.CUT_OUT)),
+        answers.amount(Asked.FREE_FLOW),
+        answers.amount(Asked.CUT_IN),
+        answers.amount(Asked.CUT_OUT),
+        answers.amount(Asked.SELF_PRIMING),
+        answers.optional(Asked.DRY_RUN));
+  }
+
+  @Override
+  public List<Clash> clashes() {
+    return cutIn > cutOut
+        ? List.of(new Clash(KindWords.CUTS_IN_ABOVE.text(), KindWords.SWAP_PRESSURES.text()))
+        : List.of();
+  }
+
+  @Override
+  public String figure() {
+    return "pump";
   }
 }

@@ -63,4 +63,19 @@ public record Regulator(double setPressure) implements Fitting {
   public PortEnd end(String port) {
     return PortEnd.THREAD;
   }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.SET_PRESSURE, setPressure));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Regulator(answers.amount(Asked.SET_PRESSURE));
+  }
+
+  @Override
+  public String figure() {
+    return "regulator";
+  }
 }

@@ -74,4 +74,9 @@ public record Strainer() implements Fitting {
   public List<Care> care(String label) {
     return List.of(Care.of(KindWords.RINSE_THE_SCREEN.with(label), Care.A_QUARTER));
   }
+
+  @Override
+  public String figure() {
+    return "strainer";
+  }
 }

@@ -125,4 +125,20 @@ public record Tank(
   public Optional<Double> bore(String port) {
     return tankPorts.stream().filter(p -> p.id().equals(port)).findFirst().flatMap(TankPort::bore);
   }
+
+  @Override
+  public String usuallyAt(String port) {
+    boolean fresh = contents == Contents.FRESH;
+    return switch (port(port).use()) {
+      case VENT -> "vent";
+      case FILL, FLOAT -> fresh ? "filler" : "trap";
+      case DRAIN -> fresh ? "cap" : "valve";
+      case FEED, GAUGE, LINK -> "valve";
+    };
+  }
+
+  @Override
+  public String figure() {
+    return "tank";
+  }
 }

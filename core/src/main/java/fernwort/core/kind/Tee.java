@@ -49,4 +49,9 @@ public record Tee() implements Fitting {
   public Goods goods(String label, String size) {
     return new Goods(Goods.Shelf.PLUMBING, KindWords.TEE.with(size), true);
   }
+
+  @Override
+  public String figure() {
+    return "tee";
+  }
 }

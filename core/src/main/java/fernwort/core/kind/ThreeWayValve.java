@@ -24,4 +24,9 @@ public record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<De
   public List<String> ports() {
     return List.of("a", "b", "c");
   }
+
+  @Override
+  public String figure() {
+    return "valve";
+  }
 }

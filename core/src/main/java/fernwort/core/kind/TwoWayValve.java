@@ -33,4 +33,9 @@ public record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Desi
         ? Optional.of(HALF)
         : opened().map(Stop::id);
   }
+
+  @Override
+  public String figure() {
+    return motor.isPresent() ? "motor" : "valve";
+  }
 }

@@ -1,5 +1,8 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Asked;
+import fernwort.core.kind.Span;
+import fernwort.core.say.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -46,19 +49,46 @@ final class Faults {
   }
 
   boolean size(String where, String what, double value, double lowest, double highest) {
-    if (value >= lowest && value <= highest) {
+    return size(where, what, unit(what), value, new Span(lowest, highest));
+  }
+
+  /** Finds fault with what was entered of a part where it is not possible. */
+  void property(String where, Asked asked, double value) {
+    size(
+        where,
+        asked.called(),
+        asked.quantity().map(Faults::unit).orElse(asked.unit()),
+        value,
+        asked.possible());
+  }
+
+  private boolean size(String where, String what, String unit, double value, Span possible) {
+    if (value >= possible.low() && value <= possible.high()) {
       return true;
     }
     add(
         where,
-        "its %s of %s is not possible".formatted(what, with(what, value)),
-        "Give a number from %s to %s".formatted(trim(lowest), with(what, highest)));
+        "its %s of %s is not possible".formatted(what, with(unit, value)),
+        "Give a number from %s to %s".formatted(trim(possible.low()), with(unit, possible.high())));
     return false;
   }
 
-  private static String with(String what, double value) {
-    String unit = unit(what);
+  private static String with(String unit, double value) {
     return trim(value) + (unit.isEmpty() ? "" : " " + unit);
+  }
+
+  /** The unit of a quantity, as the file has it. */
+  private static String unit(Quantity quantity) {
+    return switch (quantity) {
+      case LENGTH -> "m";
+      case VOLUME -> "m³";
+      case FLOW -> "m³/s";
+      case PRESSURE -> "Pa";
+      case MASS -> "kg";
+      case TEMPERATURE -> "K";
+      case TIME -> "s";
+      case SHARE -> "";
+    };
   }
 
   /** The unit of a figure by its name, as the file has it. */

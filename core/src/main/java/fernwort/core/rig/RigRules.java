@@ -1,31 +1,11 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.ProfilePoint;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
+import fernwort.core.kind.Property;
 import fernwort.core.kind.Stop;
-import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.ThreeWayValve;
-import fernwort.core.kind.TwoWayValve;
 import fernwort.core.kind.Valve;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -146,65 +126,14 @@ final class RigRules {
   }
 
   private void kind(String where, Kind kind) {
-    switch (kind) {
-      case HoseInlet k -> {
-        faults.pressure(where, "mains pressure", k.mainsPressure());
-        faults.size(where, "outside height", k.outsideHeight(), -20, 20);
-        k.tapFlow().ifPresent(most -> faults.flow(where, "tap flow", most));
-      }
-      case Tank k -> new TankRules(faults).check(where, k);
-      case TwoWayValve k -> valve(where, k);
-      case ThreeWayValve k -> valve(where, k);
-      case CheckValve k -> faults.pressure(where, "cracking pressure", k.crackingPressure());
-      case Regulator k -> faults.pressure(where, "set pressure", k.setPressure());
-      case Filter k -> {
-        faults.flow(where, "rated flow", k.ratedFlow());
-        faults.pressure(where, "rated loss", k.ratedLoss());
-        k.doubling()
-            .ifPresent(v -> faults.size(where, "litres until its loss doubles", v, 1e-3, 1e4));
-      }
-      case Pump k -> pump(where, k);
-      case Accumulator k -> faults.pressure(where, "precharge", k.precharge());
-      case Heater k -> {
-        faults.size(where, "drain height", k.drainHeight(), 0, 2);
-        k.heating()
-            .ifPresent(h -> {
-              faults.size(where, "power", h.power(), 1, 100_000);
-              faults.size(where, "thermostat", h.thermostat(), 293.15, 372.15);
-            });
-      }
-      case Manifold k -> faults.size(where, "outlets", k.outlets(), 1, 32);
-      case Fixture k -> {
-        faults.flow(where, "rated flow", k.ratedFlow());
-        faults.pressure(where, "rated pressure", k.ratedPressure());
-        k.restrictor().ifPresent(most -> faults.flow(where, "restricted flow", most));
-      }
-      case PortableContainer k -> faults.size(where, "capacity", k.capacity(), 1e-4, 2);
-      case Macerator k -> {
-        faults.flow(where, "free flow", k.freeFlow());
-        faults.pressure(where, "shut-off pressure", k.shutOffPressure());
-        k.dryRun().ifPresent(s -> faults.size(where, "dry run", s, 1, 86_400));
-      }
-      case GravityFiller k -> {}
-      case OpenEnd k -> {}
-      case AirAdmittanceValve k -> {}
-      case Strainer k -> {}
-      case Tee k -> {}
-      case DrainTrap k -> {}
-      case LeakTray k -> faults.size(where, "what it holds", k.holds(), 0, 1);
-      case Plug k -> {}
+    for (Property property : kind.properties()) {
+      property.amount().ifPresent(x -> faults.property(where, property.asked(), x));
     }
-  }
-
-  private void pump(String where, Pump pump) {
-    faults.pressure(where, "shut-off pressure", pump.shutOffPressure());
-    faults.flow(where, "free flow", pump.freeFlow());
-    faults.pressure(where, "cut-in pressure", pump.cutIn());
-    faults.pressure(where, "cut-out pressure", pump.cutOut());
-    faults.size(where, "self-priming lift", pump.selfPriming(), 0, 10);
-    pump.dryRun().ifPresent(s -> faults.size(where, "dry run", s, 1, 86_400));
-    if (pump.cutIn() > pump.cutOut()) {
-      faults.add(where, "its switch cuts in above where it cuts out", "Swap the two pressures");
+    kind.clashes().forEach(c -> faults.add(where, c.fault(), c.mend()));
+    if (kind instanceof Tank tank) {
+      new TankRules(faults).check(where, tank);
+    } else if (kind instanceof Valve valve) {
+      valve(where, valve);
     }
   }
 

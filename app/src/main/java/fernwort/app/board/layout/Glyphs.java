@@ -2,28 +2,9 @@ package fernwort.app.board.layout;
 
 import fernwort.app.board.layout.Glyph.LabelAt;
 import fernwort.app.board.layout.Pin.Side;
-import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.LeakTray;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Regulator;
 import fernwort.core.kind.Stop;
-import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tee;
 import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.kind.TwoWayValve;
 import fernwort.core.rig.Part;
@@ -46,29 +27,25 @@ final class Glyphs {
   static Glyph of(Part part) {
     List<String> label = Lettering.lines(part.label());
     List<String> ports = part.kind().ports();
-    return switch (part.kind()) {
-      case Tank k -> tank(k, label);
-      case TwoWayValve k -> twoWay(k, label);
-      case ThreeWayValve k -> threeWay(k, label);
-      case Fixture k -> fixture(ports, label);
-      case Manifold k -> manifold(part, ports);
-      case Tee k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case CheckValve k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case Strainer k -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case DrainTrap k -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case LeakTray k -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
-      case Heater k -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
-      case OpenEnd k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
-      case Plug k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
-      case AirAdmittanceValve k -> round(1, 1, label, LabelAt.RIGHT, ports, Side.DOWN, Side.LEFT);
-      case HoseInlet k -> below(2, 2, label, ports);
-      case GravityFiller k -> below(2, 2, label, ports);
-      case Regulator k -> below(2, 2, label, ports);
-      case Filter k -> below(2, 2, label, ports);
-      case Pump k -> below(2, 2, label, ports);
-      case Accumulator k -> below(2, 2, label, ports);
-      case PortableContainer k -> below(2, 2, label, ports);
-      case Macerator k -> below(2, 2, label, ports);
+    if (part.kind() instanceof Tank tank) {
+      return tank(tank, label);
+    }
+    if (part.kind() instanceof TwoWayValve valve) {
+      return twoWay(valve, label);
+    }
+    if (part.kind() instanceof ThreeWayValve valve) {
+      return threeWay(valve, label);
+    }
+    return switch (part.kind().figure()) {
+      case "tap", "shower", "toilet" -> fixture(ports, label);
+      case "manifold" -> manifold(part, ports);
+      case "tee", "check", "strainer" -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case "trap" -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
+      case "tray" -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
+      case "heater" -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
+      case "end", "dump", "cap" -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
+      case "air" -> round(1, 1, label, LabelAt.RIGHT, ports, Side.DOWN, Side.LEFT);
+      default -> below(2, 2, label, ports);
     };
   }
 

@@ -20,8 +20,8 @@ import fernwort.core.build.Hole;
 import fernwort.core.build.ModelFit;
 import fernwort.core.build.TakeApart;
 import fernwort.core.describe.TankResize;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Point;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Part;
@@ -140,7 +140,7 @@ class BuildApiController {
 
   private static Part tank(OpenRig open, String id) {
     Part part = open.rig().part(id);
-    if (!(part.kind() instanceof Tank)) {
+    if (!part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(part.label() + " is no tank; name one of the rig's tanks");
     }
     return part;
@@ -203,7 +203,7 @@ class BuildApiController {
     body.flows()
         .forEach((fixture, flow) -> {
           boolean flows = Objects.requireNonNullElse(flow, 0.0) > 0;
-          if (!flows || !(open.rig().part(fixture).kind() instanceof Fixture)) {
+          if (!flows || !open.rig().part(fixture).kind().is(Purpose.USE)) {
             throw new Refusal(
                 open.rig().part(fixture).label() + " must be a tap, with a flow above 0");
           }

@@ -9,7 +9,7 @@ import fernwort.core.cold.Procedure;
 import fernwort.core.cold.Remaining;
 import fernwort.core.cold.WinterWish;
 import fernwort.core.cold.Wintering;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -75,7 +75,7 @@ class ColdController {
         .tanks()
         .forEach(t -> volumes.put(t.id(), rig.plumbing().room(t.id()).capacity()));
     for (String tank : asked.emptyTanks().orElse(List.of())) {
-      if (!(rig.rig().part(tank).kind() instanceof Tank)) {
+      if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
         throw new Refusal(rig.rig().part(tank).label() + " is no tank; name tanks to be empty");
       }
       volumes.put(tank, 0.0);
@@ -128,7 +128,7 @@ class ColdController {
     Map<String, Double> bodies = new TreeMap<>();
     Map<String, Double> tanks = new TreeMap<>();
     for (Part part : rig.rig().parts()) {
-      if (part.kind() instanceof Tank) {
+      if (part.kind().is(Purpose.HOLDS)) {
         tanks.put(part.id(), after.state().volume(part.id()));
       } else {
         bodies.put(part.id(), after.wetness().body(part.id()));

@@ -2,7 +2,7 @@ package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.garage.OpenRig;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
@@ -70,7 +70,7 @@ record Overlay(
   }
 
   private static double volume(OpenRig rig, String tank, double litres) {
-    if (!(rig.rig().part(tank).kind() instanceof Tank)) {
+    if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
       throw new Refusal(rig.rig().part(tank).label() + " is no tank; give litres of tanks only");
     }
     double capacity = rig.plumbing().room(tank).capacity();

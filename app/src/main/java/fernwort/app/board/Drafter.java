@@ -155,7 +155,7 @@ final class Drafter {
         part.label(),
         texts(item),
         item.labelBeside() ? "start" : "middle",
-        part.kind() instanceof Tank
+        part.kind().is(Purpose.HOLDS)
             ? Saying.of("{}: {}. Record", part.label(), amount(part))
             : Saying.words(spoken),
         next == null ? "" : next.id(),
@@ -213,7 +213,7 @@ final class Drafter {
   }
 
   private double fill(Part part, Item item) {
-    if (!(part.kind() instanceof Tank)) {
+    if (!part.kind().is(Purpose.HOLDS)) {
       return 0;
     }
     double share = standing.state().volume(part.id()) / rig.plumbing().room(part.id()).capacity();
@@ -221,7 +221,7 @@ final class Drafter {
   }
 
   private Saying amount(Part part) {
-    if (!(part.kind() instanceof Tank)) {
+    if (!part.kind().is(Purpose.HOLDS)) {
       return Saying.NOTHING;
     }
     if (!standing.readings().containsKey(part.id())) {

@@ -18,7 +18,7 @@ import fernwort.core.describe.Alteration;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Accumulator;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -190,7 +190,7 @@ class CommissionController {
   private static Map<String, Double> timed(Trip trip, Form form) {
     Map<String, Double> timed = new TreeMap<>();
     for (Part part : trip.rig().parts()) {
-      if (part.kind() instanceof Fixture) {
+      if (part.kind().is(Purpose.USE)) {
         double flow = form.amount("jug-" + part.id(), part.label(), Measure.FLOW, 0, "");
         if (flow > 0) {
           timed.put(part.id(), flow);
@@ -232,7 +232,7 @@ class CommissionController {
     Hydraulics hydraulics = trip.open().hydraulics();
     List<List<String>> rows = new ArrayList<>();
     for (Part part : trip.rig().parts()) {
-      if (part.kind() instanceof Fixture) {
+      if (part.kind().is(Purpose.USE)) {
         double model =
             hydraulics
                 .solve(JugAgainstModel.alone(trip.plumbing(), state, part.id()))

@@ -13,6 +13,7 @@ import fernwort.core.build.FaceSheet;
 import fernwort.core.build.Hole;
 import fernwort.core.build.Template;
 import fernwort.core.build.Through;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Face;
@@ -256,7 +257,7 @@ class DrillController {
   private Template template(String id, String tank, String face, Wanted wanted, Units units) {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
-    if (!(part.kind() instanceof Tank)) {
+    if (!part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(part.label() + " is no tank; holes are drilled in tanks");
     }
     Form form = trip.form();

@@ -16,6 +16,7 @@ import fernwort.core.build.Hanging;
 import fernwort.core.build.UsualBuild;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.TankResize;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -83,7 +84,7 @@ class HangController {
     OpenRig open = rigs.open(id);
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
-    if (!(part.kind() instanceof Tank)) {
+    if (!part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(part.label() + " is no tank; supports carry tanks");
     }
     Form form = trip.form();

@@ -3,7 +3,7 @@ package fernwort.app.garage;
 import fernwort.app.store.DiaryStore;
 import fernwort.core.budget.Budget;
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
@@ -179,7 +179,7 @@ public class Diary {
 
   private static void tank(OpenRig rig, String id, double volume) {
     Part part = rig.rig().part(id);
-    if (!(part.kind() instanceof Tank)) {
+    if (!part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(part.label() + " is no tank; name one of the rig's tanks");
     }
     double capacity = rig.plumbing().room(id).capacity();

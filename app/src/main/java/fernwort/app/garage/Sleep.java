@@ -12,7 +12,7 @@ import fernwort.core.cold.Filled;
 import fernwort.core.cold.Rewetting;
 import fernwort.core.cold.WinterStep;
 import fernwort.core.cold.Wintering;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Dry;
@@ -145,7 +145,7 @@ public class Sleep {
       case Act.RunDry run -> parts.containsKey(run.pump());
       case Act.Emptied emptied ->
           emptied.volumes().keySet().stream()
-              .allMatch(t -> parts.containsKey(t) && parts.get(t).kind() instanceof Tank);
+              .allMatch(t -> parts.containsKey(t) && parts.get(t).kind().is(Purpose.HOLDS));
       case Act.Tilt _, Act.Blown _, Act.Filled _, Act.Heed _ -> true;
     };
   }
@@ -196,7 +196,7 @@ public class Sleep {
       return now.with(rig.rig(), subject, value);
     }
     return Logbook.Level.parse(value)
-        .filter(level -> part.filter(p -> p.kind() instanceof Tank).isPresent())
+        .filter(level -> part.filter(p -> p.kind().is(Purpose.HOLDS)).isPresent())
         .map(level -> now.withVolume(subject, level.volume()))
         .orElse(now);
   }

@@ -2,7 +2,8 @@ package fernwort.app.garage;
 
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.Optional;
@@ -30,9 +31,9 @@ public class Waterway {
     return toTaps(rig)
         .flatMap(state ->
             rig.rig().parts().stream()
-                .filter(p -> p.kind() instanceof Fixture)
+                .filter(p -> p.kind().is(Purpose.USE))
                 .findFirst()
-                .map(p -> state.with(p.id(), ((Fixture) p.kind()).cold().id())));
+                .map(p -> state.with(p.id(), ((Tap) p.kind()).cold().id())));
   }
 
   /** Returns a rig with its handles so that the taps run, all of them shut. */

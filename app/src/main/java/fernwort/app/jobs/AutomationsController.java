@@ -10,7 +10,8 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.Automation;
 import fernwort.core.jobs.AutomationCheck;
 import fernwort.core.jobs.AutomationRun;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
@@ -148,7 +149,7 @@ class AutomationsController {
    * @param low whether it has a lower mark
    * @param high whether it has an upper mark
    */
-  record Purpose(
+  record Offer(
       String id,
       String words,
       String tank,
@@ -158,9 +159,9 @@ class AutomationsController {
       boolean low,
       boolean high) {
 
-    static final List<Purpose> ALL =
+    static final List<Offer> ALL =
         List.of(
-            new Purpose(
+            new Offer(
                 "KEEP_BETWEEN",
                 "Keep a tank between two marks",
                 "Tank",
@@ -169,7 +170,7 @@ class AutomationsController {
                 "",
                 true,
                 true),
-            new Purpose(
+            new Offer(
                 "STOP_WHEN_FULL",
                 "Stop filling when full",
                 "Tank",
@@ -178,7 +179,7 @@ class AutomationsController {
                 "",
                 false,
                 true),
-            new Purpose(
+            new Offer(
                 "CHANGE_WHEN_DRY",
                 "Change tank when one runs dry",
                 "Tank that runs dry",
@@ -187,7 +188,7 @@ class AutomationsController {
                 "Valve of the other (the same, for one selector)",
                 true,
                 false),
-            new Purpose(
+            new Offer(
                 "TOP_UP",
                 "Top one tank up from another",
                 "Tank to top up",
@@ -196,10 +197,9 @@ class AutomationsController {
                 "",
                 true,
                 true),
-            new Purpose(
-                "SHUT_ON_LEAK", "Shut and stop all on a leak", "", "", "", "", false, false));
+            new Offer("SHUT_ON_LEAK", "Shut and stop all on a leak", "", "", "", "", false, false));
 
-    static Purpose of(String id) {
+    static Offer of(String id) {
       return ALL.stream().filter(p -> p.id.equals(id)).findFirst().orElse(ALL.getFirst());
     }
   }
@@ -244,19 +244,18 @@ class AutomationsController {
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("rows", rows);
     model.addAttribute("together", words(check.together(sound, alone, now), units));
-    model.addAttribute("purposes", Purpose.ALL);
-    model.addAttribute("asked", Purpose.of(purpose));
+    model.addAttribute("purposes", Offer.ALL);
+    model.addAttribute("asked", Offer.of(purpose));
     model.addAttribute("tanks", rig.plumbing().tanks());
     model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(
-        "taps", rig.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).toList());
+        "taps", rig.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList());
     model.addAttribute("tap", tap);
     model.addAttribute("hours", hours);
     model.addAttribute("leak", leak);
     if (run && !sound.isEmpty()) {
       State from =
-          rig.rig().partsById().containsKey(tap)
-                  && rig.rig().part(tap).kind() instanceof Fixture kind
+          rig.rig().partsById().containsKey(tap) && rig.rig().part(tap).kind() instanceof Tap kind
               ? now.with(tap, kind.cold().id())
               : now;
       AutomationRun.Course course =

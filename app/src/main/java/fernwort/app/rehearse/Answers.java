@@ -5,7 +5,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
@@ -134,8 +134,7 @@ final class Answers {
     Flows as = hydraulics.solve(now);
     List<Row> rows = new ArrayList<>();
     for (Part part : rig.rig().parts()) {
-      if (part.kind() instanceof Fixture tap
-          && now.setting().of(part.id()).equals(part.rest().id())) {
+      if (part.kind() instanceof Tap tap && now.setting().of(part.id()).equals(part.rest().id())) {
         String open = tap.cold().id();
         Flows then = hydraulics.solve(now.with(part.id(), open));
         List<String> others = new ArrayList<>();

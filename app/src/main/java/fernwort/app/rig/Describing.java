@@ -13,6 +13,7 @@ import fernwort.core.describe.PortNames;
 import fernwort.core.describe.TankResize;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Point;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line;
@@ -121,7 +122,7 @@ class Describing {
             "Place",
             part.place(),
             rig.places().stream().map(p -> new Field.Option(p.id(), p.label())).toList()));
-    boolean tank = part.kind() instanceof Tank;
+    boolean tank = part.kind().is(Purpose.HOLDS);
     common.add(
         length(
             units,
@@ -162,7 +163,7 @@ class Describing {
 
   /** Where it is to the centimetre, for whoever has measured. */
   private static List<Field> measured(Part part, Units units) {
-    boolean tank = part.kind() instanceof Tank;
+    boolean tank = part.kind().is(Purpose.HOLDS);
     return List.of(
         length(
             units,
@@ -221,7 +222,7 @@ class Describing {
     Kind kind = form(rig, old, units).read(old.kind(), v);
     double height = v.amount("height", "Height over the ground", Measure.LENGTH, -1, 4.5);
     double body =
-        old.kind() instanceof Tank
+        old.kind().is(Purpose.HOLDS)
             ? 0
             : v.optional("volume", "Water its body holds", Measure.VOLUME, 0, 0.06)
                 .or(() -> NewPart.body(old.kind()))

@@ -8,9 +8,9 @@ import fernwort.app.web.Field;
 import fernwort.core.bench.NarrowFitting;
 import fernwort.core.bench.WasteLine;
 import fernwort.core.kind.Accumulator;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.WasteRuns;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -72,7 +72,7 @@ final class PumpPage {
 
   private List<String> together(Form form) {
     List<Part> fixtures =
-        trip.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).toList();
+        trip.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList();
     return form.ticks(
         "together",
         fixtures.stream().map(f -> new Field.Option(f.id(), f.label() + " open")).toList());

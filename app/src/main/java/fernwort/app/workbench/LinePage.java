@@ -10,7 +10,7 @@ import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.bench.Obstacle;
 import fernwort.core.bench.PiecedLine;
 import fernwort.core.bench.VentWidth;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.TimedJug;
@@ -123,7 +123,7 @@ final class LinePage {
   private Question jug() {
     Form form = trip.form();
     List<Part> fixtures =
-        trip.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).toList();
+        trip.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList();
     String chosen =
         fixtures.isEmpty()
             ? ""

@@ -2,10 +2,10 @@ package fernwort.core.bench;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -76,7 +76,7 @@ public record JugAgainstModel(
   public static State alone(Plumbing plumbing, State from, String fixture) {
     State state = from;
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Fixture tap) {
+      if (part.kind() instanceof Tap tap) {
         Position position = part.id().equals(fixture) ? tap.cold() : part.rest();
         state = state.with(part.id(), position.id());
       } else if (part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY) {

@@ -2,7 +2,7 @@ package fernwort.core.bench;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.WasteRuns;
 import fernwort.core.rig.Line;
@@ -35,7 +35,7 @@ public record WasteLine(WasteRuns.Run run, double rated, double halfFull, Verdic
   }
 
   private static WasteLine of(Plumbing plumbing, WasteRuns.Run run) {
-    double rated = ((Fixture) plumbing.rig().part(run.fixture()).kind()).ratedFlow();
+    double rated = ((Tap) plumbing.rig().part(run.fixture()).kind()).ratedFlow();
     Line line = run.line();
     Pipe pipe = Pipe.of(line.bore(), line.length(), PiecedLine.ROUGHNESS, 0, Fluid.WATER);
     double halfFull = run.fall() > 0 ? pipe.flow(Math.min(run.fall(), line.length())) / 2 : 0;

@@ -8,10 +8,9 @@ import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -289,8 +288,8 @@ public final class EndLook {
       }
       Part next = rig.part(line.other(at).part());
       boolean shuts =
-          next.kind() instanceof Valve
-              || next.kind() instanceof OpenEnd && next.hasHandle()
+          next.kind().is(Purpose.TURNS)
+              || next.kind().is(Purpose.OUTLET) && next.hasHandle()
               || next.kind() instanceof Plug;
       if (shuts) {
         return Optional.of(next);

@@ -3,8 +3,8 @@ package fernwort.core.build;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Plug;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Beyond;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -66,7 +66,7 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
     return part.kind().ports().contains("waste")
         ? Beyond.of(rig, part, "waste").stream()
             .map(rig::part)
-            .filter(p -> Beyond.isEnd(p.kind()) && !(p.kind() instanceof Fixture))
+            .filter(p -> Beyond.isEnd(p.kind()) && !p.kind().is(Purpose.USE))
             .toList()
         : List.of();
   }

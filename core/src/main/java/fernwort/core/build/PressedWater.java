@@ -1,7 +1,6 @@
 package fernwort.core.build;
 
 import fernwort.core.kind.Given;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
@@ -63,7 +62,7 @@ final class PressedWater {
         next[e] = first[graph.from(e)];
         first[graph.from(e)] = e;
         to[e] = graph.to(e);
-        heats[e] = plumbing.part(graph.from(e)).kind() instanceof Heater;
+        heats[e] = plumbing.part(graph.from(e)).kind().is(Purpose.HEATS);
       }
     }
     List<Integer> tanks = new ArrayList<>();

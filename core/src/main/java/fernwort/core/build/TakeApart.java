@@ -5,10 +5,11 @@ import fernwort.core.cold.Filled;
 import fernwort.core.cold.Wintering;
 import fernwort.core.effort.Effort;
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tap;
 import fernwort.core.kind.Tee;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
@@ -200,13 +201,13 @@ public record TakeApart(
 
     private Optional<Part> highestTap() {
       return rig.parts().stream()
-          .filter(p -> p.kind() instanceof Fixture && !out.contains(p))
+          .filter(p -> p.kind().is(Purpose.USE) && !out.contains(p))
           .max(Comparator.comparingDouble(Part::height).thenComparing(Part::id));
     }
 
     private static String open(Part tap) {
-      Fixture fixture = (Fixture) tap.kind();
-      return fixture.use().mixes() ? Fixture.WARM.id() : fixture.cold().id();
+      Tap fixture = (Tap) tap.kind();
+      return fixture.mixes() ? Tap.WARM.id() : fixture.cold().id();
     }
 
     /** One handle after another that keeps most back. */
@@ -254,7 +255,7 @@ public record TakeApart(
                 .filter(p -> p.use() == TankPort.Use.VENT)
                 .forEach(p -> vents.add(part.port(p.id())));
       }
-      return new Walk(rig, p -> p.kind() instanceof Tee || p.kind() instanceof Valve).parts(vents);
+      return new Walk(rig, p -> p.kind() instanceof Tee || p.kind().is(Purpose.TURNS)).parts(vents);
     }
 
     private double loses(Plumbing opened, State at) {
@@ -274,7 +275,7 @@ public record TakeApart(
       }
       for (Part part : rig.parts()) {
         held += now.wetness().body(part.id());
-        held += part.kind() instanceof Tank ? now.state().volume(part.id()) : 0;
+        held += part.kind().is(Purpose.HOLDS) ? now.state().volume(part.id()) : 0;
       }
       return held;
     }

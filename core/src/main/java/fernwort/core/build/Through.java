@@ -1,9 +1,8 @@
 package fernwort.core.build;
 
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Point;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -53,7 +52,7 @@ public record Through(
       }
     }
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof HoseInlet || part.kind() instanceof GravityFiller) {
+      if (part.kind().is(Purpose.INLET) || part.kind().is(Purpose.POURED_INTO)) {
         Point at = new Point(part.x(), part.y(), part.height());
         holes.add(hole(rig, part.label(), true, at, INLET));
       }

@@ -8,8 +8,8 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -140,7 +140,7 @@ public record Trial(Setting setting, Saying as, Saying also) {
     Map<String, String> turns = new TreeMap<>();
     for (Part part : plumbing.rig().handles().toList()) {
       String to = setting.of(part.id());
-      if (!(part.kind() instanceof Fixture) && !to.equals(from.of(part.id()))) {
+      if (!part.kind().is(Purpose.USE) && !to.equals(from.of(part.id()))) {
         turns.put(part.id(), to);
       }
     }

@@ -3,7 +3,7 @@ package fernwort.core.build;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -46,8 +46,8 @@ final class Undoing {
         && parts.contains(from.id())
         && parts.contains(to.id())
         && from.place().equals(to.place())
-        && !(from.kind() instanceof Tank)
-        && !(to.kind() instanceof Tank);
+        && !from.kind().is(Purpose.HOLDS)
+        && !to.kind().is(Purpose.HOLDS);
   }
 
   /** Returns a rig with joints apart: both halves of each open to the air where they were. */

@@ -4,9 +4,7 @@ import fernwort.core.describe.TankResize;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Seal;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
@@ -58,10 +56,10 @@ public final class UsualBuild {
   }
 
   private static boolean isDescribed(Part part) {
-    return part.kind() instanceof Tank
-        || part.kind() instanceof Pump
-        || part.kind() instanceof HoseInlet
-        || part.kind() instanceof Heater;
+    return part.kind().is(Purpose.HOLDS)
+        || part.kind().is(Purpose.PUMPS)
+        || part.kind().is(Purpose.INLET)
+        || part.kind().is(Purpose.HEATS);
   }
 
   private static Optional<Seal> seal(Connection.Form form) {

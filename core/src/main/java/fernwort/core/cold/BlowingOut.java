@@ -1,6 +1,7 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -89,7 +90,7 @@ final class BlowingOut {
   }
 
   private void blow(Route route, List<Blow> blows) {
-    Fixture outlet = (Fixture) route.outlet().kind();
+    Tap outlet = (Tap) route.outlet().kind();
     double limit = limit(route);
     AirStream stream =
         AirStream.of(wish.air(), limit, AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
@@ -140,7 +141,7 @@ final class BlowingOut {
             bursts * SECONDS_A_BURST,
             true,
             0));
-    sheet.put(route.outlet(), Fixture.SHUT.id(), "Then the next.");
+    sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
       sheet.note(
           Saying.of(
@@ -172,8 +173,7 @@ final class BlowingOut {
 
   private void unreached(List<Route> routes) {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Fixture
-          && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
+      if (part.kind().is(Purpose.USE) && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
         sheet.note(
             Saying.words(
                 "Air from there does not reach %s: blow into it with a rag round the nozzle, or"

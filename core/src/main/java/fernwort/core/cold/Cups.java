@@ -1,8 +1,8 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
@@ -38,9 +38,7 @@ final class Cups {
                 ? "pour a cup of antifreeze through and run it for two seconds"
                 : "pour a cup of antifreeze into the drain above it");
       }
-      if (part.kind() instanceof Fixture f
-          && f.use() == Fixture.Type.TOILET
-          && sheet.now().strength(part.id()) <= 0) {
+      if (part.kind() instanceof Tap f && f.flushes() && sheet.now().strength(part.id()) <= 0) {
         cup(part, "a cup of antifreeze into the bowl and over its seal");
       }
     }

@@ -3,9 +3,8 @@ package fernwort.core.cold;
 import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Manifold;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -75,7 +74,7 @@ public final class Filled {
   private static Set<String> jugs(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
-            .filter(p -> p.kind() instanceof PortableContainer)
+            .filter(p -> p.kind().is(Purpose.CARRIED))
             .flatMap(p -> p.kind().ports().stream().map(p::port))
             .toList();
     return new Walk(rig, p -> false).lines(from);
@@ -84,7 +83,7 @@ public final class Filled {
   private static Set<String> waste(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
-            .filter(p -> p.kind() instanceof Fixture && p.kind().ports().contains("waste"))
+            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("waste"))
             .map(p -> p.port("waste"))
             .toList();
     return new Walk(rig, Filled::carriesWaste).lines(from);

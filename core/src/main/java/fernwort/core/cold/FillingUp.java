@@ -2,10 +2,10 @@ package fernwort.core.cold;
 
 import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -103,13 +103,13 @@ final class FillingUp {
         INTO_JUG,
         false);
     // A pump gives nothing while it is off, and runs dry while the jug is.
-    if (inlet.part().kind() instanceof Pump) {
+    if (inlet.part().kind().is(Purpose.PUMPS)) {
       sheet.put(inlet.part(), Kind.ON, "It draws from the jug; off before the jug is empty.");
     }
     for (Route route : routes) {
       push(inlet, route);
     }
-    if (inlet.part().kind() instanceof Pump) {
+    if (inlet.part().kind().is(Purpose.PUMPS)) {
       sheet.put(inlet.part(), Position.OFF.id(), "All lines are filled.");
     }
     sheet.heed(
@@ -122,7 +122,7 @@ final class FillingUp {
     sheet.openBeside(before);
     List<Part> missed =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Fixture)
+            .filter(p -> p.kind().is(Purpose.USE))
             .filter(p -> routes.stream().noneMatch(r -> r.outlet().equals(p)))
             .toList();
     for (Part part : missed) {
@@ -137,7 +137,7 @@ final class FillingUp {
   private void push(LetIn.Inlet inlet, Route route) {
     List<String> ids = new ArrayList<>();
     List<Element> chain = new ArrayList<>();
-    if (inlet.part().kind() instanceof Pump) {
+    if (inlet.part().kind().is(Purpose.PUMPS)) {
       ids.add(inlet.part().id());
       chain.add(body(inlet.part()));
     }
@@ -183,7 +183,7 @@ final class FillingUp {
             Math.max(20, litres / SLOW),
             true,
             litres));
-    sheet.put(route.outlet(), Fixture.SHUT.id(), "Then the next.");
+    sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (litres >= MOST) {
       sheet.note(
           Saying.of(

@@ -1,7 +1,7 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -30,7 +30,7 @@ final class LetIn {
         .filter(i -> hasLine(plumbing, i))
         .max(
             Comparator.comparingLong((Inlet i) -> reached(plumbing, now, i))
-                .thenComparing(i -> i.part().kind() instanceof HoseInlet));
+                .thenComparing(i -> i.part().kind().is(Purpose.INLET)));
   }
 
   /** Returns where antifreeze goes in: the supply pump that feeds most, else an inlet or cap. */

@@ -1,10 +1,10 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.TwoWayValve;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Connections;
@@ -153,7 +153,7 @@ public final class Opening {
     }
     for (Part part : plumbing.rig().parts()) {
       double held = now.wetness().body(part.id());
-      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind() instanceof Valve;
+      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind().is(Purpose.TURNS);
       weight += held + (cracks ? A_BODY * held / part.volume() : 0);
     }
     return weight;
@@ -273,7 +273,7 @@ public final class Opening {
     if (turn.position().equals(Kind.UNDONE)) {
       return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
     }
-    return part.kind() instanceof Valve && !turn.position().equals(Valve.HALF)
+    return part.kind().is(Purpose.TURNS) && !turn.position().equals(Valve.HALF)
         ? "So that this side runs out, too; wait until it drips no more."
         : part.kind().openedNote();
   }
@@ -281,8 +281,8 @@ public final class Opening {
   /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
   List<Procedure.Turn> turns() {
     List<Procedure.Turn> turns = new ArrayList<>();
-    Stream<Part> taps = plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Fixture);
-    Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !(p.kind() instanceof Fixture));
+    Stream<Part> taps = plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE));
+    Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !p.kind().is(Purpose.USE));
     for (Part part :
         Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
       if (traps || !(part.kind() instanceof DrainTrap)) {

@@ -1,7 +1,7 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -42,7 +42,7 @@ public final class Procedure {
   /** A pump that is switched on with no tank's water before it runs dry. */
   private static boolean runsDry(Plumbing plumbing, Wintering now, Turn step) {
     Part part = plumbing.rig().part(step.part());
-    if (!(part.kind() instanceof Pump) || !step.position().equals(Kind.ON)) {
+    if (!part.kind().is(Purpose.PUMPS) || !step.position().equals(Kind.ON)) {
       return false;
     }
     Levels levels = Levels.of(plumbing, now.state());

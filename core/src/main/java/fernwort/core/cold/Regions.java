@@ -1,6 +1,6 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Joined;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -68,7 +68,7 @@ final class Regions {
     tank = new boolean[n];
     for (int v = 0; v < n; v++) {
       int region = joined.find(v);
-      boolean isTank = v < plumbing.size() && plumbing.part(v).kind() instanceof Tank;
+      boolean isTank = v < plumbing.size() && plumbing.part(v).kind().is(Purpose.HOLDS);
       air[region] |= passages.letsAirIn(v) || dryBeside[v];
       tank[region] |= isTank && wet[v] && levels.isCovered(port(plumbing, v));
       closed[region] |= wet[v] && ways[v] <= 1 && !passages.letsAirIn(v) && !isTank;

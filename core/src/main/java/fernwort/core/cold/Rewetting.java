@@ -2,7 +2,7 @@ package fernwort.core.cold;
 
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -35,9 +35,9 @@ public final class Rewetting {
     Set<Integer> fed = fed();
     for (Part part : plumbing.rig().parts()) {
       boolean mains =
-          part.kind() instanceof HoseInlet && setting.of(part.id()).equals(HoseInlet.MAINS.id());
+          part.kind().is(Purpose.INLET) && setting.of(part.id()).equals(HoseInlet.MAINS.id());
       boolean pump =
-          part.kind() instanceof Pump
+          part.kind().is(Purpose.PUMPS)
               && setting.of(part.id()).equals(Kind.ON)
               && fed.contains(islands[plumbing.vertex(part, "in")]);
       if (mains || pump) {

@@ -1,10 +1,10 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -75,7 +75,7 @@ final class Routes {
       Come there =
           new Come(
               far, come.cost() + line.volume(), come.needs(), come, new Route.Leg.Through(line));
-      if (part.kind() instanceof Fixture fixture && !far.port().equals("waste")) {
+      if (part.kind() instanceof Tap fixture && !far.port().equals("waste")) {
         routes.add(route(there, part, position(fixture, far.port())));
       } else {
         through(there, part, queue);
@@ -84,8 +84,8 @@ final class Routes {
     return routes;
   }
 
-  private static String position(Fixture fixture, String port) {
-    return port.equals("hot") ? Fixture.HOT.id() : fixture.cold().id();
+  private static String position(Tap fixture, String port) {
+    return port.equals("hot") ? Tap.HOT.id() : fixture.cold().id();
   }
 
   private static Route route(Come end, Part outlet, String position) {

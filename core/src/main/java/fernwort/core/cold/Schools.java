@@ -1,10 +1,9 @@
 package fernwort.core.cold;
 
 import fernwort.core.jobs.Plans;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Macerator;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -159,10 +158,10 @@ public final class Schools {
   private void carryIndoors(Sheet sheet) {
     List<String> away = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Filter || part.kind() instanceof PortableContainer) {
+      if (part.kind().is(Purpose.FILTERS) || part.kind().is(Purpose.CARRIED)) {
         away.add(part.label());
       }
-      if (part.kind() instanceof Fixture f && f.use() == Fixture.Type.SHOWER) {
+      if (part.kind() instanceof Tap f && f.showers()) {
         away.add("the hose and head of " + part.label());
       }
     }

@@ -1,13 +1,9 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.kind.Valve;
@@ -114,7 +110,7 @@ final class Sheet {
   void closeBeside(List<Route> routes) {
     Stream<Part> valves =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Valve)
+            .filter(p -> p.kind().is(Purpose.TURNS))
             .filter(p -> routes.stream().noneMatch(r -> r.needs().containsKey(p.id())));
     for (Part part : byPlace(valves)) {
       ((Valve) part.kind())
@@ -132,17 +128,17 @@ final class Sheet {
     Stream<Part> ends =
         plumbing.rig().parts().stream()
             .filter(p ->
-                p.kind() instanceof Fixture
+                p.kind().is(Purpose.USE)
                     || p.kind() instanceof Plug k && k.removable()
-                    || p.kind() instanceof HoseInlet
-                    || p.kind() instanceof GravityFiller);
+                    || p.kind().is(Purpose.INLET)
+                    || p.kind().is(Purpose.POURED_INTO));
     for (Part part : byPlace(ends)) {
       put(part, part.rest().id(), why);
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Filter || part.kind() instanceof Strainer) {
+      if (part.kind().is(Purpose.FILTERS) || part.kind() instanceof Strainer) {
         put(part, Kind.ON, "Empty, without its cartridge. " + why);
-      } else if (part.kind() instanceof Heater) {
+      } else if (part.kind().is(Purpose.HEATS)) {
         put(part, part.kind().service().getFirst().id(), "It has run out. " + why);
       }
     }
@@ -156,7 +152,7 @@ final class Sheet {
               .filter(port -> plumbing.hasLine(part.port(port)))
               .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port))).id())
               .noneMatch(now.glycol()::containsKey);
-      if (part.kind() instanceof Valve && dry) {
+      if (part.kind().is(Purpose.TURNS) && dry) {
         String was =
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
         // Half way between which of its ways: that only one of several has to be told.

@@ -8,10 +8,9 @@ import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plan;
 import fernwort.core.jobs.Plans;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -162,7 +161,7 @@ public final class Spring {
   }
 
   private void asBefore(String why) {
-    putBack(why, part -> part.kind() instanceof Valve ? before.of(part.id()) : part.rest().id());
+    putBack(why, part -> part.kind().is(Purpose.TURNS) ? before.of(part.id()) : part.rest().id());
   }
 
   private void putBack(String why, Function<Part, String> position) {
@@ -176,7 +175,7 @@ public final class Spring {
 
   private void cartridgesOut() {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Filter) {
+      if (part.kind().is(Purpose.FILTERS)) {
         sheet.heed(
             part.place(),
             part.label() + ": leave the cartridge out, bowl on",
@@ -233,7 +232,7 @@ public final class Spring {
         Routes.from(plumbing, sheet.now(), inlet.get().out()).stream()
             .filter(r -> !r.outlet().equals(inlet.get().part()))
             .sorted(
-                Comparator.comparing((Route r) -> r.position().equals(Fixture.HOT.id()))
+                Comparator.comparing((Route r) -> r.position().equals(Tap.HOT.id()))
                     .thenComparingDouble(Route::length))
             .toList();
     double sum = 0;
@@ -268,7 +267,7 @@ public final class Spring {
               litres / TAP,
               true,
               0));
-      sheet.put(route.outlet(), Fixture.SHUT.id(), "Then the next.");
+      sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     }
     if (sum >= LITTLE) {
       sheet.note(
@@ -336,8 +335,8 @@ public final class Spring {
         "",
         "Run each tap%s until it smells of it; then wait 4 hours"
             .formatted(has(p -> p.kind().ports().contains("hot")) ? ", cold and hot," : ""),
-        (has(p -> p.kind() instanceof Filter) ? "Cartridges stay out. " : "")
-            + (has(p -> p.kind() instanceof Heater) ? "The heater stays off. " : "")
+        (has(p -> p.kind().is(Purpose.FILTERS)) ? "Cartridges stay out. " : "")
+            + (has(p -> p.kind().is(Purpose.HEATS)) ? "The heater stays off. " : "")
             + "Nobody drinks of it meanwhile.",
         CONTACT,
         true);
@@ -373,7 +372,7 @@ public final class Spring {
 
   private void cartridgesIn() {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Filter) {
+      if (part.kind().is(Purpose.FILTERS)) {
         sheet.heed(
             part.place(),
             part.label() + ": cartridge back in",
@@ -383,7 +382,7 @@ public final class Spring {
       }
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Heater) {
+      if (part.kind().is(Purpose.HEATS)) {
         sheet.heed(
             part.place(),
             part.label() + ": full before it is lit; a hot tap runs without air",

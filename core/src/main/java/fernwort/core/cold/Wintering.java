@@ -2,7 +2,7 @@ package fernwort.core.cold;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -61,7 +61,7 @@ public record Wintering(
     Part part = rig.part(partId);
     Map<String, String> off = new TreeMap<>(service);
     if (named(part.kind().positions().stream(), position).isPresent()) {
-      if (part.kind() instanceof Valve) {
+      if (part.kind().is(Purpose.TURNS)) {
         off.remove(partId);
       }
       return new Wintering(state.with(partId, position), off, wetness, glycol);

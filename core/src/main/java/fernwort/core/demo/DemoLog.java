@@ -2,7 +2,7 @@ package fernwort.core.demo;
 
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Filter;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -107,7 +107,7 @@ public final class DemoLog {
   }
 
   private Optional<Part> filter() {
-    return plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Filter).findFirst();
+    return plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).findFirst();
   }
 
   private double full(Part tank) {

@@ -5,6 +5,7 @@ import fernwort.core.kind.Contents;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -118,7 +119,7 @@ public record Addition(
         place,
         at.x(),
         at.y(),
-        height.orElse(what.kind() instanceof Tank ? at.z() + OVER_A_TANK : at.z()),
+        height.orElse(what.kind().is(Purpose.HOLDS) ? at.z() + OVER_A_TANK : at.z()),
         what.bodyLitres() / 1000,
         what.kind());
   }

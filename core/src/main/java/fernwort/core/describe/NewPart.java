@@ -12,13 +12,16 @@ import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Heater;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Kinds;
 import fernwort.core.kind.LeakTray;
 import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Manifold;
+import fernwort.core.kind.Offer;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Shape;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
@@ -28,6 +31,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A part that can be added, as an ordinary one of its kind to be made one's own.
@@ -42,7 +46,7 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
 
   private static final double LITRE_A_MINUTE = 1e-3 / 60;
 
-  private static final List<NewPart> ALL =
+  private static final List<NewPart> USUAL =
       List.of(
           new NewPart(
               "valve",
@@ -245,6 +249,12 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               new PortableContainer(0.02, true),
               0));
 
+  private static final List<NewPart> ALL =
+      Stream.concat(
+              USUAL.stream(),
+              Kinds.all().stream().flatMap(k -> k.offers().stream()).map(NewPart::of))
+          .toList();
+
   /** Returns everything that can be added. */
   public static List<NewPart> all() {
     return ALL;
@@ -263,6 +273,11 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
   /** Returns what stands at the end of a line, having one end, or openings of its own. */
   public static List<NewPart> atEnd() {
     return joined().stream().filter(p -> p.through().isEmpty()).toList();
+  }
+
+  private static NewPart of(Offer offer) {
+    return new NewPart(
+        offer.id(), offer.label(), offer.sentence(), offer.kind(), offer.bodyLitres());
   }
 
   /**
@@ -301,13 +316,13 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
    * @param air whether it is air that passes there
    */
   String end(boolean fromIt, boolean air) {
-    if (kind instanceof Tank) {
+    if (kind.is(Purpose.HOLDS)) {
       return air ? "vent" : fromIt ? "feed" : "fill";
     }
     List<String> ports = kind.ports();
     return through()
         .map(t -> fromIt ? t.out() : t.in())
-        .orElseGet(() -> kind instanceof GravityFiller ? ports.getLast() : ports.getFirst());
+        .orElseGet(() -> kind.is(Purpose.POURED_INTO) ? ports.getLast() : ports.getFirst());
   }
 
   private static Kind fixture(Fixture.Type type, boolean drinking, double litresPerMinute) {

@@ -1,7 +1,7 @@
 package fernwort.core.describe;
 
 import fernwort.core.kind.ProfilePoint;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
@@ -112,7 +112,7 @@ public final class RigEdit {
   public Rig remove(String id) {
     Part part = rig.part(id);
     List<Line> joined = linesAt(id);
-    if (joined.size() > 2 || joined.size() == 2 && part.kind() instanceof Tank) {
+    if (joined.size() > 2 || joined.size() == 2 && part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(
           "%s is needed by %s; take their lines off first"
               .formatted(

@@ -1,12 +1,8 @@
 package fernwort.core.drain;
 
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -111,9 +107,9 @@ public final class DrainRoutes {
     }
     boolean own =
         step.vertex() >= tank
-            && part.kind() instanceof Tank
+            && part.kind().is(Purpose.HOLDS)
             && plumbing.first(plumbing.index(part.id())) == tank;
-    if (part.kind() instanceof Tank && !own) {
+    if (part.kind().is(Purpose.HOLDS) && !own) {
       // By another tank, where there is no way past it.
       for (int u : plumbing.tankVertices(plumbing.tanks().indexOf(part))) {
         double crest = Math.max(step.crest(), levels.height(u));
@@ -130,7 +126,7 @@ public final class DrainRoutes {
 
   /** Adds the ports that a part can let the water on to, with what that needs of its handle. */
   private void through(Step step, Part part, PriorityQueue<Step> queue) {
-    if (part.kind() instanceof Valve || part.kind() instanceof GravityFiller) {
+    if (part.kind().is(Purpose.TURNS) || part.kind().is(Purpose.POURED_INTO)) {
       for (Position position : part.kind().positions()) {
         need(step, part, position.id())
             .ifPresent(needs -> {
@@ -170,7 +166,7 @@ public final class DrainRoutes {
   public List<Map.Entry<String, String>> airGivers(Part tank) {
     List<Map.Entry<String, String>> givers = new ArrayList<>();
     for (Part part : plumbing.rig().handles().toList()) {
-      if (part.kind() instanceof Pump || part.kind() instanceof HoseInlet) {
+      if (part.kind().is(Purpose.PUMPS) || part.kind().is(Purpose.INLET)) {
         continue;
       }
       for (Position position : part.kind().positions()) {

@@ -1,12 +1,12 @@
 package fernwort.core.drain;
 
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Heater;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
@@ -84,9 +84,9 @@ public final class Flood {
 
   private static boolean canDrain(Kind kind) {
     return kind instanceof Plug plug && plug.removable()
-        || kind instanceof OpenEnd
+        || kind.is(Purpose.OUTLET)
         || kind instanceof Heater heater && heater.works() == Heater.Type.STORAGE
-        || kind instanceof Fixture fixture && fixture.use() == Fixture.Type.HOSE_POINT;
+        || kind instanceof Tap fixture && fixture.outside();
   }
 
   private record Settled(int vertex, double level) {}

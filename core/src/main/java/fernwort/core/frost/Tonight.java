@@ -1,8 +1,7 @@
 package fernwort.core.frost;
 
 import fernwort.core.cold.Wintering;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -198,14 +197,14 @@ public record Tonight(List<Exposure> exposures, double watts, double energy, dou
     }
 
     private double held(Part part) {
-      return part.kind() instanceof Tank
+      return part.kind().is(Purpose.HOLDS)
           ? now.state().volume(part.id())
           : now.wetness().body(part.id());
     }
 
     /** Tells whether a part holds water that nothing warms. */
     private boolean cools(Part part, Asked asked) {
-      boolean heats = part.kind() instanceof Heater && now.state().setting().has(part.id(), "on");
+      boolean heats = part.kind().is(Purpose.HEATS) && now.state().setting().has(part.id(), "on");
       return held(part) > 0 && !heats && !asked.drained().contains(part.id());
     }
 

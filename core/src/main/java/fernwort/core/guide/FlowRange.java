@@ -2,7 +2,8 @@ package fernwort.core.guide;
 
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -39,7 +40,7 @@ record FlowRange(String tap, double least, double most) {
   static Optional<FlowRange> of(Rig rig, Map<String, String> handles) {
     Optional<Part> tap =
         rig.parts().stream()
-            .filter(p -> p.kind() instanceof Fixture)
+            .filter(p -> p.kind().is(Purpose.USE))
             .min((a, b) -> Boolean.compare(isShower(b), isShower(a)));
     if (tap.isEmpty() || rig.tanks(Contents.FRESH).findAny().isEmpty()) {
       return Optional.empty();
@@ -54,11 +55,11 @@ record FlowRange(String tap, double least, double most) {
   }
 
   private static boolean isShower(Part part) {
-    return part.kind() instanceof Fixture f && f.use() == Fixture.Type.SHOWER;
+    return part.kind() instanceof Tap f && f.showers();
   }
 
   private static Setting running(Rig rig, Map<String, String> handles, Part tap) {
-    Setting set = rig.atRest().with(tap.id(), ((Fixture) tap.kind()).cold().id());
+    Setting set = rig.atRest().with(tap.id(), ((Tap) tap.kind()).cold().id());
     for (Map.Entry<String, String> handle : handles.entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }

@@ -3,8 +3,8 @@ package fernwort.core.hazard;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Connections;
@@ -174,7 +174,7 @@ final class Foretold {
                             Warning.Code.TANK_RUNS_OUT)
                         .contains(w.code()));
     boolean meant =
-        scene.part(end).kind() instanceof Fixture
+        scene.part(end).kind().is(Purpose.USE)
             || scene.ways().to(end).anyMatch(w -> w.end().kind() == End.Kind.DUMP);
     if (told || meant) {
       return;

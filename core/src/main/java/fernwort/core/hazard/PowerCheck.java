@@ -1,6 +1,6 @@
 package fernwort.core.hazard;
 
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.End;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -19,7 +19,7 @@ final class PowerCheck implements Check {
   public void look(Scene scene, List<Warning> found) {
     List<String> turned =
         scene.plumbing().rig().parts().stream()
-            .filter(p -> p.kind() instanceof Valve)
+            .filter(p -> p.kind().is(Purpose.TURNS))
             .filter(p -> p.kind().unpowered().filter(rest -> !scene.is(p.id(), rest)).isPresent())
             .map(Part::id)
             .toList();

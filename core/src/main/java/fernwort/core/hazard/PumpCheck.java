@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.Pump;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.PumpWork;
@@ -101,7 +101,7 @@ final class PumpCheck implements Check {
     String through =
         loop.stream()
             .distinct()
-            .filter(p -> scene.part(p).kind() instanceof Valve)
+            .filter(p -> scene.part(p).kind().is(Purpose.TURNS))
             .map(scene::label)
             .collect(Collectors.joining(", "));
     found.add(

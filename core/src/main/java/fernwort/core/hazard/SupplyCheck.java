@@ -2,10 +2,10 @@ package fernwort.core.hazard;
 
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Connections;
@@ -51,7 +51,7 @@ final class SupplyCheck implements Check {
   public void look(Scene scene, List<Warning> found) {
     List<Part> mains =
         scene.plumbing().sources().stream()
-            .filter(p -> p.kind() instanceof HoseInlet && scene.is(p.id(), HoseInlet.MAINS.id()))
+            .filter(p -> p.kind().is(Purpose.INLET) && scene.is(p.id(), HoseInlet.MAINS.id()))
             .toList();
     List<Source> unsafe =
         unsafeSources(scene).stream().filter(s -> mayReachDrinking.contains(s.part())).toList();
@@ -191,7 +191,7 @@ final class SupplyCheck implements Check {
           case WASTE -> "Waste of " + scene.label(way.source().part());
           case TANK, JUG -> scene.label(way.source().part());
         };
-    if (scene.part(way.end().part()).kind() instanceof HoseInlet && isInWater(scene, way)) {
+    if (scene.part(way.end().part()).kind().is(Purpose.INLET) && isInWater(scene, way)) {
       return runsOut(scene, way, who);
     }
     String driven = way.drive().kind() == DrivenBy.Kind.FALL ? "by its own fall" : "under pressure";
@@ -226,7 +226,7 @@ final class SupplyCheck implements Check {
 
   private static void heaters(Scene scene, List<Warning> found) {
     for (Part part : scene.plumbing().rig().parts()) {
-      if (part.kind() instanceof Heater
+      if (part.kind().is(Purpose.HEATS)
           && scene.is(part.id(), Kind.ON)
           && !scene.ways().wetted().contains(part.id())) {
         found.add(

@@ -15,11 +15,11 @@ import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.hydraulics.RigNetwork.Stands;
 import fernwort.core.kind.Driven;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Given;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.OpenGraph;
@@ -353,11 +353,11 @@ final class NetworkBuilder {
       int v = outlet.vertex();
       Part part = plumbing.part(v);
       boolean supplies = wet.gives(part);
-      if (node[v] < 0 || part.kind() instanceof Tank || supplies || isPouredInto(part, v)) {
+      if (node[v] < 0 || part.kind().is(Purpose.HOLDS) || supplies || isPouredInto(part, v)) {
         continue;
       }
       int open = building.reservoir(levels.height(v));
-      if (part.kind() instanceof Fixture fixture) {
+      if (part.kind() instanceof Tap fixture) {
         int link = link(node[v], open, orifice(part, fixture), Optional.empty(), part);
         gates.add(new Gate(Gate.Kind.FIXTURE, part.id(), link, 1));
       } else {
@@ -366,7 +366,7 @@ final class NetworkBuilder {
       }
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Fixture && part.kind().ports().contains("waste")) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
         int v = plumbing.vertex(part, "waste");
         if (node[v] >= 0) {
           int open = building.reservoir(levels.height(v));
@@ -379,12 +379,12 @@ final class NetworkBuilder {
 
   /** A jug is tilted only as far as the filler swallows, so that nothing comes back out. */
   private boolean isPouredInto(Part part, int v) {
-    return part.kind() instanceof GravityFiller && plumbing.hasLine(part.port(plumbing.port(v)));
+    return part.kind().is(Purpose.POURED_INTO) && plumbing.hasLine(part.port(plumbing.port(v)));
   }
 
   /** A mixer that is open half way passes half its flow on each side. */
-  private Loss orifice(Part part, Fixture fixture) {
-    double share = graph.setting().of(part.id()).equals(Fixture.WARM.id()) ? 0.5 : 1;
+  private Loss orifice(Part part, Tap fixture) {
+    double share = graph.setting().of(part.id()).equals(Tap.WARM.id()) ? 0.5 : 1;
     double most = fixture.restrictor().orElse(Double.POSITIVE_INFINITY);
     return new Orifice(
         share * fixture.ratedFlow(), water.head(fixture.ratedPressure()), share * most);

@@ -1,9 +1,9 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Fluid;
-import fernwort.core.kind.Filter;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Joined;
 import fernwort.core.plumbing.Levels;
@@ -163,6 +163,6 @@ final class WetPorts {
 
   boolean isFree(int e) {
     boolean passage = graph.law(e) == Link.Law.FREE || graph.law(e) == Link.Law.SEAL;
-    return passage && graph.line(e) < 0 && !(plumbing.part(graph.from(e)).kind() instanceof Filter);
+    return passage && graph.line(e) < 0 && !plumbing.part(graph.from(e)).kind().is(Purpose.FILTERS);
   }
 }

@@ -5,9 +5,10 @@ import fernwort.core.budget.DayShape;
 import fernwort.core.budget.Fact;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Line;
@@ -74,8 +75,7 @@ public record BadBatch(
                 .toList();
     // What has run through a tap is waste.
     Walk walk =
-        new Walk(
-            plumbing.rig(), p -> !(p.kind() instanceof Tank) && !(p.kind() instanceof Fixture));
+        new Walk(plumbing.rig(), p -> !p.kind().is(Purpose.HOLDS) && !p.kind().is(Purpose.USE));
     Set<String> ids = walk.lines(ports);
     List<Line> lines = plumbing.rig().lines().stream().filter(l -> ids.contains(l.id())).toList();
     double held =
@@ -86,8 +86,8 @@ public record BadBatch(
                 .sum();
     List<String> outlets =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Fixture && touches(p, lines))
-            .sorted(Comparator.comparing(p -> !((Fixture) p.kind()).drinking()))
+            .filter(p -> p.kind().is(Purpose.USE) && touches(p, lines))
+            .sorted(Comparator.comparing(p -> !((Tap) p.kind()).drinking()))
             .map(Part::label)
             .toList();
     Crew crew = Crew.of(DayShape.in(asked.zone()), asked.people(), crew(order));

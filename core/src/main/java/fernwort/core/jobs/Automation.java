@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Stop;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Beyond;
 import fernwort.core.rig.Part;
@@ -23,10 +23,10 @@ import java.util.Set;
  * @param purpose what it is for
  * @param rules its rules, looked at in this order
  */
-public record Automation(Purpose purpose, List<Rule> rules) {
+public record Automation(Aim purpose, List<Rule> rules) {
 
   /** What an automation is for. */
-  public enum Purpose {
+  public enum Aim {
     KEEP_BETWEEN,
     STOP_WHEN_FULL,
     CHANGE_WHEN_DRY,
@@ -69,7 +69,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
       Rig rig, String tank, String actor, double low, double high) {
     marks(low, high);
     return new Automation(
-        Purpose.KEEP_BETWEEN,
+        Aim.KEEP_BETWEEN,
         List.of(
             new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
             new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
@@ -79,7 +79,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static Automation stopWhenFull(Rig rig, String tank, String actor, double high) {
     marks(0, high);
     return new Automation(
-        Purpose.STOP_WHEN_FULL,
+        Aim.STOP_WHEN_FULL,
         List.of(new Rule(new High(tank, high), List.of(away(rig, actor, tank)))));
   }
 
@@ -95,7 +95,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
         from.equals(to)
             ? List.of(to(rig, to, other))
             : List.of(to(rig, to, other), away(rig, from, tank));
-    return new Automation(Purpose.CHANGE_WHEN_DRY, List.of(new Rule(new Low(tank, low), turns)));
+    return new Automation(Aim.CHANGE_WHEN_DRY, List.of(new Rule(new Low(tank, low), turns)));
   }
 
   /** Tops a tank up from another one, and stops when that one is nearly dry. */
@@ -104,7 +104,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
     marks(low, high);
     watches(rig, other);
     return new Automation(
-        Purpose.TOP_UP,
+        Aim.TOP_UP,
         List.of(
             new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
             new Rule(new Low(other, low), List.of(away(rig, actor, tank))),
@@ -124,7 +124,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
         turns.add(new Turn(actor.id(), Position.OFF.id()));
       }
     }
-    return new Automation(Purpose.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
+    return new Automation(Aim.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
   }
 
   /**
@@ -132,8 +132,8 @@ public record Automation(Purpose purpose, List<Rule> rules) {
    *
    * @throws Refusal when there is none
    */
-  public static Purpose purpose(String name) {
-    return Arrays.stream(Purpose.values())
+  public static Aim purpose(String name) {
+    return Arrays.stream(Aim.values())
         .filter(p -> p.name().equals(name))
         .findFirst()
         .orElseThrow(() ->
@@ -207,7 +207,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   }
 
   private static void watches(Rig rig, String tank) {
-    if (!rig.partsById().containsKey(tank) || !(rig.part(tank).kind() instanceof Tank)) {
+    if (!rig.partsById().containsKey(tank) || !rig.part(tank).kind().is(Purpose.HOLDS)) {
       throw new Refusal("“%s” is no tank; choose a tank".formatted(tank));
     }
   }
@@ -230,7 +230,7 @@ public record Automation(Purpose purpose, List<Rule> rules) {
   public static List<Part> actors(Rig rig) {
     return rig.parts().stream()
         .filter(p -> p.kind().setsItself())
-        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Valve)))
+        .sorted(Comparator.comparing(p -> !p.kind().is(Purpose.TURNS)))
         .toList();
   }
 

@@ -3,7 +3,8 @@ package fernwort.core.jobs;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Setting;
@@ -167,9 +168,9 @@ public final class AutomationCheck {
     List<State> starts = new ArrayList<>();
     starts.add(now);
     plumbing.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Fixture)
+        .filter(p -> p.kind().is(Purpose.USE))
         .findFirst()
-        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Fixture) tap.kind()).cold().id())));
+        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Tap) tap.kind()).cold().id())));
     return starts;
   }
 

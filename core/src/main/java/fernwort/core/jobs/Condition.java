@@ -2,12 +2,11 @@ package fernwort.core.jobs;
 
 import fernwort.core.drain.DrainRoutes;
 import fernwort.core.drain.Flood;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Pump;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
@@ -401,9 +400,9 @@ public sealed interface Condition {
     }
 
     private static boolean drains(Part part) {
-      return part.kind() instanceof Valve
+      return part.kind().is(Purpose.TURNS)
           || part.kind() instanceof Plug
-          || part.kind() instanceof HoseInlet;
+          || part.kind().is(Purpose.INLET);
     }
 
     @Override

@@ -4,6 +4,7 @@ import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -335,7 +336,7 @@ final class Draft {
   }
 
   private boolean isSlackAwaited(Job.Stage stage, Part part) {
-    return !(part.kind() instanceof HoseInlet)
+    return !part.kind().is(Purpose.INLET)
         || stage.until().filter(u -> u.what() == Job.Until.What.SLACK).isPresent();
   }
 

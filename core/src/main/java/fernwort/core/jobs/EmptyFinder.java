@@ -9,6 +9,7 @@ import fernwort.core.kind.Macerator;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.kind.Valve;
@@ -168,7 +169,7 @@ final class EmptyFinder extends Finder {
   }
 
   private static Position open(Part drain) {
-    return drain.kind() instanceof HoseInlet ? HoseInlet.OPEN : Plug.OUT;
+    return drain.kind().is(Purpose.INLET) ? HoseInlet.OPEN : Plug.OUT;
   }
 
   /** The valve that stands next to a drain's tail, shut; nothing where none does. */

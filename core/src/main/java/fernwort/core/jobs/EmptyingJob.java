@@ -4,12 +4,12 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -61,7 +61,7 @@ public final class EmptyingJob {
    */
   public static Job of(Plumbing plumbing, Set<String> tanks, boolean lines) {
     for (String tank : tanks) {
-      if (!(plumbing.rig().part(tank).kind() instanceof Tank)) {
+      if (!plumbing.rig().part(tank).kind().is(Purpose.HOLDS)) {
         throw new Refusal(plumbing.rig().part(tank).label() + " is no tank; choose tanks to empty");
       }
     }
@@ -153,7 +153,7 @@ public final class EmptyingJob {
     for (Part part : rig.parts()) {
       Kind kind = part.kind();
       boolean gives = kind.is(Purpose.SOURCE) && !kind.is(Purpose.HOLDS);
-      boolean hose = kind instanceof HoseInlet;
+      boolean hose = kind.is(Purpose.INLET);
       boolean off = kind.is(Purpose.DRIVES) || kind.is(Purpose.HEATS) || gives && !(hose && lines);
       if (off) {
         musts.put(part.id(), part.rest().id());
@@ -176,10 +176,10 @@ public final class EmptyingJob {
   private Goal linesOut(List<Part> chosen) {
     Map<String, String> open = new TreeMap<>();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Fixture fixture) {
-        open.put(part.id(), (fixture.use().mixes() ? Fixture.WARM : fixture.cold()).id());
+      if (part.kind() instanceof Tap fixture) {
+        open.put(part.id(), (fixture.mixes() ? Tap.WARM : fixture.cold()).id());
       }
-      if (part.kind() instanceof HoseInlet) {
+      if (part.kind().is(Purpose.INLET)) {
         open.put(part.id(), HoseInlet.OPEN.id());
       }
     }

@@ -8,6 +8,7 @@ import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Connections;
@@ -33,7 +34,7 @@ abstract class Filling extends Finder {
   }
 
   final List<Part> fillers() {
-    return parts(p -> p.kind() instanceof GravityFiller);
+    return parts(p -> p.kind().is(Purpose.POURED_INTO));
   }
 
   /**
@@ -147,7 +148,7 @@ abstract class Filling extends Finder {
   final Stage putAway(Part jug) {
     Map<String, String> after = new LinkedHashMap<>();
     after.put(jug.id(), jug.rest().id());
-    after.putAll(allTo(GravityFiller.SHUT.id(), p -> p.kind() instanceof GravityFiller));
+    after.putAll(allTo(GravityFiller.SHUT.id(), p -> p.kind().is(Purpose.POURED_INTO)));
     return Stage.of(Goal.of(after));
   }
 

@@ -1,7 +1,6 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -25,7 +24,7 @@ record FilterRow(List<Part> filters) {
   /** Returns the rows of a rig, each filter in one. */
   static List<FilterRow> of(Plumbing plumbing) {
     List<Part> all =
-        plumbing.rig().parts().stream().filter(p -> p.kind() instanceof Filter).toList();
+        plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).toList();
     List<FilterRow> rows = new ArrayList<>();
     for (Part filter : all) {
       if (all.stream().noneMatch(f -> next(plumbing, f).filter(filter::equals).isPresent())) {
@@ -57,10 +56,10 @@ record FilterRow(List<Part> filters) {
       }
       PortRef far = line.other(out);
       Part part = plumbing.rig().part(far.part());
-      if (part.kind() instanceof Filter) {
+      if (part.kind().is(Purpose.FILTERS)) {
         return far.port().equals("in") ? Optional.of(part) : Optional.empty();
       }
-      if (part.kind().ports().size() != 2 || part.kind() instanceof Tank) {
+      if (part.kind().ports().size() != 2 || part.kind().is(Purpose.HOLDS)) {
         return Optional.empty();
       }
       String on = part.kind().ports().stream().filter(p -> !p.equals(far.port())).findFirst().get();

@@ -2,12 +2,12 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -60,8 +60,8 @@ abstract class Finder {
     rest = rig.atRest();
     fresh = rig.tanks(Contents.FRESH).toList();
     filled = rig.tanks().filter(t -> ((Tank) t.kind()).contents() != Contents.GRAY).toList();
-    jugs = parts(p -> p.kind() instanceof PortableContainer);
-    inlets = parts(p -> p.kind() instanceof HoseInlet);
+    jugs = parts(p -> p.kind().is(Purpose.CARRIED));
+    inlets = parts(p -> p.kind().is(Purpose.INLET));
   }
 
   /** Adds the jobs of one family, and what is missing for them. */
@@ -81,15 +81,12 @@ abstract class Finder {
   }
 
   final List<Part> taps(String source, Pumped pumped) {
-    return parts(p ->
-        p.kind() instanceof Fixture f
-            && f.use() != Fixture.Type.HOSE_POINT
-            && joins(source, p.id(), pumped));
+    return parts(p -> p.kind() instanceof Tap f && !f.outside() && joins(source, p.id(), pumped));
   }
 
   static Map<String, String> opened(List<Part> taps) {
     Map<String, String> opened = new TreeMap<>();
-    taps.forEach(t -> opened.put(t.id(), ((Fixture) t.kind()).cold().id()));
+    taps.forEach(t -> opened.put(t.id(), ((Tap) t.kind()).cold().id()));
     return opened;
   }
 

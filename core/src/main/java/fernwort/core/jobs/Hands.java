@@ -1,6 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 
 /** What hands can do in one movement. */
@@ -13,7 +14,7 @@ final class Hands {
    * off while its tap gives: the tap is shut first.
    */
   static boolean canTurn(Part part, String from, String to) {
-    return !(part.kind() instanceof HoseInlet
+    return !(part.kind().is(Purpose.INLET)
         && from.equals(HoseInlet.MAINS.id())
         && !to.equals(HoseInlet.HOSE.id()));
   }

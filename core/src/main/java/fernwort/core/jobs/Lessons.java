@@ -1,6 +1,6 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Setting;
@@ -54,7 +54,7 @@ final class Lessons {
     plumbing
         .rig()
         .handles()
-        .filter(p -> p.kind() instanceof Fixture && !musts.containsKey(p.id()))
+        .filter(p -> p.kind().is(Purpose.USE) && !musts.containsKey(p.id()))
         .filter(p -> !at.of(p.id()).equals(p.rest().id()))
         .forEach(p -> shut.add(new Condition.Placed(p.id(), p.rest().id())));
     return shut;

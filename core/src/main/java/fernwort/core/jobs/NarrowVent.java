@@ -3,6 +3,7 @@ package fernwort.core.jobs;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -101,7 +102,7 @@ final class NarrowVent {
   Optional<Slow> slowly(String tank, Simulation start) {
     Optional<Part> inlet =
         plumbing.sources().stream()
-            .filter(p -> p.kind() instanceof HoseInlet)
+            .filter(p -> p.kind().is(Purpose.INLET))
             .filter(p -> start.moment().flows().supplies().getOrDefault(p.id(), 0.0) > 0)
             .findFirst();
     Optional<String> line = inlet.flatMap(p -> plumbing.lineId(p.port("out")));

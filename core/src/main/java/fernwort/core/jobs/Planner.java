@@ -2,11 +2,10 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -137,9 +136,9 @@ public final class Planner {
         .rig()
         .handles()
         .filter(p ->
-            p.kind() instanceof Pump
+            p.kind().is(Purpose.PUMPS)
                 || p.kind() instanceof Macerator
-                || p.kind() instanceof Heater
+                || p.kind().is(Purpose.HEATS)
                 || targets.stream().anyMatch(t -> !t.of(p.id()).equals(from.setting().of(p.id()))))
         .toList();
   }

@@ -4,8 +4,8 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Point;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -235,7 +235,7 @@ final class Scout {
   /** Waste that runs to the ground does so whatever the handles; the layout's review says it. */
   private boolean isWaste(Warning warning) {
     return warning.code() == Warning.Code.OPEN_TO_GROUND
-        && plumbing.rig().part(warning.parts().getLast()).kind() instanceof Fixture;
+        && plumbing.rig().part(warning.parts().getLast()).kind().is(Purpose.USE);
   }
 
   /** Returns what keeps a setting from the goal; empty when it is reached. */

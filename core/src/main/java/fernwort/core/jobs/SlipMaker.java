@@ -3,13 +3,10 @@ package fernwort.core.jobs;
 import fernwort.core.jobs.Trial.Act;
 import fernwort.core.jobs.Trial.Pause;
 import fernwort.core.jobs.Trial.Turned;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.kind.ThreeWayValve;
-import fernwort.core.kind.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -82,7 +79,7 @@ final class SlipMaker {
   }
 
   private static boolean canBeBumped(Part part) {
-    return !(part.kind() instanceof HoseInlet) && !(part.kind() instanceof PortableContainer);
+    return !part.kind().is(Purpose.INLET) && !part.kind().is(Purpose.CARRIED);
   }
 
   /** Returns the slips of a plan from how things stand, in the order of its steps. */
@@ -153,11 +150,11 @@ final class SlipMaker {
 
   /** Handles of the same sort within reach. */
   private List<Part> neighbours(Part part) {
-    boolean valve = part.kind() instanceof Valve;
+    boolean valve = part.kind().is(Purpose.TURNS);
     return rig.handles()
         .filter(p -> p.place().equals(part.place()) && !p.equals(part))
         .filter(
-            p -> valve ? p.kind() instanceof Valve : p.kind().getClass() == part.kind().getClass())
+            p -> valve ? p.kind().is(Purpose.TURNS) : p.kind().getClass() == part.kind().getClass())
         .toList();
   }
 
@@ -199,7 +196,7 @@ final class SlipMaker {
   private void powerLost(State from, List<Act> right, int after, List<Try> tries) {
     List<Act> dark = new ArrayList<>(right.subList(0, after));
     rig.parts().stream()
-        .sorted(Comparator.comparing(p -> !(p.kind() instanceof Heater)))
+        .sorted(Comparator.comparing(p -> !p.kind().is(Purpose.HEATS)))
         .forEach(p ->
             p.kind()
                 .unpowered()
@@ -242,12 +239,12 @@ final class SlipMaker {
   private void tapsOpen(List<Act> right, List<Try> tries) {
     for (boolean drained : new boolean[] {true, false}) {
       rig.parts().stream()
-          .filter(p -> p.kind() instanceof Fixture)
+          .filter(p -> p.kind().is(Purpose.USE))
           .filter(p -> p.kind().ports().contains("waste") == drained)
           .findFirst()
           .ifPresent(tap -> {
             List<Act> open = new ArrayList<>();
-            open.add(new Turned(tap.id(), ((Fixture) tap.kind()).cold().id()));
+            open.add(new Turned(tap.id(), ((Tap) tap.kind()).cold().id()));
             open.addAll(right);
             tries.add(
                 new Try(

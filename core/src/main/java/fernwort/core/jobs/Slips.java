@@ -2,7 +2,7 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.jobs.Trial.Act;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -54,7 +54,7 @@ public final class Slips {
   public List<Slip> of(Job job, State stands) {
     State from = stands;
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Fixture) {
+      if (part.kind().is(Purpose.USE)) {
         from = from.with(part.id(), part.rest().id());
       }
     }

@@ -5,9 +5,9 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Macerator;
 import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -218,9 +218,7 @@ final class StageRun {
       Part part = plumbing.rig().part(out.getKey());
       double more = out.getValue() - before.totals().out().getOrDefault(out.getKey(), 0.0);
       boolean meant =
-          losing.contains(part.id())
-              || leaking.contains(part.id())
-              || part.kind() instanceof Fixture;
+          losing.contains(part.id()) || leaking.contains(part.id()) || part.kind().is(Purpose.USE);
       if (more > SPLASH && !meant) {
         return Optional.of(
             new Harm(
@@ -303,7 +301,7 @@ final class StageRun {
   private String why(Need need, Flows flows) {
     String source = need.source().part();
     boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
-    boolean tank = plumbing.rig().part(source).kind() instanceof Tank;
+    boolean tank = plumbing.rig().part(source).kind().is(Purpose.HOLDS);
     return tank && (air || Marks.isDry(plumbing, run.moment().state(), source))
         ? "Fill %s first: as it is parked, its water does not come to an outlet."
             .formatted(label(source))

@@ -4,8 +4,7 @@ import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -314,7 +313,7 @@ final class Targets {
         .plumbing()
         .rig()
         .handles()
-        .filter(p -> p.kind() instanceof Valve)
+        .filter(p -> p.kind().is(Purpose.TURNS))
         .forEach(p -> add(setting, p, mends));
     return mends;
   }
@@ -325,7 +324,7 @@ final class Targets {
         .plumbing()
         .rig()
         .handles()
-        .filter(p -> p.kind() instanceof Pump && setting.of(p.id()).equals(Kind.ON))
+        .filter(p -> p.kind().is(Purpose.PUMPS) && setting.of(p.id()).equals(Kind.ON))
         .forEach(p -> off.add(new Turn(p.id(), Position.OFF.id())));
     return off;
   }

@@ -2,12 +2,12 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -35,8 +35,7 @@ final class UseFinder extends Finder {
   }
 
   private void rinses() {
-    List<Part> points =
-        parts(p -> p.kind() instanceof Fixture f && f.use() == Fixture.Type.HOSE_POINT);
+    List<Part> points = parts(p -> p.kind() instanceof Tap f && f.outside());
     if (points.isEmpty()) {
       missing("Rinse outside", "It needs an outside rinse with a line to pump or mains.");
     }
@@ -89,7 +88,7 @@ final class UseFinder extends Finder {
   }
 
   private void hot() {
-    List<Part> heaters = parts(p -> p.kind() instanceof Heater);
+    List<Part> heaters = parts(p -> p.kind().is(Purpose.HEATS));
     if (heaters.isEmpty()) {
       missing("Heat water", "It needs a heater between the cold line and a mixer.");
     }
@@ -128,7 +127,7 @@ final class UseFinder extends Finder {
         first.put(source.part(), HoseInlet.MAINS.id());
         then.put(source.part(), HoseInlet.MAINS.id());
       }
-      Map<String, String> probe = Map.of(t.id(), Fixture.HOT.id());
+      Map<String, String> probe = Map.of(t.id(), Tap.HOT.id());
       // A tank that the pump draws from without air is strained while one turns on.
       List<Condition> breathes = mains ? List.of() : List.of(new Condition.Breathes(source.part()));
       add(
@@ -151,18 +150,18 @@ final class UseFinder extends Finder {
   /** A tap that mixes in what comes from a heater. */
   private Optional<Part> mixer(Part heater) {
     return rig.parts().stream()
-        .filter(p -> p.kind() instanceof Fixture f && f.use().mixes())
+        .filter(p -> p.kind() instanceof Tap f && f.mixes())
         .filter(p -> joins(heater.id(), p.id(), Pumped.NO))
         .findFirst();
   }
 
   private Map<String, String> shutTaps() {
-    return allTo(Fixture.SHUT.id(), p -> p.kind() instanceof Fixture);
+    return allTo(Tap.SHUT.id(), p -> p.kind().is(Purpose.USE));
   }
 
   private void recirculate(Part pump) {
     Optional<Part> heater =
-        parts(p -> p.kind() instanceof Heater).stream()
+        parts(p -> p.kind().is(Purpose.HEATS)).stream()
             .filter(h -> joins(pump.id(), h.id(), Pumped.EITHER))
             .filter(h -> joins(h.id(), pump.id(), Pumped.EITHER))
             .findFirst();
@@ -171,7 +170,7 @@ final class UseFinder extends Finder {
         Goal.of(
             Map.of(pump.id(), Kind.ON),
             List.of(),
-            tap.map(t -> Map.of(t.id(), Fixture.HOT.id())).orElse(Map.of()));
+            tap.map(t -> Map.of(t.id(), Tap.HOT.id())).orElse(Map.of()));
     add(
         Job.Kind.RECIRCULATE,
         "round-" + pump.id(),

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
@@ -168,12 +168,12 @@ final class WaitWords {
   /** Tells whether what a hose brings comes to a tap as the handles stand. */
   private boolean feedsATap(String inlet, State state) {
     return Connections.of(plumbing, state.setting())
-        .route(inlet, p -> p.kind() instanceof Tank, p -> p.kind() instanceof Fixture)
+        .route(inlet, p -> p.kind().is(Purpose.HOLDS), p -> p.kind().is(Purpose.USE))
         .isPresent();
   }
 
   private boolean isFixture(String part) {
-    return plumbing.rig().part(part).kind() instanceof Fixture;
+    return plumbing.rig().part(part).kind().is(Purpose.USE);
   }
 
   private String spot(Part part) {

@@ -4,7 +4,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Accumulator;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -287,7 +287,7 @@ final class Waits {
   }
 
   private double moved(Job.Until until, Moment before, Moment after) {
-    if (plumbing.rig().part(until.part()).kind() instanceof Tank) {
+    if (plumbing.rig().part(until.part()).kind().is(Purpose.HOLDS)) {
       double change = after.state().volume(until.part()) - before.state().volume(until.part());
       return Math.abs(change);
     }

@@ -211,7 +211,15 @@ public enum Asked {
       "contact",
       "A contact tells when water stands in it",
       Type.TICK,
-      "Test it with a wet finger twice a year.");
+      "Test it with a wet finger twice a year."),
+  MIXES_TO(
+      "mixes",
+      "Mixes to",
+      "temperature it mixes to",
+      Quantity.TEMPERATURE,
+      new Span(293.15, 338.15),
+      new Span(303.15, 322.15),
+      "Default 38 °C. Above 49 °C people are scalded.");
 
   /** How something is entered. */
   public enum Type {

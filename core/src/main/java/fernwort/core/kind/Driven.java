@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** What moves water on while it is worked, by a motor, a foot or a hand. */
-public sealed interface Driven extends Kind permits Pump, Macerator {
+public interface Driven extends Kind {
 
   /** Returns the flow at no pressure (m³/s). */
   double freeFlow();

@@ -2,6 +2,7 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A filter in its housing.
@@ -13,6 +14,8 @@ import java.util.Optional;
  */
 public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
     implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.FILTERS);
 
   /** What passes a cartridge of which nobody said when it clogs (m³); own choice. */
   private static final double CARTRIDGE = 2;
@@ -134,5 +137,10 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   @Override
   public String figure() {
     return "filter";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

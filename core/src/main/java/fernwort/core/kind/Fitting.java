@@ -1,17 +1,7 @@
 package fernwort.core.kind;
 
 /** A kind that sits in a line and has no handle: nobody opens, shuts or switches it. */
-public sealed interface Fitting extends Kind
-    permits CheckValve,
-        AirAdmittanceValve,
-        Regulator,
-        Strainer,
-        Filter,
-        Accumulator,
-        Tee,
-        Manifold,
-        DrainTrap,
-        LeakTray {
+public interface Fitting extends Kind {
 
   @Override
   default InLine inLine() {

@@ -2,9 +2,12 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** A neck with a cap, into which water is poured. */
 public record GravityFiller() implements Kind {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.POURED_INTO);
 
   public static final Position SHUT = new Position("shut", "cap on");
   public static final Position OPEN = new Position("open", "cap off");
@@ -99,5 +102,10 @@ public record GravityFiller() implements Kind {
   @Override
   public String figure() {
     return "filler";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -15,6 +15,8 @@ import java.util.Set;
 public record Heater(Type works, boolean relief, double drainHeight, Optional<Heating> heating)
     implements Kind {
 
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.HEATS);
+
   /**
    * Where a thermostat is set unless somebody says otherwise (K): 60 °C, at which legionella die.
    */
@@ -62,7 +64,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.HEATS);
+    return PURPOSES;
   }
 
   @Override

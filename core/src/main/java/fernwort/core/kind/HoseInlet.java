@@ -22,6 +22,8 @@ public record HoseInlet(
     Optional<Boolean> outsideDrinkable)
     implements Kind {
 
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.INLET);
+
   /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
   public static final double TAP = 3e-4;
 
@@ -57,7 +59,7 @@ public record HoseInlet(
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.SOURCE);
+    return PURPOSES;
   }
 
   @Override

@@ -5,22 +5,12 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The closed set of part kinds: which ports each has, and what a hand can change about it.
+ * What a part is, declared by each kind for all who ask: its ports, what a hand can change, and
+ * what water, frost and the workbench meet in it. {@link Kinds} lists the kinds.
  *
  * <p>The first position of each kind is how it is left at rest.
  */
-public sealed interface Kind
-    permits HoseInlet,
-        GravityFiller,
-        OpenEnd,
-        Tank,
-        Valve,
-        Fitting,
-        Driven,
-        Heater,
-        Fixture,
-        PortableContainer,
-        Plug {
+public interface Kind {
 
   /** Returns the name of the figure that it is drawn as. */
   String figure();

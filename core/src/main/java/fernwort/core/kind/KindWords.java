@@ -275,7 +275,47 @@ public enum KindWords {
   /** How long a pump worked by hand may run dry. */
   DRY_RUN_BY_HAND("Worked by hand: it does no harm."),
   /** How long another may; seconds. */
-  DRY_RUN_USUAL("In its papers. Left empty: {} s, our own cautious choice for its kind.");
+  DRY_RUN_USUAL("In its papers. Left empty: {} s, our own cautious choice for its kind."),
+  /** The name of a bottle filler. */
+  BOTTLE_FILLER("Bottle filler"),
+  /** What is part of it. */
+  WHAT_A_BOTTLE_FILLER_IS(
+      "A spout for drinking bottles, with its button; it stops when you let go."),
+  /** How it stands while somebody holds it. */
+  HELD_OPEN("held open"),
+  /** The name of a float air vent. */
+  FLOAT_VENT("Float air vent"),
+  /** What is part of it. */
+  WHAT_A_FLOAT_VENT_IS(
+      "A small pot with a float at the top of a line: lets air out and in, and no water."),
+  /** How its cap stands in use. */
+  CAP_LOOSE("cap loose"),
+  /** How its cap stands when it is to let nothing by. */
+  CAP_TIGHT("cap tight"),
+  /** What is left in a float air vent. */
+  ROUND_ITS_FLOAT("water round its float: it cracks with little"),
+  /** When the cap of a float air vent is loosened. */
+  HISSES_THEN_STILL("It hisses while air leaves, then is still; no drip."),
+  /** Care of a float air vent; its label. */
+  LOOK_FOR_DRIP("Look at {}: a drip means dirt under its float"),
+  /** The name of a vacuum breaker. */
+  VACUUM_BREAKER("Vacuum breaker"),
+  /** What is part of it. */
+  WHAT_A_VACUUM_BREAKER_IS(
+      "Lets water one way, and air in when the pressure goes; fit it 150 mm above all after it."),
+  /** When a vacuum breaker goes back. */
+  ARROW_AND_UPRIGHT("its arrow the way the water goes, its cap upward"),
+  /** Care of a vacuum breaker; its label. */
+  TRY_VACUUM_BREAKER("Shut the water before {} and open a tap behind it: air must hiss in"),
+  /** The name of a mixing valve. */
+  MIXING_VALVE("Mixing valve"),
+  /** What is part of it. */
+  WHAT_A_MIXING_VALVE_IS(
+      "Cold and hot in, mixed out at the set temperature; a check valve in each inlet."),
+  /** When a mixing valve goes back. */
+  COLD_HOT_AND_MIXED("cold to C, hot to H, the taps to MIX"),
+  /** Care of a mixing valve; its label. */
+  TRY_MIXING_VALVE("Hold a thermometer under a tap behind {}, and work its knob from end to end");
 
   private final String text;
 

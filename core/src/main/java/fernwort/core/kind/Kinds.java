@@ -28,7 +28,11 @@ public final class Kinds {
           new Entry("leak-tray", LeakTray.class),
           new Entry("portable-container", PortableContainer.class),
           new Entry("macerator", Macerator.class),
-          new Entry("plug", Plug.class));
+          new Entry("plug", Plug.class),
+          new Entry("bottle-filler", BottleFiller.class, BottleFiller.OFFER),
+          new Entry("float-vent", FloatVent.class, FloatVent.OFFER),
+          new Entry("vacuum-breaker", VacuumBreaker.class, VacuumBreaker.OFFER),
+          new Entry("mixing-valve", MixingValve.class, MixingValve.OFFER));
 
   private Kinds() {}
 
@@ -42,6 +46,17 @@ public final class Kinds {
    *
    * @param type what it is called in a rig file
    * @param kind what describes it
+   * @param offers ordinary ones, ready to be put into a rig
    */
-  public record Entry(String type, Class<? extends Kind> kind) {}
+  public record Entry(String type, Class<? extends Kind> kind, List<Offer> offers) {
+
+    /** Makes an entry whose ordinary ones are listed elsewhere. */
+    Entry(String type, Class<? extends Kind> kind) {
+      this(type, kind, List.of());
+    }
+
+    Entry(String type, Class<? extends Kind> kind, Offer offer) {
+      this(type, kind, List.of(offer));
+    }
+  }
 }

@@ -15,6 +15,8 @@ import java.util.Set;
 public record Macerator(double freeFlow, double shutOffPressure, Optional<Double> dryRun)
     implements Driven {
 
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.DRIVES);
+
   /**
    * How high a macerator draws gray water up to itself (m): its impeller primes itself a little,
    * and nobody gives a figure; own choice.
@@ -43,7 +45,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.DRIVES);
+    return PURPOSES;
   }
 
   @Override

@@ -7,6 +7,8 @@ import java.util.Set;
 /** The free end of a line. */
 public record OpenEnd(Role role) implements Kind {
 
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.END, Purpose.OUTLET);
+
   public static final Position CAPPED = new Position("capped", "cap on");
   public static final Position HOSE = new Position("hose", "dump hose to the drain");
   public static final Position OPEN = new Position("open", "cap off, no hose");
@@ -21,7 +23,7 @@ public record OpenEnd(Role role) implements Kind {
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.END, Purpose.OUTLET);
+    return PURPOSES;
   }
 
   @Override

@@ -11,6 +11,8 @@ import java.util.Set;
  */
 public record Plug(boolean removable) implements Kind {
 
+  private static final Set<Purpose> CAP = Set.of(Purpose.END);
+
   public static final Position IN = new Position("on", "cap on");
   public static final Position OUT = new Position("off", "cap off");
 
@@ -21,7 +23,7 @@ public record Plug(boolean removable) implements Kind {
 
   @Override
   public Set<Purpose> purposes() {
-    return removable ? Set.of(Purpose.END) : Set.of();
+    return removable ? CAP : Set.of();
   }
 
   @Override

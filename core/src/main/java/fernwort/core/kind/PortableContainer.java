@@ -12,12 +12,14 @@ import java.util.Set;
  */
 public record PortableContainer(double capacity, boolean drinkable) implements Kind {
 
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.CARRIED);
+
   public static final Position STOWED = new Position("stowed", "stowed");
   public static final Position POURING = new Position("pouring", "held and pouring");
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.SOURCE);
+    return PURPOSES;
   }
 
   @Override

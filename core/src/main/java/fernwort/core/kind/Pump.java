@@ -29,6 +29,11 @@ public record Pump(
     Optional<Double> dryRun)
     implements Driven {
 
+  private static final Set<Purpose> PUMPING = Set.of(Purpose.DRIVES, Purpose.PUMPS);
+
+  private static final Set<Purpose> SUPPLYING =
+      Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.SUPPLIES);
+
   /** What a pump could do beyond its cut-out, where its plate does not say (Pa); own choice. */
   private static final double OVER_CUT_OUT = 5e4;
 
@@ -98,7 +103,7 @@ public record Pump(
 
   @Override
   public Set<Purpose> purposes() {
-    return duty == Duty.SUPPLY ? Set.of(Purpose.DRIVES, Purpose.SUPPLIES) : Set.of(Purpose.DRIVES);
+    return duty == Duty.SUPPLY ? SUPPLYING : PUMPING;
   }
 
   @Override

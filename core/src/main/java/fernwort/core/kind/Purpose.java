@@ -12,10 +12,22 @@ public enum Purpose {
   USE,
   /** What comes down its line leaves by it: the end of a drain, overflow or dump line. */
   OUTLET,
+  /** A hose from outside is joined to it. */
+  INLET,
+  /** Water is poured into it. */
+  POURED_INTO,
+  /** It is carried to the rig, and poured or drawn from. */
+  CARRIED,
   /** It drives water on. */
   DRIVES,
+  /** It drives clean water on. */
+  PUMPS,
   /** It keeps taps under pressure. */
   SUPPLIES,
   /** It heats water. */
-  HEATS
+  HEATS,
+  /** It takes something out of the water. */
+  FILTERS,
+  /** Its handle says which of its ports are joined. */
+  TURNS
 }

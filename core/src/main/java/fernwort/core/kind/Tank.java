@@ -26,6 +26,9 @@ public record Tank(
     double highestPressure,
     double lowestPressure)
     implements Kind {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.END, Purpose.HOLDS);
+
   public Tank {
     tankPorts = List.copyOf(tankPorts);
   }
@@ -39,7 +42,7 @@ public record Tank(
 
   @Override
   public Set<Purpose> purposes() {
-    return Set.of(Purpose.SOURCE, Purpose.END, Purpose.HOLDS);
+    return PURPOSES;
   }
 
   @Override

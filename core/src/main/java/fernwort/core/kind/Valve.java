@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** A kind whose handle joins some of its ports. */
-public sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
+public interface Valve extends Kind {
+
+  Set<Purpose> PURPOSES = Set.of(Purpose.TURNS);
 
   /** Returns the positions of the handle with what each joins. */
   List<Stop> stops();
@@ -195,5 +198,10 @@ public sealed interface Valve extends Kind permits TwoWayValve, ThreeWayValve {
             ? motor().isPresent() ? KindWords.MOTOR_VALVE : KindWords.VALVE
             : motor().isPresent() ? KindWords.MOTOR_THREE_WAY : KindWords.THREE_WAY;
     return new Goods(Goods.Shelf.WATER_ON_BOARD, words.with(size), false);
+  }
+
+  @Override
+  default Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -1,6 +1,6 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Regulator;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -122,7 +122,7 @@ public final class Connections {
   }
 
   private boolean isWaste(int v) {
-    return plumbing.part(v).kind() instanceof Fixture && plumbing.port(v).equals("waste");
+    return plumbing.part(v).kind().is(Purpose.USE) && plumbing.port(v).equals("waste");
   }
 
   private List<String> route(int[] from, int end) {

@@ -3,6 +3,7 @@ package fernwort.core.plumbing;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;
@@ -86,9 +87,7 @@ public final class OpenGraph {
 
   /** A stowed jug is joined to nothing, whatever line it pours through. */
   private boolean isStowed(Part part) {
-    return !free
-        && part.kind() instanceof PortableContainer
-        && is(part, PortableContainer.STOWED.id());
+    return !free && part.kind().is(Purpose.CARRIED) && is(part, PortableContainer.STOWED.id());
   }
 
   private void add(int a, int b, int lineIndex, Link.Law law, double amount) {

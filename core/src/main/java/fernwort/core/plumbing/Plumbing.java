@@ -5,7 +5,6 @@ import fernwort.core.kind.Manifold;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
@@ -168,7 +167,7 @@ public final class Plumbing {
   }
 
   private boolean isJug(int vertex) {
-    return part(vertex).kind() instanceof PortableContainer;
+    return part(vertex).kind().is(Purpose.CARRIED);
   }
 
   private int[] portVertices(Part part) {

@@ -1,7 +1,6 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Part;
@@ -37,7 +36,7 @@ public final class Relief {
     graph = new OpenGraph(plumbing, setting);
     graph.outlets().ends().stream()
         .filter(o -> o.end().kind() != End.Kind.TANK)
-        .filter(o -> !(plumbing.part(o.vertex()).kind() instanceof HoseInlet))
+        .filter(o -> !plumbing.part(o.vertex()).kind().is(Purpose.INLET))
         .forEach(o -> openings.add(o.vertex()));
   }
 
@@ -75,7 +74,7 @@ public final class Relief {
     }
     while (!queue.isEmpty()) {
       int v = queue.remove();
-      if (plumbing.part(v).kind() instanceof OpenEnd) {
+      if (plumbing.part(v).kind().is(Purpose.OUTLET)) {
         return crest[v];
       }
       for (int e = free.first(v); e >= 0; e = free.next(e)) {
@@ -126,7 +125,7 @@ public final class Relief {
         continue;
       }
       boolean on =
-          part.kind() instanceof Tank
+          part.kind().is(Purpose.HOLDS)
               && !seen.contains(part.id())
               && !plumbing.onlyIn(v)
               && opens(part.id(), source, seen, ports);

@@ -1,9 +1,7 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.ArrayDeque;
@@ -38,7 +36,7 @@ public final class WasteRuns {
     OpenGraph graph = OpenGraph.withHandlesFree(plumbing);
     List<Run> runs = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Fixture && part.kind().ports().contains("waste")) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
         runs.addAll(from(graph, part));
       }
     }
@@ -55,7 +53,7 @@ public final class WasteRuns {
     while (!front.isEmpty()) {
       int v = front.remove();
       Kind kind = plumbing.part(v).kind();
-      if (kind instanceof Tank || kind instanceof OpenEnd) {
+      if (kind.is(Purpose.HOLDS) || kind.is(Purpose.OUTLET)) {
         end = v;
         break;
       }

@@ -2,12 +2,10 @@ package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.ProfilePoint;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Water;
@@ -77,7 +75,7 @@ final class AirLook implements Look {
             && end.role() != OpenEnd.Role.DUMP
             && end.role() != OpenEnd.Role.DRAIN
         || part.kind() instanceof AirAdmittanceValve
-        || part.kind() instanceof GravityFiller;
+        || part.kind().is(Purpose.POURED_INTO);
   }
 
   private static UnaryOperator<Rig> vent(Part part, Tank tank) {
@@ -183,7 +181,7 @@ final class AirLook implements Look {
             plan.free()
                 .route(
                     t.id(),
-                    p -> p.kind() instanceof Pump || p.kind() instanceof Fixture,
+                    p -> p.kind().is(Purpose.PUMPS) || p.kind().is(Purpose.USE),
                     p -> p.id().equals(line.to().part()) || p.id().equals(line.from().part()))
                 .isPresent())
         .count();
@@ -247,9 +245,9 @@ final class AirLook implements Look {
   }
 
   private static boolean stops(Part part) {
-    return part.kind() instanceof Tank
-        || part.kind() instanceof Pump
-        || part.kind() instanceof Fixture;
+    return part.kind().is(Purpose.HOLDS)
+        || part.kind().is(Purpose.PUMPS)
+        || part.kind().is(Purpose.USE);
   }
 
   /** The most that lies above a port when a full tank is tipped one way or another (m³). */

@@ -1,6 +1,6 @@
 package fernwort.core.review;
 
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Beyond;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -14,7 +14,7 @@ final class DeadEndLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part valve : plan.rig().parts()) {
-      if (!(valve.kind() instanceof Valve)) {
+      if (!valve.kind().is(Purpose.TURNS)) {
         continue;
       }
       valve.kind().ports().stream()

@@ -2,7 +2,7 @@ package fernwort.core.review;
 
 import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Point;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -88,7 +88,7 @@ final class LobeLook implements Look {
   }
 
   private static boolean drives(Part part) {
-    return part.kind() instanceof Pump || part.kind() instanceof Macerator;
+    return part.kind().is(Purpose.PUMPS) || part.kind() instanceof Macerator;
   }
 
   private static Finding apart(Part part, TankRoom room, TankPort one, TankPort other) {

@@ -1,11 +1,8 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Amount;
@@ -66,7 +63,7 @@ final class PlaceLook implements Look {
   }
 
   private static boolean takesIn(Part part) {
-    return part.kind() instanceof HoseInlet || part.kind() instanceof GravityFiller;
+    return part.kind().is(Purpose.INLET) || part.kind().is(Purpose.POURED_INTO);
   }
 
   private static boolean nearWheel(Plumbed plan, Part part) {
@@ -87,7 +84,7 @@ final class PlaceLook implements Look {
   }
 
   private static Finding behindPanel(Part part, Place place) {
-    boolean isSwitch = part.kind() instanceof Pump || part.kind() instanceof Heater;
+    boolean isSwitch = part.kind().is(Purpose.PUMPS) || part.kind().is(Purpose.HEATS);
     return new Finding(
         isSwitch ? Finding.Code.SWITCH_REACH : Finding.Code.BEHIND_PANEL,
         isSwitch ? Finding.Risk.LOSS : Finding.Risk.BOTHER,

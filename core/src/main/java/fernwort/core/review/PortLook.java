@@ -2,11 +2,8 @@ package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;
@@ -32,15 +29,15 @@ final class PortLook implements Look {
 
   /** A neck's mouth is meant to be open; a waste that goes nowhere runs into a bowl. */
   private static boolean matters(Part part, String port) {
-    return !(part.kind() instanceof GravityFiller && port.equals("mouth"))
-        && !(part.kind() instanceof Fixture && port.equals("waste"))
-        && !(part.kind() instanceof PortableContainer);
+    return !(part.kind().is(Purpose.POURED_INTO) && port.equals("mouth"))
+        && !(part.kind().is(Purpose.USE) && port.equals("waste"))
+        && !part.kind().is(Purpose.CARRIED);
   }
 
   private static Finding open(Part part, List<String> ports) {
     boolean one = ports.size() == 1;
     boolean ours = PortNames.isOurs(part.kind(), ports.getFirst());
-    boolean tank = part.kind() instanceof Tank;
+    boolean tank = part.kind().is(Purpose.HOLDS);
     return new Finding(
         Finding.Code.PORT_OPEN,
         Finding.Risk.LOSS,

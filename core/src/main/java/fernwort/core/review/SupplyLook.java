@@ -5,15 +5,15 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Regulator;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Tap;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -46,7 +46,7 @@ final class SupplyLook implements Look {
       if (part.kind() instanceof HoseInlet inlet && inlet.mainsPressure() > 0) {
         backflow(plan, part, found);
         tooStrong(plan, part, inlet, found);
-      } else if (part.kind() instanceof Pump) {
+      } else if (part.kind().is(Purpose.PUMPS)) {
         strainer(plan, part, found);
       } else if (part.kind() instanceof Tank tank && tank.contents() == Contents.GRAY) {
         mixes(plan, part, found);
@@ -198,7 +198,7 @@ final class SupplyLook implements Look {
   }
 
   private static boolean isDrinking(Part part) {
-    return part.kind() instanceof Fixture f && f.drinking() || Plumbed.isTank(part, Contents.FRESH);
+    return part.kind() instanceof Tap f && f.drinking() || Plumbed.isTank(part, Contents.FRESH);
   }
 
   private static void oneLeak(Plumbed plan, List<Finding> found) {
@@ -230,9 +230,9 @@ final class SupplyLook implements Look {
   }
 
   private static boolean parts(Part part) {
-    return part.kind() instanceof Valve
+    return part.kind().is(Purpose.TURNS)
         || part.kind() instanceof CheckValve
-        || part.kind() instanceof Pump;
+        || part.kind().is(Purpose.PUMPS);
   }
 
   /** A shared vent joins tanks for air only; what counts leaves the first tank by another port. */

@@ -4,9 +4,9 @@ import fernwort.core.bench.VentWidth;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Line;
@@ -60,7 +60,7 @@ final class VentLook implements Look {
   }
 
   private static boolean isTank(Part part, Part but) {
-    return part.kind() instanceof Tank && !part.equals(but);
+    return part.kind().is(Purpose.HOLDS) && !part.equals(but);
   }
 
   private static void vent(
@@ -137,7 +137,7 @@ final class VentLook implements Look {
   private static boolean letsWaterOut(Part part) {
     return part.kind() instanceof OpenEnd end
             && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW)
-        || part.kind() instanceof GravityFiller;
+        || part.kind().is(Purpose.POURED_INTO);
   }
 
   private static List<String> lines(Plumbed plan, List<String> parts) {

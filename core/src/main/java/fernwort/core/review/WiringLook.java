@@ -1,8 +1,6 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Stop;
 import fernwort.core.kind.Tank;
@@ -22,7 +20,7 @@ final class WiringLook implements Look {
     for (Part part : plan.rig().parts()) {
       if (part.kind() instanceof ThreeWayValve valve) {
         neverJoined(plan, names, part, valve, found);
-      } else if (part.kind() instanceof PortableContainer) {
+      } else if (part.kind().is(Purpose.CARRIED)) {
         pushedInto(plan, names, part, found);
       }
     }
@@ -57,7 +55,7 @@ final class WiringLook implements Look {
   }
 
   private static boolean isIntake(Part part, String port) {
-    return part.kind() instanceof Pump && port.equals("in");
+    return part.kind().is(Purpose.PUMPS) && port.equals("in");
   }
 
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
@@ -94,7 +92,7 @@ final class WiringLook implements Look {
     Optional<Part> pushing =
         ends.stream()
             .map(end -> plan.part(end.part()))
-            .filter(p -> ends.contains(p.port("out")) && p.kind() instanceof Pump)
+            .filter(p -> ends.contains(p.port("out")) && p.kind().is(Purpose.PUMPS))
             .findFirst();
     boolean drawn = ends.stream().anyMatch(e -> isIntake(plan.part(e.part()), e.port()));
     if (pushing.isPresent() && !drawn) {

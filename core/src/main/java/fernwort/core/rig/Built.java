@@ -1,6 +1,6 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -40,7 +40,7 @@ public record Built(List<Joint> joints, List<Support> supports) {
             .collect(Collectors.toSet());
     Set<String> tanks =
         parts.stream()
-            .filter(p -> p.kind() instanceof Tank)
+            .filter(p -> p.kind().is(Purpose.HOLDS))
             .map(Part::id)
             .collect(Collectors.toSet());
     return new Built(

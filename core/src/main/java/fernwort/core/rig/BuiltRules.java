@@ -1,7 +1,7 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -80,7 +80,7 @@ final class BuiltRules {
   private void support(Support support, Map<String, Part> parts) {
     String where = "a support of " + support.tank();
     Part part = parts.get(support.tank());
-    if (part == null || !(part.kind() instanceof Tank)) {
+    if (part == null || !part.kind().is(Purpose.HOLDS)) {
       add(where, "there is no such tank", "Name a tank of the rig");
     }
     within(where, "along", support.along(), -LONGEST, LONGEST);

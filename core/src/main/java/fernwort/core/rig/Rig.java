@@ -1,10 +1,9 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
 import fernwort.core.say.Refusal;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -88,7 +87,7 @@ public record Rig(
 
   /** Returns the parts that are tanks. */
   public Stream<Part> tanks() {
-    return parts.stream().filter(p -> p.kind() instanceof Tank);
+    return parts.stream().filter(p -> p.kind().is(Purpose.HOLDS));
   }
 
   /** Returns the tanks that are meant for this water. */
@@ -98,7 +97,7 @@ public record Rig(
 
   /** Tells whether anything on board heats water. */
   public boolean hasHeater() {
-    return parts.stream().anyMatch(p -> p.kind() instanceof Heater);
+    return parts.stream().anyMatch(p -> p.kind().is(Purpose.HEATS));
   }
 
   /** Returns the parts that a hand can set. */
@@ -136,7 +135,7 @@ public record Rig(
   public Map<String, String> shutDown() {
     Map<String, String> shut = new TreeMap<>();
     handles()
-        .filter(p -> !(p.kind() instanceof Valve))
+        .filter(p -> !p.kind().is(Purpose.TURNS))
         .forEach(p -> shut.put(p.id(), p.rest().id()));
     return shut;
   }

@@ -1,7 +1,7 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -184,7 +184,7 @@ final class Fronts {
     /** How much of what a part passes on when all is full it passes on now (0 to 1). */
     private double share(String part) {
       List<Line> in = into.getOrDefault(part, List.of());
-      if (in.isEmpty() || rig.part(part).kind() instanceof Tank) {
+      if (in.isEmpty() || rig.part(part).kind().is(Purpose.HOLDS)) {
         return 1;
       }
       return bodies.containsKey(part) ? 0 : Math.min(1, arrives(part) / full(in));

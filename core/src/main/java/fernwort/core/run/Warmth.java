@@ -2,9 +2,9 @@ package fernwort.core.run;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Heater;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -163,9 +163,9 @@ final class Warmth {
   }
 
   private static double hotShare(String position) {
-    if (position.equals(Fixture.HOT.id())) {
+    if (position.equals(Tap.HOT.id())) {
       return 1;
     }
-    return position.equals(Fixture.WARM.id()) ? 0.5 : 0;
+    return position.equals(Tap.WARM.id()) ? 0.5 : 0;
   }
 }

@@ -2,12 +2,10 @@ package fernwort.core.run;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Point;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Regulator;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -78,7 +76,7 @@ final class Watch {
                     .map(p -> part.port(p.id()))
                     .toList()));
       }
-      if (part.kind() instanceof Fixture && part.kind().ports().contains("waste")) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
       }
     }
@@ -98,12 +96,12 @@ final class Watch {
   }
 
   private static boolean stops(Kind kind) {
-    return kind instanceof Tank
-        || kind instanceof Pump
+    return kind.is(Purpose.HOLDS)
+        || kind.is(Purpose.PUMPS)
         || kind instanceof Macerator
         || kind instanceof Regulator
-        || kind instanceof Fixture
-        || kind instanceof HoseInlet;
+        || kind.is(Purpose.USE)
+        || kind.is(Purpose.INLET);
   }
 
   /** Returns the heights of a tank's ports (m). */
@@ -228,7 +226,7 @@ final class Watch {
 
   private double head(PortRef port, Levels levels, Flows flows) {
     Part part = parts.get(port.part());
-    if (part != null && part.kind() instanceof Tank) {
+    if (part != null && part.kind().is(Purpose.HOLDS)) {
       return levels.surface(port.part());
     }
     return flows

@@ -2,8 +2,8 @@ package fernwort.core.sizing;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -27,7 +27,7 @@ final class PumpNeed {
    * @param flows flow in each line, by id (m³/s); where none is given, the fixture's own
    */
   static double pumpPressure(TapBench bench, Part part, Flows alone, Map<String, Double> flows) {
-    Fixture fixture = (Fixture) part.kind();
+    Tap fixture = (Tap) part.kind();
     double own = alone.fixture(part.id());
     double lost = 0;
     Set<String> passed = new HashSet<>();

@@ -3,10 +3,10 @@ package fernwort.core.sizing;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
+import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -59,7 +59,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
   Flows open(Collection<Part> some) {
     State state = shut;
     for (Part fixture : some) {
-      state = state.with(fixture.id(), ((Fixture) fixture.kind()).cold().id());
+      state = state.with(fixture.id(), ((Tap) fixture.kind()).cold().id());
     }
     return hydraulics.solve(state);
   }
@@ -86,7 +86,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
   }
 
   private static boolean isOutside(Part fixture) {
-    return ((Fixture) fixture.kind()).use() == Fixture.Type.HOSE_POINT;
+    return ((Tap) fixture.kind()).outside();
   }
 
   /** Returns the bench with other lines. */
@@ -105,6 +105,6 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
 
   /** Returns the flow that a fixture is made for (m³/s). */
   static double rated(Part fixture) {
-    return ((Fixture) fixture.kind()).ratedFlow();
+    return ((Tap) fixture.kind()).ratedFlow();
   }
 }

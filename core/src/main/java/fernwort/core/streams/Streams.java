@@ -1,10 +1,9 @@
 package fernwort.core.streams;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Walk;
@@ -63,7 +62,7 @@ public final class Streams {
   private void gray() {
     for (Part part : rig.parts()) {
       for (String port : part.kind().ports()) {
-        boolean waste = part.kind() instanceof Fixture && port.equals("waste");
+        boolean waste = part.kind().is(Purpose.USE) && port.equals("waste");
         boolean grayTank =
             part.kind() instanceof Tank tank
                 && tank.contents() == Contents.GRAY
@@ -114,10 +113,10 @@ public final class Streams {
   }
 
   private static boolean passes(Part part) {
-    return !(part.kind() instanceof Tank
-        || part.kind() instanceof Fixture
-        || part.kind() instanceof Heater
-        || part.kind() instanceof Pump);
+    return !(part.kind().is(Purpose.HOLDS)
+        || part.kind().is(Purpose.USE)
+        || part.kind().is(Purpose.HEATS)
+        || part.kind().is(Purpose.PUMPS));
   }
 
   /** Spreads from hot and cold ports at once; each line belongs to whichever comes first. */
@@ -128,9 +127,9 @@ public final class Streams {
       for (String port : part.kind().ports()) {
         boolean hot = port.equals("hot");
         boolean cold =
-            part.kind() instanceof HoseInlet
-                || part.kind() instanceof Tank
-                || part.kind() instanceof Heater
+            part.kind().is(Purpose.INLET)
+                || part.kind().is(Purpose.HOLDS)
+                || part.kind().is(Purpose.HEATS)
                 || part.kind() instanceof Pump p && p.duty() != Pump.Duty.CIRCULATION;
         if (hot || cold) {
           known.put(part.port(port), hot ? Stream.HOT : Stream.FRESH);

@@ -1,11 +1,10 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Levels;
@@ -44,8 +43,8 @@ final class CoveredVents {
   }
 
   private static boolean isAlwaysOpen(Kind kind) {
-    return kind instanceof OpenEnd
-        || kind instanceof GravityFiller
+    return kind.is(Purpose.OUTLET)
+        || kind.is(Purpose.POURED_INTO)
         || kind instanceof AirAdmittanceValve
         || kind instanceof Plug;
   }
@@ -104,6 +103,6 @@ final class CoveredVents {
   }
 
   private boolean isTank(int v) {
-    return plumbing.part(v).kind() instanceof Tank;
+    return plumbing.part(v).kind().is(Purpose.HOLDS);
   }
 }

@@ -1,7 +1,7 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
@@ -108,7 +108,7 @@ final class Gathering {
   /** A hose that hangs in outside water lets water out into it, too. */
   private boolean isOutside(int v) {
     Part part = plumbing.part(v);
-    return part.kind() instanceof HoseInlet && graph.is(part, HoseInlet.OUTSIDE.id());
+    return part.kind().is(Purpose.INLET) && graph.is(part, HoseInlet.OUTSIDE.id());
   }
 
   private double outside(int v) {
@@ -117,7 +117,7 @@ final class Gathering {
 
   /** Water poured into a neck passes its mouth without being lost there. */
   private boolean isMouth(int v) {
-    return plumbing.part(v).kind() instanceof GravityFiller;
+    return plumbing.part(v).kind().is(Purpose.POURED_INTO);
   }
 
   private Way way(Way.Key key, Sweep sweep, int end, Optional<Intake> intake) {

@@ -5,6 +5,7 @@ import fernwort.core.kind.Driven;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;
@@ -147,7 +148,7 @@ final class Pumping {
     List<Source> pressers = new ArrayList<>();
     for (Part part : plumbing.sources()) {
       boolean joined = islands[plumbing.first(plumbing.index(part.id()))] == islands[vertex];
-      if (joined && part.kind() instanceof HoseInlet && graph.is(part, HoseInlet.MAINS.id())) {
+      if (joined && part.kind().is(Purpose.INLET) && graph.is(part, HoseInlet.MAINS.id())) {
         pressers.add(new Source(Source.Kind.MAINS, part.id()));
       }
     }

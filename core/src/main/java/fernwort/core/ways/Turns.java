@@ -1,9 +1,8 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -166,7 +165,7 @@ public final class Turns {
     private void search(int first, int last, double[] ceiling) {
       Deque<Integer> front = new ArrayDeque<>();
       for (int v = first; v < last; v++) {
-        if (plumbing.part(v).kind() instanceof Tank && !levels.wet(v)) {
+        if (plumbing.part(v).kind().is(Purpose.HOLDS) && !levels.wet(v)) {
           continue;
         }
         for (int layer : new int[] {RUNS, DRAWN}) {
@@ -253,7 +252,7 @@ public final class Turns {
   }
 
   private boolean isWaste(int v) {
-    return plumbing.part(v).kind() instanceof Fixture
+    return plumbing.part(v).kind().is(Purpose.USE)
         && !isMiddle(v)
         && plumbing.port(v).equals("waste");
   }
@@ -263,7 +262,7 @@ public final class Turns {
   }
 
   private double head(Part source, int port) {
-    if (source.kind() instanceof Tank) {
+    if (source.kind().is(Purpose.HOLDS)) {
       return levels.surface(source.id());
     }
     return source.kind().gives().stream()

@@ -17,7 +17,7 @@ public record BottleFiller(double ratedFlow, double ratedPressure) implements Ta
           "bottle-filler",
           KindWords.BOTTLE_FILLER.text(),
           KindWords.WHAT_A_BOTTLE_FILLER_IS.text(),
-          new BottleFiller(3.3e-5, 2e5),
+          new BottleFiller(2e-3 / 60, 2e5),
           0);
 
   @Override

@@ -312,6 +312,12 @@ public interface Kind {
         : all.stream().flatMap(p -> links(p.id()).stream()).distinct().toList();
   }
 
+  /** Tells whether its ports meet in a middle, to which links can lead. */
+  default boolean meets() {
+    int middle = ports().size();
+    return links().stream().anyMatch(l -> l.from() == middle || l.to() == middle);
+  }
+
   /** A bowl, or the plug of a trap, that is off. */
   String OFF = "off";
 

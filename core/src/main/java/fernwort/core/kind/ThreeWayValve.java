@@ -29,4 +29,9 @@ public record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<De
   public String figure() {
     return "valve";
   }
+
+  @Override
+  public boolean meets() {
+    return true;
+  }
 }

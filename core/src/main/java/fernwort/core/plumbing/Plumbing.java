@@ -1,7 +1,6 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Manifold;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
@@ -9,8 +8,6 @@ import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -209,7 +206,7 @@ public final class Plumbing {
   }
 
   static boolean hasMiddle(Kind kind) {
-    return kind instanceof Tee || kind instanceof Manifold || kind instanceof ThreeWayValve;
+    return kind.meets();
   }
 
   /** The points of a line's run; between its ends the vehicle's x and y change evenly. */

@@ -1,0 +1,340 @@
+package fernwort.core.kind;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.build.BuyList;
+import fernwort.core.build.Ends;
+import fernwort.core.cold.Filled;
+import fernwort.core.cold.School;
+import fernwort.core.cold.Schools;
+import fernwort.core.cold.WinterWish;
+import fernwort.core.describe.Addition;
+import fernwort.core.describe.Fittings;
+import fernwort.core.describe.NewPart;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.Jobs;
+import fernwort.core.jobs.Plans;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Whatever can be put into a rig is met by everything that computes, and has words for it. */
+class EveryKindTest {
+
+  private static final String TAP_LINE = "pump-out-sink";
+
+  static Stream<NewPart> parts() {
+    return NewPart.all().stream();
+  }
+
+  static Stream<NewPart> oneOfEachKind() {
+    return Kinds.all().stream()
+        .map(k ->
+            NewPart.all().stream()
+                .filter(p -> p.kind().getClass().equals(k.kind()))
+                .findFirst()
+                .orElseThrow());
+  }
+
+  private static Rig with(Rig rig, String what, String line) {
+    return new Addition(
+            NewPart.of(what), "Odd one", Optional.empty(), Optional.empty(), Optional.empty())
+        .at(rig, new Addition.OnLine(line))
+        .on(rig);
+  }
+
+  private static Part odd(Rig rig) {
+    return rig.parts().stream().filter(p -> p.label().equals("Odd one")).findFirst().orElseThrow();
+  }
+
+  private static State half(Rig rig) {
+    Map<String, Double> volumes =
+        rig.tanks()
+            .collect(Collectors.toMap(Part::id, t -> Plumbing.of(rig).room(t.id()).capacity() / 2));
+    return new State(rig.atRest(), volumes, Slope.LEVEL);
+  }
+
+  private static State running(Rig rig) {
+    State state = half(rig);
+    for (Part part : rig.parts()) {
+      if (part.kind().is(Purpose.SUPPLIES)) {
+        state = state.with(part.id(), Kind.ON);
+      }
+    }
+    return state;
+  }
+
+  private static List<Warning> warnings(Rig rig, State state) {
+    Plumbing plumbing = Plumbing.of(rig);
+    Levels levels = Levels.of(plumbing, state);
+    return Hazards.of(plumbing).warnings(state.setting(), levels, OpenWays.find(plumbing, state));
+  }
+
+  @Test
+  void everyKindIsListedOnceAndCanBePutIn() {
+    assertThat(Kinds.all()).doesNotHaveDuplicates();
+    assertThat(Kinds.all().stream().map(Kinds.Entry::type)).doesNotHaveDuplicates();
+    assertThat(NewPart.all().stream().map(p -> p.kind().getClass().getName()))
+        .containsAll(Kinds.all().stream().map(k -> k.kind().getName()).toList());
+    assertThat(NewPart.all().stream().map(NewPart::id)).doesNotHaveDuplicates();
+  }
+
+  @ParameterizedTest
+  @MethodSource("parts")
+  void itsDeclarationsAgreeWithEachOther(NewPart what) {
+    Kind kind = what.kind();
+    List<String> positions = kind.positions().stream().map(Position::id).toList();
+    assertThat(positions).doesNotHaveDuplicates();
+    for (String at : positions.isEmpty() ? List.of("") : positions) {
+      for (Link link : kind.links(at)) {
+        assertThat(link.from()).isBetween(0, kind.ports().size());
+        assertThat(link.to()).isBetween(0, kind.ports().size()).isNotEqualTo(link.from());
+      }
+      assertThat(kind.mouths(at)).allMatch(m -> m.port() < kind.ports().size());
+      assertThat(kind.purpose(at.isEmpty() ? "x" : at)).isNotBlank();
+      assertThat(at.isEmpty() || !kind.notice(at).isBlank()).isTrue();
+    }
+    Stream.of(kind.drained(), kind.unpowered(), kind.rest().map(Position::id))
+        .flatMap(Optional::stream)
+        .forEach(p ->
+            assertThat(
+                    Stream.concat(kind.positions().stream(), kind.service().stream())
+                        .map(Position::id))
+                .contains(p));
+    for (String port : kind.ports()) {
+      assertThat(kind.end(port)).isNotNull();
+      assertThat(NewPart.all().stream().map(NewPart::id)).contains(kind.usuallyAt(port));
+    }
+    assertThat(kind.figure()).isNotBlank();
+    assertThat(kind.mend()).isNotBlank();
+    assertThat(kind.goods("It", "13 mm").what()).isNotBlank();
+    assertThat(kind.clashes()).isEmpty();
+    kind.properties()
+        .forEach(p ->
+            p.amount()
+                .ifPresent(x ->
+                    assertThat(x)
+                        .isBetween(p.asked().possible().low(), p.asked().possible().high())
+                        .isBetween(p.asked().usual().low(), p.asked().usual().high())));
+  }
+
+  @ParameterizedTest
+  @MethodSource("parts")
+  void whatIsEnteredOfItMakesItAgain(NewPart what) {
+    Map<Asked, Property> held =
+        what.kind().properties().stream().collect(Collectors.toMap(Property::asked, p -> p));
+    Kind again =
+        what.kind()
+            .with(
+                new Answers() {
+                  @Override
+                  public double amount(Asked asked) {
+                    return held.get(asked).amount().orElseThrow();
+                  }
+
+                  @Override
+                  public Optional<Double> optional(Asked asked) {
+                    return held.get(asked).amount();
+                  }
+
+                  @Override
+                  public boolean ticked(Asked asked) {
+                    return held.get(asked).ticked();
+                  }
+
+                  @Override
+                  public <E extends Enum<E>> E choice(Asked asked, Class<E> of) {
+                    return of.cast(held.get(asked).choice().orElseThrow());
+                  }
+                });
+    assertThat(again).isEqualTo(what.kind());
+  }
+
+  @ParameterizedTest
+  @MethodSource("oneOfEachKind")
+  void everythingComputesWithItInALine(NewPart what) {
+    Rig rig = with(one(), what.id(), TAP_LINE);
+    Plumbing plumbing = Plumbing.of(rig);
+    State state = running(rig);
+    Flows flows = Hydraulics.of(plumbing).solve(state);
+    assertThat(flows.line(rig.lines().getFirst().id())).isFinite();
+    assertThat(warnings(rig, state)).allMatch(w -> !w.title().toString().isBlank());
+    assertThat(LayoutReview.of(plumbing)).allMatch(f -> !f.title().toString().isBlank());
+    assertThat(BuyList.of(rig, List.of())).isNotEmpty();
+    assertThat(Ends.of(rig)).hasSize(2 * rig.lines().size());
+    Plans plans = Plans.of(plumbing);
+    assertThat(Jobs.of(plumbing).all())
+        .isNotEmpty()
+        .allMatch(job ->
+            plans.plan(job, half(rig)).trouble().isPresent()
+                || !plans.plan(job, half(rig)).steps().isEmpty()
+                || plans.isSo(job, half(rig)));
+    assertThat(
+            Schools.of(plans)
+                .plan(School.FALL, Filled.of(plumbing, half(rig)), WinterWish.USUAL)
+                .steps())
+        .isNotEmpty();
+  }
+
+  @Test
+  void aBottleFillerGivesWaterWhileItIsHeldAndCountsAsDrinkingWater() {
+    Rig rig = with(one(), "bottle-filler", TAP_LINE);
+    State held = running(rig).with(odd(rig).id(), "open");
+    Flows flows = Hydraulics.of(Plumbing.of(rig)).solve(held);
+    // Two bar at a pump of 2.8 bar: a little over its rated 2 L/min, an orifice.
+    assertThat(flows.fixture(odd(rig).id())).isBetween(3.3e-5, 4.5e-5);
+    assertThat(odd(rig).kind().forDrinking()).isTrue();
+    Flows released = Hydraulics.of(Plumbing.of(rig)).solve(running(rig));
+    assertThat(released.fixture(odd(rig).id())).isZero();
+  }
+
+  /** A tank and pump before a mixing valve whose hot side comes through a heater. */
+  private static Rig mixing() {
+    return RigBuilder.named("Mixing")
+        .vehicle(one().vehicle())
+        .place("box", "Box", "open the door", 1, 0, 0.5)
+        .part(
+            "tank",
+            "Tank",
+            1,
+            0,
+            0.5,
+            new Tank(
+                Contents.FRESH,
+                new Shape.Box(0.8, 0.4, 0.3),
+                0.01,
+                List.of(
+                    Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05),
+                    Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)),
+                Fittings.stick(0.1, 0.1),
+                1e4,
+                -1e4))
+        .part("vent-end", "Vent end", 1.4, 0.3, 1, Fittings.end(OpenEnd.Role.VENT))
+        .part("pump", "Pump", 2, 0, 0.6, 0.1, Fittings.pressurePump(10, 2.8))
+        .part("tee", "Tee", 2, 0.2, 0.7, new Tee())
+        .part("tee2", "Second tee", 2, 0.2, 0.7, new Tee())
+        .part("heater", "Heater", 2, 0.4, 0.6, 10, new Heater(Heater.Type.STORAGE, true, 0.02))
+        .part("mix", "Mixing valve", 2, 0.5, 0.9, new MixingValve(311.15, 3_000))
+        .part("sink", "Sink", 2, 0.6, 1.2, Fittings.fixture(Fixture.Type.TAP, true, 6))
+        .part("rinse", "Rinse", 2, 0.6, 1.1, Fittings.fixture(Fixture.Type.HOSE_POINT, false, 6))
+        .line("suction", "Suction", "tank.feed > pump.in", 13, 1, Material.PVC_HOSE, 1)
+        .line("breath", "Breath", "tank.vent > vent-end.in", 13, 0.7, Material.PVC_HOSE, 1)
+        .line("delivery", "Delivery", "pump.out > tee.a", 12, 0.5, Material.PEX, 1)
+        .line("cold", "Cold", "tee.b > tee2.a", 12, 0.6, Material.PEX, 1)
+        .line("to-mix", "To the valve", "tee2.b > mix.cold", 12, 0.6, Material.PEX, 1)
+        .line("to-rinse", "To the rinse", "tee2.c > rinse.cold", 12, 0.6, Material.PEX, 1)
+        .line("to-heater", "To the heater", "tee.c > heater.cold", 12, 0.4, Material.PEX, 1)
+        .line("hot", "Hot", "heater.hot > mix.hot", 12, 0.4, Material.PEX, 1)
+        .line("to-sink", "To the sink", "mix.mixed > sink.cold", 12, 0.4, Material.PEX, 1)
+        .build();
+  }
+
+  private static Rig one() {
+    return ReadyRig.find("one-tank").orElseThrow().rig();
+  }
+
+  @Test
+  void aMixingValveGivesOfBothAndDoesNotLetHotWaterCrossIntoTheCold() {
+    Rig rig = mixing();
+    Hydraulics hydraulics = Hydraulics.of(Plumbing.of(rig));
+    Flows open = hydraulics.solve(running(rig).with("sink", "open"));
+    assertThat(open.line("to-mix")).isGreaterThan(1e-5);
+    assertThat(open.line("hot")).isGreaterThan(1e-5);
+    assertThat(open.fixture("sink"))
+        .isCloseTo(open.line("to-mix") + open.line("hot"), within(1e-7));
+    // The outside tap draws the pressure down; nothing comes back through the valve.
+    Flows outside = hydraulics.solve(running(rig).with("rinse", "open"));
+    assertThat(outside.line("to-rinse")).isGreaterThan(1e-5);
+    assertThat(outside.line("to-mix")).isCloseTo(0, within(1e-12));
+    assertThat(outside.line("hot")).isCloseTo(0, within(1e-12));
+  }
+
+  /** A hose inlet that fills a tank below its water, with something between them. */
+  private static Rig filling(Optional<Kind> between) {
+    RigBuilder rig =
+        RigBuilder.named("Filling")
+            .vehicle(one().vehicle())
+            .place("box", "Box", "open the door", 1, 0, 0.5)
+            .part(
+                "tank",
+                "Tank",
+                1,
+                0,
+                0.8,
+                new Tank(
+                    Contents.FRESH,
+                    new Shape.Box(0.8, 0.4, 0.3),
+                    0.01,
+                    List.of(
+                        Fittings.port("fill", TankPort.Use.FILL, 0.1, 0, 0.05),
+                        Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)),
+                    Fittings.stick(0.1, 0.1),
+                    1e4,
+                    -1e4))
+            .part("vent-end", "Vent end", 1.4, 0.3, 1.3, Fittings.end(OpenEnd.Role.VENT))
+            .part("inlet", "Inlet", 0.5, 0.5, 0.6, Fittings.inlet(4))
+            .line("breath", "Breath", "tank.vent > vent-end.in", 13, 0.7, Material.PVC_HOSE, 1);
+    return between
+        .map(kind ->
+            rig.part("odd", "Odd one", 0.6, 0.5, 1.2, kind)
+                .line("in", "In", "inlet.out > odd.in", 13, 1, Material.PEX, 1)
+                .line("on", "On", "odd.out > tank.fill", 13, 1, Material.PEX, 1))
+        .orElseGet(() -> rig.line("in", "In", "inlet.out > tank.fill", 13, 1, Material.PEX, 1))
+        .build();
+  }
+
+  @Test
+  void aVacuumBreakerKeepsTankWaterOutOfTheMains() {
+    Rig bare = filling(Optional.empty());
+    Rig guarded = filling(Optional.of(new VacuumBreaker(7_000)));
+    assertThat(backflow(bare)).isTrue();
+    assertThat(backflow(guarded)).isFalse();
+    assertThat(runsBack(bare)).isPositive();
+    assertThat(runsBack(guarded)).isZero();
+    // And it lets the hose fill the tank.
+    State filling = half(guarded).with("inlet", HoseInlet.MAINS.id());
+    assertThat(Hydraulics.of(Plumbing.of(guarded)).solve(filling).line("on")).isGreaterThan(1e-4);
+  }
+
+  private static boolean backflow(Rig rig) {
+    return warnings(rig, half(rig).with("inlet", HoseInlet.MAINS.id())).stream()
+        .anyMatch(w -> w.code() == Warning.Code.BACKFLOW);
+  }
+
+  private static double runsBack(Rig rig) {
+    return Hydraulics.of(Plumbing.of(rig))
+        .solve(half(rig).with("inlet", HoseInlet.OPEN.id()))
+        .end("inlet");
+  }
+
+  @Test
+  void aFloatVentLetsAirAndNoWater() {
+    Rig rig = with(one(), "float-vent", TAP_LINE);
+    Flows flows = Hydraulics.of(Plumbing.of(rig)).solve(running(rig));
+    assertThat(flows.end(odd(rig).id())).isZero();
+    assertThat(odd(rig).kind().mouths("open"))
+        .extracting(Mouth::onto)
+        .containsExactly(Mouth.Onto.AIR);
+    assertThat(odd(rig).kind().mouths("shut")).isEmpty();
+  }
+}

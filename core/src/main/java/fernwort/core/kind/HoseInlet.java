@@ -1,7 +1,6 @@
 package fernwort.core.kind;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -148,14 +147,15 @@ public record HoseInlet(
 
   @Override
   public String notice(String position) {
-    return Map.of(
-            CAPPED.id(), KindWords.HOSE_DRAINED,
-            HOSE.id(), KindWords.TAP_OUTSIDE_SHUT,
-            MAINS.id(), KindWords.HISS_IN_HOSE,
-            OUTSIDE.id(), KindWords.HOSE_END_UNDER_WATER,
-            OPEN.id(), KindWords.CAP_LOOSENS)
-        .get(position)
-        .text();
+    KindWords words =
+        switch (position) {
+          case "mains" -> KindWords.HISS_IN_HOSE;
+          case "outside" -> KindWords.HOSE_END_UNDER_WATER;
+          case "hose" -> KindWords.TAP_OUTSIDE_SHUT;
+          case "open" -> KindWords.CAP_LOOSENS;
+          default -> KindWords.HOSE_DRAINED;
+        };
+    return words.text();
   }
 
   @Override

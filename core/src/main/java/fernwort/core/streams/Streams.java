@@ -2,6 +2,8 @@ package fernwort.core.streams;
 
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
@@ -144,15 +146,22 @@ public final class Streams {
       if (line == null || streams.putIfAbsent(line.id(), stream) != null) {
         continue;
       }
-      Part far = part(line.other(port));
+      PortRef end = line.other(port);
+      Part far = part(end);
       if (passes(far)) {
         for (String next : far.kind().ports()) {
-          if (known.putIfAbsent(far.port(next), stream) == null) {
+          if (!isBetweenInlets(far.kind(), end.port(), next)
+              && known.putIfAbsent(far.port(next), stream) == null) {
             queue.add(far.port(next));
           }
         }
       }
     }
+  }
+
+  /** Water does not go on from one inlet of a part to another. */
+  private static boolean isBetweenInlets(Kind kind, String from, String to) {
+    return kind.flow(from) == PortFlow.IN && kind.flow(to) == PortFlow.IN;
   }
 
   private Part part(PortRef port) {

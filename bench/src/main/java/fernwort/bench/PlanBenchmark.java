@@ -2,14 +2,14 @@ package fernwort.bench;
 
 import fernwort.core.demo.LongCoach;
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Gauge;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.Tank;
 import fernwort.core.load.DrawOrders;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Gauge;
-import fernwort.core.rig.Kind;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.HashMap;
@@ -64,7 +64,7 @@ public class PlanBenchmark {
 
   private static TankRoom room(Shape shape) {
     return TankRoom.of(
-        (Kind.Tank)
+        (Tank)
             Fittings.tank(Contents.FRESH, shape, 0.005, new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0)));
   }
 

@@ -1,16 +1,19 @@
 package fernwort.bench;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.Contents;
+import fernwort.core.kind.Fixture;
+import fernwort.core.kind.Manifold;
+import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Shape;
+import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.Tee;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.Contents;
-import fernwort.core.rig.Kind;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.TankPort.Use;
 import fernwort.core.rig.Vehicle;
 import java.util.HashMap;
 import java.util.List;
@@ -39,11 +42,11 @@ final class ValveHouse {
                     List.of(new Axle("rear", 0, 6000, 2200)),
                     Optional.empty()))
             .place("pump-bay", "Pump bay", "open the side door", -0.5, 0, 0.8)
-            .part("feeds", "Feed manifold", -0.3, 0, 0.4, new Kind.Manifold(TANKS))
-            .part("fills", "Fill manifold", -0.3, 0, 1.2, new Kind.Manifold(TANKS + 1))
+            .part("feeds", "Feed manifold", -0.3, 0, 0.4, new Manifold(TANKS))
+            .part("fills", "Fill manifold", -0.3, 0, 1.2, new Manifold(TANKS + 1))
             .part("pump", "Pump", -0.5, 0, 0.5, Fittings.pressurePump(12, 3))
-            .part("house", "House tee", -0.6, 0, 0.9, new Kind.Tee())
-            .part("tap", "Tap", -0.7, 0, 1.2, Fittings.fixture(Kind.Fixture.Type.TAP, true, 6))
+            .part("house", "House tee", -0.6, 0, 0.9, new Tee())
+            .part("tap", "Tap", -0.7, 0, 1.2, Fittings.fixture(Fixture.Type.TAP, true, 6))
             .line("suction", "Suction", "feeds.in > pump.in", 16, 1, Material.PVC_HOSE, 1)
             .line("delivery", "Delivery", "pump.out > house.a", 13, 1, Material.PEX, 1)
             .line("to-tap", "To the tap", "house.b > tap.cold", 13, 1, Material.PEX, 1)
@@ -74,7 +77,7 @@ final class ValveHouse {
         .part("feed" + i, "Feed " + i, i, 0, 0.55, Fittings.twoWay(0))
         .part("fill" + i, "Fill " + i, i, 0, 1.1, Fittings.twoWay(0))
         .part("vent" + i, "Vent " + i, i, 0, 1.2, Fittings.twoWay(0))
-        .part("air" + i, "Air " + i, i, 0, 1.6, Fittings.end(Kind.OpenEnd.Role.VENT))
+        .part("air" + i, "Air " + i, i, 0, 1.6, Fittings.end(OpenEnd.Role.VENT))
         .line("a" + i, "Feed " + i, tank + ".feed > feed" + i + ".a", 16, 0.2, Material.PEX, 1)
         .line("b" + i, "Feed on " + i, "feed" + i + ".b > feeds." + i, 16, 1, Material.PEX, 1)
         .line("c" + i, "Fill " + i, "fills." + i + " > fill" + i + ".a", 16, 1, Material.PEX, 1)

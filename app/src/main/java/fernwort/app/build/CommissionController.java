@@ -16,7 +16,6 @@ import fernwort.core.build.ModelFit;
 import fernwort.core.build.PressureHold;
 import fernwort.core.describe.Alteration;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Accumulator;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
@@ -142,7 +141,7 @@ class CommissionController {
     Form form = trip.form();
     double air =
         trip.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Accumulator)
+            .filter(p -> p.kind().is(Purpose.CUSHIONS))
             .mapToDouble(Part::volume)
             .sum();
     double before =

@@ -6,7 +6,6 @@ import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
-import fernwort.core.kind.Filter;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Clock;
@@ -40,9 +39,7 @@ class Clogging {
 
   /** Returns how many times its clean loss each filter takes, where it is known and more than 1. */
   Map<String, Double> of(OpenRig rig, Habits habits) {
-    boolean none =
-        rig.rig().parts().stream()
-            .noneMatch(p -> p.kind() instanceof Filter f && f.doubling().isPresent());
+    boolean none = rig.rig().parts().stream().noneMatch(p -> p.kind().clogs());
     if (none) {
       return Map.of();
     }

@@ -21,7 +21,6 @@ import fernwort.core.hygiene.Upkeep;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Step;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Filter;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -163,7 +162,7 @@ class CareController {
 
   /** A cartridge whose doubling is known takes so many times its clean loss by now. */
   private static String clogging(OpenRig rig, String part, Upkeep.Use use) {
-    return rig.rig().part(part).kind() instanceof Filter filter && filter.doubling().isPresent()
+    return rig.rig().part(part).kind().clogs()
         ? String.format(
             Locale.ROOT, "; it takes about %.1f times its clean loss by now", use.clogging())
         : "";

@@ -7,7 +7,6 @@ import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.bench.NarrowFitting;
 import fernwort.core.bench.WasteLine;
-import fernwort.core.kind.Accumulator;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
@@ -294,7 +293,7 @@ final class PumpPage {
 
   private Optional<Double> vesselOnBoard() {
     return trip.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Accumulator && p.volume() > 0)
+        .filter(p -> p.kind().is(Purpose.CUSHIONS) && p.volume() > 0)
         .map(Part::volume)
         .findFirst();
   }

@@ -4,7 +4,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -79,7 +79,7 @@ public record JugAgainstModel(
       if (part.kind() instanceof Tap tap) {
         Position position = part.id().equals(fixture) ? tap.cold() : part.rest();
         state = state.with(part.id(), position.id());
-      } else if (part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY) {
+      } else if (part.kind().is(Purpose.SUPPLIES)) {
         state = state.with(part.id(), Kind.ON);
       }
     }

@@ -8,7 +8,6 @@ import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
@@ -290,7 +289,7 @@ public final class EndLook {
       boolean shuts =
           next.kind().is(Purpose.TURNS)
               || next.kind().is(Purpose.OUTLET) && next.hasHandle()
-              || next.kind() instanceof Plug;
+              || next.kind().is(Purpose.CLOSES);
       if (shuts) {
         return Optional.of(next);
       }

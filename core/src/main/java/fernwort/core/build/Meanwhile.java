@@ -3,7 +3,6 @@ package fernwort.core.build;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Jobs;
 import fernwort.core.jobs.Plans;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Beyond;
 import fernwort.core.plumbing.Plumbing;
@@ -58,7 +57,7 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
 
   private static boolean backsUp(Rig rig, Part part) {
     List<Part> ends = ends(rig, part);
-    return !ends.isEmpty() && ends.stream().allMatch(p -> p.kind() instanceof Plug);
+    return !ends.isEmpty() && ends.stream().allMatch(p -> p.kind().is(Purpose.CLOSES));
   }
 
   /** Where the waste of a tap goes; other taps that drain the same way take nothing up. */

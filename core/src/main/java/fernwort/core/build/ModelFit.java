@@ -3,6 +3,7 @@ package fernwort.core.build;
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -109,13 +110,14 @@ public record ModelFit(
         rig.vehicle(),
         rig.places(),
         rig.parts().stream()
-            .map(p ->
-                p.kind() instanceof Pump k && k.duty() == Pump.Duty.SUPPLY
-                    ? p.with(k.flowing(pump * k.freeFlow()))
-                    : p)
+            .map(p -> p.kind().is(Purpose.SUPPLIES) ? p.with(flowing((Pump) p.kind(), pump)) : p)
             .toList(),
         rig.lines().stream().map(l -> l.losing(losses * l.minorLoss())).toList(),
         rig.built());
+  }
+
+  private static Pump flowing(Pump pump, double times) {
+    return pump.flowing(times * pump.freeFlow());
   }
 
   private static Map<String, Double> flows(

@@ -1,7 +1,6 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Macerator;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
@@ -29,8 +28,8 @@ final class Cups {
 
   void pour() {
     for (Part part : sheet.byPlace(sheet.plumbing().rig().parts().stream())) {
-      boolean macerator = part.kind() instanceof Macerator;
-      if ((part.kind() instanceof DrainTrap || macerator)
+      boolean macerator = part.kind().is(Purpose.CUTS);
+      if ((part.kind().is(Purpose.TRAPS) || macerator)
           && sheet.now().wetness().body(part.id()) > 0) {
         cup(
             part,

@@ -1,11 +1,8 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.DrainTrap;
 import fernwort.core.kind.Manifold;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.kind.Tee;
@@ -90,11 +87,11 @@ public final class Filled {
   }
 
   private static boolean carriesWaste(Part part) {
-    return part.kind() instanceof DrainTrap
+    return part.kind().is(Purpose.TRAPS)
         || part.kind() instanceof Tee
         || part.kind() instanceof Manifold
-        || part.kind() instanceof CheckValve
-        || part.kind() instanceof Strainer;
+        || part.kind().is(Purpose.CHECKS)
+        || part.kind().is(Purpose.STRAINS);
   }
 
   private static Set<String> behindGray(Plumbing plumbing, Levels levels) {

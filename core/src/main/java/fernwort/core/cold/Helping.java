@@ -1,10 +1,10 @@
 package fernwort.core.cold;
 
 import fernwort.core.glycol.FreezingPoint;
-import fernwort.core.kind.DrainTrap;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
@@ -62,7 +62,7 @@ public final class Helping {
   /** What gets the water out of a body that neither a turn nor a slope empties. */
   private static Optional<Act> byHand(Part part, double cold) {
     Kind kind = part.kind();
-    if (kind instanceof DrainTrap) {
+    if (kind.is(Purpose.TRAPS)) {
       return Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
     }
     // What only joins lines is cleared with them.

@@ -1,6 +1,5 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -37,7 +36,7 @@ final class LetIn {
   static Optional<Inlet> forAntifreeze(Plumbing plumbing, Wintering now) {
     Optional<Inlet> pump =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Pump k && k.duty() == Pump.Duty.SUPPLY)
+            .filter(p -> p.kind().is(Purpose.SUPPLIES))
             .map(p ->
                 new Inlet(
                     p,

@@ -1,6 +1,5 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.DrainTrap;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Pump;
@@ -195,7 +194,7 @@ public final class Opening {
     Set<String> hoses = new TreeSet<>();
     Connections free = Connections.withHandlesFree(plumbing);
     for (Part outlet : plumbing.rig().parts()) {
-      if (outlet.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.DUMP) {
+      if (outlet.kind().is(Purpose.DUMPS)) {
         plumbing.tanks().stream()
             .filter(tank -> sheet.now().state().volume(tank.id()) > A_SPILL)
             .map(tank -> free.leaving(tank, p -> true, p -> p.equals(outlet)))
@@ -266,7 +265,7 @@ public final class Opening {
   }
 
   private boolean isTrapLeft(Procedure.Turn turn) {
-    return !traps && plumbing.rig().part(turn.part()).kind() instanceof DrainTrap;
+    return !traps && plumbing.rig().part(turn.part()).kind().is(Purpose.TRAPS);
   }
 
   private static String more(Procedure.Turn turn, Part part) {
@@ -285,7 +284,7 @@ public final class Opening {
     Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !p.kind().is(Purpose.USE));
     for (Part part :
         Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
-      if (traps || !(part.kind() instanceof DrainTrap)) {
+      if (traps || !part.kind().is(Purpose.TRAPS)) {
         part.kind().drained().ifPresent(open -> turns.add(new Procedure.Turn(part.id(), open)));
       }
     }

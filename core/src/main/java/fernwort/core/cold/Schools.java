@@ -1,7 +1,6 @@
 package fernwort.core.cold;
 
 import fernwort.core.jobs.Plans;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tap;
 import fernwort.core.kind.Valve;
@@ -178,7 +177,7 @@ public final class Schools {
   /** What people forget, and what nothing here gets out. */
   private void forgotten(Sheet sheet, List<Remaining> left) {
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Macerator) {
+      if (part.kind().is(Purpose.CUTS)) {
         sheet.note(
             Saying.words(
                 part.label()

@@ -1,10 +1,8 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Strainer;
 import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
@@ -129,14 +127,14 @@ final class Sheet {
         plumbing.rig().parts().stream()
             .filter(p ->
                 p.kind().is(Purpose.USE)
-                    || p.kind() instanceof Plug k && k.removable()
+                    || p.kind().is(Purpose.CAP)
                     || p.kind().is(Purpose.INLET)
                     || p.kind().is(Purpose.POURED_INTO));
     for (Part part : byPlace(ends)) {
       put(part, part.rest().id(), why);
     }
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind().is(Purpose.FILTERS) || part.kind() instanceof Strainer) {
+      if (part.kind().is(Purpose.FILTERS) || part.kind().is(Purpose.STRAINS)) {
         put(part, Kind.ON, "Empty, without its cartridge. " + why);
       } else if (part.kind().is(Purpose.HEATS)) {
         put(part, part.kind().service().getFirst().id(), "It has run out. " + why);

@@ -1,8 +1,6 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.AirAdmittanceValve;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
@@ -153,7 +151,6 @@ public record Addition(
   }
 
   private static boolean isAir(Part host) {
-    return host.kind() instanceof OpenEnd e && e.role() == OpenEnd.Role.VENT
-        || host.kind() instanceof AirAdmittanceValve;
+    return host.kind().is(Purpose.VENTS) || host.kind().is(Purpose.BREATHES);
   }
 }

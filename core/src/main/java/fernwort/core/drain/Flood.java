@@ -3,10 +3,8 @@ package fernwort.core.drain;
 import fernwort.core.kind.Heater;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
@@ -83,10 +81,10 @@ public final class Flood {
   }
 
   private static boolean canDrain(Kind kind) {
-    return kind instanceof Plug plug && plug.removable()
+    return kind.is(Purpose.CAP)
         || kind.is(Purpose.OUTLET)
         || kind instanceof Heater heater && heater.works() == Heater.Type.STORAGE
-        || kind instanceof Tap fixture && fixture.outside();
+        || kind.is(Purpose.OUTSIDE);
   }
 
   private record Settled(int vertex, double level) {}

@@ -3,7 +3,6 @@ package fernwort.core.hazard;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -148,7 +147,7 @@ final class Foretold {
     if (timed(found, said, h, "That is in about {}.")) {
       return;
     }
-    boolean byHand = scene.part(h.subject()).kind() instanceof Pump pump && pump.works().byHand();
+    boolean byHand = scene.part(h.subject()).kind().byHand();
     found.add(
         new Warning(
             Warning.Code.PUMP_DRY_SOON,

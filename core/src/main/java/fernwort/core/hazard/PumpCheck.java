@@ -23,7 +23,7 @@ final class PumpCheck implements Check {
 
   private static void look(Scene scene, PumpWork work, List<Warning> found) {
     String label = scene.label(work.pump());
-    boolean byHand = scene.part(work.pump()).kind() instanceof Pump p && p.works().byHand();
+    boolean byHand = scene.part(work.pump()).kind().byHand();
     if (work.sources().isEmpty()) {
       found.add(
           new Warning(
@@ -120,6 +120,6 @@ final class PumpCheck implements Check {
   }
 
   private static boolean isCirculation(Scene scene, String pump) {
-    return scene.part(pump).kind() instanceof Pump p && p.duty() == Pump.Duty.CIRCULATION;
+    return scene.part(pump).kind().is(Purpose.CIRCULATES);
   }
 }

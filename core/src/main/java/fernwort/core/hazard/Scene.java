@@ -2,7 +2,6 @@ package fernwort.core.hazard;
 
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Given;
-import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -30,7 +29,7 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
   }
 
   boolean isTank(String part, Contents contents) {
-    return part(part).kind() instanceof Tank tank && tank.contents() == contents;
+    return part(part).kind().holds(contents);
   }
 
   /** Tells whether this is water that people must not drink. */

@@ -1,7 +1,6 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Filter;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.OpenEnd;
@@ -144,7 +143,7 @@ final class SupplyCheck implements Check {
   }
 
   private static boolean purifies(Part part) {
-    return part.kind() instanceof Filter f && f.grade() == Filter.Grade.PURIFIER;
+    return part.kind().is(Purpose.PURIFIES);
   }
 
   private static boolean isForDrinking(String source, Part part) {

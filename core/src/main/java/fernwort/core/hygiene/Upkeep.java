@@ -3,7 +3,6 @@ package fernwort.core.hygiene;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.Care;
-import fernwort.core.kind.Filter;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
@@ -78,10 +77,8 @@ public record Upkeep(
     Map<String, Double> clogged = new HashMap<>();
     for (Upkeep u : all) {
       u.use()
-          .filter(use ->
-              rig.partsById().get(u.subject()) instanceof Part part
-                  && part.kind() instanceof Filter f
-                  && f.doubling().isPresent())
+          .filter(
+              use -> rig.partsById().get(u.subject()) instanceof Part part && part.kind().clogs())
           .map(use -> FELT * Math.round(use.clogging() / FELT))
           .filter(factor -> factor > 1)
           .ifPresent(factor -> clogged.put(u.subject(), factor));

@@ -3,7 +3,6 @@ package fernwort.core.jobs;
 import fernwort.core.drain.DrainRoutes;
 import fernwort.core.drain.Flood;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
@@ -401,7 +400,7 @@ public sealed interface Condition {
 
     private static boolean drains(Part part) {
       return part.kind().is(Purpose.TURNS)
-          || part.kind() instanceof Plug
+          || part.kind().is(Purpose.CLOSES)
           || part.kind().is(Purpose.INLET);
     }
 

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -30,9 +30,7 @@ final class Dumps {
 
   /** Returns the ends with a cap. */
   List<Part> ends() {
-    return rig.parts().stream()
-        .filter(p -> p.kind() instanceof OpenEnd e && e.role() == OpenEnd.Role.DUMP)
-        .toList();
+    return rig.parts().stream().filter(p -> p.kind().is(Purpose.DUMPS)).toList();
   }
 
   /** Returns the ends that no gray water comes to with every valve shut. */

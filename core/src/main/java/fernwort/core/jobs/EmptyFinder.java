@@ -5,7 +5,6 @@ import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Position;
@@ -114,7 +113,7 @@ final class EmptyFinder extends Finder {
     Map<String, String> shut = new LinkedHashMap<>();
     shut.put(dump.id(), OpenEnd.HOSE.id());
     if (drives == PUMPED) {
-      shut.putAll(allTo(Position.OFF.id(), p -> p.kind() instanceof Macerator));
+      shut.putAll(allTo(Position.OFF.id(), p -> p.kind().is(Purpose.CUTS)));
     }
     return Goal.of(shut)
         .and(new Condition.Quiet(gray.id()), new Condition.Parted(gray.id(), dump.id()));
@@ -141,8 +140,7 @@ final class EmptyFinder extends Finder {
   }
 
   private static boolean isDrain(Part part) {
-    return part.kind() instanceof Plug plug && plug.removable()
-        || part.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.DRAIN;
+    return part.kind().is(Purpose.CAP) || part.kind().is(Purpose.DRAINS);
   }
 
   private void shed(Part tank, Part drain) {

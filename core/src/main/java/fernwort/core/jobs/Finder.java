@@ -81,7 +81,8 @@ abstract class Finder {
   }
 
   final List<Part> taps(String source, Pumped pumped) {
-    return parts(p -> p.kind() instanceof Tap f && !f.outside() && joins(source, p.id(), pumped));
+    return parts(p ->
+        p.kind().is(Purpose.USE) && !p.kind().is(Purpose.OUTSIDE) && joins(source, p.id(), pumped));
   }
 
   static Map<String, String> opened(List<Part> taps) {
@@ -172,6 +173,6 @@ abstract class Finder {
   }
 
   static boolean hasMains(Part inlet) {
-    return inlet.kind() instanceof HoseInlet k && k.mainsPressure() > 0;
+    return inlet.kind().is(Purpose.MAINS);
   }
 }

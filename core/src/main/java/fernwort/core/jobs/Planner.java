@@ -3,7 +3,6 @@ package fernwort.core.jobs;
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
@@ -137,7 +136,7 @@ public final class Planner {
         .handles()
         .filter(p ->
             p.kind().is(Purpose.PUMPS)
-                || p.kind() instanceof Macerator
+                || p.kind().is(Purpose.CUTS)
                 || p.kind().is(Purpose.HEATS)
                 || targets.stream().anyMatch(t -> !t.of(p.id()).equals(from.setting().of(p.id()))))
         .toList();

@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Plug;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
@@ -42,7 +42,7 @@ public record Remedy(String id, String words, Rig changed) {
     rig.tanks().forEach(tank -> floats(plumbing, tank, remedies));
     raisedVents(rig, remedies);
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.DRAIN) {
+      if (part.kind().is(Purpose.DRAINS)) {
         remedies.add(
             new Remedy(
                 "cap-" + part.id(),

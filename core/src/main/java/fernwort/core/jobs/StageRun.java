@@ -5,7 +5,6 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
@@ -188,7 +187,7 @@ final class StageRun {
           harm(
               Harm.Kind.DREW_AIR,
               h,
-              plumbing.rig().part(h.subject()).kind() instanceof Macerator
+              plumbing.rig().part(h.subject()).kind().is(Purpose.CUTS)
                   ? Saying.of(LEAVE_THE_REST)
                   : Saying.of("Fill the tank that it draws from first."));
       case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));

@@ -6,6 +6,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
@@ -195,8 +196,7 @@ final class Trial {
     /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
     private boolean isUncovered(Turned turned) {
       String before = run.moment().state().setting().of(turned.part());
-      return plumbing.rig().part(turned.part()).kind() instanceof OpenEnd end
-          && end.role() == OpenEnd.Role.DUMP
+      return plumbing.rig().part(turned.part()).kind().is(Purpose.DUMPS)
           && !before.equals(OpenEnd.OPEN.id())
           && !before.equals(turned.position());
     }

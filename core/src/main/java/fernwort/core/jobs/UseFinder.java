@@ -5,7 +5,6 @@ import fernwort.core.jobs.Job.Until;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.End;
@@ -35,7 +34,7 @@ final class UseFinder extends Finder {
   }
 
   private void rinses() {
-    List<Part> points = parts(p -> p.kind() instanceof Tap f && f.outside());
+    List<Part> points = parts(p -> p.kind().is(Purpose.OUTSIDE));
     if (points.isEmpty()) {
       missing("Rinse outside", "It needs an outside rinse with a line to pump or mains.");
     }
@@ -100,8 +99,7 @@ final class UseFinder extends Finder {
           .forEach(i -> sources.add(new Source(Source.Kind.MAINS, i.id())));
       sources.forEach(s -> heat(heater, s));
     }
-    parts(p -> p.kind() instanceof Pump k && k.duty() == Pump.Duty.CIRCULATION)
-        .forEach(this::recirculate);
+    parts(p -> p.kind().is(Purpose.CIRCULATES)).forEach(this::recirculate);
   }
 
   private void heat(Part heater, Source source) {

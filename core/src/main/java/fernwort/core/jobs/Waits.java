@@ -1,7 +1,6 @@
 package fernwort.core.jobs;
 
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Accumulator;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
@@ -306,7 +305,7 @@ final class Waits {
     double lines = plumbing.rig().lines().stream().mapToDouble(Line::volume).sum();
     double vessels =
         plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Accumulator)
+            .filter(p -> p.kind().is(Purpose.CUSHIONS))
             .mapToDouble(Part::volume)
             .sum();
     double seconds =

@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Set;
 
 /**
  * A vessel with an air cushion on one side.
@@ -8,6 +9,9 @@ import java.util.List;
  * @param precharge air pressure without water (Pa)
  */
 public record Accumulator(double precharge) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CUSHIONS);
+
   @Override
   public List<Position> service() {
     return FITTED;
@@ -76,5 +80,10 @@ public record Accumulator(double precharge) implements Fitting {
   @Override
   public String figure() {
     return "surge";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -1,9 +1,13 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Set;
 
 /** A float ball: air passes both ways, water shuts it. */
 public record AirAdmittanceValve() implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.BREATHES);
+
   @Override
   public InLine inLine() {
     return InLine.END;
@@ -42,5 +46,10 @@ public record AirAdmittanceValve() implements Fitting {
   @Override
   public String figure() {
     return "air";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -2,6 +2,7 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Lets water through from in to out only.
@@ -9,6 +10,9 @@ import java.util.Optional;
  * @param crackingPressure pressure it takes to open (Pa)
  */
 public record CheckValve(double crackingPressure) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CHECKS);
+
   @Override
   public List<Position> service() {
     return FITTED;
@@ -93,5 +97,10 @@ public record CheckValve(double crackingPressure) implements Fitting {
   @Override
   public String figure() {
     return "check";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -2,9 +2,13 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** A water seal against smell. */
 public record DrainTrap() implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.TRAPS);
+
   @Override
   public List<Link> links(String position) {
     return Link.both(0, 1, Link.Law.SEAL);
@@ -68,5 +72,10 @@ public record DrainTrap() implements Fitting {
   @Override
   public String figure() {
     return "trap";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

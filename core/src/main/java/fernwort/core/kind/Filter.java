@@ -15,7 +15,11 @@ import java.util.Set;
 public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
     implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.FILTERS);
+  private static final Set<Purpose> FILTERING = Set.of(Purpose.FILTERS);
+
+  private static final Set<Purpose> STRAINING = Set.of(Purpose.FILTERS, Purpose.STRAINS);
+
+  private static final Set<Purpose> PURIFYING = Set.of(Purpose.FILTERS, Purpose.PURIFIES);
 
   /** What passes a cartridge of which nobody said when it clogs (m³); own choice. */
   private static final double CARTRIDGE = 2;
@@ -141,6 +145,15 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
 
   @Override
   public Set<Purpose> purposes() {
-    return PURPOSES;
+    return switch (grade) {
+      case SEDIMENT -> STRAINING;
+      case PURIFIER -> PURIFYING;
+      case CARBON -> FILTERING;
+    };
+  }
+
+  @Override
+  public boolean clogs() {
+    return doubling.isPresent();
   }
 }

@@ -1,12 +1,15 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Set;
 
 /**
  * A float air vent at the highest point of a line: its float lets air out, and in again while the
  * line empties, and shuts as water lifts it. Its small cap shuts it for good.
  */
 public record FloatVent() implements Kind {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.BREATHES);
 
   static final Offer OFFER =
       new Offer(
@@ -72,5 +75,10 @@ public record FloatVent() implements Kind {
   @Override
   public String figure() {
     return "float-vent";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

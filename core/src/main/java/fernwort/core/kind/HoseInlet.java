@@ -21,7 +21,9 @@ public record HoseInlet(
     Optional<Boolean> outsideDrinkable)
     implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.INLET);
+  private static final Set<Purpose> DRAWING = Set.of(Purpose.SOURCE, Purpose.INLET);
+
+  private static final Set<Purpose> PRESSED = Set.of(Purpose.SOURCE, Purpose.INLET, Purpose.MAINS);
 
   /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
   public static final double TAP = 3e-4;
@@ -58,7 +60,7 @@ public record HoseInlet(
 
   @Override
   public Set<Purpose> purposes() {
-    return PURPOSES;
+    return mainsPressure > 0 ? PRESSED : DRAWING;
   }
 
   @Override

@@ -312,6 +312,26 @@ public interface Kind {
         : all.stream().flatMap(p -> links(p.id()).stream()).distinct().toList();
   }
 
+  /** Tells whether a hand or a foot works it. */
+  default boolean byHand() {
+    return false;
+  }
+
+  /** Tells whether it is known how it clogs. */
+  default boolean clogs() {
+    return false;
+  }
+
+  /** Returns the water that stands in it as in a tank, if it is one. */
+  default Optional<Contents> contained() {
+    return Optional.empty();
+  }
+
+  /** Tells whether it is a tank of some water. */
+  default boolean holds(Contents contents) {
+    return contained().filter(contents::equals).isPresent();
+  }
+
   /** Tells whether its ports meet in a middle, to which links can lead. */
   default boolean meets() {
     int middle = ports().size();

@@ -15,7 +15,7 @@ import java.util.Set;
 public record Macerator(double freeFlow, double shutOffPressure, Optional<Double> dryRun)
     implements Driven {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.DRIVES);
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.DRIVES, Purpose.CUTS);
 
   /**
    * How high a macerator draws gray water up to itself (m): its impeller primes itself a little,

@@ -3,6 +3,7 @@ package fernwort.core.kind;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A fitting with one inlet and many outlets.
@@ -10,6 +11,9 @@ import java.util.Optional;
  * @param outlets how many
  */
 public record Manifold(int outlets) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.JOINS);
+
   @Override
   public List<Link> links(String position) {
     return Link.star(ports().size());
@@ -68,5 +72,10 @@ public record Manifold(int outlets) implements Fitting {
   @Override
   public String figure() {
     return "manifold";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -1,13 +1,19 @@
 package fernwort.core.kind;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /** The free end of a line. */
 public record OpenEnd(Role role) implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.END, Purpose.OUTLET);
+  private static final Map<Role, Set<Purpose>> PURPOSES =
+      Map.of(
+          Role.VENT, Set.of(Purpose.END, Purpose.OUTLET, Purpose.VENTS),
+          Role.OVERFLOW, Set.of(Purpose.END, Purpose.OUTLET, Purpose.OVERFLOWS),
+          Role.DRAIN, Set.of(Purpose.END, Purpose.OUTLET, Purpose.DRAINS),
+          Role.DUMP, Set.of(Purpose.END, Purpose.OUTLET, Purpose.DUMPS));
 
   public static final Position CAPPED = new Position("capped", "cap on");
   public static final Position HOSE = new Position("hose", "dump hose to the drain");
@@ -23,7 +29,7 @@ public record OpenEnd(Role role) implements Kind {
 
   @Override
   public Set<Purpose> purposes() {
-    return PURPOSES;
+    return PURPOSES.getOrDefault(role, Set.of());
   }
 
   @Override

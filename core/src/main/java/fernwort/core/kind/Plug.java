@@ -11,7 +11,9 @@ import java.util.Set;
  */
 public record Plug(boolean removable) implements Kind {
 
-  private static final Set<Purpose> CAP = Set.of(Purpose.END);
+  private static final Set<Purpose> CAP = Set.of(Purpose.END, Purpose.CLOSES, Purpose.CAP);
+
+  private static final Set<Purpose> PLUG = Set.of(Purpose.CLOSES);
 
   public static final Position IN = new Position("on", "cap on");
   public static final Position OUT = new Position("off", "cap off");
@@ -23,7 +25,7 @@ public record Plug(boolean removable) implements Kind {
 
   @Override
   public Set<Purpose> purposes() {
-    return removable ? CAP : Set.of();
+    return removable ? CAP : PLUG;
   }
 
   @Override

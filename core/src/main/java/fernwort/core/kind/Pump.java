@@ -31,6 +31,9 @@ public record Pump(
 
   private static final Set<Purpose> PUMPING = Set.of(Purpose.DRIVES, Purpose.PUMPS);
 
+  private static final Set<Purpose> CIRCULATING =
+      Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.CIRCULATES);
+
   private static final Set<Purpose> SUPPLYING =
       Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.SUPPLIES);
 
@@ -103,7 +106,11 @@ public record Pump(
 
   @Override
   public Set<Purpose> purposes() {
-    return duty == Duty.SUPPLY ? SUPPLYING : PUMPING;
+    return switch (duty) {
+      case SUPPLY -> SUPPLYING;
+      case CIRCULATION -> CIRCULATING;
+      case TRANSFER -> PUMPING;
+    };
   }
 
   @Override
@@ -284,5 +291,10 @@ public record Pump(
   @Override
   public String figure() {
     return "pump";
+  }
+
+  @Override
+  public boolean byHand() {
+    return works.byHand();
   }
 }

@@ -29,5 +29,41 @@ public enum Purpose {
   /** It takes something out of the water. */
   FILTERS,
   /** Its handle says which of its ports are joined. */
-  TURNS
+  TURNS,
+  /** Air passes by it: the open end of a vent. */
+  VENTS,
+  /** A full tank runs over by it. */
+  OVERFLOWS,
+  /** Water runs out by it, always open. */
+  DRAINS,
+  /** Waste is dumped by it, through a hose. */
+  DUMPS,
+  /** It sends hot water round. */
+  CIRCULATES,
+  /** It cuts up what is in waste. */
+  CUTS,
+  /** It closes a line or port. */
+  CLOSES,
+  /** It closes one, and a hand takes it off. */
+  CAP,
+  /** Air passes by it, and no water. */
+  BREATHES,
+  /** It lets water one way. */
+  CHECKS,
+  /** It holds the pressure behind it down. */
+  REGULATES,
+  /** It keeps grit out of what follows. */
+  STRAINS,
+  /** It makes unsafe water fit to drink. */
+  PURIFIES,
+  /** Air in it gives way to water. */
+  CUSHIONS,
+  /** Water stands in it against smell. */
+  TRAPS,
+  /** Lines meet in it. */
+  JOINS,
+  /** Water under pressure comes by it. */
+  MAINS,
+  /** People take water from it outside. */
+  OUTSIDE
 }

@@ -2,6 +2,7 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Holds the pressure behind it at or below a set one.
@@ -9,6 +10,9 @@ import java.util.Optional;
  * @param setPressure pressure it holds (Pa)
  */
 public record Regulator(double setPressure) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.REGULATES);
+
   @Override
   public List<Position> service() {
     return FITTED;
@@ -77,5 +81,10 @@ public record Regulator(double setPressure) implements Fitting {
   @Override
   public String figure() {
     return "regulator";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

@@ -2,9 +2,13 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** A screen that keeps grit out of what follows. */
 public record Strainer() implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.STRAINS);
+
   @Override
   public List<Link> links(String position) {
     return Link.both(0, 1, Link.Law.FREE);
@@ -78,5 +82,10 @@ public record Strainer() implements Fitting {
   @Override
   public String figure() {
     return "strainer";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

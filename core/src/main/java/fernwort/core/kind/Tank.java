@@ -144,4 +144,9 @@ public record Tank(
   public String figure() {
     return "tank";
   }
+
+  @Override
+  public Optional<Contents> contained() {
+    return Optional.of(contents);
+  }
 }

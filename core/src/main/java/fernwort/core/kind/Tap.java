@@ -8,7 +8,9 @@ import java.util.Set;
 /** What people take water from: it has a supply of cold water, maybe of hot, and maybe a waste. */
 public interface Tap extends Kind {
 
-  Set<Purpose> PURPOSES = Set.of(Purpose.END, Purpose.USE);
+  Set<Purpose> INSIDE = Set.of(Purpose.END, Purpose.USE);
+
+  Set<Purpose> OUTSIDE = Set.of(Purpose.END, Purpose.USE, Purpose.OUTSIDE);
 
   Position SHUT = new Position("shut", "shut");
   Position COLD = new Position("cold", "open, cold");
@@ -64,7 +66,7 @@ public interface Tap extends Kind {
 
   @Override
   default Set<Purpose> purposes() {
-    return PURPOSES;
+    return outside() ? OUTSIDE : INSIDE;
   }
 
   @Override

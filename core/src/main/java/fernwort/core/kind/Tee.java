@@ -2,9 +2,13 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** A fitting with three ends. */
 public record Tee() implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.JOINS);
+
   @Override
   public List<Link> links(String position) {
     return Link.star(3);
@@ -53,5 +57,10 @@ public record Tee() implements Fitting {
   @Override
   public String figure() {
     return "tee";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

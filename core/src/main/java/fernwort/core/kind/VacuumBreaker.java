@@ -2,6 +2,7 @@ package fernwort.core.kind;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * An atmospheric vacuum breaker: water lifts its disc and passes one way; without pressure the disc
@@ -10,6 +11,8 @@ import java.util.Optional;
  * @param openingPressure pressure it takes to lift the disc (Pa)
  */
 public record VacuumBreaker(double openingPressure) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CHECKS);
 
   /** An ordinary one opens at 0.07 bar, our estimate. */
   static final Offer OFFER =
@@ -98,5 +101,10 @@ public record VacuumBreaker(double openingPressure) implements Fitting {
   @Override
   public String figure() {
     return "vacuum-breaker";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
   }
 }

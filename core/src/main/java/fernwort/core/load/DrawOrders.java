@@ -1,7 +1,6 @@
 package fernwort.core.load;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
@@ -112,7 +111,7 @@ public final class DrawOrders {
   }
 
   private static boolean isTank(Part part, Contents contents) {
-    return part.kind() instanceof Tank tank && tank.contents() == contents;
+    return part.kind().holds(contents);
   }
 
   /** Calls for every order of some things. */

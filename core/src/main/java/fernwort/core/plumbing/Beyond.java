@@ -1,7 +1,7 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Plug;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.List;
@@ -29,7 +29,7 @@ public final class Beyond {
 
   /** Tells whether a part gives, takes or moves water, rather than only passing it on. */
   public static boolean isEnd(Kind kind) {
-    boolean sealed = kind instanceof Plug plug && !plug.removable();
+    boolean sealed = kind.is(Purpose.CLOSES) && !kind.is(Purpose.CAP);
     return !kind.inLine().goesOn() && !kind.ports().isEmpty() && !sealed;
   }
 }

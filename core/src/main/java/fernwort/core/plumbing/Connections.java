@@ -1,7 +1,6 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Regulator;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
@@ -109,7 +108,7 @@ public final class Connections {
           queue[write++] = u;
         }
       }
-      if (part.kind() instanceof Regulator && plumbing.port(v).equals("out")) {
+      if (part.kind().is(Purpose.REGULATES) && plumbing.port(v).equals("out")) {
         // No barrier to rely on: many let water back when the pressure before them drops.
         int in = v - 1;
         if (from[in] == -2 && !avoid.test(part)) {

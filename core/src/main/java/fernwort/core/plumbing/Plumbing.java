@@ -2,7 +2,6 @@ package fernwort.core.plumbing;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
@@ -160,7 +159,7 @@ public final class Plumbing {
   private boolean isPlugged(PortRef port) {
     Integer line = lineIndex.get(port);
     return line != null
-        && rig.part(rig.lines().get(line).other(port).part()).kind() instanceof Plug;
+        && rig.part(rig.lines().get(line).other(port).part()).kind().is(Purpose.CLOSES);
   }
 
   private boolean isJug(int vertex) {

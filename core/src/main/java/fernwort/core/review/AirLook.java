@@ -71,10 +71,10 @@ final class AirLook implements Look {
   }
 
   private static boolean isOpening(Part part) {
-    return part.kind() instanceof OpenEnd end
-            && end.role() != OpenEnd.Role.DUMP
-            && end.role() != OpenEnd.Role.DRAIN
-        || part.kind() instanceof AirAdmittanceValve
+    return part.kind().is(Purpose.OUTLET)
+            && !part.kind().is(Purpose.DUMPS)
+            && !part.kind().is(Purpose.DRAINS)
+        || part.kind().is(Purpose.BREATHES)
         || part.kind().is(Purpose.POURED_INTO);
   }
 
@@ -223,11 +223,9 @@ final class AirLook implements Look {
   /** The open end that a vent line leads down to, when no air valve is on its way. */
   private static Optional<Part> tail(Plumbed plan, String start) {
     boolean admits =
-        plan.free()
-            .route(start, AirLook::stops, p -> p.kind() instanceof AirAdmittanceValve)
-            .isPresent();
+        plan.free().route(start, AirLook::stops, p -> p.kind().is(Purpose.BREATHES)).isPresent();
     Part first = plan.part(start);
-    if (admits || first.kind() instanceof AirAdmittanceValve) {
+    if (admits || first.kind().is(Purpose.BREATHES)) {
       return Optional.empty();
     }
     if (isTail(first)) {

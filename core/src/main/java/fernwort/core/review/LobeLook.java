@@ -1,6 +1,5 @@
 package fernwort.core.review;
 
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.TankPort;
@@ -88,7 +87,7 @@ final class LobeLook implements Look {
   }
 
   private static boolean drives(Part part) {
-    return part.kind().is(Purpose.PUMPS) || part.kind() instanceof Macerator;
+    return part.kind().is(Purpose.PUMPS) || part.kind().is(Purpose.CUTS);
   }
 
   private static Finding apart(Part part, TankRoom room, TankPort one, TankPort other) {

@@ -38,7 +38,7 @@ final class OutletLook implements Look {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.plumbing().tanks()) {
-      if (part.kind() instanceof Tank tank && tank.contents() == Contents.FRESH) {
+      if (part.kind().holds(Contents.FRESH)) {
         for (TankPort port : plan.plumbing().joined(part).tankPorts()) {
           if (port.use() == TankPort.Use.FEED) {
             look(plan, part, port, found);

@@ -1,7 +1,6 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -44,7 +43,7 @@ final class PlaceLook implements Look {
 
   /** A hose tail may hang lower than hard parts: it gives way. */
   private static boolean hangs(Part part) {
-    return part.kind() instanceof OpenEnd end && end.role() != OpenEnd.Role.DUMP;
+    return part.kind().is(Purpose.OUTLET) && !part.kind().is(Purpose.DUMPS);
   }
 
   private static Finding low(Part part, double clearance) {

@@ -2,7 +2,6 @@ package fernwort.core.review;
 
 import fernwort.core.drain.Flood;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -51,6 +50,6 @@ record Plumbed(
   }
 
   static boolean isTank(Part part, Contents contents) {
-    return part.kind() instanceof Tank tank && tank.contents() == contents;
+    return part.kind().holds(contents);
   }
 }

@@ -4,12 +4,9 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Filter;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Regulator;
 import fernwort.core.kind.Strainer;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -48,7 +45,7 @@ final class SupplyLook implements Look {
         tooStrong(plan, part, inlet, found);
       } else if (part.kind().is(Purpose.PUMPS)) {
         strainer(plan, part, found);
-      } else if (part.kind() instanceof Tank tank && tank.contents() == Contents.GRAY) {
+      } else if (part.kind().holds(Contents.GRAY)) {
         mixes(plan, part, found);
       }
     }
@@ -80,7 +77,7 @@ final class SupplyLook implements Look {
       return;
     }
     plan.free()
-        .route(inlet.id(), p -> p.kind() instanceof Regulator, p -> p.kind().bursts())
+        .route(inlet.id(), p -> p.kind().is(Purpose.REGULATES), p -> p.kind().bursts())
         .ifPresent(route ->
             found.add(
                 new Finding(
@@ -109,7 +106,7 @@ final class SupplyLook implements Look {
                     .route(s.id(), SupplyLook::strains, p -> p.id().equals(pump.id()))
                     .filter(route -> throughSuction(plan, route, pump))
                     .isPresent());
-    boolean circulates = pump.kind() instanceof Pump p && p.duty() == Pump.Duty.CIRCULATION;
+    boolean circulates = pump.kind().is(Purpose.CIRCULATES);
     if (unstrained && !circulates) {
       found.add(
           new Finding(
@@ -134,8 +131,7 @@ final class SupplyLook implements Look {
   }
 
   private static boolean strains(Part part) {
-    return part.kind() instanceof Strainer
-        || part.kind() instanceof Filter f && f.grade() == Filter.Grade.SEDIMENT;
+    return part.kind().is(Purpose.STRAINS);
   }
 
   /** Tells whether a route comes to a pump by its inlet, not backwards by its outlet. */
@@ -194,7 +190,7 @@ final class SupplyLook implements Look {
   }
 
   private static boolean purifies(Part part) {
-    return part.kind() instanceof Filter f && f.grade() == Filter.Grade.PURIFIER;
+    return part.kind().is(Purpose.PURIFIES);
   }
 
   private static boolean isDrinking(Part part) {
@@ -231,7 +227,7 @@ final class SupplyLook implements Look {
 
   private static boolean parts(Part part) {
     return part.kind().is(Purpose.TURNS)
-        || part.kind() instanceof CheckValve
+        || part.kind().is(Purpose.CHECKS)
         || part.kind().is(Purpose.PUMPS);
   }
 

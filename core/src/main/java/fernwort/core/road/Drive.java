@@ -5,8 +5,8 @@ import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.TwoWayValve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
@@ -277,7 +277,7 @@ public record Drive(String words, List<Stretch> stretches) {
   private static List<Part> overflows(Rig rig) {
     List<Part> ends = new ArrayList<>();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof OpenEnd end && end.role() == OpenEnd.Role.OVERFLOW) {
+      if (part.kind().is(Purpose.OVERFLOWS)) {
         ends.add(part);
       }
     }

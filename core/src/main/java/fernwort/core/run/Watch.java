@@ -3,10 +3,8 @@ package fernwort.core.run;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Regulator;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Levels;
@@ -98,8 +96,8 @@ final class Watch {
   private static boolean stops(Kind kind) {
     return kind.is(Purpose.HOLDS)
         || kind.is(Purpose.PUMPS)
-        || kind instanceof Macerator
-        || kind instanceof Regulator
+        || kind.is(Purpose.CUTS)
+        || kind.is(Purpose.REGULATES)
         || kind.is(Purpose.USE)
         || kind.is(Purpose.INLET);
   }

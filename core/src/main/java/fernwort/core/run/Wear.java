@@ -18,10 +18,7 @@ final class Wear {
   private final double[] passed;
 
   Wear(Plumbing plumbing) {
-    filters =
-        plumbing.rig().parts().stream()
-            .filter(p -> p.kind() instanceof Filter f && f.doubling().isPresent())
-            .toList();
+    filters = plumbing.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
     feeds = filters.stream().map(p -> plumbing.lineId(p.port("in")).orElse("")).toList();
     passed = new double[filters.size()];
   }

@@ -3,6 +3,7 @@ package fernwort.core.sizing;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -63,10 +64,7 @@ final class PipeTrials {
       Rig rig = bench.plumbing().rig();
       List<Part> parts =
           rig.parts().stream()
-              .map(p ->
-                  p.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY
-                      ? p.with(plate(pump, plate))
-                      : p)
+              .map(p -> p.kind().is(Purpose.SUPPLIES) ? p.with(plate((Pump) p.kind(), plate)) : p)
               .toList();
       Plumbing other =
           Plumbing.of(

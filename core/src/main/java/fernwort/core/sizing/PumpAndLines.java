@@ -2,7 +2,8 @@ package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Driven;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Plumbing;
@@ -173,14 +174,18 @@ public record PumpAndLines(
   private static List<Suction> suction(Plumbing plumbing) {
     List<Suction> found = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.SUPPLY) {
+      if (part.kind().is(Purpose.SUPPLIES)) {
         plumbing
             .rig()
             .tanks(Contents.FRESH)
             .min(Comparator.comparingDouble(PumpAndLines::outlet))
             .ifPresent(t ->
                 found.add(
-                    new Suction(part.id(), t.id(), part.height() - outlet(t), pump.selfPriming())));
+                    new Suction(
+                        part.id(),
+                        t.id(),
+                        part.height() - outlet(t),
+                        ((Driven) part.kind()).selfPriming())));
       }
     }
     return found;

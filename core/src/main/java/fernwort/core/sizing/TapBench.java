@@ -5,7 +5,6 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -45,7 +44,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
         state = state.with(part.id(), part.rest().id());
       } else if (kind.is(Purpose.SUPPLIES)) {
         state = state.with(part.id(), Kind.ON);
-      } else if (kind instanceof Tank tank && tank.contents() == Contents.FRESH) {
+      } else if (kind.holds(Contents.FRESH)) {
         double stranded = plumbing.figures(part, now.slope()).stranded();
         if (now.volume(part.id()) < stranded + LEAST_WATER) {
           state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);

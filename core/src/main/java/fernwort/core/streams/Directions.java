@@ -1,6 +1,5 @@
 package fernwort.core.streams;
 
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortFlow;
@@ -67,7 +66,7 @@ public final class Directions {
   public List<String> reversedCheckValves() {
     List<String> reversed = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      if (part.kind() instanceof CheckValve) {
+      if (part.kind().is(Purpose.CHECKS)) {
         int in = plumbing.vertex(part, "in");
         int out = plumbing.vertex(part, "out");
         if (!passes(part, in, out) && passes(part, out, in)) {
@@ -126,7 +125,7 @@ public final class Directions {
 
   private List<Integer> next(Part without, int v) {
     Part part = plumbing.part(v);
-    boolean other = part.kind() instanceof CheckValve && !part.id().equals(without.id());
+    boolean other = part.kind().is(Purpose.CHECKS) && !part.id().equals(without.id());
     if (other && plumbing.port(v).equals("in")) {
       List<Integer> on = new ArrayList<>(onward.get(v));
       on.add(plumbing.vertex(part, "out"));

@@ -1,7 +1,6 @@
 package fernwort.core.streams;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Pump;
@@ -66,9 +65,8 @@ public final class Streams {
       for (String port : part.kind().ports()) {
         boolean waste = part.kind().is(Purpose.USE) && port.equals("waste");
         boolean grayTank =
-            part.kind() instanceof Tank tank
-                && tank.contents() == Contents.GRAY
-                && tank.port(port).use() != TankPort.Use.VENT;
+            part.kind().holds(Contents.GRAY)
+                && ((Tank) part.kind()).port(port).use() != TankPort.Use.VENT;
         if (waste || grayTank) {
           spread(part.port(port)).forEach(l -> streams.put(l, Stream.GRAY));
         }
@@ -100,7 +98,7 @@ public final class Streams {
 
   private void outside() {
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof HoseInlet inlet && inlet.mainsPressure() == 0) {
+      if (part.kind().is(Purpose.INLET) && !part.kind().is(Purpose.MAINS)) {
         Line line = lines.get(part.port("out"));
         if (line != null) {
           streams.put(line.id(), Stream.OUTSIDE);

@@ -1,9 +1,7 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.AirAdmittanceValve;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -45,8 +43,8 @@ final class CoveredVents {
   private static boolean isAlwaysOpen(Kind kind) {
     return kind.is(Purpose.OUTLET)
         || kind.is(Purpose.POURED_INTO)
-        || kind instanceof AirAdmittanceValve
-        || kind instanceof Plug;
+        || kind.is(Purpose.BREATHES)
+        || kind.is(Purpose.CLOSES);
   }
 
   /** Returns the vent of a tank by which air comes in with the least vacuum. */
@@ -99,7 +97,7 @@ final class CoveredVents {
 
   /** An air valve's ball floats up once water comes to it. */
   private boolean isShutByWater(int v, double surface) {
-    return plumbing.part(v).kind() instanceof AirAdmittanceValve && surface > levels.height(v);
+    return plumbing.part(v).kind().is(Purpose.BREATHES) && surface > levels.height(v);
   }
 
   private boolean isTank(int v) {

@@ -73,7 +73,7 @@ public final class Turns {
     for (int e = 0; e < free.edges(); e++) {
       Part part = plumbing.part(free.from(e));
       through[e] = free.line(e) >= 0 ? -1 : plumbing.index(part.id());
-      circulates[e] = part.kind() instanceof Pump pump && pump.duty() == Pump.Duty.CIRCULATION;
+      circulates[e] = part.kind().is(Purpose.CIRCULATES);
       fixed[e] = through[e] < 0 || !part.hasHandle() || isMiddle(free.from(e));
     }
   }

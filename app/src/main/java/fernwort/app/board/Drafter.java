@@ -170,13 +170,11 @@ final class Drafter {
   }
 
   private static String water(Part part) {
-    return part.kind() instanceof Tank tank
-        ? switch (tank.contents()) {
-          case FRESH -> "fresh";
-          case GRAY -> "gray";
-          case OTHER -> "other";
-        }
-        : "fresh";
+    return switch (part.kind().contained().orElse(Contents.FRESH)) {
+      case FRESH -> "fresh";
+      case GRAY -> "gray";
+      case OTHER -> "other";
+    };
   }
 
   private Figure tag(String id, Item item, String prefix) {

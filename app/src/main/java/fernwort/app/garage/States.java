@@ -175,10 +175,7 @@ public class States {
   }
 
   private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
-    Part part = rig.rig().part(tank);
-    if (!(part.kind() instanceof Tank kind)) {
-      throw new Refusal(part.label() + " is no tank; pick a tank to read");
-    }
+    Tank kind = tank(rig, tank);
     if (at.isBefore(Instant.EPOCH)) {
       throw new Refusal("The time of the reading is before 1970; give when you looked");
     }
@@ -207,11 +204,15 @@ public class States {
    * @throws Refusal in one sentence, when the tank cannot hold or show that
    */
   public double volume(OpenRig rig, String tank, Reading reading, Slope slope) {
-    Part part = rig.rig().part(tank);
-    if (!(part.kind() instanceof Tank kind)) {
-      throw new Refusal(part.label() + " is no tank; pick a tank to read");
+    return volume(rig, tank, tank(rig, tank), reading, slope);
+  }
+
+  private static Tank tank(OpenRig rig, String id) {
+    Part part = rig.rig().part(id);
+    if (part.kind() instanceof Tank tank) {
+      return tank;
     }
-    return volume(rig, tank, kind, reading, slope);
+    throw new Refusal(part.label() + " is no tank; pick a tank to read");
   }
 
   /**

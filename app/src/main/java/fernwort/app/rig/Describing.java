@@ -92,10 +92,8 @@ class Describing {
         measured(part, units),
         form(rig, part, units).fields(TankForm.withBores(rig, part)),
         measure(part.kind()),
-        part.kind() instanceof Tank t ? Optional.of(TankPicture.of(t, units)) : Optional.empty(),
-        part.kind() instanceof Tank t
-            ? Optional.of(new PortRows(units).sketch(t))
-            : Optional.empty(),
+        tank(part).map(t -> TankPicture.of(t, units)),
+        tank(part).map(t -> new PortRows(units).sketch(t)),
         part.kind().ports().stream().map(p -> end(rig, names, part.port(p))).toList());
   }
 
@@ -155,9 +153,13 @@ class Describing {
     return cell.along() + "-" + cell.side();
   }
 
+  private static Optional<Tank> tank(Part part) {
+    return part.kind() instanceof Tank tank ? Optional.of(tank) : Optional.empty();
+  }
+
   private static Point middle(Part part) {
-    double x = part.kind() instanceof Tank t ? TankResize.length(t) / 2 : 0;
-    double y = part.kind() instanceof Tank t ? TankResize.width(t) / 2 : 0;
+    double x = tank(part).map(t -> TankResize.length(t) / 2).orElse(0.0);
+    double y = tank(part).map(t -> TankResize.width(t) / 2).orElse(0.0);
     return new Point(part.x() + x, part.y() + y, part.height());
   }
 

@@ -9,8 +9,6 @@ import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Property;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.ThreeWayValve;
-import fernwort.core.kind.TwoWayValve;
 import fernwort.core.kind.Valve;
 import java.util.List;
 import java.util.Locale;
@@ -101,11 +99,8 @@ final class KindForm {
     if (old instanceof Tank k) {
       return new TankForm(units).read(k, v);
     }
-    if (old instanceof TwoWayValve k) {
-      return new TwoWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v));
-    }
-    return old instanceof ThreeWayValve k
-        ? new ThreeWayValve(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v))
+    return old instanceof Valve k
+        ? k.with(handle.stops(k, v), HandleForm.motor(k, v), HandleForm.design(v))
         : old.with(new Entered(v));
   }
 

@@ -6,7 +6,7 @@ import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.load.Restraint;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -17,7 +17,6 @@ import fernwort.core.sizing.TimedJug;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 
 /** How water comes aboard: timed, filled, buffered and hauled. */
 final class SupplyPage {
@@ -161,8 +160,8 @@ final class SupplyPage {
   /** What the strongest hose inlet was timed to give (m³/s), else an ordinary tap. */
   private double tap() {
     return trip.rig().parts().stream()
-        .flatMap(p ->
-            p.kind() instanceof HoseInlet inlet ? inlet.tapFlow().stream() : Stream.<Double>empty())
+        .flatMap(p -> p.kind().gives().stream())
+        .flatMap(given -> given.flow().stream())
         .max(Double::compare)
         .orElse(HoseInlet.TAP);
   }
@@ -170,10 +169,8 @@ final class SupplyPage {
   /** What the strongest transfer pump on board gives (m³/s), else an ordinary one. */
   private double pump() {
     return trip.rig().parts().stream()
-        .flatMap(p ->
-            p.kind() instanceof Pump pump && pump.duty() == Pump.Duty.TRANSFER
-                ? Stream.of(pump.freeFlow())
-                : Stream.<Double>empty())
+        .filter(p -> p.kind().is(Purpose.PUMPS) && p.kind().brings() > 0)
+        .map(p -> p.kind().brings())
         .max(Double::compare)
         .orElse(10 * LITRES_PER_MINUTE);
   }

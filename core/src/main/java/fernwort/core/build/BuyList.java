@@ -3,7 +3,6 @@ package fernwort.core.build;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Goods;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -106,12 +105,10 @@ public final class BuyList {
       Goods goods = part.kind().goods(part.label(), size(part));
       Shop shop = goods.shelf() == Goods.Shelf.PLUMBING ? Shop.PLUMBING : Shop.WATER_ON_BOARD;
       add(shop, goods.what(), place(part), 1, goods.spared());
-      if (part.kind() instanceof Tank tank) {
-        tank.tankPorts().stream()
-            .filter(p -> lines.get(part.port(p.id())) == null)
-            .filter(p -> p.use() != TankPort.Use.GAUGE)
-            .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
-      }
+      part.kind().tankPorts().stream()
+          .filter(p -> lines.get(part.port(p.id())) == null)
+          .filter(p -> p.use() != TankPort.Use.GAUGE)
+          .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
     }
   }
 

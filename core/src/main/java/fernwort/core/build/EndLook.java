@@ -1,6 +1,5 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.CheckValve;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
@@ -9,7 +8,6 @@ import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -248,7 +246,7 @@ public final class EndLook {
 
   /** Tells whether a part is there to let out pressure. */
   public static boolean isRelief(Part part) {
-    return part.kind() instanceof CheckValve check && check.relieves();
+    return part.kind().relieves();
   }
 
   /** What a relief valve lets out has to come out, whatever anybody shuts. */
@@ -293,7 +291,7 @@ public final class EndLook {
       if (shuts) {
         return Optional.of(next);
       }
-      if (next.kind() instanceof Tee) {
+      if (next.kind().is(Purpose.JOINS)) {
         next.kind().ports().stream()
             .map(next::port)
             .filter(p -> !p.equals(line.other(at)))

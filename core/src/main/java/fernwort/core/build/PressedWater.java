@@ -3,7 +3,6 @@ package fernwort.core.build;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -75,12 +74,11 @@ final class PressedWater {
         mains.add(v);
       } else if (from.filter(f -> f == Given.From.OUTSIDE).isPresent()) {
         tanks.add(v);
-      } else if (part.kind() instanceof Tank tank) {
-        for (int i = 0; i < tank.tankPorts().size(); i++) {
-          TankPort.Use use = tank.tankPorts().get(i).use();
-          if (use == TankPort.Use.FEED || use == TankPort.Use.DRAIN || use == TankPort.Use.LINK) {
-            tanks.add(v + i);
-          }
+      }
+      List<TankPort> openings = part.kind().tankPorts();
+      for (int i = 0; i < openings.size(); i++) {
+        if (openings.get(i).use().givesToPumps()) {
+          tanks.add(v + i);
         }
       }
     }

@@ -10,7 +10,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.kind.Tap;
-import fernwort.core.kind.Tee;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
@@ -255,7 +254,8 @@ public record TakeApart(
                 .filter(p -> p.use() == TankPort.Use.VENT)
                 .forEach(p -> vents.add(part.port(p.id())));
       }
-      return new Walk(rig, p -> p.kind() instanceof Tee || p.kind().is(Purpose.TURNS)).parts(vents);
+      return new Walk(rig, p -> p.kind().is(Purpose.JOINS) || p.kind().is(Purpose.TURNS))
+          .parts(vents);
     }
 
     private double loses(Plumbing opened, State at) {

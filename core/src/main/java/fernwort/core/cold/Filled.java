@@ -1,11 +1,9 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.Manifold;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;
@@ -56,15 +54,14 @@ public final class Filled {
   private static Set<String> vents(Rig rig) {
     List<PortRef> from = new ArrayList<>();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Tank tank) {
-        tank.tankPorts().stream()
-            .filter(p -> p.use() == TankPort.Use.VENT)
-            .forEach(p -> from.add(part.port(p.id())));
-      } else if (part.kind().letsAir() && part.kind().ports().size() == 1) {
+      part.kind().tankPorts().stream()
+          .filter(p -> p.use() == TankPort.Use.VENT)
+          .forEach(p -> from.add(part.port(p.id())));
+      if (part.kind().letsAir() && part.kind().ports().size() == 1) {
         from.add(part.port(part.kind().ports().getFirst()));
       }
     }
-    return new Walk(rig, p -> p.kind() instanceof Tee).lines(from);
+    return new Walk(rig, p -> p.kind().is(Purpose.JOINS)).lines(from);
   }
 
   /** What a jug is poured through is put away with it. */
@@ -88,8 +85,7 @@ public final class Filled {
 
   private static boolean carriesWaste(Part part) {
     return part.kind().is(Purpose.TRAPS)
-        || part.kind() instanceof Tee
-        || part.kind() instanceof Manifold
+        || part.kind().is(Purpose.JOINS)
         || part.kind().is(Purpose.CHECKS)
         || part.kind().is(Purpose.STRAINS);
   }

@@ -4,7 +4,6 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Passage;
@@ -310,7 +309,7 @@ final class Passages {
     }
     while (!front.isEmpty()) {
       int v = front.remove();
-      if (air[v] && !(part(v) instanceof Tank)) {
+      if (air[v] && !isTank(v)) {
         return true;
       }
       for (int e = first[v]; e >= 0; e = next[e]) {
@@ -323,8 +322,8 @@ final class Passages {
     return false;
   }
 
-  private Object part(int v) {
-    return v < plumbing.size() ? plumbing.part(v).kind() : this;
+  private boolean isTank(int v) {
+    return v < plumbing.size() && plumbing.part(v).kind().is(Purpose.HOLDS);
   }
 
   /** Returns the point at which a part itself stands open, −1 when it does not. */
@@ -424,6 +423,6 @@ final class Passages {
 
   /** Tells whether water goes out at a point, and not into a tank. */
   boolean isOpenEnd(int point) {
-    return water[point] && !(part(point) instanceof Tank);
+    return water[point] && !isTank(point);
   }
 }

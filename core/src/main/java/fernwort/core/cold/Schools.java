@@ -1,9 +1,9 @@
 package fernwort.core.cold;
 
 import fernwort.core.jobs.Plans;
+import fernwort.core.kind.Motor;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tap;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
@@ -184,8 +184,7 @@ public final class Schools {
                     + " keeps what is in it: take it off and tip it out, or run a cup of"
                     + " antifreeze through it."));
       }
-      if (part.kind() instanceof Valve valve
-          && valve.motor().flatMap(m -> m.opensBelow()).isPresent()) {
+      if (part.kind().motor().flatMap(Motor::opensBelow).isPresent()) {
         sheet.note(
             Saying.words(
                 part.label()

@@ -1,9 +1,9 @@
 package fernwort.core.cold;
 
+import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -154,7 +154,7 @@ final class Sheet {
         String was =
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
         // Half way between which of its ways: that only one of several has to be told.
-        if (before.has(part, Valve.HALF) && part.kind() instanceof ThreeWayValve) {
+        if (before.has(part, Valve.HALF) && part.kind().inLine() == InLine.SELECTS) {
           put(part, before.state().setting().of(part.id()), "As it was before.");
         }
         put(part, was, "No antifreeze stands here: what stays can move.");

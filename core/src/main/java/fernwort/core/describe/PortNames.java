@@ -2,7 +2,6 @@ package fernwort.core.describe;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -153,7 +152,9 @@ public final class PortNames {
 
   /** Tells whether a port's name is a letter or number of ours, which nobody finds on the part. */
   public static boolean isOurs(Kind kind, String port) {
-    return kind.is(Purpose.TURNS) || kind instanceof Tee || port.matches("\\d+");
+    return kind.is(Purpose.TURNS)
+        || kind.is(Purpose.JOINS) && !port.equals("in")
+        || port.matches("\\d+");
   }
 
   private static String listed(List<String> names) {

@@ -1,6 +1,6 @@
 package fernwort.core.drain;
 
-import fernwort.core.kind.Heater;
+import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.ProfilePoint;
@@ -83,7 +83,7 @@ public final class Flood {
   private static boolean canDrain(Kind kind) {
     return kind.is(Purpose.CAP)
         || kind.is(Purpose.OUTLET)
-        || kind instanceof Heater heater && heater.works() == Heater.Type.STORAGE
+        || kind.keeps() == Keeps.UNDER_ITS_DRAIN
         || kind.is(Purpose.OUTSIDE);
   }
 

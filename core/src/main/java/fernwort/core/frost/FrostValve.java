@@ -3,7 +3,6 @@ package fernwort.core.frost;
 import fernwort.core.cold.Draining;
 import fernwort.core.cold.Wintering;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -44,7 +43,7 @@ public record FrostValve(
   public static List<FrostValve> tonight(Plumbing plumbing, Wintering now, Tonight.Asked asked) {
     List<FrostValve> found = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
-      Optional<Motor> motor = part.kind() instanceof Valve valve ? valve.motor() : Optional.empty();
+      Optional<Motor> motor = part.kind().motor();
       motor
           .flatMap(Motor::unpowered)
           .filter(open -> !open.equals(now.state().setting().of(part.id())))

@@ -3,7 +3,6 @@ package fernwort.core.hazard;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -134,8 +133,8 @@ final class SupplyCheck implements Check {
     List<Source> sources = new ArrayList<>();
     for (Part part : scene.plumbing().sources()) {
       Optional<Source.Kind> kind =
-          part.kind() instanceof Tank tank
-              ? Optional.of(Source.Kind.TANK).filter(k -> tank.contents() == Contents.GRAY)
+          part.kind().is(Purpose.HOLDS)
+              ? Optional.of(Source.Kind.TANK).filter(k -> part.kind().holds(Contents.GRAY))
               : scene.given(part).filter(g -> !g.drinkable()).flatMap(Source.Kind::of);
       kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
     }
@@ -181,8 +180,8 @@ final class SupplyCheck implements Check {
         way.source().kind() == Source.Kind.WASTE
             || scene.isTank(way.source().part(), Contents.GRAY);
     boolean overflow =
-        scene.part(way.end().part()).kind() instanceof OpenEnd end
-            && (end.role() == OpenEnd.Role.OVERFLOW || end.role() == OpenEnd.Role.VENT);
+        scene.part(way.end().part()).kind().is(Purpose.OUTLET)
+            && scene.part(way.end().part()).kind().letsAir();
     String who =
         switch (way.source().kind()) {
           case MAINS -> "Tap water";

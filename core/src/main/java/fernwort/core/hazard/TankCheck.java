@@ -204,7 +204,7 @@ final class TankCheck implements Check {
   /** Tells whether a tank's walls give before its vacuum brings air in. */
   private static boolean isSuckedIn(Scene scene, TankAir air) {
     double vacuum = Fluid.WATER.pressure(air.vacuum(scene.levels().surface(air.tank())));
-    return scene.part(air.tank()).kind() instanceof Tank tank && vacuum > -tank.lowestPressure();
+    return vacuum > -((Tank) scene.part(air.tank()).kind()).lowestPressure();
   }
 
   private static void noAirIn(Scene scene, String tank, List<Warning> found) {
@@ -255,7 +255,12 @@ final class TankCheck implements Check {
     Rig rig = scene.plumbing().rig();
     Line last = rig.lines().get(scene.plumbing().lineNumber(way.lines().getLast()));
     PortRef port = last.to().part().equals(way.end().part()) ? last.to() : last.from();
-    return scene.part(port.part()).kind() instanceof Tank tank && !tank.port(port.port()).letsOut();
+    return scene
+        .part(port.part())
+        .kind()
+        .opening(port.port())
+        .filter(p -> !p.letsOut())
+        .isPresent();
   }
 
   private static Warning floating(Scene scene, String tank) {
@@ -272,7 +277,7 @@ final class TankCheck implements Check {
   }
 
   private static Warning filling(Scene scene, String tank, boolean inUse) {
-    boolean blind = scene.part(tank).kind() instanceof Tank t && t.gauge().kind() == GaugeKind.NONE;
+    boolean blind = ((Tank) scene.part(tank).kind()).gauge().kind() == GaugeKind.NONE;
     String label = scene.label(tank);
     if (inUse || blind) {
       return new Warning(

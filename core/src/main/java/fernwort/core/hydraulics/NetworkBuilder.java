@@ -18,7 +18,7 @@ import fernwort.core.kind.Filter;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.TankPort;
 import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
@@ -293,8 +293,8 @@ final class NetworkBuilder {
 
   /** What a float valve passes at 1 bar (m³/s), where somebody knows. */
   private Optional<Double> floatPasses(int v) {
-    return plumbing.onlyIn(v) && plumbing.part(v).kind() instanceof Tank tank
-        ? tank.port(plumbing.port(v)).passes()
+    return plumbing.onlyIn(v)
+        ? plumbing.part(v).kind().opening(plumbing.port(v)).flatMap(TankPort::passes)
         : Optional.empty();
   }
 

@@ -1,6 +1,5 @@
 package fernwort.core.hydraulics;
 
-import fernwort.core.kind.Driven;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.plumbing.Levels;
@@ -115,11 +114,11 @@ final class Reach {
   }
 
   private static double shutOff(Part part) {
-    return part.kind() instanceof Driven driven ? driven.shutOffPressure() : 0;
+    return part.kind().shutOffPressure();
   }
 
   private static double suctionLift(Part part) {
-    return part.kind() instanceof Driven driven ? driven.selfPriming() : 0;
+    return part.kind().selfPriming();
   }
 
   /** Lets water be drawn up by this much (m) everywhere from where it can run to a pump's inlet. */

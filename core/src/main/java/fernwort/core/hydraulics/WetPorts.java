@@ -4,7 +4,6 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Joined;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
@@ -91,8 +90,8 @@ final class WetPorts {
   private void flood() {
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      if (part.kind() instanceof Tank tank) {
-        for (int i = 0; i < tank.tankPorts().size(); i++) {
+      if (part.kind().is(Purpose.HOLDS)) {
+        for (int i = 0; i < part.kind().ports().size(); i++) {
           if (levels.wet(v + i)) {
             reach.from(v + i, surface(part));
           }

@@ -2,7 +2,7 @@ package fernwort.core.jobs;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.Motor;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
@@ -141,9 +141,7 @@ public final class AutomationRun implements Actor {
   }
 
   private double travel(Turn turn) {
-    return plumbing.rig().part(turn.part()).kind() instanceof Valve valve
-        ? valve.motor().map(m -> m.travelTime()).orElse(0.0)
-        : 0;
+    return plumbing.rig().part(turn.part()).kind().motor().map(Motor::travelTime).orElse(0.0);
   }
 
   private boolean isDue(Automation.When when, State now, boolean leaking) {

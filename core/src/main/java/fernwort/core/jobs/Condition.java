@@ -4,7 +4,6 @@ import fernwort.core.drain.DrainRoutes;
 import fernwort.core.drain.Flood;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
@@ -249,8 +248,8 @@ public sealed interface Condition {
       Connections open = Connections.of(scout.plumbing(), setting);
       for (Part pump : scout.plumbing().rig().parts()) {
         boolean on =
-            pump.kind() instanceof Pump p
-                && p.duty() != Pump.Duty.CIRCULATION
+            pump.kind().is(Purpose.PUMPS)
+                && !pump.kind().is(Purpose.CIRCULATES)
                 && setting.of(pump.id()).equals(Kind.ON);
         if (on
             && (open.route(inlet, x -> false, pump::equals).isPresent()

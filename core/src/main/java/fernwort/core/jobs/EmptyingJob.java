@@ -9,7 +9,6 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -176,8 +175,8 @@ public final class EmptyingJob {
   private Goal linesOut(List<Part> chosen) {
     Map<String, String> open = new TreeMap<>();
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Tap fixture) {
-        open.put(part.id(), (fixture.mixes() ? Tap.WARM : fixture.cold()).id());
+      if (part.kind().is(Purpose.USE)) {
+        part.kind().drained().ifPresent(p -> open.put(part.id(), p));
       }
       if (part.kind().is(Purpose.INLET)) {
         open.put(part.id(), HoseInlet.OPEN.id());

@@ -4,7 +4,6 @@ import fernwort.core.jobs.Job.Stage;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.Tap;
@@ -158,8 +157,7 @@ abstract class Finder {
   /** Switches that a job of pumping turns off at its end. */
   final Map<String, String> pumpsOff() {
     return allTo(
-        Position.OFF.id(),
-        p -> p.kind() instanceof Pump pump && pump.duty() != Pump.Duty.CIRCULATION);
+        Position.OFF.id(), p -> p.kind().is(Purpose.PUMPS) && !p.kind().is(Purpose.CIRCULATES));
   }
 
   final Map<String, String> allTo(String position, Predicate<Part> which) {

@@ -1,7 +1,6 @@
 package fernwort.core.jobs;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Plug;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
@@ -60,7 +59,7 @@ public record Remedy(String id, String words, Rig changed) {
     Turns turns = Turns.full(plumbing);
     boolean fromMains =
         plumbing.sources().stream()
-            .filter(s -> s.kind() instanceof HoseInlet i && i.mainsPressure() > 0)
+            .filter(s -> s.kind().is(Purpose.MAINS))
             .anyMatch(s ->
                 turns.from(s.id(), plumbing.rig().atRest()).to(tank.id(), Turns.Pumped.NO)
                     < Turns.NEVER);

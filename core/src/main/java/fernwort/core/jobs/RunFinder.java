@@ -6,7 +6,7 @@ import fernwort.core.jobs.Job.Until;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.Source;
@@ -172,7 +172,7 @@ final class RunFinder extends Finder {
   }
 
   private Optional<String> pressurePump(String source, List<Part> taps) {
-    return parts(p -> p.kind() instanceof Pump k && !k.works().byHand()).stream()
+    return parts(p -> p.kind().is(Purpose.PUMPS) && !p.kind().byHand()).stream()
         .map(Part::id)
         .filter(p -> joins(source, p, Pumped.TO_PUMP) && joins(p, taps.getFirst().id(), Pumped.YES))
         .findFirst();

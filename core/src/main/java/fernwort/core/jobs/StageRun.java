@@ -5,7 +5,6 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Contents;
-import fernwort.core.kind.OpenEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Levels;
@@ -235,8 +234,7 @@ final class StageRun {
   }
 
   private static boolean letsAir(Part part) {
-    return part.kind() instanceof OpenEnd end
-        && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW);
+    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir();
   }
 
   private Optional<Harm> moved() {

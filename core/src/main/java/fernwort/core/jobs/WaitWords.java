@@ -2,7 +2,6 @@ package fernwort.core.jobs;
 
 import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
@@ -83,8 +82,7 @@ final class WaitWords {
 
   private String gauge(String tank, Moment end) {
     boolean floats =
-        plumbing.rig().part(tank).kind() instanceof Tank t
-            && t.tankPorts().stream().anyMatch(p -> !p.letsOut());
+        plumbing.rig().part(tank).kind().tankPorts().stream().anyMatch(p -> !p.letsOut());
     boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
     return floats && shut
         ? "The flow stops by itself: the float has shut."

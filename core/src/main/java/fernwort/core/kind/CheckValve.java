@@ -51,7 +51,7 @@ public record CheckValve(double crackingPressure) implements Fitting {
   /** One that opens only above this lets out what a heater or regulator cannot hold (Pa). */
   private static final double RELIEF = 1e5;
 
-  /** Tells whether it opens only at a pressure that something has to let off. */
+  @Override
   public boolean relieves() {
     return crackingPressure >= RELIEF;
   }

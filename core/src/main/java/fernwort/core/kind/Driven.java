@@ -9,10 +9,10 @@ public interface Driven extends Kind {
   /** Returns the flow at no pressure (m³/s). */
   double freeFlow();
 
-  /** Returns the pressure at no flow (Pa). */
+  @Override
   double shutOffPressure();
 
-  /** Returns how high it draws water up to itself (m). */
+  @Override
   double selfPriming();
 
   /** Tells whether its own valves let nothing back through it while it runs. */

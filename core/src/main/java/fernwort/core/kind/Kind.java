@@ -312,6 +312,36 @@ public interface Kind {
         : all.stream().flatMap(p -> links(p.id()).stream()).distinct().toList();
   }
 
+  /** Returns the openings in its wall, if it is a tank. */
+  default List<TankPort> tankPorts() {
+    return List.of();
+  }
+
+  /** Returns the opening in its wall at one of its ports, if it is a tank. */
+  default Optional<TankPort> opening(String port) {
+    return tankPorts().stream().filter(p -> p.id().equals(port)).findFirst();
+  }
+
+  /** Returns its motor, if it has one. */
+  default Optional<Motor> motor() {
+    return Optional.empty();
+  }
+
+  /** Returns the pressure that it drives water on with at no flow; none if it does not (Pa). */
+  default double shutOffPressure() {
+    return 0;
+  }
+
+  /** Returns how high it draws water up to itself (m). */
+  default double selfPriming() {
+    return 0;
+  }
+
+  /** Tells whether it opens only at a pressure that something has to let off. */
+  default boolean relieves() {
+    return false;
+  }
+
   /** Tells whether a hand or a foot works it. */
   default boolean byHand() {
     return false;

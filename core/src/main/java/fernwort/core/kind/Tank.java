@@ -126,7 +126,7 @@ public record Tank(
 
   @Override
   public Optional<Double> bore(String port) {
-    return tankPorts.stream().filter(p -> p.id().equals(port)).findFirst().flatMap(TankPort::bore);
+    return opening(port).flatMap(TankPort::bore);
   }
 
   @Override

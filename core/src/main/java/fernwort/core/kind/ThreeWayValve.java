@@ -34,4 +34,9 @@ public record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<De
   public boolean meets() {
     return true;
   }
+
+  @Override
+  public Valve with(List<Stop> stops, Optional<Motor> motor, Optional<Design> design) {
+    return new ThreeWayValve(stops, motor, design);
+  }
 }

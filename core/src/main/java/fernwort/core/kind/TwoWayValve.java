@@ -38,4 +38,9 @@ public record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Desi
   public String figure() {
     return motor.isPresent() ? "motor" : "valve";
   }
+
+  @Override
+  public Valve with(List<Stop> stops, Optional<Motor> motor, Optional<Design> design) {
+    return new TwoWayValve(stops, motor, design);
+  }
 }

@@ -14,8 +14,8 @@ public interface Valve extends Kind {
   /** Returns the positions of the handle with what each joins. */
   List<Stop> stops();
 
-  /** Returns the motor, when it has one. */
-  Optional<Motor> motor();
+  /** Returns this with what a hand changes about it. */
+  Valve with(List<Stop> stops, Optional<Motor> motor, Optional<Design> design);
 
   /** Returns what shuts it, if somebody said so. */
   Optional<Design> design();

@@ -103,17 +103,13 @@ public final class Plumbing {
     owner = owners.stream().mapToInt(Integer::intValue).toArray();
     onlyIn = new boolean[owner.length];
     for (Part part : parts) {
-      if (part.kind() instanceof Tank tank) {
-        tank.tankPorts().stream()
-            .filter(p -> !p.letsOut())
-            .forEach(p -> onlyIn[vertex(part, p.id())] = true);
-      }
+      part.kind().tankPorts().stream()
+          .filter(p -> !p.letsOut())
+          .forEach(p -> onlyIn[vertex(part, p.id())] = true);
     }
     half = new double[owner.length];
     for (Part part : parts) {
-      if (part.kind() instanceof Tank tank) {
-        tank.tankPorts().forEach(p -> half[vertex(part, p.id())] = p.half());
-      }
+      part.kind().tankPorts().forEach(p -> half[vertex(part, p.id())] = p.half());
     }
     points = places.toArray(Point[]::new);
     runs = rig.lines().stream().map(this::run).toArray(Point[][]::new);

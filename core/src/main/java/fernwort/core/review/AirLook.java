@@ -238,8 +238,7 @@ final class AirLook implements Look {
 
   /** A drain that a tank is emptied by is no tail, even where its line meets a vent's. */
   private static boolean isTail(Part part) {
-    return part.kind() instanceof OpenEnd end
-        && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW);
+    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir();
   }
 
   private static boolean stops(Part part) {

@@ -8,9 +8,7 @@ import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tap;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -194,7 +192,7 @@ final class SupplyLook implements Look {
   }
 
   private static boolean isDrinking(Part part) {
-    return part.kind() instanceof Tap f && f.drinking() || Plumbed.isTank(part, Contents.FRESH);
+    return part.kind().forDrinking();
   }
 
   private static void oneLeak(Plumbed plan, List<Finding> found) {
@@ -237,7 +235,7 @@ final class SupplyLook implements Look {
         .filter(l -> joins(l, route.get(0), route.get(1)))
         .map(l -> l.from().part().equals(one.id()) ? l.from().port() : l.to().port())
         .anyMatch(
-            port -> one.kind() instanceof Tank tank && tank.port(port).use() != TankPort.Use.VENT);
+            port -> one.kind().opening(port).filter(p -> p.use() != TankPort.Use.VENT).isPresent());
   }
 
   /** What only runs over from one into the other does not bring them to one level. */

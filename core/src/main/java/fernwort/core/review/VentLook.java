@@ -4,8 +4,7 @@ import fernwort.core.bench.VentWidth;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.OpenEnd;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
@@ -135,8 +134,7 @@ final class VentLook implements Look {
   }
 
   private static boolean letsWaterOut(Part part) {
-    return part.kind() instanceof OpenEnd end
-            && (end.role() == OpenEnd.Role.VENT || end.role() == OpenEnd.Role.OVERFLOW)
+    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir()
         || part.kind().is(Purpose.POURED_INTO);
   }
 
@@ -182,7 +180,7 @@ final class VentLook implements Look {
 
   private static double mains(Plumbed plan) {
     return plan.rig().parts().stream()
-        .mapToDouble(p -> p.kind() instanceof HoseInlet k ? k.mainsPressure() : 0)
+        .mapToDouble(p -> p.kind().gives().stream().mapToDouble(Given::pressure).max().orElse(0))
         .max()
         .orElse(BAR);
   }

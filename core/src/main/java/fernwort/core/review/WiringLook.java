@@ -3,7 +3,6 @@ package fernwort.core.review;
 import fernwort.core.describe.PortNames;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Stop;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -60,9 +59,10 @@ final class WiringLook implements Look {
 
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
   private static boolean isSource(Part part, String port) {
-    return part.kind() instanceof Tank tank
-        ? tank.forDrinking() && tank.port(port).use().givesToPumps()
-        : part.kind().is(Purpose.SOURCE);
+    return part.kind()
+        .opening(port)
+        .map(p -> part.kind().forDrinking() && p.use().givesToPumps())
+        .orElse(part.kind().is(Purpose.SOURCE));
   }
 
   private static boolean joins(Stop stop, String one, String other) {

@@ -3,7 +3,6 @@ package fernwort.core.rig;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Point;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Tank;
 import fernwort.core.say.Refusal;
 
 /**
@@ -31,7 +30,7 @@ public record Part(
   /** Returns where a port is in the vehicle frame. */
   public Point at(String port) {
     Point self = new Point(x, y, height);
-    return kind instanceof Tank tank ? self.plus(tank.port(port).at()) : self;
+    return kind.opening(port).map(p -> self.plus(p.at())).orElse(self);
   }
 
   /** Returns this part as another kind, or the same kind with other figures. */

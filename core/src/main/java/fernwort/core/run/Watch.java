@@ -66,14 +66,12 @@ final class Watch {
     linesByPort = rig.linesByPort();
     falls = new Walk(rig, part -> !stops(part.kind()));
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Tank tank) {
-        overflows.addAll(
-            falls.lines(
-                tank.tankPorts().stream()
-                    .filter(p -> p.use() == TankPort.Use.VENT)
-                    .map(p -> part.port(p.id()))
-                    .toList()));
-      }
+      overflows.addAll(
+          falls.lines(
+              part.kind().tankPorts().stream()
+                  .filter(p -> p.use() == TankPort.Use.VENT)
+                  .map(p -> part.port(p.id()))
+                  .toList()));
       if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
       }

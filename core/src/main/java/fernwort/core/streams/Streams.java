@@ -3,9 +3,7 @@ package fernwort.core.streams;
 import fernwort.core.kind.Contents;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.PortFlow;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
 import fernwort.core.kind.TankPort;
 import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Line;
@@ -64,9 +62,7 @@ public final class Streams {
     for (Part part : rig.parts()) {
       for (String port : part.kind().ports()) {
         boolean waste = part.kind().is(Purpose.USE) && port.equals("waste");
-        boolean grayTank =
-            part.kind().holds(Contents.GRAY)
-                && ((Tank) part.kind()).port(port).use() != TankPort.Use.VENT;
+        boolean grayTank = part.kind().holds(Contents.GRAY) && isForWater(part.kind(), port);
         if (waste || grayTank) {
           spread(part.port(port)).forEach(l -> streams.put(l, Stream.GRAY));
         }
@@ -76,12 +72,10 @@ public final class Streams {
 
   private void air() {
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Tank tank) {
-        for (TankPort port : tank.tankPorts()) {
-          Set<String> reached = spread(part.port(port.id()));
-          if (port.use() == TankPort.Use.VENT && reached.stream().noneMatch(this::fills)) {
-            reached.forEach(l -> streams.putIfAbsent(l, Stream.AIR));
-          }
+      for (TankPort port : part.kind().tankPorts()) {
+        Set<String> reached = spread(part.port(port.id()));
+        if (port.use() == TankPort.Use.VENT && reached.stream().noneMatch(this::fills)) {
+          reached.forEach(l -> streams.putIfAbsent(l, Stream.AIR));
         }
       }
     }
@@ -91,9 +85,12 @@ public final class Streams {
     return rig.lines().stream()
         .filter(l -> l.id().equals(lineId))
         .flatMap(l -> List.of(l.from(), l.to()).stream())
-        .anyMatch(end ->
-            part(end).kind() instanceof Tank tank
-                && tank.port(end.port()).use() != TankPort.Use.VENT);
+        .anyMatch(end -> isForWater(part(end).kind(), end.port()));
+  }
+
+  /** Tells whether a port is one of a tank by which water passes, and not only air. */
+  private static boolean isForWater(Kind kind, String port) {
+    return kind.opening(port).filter(p -> p.use() != TankPort.Use.VENT).isPresent();
   }
 
   private void outside() {
@@ -130,7 +127,7 @@ public final class Streams {
             part.kind().is(Purpose.INLET)
                 || part.kind().is(Purpose.HOLDS)
                 || part.kind().is(Purpose.HEATS)
-                || part.kind() instanceof Pump p && p.duty() != Pump.Duty.CIRCULATION;
+                || part.kind().is(Purpose.PUMPS) && !part.kind().is(Purpose.CIRCULATES);
         if (hot || cold) {
           known.put(part.port(port), hot ? Stream.HOT : Stream.FRESH);
           queue.add(part.port(port));

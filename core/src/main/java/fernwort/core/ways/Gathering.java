@@ -1,5 +1,6 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.Given;
 import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
@@ -112,7 +113,11 @@ final class Gathering {
   }
 
   private double outside(int v) {
-    return plumbing.part(v).kind() instanceof HoseInlet inlet ? inlet.outsideHeight() : 0;
+    return plumbing.part(v).kind().gives().stream()
+        .filter(given -> given.from() == Given.From.OUTSIDE)
+        .mapToDouble(Given::height)
+        .findFirst()
+        .orElse(0);
   }
 
   /** Water poured into a neck passes its mouth without being lost there. */

@@ -1,7 +1,7 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.Given;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
@@ -25,8 +25,9 @@ record Origin(Source source, double surface, int[] ports) {
     List<Origin> origins = new ArrayList<>();
     for (Part part : plumbing.sources()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      if (part.kind() instanceof Tank tank) {
-        int[] under = IntStream.range(v, v + tank.tankPorts().size()).filter(levels::wet).toArray();
+      if (part.kind().is(Purpose.HOLDS)) {
+        int[] under =
+            IntStream.range(v, v + part.kind().ports().size()).filter(levels::wet).toArray();
         if (under.length > 0) {
           origins.add(
               new Origin(

@@ -2,10 +2,10 @@ package fernwort.bench;
 
 import fernwort.core.demo.LongCoach;
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.load.DrawOrders;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.Finding;

@@ -1,13 +1,13 @@
 package fernwort.bench;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.Manifold;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.TankPort.Use;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.line.Manifold;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;

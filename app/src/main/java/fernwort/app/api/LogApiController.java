@@ -10,7 +10,7 @@ import fernwort.core.budget.Learnt;
 import fernwort.core.budget.Oddity;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;

@@ -1,6 +1,6 @@
 package fernwort.app.api;
 
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;

@@ -1,7 +1,7 @@
 package fernwort.app.board;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.rig.Part;
 
 /**

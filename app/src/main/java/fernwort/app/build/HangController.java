@@ -17,7 +17,7 @@ import fernwort.core.build.UsualBuild;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.TankResize;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Support;

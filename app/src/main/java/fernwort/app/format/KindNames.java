@@ -1,7 +1,7 @@
 package fernwort.app.format;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import fernwort.core.kind.Kinds;
+import fernwort.core.kind.list.Kinds;
 import tools.jackson.databind.jsontype.NamedType;
 
 /** How the kinds of part are told apart in files; the core knows no JSON. */

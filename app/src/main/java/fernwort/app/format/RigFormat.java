@@ -7,7 +7,7 @@ import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Shape;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;

@@ -3,7 +3,7 @@ package fernwort.app.format;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import fernwort.core.kind.Shape;
+import fernwort.core.kind.tank.Shape;
 
 /** How the shapes of tanks are named in files. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")

@@ -3,7 +3,7 @@ package fernwort.app.garage;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.GaugeCurve;
 import fernwort.core.tank.GaugeScale;

@@ -4,7 +4,7 @@ import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;

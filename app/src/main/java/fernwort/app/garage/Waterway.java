@@ -3,7 +3,7 @@ package fernwort.app.garage;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Plan;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.Optional;

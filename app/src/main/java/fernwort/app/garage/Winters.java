@@ -18,7 +18,7 @@ import fernwort.core.cold.Wintering;
 import fernwort.core.diary.Entry;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.hygiene.Upkeep;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.time.Clock;

@@ -7,7 +7,7 @@ import fernwort.core.guide.Answers;
 import fernwort.core.guide.Answers.Fill;
 import fernwort.core.guide.Answers.Mains;
 import fernwort.core.guide.Answers.Tank;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;

@@ -6,7 +6,7 @@ import fernwort.app.web.Field;
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.Answers.Hot;
 import fernwort.core.guide.Answers.Pump;
-import fernwort.core.kind.Filter;
+import fernwort.core.kind.line.Filter;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -109,7 +109,7 @@ final class PumpPage implements GuidePage {
     }
     return before.pumping(
         new Pump(
-            sheet.choice("type", fernwort.core.kind.Pump.Type.class).orElse(was.type()),
+            sheet.choice("type", fernwort.core.kind.line.Pump.Type.class).orElse(was.type()),
             sheet.spot("spot", was.spot()),
             sheet.amount("height", "The pump", Measure.LENGTH, was.height(), 0.05, 4),
             sheet.amount("flow", "Its flow", Measure.FLOW, was.flow(), 5e-6, 2e-3),

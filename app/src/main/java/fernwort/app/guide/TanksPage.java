@@ -8,7 +8,7 @@ import fernwort.core.guide.Answers.Drain;
 import fernwort.core.guide.Answers.Size;
 import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tank;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;

@@ -9,8 +9,8 @@ import fernwort.core.guide.Answers;
 import fernwort.core.guide.Answers.Opening;
 import fernwort.core.guide.Answers.Tank;
 import fernwort.core.guide.Guided;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
@@ -41,7 +41,7 @@ final class VentsPage implements GuidePage {
 
   private static Card card(Tank tank, Answers answers, Guided guided, Units units) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
-    fernwort.core.kind.Tank made = (fernwort.core.kind.Tank) part.kind();
+    fernwort.core.kind.end.Tank made = (fernwort.core.kind.end.Tank) part.kind();
     List<Field> fields = new ArrayList<>();
     fields.add(
         GuidePage.amount(
@@ -64,7 +64,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static FaceSketch sketch(
-      Tank tank, fernwort.core.kind.Tank made, Answers answers, Units units) {
+      Tank tank, fernwort.core.kind.end.Tank made, Answers answers, Units units) {
     Point inner =
         new Point(TankResize.length(made), TankResize.width(made), TankResize.height(made));
     return FaceSketch.of(
@@ -95,7 +95,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Field openings(
-      Tank tank, fernwort.core.kind.Tank made, Answers answers, Units units) {
+      Tank tank, fernwort.core.kind.end.Tank made, Answers answers, Units units) {
     List<List<Field>> rows = new ArrayList<>();
     List<String> names = new ArrayList<>();
     for (TankPort port : made.tankPorts()) {

@@ -7,7 +7,7 @@ import fernwort.core.guide.Answers.Runs;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
 import fernwort.core.guide.Answers.Waste;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;

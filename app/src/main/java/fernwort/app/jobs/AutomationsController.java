@@ -11,7 +11,7 @@ import fernwort.core.jobs.Automation;
 import fernwort.core.jobs.AutomationCheck;
 import fernwort.core.jobs.AutomationRun;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;

@@ -20,7 +20,7 @@ import fernwort.core.hygiene.Dose;
 import fernwort.core.hygiene.Upkeep;
 import fernwort.core.jobs.Job;
 import fernwort.core.jobs.Step;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;

@@ -11,7 +11,7 @@ import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;

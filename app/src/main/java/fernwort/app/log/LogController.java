@@ -16,7 +16,7 @@ import fernwort.core.budget.Daily;
 import fernwort.core.budget.Fact;
 import fernwort.core.budget.Learnt;
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -122,7 +122,7 @@ class LogController {
     Map<String, Logbook.Level> levels = states.of(rig).readings();
     return rig.plumbing().tanks().stream()
         .map(t -> {
-          fernwort.core.kind.Tank tank = (fernwort.core.kind.Tank) t.kind();
+          fernwort.core.kind.end.Tank tank = (fernwort.core.kind.end.Tank) t.kind();
           int steps = tank.gauge().showsSteps() ? tank.gauge().steps() : -1;
           return new Tank(
               t.id(),

@@ -1,6 +1,6 @@
 package fernwort.app.questions;
 
-import fernwort.core.kind.Shape;
+import fernwort.core.kind.tank.Shape;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;

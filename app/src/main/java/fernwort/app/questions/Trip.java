@@ -4,7 +4,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;

@@ -5,7 +5,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Happening;

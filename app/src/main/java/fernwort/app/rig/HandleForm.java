@@ -2,8 +2,8 @@ package fernwort.app.rig;
 
 import fernwort.app.web.Field;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.Stop;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;

@@ -5,7 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.Plan;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import java.util.List;

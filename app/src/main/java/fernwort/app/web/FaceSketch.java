@@ -2,7 +2,7 @@ package fernwort.app.web;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Face;
 import java.util.Comparator;
 import java.util.List;

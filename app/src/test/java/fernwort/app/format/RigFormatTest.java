@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.Shape;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Problem;
 import java.lang.reflect.RecordComponent;

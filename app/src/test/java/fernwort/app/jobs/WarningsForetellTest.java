@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -14,7 +14,7 @@ import fernwort.app.questions.Question;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.sizing.Habits;
 import java.util.HashMap;
 import java.util.List;

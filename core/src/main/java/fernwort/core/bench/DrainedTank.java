@@ -1,10 +1,10 @@
 package fernwort.core.bench;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -2,7 +2,7 @@ package fernwort.core.bench;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.WasteRuns;
 import fernwort.core.rig.Line;

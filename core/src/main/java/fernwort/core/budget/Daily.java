@@ -1,7 +1,7 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Plumbing;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,8 +1,8 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Gauge;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;

@@ -3,7 +3,7 @@ package fernwort.core.build;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Goods;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

@@ -1,10 +1,10 @@
 package fernwort.core.build;
 
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -1,6 +1,6 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.say.Saying;
 import java.util.List;
 

@@ -2,8 +2,8 @@ package fernwort.core.build;
 
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.line.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;

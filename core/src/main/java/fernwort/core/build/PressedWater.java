@@ -3,7 +3,7 @@ package fernwort.core.build;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -1,8 +1,8 @@
 package fernwort.core.build;
 
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

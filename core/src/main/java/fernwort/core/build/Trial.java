@@ -10,7 +10,7 @@ import fernwort.core.jobs.Plans;
 import fernwort.core.jobs.Step;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -1,9 +1,9 @@
 package fernwort.core.build;
 
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

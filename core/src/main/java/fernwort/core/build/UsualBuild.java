@@ -5,7 +5,7 @@ import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Part;

@@ -1,7 +1,7 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

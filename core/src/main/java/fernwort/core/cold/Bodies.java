@@ -1,7 +1,7 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;

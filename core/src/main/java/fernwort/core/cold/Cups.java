@@ -1,7 +1,7 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;

@@ -1,9 +1,9 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Walk;

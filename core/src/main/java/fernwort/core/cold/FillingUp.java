@@ -5,7 +5,7 @@ import fernwort.core.glycol.Element;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

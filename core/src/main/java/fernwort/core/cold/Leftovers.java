@@ -1,8 +1,8 @@
 package fernwort.core.cold;
 
 import fernwort.core.glycol.FreezingPoint;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -1,11 +1,11 @@
 package fernwort.core.cold;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.TwoWayValve;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;

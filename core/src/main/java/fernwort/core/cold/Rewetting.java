@@ -1,8 +1,8 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;

@@ -3,7 +3,7 @@ package fernwort.core.cold;
 import fernwort.core.jobs.Plans;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;

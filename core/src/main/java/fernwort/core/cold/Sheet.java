@@ -4,7 +4,7 @@ import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;

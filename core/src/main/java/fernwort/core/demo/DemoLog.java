@@ -1,8 +1,8 @@
 package fernwort.core.demo;
 
 import fernwort.core.diary.Entry;
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;

@@ -1,15 +1,15 @@
 package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.PortableContainer;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.GravityFiller;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.PortableContainer;
+import fernwort.core.kind.line.Strainer;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Line.Material;

@@ -1,10 +1,10 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;

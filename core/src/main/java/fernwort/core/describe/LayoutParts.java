@@ -1,11 +1,11 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.OpenEnd.Role;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.TankPort.Use;
+import fernwort.core.kind.end.OpenEnd.Role;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Vehicle;

@@ -1,6 +1,6 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Vehicle;
 
 /**

@@ -2,7 +2,7 @@ package fernwort.core.describe;
 
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.line.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;

@@ -2,16 +2,16 @@ package fernwort.core.describe;
 
 import static fernwort.core.describe.LayoutParts.line;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Fixture.Type;
-import fernwort.core.kind.GravityFiller;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.OpenEnd.Role;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.end.GravityFiller;
+import fernwort.core.kind.end.OpenEnd.Role;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.line.DrainTrap;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.Strainer;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 

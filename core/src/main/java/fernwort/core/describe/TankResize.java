@@ -1,9 +1,9 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;

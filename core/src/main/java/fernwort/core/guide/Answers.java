@@ -1,7 +1,7 @@
 package fernwort.core.guide;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Filter;
+import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -401,7 +401,7 @@ public record Answers(
    * @param manifolds whether the lines to the taps leave from manifolds
    */
   public record Pump(
-      fernwort.core.kind.Pump.Type type,
+      fernwort.core.kind.line.Pump.Type type,
       Spot spot,
       double height,
       double flow,
@@ -415,7 +415,7 @@ public record Answers(
     /** A diaphragm pump as most vans have it. */
     public static final Pump USUAL =
         new Pump(
-            fernwort.core.kind.Pump.Type.DIAPHRAGM,
+            fernwort.core.kind.line.Pump.Type.DIAPHRAGM,
             new Spot(1, 1),
             0.85,
             10e-3 / 60,

@@ -1,9 +1,9 @@
 package fernwort.core.guide;
 
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

@@ -1,6 +1,6 @@
 package fernwort.core.guide;
 
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.TankResize;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;

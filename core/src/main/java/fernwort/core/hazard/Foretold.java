@@ -2,10 +2,10 @@ package fernwort.core.hazard;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Relief;

@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Given;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -1,11 +1,11 @@
 package fernwort.core.hazard;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;

@@ -1,10 +1,10 @@
 package fernwort.core.hazard;
 
 import fernwort.core.flow.Fluid;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge.GaugeKind;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge.GaugeKind;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Relief;

@@ -3,7 +3,7 @@ package fernwort.core.hydraulics;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.flow.Venting;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;

@@ -4,7 +4,7 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Setting;

@@ -1,12 +1,12 @@
 package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

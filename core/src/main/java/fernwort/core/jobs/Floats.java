@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;

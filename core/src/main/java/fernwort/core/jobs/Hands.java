@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.rig.Part;
 
 /** What hands can do in one movement. */

@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -2,9 +2,9 @@ package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;

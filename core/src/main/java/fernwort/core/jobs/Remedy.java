@@ -1,10 +1,10 @@
 package fernwort.core.jobs;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

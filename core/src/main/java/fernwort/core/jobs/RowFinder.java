@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.jobs.Job.Stage;
 import fernwort.core.jobs.Job.Until;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
 import fernwort.core.effort.Effort;
-import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;

@@ -1,7 +1,7 @@
 package fernwort.core.jobs;
 
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.line.Pump;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -2,8 +2,8 @@ package fernwort.core.jobs;
 
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.line.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

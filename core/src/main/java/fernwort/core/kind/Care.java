@@ -47,7 +47,7 @@ public record Care(
    * @param lasts how much (m³)
    * @param entered whether somebody entered how much
    */
-  static Care byUse(String what, double lasts, boolean entered) {
+  public static Care byUse(String what, double lasts, boolean entered) {
     String source = (entered ? KindWords.LITRES_AS_ENTERED : KindWords.OUR_DEFAULT).text();
     return new Care(what, HALF_A_YEAR, Optional.of(lasts), Optional.empty(), false, source);
   }
@@ -57,7 +57,7 @@ public record Care(
    *
    * @param freeFlow its flow at no pressure (m³/s)
    */
-  static Care byHours(String what, double freeFlow) {
+  public static Care byHours(String what, double freeFlow) {
     double flow = AT_TAPS * freeFlow;
     return new Care(
         what,
@@ -69,7 +69,7 @@ public record Care(
   }
 
   /** Returns this, about a tank's gauge. */
-  Care ofTheGauge() {
+  public Care ofTheGauge() {
     return new Care(what, days, lasts, flow, true, source);
   }
 }

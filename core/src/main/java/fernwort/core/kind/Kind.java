@@ -1,5 +1,11 @@
 package fernwort.core.kind;
 
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Clash;
+import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.list.Kinds;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;

@@ -30,12 +30,12 @@ public record Link(int from, int to, Law law, double pressure) {
   }
 
   /** Returns the links of a body that lets water pass from a port to another and back. */
-  static List<Link> both(int a, int b, Law law) {
+  public static List<Link> both(int a, int b, Law law) {
     return List.of(new Link(a, b, law, 0), new Link(b, a, law, 0));
   }
 
   /** Returns the links of a body in whose middle so many ports meet. */
-  static List<Link> star(int ports) {
+  public static List<Link> star(int ports) {
     List<Link> links = new ArrayList<>();
     for (int port = 0; port < ports; port++) {
       links.addAll(both(port, ports, Law.FREE));

@@ -1,10 +1,18 @@
 /**
- * What a part is: each kind in a file of its own, which declares what water, a hand, frost and the
- * workbench meet in it. Others ask the declaration and need not know the kind.
+ * What a part is: each kind, in a file of its own in {@link fernwort.core.kind.line} or {@link
+ * fernwort.core.kind.end}, declares what water, a hand, frost and the workbench meet in it. Others
+ * ask the declaration and need not know the kind.
  *
- * <p>The one thing to call is {@link fernwort.core.kind.Kind}; {@link fernwort.core.kind.Kinds}
- * lists them. Lengths are in metres, volumes in cubic metres, pressures in pascals above the
- * atmosphere, flows in cubic metres a second.
+ * <p>The one thing to call is {@link fernwort.core.kind.Kind}; {@link
+ * fernwort.core.kind.list.Kinds} lists them. Lengths are in metres, volumes in cubic metres,
+ * pressures in pascals above the atmosphere, flows in cubic metres a second.
+ *
+ * <pre>{@code
+ * Kind check = new CheckValve(2_000);
+ * check.links("");            // one way, from in to out, once 2 kPa press
+ * check.is(Purpose.CHECKS);   // true
+ * check.frost();              // it cracks with little
+ * }</pre>
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.kind;

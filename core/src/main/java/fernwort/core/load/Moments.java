@@ -1,6 +1,6 @@
 package fernwort.core.load;
 
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Part;

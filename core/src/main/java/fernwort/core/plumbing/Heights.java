@@ -1,6 +1,6 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;

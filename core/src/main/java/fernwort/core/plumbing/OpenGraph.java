@@ -2,8 +2,8 @@ package fernwort.core.plumbing;
 
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.PortableContainer;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;

@@ -2,11 +2,11 @@ package fernwort.core.plumbing;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

@@ -1,8 +1,8 @@
 package fernwort.core.plumbing;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.Arrays;

@@ -1,13 +1,13 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.AirAdmittanceValve;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.AirAdmittanceValve;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -1,8 +1,8 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;

@@ -1,8 +1,8 @@
 package fernwort.core.review;
 
-import fernwort.core.kind.Point;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;

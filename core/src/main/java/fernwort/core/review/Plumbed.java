@@ -1,7 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.drain.Flood;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;

@@ -2,8 +2,8 @@ package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Saying;

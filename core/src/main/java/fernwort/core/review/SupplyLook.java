@@ -2,13 +2,13 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Strainer;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.line.CheckValve;
+import fernwort.core.kind.line.Strainer;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

@@ -2,8 +2,8 @@ package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Stop;
-import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Saying;

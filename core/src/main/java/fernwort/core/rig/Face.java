@@ -1,6 +1,6 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import java.util.Locale;
 
 /**

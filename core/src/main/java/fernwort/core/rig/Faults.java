@@ -1,7 +1,7 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Asked;
-import fernwort.core.kind.Span;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Span;
 import fernwort.core.say.Quantity;
 import java.util.ArrayList;
 import java.util.List;

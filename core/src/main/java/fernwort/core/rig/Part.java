@@ -1,8 +1,8 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.say.Refusal;
 
 /**

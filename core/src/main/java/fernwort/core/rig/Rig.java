@@ -1,9 +1,9 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.say.Refusal;
 import java.util.LinkedHashMap;
 import java.util.List;

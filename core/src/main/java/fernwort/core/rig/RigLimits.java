@@ -1,8 +1,8 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.tank.Shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

@@ -1,6 +1,6 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 
 /**
  * How the vehicle stands: pitch lifts its nose, then roll lifts its left side.

@@ -1,9 +1,9 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;

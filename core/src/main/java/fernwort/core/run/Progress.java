@@ -5,7 +5,7 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.Surroundings;
-import fernwort.core.kind.PortableContainer;
+import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -1,7 +1,7 @@
 package fernwort.core.run;
 
 import fernwort.core.flow.Fluid;
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;

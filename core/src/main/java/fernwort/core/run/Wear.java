@@ -2,7 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Filter;
+import fernwort.core.kind.line.Filter;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import java.util.List;

@@ -1,6 +1,6 @@
 package fernwort.core.sizing;
 
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

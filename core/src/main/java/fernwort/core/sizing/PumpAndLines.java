@@ -1,11 +1,11 @@
 package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Driven;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Driven;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;

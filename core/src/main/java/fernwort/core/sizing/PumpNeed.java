@@ -2,8 +2,8 @@ package fernwort.core.sizing;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tap;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.line.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -1,7 +1,7 @@
 package fernwort.core.sizing;
 
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Shape.Corner;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.Shape.Corner;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;

@@ -1,9 +1,9 @@
 package fernwort.core.sizing;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Saying;

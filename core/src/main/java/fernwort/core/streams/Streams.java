@@ -1,10 +1,10 @@
 package fernwort.core.streams;
 
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Walk;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

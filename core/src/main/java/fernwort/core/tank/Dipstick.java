@@ -1,6 +1,6 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Gauge;
 import fernwort.core.rig.Slope;
 
 /**

@@ -1,6 +1,6 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;

@@ -1,7 +1,7 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Point;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,9 +1,9 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 
 /**

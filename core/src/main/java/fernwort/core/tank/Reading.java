@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;

@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
 import java.util.ArrayList;
 import java.util.List;
 

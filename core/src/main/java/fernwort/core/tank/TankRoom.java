@@ -1,8 +1,8 @@
 package fernwort.core.tank;
 
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 import java.util.Arrays;
 import java.util.List;

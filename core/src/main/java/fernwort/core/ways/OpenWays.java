@@ -1,6 +1,6 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.HoseInlet;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;

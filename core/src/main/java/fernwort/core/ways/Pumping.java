@@ -1,11 +1,11 @@
 package fernwort.core.ways;
 
 import fernwort.core.effort.Effort;
-import fernwort.core.kind.Driven;
-import fernwort.core.kind.HoseInlet;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Pump;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.line.Driven;
+import fernwort.core.kind.line.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Outlets;

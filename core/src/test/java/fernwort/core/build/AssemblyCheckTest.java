@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.Plans;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
 import fernwort.core.rig.Line;

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.end.Fixture;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;

@@ -4,24 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Accumulator;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.GravityFiller;
-import fernwort.core.kind.Heater;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Macerator;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.GravityFiller;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Accumulator;
+import fernwort.core.kind.line.Heater;
+import fernwort.core.kind.line.Macerator;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -247,7 +247,7 @@ class FormsTest {
         0.01,
         List.of(
             new TankPort(
-                "feed", TankPort.Use.FEED, new fernwort.core.kind.Point(0.1, 0, 0.05), bore)),
+                "feed", TankPort.Use.FEED, new fernwort.core.kind.tank.Point(0.1, 0, 0.05), bore)),
         Fittings.stick(0.1, 0.1),
         1e4,
         -1e4);

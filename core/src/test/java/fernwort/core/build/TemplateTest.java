@@ -3,7 +3,7 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import java.util.List;
 import org.junit.jupiter.api.Test;

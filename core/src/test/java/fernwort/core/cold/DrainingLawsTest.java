@@ -3,8 +3,8 @@ package fernwort.core.cold;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.line.Tee;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -1,13 +1,13 @@
 package fernwort.core.cold;
 
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.Plug;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.ProfilePoint;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.line.CheckValve;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

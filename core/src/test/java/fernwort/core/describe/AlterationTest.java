@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.core.kind.Connection;
-import fernwort.core.kind.Plug;
+import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
-import fernwort.core.kind.DrainTrap;
-import fernwort.core.kind.Heater;
+import fernwort.core.kind.line.DrainTrap;
+import fernwort.core.kind.line.Heater;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

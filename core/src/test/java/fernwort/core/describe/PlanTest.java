@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
-import fernwort.core.kind.Point;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Vehicle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

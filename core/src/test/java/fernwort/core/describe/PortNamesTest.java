@@ -2,7 +2,7 @@ package fernwort.core.describe;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.OnRecord;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
-import fernwort.core.kind.Contents;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Plug;
 import fernwort.core.kind.ProfilePoint;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;

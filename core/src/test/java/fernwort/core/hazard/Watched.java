@@ -4,8 +4,8 @@ import static fernwort.core.hydraulics.CaseRigs.rig;
 import static fernwort.core.hydraulics.CaseRigs.tank;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Fixture.Type;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.line.Tee;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line.Material;

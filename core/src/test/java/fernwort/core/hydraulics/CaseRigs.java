@@ -3,11 +3,11 @@ package fernwort.core.hydraulics;
 import static fernwort.core.Reference.number;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Contents;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.TankPort;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;

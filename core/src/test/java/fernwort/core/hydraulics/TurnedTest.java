@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Point;
 import fernwort.core.kind.ProfilePoint;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Point;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;

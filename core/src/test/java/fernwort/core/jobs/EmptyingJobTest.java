@@ -7,7 +7,7 @@ import fernwort.core.OnRecord;
 import fernwort.core.cold.Leftover;
 import fernwort.core.cold.Remains;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.end.Fixture;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;

@@ -6,7 +6,7 @@ import fernwort.core.describe.ReadyRig;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
+import fernwort.core.kind.line.Pump;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

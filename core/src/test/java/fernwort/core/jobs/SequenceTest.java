@@ -3,8 +3,8 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

@@ -2,6 +2,11 @@ package fernwort.core.kind;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.line.Driven;
+import fernwort.core.kind.line.Fitting;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.list.Kinds;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -66,7 +71,7 @@ class KindSwitchesTest {
   @Test
   void aSwitchOverKindsIsFound() {
     String text =
-        "import fernwort.core.kind.Tank;\nint of(Kind k) { return switch (k) { case Tank t -> 1; }; }";
+        "import fernwort.core.kind.end.Tank;\nint of(Kind k) { return switch (k) { case Tank t -> 1; }; }";
     Matcher each = SWITCH.matcher(text);
     assertThat(each.find()).isTrue();
     assertThat(overKinds(text).matcher(block(text, each.end())).find()).isTrue();

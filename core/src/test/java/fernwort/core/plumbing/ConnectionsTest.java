@@ -3,8 +3,8 @@ package fernwort.core.plumbing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.Filter;
+import fernwort.core.kind.line.CheckValve;
+import fernwort.core.kind.line.Filter;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.streams.Directions;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

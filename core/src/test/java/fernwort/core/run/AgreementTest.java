@@ -7,7 +7,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.hazard.Warning.Code;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Fixture;
+import fernwort.core.kind.end.Fixture;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Shape.Corner;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.Shape.Corner;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.WhatFits.Fit;
 import fernwort.core.sizing.WhatFits.Margins;

@@ -7,9 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.Filter;
-import fernwort.core.kind.Fixture.Type;
-import fernwort.core.kind.Tee;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.line.Tee;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;

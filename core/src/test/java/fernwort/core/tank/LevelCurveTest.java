@@ -3,10 +3,10 @@ package fernwort.core.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.rig.Slope;
 import java.util.List;
 import net.jqwik.api.ForAll;

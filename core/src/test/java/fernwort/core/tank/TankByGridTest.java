@@ -3,11 +3,11 @@ package fernwort.core.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.List;

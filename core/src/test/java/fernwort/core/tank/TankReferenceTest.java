@@ -4,11 +4,11 @@ import static fernwort.core.Reference.number;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.Reference;
-import fernwort.core.kind.Contents;
-import fernwort.core.kind.Gauge;
-import fernwort.core.kind.Point;
-import fernwort.core.kind.Shape;
-import fernwort.core.kind.Tank;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Gauge;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Stop;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.ThreeWayValve;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line.Material;

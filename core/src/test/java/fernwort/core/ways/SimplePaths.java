@@ -1,13 +1,13 @@
 package fernwort.core.ways;
 
-import fernwort.core.kind.CheckValve;
-import fernwort.core.kind.Fixture;
-import fernwort.core.kind.HoseInlet;
-import fernwort.core.kind.OpenEnd;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.Tee;
-import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.CheckValve;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Water;

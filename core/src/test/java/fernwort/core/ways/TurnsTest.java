@@ -3,10 +3,10 @@ package fernwort.core.ways;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.Fixture;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.Pump;
-import fernwort.core.kind.Valve;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;

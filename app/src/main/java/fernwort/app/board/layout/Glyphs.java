@@ -2,11 +2,11 @@ package fernwort.app.board.layout;
 
 import fernwort.app.board.layout.Glyph.LabelAt;
 import fernwort.app.board.layout.Pin.Side;
-import fernwort.core.kind.Stop;
-import fernwort.core.kind.Tank;
-import fernwort.core.kind.TankPort;
-import fernwort.core.kind.ThreeWayValve;
-import fernwort.core.kind.TwoWayValve;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;

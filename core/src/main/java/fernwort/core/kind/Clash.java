@@ -1,9 +1,0 @@
-package fernwort.core.kind;
-
-/**
- * Two things entered of one part that cannot both be so.
- *
- * @param fault what is wrong
- * @param mend what to do about it
- */
-public record Clash(String fault, String mend) {}

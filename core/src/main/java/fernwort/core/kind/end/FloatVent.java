@@ -1,0 +1,94 @@
+package fernwort.core.kind.end;
+
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.Offer;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A float air vent at the highest point of a line: its float lets air out, and in again while the
+ * line empties, and shuts as water lifts it. Its small cap shuts it for good.
+ */
+public record FloatVent() implements Kind {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.BREATHES);
+
+  public static final Offer OFFER =
+      new Offer(
+          "float-vent",
+          KindWords.FLOAT_VENT.text(),
+          KindWords.WHAT_A_FLOAT_VENT_IS.text(),
+          new FloatVent(),
+          0.02);
+
+  private static final Position OPEN = new Position("open", KindWords.CAP_LOOSE.text());
+  private static final Position SHUT = new Position("shut", KindWords.CAP_TIGHT.text());
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(OPEN, SHUT);
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    return position.equals(OPEN.id()) ? List.of(new Mouth(0, Mouth.Onto.AIR)) : List.of();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public boolean bursts() {
+    return true;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.ROUND_ITS_FLOAT.text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.HISSES_THEN_STILL : KindWords.CAP_SITS).text();
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.LOOK_FOR_DRIP.with(label), Care.A_YEAR));
+  }
+
+  @Override
+  public String figure() {
+    return "float-vent";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+}

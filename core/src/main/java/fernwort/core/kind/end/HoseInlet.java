@@ -1,0 +1,231 @@
+package fernwort.core.kind.end;
+
+import fernwort.core.kind.Adapter;
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Given;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Where a hose from outside is joined: a tap under pressure, or water that something must draw.
+ *
+ * @param mainsPressure pressure expected at the tap (Pa)
+ * @param outsideHeight height of the surface of water to be drawn, above the ground (m)
+ * @param tapFlow what tap and hose give into a bucket, if somebody timed it (m³/s); without it they
+ *     hold their pressure whatever is drawn
+ * @param outsideDrinkable whether the outside water is fit to drink; it is not unless somebody says
+ *     so
+ */
+public record HoseInlet(
+    double mainsPressure,
+    double outsideHeight,
+    Optional<Double> tapFlow,
+    Optional<Boolean> outsideDrinkable)
+    implements Kind {
+
+  private static final Set<Purpose> DRAWING = Set.of(Purpose.SOURCE, Purpose.INLET);
+
+  private static final Set<Purpose> PRESSED = Set.of(Purpose.SOURCE, Purpose.INLET, Purpose.MAINS);
+
+  /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
+  public static final double TAP = 3e-4;
+
+  /** Nothing comes in or out. */
+  public static final Position CAPPED = new Position("capped", "cap on");
+
+  /** A hose is on, and the tap outside is shut. */
+  public static final Position HOSE = new Position("hose", "hose on, tap shut");
+
+  /** The tap outside gives its pressure. */
+  public static final Position MAINS = new Position("mains", "hose from a tap");
+
+  /** Something has to draw. */
+  public static final Position OUTSIDE = new Position("outside", "hose in outside water");
+
+  /** Open to the air. */
+  public static final Position OPEN = new Position("open", "cap off, no hose");
+
+  /** Makes an inlet whose tap nobody timed. */
+  public HoseInlet(double mainsPressure, double outsideHeight) {
+    this(mainsPressure, outsideHeight, Optional.empty());
+  }
+
+  /** Makes an inlet whose outside water nobody drinks. */
+  public HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow) {
+    this(mainsPressure, outsideHeight, tapFlow, Optional.empty());
+  }
+
+  /** Tells whether outside water may be drunk. */
+  public boolean drinksOutside() {
+    return outsideDrinkable.orElse(false);
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return mainsPressure > 0 ? PRESSED : DRAWING;
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) || position.equals(HOSE.id()) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    if (position.equals(OPEN.id())) {
+      return List.of(new Mouth(0, Mouth.Onto.GROUND));
+    }
+    return position.equals(OUTSIDE.id()) ? List.of(new Mouth(0, Mouth.Onto.WATER)) : List.of();
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return position.equals(HOSE.id()) ? Wets.NOTHING : Wets.BEHIND;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("out");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(CAPPED, HOSE, MAINS, OUTSIDE, OPEN);
+  }
+
+  @Override
+  public Optional<Given> gives(String position) {
+    if (position.equals(MAINS.id())) {
+      return Optional.of(new Given(Given.From.MAINS, mainsPressure, 0, tapFlow, true));
+    }
+    return position.equals(OUTSIDE.id())
+        ? Optional.of(
+            new Given(Given.From.OUTSIDE, 0, outsideHeight, Optional.empty(), drinksOutside()))
+        : Optional.empty();
+  }
+
+  /** What tap and hose give; nothing where there is no pressure. */
+  @Override
+  public double brings() {
+    return mainsPressure > 0 ? tapFlow.orElse(TAP) : 0;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> runsOut(String port) {
+    return Optional.of(OPEN.id());
+  }
+
+  @Override
+  public String purpose(String position) {
+    if (rests(position)) {
+      return KindWords.DONE_WITH_HOSE.text();
+    }
+    return (position.equals(HOSE.id()) ? KindWords.TAP_SHUT_FIRST : KindWords.READY_FOR_WATER)
+        .text();
+  }
+
+  @Override
+  public String notice(String position) {
+    KindWords words =
+        switch (position) {
+          case "mains" -> KindWords.HISS_IN_HOSE;
+          case "outside" -> KindWords.HOSE_END_UNDER_WATER;
+          case "hose" -> KindWords.TAP_OUTSIDE_SHUT;
+          case "open" -> KindWords.CAP_LOOSENS;
+          default -> KindWords.HOSE_DRAINED;
+        };
+    return words.text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.HOSE_OFF.text());
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.BEHIND_IT_RUNS_OUT.text();
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public Optional<Adapter> adapter() {
+    return Optional.of(
+        new Adapter("out", KindWords.SCREW_ADAPTER_ON.text(), KindWords.ADAPTER_OFF.text()));
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.LOOK_AT_HOSE.with(label), Care.A_YEAR));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.MAINS_PRESSURE, mainsPressure),
+        Property.of(Asked.OUTSIDE_HEIGHT, outsideHeight),
+        Property.of(Asked.TAP_FLOW, tapFlow),
+        Property.of(Asked.OUTSIDE_FIT, drinksOutside()));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new HoseInlet(
+        answers.amount(Asked.MAINS_PRESSURE),
+        answers.amount(Asked.OUTSIDE_HEIGHT),
+        answers.optional(Asked.TAP_FLOW),
+        answers.ticked(Asked.OUTSIDE_FIT) ? Optional.of(true) : Optional.empty());
+  }
+
+  @Override
+  public String figure() {
+    return "inlet";
+  }
+}

@@ -1,0 +1,160 @@
+package fernwort.core.kind.end;
+
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Goods;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The free end of a line. */
+public record OpenEnd(Role role) implements Kind {
+
+  private static final Map<Role, Set<Purpose>> PURPOSES =
+      Map.of(
+          Role.VENT, Set.of(Purpose.END, Purpose.OUTLET, Purpose.VENTS),
+          Role.OVERFLOW, Set.of(Purpose.END, Purpose.OUTLET, Purpose.OVERFLOWS),
+          Role.DRAIN, Set.of(Purpose.END, Purpose.OUTLET, Purpose.DRAINS),
+          Role.DUMP, Set.of(Purpose.END, Purpose.OUTLET, Purpose.DUMPS));
+
+  public static final Position CAPPED = new Position("capped", "cap on");
+  public static final Position HOSE = new Position("hose", "dump hose to the drain");
+  public static final Position OPEN = new Position("open", "cap off, no hose");
+
+  /** What the end is for; a dump end has a cap and takes a dump hose. */
+  public enum Role {
+    VENT,
+    OVERFLOW,
+    DRAIN,
+    DUMP
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES.getOrDefault(role, Set.of());
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    if (role != Role.DUMP || position.equals(OPEN.id())) {
+      return List.of(new Mouth(0, Mouth.Onto.GROUND));
+    }
+    return position.equals(HOSE.id()) ? List.of(new Mouth(0, Mouth.Onto.DRAIN)) : List.of();
+  }
+
+  @Override
+  public boolean letsAir() {
+    return role == Role.VENT || role == Role.OVERFLOW;
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return Wets.AT_MOUTH;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.AS_ITS_LINE;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return role == Role.DUMP ? List.of(CAPPED, HOSE, OPEN) : List.of();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(OPEN.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return role == Role.DUMP ? Optional.of(OPEN.id()) : Optional.empty();
+  }
+
+  /** By its hose where it is for waste; as it is where it is always open. */
+  @Override
+  public Optional<String> runsOut(String port) {
+    return Optional.of(role == Role.DUMP ? HOSE.id() : "");
+  }
+
+  @Override
+  public String purpose(String position) {
+    if (rests(position)) {
+      return KindWords.NOTHING_DRIPS.text();
+    }
+    return (position.equals(HOSE.id()) ? KindWords.HOSE_FIRST : KindWords.LEAVES_HERE).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    if (rests(position)) {
+      return KindWords.CAP_SITS.text();
+    }
+    return (position.equals(HOSE.id()) ? KindWords.HOSE_LOCKED : KindWords.CAP_OFF_NO_HOSE).text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.WHERE_PERMITTED.text();
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.OPEN;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(
+        Goods.Shelf.PLUMBING,
+        role == Role.VENT ? KindWords.INSECT_SCREEN.text() : KindWords.END_FOR_A_LINE.with(size),
+        false);
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.END_ROLE, role));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new OpenEnd(answers.choice(Asked.END_ROLE, Role.class));
+  }
+
+  @Override
+  public String figure() {
+    return role == Role.DUMP ? "dump" : "end";
+  }
+}

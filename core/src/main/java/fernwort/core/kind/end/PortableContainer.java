@@ -1,0 +1,113 @@
+package fernwort.core.kind.end;
+
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Given;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A jug, can or bladder that is carried to the rig.
+ *
+ * @param capacity what it holds (m³)
+ * @param drinkable whether its water is fit to drink
+ */
+public record PortableContainer(double capacity, boolean drinkable) implements Kind {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.CARRIED);
+
+  public static final Position STOWED = new Position("stowed", "stowed");
+  public static final Position POURING = new Position("pouring", "held and pouring");
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
+  }
+
+  @Override
+  public Wets wets(String position) {
+    return rests(position) ? Wets.BEHIND : Wets.NOTHING;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.NOTHING;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("spout");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(STOWED, POURING);
+  }
+
+  @Override
+  public Optional<Given> gives(String position) {
+    return position.equals(POURING.id())
+        ? Optional.of(new Given(Given.From.JUG, 0, 0, Optional.empty(), drinkable))
+        : Optional.empty();
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.DONE_WITH : KindWords.WATER_CAN_GO_IN).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.EMPTY_AND_SHUT : KindWords.GLUGS).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.CARRY_INDOORS.text());
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.OPEN;
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.CAPACITY, capacity), Property.of(Asked.DRINKABLE, drinkable));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new PortableContainer(answers.amount(Asked.CAPACITY), answers.ticked(Asked.DRINKABLE));
+  }
+
+  @Override
+  public String figure() {
+    return "jug";
+  }
+}

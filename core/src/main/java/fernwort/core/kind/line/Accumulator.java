@@ -1,0 +1,101 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.InLine;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * A vessel with an air cushion on one side.
+ *
+ * @param precharge air pressure without water (Pa)
+ */
+public record Accumulator(double precharge) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CUSHIONS);
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public InLine inLine() {
+    return InLine.STUB;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public boolean bursts() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_IS_DRY;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.UNDER_MEMBRANE.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.ITS_AIR_PUSHES.text();
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.CHECK_AIR.with(label), Care.A_YEAR));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.PRECHARGE, precharge));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Accumulator(answers.amount(Asked.PRECHARGE));
+  }
+
+  @Override
+  public String figure() {
+    return "surge";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+}

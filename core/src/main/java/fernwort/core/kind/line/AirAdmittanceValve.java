@@ -1,0 +1,61 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.InLine;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Purpose;
+import java.util.List;
+import java.util.Set;
+
+/** A float ball: air passes both ways, water shuts it. */
+public record AirAdmittanceValve() implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.BREATHES);
+
+  @Override
+  public InLine inLine() {
+    return InLine.END;
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    return List.of(new Mouth(0, Mouth.Onto.AIR));
+  }
+
+  @Override
+  public boolean letsAir() {
+    return true;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("in");
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_ITS_LINE_LEAVES;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
+
+  @Override
+  public String figure() {
+    return "air";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+}

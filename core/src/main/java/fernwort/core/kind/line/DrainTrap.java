@@ -1,0 +1,88 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** A water seal against smell. */
+public record DrainTrap() implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.TRAPS);
+
+  @Override
+  public List<Link> links(String position) {
+    return Link.both(0, 1, Link.Law.SEAL);
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public List<Position> service() {
+    return List.of(new Position(ON, "plug in"), new Position(OFF, "plug out"));
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_OFF;
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OFF);
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.SEAL_STANDS.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.PLUG_OUT_OR_ANTIFREEZE.text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.SMELL_COMES_IN.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.GLOVES.text());
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.GRIPS_LINE;
+  }
+
+  @Override
+  public String usuallyAt(String port) {
+    return "gray-tank";
+  }
+
+  @Override
+  public String figure() {
+    return "trap";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+}

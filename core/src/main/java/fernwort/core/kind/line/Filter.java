@@ -1,0 +1,171 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A filter in its housing.
+ *
+ * @param grade what it takes out
+ * @param ratedFlow flow at which its loss is given (m³/s)
+ * @param ratedLoss loss of a clean cartridge at that flow (Pa)
+ * @param doubling what has to pass until its loss has doubled, if anybody knows (m³)
+ */
+public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
+    implements Fitting {
+
+  private static final Set<Purpose> FILTERING = Set.of(Purpose.FILTERS);
+
+  private static final Set<Purpose> STRAINING = Set.of(Purpose.FILTERS, Purpose.STRAINS);
+
+  private static final Set<Purpose> PURIFYING = Set.of(Purpose.FILTERS, Purpose.PURIFIES);
+
+  /** What passes a cartridge of which nobody said when it clogs (m³); own choice. */
+  private static final double CARTRIDGE = 2;
+
+  /** Makes a filter that stays as clean as it is. */
+  public Filter(Grade grade, double ratedFlow, double ratedLoss) {
+    this(grade, ratedFlow, ratedLoss, Optional.empty());
+  }
+
+  /** What a filter takes out; only a purifier makes unsafe water fit to drink. */
+  public enum Grade {
+    SEDIMENT,
+    CARBON,
+    PURIFIER
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return Link.both(0, 1, Link.Law.FREE);
+  }
+
+  @Override
+  public double loss(double flow) {
+    return ratedLoss * flow / ratedFlow;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public boolean bursts() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public List<Position> service() {
+    return BOWL;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.UNTIL_OFF;
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return Optional.of(OFF);
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.BOWL_FULL.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.CARTRIDGE_INDOORS.text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.BOWL_INTO_BUCKET.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.BUCKET_FOR_BOWL.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(
+        Care.byUse(
+            KindWords.CHANGE_CARTRIDGE.with(label),
+            doubling.orElse(CARTRIDGE),
+            doubling.isPresent()));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.GRADE, grade),
+        Property.of(Asked.RATED_FLOW, ratedFlow),
+        Property.of(Asked.RATED_LOSS, ratedLoss),
+        Property.of(Asked.DOUBLING, doubling));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Filter(
+        answers.choice(Asked.GRADE, Grade.class),
+        answers.amount(Asked.RATED_FLOW),
+        answers.amount(Asked.RATED_LOSS),
+        answers.optional(Asked.DOUBLING));
+  }
+
+  @Override
+  public String figure() {
+    return "filter";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return switch (grade) {
+      case SEDIMENT -> STRAINING;
+      case PURIFIER -> PURIFYING;
+      case CARBON -> FILTERING;
+    };
+  }
+
+  @Override
+  public boolean clogs() {
+    return doubling.isPresent();
+  }
+}

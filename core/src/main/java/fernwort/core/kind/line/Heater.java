@@ -1,0 +1,240 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.InOut;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A water heater.
+ *
+ * @param works with a store of hot water or without
+ * @param relief whether it has its own pressure relief valve
+ * @param drainHeight height of its drain above its bottom (m)
+ * @param heating how it heats, if known
+ */
+public record Heater(Type works, boolean relief, double drainHeight, Optional<Heating> heating)
+    implements Kind {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.HEATS);
+
+  /**
+   * Where a thermostat is set unless somebody says otherwise (K): 60 °C, at which legionella die.
+   */
+  public static final double THERMOSTAT = 333.15;
+
+  /**
+   * How a heater heats.
+   *
+   * @param power what it puts into the water (W)
+   * @param thermostat temperature at which it stops (K)
+   */
+  public record Heating(double power, double thermostat) {}
+
+  /** How many times as high as wide a heater is taken to be. */
+  private static final double ASPECT = 1.5;
+
+  /** How high a heater of a volume (m³) is taken to be: an upright cylinder (m). */
+  public static double height(double volume) {
+    return Math.cbrt(4 / Math.PI * ASPECT * ASPECT * volume);
+  }
+
+  /** Makes a heater of unknown power. */
+  public Heater(Type works, boolean relief, double drainHeight) {
+    this(works, relief, drainHeight, Optional.empty());
+  }
+
+  /** How a heater heats. */
+  public enum Type {
+    STORAGE,
+    INSTANT
+  }
+
+  /** Its drain plug out. */
+  public static final Position DRAINED = new Position("drained", "drain plug out");
+
+  @Override
+  public List<Position> service() {
+    return List.of(new Position("plugged", "drain plug in"), DRAINED);
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return Link.both(0, 1, Link.Law.FREE);
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+
+  @Override
+  public boolean onlyOnPurpose() {
+    return true;
+  }
+
+  @Override
+  public PortFlow flow(String port) {
+    return port.equals("hot") ? PortFlow.OUT : PortFlow.IN;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.POWER_OFF : Rank.HEAT_ON;
+  }
+
+  @Override
+  public Optional<InOut> through() {
+    return Optional.of(new InOut("cold", "hot"));
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return works == Type.INSTANT;
+  }
+
+  @Override
+  public boolean bursts() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return List.of("cold", "hot");
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(Position.OFF, new Position(ON, "heating"));
+  }
+
+  @Override
+  public Optional<String> unpowered() {
+    return Optional.of(Position.OFF.id());
+  }
+
+  @Override
+  public Keeps keeps() {
+    return works == Type.STORAGE ? Keeps.UNDER_ITS_DRAIN : Keeps.ALL;
+  }
+
+  @Override
+  public double underDrain(double volume) {
+    return Math.min(1, drainHeight / height(volume));
+  }
+
+  @Override
+  public boolean opensToDrain(String position) {
+    return position.equals(DRAINED.id());
+  }
+
+  @Override
+  public Optional<String> drained() {
+    return works == Type.STORAGE ? Optional.of(DRAINED.id()) : Optional.empty();
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.HEATER_RESTS : KindWords.HEATER_HAS_WATER).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.LAMP_OUT : KindWords.LAMP_ON).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.GAS_OFF_TOO.text());
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    if (works == Type.INSTANT) {
+      return KindWords.COIL_FULL.text();
+    }
+    return (little ? KindWords.LITTLE_UNDER_DRAIN : KindWords.FULL).text();
+  }
+
+  @Override
+  public String mend() {
+    return (works == Type.INSTANT ? KindWords.BLOW_OR_ANTIFREEZE : KindWords.DRAIN_PLUG_OUT).text();
+  }
+
+  @Override
+  public String openedNote() {
+    return KindWords.RUNS_FOR_MINUTES.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.OFF_SINCE_YESTERDAY.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.COLD_IN_HOT_OUT.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return works == Type.STORAGE
+        ? List.of(Care.of(KindWords.LOOK_AT_ANODE.with(label), Care.A_YEAR))
+        : List.of();
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.HEATS_HOW, works),
+        Property.of(Asked.RELIEF, relief),
+        Property.of(Asked.DRAIN_HEIGHT, drainHeight),
+        Property.of(Asked.POWER, heating.map(Heating::power)),
+        Property.of(Asked.THERMOSTAT, heating.map(Heating::thermostat).orElse(THERMOSTAT)));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Heater(
+        answers.choice(Asked.HEATS_HOW, Type.class),
+        answers.ticked(Asked.RELIEF),
+        answers.amount(Asked.DRAIN_HEIGHT),
+        answers
+            .optional(Asked.POWER)
+            .map(power -> new Heating(power, answers.amount(Asked.THERMOSTAT))));
+  }
+
+  @Override
+  public String figure() {
+    return "heater";
+  }
+}

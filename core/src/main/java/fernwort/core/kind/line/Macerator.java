@@ -1,0 +1,173 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A pump that cuts up what is in gray water and pushes it out.
+ *
+ * @param freeFlow flow at no pressure (m³/s)
+ * @param shutOffPressure pressure at no flow (Pa)
+ * @param dryRun how long it may run dry or against a closed outlet (s); {@link DryRun} where nobody
+ *     knows
+ */
+public record Macerator(double freeFlow, double shutOffPressure, Optional<Double> dryRun)
+    implements Driven {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.DRIVES, Purpose.CUTS);
+
+  /**
+   * How high a macerator draws gray water up to itself (m): its impeller primes itself a little,
+   * and nobody gives a figure; own choice.
+   */
+  public static final double LIFTS = 0.3;
+
+  @Override
+  public double selfPriming() {
+    return LIFTS;
+  }
+
+  /** Makes a macerator of which nobody knows how long it may run dry. */
+  public Macerator(double freeFlow, double shutOffPressure) {
+    this(freeFlow, shutOffPressure, Optional.empty());
+  }
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return position.equals(ON) ? List.of(new Link(0, 1, Link.Law.DRIVE, 0)) : List.of();
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+  }
+
+  @Override
+  public boolean holdsBack() {
+    return true;
+  }
+
+  @Override
+  public DryRun usualDryRun() {
+    return DryRun.MACERATOR;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public List<Position> positions() {
+    return List.of(Position.OFF, new Position(ON, "running"));
+  }
+
+  @Override
+  public Optional<String> unpowered() {
+    return Optional.of(Position.OFF.id());
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public boolean pushedThrough() {
+    return false;
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.MUST_NOT_RUN_DRY : KindWords.WAY_IS_OPEN).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    return (rests(position) ? KindWords.FALLS_SILENT : KindWords.GROWLS).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.WOULD_RUN_DRY.text());
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.HEAD_FULL.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.TIP_OUT_OR_ANTIFREEZE.text();
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.FUSE_OUT.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.IN_TO_TANK.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.GRIPS_LINE;
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.MACERATOR_FLOW, freeFlow),
+        Property.of(Asked.SHUT_OFF, shutOffPressure),
+        dryRunAsked());
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Macerator(
+        answers.amount(Asked.MACERATOR_FLOW),
+        answers.amount(Asked.SHUT_OFF),
+        answers.optional(Asked.DRY_RUN));
+  }
+
+  @Override
+  public String figure() {
+    return "pump";
+  }
+}

@@ -1,0 +1,143 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.InOut;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.Offer;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A thermostatic mixing valve with a check valve in each of its inlets, so that hot and cold water
+ * do not cross in it.
+ *
+ * @param temperature what it mixes to (K)
+ * @param crackingPressure pressure it takes to open a check in it (Pa)
+ */
+public record MixingValve(double temperature, double crackingPressure) implements Fitting {
+
+  /** An ordinary one mixes to 38 °C; 0.03 bar for its checks, our estimate. */
+  public static final Offer OFFER =
+      new Offer(
+          "mixing-valve",
+          KindWords.MIXING_VALVE.text(),
+          KindWords.WHAT_A_MIXING_VALVE_IS.text(),
+          new MixingValve(311.15, 3_000),
+          0.05);
+
+  private static final int COLD = 0;
+  private static final int HOT = 1;
+  private static final int MIXED = 2;
+  private static final int MIDDLE = 3;
+
+  @Override
+  public List<String> ports() {
+    return List.of("cold", "hot", "mixed");
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return List.of(
+        new Link(COLD, MIDDLE, Link.Law.CHECK, crackingPressure),
+        new Link(HOT, MIDDLE, Link.Law.CHECK, crackingPressure),
+        new Link(MIDDLE, MIXED, Link.Law.FREE, 0),
+        new Link(MIXED, MIDDLE, Link.Law.FREE, 0));
+  }
+
+  @Override
+  public PortFlow flow(String port) {
+    return port.equals("mixed") ? PortFlow.OUT : PortFlow.IN;
+  }
+
+  @Override
+  public Optional<InOut> through() {
+    return Optional.of(new InOut("cold", "mixed"));
+  }
+
+  @Override
+  public double loss(double flow) {
+    return crackingPressure;
+  }
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  public boolean bursts() {
+    return true;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.BEFORE_SEAT.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.BURST_OF_AIR_OR_UNDO.text();
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.COLD_HOT_AND_MIXED.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.TRY_MIXING_VALVE.with(label), Care.A_YEAR));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.MIXES_TO, temperature),
+        Property.of(Asked.CRACKING_PRESSURE, crackingPressure));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new MixingValve(answers.amount(Asked.MIXES_TO), answers.amount(Asked.CRACKING_PRESSURE));
+  }
+
+  @Override
+  public String figure() {
+    return "mixing-valve";
+  }
+}

@@ -1,0 +1,315 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Adapter;
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Clash;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * A pump.
+ *
+ * @param duty what it is there for
+ * @param works how it moves water, which says what it lets pass at rest
+ * @param shutOffPressure pressure at no flow (Pa)
+ * @param freeFlow flow at no pressure (m³/s)
+ * @param cutIn pressure at which its switch starts it (Pa)
+ * @param cutOut pressure at which its switch stops it (Pa)
+ * @param selfPriming how high it lifts water while it is dry (m)
+ * @param dryRun how long it may run dry or against a closed outlet (s); {@link DryRun} where nobody
+ *     knows
+ */
+public record Pump(
+    Duty duty,
+    Type works,
+    double shutOffPressure,
+    double freeFlow,
+    double cutIn,
+    double cutOut,
+    double selfPriming,
+    Optional<Double> dryRun)
+    implements Driven {
+
+  private static final Set<Purpose> PUMPING = Set.of(Purpose.DRIVES, Purpose.PUMPS);
+
+  private static final Set<Purpose> CIRCULATING =
+      Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.CIRCULATES);
+
+  private static final Set<Purpose> SUPPLYING =
+      Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.SUPPLIES);
+
+  /** What a pump could do beyond its cut-out, where its plate does not say (Pa); own choice. */
+  private static final double OVER_CUT_OUT = 5e4;
+
+  /** How long a pump is let run dry at the most (s): nothing more comes after it. */
+  public static final double DRY_SECONDS = 15;
+
+  /** Makes a pump of which nobody knows how long it may run dry. */
+  public Pump(
+      Duty duty,
+      Type works,
+      double shutOffPressure,
+      double freeFlow,
+      double cutIn,
+      double cutOut,
+      double selfPriming) {
+    this(duty, works, shutOffPressure, freeFlow, cutIn, cutOut, selfPriming, Optional.empty());
+  }
+
+  /** Tells whether its switch stops it before it stands at its shut-off pressure. */
+  public boolean stopsItself() {
+    return works.byHand() || cutOut < shutOffPressure;
+  }
+
+  /** Returns this pump with another flow at no pressure (m³/s). */
+  public Pump flowing(double flow) {
+    return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun);
+  }
+
+  /** What a pump is there for. */
+  public enum Duty {
+    SUPPLY,
+    CIRCULATION,
+    TRANSFER
+  }
+
+  /** How a pump moves water. */
+  public enum Type {
+    DIAPHRAGM,
+    CENTRIFUGAL,
+    IMPELLER,
+    FOOT,
+    HAND;
+
+    /** Tells whether somebody has to work it. */
+    public boolean byHand() {
+      return this == FOOT || this == HAND;
+    }
+  }
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  /** What it lets pass at rest: a diaphragm's valves one way, a centrifugal wheel both. */
+  @Override
+  public List<Link> links(String position) {
+    if (position.equals(ON)) {
+      return List.of(new Link(0, 1, Link.Law.DRIVE, 0));
+    }
+    return switch (works) {
+      case DIAPHRAGM, FOOT, HAND -> List.of(new Link(0, 1, Link.Law.CHECK, 0));
+      case CENTRIFUGAL -> Link.both(0, 1, Link.Law.FREE);
+      case IMPELLER -> List.of();
+    };
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return switch (duty) {
+      case SUPPLY -> SUPPLYING;
+      case CIRCULATION -> CIRCULATING;
+      case TRANSFER -> PUMPING;
+    };
+  }
+
+  @Override
+  public Rank rank(String position) {
+    return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+  }
+
+  @Override
+  public boolean setsItself() {
+    return !works.byHand() && duty != Duty.CIRCULATION;
+  }
+
+  @Override
+  public boolean holdsBack() {
+    return switch (works) {
+      case DIAPHRAGM, FOOT, HAND -> true;
+      case CENTRIFUGAL, IMPELLER -> false;
+    };
+  }
+
+  @Override
+  public DryRun usualDryRun() {
+    return switch (works) {
+      case DIAPHRAGM -> DryRun.DIAPHRAGM;
+      case CENTRIFUGAL -> DryRun.CENTRIFUGAL;
+      case IMPELLER -> DryRun.IMPELLER;
+      case FOOT, HAND -> DryRun.BY_HAND;
+    };
+  }
+
+  @Override
+  public OptionalDouble held() {
+    return OptionalDouble.of((cutIn + cutOut) / 2);
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public List<Position> positions() {
+    return works.byHand()
+        ? List.of(new Position(Position.OFF.id(), "still"), new Position(ON, "being worked"))
+        : List.of(Position.OFF, new Position(ON, "switched on"));
+  }
+
+  @Override
+  public Optional<String> unpowered() {
+    return works.byHand() ? Optional.empty() : Optional.of(Position.OFF.id());
+  }
+
+  @Override
+  public double brings() {
+    return duty == Duty.TRANSFER ? freeFlow : 0;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public String purpose(String position) {
+    return (rests(position) ? KindWords.PUMP_RESTS : KindWords.WAY_IS_OPEN).text();
+  }
+
+  @Override
+  public String notice(String position) {
+    if (works.byHand()) {
+      return (rests(position) ? KindWords.STAYS_STILL : KindWords.FEW_STROKES).text();
+    }
+    return (rests(position) ? KindWords.FALLS_SILENT : KindWords.HUMS).text();
+  }
+
+  @Override
+  public Optional<String> restNote() {
+    return Optional.of(KindWords.WOULD_RUN_DRY.text());
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return (little ? KindWords.LITTLE_IN_HEAD : KindWords.HEAD_FULL).text();
+  }
+
+  @Override
+  public String mend() {
+    return works.byHand()
+        ? KindWords.WORK_IT_EMPTY.text()
+        : KindWords.RUN_DRY_FOR.with(Math.round(dryToEmpty()));
+  }
+
+  @Override
+  public List<String> takenOut() {
+    return List.of(KindWords.FUSE_OUT.text());
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.IN_TO_TANK.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public Optional<Adapter> adapter() {
+    return duty == Duty.SUPPLY
+        ? Optional.of(
+            new Adapter(
+                "out", KindWords.INTO_OUTLET_HOSE.text(), KindWords.OUTLET_HOSE_BACK.text()))
+        : Optional.empty();
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    if (works.byHand()) {
+      return List.of();
+    }
+    String look = KindWords.LISTEN_TO_PUMP.with(label);
+    return List.of(
+        duty == Duty.SUPPLY ? Care.byHours(look, freeFlow) : Care.of(look, Care.HALF_A_YEAR));
+  }
+
+  /** Returns how long it is let run dry to empty it, well within what it bears (s). */
+  public double dryToEmpty() {
+    return Math.min(DRY_SECONDS, Math.floor(DryRun.of(this) / 2));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(
+        Property.of(Asked.DUTY, duty),
+        Property.of(Asked.PUMP_WORKS, works),
+        Property.of(Asked.PUMP_SHUT_OFF, Optional.of(shutOffPressure)),
+        Property.of(Asked.FREE_FLOW, freeFlow),
+        Property.of(Asked.CUT_IN, cutIn),
+        Property.of(Asked.CUT_OUT, cutOut),
+        Property.of(Asked.SELF_PRIMING, selfPriming),
+        dryRunAsked());
+  }
+
+  /** What it could do beyond its cut-out is rarely on its plate: left out, half a bar more. */
+  @Override
+  public Kind with(Answers answers) {
+    return new Pump(
+        answers.choice(Asked.DUTY, Duty.class),
+        answers.choice(Asked.PUMP_WORKS, Type.class),
+        answers
+            .optional(Asked.PUMP_SHUT_OFF)
+            .orElseGet(() -> OVER_CUT_OUT + answers.amount(Asked.CUT_OUT)),
+        answers.amount(Asked.FREE_FLOW),
+        answers.amount(Asked.CUT_IN),
+        answers.amount(Asked.CUT_OUT),
+        answers.amount(Asked.SELF_PRIMING),
+        answers.optional(Asked.DRY_RUN));
+  }
+
+  @Override
+  public List<Clash> clashes() {
+    return cutIn > cutOut
+        ? List.of(new Clash(KindWords.CUTS_IN_ABOVE.text(), KindWords.SWAP_PRESSURES.text()))
+        : List.of();
+  }
+
+  @Override
+  public String figure() {
+    return "pump";
+  }
+
+  @Override
+  public boolean byHand() {
+    return works.byHand();
+  }
+}

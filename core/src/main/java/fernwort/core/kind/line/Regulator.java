@@ -1,0 +1,101 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Holds the pressure behind it at or below a set one.
+ *
+ * @param setPressure pressure it holds (Pa)
+ */
+public record Regulator(double setPressure) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.REGULATES);
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return List.of(new Link(0, 1, Link.Law.REGULATOR, setPressure));
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.ROUND_SEAT.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.BURST_OR_UNDO.text();
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW.text());
+  }
+
+  @Override
+  public boolean appliance() {
+    return true;
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.THREAD;
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.SET_PRESSURE, setPressure));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new Regulator(answers.amount(Asked.SET_PRESSURE));
+  }
+
+  @Override
+  public String figure() {
+    return "regulator";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+}

@@ -1,0 +1,124 @@
+package fernwort.core.kind.line;
+
+import fernwort.core.kind.Care;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Link;
+import fernwort.core.kind.Mouth;
+import fernwort.core.kind.Offer;
+import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.entered.Answers;
+import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.Property;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * An atmospheric vacuum breaker: water lifts its disc and passes one way; without pressure the disc
+ * falls, shuts the way back and lets air in behind it, so that nothing is drawn back.
+ *
+ * @param openingPressure pressure it takes to lift the disc (Pa)
+ */
+public record VacuumBreaker(double openingPressure) implements Fitting {
+
+  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CHECKS);
+
+  /** An ordinary one opens at 0.07 bar, our estimate. */
+  public static final Offer OFFER =
+      new Offer(
+          "vacuum-breaker",
+          KindWords.VACUUM_BREAKER.text(),
+          KindWords.WHAT_A_VACUUM_BREAKER_IS.text(),
+          new VacuumBreaker(7_000),
+          0.02);
+
+  @Override
+  public List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  public List<Link> links(String position) {
+    return List.of(new Link(0, 1, Link.Law.CHECK, openingPressure));
+  }
+
+  @Override
+  public List<Mouth> mouths(String position) {
+    return List.of(new Mouth(1, Mouth.Onto.AIR));
+  }
+
+  @Override
+  public double loss(double flow) {
+    return openingPressure;
+  }
+
+  @Override
+  public List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  public Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  public Frost frost() {
+    return Frost.CRACKS;
+  }
+
+  @Override
+  public boolean blowsClear() {
+    return true;
+  }
+
+  @Override
+  public String frozen(boolean little) {
+    return KindWords.BEFORE_SEAT.text();
+  }
+
+  @Override
+  public String mend() {
+    return KindWords.BURST_OF_AIR_OR_UNDO.text();
+  }
+
+  @Override
+  public Optional<String> wayRound() {
+    return Optional.of(KindWords.ARROW_AND_UPRIGHT.text());
+  }
+
+  @Override
+  public PortEnd end(String port) {
+    return PortEnd.FEMALE_THREAD;
+  }
+
+  @Override
+  public List<Care> care(String label) {
+    return List.of(Care.of(KindWords.TRY_VACUUM_BREAKER.with(label), Care.A_YEAR));
+  }
+
+  @Override
+  public List<Property> properties() {
+    return List.of(Property.of(Asked.CRACKING_PRESSURE, openingPressure));
+  }
+
+  @Override
+  public Kind with(Answers answers) {
+    return new VacuumBreaker(answers.amount(Asked.CRACKING_PRESSURE));
+  }
+
+  @Override
+  public String figure() {
+    return "vacuum-breaker";
+  }
+
+  @Override
+  public Set<Purpose> purposes() {
+    return PURPOSES;
+  }
+}

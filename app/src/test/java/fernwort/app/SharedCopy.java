@@ -3,7 +3,7 @@ package fernwort.app;
 import fernwort.app.garage.DemoData;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
-import fernwort.core.build.UsualBuild;
+import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Rig;
 import java.io.IOException;

@@ -1,13 +1,13 @@
 package fernwort.bench;
 
-import fernwort.core.build.Adapters;
-import fernwort.core.build.AssemblyCheck;
-import fernwort.core.build.Cutting;
-import fernwort.core.build.Ends;
-import fernwort.core.build.TakeApart;
+import fernwort.core.build.check.AssemblyCheck;
+import fernwort.core.build.cut.Cutting;
+import fernwort.core.build.joints.Adapters;
+import fernwort.core.build.joints.Ends;
+import fernwort.core.build.remove.TakeApart;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
-import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

@@ -1,17 +1,17 @@
 package fernwort.bench;
 
-import fernwort.core.cold.Draining;
-import fernwort.core.cold.Filled;
-import fernwort.core.cold.School;
-import fernwort.core.cold.Schools;
-import fernwort.core.cold.WinterPlan;
-import fernwort.core.cold.WinterWish;
-import fernwort.core.cold.Wintering;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.frost.Curve;
 import fernwort.core.frost.Tonight;
-import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.winter.Schools;
+import fernwort.core.winter.sheets.School;
+import fernwort.core.winter.sheets.WinterPlan;
+import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.water.Draining;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;

@@ -1,12 +1,12 @@
 package fernwort.bench;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.jobs.Job;
-import fernwort.core.jobs.Jobs;
-import fernwort.core.jobs.Plan;
-import fernwort.core.jobs.Plans;
-import fernwort.core.jobs.Slip;
-import fernwort.core.jobs.Slips;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.jobs.mistake.Slips;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;

@@ -2,11 +2,19 @@ package fernwort.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 
 @AnalyzeClasses(packages = "fernwort.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -39,11 +47,30 @@ class ArchitectureTest {
               "fernwort.core.hydraulics..",
               "fernwort.core.run..",
               "fernwort.core.hazard..",
-              "fernwort.core.cold..",
+              "fernwort.core.winter..",
               "fernwort.core.sizing..",
               "fernwort.core.demo..");
 
   @ArchTest
   static final ArchRule packagesDoNotGoInCircles =
       slices().matching("fernwort.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule norDoRoomsWithinThem =
+      slices().matching("fernwort.core.(**)").should().beFreeOfCycles();
+
+  /** A room with more files than one keeps in the head wants another wall. */
+  private static final int MOST_FILES = 25;
+
+  @Test
+  void noRoomHasMoreFilesThanOneKeepsInTheHead() throws IOException {
+    Map<Path, Long> files;
+    try (Stream<Path> all = Files.walk(Path.of("src/main/java"))) {
+      files =
+          all.filter(f -> f.toString().endsWith(".java"))
+              .collect(Collectors.groupingBy(Path::getParent, Collectors.counting()));
+    }
+    files.values().removeIf(n -> n <= MOST_FILES);
+    assertThat(files).isEmpty();
+  }
 }

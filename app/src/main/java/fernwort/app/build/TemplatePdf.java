@@ -1,6 +1,6 @@
 package fernwort.app.build;
 
-import fernwort.core.build.Template;
+import fernwort.core.build.drill.Template;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;

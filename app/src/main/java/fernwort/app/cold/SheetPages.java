@@ -6,7 +6,7 @@ import fernwort.app.garage.Sleep;
 import fernwort.app.garage.Winters;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.app.units.Units;
-import fernwort.core.cold.Leftovers;
+import fernwort.core.winter.Leftovers;
 import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -2,9 +2,9 @@ package fernwort.app.cold;
 
 import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Units;
-import fernwort.core.cold.WinterStep;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Amount;
+import fernwort.core.winter.sheets.WinterStep;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,13 +1,13 @@
 package fernwort.app.cold;
 
 import fernwort.app.garage.OpenRig;
-import fernwort.core.cold.Act;
-import fernwort.core.cold.Opening;
-import fernwort.core.cold.Procedure;
-import fernwort.core.cold.Wintering;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
+import fernwort.core.winter.Opening;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Procedure;
+import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;

@@ -5,8 +5,8 @@ import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
-import fernwort.core.cold.WinterWish;
 import fernwort.core.say.Refusal;
+import fernwort.core.winter.sheets.WinterWish;
 import java.util.List;
 
 /** What somebody has and wants for the winter, kept with the rig. */

@@ -1,6 +1,6 @@
 package fernwort.app.garage;
 
-import fernwort.core.build.UsualBuild;
+import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoLog;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.tank.Reading;

@@ -1,12 +1,12 @@
 package fernwort.app.garage;
 
 import fernwort.app.Missing;
-import fernwort.core.jobs.EmptyingJob;
-import fernwort.core.jobs.Job;
-import fernwort.core.jobs.Jobs;
-import fernwort.core.jobs.Plans;
-import fernwort.core.jobs.Remedy;
-import fernwort.core.jobs.Slips;
+import fernwort.core.jobs.find.EmptyingJob;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.mistake.Remedy;
+import fernwort.core.jobs.mistake.Slips;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.say.Refusal;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package fernwort.app.garage;
 
-import fernwort.core.jobs.Job;
-import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Part;

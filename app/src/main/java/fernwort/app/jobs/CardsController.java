@@ -12,7 +12,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
-import fernwort.core.jobs.Job;
+import fernwort.core.jobs.goal.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;

@@ -4,7 +4,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Units;
-import fernwort.core.jobs.Step;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Saying;
 import java.time.Instant;

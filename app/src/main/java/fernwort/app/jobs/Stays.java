@@ -3,13 +3,13 @@ package fernwort.app.jobs;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.cold.Leftover;
-import fernwort.core.cold.Remains;
-import fernwort.core.jobs.EmptyingJob;
-import fernwort.core.jobs.Job;
-import fernwort.core.jobs.Plan;
+import fernwort.core.jobs.find.EmptyingJob;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
+import fernwort.core.winter.sheets.Leftover;
+import fernwort.core.winter.sheets.Remains;
 import java.util.List;
 
 /**

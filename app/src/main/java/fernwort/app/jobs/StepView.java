@@ -3,7 +3,7 @@ package fernwort.app.jobs;
 import fernwort.app.board.Symbol;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.jobs.Step;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;

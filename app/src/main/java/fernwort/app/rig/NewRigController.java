@@ -3,7 +3,7 @@ package fernwort.app.rig;
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.garage.Descriptions;
-import fernwort.core.build.UsualBuild;
+import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.ReadyAnswers;

@@ -3,7 +3,7 @@ package fernwort.app.garage;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.jobs.Slip;
+import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import java.time.Duration;

@@ -1,9 +1,9 @@
 package fernwort.app.jobs;
 
-import fernwort.core.jobs.EmptyingJob;
-import fernwort.core.jobs.Job;
-import fernwort.core.jobs.Plan;
-import fernwort.core.jobs.Step;
+import fernwort.core.jobs.find.EmptyingJob;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;

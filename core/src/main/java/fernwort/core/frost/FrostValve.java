@@ -1,7 +1,5 @@
 package fernwort.core.frost;
 
-import fernwort.core.cold.Draining;
-import fernwort.core.cold.Wintering;
 import fernwort.core.kind.Motor;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
@@ -10,6 +8,8 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
+import fernwort.core.winter.water.Draining;
+import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

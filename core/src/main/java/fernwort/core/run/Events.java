@@ -2,6 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Rates;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

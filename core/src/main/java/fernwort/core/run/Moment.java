@@ -2,6 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Totals;
 import java.util.Map;
 
 /**

@@ -4,6 +4,8 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Dry;
+import fernwort.core.run.water.Rates;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,6 +2,11 @@ package fernwort.core.run;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.run.water.Air;
+import fernwort.core.run.water.Crossings;
+import fernwort.core.run.water.Pace;
+import fernwort.core.run.water.Rates;
+import fernwort.core.run.water.Tanks;
 import java.util.HashSet;
 import java.util.OptionalInt;
 import java.util.Set;

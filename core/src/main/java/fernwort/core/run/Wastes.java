@@ -2,6 +2,9 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.plumbing.End;
+import fernwort.core.run.water.Crossings;
+import fernwort.core.run.water.Rates;
+import fernwort.core.run.water.Tanks;
 import java.util.Map;
 
 /** Where the wastes of fixtures run to, and when a tank stands too high to take them. */

@@ -17,6 +17,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Jugs;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.bench.JugAgainstModel;
+import fernwort.core.build.check.ModelFit;
+import fernwort.core.build.check.PressureHold;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;

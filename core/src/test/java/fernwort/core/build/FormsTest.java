@@ -3,6 +3,12 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.build.drill.Through;
+import fernwort.core.build.joints.Adapter;
+import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.Mating;
+import fernwort.core.build.joints.Sizes;
+import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Form;

@@ -3,6 +3,10 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.build.drill.DrillSheet;
+import fernwort.core.build.drill.FaceSheet;
+import fernwort.core.build.drill.Hole;
+import fernwort.core.build.joints.Adapter;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Gender;

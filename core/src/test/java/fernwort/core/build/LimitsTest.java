@@ -5,6 +5,18 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.bench.JugAgainstModel;
+import fernwort.core.build.check.ModelFit;
+import fernwort.core.build.drill.Through;
+import fernwort.core.build.joints.Adapter;
+import fernwort.core.build.joints.Adapters;
+import fernwort.core.build.joints.BuyList;
+import fernwort.core.build.joints.EndFinding;
+import fernwort.core.build.joints.EndLook;
+import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.Mating;
+import fernwort.core.build.mount.Hanging;
+import fernwort.core.build.mount.UsualBuild;
+import fernwort.core.build.remove.TakeApart;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.Hydraulics;

@@ -3,6 +3,14 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.build.cut.CutList;
+import fernwort.core.build.cut.Cutting;
+import fernwort.core.build.drill.Through;
+import fernwort.core.build.joints.BuyList;
+import fernwort.core.build.joints.EndLook;
+import fernwort.core.build.joints.Ends;
+import fernwort.core.build.mount.Hanging;
+import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.kind.Connection;

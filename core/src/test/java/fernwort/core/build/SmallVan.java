@@ -18,9 +18,9 @@ import java.util.List;
 import java.util.Optional;
 
 /** A van that one can count by hand: a tank under the floor, a pump, a tee, two taps. */
-final class SmallVan {
+public final class SmallVan {
 
-  static final Vehicle VAN =
+  public static final Vehicle VAN =
       new Vehicle(
           Vehicle.Body.VAN,
           -1,
@@ -34,17 +34,17 @@ final class SmallVan {
 
   private SmallVan() {}
 
-  static Kind tank(TankPort... ports) {
+  public static Kind tank(TankPort... ports) {
     return tank(new Shape.Box(0.8, 0.4, 0.3), ports);
   }
 
   /** A tank of some shape with walls of 10 mm. */
-  static Kind tank(Shape shape, TankPort... ports) {
+  public static Kind tank(Shape shape, TankPort... ports) {
     return new Tank(
         Contents.FRESH, shape, 0.01, List.of(ports), Fittings.stick(0.1, 0.1), 1e4, -1e4);
   }
 
-  static Rig rig() {
+  public static Rig rig() {
     return RigBuilder.named("Small")
         .vehicle(VAN)
         .place("under", "Under the floor", "lie down", 1, 0, 0.4)

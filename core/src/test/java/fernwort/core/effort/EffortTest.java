@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.jobs.Jobs;
-import fernwort.core.jobs.Plans;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
 import java.time.Duration;
 import java.util.stream.IntStream;

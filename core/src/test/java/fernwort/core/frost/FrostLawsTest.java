@@ -3,10 +3,10 @@ package fernwort.core.frost;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.cold.Filled;
-import fernwort.core.cold.Wintering;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Set;
 import net.jqwik.api.ForAll;

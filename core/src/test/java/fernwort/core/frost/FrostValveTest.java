@@ -3,8 +3,6 @@ package fernwort.core.frost;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.cold.Filled;
-import fernwort.core.cold.Wintering;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
@@ -18,6 +16,8 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

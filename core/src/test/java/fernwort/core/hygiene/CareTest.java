@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.budget.Daily;
-import fernwort.core.build.BuyList;
+import fernwort.core.build.joints.BuyList;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.diary.Entry;

@@ -2,12 +2,16 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.cold.Filled;
-import fernwort.core.cold.Wetness;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.run.Dry;
+import fernwort.core.run.water.Dry;
 import fernwort.core.say.Saying;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wetness;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;

@@ -2,6 +2,9 @@ package fernwort.core.jobs;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd.Role;
@@ -29,11 +32,11 @@ import java.util.Set;
  * Small rigs that could be built, each a little different: tanks with a valve on feed, fill and now
  * and then on vent and drain, one pump, one tap, one hose inlet, perhaps a line back to the fills.
  */
-final class SmallHouses {
+public final class SmallHouses {
 
   private SmallHouses() {}
 
-  static Rig rig(long seed) {
+  public static Rig rig(long seed) {
     Random random = new Random(seed);
     RigBuilder rig = CaseRigs.rig();
     int tanks = 1 + random.nextInt(2);
@@ -96,7 +99,7 @@ final class SmallHouses {
   }
 
   /** Handles anyhow, taps shut and hose off; tanks between a quarter and three quarters full. */
-  static State state(Rig rig, long seed) {
+  public static State state(Rig rig, long seed) {
     Random random = new Random(seed ^ 0x5eed);
     Setting setting = rig.atRest();
     for (Part part : rig.handles().toList()) {
@@ -110,7 +113,7 @@ final class SmallHouses {
     return new State(setting, volumes, Slope.LEVEL);
   }
 
-  static Goal goal(Rig rig, long seed) {
+  public static Goal goal(Rig rig, long seed) {
     Random random = new Random(seed ^ 0x60a1);
     List<Part> tanks = rig.tanks().toList();
     Part one = tanks.get(random.nextInt(tanks.size()));

@@ -3,6 +3,9 @@ package fernwort.core.jobs;
 import static fernwort.core.OnRecord.number;
 import static fernwort.core.OnRecord.tell;
 
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,12 +14,12 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /** Jobs and plans as text, for the record. */
-final class Told {
+public final class Told {
 
   private Told() {}
 
   /** What a job is, as its finder made it. */
-  static List<String> job(Job job) {
+  public static List<String> job(Job job) {
     List<String> told = new ArrayList<>();
     told.add("## " + job.id() + ": " + job.name());
     told.add(job.kind() + ", cautions " + job.cautions());
@@ -32,7 +35,7 @@ final class Told {
   }
 
   /** What a plan says to do. */
-  static List<String> plan(Plan plan, State from) {
+  public static List<String> plan(Plan plan, State from) {
     List<String> told = new ArrayList<>();
     told.add("## " + plan.job().id() + ": " + plan.job().name());
     plan.notes().forEach(n -> told.add("! " + n));

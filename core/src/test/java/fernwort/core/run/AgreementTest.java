@@ -12,6 +12,7 @@ import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Totals;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.EnumSet;

@@ -34,6 +34,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Air;
 import fernwort.core.ways.TankAir;
 import java.time.Duration;
 import java.util.ArrayList;

@@ -1,0 +1,75 @@
+package fernwort.core.build.check;
+
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * One way of putting a rig together wrongly: two ends of lines are at each other's ports.
+ *
+ * @param one the port that the first line's end belongs to
+ * @param other the port that the other's belongs to
+ * @param turned whether that is a part turned round: both are its only two
+ */
+record Mistake(PortRef one, PortRef other, boolean turned) {
+
+  /** Returns every swap of two ends among joints; a part with two ends turned round is one. */
+  static List<Mistake> among(Plumbing plumbing, List<PortRef> joints) {
+    List<Mistake> mistakes = new ArrayList<>();
+    Set<PortRef> seen = new HashSet<>();
+    for (PortRef one : joints) {
+      seen.add(one);
+      for (PortRef other : joints) {
+        if (!seen.contains(other)) {
+          boolean turned =
+              one.part().equals(other.part())
+                  && plumbing.rig().part(one.part()).kind().ports().size() == 2;
+          mistakes.add(new Mistake(one, other, turned));
+        }
+      }
+    }
+    return mistakes;
+  }
+
+  /** Joins the ports the wrong way, or back the right way again. */
+  void swap(Plumbing plumbing, int[] across) {
+    int a = plumbing.vertex(one);
+    int b = plumbing.vertex(other);
+    int farOfA = across[a];
+    int farOfB = across[b];
+    if (farOfA == b) {
+      return;
+    }
+    across[a] = farOfB;
+    across[b] = farOfA;
+    if (farOfA >= 0) {
+      across[farOfA] = b;
+    }
+    if (farOfB >= 0) {
+      across[farOfB] = a;
+    }
+  }
+
+  /** Returns it in words. */
+  Saying words(Plumbing plumbing) {
+    Part part = plumbing.rig().part(one.part());
+    if (turned) {
+      return Saying.of("{} is the wrong way round", part.label());
+    }
+    return Saying.of(
+        "the ends of {} and {} are swapped, at {} and {}",
+        line(plumbing, one),
+        line(plumbing, other),
+        part.label(),
+        plumbing.rig().part(other.part()).label());
+  }
+
+  private static String line(Plumbing plumbing, PortRef at) {
+    return plumbing.rig().lines().get(plumbing.lineAt(at)).label();
+  }
+}

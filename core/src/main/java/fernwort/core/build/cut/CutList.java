@@ -1,0 +1,84 @@
+package fernwort.core.build.cut;
+
+import fernwort.core.build.joints.Adapter;
+import fernwort.core.build.joints.Adapters;
+import fernwort.core.build.joints.Ends;
+import fernwort.core.kind.Connection;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What to cut of one sort of hose, tube or pipe.
+ *
+ * @param sort what it is
+ * @param pieces the pieces, each with what to write on it
+ */
+public record CutList(String sort, List<Cutting.Piece> pieces) {
+
+  /** What a hose covers of a tail, and what a tube goes into a socket (m, usual). */
+  private static final double INTO = 0.025;
+
+  /** Cut a little long: a piece is shortened easily (share of it). */
+  private static final double LONG = 0.02;
+
+  public CutList {
+    pieces = List.copyOf(pieces);
+  }
+
+  /** Returns all pieces (m). */
+  public double length() {
+    return pieces.stream().mapToDouble(Cutting.Piece::length).sum();
+  }
+
+  /** Returns the lists of a rig, one for each sort. */
+  public static List<CutList> of(Rig rig) {
+    Map<String, List<Cutting.Piece>> pieces = new TreeMap<>();
+    List<Ends> ends = Ends.of(rig);
+    for (int i = 0; i < rig.lines().size(); i++) {
+      Line line = rig.lines().get(i);
+      String sort = "%s, %s".formatted(Adapter.words(Ends.usualEnd(line)), word(line.material()));
+      pieces
+          .computeIfAbsent(sort, s -> new ArrayList<>())
+          .add(
+              new Cutting.Piece(
+                  "%s · %s".formatted(line.id(), line.label()),
+                  length(line, ends.get(2 * i), ends.get(2 * i + 1))));
+    }
+    List<CutList> lists = new ArrayList<>();
+    pieces.forEach((sort, all) -> lists.add(new CutList(sort, all)));
+    return lists;
+  }
+
+  /** The run between its ports, less what adapters take, with what goes into each fitting. */
+  private static double length(Line line, Ends from, Ends to) {
+    double length = line.length() * (1 + LONG);
+    for (Ends end : List.of(from, to)) {
+      int adapters =
+          Adapters.shelf().between(end.port().form(), end.end().form()).map(List::size).orElse(0);
+      boolean into = !(end.port().form() instanceof Connection.Open);
+      length += (into ? INTO : 0) - adapters * ADAPTER;
+    }
+    return Math.max(LEAST, length);
+  }
+
+  /** What an adapter lengthens (m, usual). */
+  private static final double ADAPTER = 0.03;
+
+  private static final double LEAST = 0.03;
+
+  private static String word(Line.Material material) {
+    return switch (material) {
+      case PEX -> "PEX";
+      case POLYETHYLENE -> "polyethylene";
+      case PVC_HOSE -> "PVC hose";
+      case SILICONE_HOSE -> "silicone hose";
+      case RIGID_PVC -> "rigid PVC";
+      case COPPER -> "copper";
+      case STAINLESS -> "stainless";
+    };
+  }
+}

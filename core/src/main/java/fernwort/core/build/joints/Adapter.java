@@ -1,0 +1,103 @@
+package fernwort.core.build.joints;
+
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import java.util.Locale;
+
+/**
+ * A fitting that one can buy: between two forms.
+ *
+ * @param one what it offers at one end
+ * @param other what it offers at the other
+ */
+public record Adapter(Form one, Form other) {
+
+  /** Returns the narrowest it leaves (m). */
+  public double bore() {
+    return Math.min(bore(one), bore(other));
+  }
+
+  /** Returns it the other way round. */
+  public Adapter turned() {
+    return new Adapter(other, one);
+  }
+
+  /** Returns the bore that a form leaves (m); nothing narrows where nothing is said. */
+  public static double bore(Form form) {
+    return switch (form) {
+      case Connection.Thread t -> thread(t.standard(), t.size());
+      case Connection.Bulkhead b -> thread(b.standard(), b.size());
+      // The tail's wall takes a tenth on each side.
+      case Connection.HoseTail t -> 0.8 * t.bore();
+      case Connection.HoseEnd h -> h.bore();
+      case Connection.TubeSocket s -> Sizes.tubeBore(s.outside());
+      case Connection.TubeEnd e -> Sizes.tubeBore(e.outside());
+      case Connection.Socket s -> s.nominal();
+      case Connection.Spigot s -> s.nominal();
+      case Connection.Grommet g -> Sizes.tubeBore(g.outside());
+      case Connection.Open _ -> Double.POSITIVE_INFINITY;
+    };
+  }
+
+  private static double thread(Connection.Standard standard, String size) {
+    return Sizes.thread(standard, size)
+        .map(Sizes.ThreadSize::bore)
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+
+  /** Returns what to ask for in a shop. */
+  public String words() {
+    return words(one) + " to " + words(other);
+  }
+
+  /** Returns a form in words. */
+  public static String words(Form form) {
+    return switch (form) {
+      case Connection.Thread t ->
+          "%s %s thread, %s"
+              .formatted(
+                  t.size(), words(t.standard()), t.gender() == Gender.MALE ? "male" : "female");
+      case Connection.Bulkhead b ->
+          "bulkhead with %s %s thread, female".formatted(b.size(), words(b.standard()));
+      case Connection.HoseTail t -> "tail for %s hose".formatted(mm(t.bore()));
+      case Connection.HoseEnd h -> "%s hose".formatted(mm(h.bore()));
+      case Connection.TubeSocket s ->
+          "%s for %s tube".formatted(s.crimped() ? "crimp" : "push-fit", mm(s.outside()));
+      case Connection.TubeEnd e -> "%s tube".formatted(mm(e.outside()));
+      case Connection.Socket s -> "%s socket, %s".formatted(words(s.plastic()), mm(s.nominal()));
+      case Connection.Spigot s -> "%s pipe, %s".formatted(words(s.plastic()), mm(s.nominal()));
+      case Connection.Grommet g -> "grommet for %s".formatted(mm(g.outside()));
+      case Connection.Open _ -> "nothing to join";
+    };
+  }
+
+  /** Returns a standard in words. */
+  public static String words(Connection.Standard standard) {
+    return switch (standard) {
+      case NPT -> "NPT";
+      case BSP_PARALLEL -> "BSP parallel";
+      case BSP_TAPERED -> "BSP tapered";
+      case METRIC -> "metric";
+      case GARDEN_HOSE -> "garden hose";
+    };
+  }
+
+  /** Returns a plastic in words. */
+  public static String words(Connection.Plastic plastic) {
+    return switch (plastic) {
+      case PVC -> "PVC";
+      case CPVC -> "CPVC";
+      case ABS -> "ABS";
+      case POLYETHYLENE -> "polyethylene";
+      case POLYPROPYLENE -> "polypropylene";
+    };
+  }
+
+  private static String mm(double size) {
+    double mm = Math.rint(10_000 * size) / 10;
+    return mm == Math.rint(mm)
+        ? String.format(Locale.ROOT, "%.0f mm", mm)
+        : String.format(Locale.ROOT, "%.1f mm", mm);
+  }
+}

@@ -1,0 +1,240 @@
+package fernwort.core.build.joints;
+
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.Goods;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Support;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * All that has to be bought for a rig: parts, fittings, adapters, clamps, seals, cement, tape,
+ * tools, and hose by the metre.
+ */
+public final class BuyList {
+
+  /** Where one buys. */
+  public enum Shop {
+    WATER_ON_BOARD("Water on board"),
+    PLUMBING("Plumbing"),
+    HARDWARE("Hardware and tools");
+
+    private final String title;
+
+    Shop(String title) {
+      this.title = title;
+    }
+
+    /** Returns its heading. */
+    public String title() {
+      return title;
+    }
+  }
+
+  /**
+   * Something to buy.
+   *
+   * @param key what tells it from others, the same as long as it is the same thing
+   * @param what what to ask for
+   * @param needed how many the rig needs
+   * @param spare how many more to have
+   * @param places where they go, place by place with how many
+   */
+  public record Item(
+      String key, Shop shop, String what, int needed, int spare, Map<String, Integer> places) {
+
+    public Item {
+      places = Map.copyOf(places);
+    }
+
+    /** Returns how many to buy. */
+    public int all() {
+      return needed + spare;
+    }
+  }
+
+  /** One more for every so many fittings. */
+  private static final int SPARE_EACH = 8;
+
+  private static final int CLAMPS_EACH = 5;
+
+  private final Rig rig;
+  private final Map<PortRef, Line> lines;
+  private final Map<String, Made> items = new TreeMap<>();
+
+  private static final class Made {
+    private final Shop shop;
+    private final String what;
+    private final boolean spared;
+    private final Map<String, Integer> places = new TreeMap<>();
+
+    private Made(Shop shop, String what, boolean spared) {
+      this.shop = shop;
+      this.what = what;
+      this.spared = spared;
+    }
+  }
+
+  private BuyList(Rig rig) {
+    this.rig = rig;
+    lines = rig.linesByPort();
+  }
+
+  /** Returns the list, shop by shop. */
+  public static List<Item> of(Rig rig, List<Double> saws) {
+    BuyList list = new BuyList(rig);
+    list.parts();
+    list.joints();
+    list.supports();
+    list.tools(saws);
+    return list.made();
+  }
+
+  private void parts() {
+    for (Part part : rig.parts()) {
+      Goods goods = part.kind().goods(part.label(), size(part));
+      Shop shop = goods.shelf() == Goods.Shelf.PLUMBING ? Shop.PLUMBING : Shop.WATER_ON_BOARD;
+      add(shop, goods.what(), place(part), 1, goods.spared());
+      part.kind().tankPorts().stream()
+          .filter(p -> lines.get(part.port(p.id())) == null)
+          .filter(p -> p.use() != TankPort.Use.GAUGE)
+          .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
+    }
+  }
+
+  /** The bore of the first line that is on it. */
+  private String size(Part part) {
+    return part.kind().ports().stream()
+        .map(p -> lines.get(part.port(p)))
+        .filter(l -> l != null)
+        .findFirst()
+        .map(l -> Adapter.words(Ends.usualEnd(l)))
+        .orElse("as its line");
+  }
+
+  private String place(Part part) {
+    return rig.place(part.place()).label();
+  }
+
+  private void joints() {
+    TreeSet<String> cements = new TreeSet<>();
+    boolean tape = false;
+    for (Ends ends : Ends.of(rig)) {
+      String place = place(rig.part(ends.at().part()));
+      Connection.Form at = ends.port().form();
+      if (at instanceof Connection.Bulkhead b) {
+        add(Shop.PLUMBING, Adapter.words(b), place, 1, true);
+      }
+      for (Adapter adapter : Adapters.shelf().between(at, ends.end().form()).orElse(List.of())) {
+        add(Shop.PLUMBING, adapter.words(), place, 1, true);
+        tape |= isTapered(adapter.one()) || isTapered(adapter.other());
+        cement(adapter.one(), cements);
+        cement(adapter.other(), cements);
+      }
+      if (ends.end().form() instanceof Connection.HoseEnd h && !(at instanceof Connection.Open)) {
+        add(Shop.PLUMBING, "hose clamp, stainless, for " + Adapter.words(h), place, 1, true);
+      }
+      tape |= isTapered(at);
+      cement(at, cements);
+      if (isFlat(at)) {
+        add(Shop.PLUMBING, "flat washer for a parallel thread", place, 1, true);
+      }
+    }
+    for (String plastic : cements) {
+      add(Shop.HARDWARE, "cement and cleaner for " + plastic, "everywhere", 1, false);
+    }
+    if (tape) {
+      add(Shop.HARDWARE, "PTFE tape for drinking water", "everywhere", 1, false);
+    }
+  }
+
+  private static boolean isTapered(Connection.Form form) {
+    return form instanceof Connection.Thread t
+        && (t.standard() == Standard.NPT || t.standard() == Standard.BSP_TAPERED);
+  }
+
+  private static boolean isFlat(Connection.Form form) {
+    return form instanceof Connection.Thread t
+        && (t.standard() == Standard.BSP_PARALLEL || t.standard() == Standard.GARDEN_HOSE);
+  }
+
+  private static void cement(Connection.Form form, TreeSet<String> cements) {
+    if (form instanceof Connection.Socket s && s.plastic().cements()) {
+      cements.add(Adapter.words(s.plastic()));
+    }
+  }
+
+  private void supports() {
+    for (Support support : rig.built().supports()) {
+      String place = place(rig.part(support.tank()));
+      add(
+          Shop.HARDWARE,
+          "%s, %s mm wide".formatted(word(support.type()), Math.round(1000 * support.width())),
+          place,
+          1,
+          false);
+      add(
+          Shop.HARDWARE,
+          "bolt with nut, washers and lock, working load %s kN in pull"
+              .formatted(String.format(Locale.ROOT, "%.1f", support.pull() / 1000)),
+          place,
+          support.fasteners(),
+          true);
+    }
+  }
+
+  private static String word(Support.Type type) {
+    return type.name().toLowerCase(Locale.ROOT);
+  }
+
+  private void tools(List<Double> saws) {
+    for (double saw : saws) {
+      add(Shop.HARDWARE, "hole saw, %s mm".formatted(Math.round(1000 * saw)), "tanks", 1, false);
+    }
+    for (Line line : rig.lines()) {
+      if (Ends.usualEnd(line) instanceof Connection.TubeEnd) {
+        add(Shop.HARDWARE, "tube cutter and deburrer", "everywhere", 1, false);
+        return;
+      }
+    }
+  }
+
+  private void add(Shop shop, String what, String place, int count, boolean spared) {
+    if (count > 0) {
+      boolean once = place.equals("everywhere") || place.equals("tanks");
+      items
+          .computeIfAbsent(shop.ordinal() + what, key -> new Made(shop, what, spared))
+          .places
+          .merge(place, count, (a, b) -> once ? a : Integer.sum(a, b));
+    }
+  }
+
+  private List<Item> made() {
+    List<Item> made = new ArrayList<>();
+    for (Made item : items.values()) {
+      int needed = item.places.values().stream().mapToInt(n -> n).sum();
+      int each = item.what.startsWith("hose clamp") ? CLAMPS_EACH : SPARE_EACH;
+      int spare = item.spared ? (needed + each - 1) / each : 0;
+      made.add(new Item(key(item.what), item.shop, item.what, needed, spare, item.places));
+    }
+    made.sort(Comparator.comparing(Item::shop).thenComparing(Item::what));
+    return made;
+  }
+
+  private static String key(String what) {
+    String plain = what.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    return plain.substring(0, Math.min(40, plain.length()))
+        + "-"
+        + Integer.toHexString(what.hashCode());
+  }
+}

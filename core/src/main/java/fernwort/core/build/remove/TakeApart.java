@@ -1,0 +1,363 @@
+package fernwort.core.build.remove;
+
+import fernwort.core.build.joints.Adapter;
+import fernwort.core.build.joints.Ends;
+import fernwort.core.effort.Effort;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Walk;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import fernwort.core.say.Saying;
+import fernwort.core.winter.water.Draining;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wintering;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * How to take parts out: what to switch off and shut, what to empty, the joints in the order of
+ * undoing with the litres that come at each, and how it goes together again.
+ *
+ * <p>The litres are run, not guessed: the joints are opened one after another in the rig as it
+ * stands, its highest tap open, by the same draining that tells what stays in winter. Of the
+ * handles one after another is shut that keeps most back, until none keeps more; joints are undone
+ * from the highest down, so that air comes in above what runs out below.
+ *
+ * @param out what comes out
+ * @param off what is switched off or shut at its source first, with how it stands then
+ * @param shut handles to shut, with what each keeps back (m³)
+ * @param empty tanks to empty before, with what would run out of each (m³)
+ * @param joints the joints, in order
+ * @param litres all that comes at them (m³)
+ * @param caps what to close the halves with, and how many of each
+ * @param heed what to mind
+ */
+public record TakeApart(
+    List<Part> out,
+    List<Turn> off,
+    List<Turn> shut,
+    Map<String, Double> empty,
+    List<Undo> joints,
+    double litres,
+    Map<String, Integer> caps,
+    List<Saying> heed) {
+
+  /** Less is not worth a turn (m³). */
+  private static final double WORTH = 1e-4;
+
+  /** More than this is emptied before, and not caught (m³). */
+  private static final double MUCH = 1e-3;
+
+  /** Less is a rounding (m³). */
+  private static final double NOTHING = 1e-6;
+
+  private static final int MOST_SHUT = 6;
+  private static final int MOST_JOINTS = 80;
+
+  /** What a towel takes, and a bucket (m³). */
+  private static final double TOWEL = 3e-4;
+
+  private static final double BUCKET = 8e-3;
+
+  /**
+   * A handle to turn.
+   *
+   * @param part the part
+   * @param to the position
+   * @param keeps what that keeps back (m³); 0 for what is only switched off
+   */
+  public record Turn(Part part, Position to, double keeps) {}
+
+  /** What to hold under a joint. */
+  public enum Catch {
+    NOTHING,
+    TOWEL,
+    BUCKET,
+    EMPTY_FIRST
+  }
+
+  /**
+   * A joint to undo.
+   *
+   * @param tag number of its two tags, of which one stays on the line and one on the part
+   * @param line the line
+   * @param at the port
+   * @param place id of the place where it is
+   * @param comes water that comes when it is undone, after those before it (m³)
+   * @param seal what to renew when it goes together again
+   */
+  public record Undo(int tag, Line line, PortRef at, String place, double comes, String seal) {
+
+    /** Returns what to hold under it. */
+    public Catch under() {
+      return comes < 1e-5
+          ? Catch.NOTHING
+          : comes <= TOWEL ? Catch.TOWEL : comes <= BUCKET ? Catch.BUCKET : Catch.EMPTY_FIRST;
+    }
+  }
+
+  public TakeApart {
+    out = List.copyOf(out);
+    off = List.copyOf(off);
+    shut = List.copyOf(shut);
+    empty = Map.copyOf(empty);
+    joints = List.copyOf(joints);
+    caps = Map.copyOf(caps);
+    heed = List.copyOf(heed);
+  }
+
+  /**
+   * Plans it.
+   *
+   * @param parts ids of the parts that come out
+   * @param from how the rig stands
+   * @throws Refusal when nothing is chosen, or nothing chosen has a joint
+   */
+  public static TakeApart of(Plumbing plumbing, State from, Set<String> parts) {
+    return new Planning(plumbing, from, parts).plan();
+  }
+
+  private static final class Planning {
+
+    private final Plumbing plumbing;
+    private final Rig rig;
+    private final List<Part> out;
+    private final List<PortRef> joints;
+    private final State from;
+    private State state;
+
+    private Planning(Plumbing plumbing, State from, Set<String> parts) {
+      this.plumbing = plumbing;
+      this.from = from;
+      rig = plumbing.rig();
+      out = parts.stream().map(rig::part).toList();
+      joints = Undoing.joints(rig, parts);
+      if (joints.isEmpty()) {
+        throw new Refusal("Choose what has to come out; a line must lead from it to what stays");
+      }
+      if (joints.size() > MOST_JOINTS) {
+        throw new Refusal(
+            "That are %s joints; take it apart in parts of up to %s, a place at a time"
+                .formatted(joints.size(), MOST_JOINTS));
+      }
+      state = from;
+    }
+
+    private TakeApart plan() {
+      List<Turn> off = off();
+      List<Turn> shut = shut();
+      List<Undo> undone = undo();
+      return new TakeApart(
+          out,
+          off,
+          shut,
+          emptied(),
+          undone,
+          undone.stream().mapToDouble(Undo::comes).sum(),
+          caps(),
+          ApartWords.heed(out, state, highestTap()));
+    }
+
+    /**
+     * Pumps and heaters off, taps shut, hoses off; then the highest tap is opened and stays open,
+     * so that no pressure is left and air comes in.
+     */
+    private List<Turn> off() {
+      Map<String, String> turns = new TreeMap<>(rig.shutDown());
+      Optional<Part> tap = highestTap();
+      tap.ifPresent(t -> turns.remove(t.id()));
+      List<Turn> off = new ArrayList<>();
+      for (Map.Entry<String, String> turn : turns.entrySet()) {
+        if (!from.setting().of(turn.getKey()).equals(turn.getValue())) {
+          off.add(turn(turn.getKey(), turn.getValue()));
+        }
+      }
+      tap.ifPresent(t -> off.add(turn(t.id(), open(t))));
+      return off;
+    }
+
+    private Turn turn(String part, String position) {
+      state = state.with(part, position);
+      return new Turn(rig.part(part), rig.position(part, position), 0);
+    }
+
+    private Optional<Part> highestTap() {
+      return rig.parts().stream()
+          .filter(p -> p.kind().is(Purpose.USE) && !out.contains(p))
+          .max(Comparator.comparingDouble(Part::height).thenComparing(Part::id));
+    }
+
+    private static String open(Part tap) {
+      Tap fixture = (Tap) tap.kind();
+      return fixture.mixes() ? Tap.WARM.id() : fixture.cold().id();
+    }
+
+    /** One handle after another that keeps most back. */
+    private List<Turn> shut() {
+      List<Turn> shut = new ArrayList<>();
+      Rig apart = Undoing.open(rig, joints);
+      Plumbing opened = Plumbing.of(apart);
+      double loses = loses(opened, state);
+      double held = held(full(state));
+      // A shut vent keeps water back only until the first bubble.
+      Set<String> coming = new HashSet<>(breathing());
+      out.forEach(p -> coming.add(p.id()));
+      for (int round = 0; round < MOST_SHUT && loses > WORTH; round++) {
+        Optional<Turn> best = Optional.empty();
+        for (Part part : rig.handles().toList()) {
+          Effort.look();
+          if (part.kind() instanceof Valve valve && !coming.contains(part.id())) {
+            for (Position position : valve.positions()) {
+              State turned = state.with(part.id(), position.id());
+              // What a turn lets out by itself, by a drain it opens, is not kept back.
+              boolean holds = held(full(turned)) > held - NOTHING;
+              double kept = holds ? loses - loses(opened, turned) : 0;
+              if (kept > WORTH && kept > best.map(Turn::keeps).orElse(0.0)) {
+                best = Optional.of(new Turn(part, position, kept));
+              }
+            }
+          }
+        }
+        if (best.isEmpty()) {
+          break;
+        }
+        shut.add(best.get());
+        state = state.with(best.get().part().id(), best.get().to().id());
+        loses -= best.get().keeps();
+      }
+      return shut;
+    }
+
+    /** Parts on the lines by which tanks breathe. */
+    private Set<String> breathing() {
+      List<PortRef> vents = new ArrayList<>();
+      for (Part part : plumbing.tanks()) {
+        ((Tank) part.kind())
+            .tankPorts().stream()
+                .filter(p -> p.use() == TankPort.Use.VENT)
+                .forEach(p -> vents.add(part.port(p.id())));
+      }
+      return new Walk(rig, p -> p.kind().is(Purpose.JOINS) || p.kind().is(Purpose.TURNS))
+          .parts(vents);
+    }
+
+    private double loses(Plumbing opened, State at) {
+      Wintering full = full(at);
+      return held(full) - held(Draining.of(opened, full));
+    }
+
+    /** The rig's own water as it stands before anything is undone: what runs out anyway has. */
+    private Wintering full(State at) {
+      return Draining.of(plumbing, Filled.of(plumbing, at));
+    }
+
+    private double held(Wintering now) {
+      double held = 0;
+      for (Line line : rig.lines()) {
+        held += now.wetness().volume(line);
+      }
+      for (Part part : rig.parts()) {
+        held += now.wetness().body(part.id());
+        held += part.kind().is(Purpose.HOLDS) ? now.state().volume(part.id()) : 0;
+      }
+      return held;
+    }
+
+    private List<Undo> undo() {
+      List<PortRef> order =
+          joints.stream()
+              .sorted(
+                  Comparator.comparingDouble((PortRef j) -> -height(j))
+                      .thenComparing(PortRef::toString))
+              .toList();
+      Map<PortRef, Line> lines = rig.linesByPort();
+      List<Undo> undone = new ArrayList<>();
+      List<PortRef> open = new ArrayList<>();
+      Wintering now = full(state);
+      for (PortRef joint : order) {
+        open.add(joint);
+        Wintering next = Draining.of(Plumbing.of(Undoing.open(rig, open)), now);
+        undone.add(
+            new Undo(
+                undone.size() + 1,
+                Objects.requireNonNull(lines.get(joint)),
+                joint,
+                rig.part(joint.part()).place(),
+                Math.max(0, held(now) - held(next)),
+                seal(joint)));
+        now = next;
+      }
+      return undone;
+    }
+
+    private double height(PortRef joint) {
+      return rig.part(joint.part()).at(joint.port()).z();
+    }
+
+    private String seal(PortRef joint) {
+      return Ends.of(rig).stream()
+          .filter(e -> e.at().equals(joint))
+          .findFirst()
+          .map(e -> ApartWords.seal(e.port().form(), e.end().form()))
+          .orElse("");
+    }
+
+    /** Something over or into each half. */
+    private Map<String, Integer> caps() {
+      Map<String, Integer> caps = new TreeMap<>();
+      for (Ends ends : Ends.of(rig)) {
+        if (joints.contains(ends.at())) {
+          for (Connection.Form half : List.of(ends.port().form(), ends.end().form())) {
+            if (!(half instanceof Connection.Open)) {
+              caps.merge(Adapter.words(half), 1, Integer::sum);
+            }
+          }
+        }
+      }
+      return caps;
+    }
+
+    private Map<String, Double> emptied() {
+      Wintering full = full(state);
+      Wintering drained = Draining.of(Plumbing.of(Undoing.open(rig, joints)), full);
+      Map<String, Double> empty = new HashMap<>();
+      rig.tanks()
+          .forEach(t -> {
+            double runs = full.state().volume(t.id()) - drained.state().volume(t.id());
+            if (runs > MUCH) {
+              empty.put(t.id(), runs);
+            }
+          });
+      return empty;
+    }
+  }
+
+  /** Returns the rig while they are out, all their lines' ends capped. */
+  public Rig meanwhile(Rig rig) {
+    return Undoing.without(rig, out.stream().map(Part::id).toList());
+  }
+
+  /** Returns which way round each goes back, where it matters. */
+  public List<Saying> wayRound() {
+    return ApartWords.wayRound(out);
+  }
+}

@@ -1,0 +1,262 @@
+package fernwort.core.jobs.automation;
+
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.plumbing.Beyond;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What motor valves do by themselves: rules that watch tanks or a leak sensor and turn valves.
+ *
+ * @param purpose what it is for
+ * @param rules its rules, looked at in this order
+ */
+public record Automation(Aim purpose, List<Rule> rules) {
+
+  /** What an automation is for. */
+  public enum Aim {
+    KEEP_BETWEEN,
+    STOP_WHEN_FULL,
+    CHANGE_WHEN_DRY,
+    TOP_UP,
+    SHUT_ON_LEAK
+  }
+
+  /** When a rule acts. */
+  public sealed interface When {}
+
+  /** A tank has fallen to a share of what it holds, 0 to 1. */
+  public record Low(String tank, double share) implements When {}
+
+  /** A tank has risen to a share of what it holds, 0 to 1. */
+  public record High(String tank, double share) implements When {}
+
+  /** A leak sensor is wet. */
+  public record Leak() implements When {}
+
+  /**
+   * One rule.
+   *
+   * @param when when it acts
+   * @param turns what it turns then
+   */
+  public record Rule(When when, List<Turn> turns) {
+    public Rule {
+      turns = List.copyOf(turns);
+    }
+  }
+
+  public Automation {
+    rules = List.copyOf(rules);
+  }
+
+  /**
+   * Keeps a tank between two marks: a valve or pump lets water in at the lower, until the upper.
+   */
+  public static Automation keepBetween(
+      Rig rig, String tank, String actor, double low, double high) {
+    marks(low, high);
+    return new Automation(
+        Aim.KEEP_BETWEEN,
+        List.of(
+            new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
+            new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
+  }
+
+  /** Shuts a valve, or stops a pump, when a tank is full. */
+  public static Automation stopWhenFull(Rig rig, String tank, String actor, double high) {
+    marks(0, high);
+    return new Automation(
+        Aim.STOP_WHEN_FULL,
+        List.of(new Rule(new High(tank, high), List.of(away(rig, actor, tank)))));
+  }
+
+  /**
+   * Changes from one tank to another when the first runs dry: from its valve to another's, or with
+   * one selector that stands between them.
+   */
+  public static Automation changeWhenDry(
+      Rig rig, String tank, String other, String from, String to, double low) {
+    marks(low, 1);
+    watches(rig, tank);
+    List<Turn> turns =
+        from.equals(to)
+            ? List.of(to(rig, to, other))
+            : List.of(to(rig, to, other), away(rig, from, tank));
+    return new Automation(Aim.CHANGE_WHEN_DRY, List.of(new Rule(new Low(tank, low), turns)));
+  }
+
+  /** Tops a tank up from another one, and stops when that one is nearly dry. */
+  public static Automation topUp(
+      Rig rig, String tank, String other, String actor, double low, double high) {
+    marks(low, high);
+    watches(rig, other);
+    return new Automation(
+        Aim.TOP_UP,
+        List.of(
+            new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
+            new Rule(new Low(other, low), List.of(away(rig, actor, tank))),
+            new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
+  }
+
+  /**
+   * Stops every pump, then shuts every motor valve that can be shut, when a leak sensor is wet: a
+   * pump that ran on would have nothing to draw.
+   */
+  public static Automation shutOnLeak(Rig rig) {
+    List<Turn> turns = new ArrayList<>();
+    for (Part actor : actors(rig).reversed()) {
+      if (actor.kind() instanceof Valve valve) {
+        valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
+      } else {
+        turns.add(new Turn(actor.id(), Position.OFF.id()));
+      }
+    }
+    return new Automation(Aim.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
+  }
+
+  /**
+   * Returns the purpose of this name.
+   *
+   * @throws Refusal when there is none
+   */
+  public static Aim purpose(String name) {
+    return Arrays.stream(Aim.values())
+        .filter(p -> p.name().equals(name))
+        .findFirst()
+        .orElseThrow(() ->
+            new Refusal(
+                "“%s” is nothing that an automation can be for; choose one from the list"
+                    .formatted(name)));
+  }
+
+  private static void marks(double low, double high) {
+    if (!(low >= 0 && high <= 1 && low < high)) {
+      throw new Refusal(
+          "The lower mark must lie under the upper one, both between 0 and 100 %; change one");
+    }
+  }
+
+  /** What lets water to or from a tank: a pump that runs, a valve that is open that way. */
+  private static Turn to(Rig rig, String id, String tank) {
+    watches(rig, tank);
+    Part actor = actor(rig, id);
+    if (!(actor.kind() instanceof Valve valve)) {
+      return new Turn(id, Kind.ON);
+    }
+    List<Stop> open = open(valve);
+    return open.stream()
+        .filter(s -> serves(rig, actor, open, s, tank))
+        .findFirst()
+        .or(() -> open.stream().findFirst())
+        .map(s -> new Turn(id, s.id()))
+        .orElseThrow(
+            () -> new Refusal(actor.label() + " has no open position; choose another valve"));
+  }
+
+  /** What lets none: a pump at rest, a valve that is shut or open another way. */
+  private static Turn away(Rig rig, String id, String tank) {
+    watches(rig, tank);
+    Part actor = actor(rig, id);
+    if (!(actor.kind() instanceof Valve valve)) {
+      return new Turn(id, Position.OFF.id());
+    }
+    List<Stop> open = open(valve);
+    boolean leadsThere = open.stream().anyMatch(s -> serves(rig, actor, open, s, tank));
+    return valve
+        .shut()
+        .or(() ->
+            open.stream().filter(s -> leadsThere && !serves(rig, actor, open, s, tank)).findFirst())
+        .map(s -> new Turn(id, s.id()))
+        .orElseThrow(() ->
+            new Refusal(
+                "%s has no shut position, nor one that leads away from %s; choose another valve"
+                    .formatted(actor.label(), rig.part(tank).label())));
+  }
+
+  private static List<Stop> open(Valve valve) {
+    return valve.stops().stream()
+        .filter(s -> !s.joins().isEmpty())
+        .sorted(Valve.BY_HANDLE)
+        .toList();
+  }
+
+  /** Tells whether a stop joins a port that leads to a tank, other than one that all stops join. */
+  private static boolean serves(Rig rig, Part valve, List<Stop> open, Stop stop, String tank) {
+    return ports(stop).stream()
+        .filter(p -> open.size() == 1 || !open.stream().allMatch(s -> ports(s).contains(p)))
+        .anyMatch(p -> Beyond.of(rig, valve, p).contains(tank));
+  }
+
+  private static Set<String> ports(Stop stop) {
+    Set<String> ports = new HashSet<>();
+    stop.joins().forEach(ports::addAll);
+    return ports;
+  }
+
+  private static void watches(Rig rig, String tank) {
+    if (!rig.partsById().containsKey(tank) || !rig.part(tank).kind().is(Purpose.HOLDS)) {
+      throw new Refusal("“%s” is no tank; choose a tank".formatted(tank));
+    }
+  }
+
+  private static Part actor(Rig rig, String id) {
+    if (!rig.partsById().containsKey(id)) {
+      throw new Refusal(
+          "“%s” is nothing that can act; choose a motor valve or a pump".formatted(id));
+    }
+    Part part = rig.part(id);
+    if (!part.kind().setsItself()) {
+      throw new Refusal(part.label() + " has no motor; choose a motor valve or a pump");
+    }
+    return part;
+  }
+
+  /**
+   * Returns what of a rig can act by itself: valves with a motor, and pumps that can be switched.
+   */
+  public static List<Part> actors(Rig rig) {
+    return rig.parts().stream()
+        .filter(p -> p.kind().setsItself())
+        .sorted(Comparator.comparing(p -> !p.kind().is(Purpose.TURNS)))
+        .toList();
+  }
+
+  /** Returns the rules of several automations as those of one. */
+  static Automation joined(List<Automation> automations) {
+    return new Automation(
+        automations.getFirst().purpose(),
+        automations.stream().flatMap(a -> a.rules().stream()).toList());
+  }
+
+  /** Returns every turn that some rule makes, once. */
+  List<Turn> turns() {
+    List<Turn> all = new ArrayList<>();
+    for (Rule rule : rules) {
+      for (Turn turn : rule.turns()) {
+        if (!all.contains(turn)) {
+          all.add(turn);
+        }
+      }
+    }
+    return all;
+  }
+
+  /** Returns a position's words. */
+  static String words(Rig rig, Turn turn) {
+    Position position = rig.position(turn.part(), turn.position());
+    return rig.part(turn.part()).label() + " “" + position.words() + "”";
+  }
+}

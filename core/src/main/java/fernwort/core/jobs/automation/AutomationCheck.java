@@ -1,0 +1,265 @@
+package fernwort.core.jobs.automation;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.goal.Trial;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Saying;
+import fernwort.core.say.Times;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Looks for hazards in every setting that an automation can bring about from how things stand: its
+ * rules in any order, each broken off after any of its turns, and the power lost at any moment.
+ * Then it is run on the simulated rig for an hour, its motors taking their time, and what goes
+ * wrong is told, too.
+ */
+public final class AutomationCheck {
+
+  private static final Set<Warning.Code> EXPECTED =
+      Set.of(
+          Warning.Code.FILLING,
+          Warning.Code.FILLING_UNWATCHED,
+          Warning.Code.GRAY_NEARLY_FULL,
+          Warning.Code.CHECK_VALVE_REVERSED,
+          Warning.Code.POWER_LOSS);
+
+  /** Turns of a handle that are no fight (in {@link #RUN}). */
+  private static final int FEW = 3;
+
+  /** How long it is run on the simulated rig (s). */
+  private static final double RUN = 3600;
+
+  /**
+   * A hazard it can bring about.
+   *
+   * @param warning what would go wrong
+   * @param when in which setting, in words
+   */
+  public record Finding(Warning warning, String when) {}
+
+  private final Plumbing plumbing;
+  private final Hazards hazards;
+
+  private AutomationCheck(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    hazards = Hazards.of(plumbing);
+  }
+
+  /** Prepares a rig. */
+  public static AutomationCheck of(Plumbing plumbing) {
+    return new AutomationCheck(plumbing);
+  }
+
+  /** Returns the hazards that an automation can bring about and that are not there now. */
+  public List<Finding> findings(Automation automation, State now) {
+    Set<Warning.Key> before = new LinkedHashSet<>();
+    warnings(now).forEach(w -> before.add(w.key()));
+    warnings(now.with(plumbing.rig().withoutPower(now.setting())))
+        .forEach(w -> before.add(w.key()));
+    Map<Warning.Key, Finding> found = new LinkedHashMap<>();
+    for (Setting setting : reachable(automation, now.setting())) {
+      State there = now.with(setting);
+      String words = words(automation, setting);
+      note(there, "with " + words, before, found);
+      note(
+          now.with(plumbing.rig().withoutPower(setting)),
+          "when the power fails with " + words,
+          before,
+          found);
+    }
+    ran(automation, now, found);
+    return List.copyOf(found.values());
+  }
+
+  /**
+   * Returns what several automations bring about together that none of them does alone: hazards in
+   * the settings that all their rules can reach, harm when all are run at once, and handles that
+   * they turn against each other.
+   *
+   * @param alone what was found of each by itself
+   */
+  public List<Finding> together(List<Automation> automations, List<Finding> alone, State now) {
+    if (automations.size() < 2) {
+      return List.of();
+    }
+    Set<Warning.Key> known = new LinkedHashSet<>();
+    alone.forEach(f -> known.add(f.warning().key()));
+    List<Finding> found = new ArrayList<>();
+    findings(Automation.joined(automations), now).stream()
+        .filter(f -> !known.contains(f.warning().key()))
+        .forEach(found::add);
+    Map<String, Integer> fights = new LinkedHashMap<>();
+    for (State start : starts(now)) {
+      Map<String, Integer> apart = new LinkedHashMap<>();
+      automations.forEach(
+          a -> turned(List.of(a), start).forEach((part, n) -> apart.merge(part, n, Integer::sum)));
+      turned(automations, start)
+          .forEach((part, n) -> {
+            if (n > apart.getOrDefault(part, 0) + FEW) {
+              fights.merge(part, n, Math::max);
+            }
+          });
+    }
+    fights.forEach((part, n) -> found.add(fight(part, n)));
+    return found;
+  }
+
+  private Map<String, Integer> turned(List<Automation> automations, State start) {
+    Map<String, Integer> turned = new LinkedHashMap<>();
+    course(automations, start)
+        .events()
+        .forEach(e -> e.turn().ifPresent(t -> turned.merge(t.part(), 1, Integer::sum)));
+    return turned;
+  }
+
+  private Finding fight(String part, int times) {
+    String label = plumbing.rig().part(part).label();
+    return new Finding(
+        new Warning(
+            Warning.Code.RULES_FIGHT,
+            Severity.WARNING,
+            Saying.words(label + " is turned to and fro"),
+            Saying.of("One rule undoes what another has done, again and again."),
+            Saying.of("It was turned {} times in an hour when they were run together.", times),
+            Saying.of("Take one of them away, or set their marks further apart."),
+            List.of(part)),
+        "when they are run together");
+  }
+
+  /**
+   * Lets it act on the simulated rig, with no tap open and with one, and takes note of the harm
+   * that does not come about without it.
+   */
+  private void ran(Automation automation, State now, Map<Warning.Key, Finding> found) {
+    for (State start : starts(now)) {
+      Set<Trial.Thing> without = things(List.of(), start);
+      for (AutomationRun.Event event : course(List.of(automation), start).events()) {
+        event
+            .happening()
+            .filter(h -> h.begins() && !without.contains(new Trial.Thing(h.kind(), h.subject())))
+            .flatMap(this::harm)
+            .ifPresent(w ->
+                found.putIfAbsent(
+                    w.key(), new Finding(w, "when it is run, after " + Times.of(event.at()))));
+      }
+    }
+  }
+
+  /** How things stand, with no more taps open and with one. */
+  private List<State> starts(State now) {
+    List<State> starts = new ArrayList<>();
+    starts.add(now);
+    plumbing.rig().parts().stream()
+        .filter(p -> p.kind().is(Purpose.USE))
+        .findFirst()
+        .ifPresent(tap -> starts.add(now.with(tap.id(), ((Tap) tap.kind()).cold().id())));
+    return starts;
+  }
+
+  private Set<Trial.Thing> things(List<Automation> automations, State start) {
+    Set<Trial.Thing> things = new LinkedHashSet<>();
+    course(automations, start)
+        .events()
+        .forEach(
+            e -> e.happening().ifPresent(h -> things.add(new Trial.Thing(h.kind(), h.subject()))));
+    return things;
+  }
+
+  private AutomationRun.Course course(List<Automation> automations, State start) {
+    return AutomationRun.run(plumbing, automations, start, RUN, Double.POSITIVE_INFINITY);
+  }
+
+  private Optional<Warning> harm(Happening h) {
+    return switch (h.kind()) {
+      case BULGES -> harm(Warning.Code.NO_AIR_OUT, h, "Open its vent, or let it stop sooner.");
+      case SUCKED_IN -> harm(Warning.Code.NO_AIR_IN, h, "Open its vent, or let it stop sooner.");
+      case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, "Let it change over sooner.");
+      case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, "Let it stop before gray is full.");
+      case RUNS_OUT ->
+          harm(Warning.Code.OPEN_TO_GROUND, h, "Let it stop sooner, or shut the way there.");
+      case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
+          Optional.empty();
+    };
+  }
+
+  private Optional<Warning> harm(Warning.Code code, Happening h, String mend) {
+    return HappeningWords.harm(plumbing.rig(), h)
+        .map(words -> Saying.words(words).capitalised())
+        .map(title ->
+            new Warning(
+                code,
+                Severity.WARNING,
+                title,
+                Saying.of("{} when it does what it is told.", title),
+                Saying.of("It was run on the simulated rig."),
+                Saying.words(mend),
+                List.of(h.subject())));
+  }
+
+  private void note(
+      State state, String when, Set<Warning.Key> before, Map<Warning.Key, Finding> found) {
+    for (Warning warning : warnings(state)) {
+      if (warning.severity() != Severity.NOTE
+          && !EXPECTED.contains(warning.code())
+          && !before.contains(warning.key())) {
+        found.putIfAbsent(warning.key(), new Finding(warning, when));
+      }
+    }
+  }
+
+  private List<Warning> warnings(State state) {
+    Levels levels = Levels.of(plumbing, state);
+    return hazards.warnings(
+        state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+  }
+
+  private static Set<Setting> reachable(Automation automation, Setting start) {
+    Set<Setting> seen = new LinkedHashSet<>();
+    Deque<Setting> front = new ArrayDeque<>();
+    seen.add(start);
+    front.add(start);
+    while (!front.isEmpty()) {
+      Setting at = front.remove();
+      for (Automation.Rule rule : automation.rules()) {
+        Setting next = at;
+        for (Turn turn : rule.turns()) {
+          next = next.with(turn.part(), turn.position());
+          if (seen.add(next)) {
+            front.add(next);
+          }
+        }
+      }
+    }
+    return seen;
+  }
+
+  private String words(Automation automation, Setting setting) {
+    String turned =
+        String.join(
+            " and ",
+            automation.turns().stream()
+                .filter(t -> setting.of(t.part()).equals(t.position()))
+                .map(t -> Automation.words(plumbing.rig(), t))
+                .toList());
+    return turned.isEmpty() ? "the valves as they are" : turned;
+  }
+}

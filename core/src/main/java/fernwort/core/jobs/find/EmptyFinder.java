@@ -1,0 +1,190 @@
+package fernwort.core.jobs.find;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.goal.Caution;
+import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.Dumps;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Job.Stage;
+import fernwort.core.jobs.goal.Job.Until;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.Turns.Pumped;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** Finds the ways to empty gray tanks and to shed fresh water. */
+final class EmptyFinder extends Finder {
+
+  /** Drains that are offered for each tank. */
+  private static final int MOST_DRAINS = 2;
+
+  EmptyFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(plumbing, jobs, cannot);
+  }
+
+  @Override
+  void find() {
+    empty();
+  }
+
+  private static boolean hasDrain(Part tank) {
+    return ((Tank) tank.kind()).tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.DRAIN);
+  }
+
+  private void empty() {
+    List<Part> dumps = Dumps.of(plumbing).ends();
+    List<Part> grays = rig.tanks(Contents.GRAY).toList();
+    for (Part gray : grays) {
+      int before = found();
+      dumps.forEach(d -> emptyGray(List.of(gray), d, "empty-" + gray.id() + "-" + d.id()));
+      if (found() == before) {
+        missing(
+            "Empty " + gray.label(),
+            hasDrain(gray)
+                ? "It needs a drain valve and a dump outlet with a cap below " + gray.label() + "."
+                : gray.label()
+                    + " has no drain: one that comes out is carried to where it may be tipped out;"
+                    + " any other needs a drain, a valve and a dump outlet with a cap below it.");
+      }
+    }
+    if (grays.size() > 1) {
+      dumps.forEach(d -> {
+        List<Part> all = grays.stream().filter(g -> joins(g.id(), d.id(), Pumped.EITHER)).toList();
+        if (all.size() > 1) {
+          emptyGray(all, d, "empty-all-" + d.id());
+        }
+      });
+    }
+    filled.forEach(this::shed);
+  }
+
+  /**
+   * Empties gray tanks by one outlet, one after another: hose on, valve open, valve shut, cap on.
+   */
+  private void emptyGray(List<Part> grays, Part dump, String id) {
+    for (Set<DrivenBy.Kind> drives : List.of(FALLING, PUMPED)) {
+      Pumped pumped = drives == PUMPED ? Pumped.YES : Pumped.NO;
+      if (!grays.stream().allMatch(g -> joins(g.id(), dump.id(), pumped))) {
+        continue;
+      }
+      List<Stage> stages = new ArrayList<>();
+      for (Part gray : grays) {
+        stages.add(
+            Stage.of(
+                Goal.of(
+                        Map.of(dump.id(), OpenEnd.HOSE.id()),
+                        List.of(Need.of(tank(gray), new End(End.Kind.DUMP, dump.id()), drives)))
+                    .and(new Condition.Breathes(gray.id())),
+                new Until(Until.What.DRY, gray.id())));
+        stages.add(Stage.ifPossible(held(gray, dump, drives)));
+      }
+      Goal capped = Goal.of(Map.of(dump.id(), OpenEnd.CAPPED.id()));
+      for (Part gray : grays) {
+        capped = capped.and(new Condition.Quiet(gray.id()));
+      }
+      stages.add(Stage.of(capped));
+      add(
+          Job.Kind.EMPTY_GRAY,
+          id + (drives == PUMPED ? "-pump" : ""),
+          grays.size() > 1 ? "Empty all gray tanks" : "Empty " + grays.getFirst().label(),
+          drives == PUMPED ? "by pump out of " + dump.label() : "by fall out of " + dump.label(),
+          stages,
+          Caution.SEWAGE,
+          Caution.LOCAL_RULES);
+    }
+  }
+
+  private Goal held(Part gray, Part dump, Set<DrivenBy.Kind> drives) {
+    Map<String, String> shut = new LinkedHashMap<>();
+    shut.put(dump.id(), OpenEnd.HOSE.id());
+    if (drives == PUMPED) {
+      shut.putAll(allTo(Position.OFF.id(), p -> p.kind().is(Purpose.CUTS)));
+    }
+    return Goal.of(shut)
+        .and(new Condition.Quiet(gray.id()), new Condition.Parted(gray.id(), dump.id()));
+  }
+
+  private void shed(Part tank) {
+    Stream<Part> drains =
+        rig.parts().stream()
+            .filter(p -> isDrain(p) && p.height() < top(tank))
+            .filter(p -> joins(tank.id(), p.id(), Pumped.NO))
+            .sorted(
+                Comparator.comparingInt(p -> turns.from(tank.id(), rest).to(p.id(), Pumped.NO)));
+    List<Part> nearest = drains.limit(MOST_DRAINS).toList();
+    if (nearest.isEmpty()) {
+      missing(
+          "Shed the water of " + tank.label(),
+          "It needs a drain that lies lower than " + tank.label() + ".");
+    }
+    nearest.forEach(drain -> shed(tank, drain));
+  }
+
+  private double top(Part tank) {
+    return tank.height() + plumbing.room(tank.id()).highest(Slope.LEVEL);
+  }
+
+  private static boolean isDrain(Part part) {
+    return part.kind().is(Purpose.CAP) || part.kind().is(Purpose.DRAINS);
+  }
+
+  private void shed(Part tank, Part drain) {
+    Need need = Need.of(tank(tank), new End(End.Kind.GROUND, drain.id()), FALLING);
+    boolean capped = drain.hasHandle();
+    Goal goal =
+        Goal.of(capped ? Map.of(drain.id(), open(drain).id()) : Map.of(), List.of(need))
+            .and(new Condition.Breathes(tank.id()))
+            .accepting(Warning.Code.OPEN_TO_GROUND);
+    Map<String, String> shut = new LinkedHashMap<>(tailShut(drain));
+    if (capped) {
+      shut.put(drain.id(), drain.rest().id());
+    }
+    add(
+        Job.Kind.SHED,
+        "shed-" + tank.id() + "-" + drain.id(),
+        "Shed the water of " + tank.label(),
+        "at " + drain.label(),
+        List.of(
+            Stage.of(goal, new Until(Until.What.DRY, tank.id())),
+            Stage.of(Goal.of(shut).and(new Condition.Quiet(tank.id())))),
+        Caution.LOCAL_RULES,
+        Caution.UNDER_VEHICLE);
+  }
+
+  private static Position open(Part drain) {
+    return drain.kind().is(Purpose.INLET) ? HoseInlet.OPEN : Plug.OUT;
+  }
+
+  /** The valve that stands next to a drain's tail, shut; nothing where none does. */
+  private Map<String, String> tailShut(Part drain) {
+    Line line = rig.linesByPort().get(drain.port("in"));
+    if (line == null) {
+      return Map.of();
+    }
+    Part next = rig.part(line.other(drain.port("in")).part());
+    return next.kind() instanceof Valve valve
+        ? valve.shut().map(s -> Map.of(next.id(), s.id())).orElse(Map.of())
+        : Map.of();
+  }
+}

@@ -1,0 +1,86 @@
+package fernwort.core.jobs.find;
+
+import fernwort.core.kind.Purpose;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * Filters that water can only pass one after another.
+ *
+ * @param filters in the order in which it does
+ */
+public record FilterRow(List<Part> filters) {
+
+  public FilterRow {
+    filters = List.copyOf(filters);
+  }
+
+  /** Returns the rows of a rig, each filter in one. */
+  public static List<FilterRow> of(Plumbing plumbing) {
+    List<Part> all =
+        plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).toList();
+    List<FilterRow> rows = new ArrayList<>();
+    for (Part filter : all) {
+      if (all.stream().noneMatch(f -> next(plumbing, f).filter(filter::equals).isPresent())) {
+        rows.add(from(plumbing, filter));
+      }
+    }
+    return rows;
+  }
+
+  private static FilterRow from(Plumbing plumbing, Part first) {
+    List<Part> row = new ArrayList<>();
+    Optional<Part> at = Optional.of(first);
+    while (at.isPresent() && !row.contains(at.get())) {
+      row.add(at.get());
+      at = next(plumbing, at.get());
+    }
+    return new FilterRow(row);
+  }
+
+  /**
+   * The filter that all water behind one comes to next, through lines and whatever has two ends.
+   */
+  private static Optional<Part> next(Plumbing plumbing, Part filter) {
+    PortRef out = filter.port("out");
+    for (int i = 0; i < plumbing.rig().parts().size(); i++) {
+      Line line = plumbing.rig().linesByPort().get(out);
+      if (line == null) {
+        return Optional.empty();
+      }
+      PortRef far = line.other(out);
+      Part part = plumbing.rig().part(far.part());
+      if (part.kind().is(Purpose.FILTERS)) {
+        return far.port().equals("in") ? Optional.of(part) : Optional.empty();
+      }
+      if (part.kind().ports().size() != 2 || part.kind().is(Purpose.HOLDS)) {
+        return Optional.empty();
+      }
+      String on = part.kind().ports().stream().filter(p -> !p.equals(far.port())).findFirst().get();
+      out = part.port(on);
+    }
+    return Optional.empty();
+  }
+
+  Part first() {
+    return filters.getFirst();
+  }
+
+  Part last() {
+    return filters.getLast();
+  }
+
+  List<String> ids() {
+    return filters.stream().map(Part::id).toList();
+  }
+
+  String label() {
+    return filters.stream().map(Part::label).collect(Collectors.joining(", "));
+  }
+}

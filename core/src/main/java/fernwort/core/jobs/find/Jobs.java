@@ -1,0 +1,75 @@
+package fernwort.core.jobs.find;
+
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Finds the jobs of a rig from what it is made of: each source with each end that its passages let
+ * it come to.
+ */
+public final class Jobs {
+
+  /**
+   * What a rig cannot do.
+   *
+   * @param what the job
+   * @param why which part is missing
+   */
+  public record Cannot(String what, String why) {}
+
+  private final List<Job> jobs = new ArrayList<>();
+  private final List<Cannot> cannot = new ArrayList<>();
+  private final Plumbing plumbing;
+
+  private Jobs(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    List.of(
+            new RunFinder(plumbing, jobs, cannot),
+            new FillFinder(plumbing, jobs, cannot),
+            new RowFinder(plumbing, jobs, cannot),
+            new MoveFinder(plumbing, jobs, cannot),
+            new UseFinder(plumbing, jobs, cannot),
+            new EmptyFinder(plumbing, jobs, cannot),
+            new RoadFinder(plumbing, jobs, cannot))
+        .forEach(Finder::find);
+  }
+
+  /** Finds the jobs of a rig. */
+  public static Jobs of(Plumbing plumbing) {
+    return new Jobs(plumbing);
+  }
+
+  /** Returns the jobs, grouped as people meet them. */
+  public List<Job> all() {
+    return jobs.stream().sorted(Comparator.comparing(Job::kind)).toList();
+  }
+
+  /**
+   * Returns the job with this id, if the rig has it; also one of filling to a mark.
+   *
+   * @throws Refusal when a tank does not take what is to be filled in
+   */
+  public Optional<Job> byId(String id) {
+    return jobs.stream()
+        .filter(j -> j.id().equals(id))
+        .findFirst()
+        .or(() -> FillToMark.named(plumbing, this, id));
+  }
+
+  /** Returns the other means to the same end. */
+  public List<Job> alternatives(Job job) {
+    return all().stream()
+        .filter(j -> j.title().equals(job.title()) && !j.id().equals(job.id()))
+        .toList();
+  }
+
+  /** Returns what the rig cannot do, and for want of which part. */
+  public List<Cannot> cannot() {
+    return List.copyOf(cannot);
+  }
+}

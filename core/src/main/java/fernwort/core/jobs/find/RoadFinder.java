@@ -1,0 +1,52 @@
+package fernwort.core.jobs.find;
+
+import fernwort.core.jobs.goal.Caution;
+import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.Dumps;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Job.Stage;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.road.Drive;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Finds what is done before a drive, after it, and before the rig is handed over. */
+final class RoadFinder extends Finder {
+
+  RoadFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(plumbing, jobs, cannot);
+  }
+
+  @Override
+  void find() {
+    road();
+  }
+
+  private void road() {
+    Map<String, String> shut = new LinkedHashMap<>(rig.shutDown());
+    shut.putAll(Drive.travelValves(rig));
+    add(
+        Job.Kind.DRIVE,
+        "drive",
+        "Make ready to drive",
+        "",
+        List.of(Stage.of(Goal.of(shut).and(new Condition.Still()).and(Dumps.of(plumbing).held()))),
+        Caution.HEATER);
+    add(
+        Job.Kind.ARRIVE,
+        "arrive",
+        "Arrive: let the tanks breathe",
+        "",
+        List.of(Stage.of(Goal.of(Map.of()).and(Condition.breathing(rig.tanks().toList())))));
+    add(
+        Job.Kind.REST,
+        "rest",
+        "Hand the rig over at rest",
+        "",
+        List.of(Stage.of(Goal.of(rest.positions()))),
+        Caution.PRESSURE,
+        Caution.HEATER);
+  }
+}

@@ -1,0 +1,468 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.drain.DrainRoutes;
+import fernwort.core.drain.Flood;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Relief;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.ways.PumpWork;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.TankAir;
+import fernwort.core.ways.Way;
+import fernwort.core.ways.Ways;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/**
+ * Something that has to be so for a stage of a job. Each tells whether it is, on the levels it is
+ * asked about, and names its own fault when it is not. Those that are said to last are asked about
+ * the levels at the end of the stage too.
+ */
+public sealed interface Condition {
+
+  /**
+   * Returns what is wrong.
+   *
+   * @param scout what looks at settings
+   * @param setting the setting
+   * @param levels the levels
+   */
+  Optional<Fault> fault(Scout scout, Setting setting, Levels levels);
+
+  /**
+   * Tells whether it has to hold from the moment on that water begins to move, so that what it asks
+   * for is done before; otherwise it may come true with the last turn.
+   */
+  default boolean isGuard() {
+    return true;
+  }
+
+  /** A part is in a position. */
+  record Placed(String part, String position) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return setting.of(part).equals(position)
+          ? Optional.empty()
+          : Optional.of(new Fault.Misplaced(part, position));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** A way is open. */
+  record Runs(Need need) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return scout.ways(scout.probed(setting), levels).ways().stream().anyMatch(need::isMetBy)
+          ? Optional.empty()
+          : Optional.of(new Fault.Missing(need));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** Water passes between two tanks long before they are full; their air may besides. */
+  record Linked(String from, String to) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return scout.turnsBetween(from, to, setting, Set.of()) == 0
+          ? Optional.empty()
+          : Optional.of(new Fault.Unlinked(from, to));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** Open passages join two parts. */
+  record Joined(String from, String to) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return scout.route(setting, from, to).isPresent()
+          ? Optional.empty()
+          : Optional.of(new Fault.Apart(from, to));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** No open passage joins two parts. */
+  record Parted(String from, String to) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return scout.route(setting, from, to).map(route -> new Fault.Joined(from, to, route));
+    }
+  }
+
+  /**
+   * No water but the job's is drawn from where the job draws or comes to where it goes, and no tank
+   * begins to fill that the job has nothing to do with.
+   *
+   * @param needs the job's ways
+   */
+  record Alone(List<Need> needs) implements Condition {
+    public Alone {
+      needs = List.copyOf(needs);
+    }
+
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return stray(
+          scout.ways(scout.probed(setting), levels),
+          w -> isStray(w) || scout.isNew(w) && begins(w));
+    }
+
+    private boolean isStray(Way way) {
+      return way.source().kind() != Source.Kind.WASTE
+          && needs.stream()
+              .anyMatch(n -> n.source().equals(way.source()) || n.end().equals(way.end()))
+          && needs.stream().noneMatch(n -> n.isMetBy(way));
+    }
+
+    private boolean begins(Way way) {
+      return way.end().kind() == End.Kind.TANK
+          && way.source().kind() != Source.Kind.WASTE
+          && needs.stream().noneMatch(n -> n.isMetBy(way));
+    }
+  }
+
+  /** A source or tank gives nothing. */
+  record Quiet(String source) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return stray(
+          scout.ways(scout.probed(setting), levels),
+          w -> w.source().kind() != Source.Kind.WASTE && w.source().part().equals(source));
+    }
+  }
+
+  /** No water moves at all. */
+  record Still() implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return stray(
+          scout.ways(scout.probed(setting), levels), w -> w.source().kind() != Source.Kind.WASTE);
+    }
+  }
+
+  /** The air of a tank can come and go. */
+  record Breathes(String tank) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Optional<TankAir> air = scout.ways(scout.probed(setting), levels).airOf(tank);
+      boolean free = air.filter(a -> a.in().isPresent() && a.out().isPresent()).isPresent();
+      return free ? Optional.empty() : Optional.of(new Fault.Airless(tank));
+    }
+  }
+
+  /** Air can come into a tank, so that its water can leave. */
+  record BreathesIn(String tank) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      boolean free =
+          scout.ways(setting, levels).airOf(tank).filter(a -> a.in().isPresent()).isPresent();
+      return free ? Optional.empty() : Optional.of(new Fault.Airless(tank));
+    }
+  }
+
+  /** Once a tank is full, what still comes in finds a way out, or a float has shut it off. */
+  record Relieved(String tank, String source) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return Relief.of(scout.plumbing(), setting).has(tank, Optional.of(source))
+          ? Optional.empty()
+          : Optional.of(new Fault.ShutIn(tank));
+    }
+  }
+
+  /** Nothing lets a tank out that is being filled, but its own overflow; lasts until it is full. */
+  record Tight(String tank) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Ways full = scout.ways(setting, scout.full(levels, tank));
+      return full.ways().stream()
+          .filter(w ->
+              w.source().part().equals(tank)
+                  || full.to(tank).anyMatch(in -> in.source().equals(w.source())))
+          .filter(w -> loses(scout, w))
+          .findFirst()
+          .map(w -> new Fault.Leaking(tank, w));
+    }
+
+    private static boolean loses(Scout scout, Way way) {
+      return switch (way.end().kind()) {
+        case GROUND -> !scout.plumbing().rig().part(way.end().part()).kind().letsAir();
+        case DUMP -> true;
+        case TANK, FIXTURE -> false;
+      };
+    }
+  }
+
+  /** Water still comes into a tank when it stands just below one of its floats. */
+  record GoesOn(Need need, String floatPort) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      double volume = scout.near(need.end().part(), floatPort, -Floats.CLEAR);
+      Levels then = scout.holding(need.end().part(), volume);
+      return scout.ways(setting, then).ways().stream().anyMatch(need::isMetBy)
+          ? Optional.empty()
+          : Optional.of(new Fault.StopsShort(need.end().part(), volume));
+    }
+  }
+
+  /** Nothing comes into a tank any more when it stands just above one of its floats. */
+  record Stops(String tank, String floatPort) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Levels then = scout.holding(tank, scout.near(tank, floatPort, Floats.CLEAR));
+      return stray(scout.ways(setting, then), w -> w.end().part().equals(tank));
+    }
+  }
+
+  /** No pump is on in the water that a hose presses. */
+  record PumpsOff(String inlet) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Connections open = Connections.of(scout.plumbing(), setting);
+      for (Part pump : scout.plumbing().rig().parts()) {
+        boolean on =
+            pump.kind().is(Purpose.PUMPS)
+                && !pump.kind().is(Purpose.CIRCULATES)
+                && setting.of(pump.id()).equals(Kind.ON);
+        if (on
+            && (open.route(inlet, x -> false, pump::equals).isPresent()
+                || open.route(pump.id(), x -> false, p -> p.id().equals(inlet)).isPresent())) {
+          return Optional.of(new Fault.PumpOn(pump.id()));
+        }
+      }
+      return Optional.empty();
+    }
+  }
+
+  /** A pump has water to draw, and no air, whenever it is on. */
+  record Fed(String pump) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return scout.ways(scout.probed(setting), levels).pumps().stream()
+          .filter(w -> w.pump().equals(pump) && !w.heldOff())
+          .filter(w -> w.sources().isEmpty() || w.airThrough().isPresent())
+          .findFirst()
+          .map(w -> new Fault.Unfed(pump));
+    }
+  }
+
+  /**
+   * A pump turns its water round.
+   *
+   * @param heater what it has to pass, if anything
+   * @param tap a tap to which all water comes through the heater, none of it past it, if any
+   */
+  record GoesRound(String pump, Optional<String> heater, Optional<String> tap)
+      implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Ways open = scout.ways(scout.probed(setting), levels);
+      boolean round =
+          open.pumps().stream().anyMatch(w -> w.pump().equals(pump) && passes(w.loop()));
+      return round && tap.map(t -> isHot(t, open)).orElse(true)
+          ? Optional.empty()
+          : Optional.of(new Fault.NotRound(pump, heater));
+    }
+
+    private boolean passes(List<String> parts) {
+      return !parts.isEmpty() && heater.map(parts::contains).orElse(true);
+    }
+
+    private boolean isHot(String tap, Ways open) {
+      List<Way> to = open.ways().stream().filter(w -> w.end().part().equals(tap)).toList();
+      return !to.isEmpty() && to.stream().allMatch(w -> passes(w.parts()));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** Nothing that a pump of a tank presses comes back to it but through some filters. */
+  record Filtered(String tank, List<String> filters) implements Condition {
+    public Filtered {
+      filters = List.copyOf(filters);
+    }
+
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Connections open = Connections.of(scout.plumbing(), setting);
+      for (PumpWork work : scout.ways(setting, levels).pumps()) {
+        boolean draws = work.sources().stream().anyMatch(s -> s.part().equals(tank));
+        Optional<List<String>> past =
+            draws
+                ? open.behind(
+                    work.pump(), "out", p -> filters.contains(p.id()), p -> p.id().equals(tank))
+                : Optional.empty();
+        if (past.isPresent()) {
+          return Optional.of(new Fault.Bypassed(filters.getFirst(), past.get()));
+        }
+      }
+      return Optional.empty();
+    }
+  }
+
+  /** A tank runs out as far as any way lets it. */
+  record RunsOut(String tank) implements Condition {
+    private static final double MILLIMETRE = 1e-3;
+
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Part part = scout.plumbing().rig().part(tank);
+      Optional<DrainRoutes.Route> best =
+          DrainRoutes.of(scout.plumbing(), setting, levels).best(part);
+      double stays = Flood.of(scout.plumbing(), setting, levels).tankLevel(part);
+      boolean lowest = best.isPresent() && stays < best.get().crest() + MILLIMETRE;
+      return lowest
+          ? Optional.empty()
+          : Optional.of(
+              new Fault.Keeping(tank, best.map(DrainRoutes.Route::needs).orElse(Map.of())));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** No single handle lets more out of the lines, unless it drains a tank that is to be kept. */
+  record LinesRunOut(List<String> kept) implements Condition {
+
+    /** What a single handle must let out to be worth turning (m³). */
+    private static final double WORTHWHILE = 5e-6;
+
+    private static final double MILLIMETRE = 1e-3;
+
+    public LinesRunOut {
+      kept = List.copyOf(kept);
+    }
+
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      Rig rig = scout.plumbing().rig();
+      Flood now = Flood.of(scout.plumbing(), setting, levels);
+      List<Part> holding = kept.stream().map(rig::part).filter(t -> holds(now, levels, t)).toList();
+      double least = inLines(rig, now) - WORTHWHILE;
+      Map<String, String> turn = Map.of();
+      for (Part part : rig.handles().filter(LinesRunOut::drains).toList()) {
+        for (Position position : part.kind().positions()) {
+          if (position.id().equals(setting.of(part.id()))) {
+            continue;
+          }
+          Setting turned = setting.with(part.id(), position.id());
+          Flood flood = Flood.of(scout.plumbing(), turned, levels);
+          double left = inLines(rig, flood);
+          if (left < least && holding.stream().allMatch(t -> holds(flood, levels, t))) {
+            least = left;
+            turn = Map.of(part.id(), position.id());
+          }
+        }
+      }
+      return turn.isEmpty() ? Optional.empty() : Optional.of(new Fault.Keeping("", turn));
+    }
+
+    private static boolean holds(Flood flood, Levels levels, Part tank) {
+      return flood.tankLevel(tank) > levels.surface(tank.id()) - MILLIMETRE;
+    }
+
+    private static double inLines(Rig rig, Flood flood) {
+      return rig.lines().stream().mapToDouble(flood::stays).sum();
+    }
+
+    private static boolean drains(Part part) {
+      return part.kind().is(Purpose.TURNS)
+          || part.kind().is(Purpose.CLOSES)
+          || part.kind().is(Purpose.INLET);
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** Water of some sort goes nowhere near an end that it ran out of when this was tried. */
+  record NothingTo(String end) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return stray(scout.ways(setting, levels), w -> w.end().part().equals(end));
+    }
+  }
+
+  /** A way is not open that did harm when it was. */
+  record Without(Way.Key way) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return stray(scout.ways(setting, levels), w -> w.key().equals(way));
+    }
+  }
+
+  /** A condition on the levels that were met when the plan was run. */
+  record Then(Levels met, Condition condition) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return condition.fault(scout, setting, met);
+    }
+  }
+
+  /** A setting that was run to its end, and did not do. */
+  record Other(Setting than, Harm harm) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return setting.equals(than) ? Optional.of(new Fault.Disproved(harm)) : Optional.empty();
+    }
+  }
+
+  /** A condition that no setting on the way may break; what stands at the end is not its matter. */
+  record Passing(Condition condition) implements Condition {
+    @Override
+    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+      return Optional.empty();
+    }
+
+    /** Returns what is wrong with a setting on the way. */
+    Optional<Fault> onTheWay(Scout scout, Setting setting, Levels levels) {
+      return condition.fault(scout, setting, levels);
+    }
+  }
+
+  /** Returns, for some tanks, that each of them breathes. */
+  static List<Condition> breathing(List<Part> tanks) {
+    List<Condition> all = new ArrayList<>();
+    tanks.forEach(t -> all.add(new Breathes(t.id())));
+    return all;
+  }
+
+  /** Returns the first open way that must not be. */
+  private static Optional<Fault> stray(Ways ways, Predicate<Way> unwanted) {
+    return ways.ways().stream().filter(unwanted).findFirst().map(Fault.Stray::new);
+  }
+}

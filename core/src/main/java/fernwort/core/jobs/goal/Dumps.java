@@ -1,0 +1,70 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Where gray water leaves by a cap and hose, and which tanks a valve can hold back from there. */
+public final class Dumps {
+
+  private final Plumbing plumbing;
+  private final Rig rig;
+
+  private Dumps(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    rig = plumbing.rig();
+  }
+
+  public static Dumps of(Plumbing plumbing) {
+    return new Dumps(plumbing);
+  }
+
+  /** Returns the ends with a cap. */
+  public List<Part> ends() {
+    return rig.parts().stream().filter(p -> p.kind().is(Purpose.DUMPS)).toList();
+  }
+
+  /** Returns the ends that no gray water comes to with every valve shut. */
+  public Set<String> parted() {
+    Connections shut = Connections.of(plumbing, allShut());
+    Set<String> parted = new LinkedHashSet<>();
+    for (Part end : ends()) {
+      boolean joined =
+          rig.tanks(Contents.GRAY).anyMatch(gray -> route(shut, gray, end).isPresent());
+      if (!joined) {
+        parted.add(end.id());
+      }
+    }
+    return parted;
+  }
+
+  /** Returns that every gray tank is parted from every end that a valve can part it from. */
+  public List<Condition> held() {
+    Connections shut = Connections.of(plumbing, allShut());
+    Connections free = Connections.withHandlesFree(plumbing);
+    List<Condition> held = new ArrayList<>();
+    for (Part end : ends()) {
+      rig.tanks(Contents.GRAY)
+          .filter(gray -> route(free, gray, end).isPresent() && route(shut, gray, end).isEmpty())
+          .forEach(gray -> held.add(new Condition.Parted(gray.id(), end.id())));
+    }
+    return held;
+  }
+
+  private static Optional<List<String>> route(Connections in, Part from, Part to) {
+    return in.route(from.id(), p -> false, p -> p.equals(to));
+  }
+
+  private Setting allShut() {
+    return rig.atRest();
+  }
+}

@@ -1,0 +1,32 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import java.util.Comparator;
+import java.util.List;
+
+/** The float valves of a tank, each of which stops what comes in by it at its own height. */
+public final class Floats {
+
+  /** Far enough from where a float shuts that it is surely open, or shut (m). */
+  static final double CLEAR = 0.01;
+
+  private Floats() {}
+
+  /** Returns a tank's float valves, lowest first. */
+  public static List<TankPort> of(Part tank) {
+    return ((Tank) tank.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.FLOAT)
+            .sorted(Comparator.comparingDouble(p -> p.at().z()))
+            .toList();
+  }
+
+  /** Returns what a tank holds on level ground when a float shuts (m³). */
+  public static double shutsAt(Plumbing plumbing, Part tank, TankPort port) {
+    return plumbing.room(tank.id()).volumeBelow(port.at().z(), Slope.LEVEL);
+  }
+}

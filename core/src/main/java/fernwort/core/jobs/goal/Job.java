@@ -1,0 +1,219 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.say.Saying;
+import fernwort.core.ways.Source;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * Something people do with a rig.
+ *
+ * @param id short name for addresses, the same as long as the rig's ids are
+ * @param kind what sort of job
+ * @param title what it is, in a few words
+ * @param by by which means, where there may be others; empty for the only one
+ * @param stages its stages in order
+ * @param cautions what to mind
+ */
+public record Job(
+    String id, Kind kind, Saying title, String by, List<Stage> stages, List<Caution> cautions) {
+
+  private static final double LITTLE = 0.1;
+  private static final double MUCH = 0.9;
+
+  /** The sorts of job, in the order people meet them. */
+  public enum Kind {
+    RUN_FROM_TANK("Run the taps"),
+    RUN_FROM_MAINS("Run the taps"),
+    DRAW_OUTSIDE("Run the taps"),
+    FILL_FROM_MAINS("Fill"),
+    FILL_ALL("Fill"),
+    FILL_BY_HAND("Fill"),
+    FILL_FROM_JUG("Fill"),
+    FILL_FROM_OUTSIDE("Fill"),
+    MOVE("Move water"),
+    FILTER_AGAIN("Move water"),
+    RINSE("Outside"),
+    HEAT("Hot water"),
+    RECIRCULATE("Hot water"),
+    EMPTY_GRAY("Empty"),
+    EMPTY_OUT("Empty"),
+    SHED("Empty"),
+    DRIVE("On the road"),
+    ARRIVE("On the road"),
+    REST("On the road");
+
+    private final String group;
+
+    Kind(String group) {
+      this.group = group;
+    }
+
+    /** Tells whether taps on board are run in it. */
+    public boolean runsTaps() {
+      return this == RUN_FROM_TANK || this == RUN_FROM_MAINS || this == DRAW_OUTSIDE;
+    }
+
+    /** Returns the heading that jobs of this sort stand under. */
+    public String group() {
+      return group;
+    }
+  }
+
+  /**
+   * One stage.
+   *
+   * @param goal when it is reached
+   * @param until what to wait for then, if for anything
+   * @param optional whether it is left out on a rig that cannot do it
+   */
+  public record Stage(Goal goal, Optional<Until> until, boolean optional) {
+
+    public static Stage of(Goal goal) {
+      return new Stage(goal, Optional.empty(), false);
+    }
+
+    public static Stage of(Goal goal, Until until) {
+      return new Stage(goal, Optional.of(until), false);
+    }
+
+    public static Stage ifPossible(Goal goal) {
+      return new Stage(goal, Optional.empty(), true);
+    }
+  }
+
+  /**
+   * What is waited for.
+   *
+   * @param what what sort of thing
+   * @param part id of the part it happens to
+   * @param mark the volume that is filled to (m³); with {@link What#MARK} only, else 0
+   */
+  public record Until(What what, String part, double mark) {
+
+    public Until(What what, String part) {
+      this(what, part, 0);
+    }
+
+    /** Tells whether a tank is being filled. */
+    public boolean fills() {
+      return what == What.FULL || what == What.FIRST_FULL || what == What.MARK;
+    }
+
+    /** The sorts of thing. */
+    public enum What {
+      FULL,
+      /** Any tank of the job is full. */
+      FIRST_FULL,
+      /** A tank holds what was asked for. */
+      MARK,
+      /** Tanks that are joined have come to one level. */
+      LEVEL,
+      DRY,
+      HOT,
+      POURED_OUT,
+      PRESSURE,
+      SLACK,
+      RUNS
+    }
+  }
+
+  public Job {
+    stages = List.copyOf(stages);
+    cautions = List.copyOf(cautions);
+  }
+
+  /** Returns title and means. */
+  public Saying name() {
+    return by.isEmpty() ? title : Saying.of("{}, {}", title, by);
+  }
+
+  /** Tells whether the job draws water from a tank. */
+  public boolean drawsFrom(String tank) {
+    return stages.stream()
+        .flatMap(s -> s.goal().needs().stream())
+        .map(Need::source)
+        .anyMatch(s -> s.kind() == Source.Kind.TANK && s.part().equals(tank));
+  }
+
+  /** Returns the tanks that the job has to do with. */
+  public Set<String> tanks(Rig rig) {
+    Set<String> tanks = new HashSet<>();
+    for (Stage stage : stages) {
+      for (Need need : stage.goal().needs()) {
+        tanks.add(need.source().part());
+        tanks.add(need.end().part());
+      }
+      stage.until().ifPresent(u -> tanks.add(u.part()));
+      stage.goal().of(Condition.Joined.class).forEach(j -> tanks.add(j.to()));
+      stage.goal().of(Condition.Linked.class).forEach(j -> tanks.add(j.to()));
+    }
+    if (kind == Kind.FILL_ALL) {
+      rig.tanks().forEach(t -> tanks.add(t.id()));
+    }
+    tanks.retainAll(rig.tanks().map(Part::id).toList());
+    return tanks;
+  }
+
+  /** Returns the taps that the job is for, each with the position to try it in. */
+  public Map<String, String> taps() {
+    Map<String, String> taps = new TreeMap<>();
+    for (Stage stage : stages) {
+      for (Need need : stage.goal().needs()) {
+        String position = stage.goal().probe().get(need.end().part());
+        if (position != null) {
+          taps.put(need.end().part(), position);
+        }
+      }
+    }
+    return taps;
+  }
+
+  /** Returns the ends at which a stage means to lose water. */
+  public Set<String> losing(Rig rig, Stage stage) {
+    Set<String> ends = new HashSet<>();
+    if (kind == Kind.EMPTY_OUT) {
+      rig.parts().forEach(p -> ends.add(p.id()));
+    }
+    for (Need need : stage.goal().needs()) {
+      if (need.end().kind() == End.Kind.GROUND || need.end().kind() == End.Kind.DUMP) {
+        ends.add(need.end().part());
+      }
+    }
+    return ends;
+  }
+
+  /**
+   * Returns a state with enough in the tanks that a stage draws from and room in all, to plan the
+   * handles with whatever the levels.
+   */
+  public static State assumed(Plumbing plumbing, State state, Goal goal) {
+    Set<String> drawn = new HashSet<>();
+    goal.of(Condition.Quiet.class).forEach(q -> drawn.add(q.source()));
+    for (Need need : goal.needs()) {
+      if (need.source().kind() == Source.Kind.TANK) {
+        drawn.add(need.source().part());
+      }
+    }
+    State assumed = state;
+    for (Part tank : plumbing.tanks()) {
+      double capacity = plumbing.room(tank.id()).capacity();
+      double volume = state.volume(tank.id());
+      if (drawn.contains(tank.id()) && volume < LITTLE * capacity) {
+        assumed = assumed.withVolume(tank.id(), capacity / 2);
+      } else if (volume > MUCH * capacity) {
+        assumed = assumed.withVolume(tank.id(), MUCH * capacity);
+      }
+    }
+    return assumed;
+  }
+}

@@ -1,0 +1,332 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.State;
+import fernwort.core.road.Drive;
+import fernwort.core.run.Actor;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import fernwort.core.ways.OpenWays;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** A row of turns and waits, done as it is written and then left alone, run through in time. */
+public final class Trial {
+
+  /** One thing after another: a turn, or a wait (s). */
+  public sealed interface Act {}
+
+  public record Turned(String part, String position) implements Act {}
+
+  /**
+   * A wait.
+   *
+   * @param seconds how long (s)
+   * @param full the tank that is watched, if one is: the wait ends when it is full
+   */
+  public record Pause(double seconds, Optional<String> full) implements Act {
+    public Pause(double seconds) {
+      this(seconds, Optional.empty());
+    }
+  }
+
+  /** A drive as it comes, everything else as it stands. */
+  public record Driven(Drive drive) implements Act {}
+
+  /** Each tap that the job is for is opened for a moment, to see what comes. */
+  public record Serve() implements Act {}
+
+  /** A run is looked at so often (s). */
+  private static final double SLICE = 45;
+
+  /** A tank that changes less than this from look to look has settled (m³). */
+  private static final double STEADY = 1e-4;
+
+  /** A turn takes so long (s). */
+  private static final double TURN = 5;
+
+  /** A dump outlet stands open for so long between its cap and its hose (s); own choice. */
+  private static final double BARE = 3;
+
+  /** What is asked how long it lasted. */
+  private static final Set<Happening.Kind> TIMED =
+      EnumSet.of(Happening.Kind.DRAWS_AIR, Happening.Kind.RESTS);
+
+  /** Dangers that no run shows, since they are of what water it is. */
+  public static final Set<Warning.Code> UNSEEN =
+      Set.of(Warning.Code.UNSAFE_WATER, Warning.Code.BACKFLOW, Warning.Code.HEATER_DRY);
+
+  private final Plumbing plumbing;
+  private final Hydraulics hydraulics;
+  private final Hazards hazards;
+
+  public Trial(Plumbing plumbing, Hydraulics hydraulics) {
+    this.plumbing = plumbing;
+    this.hydraulics = hydraulics;
+    hazards = Hazards.of(plumbing);
+  }
+
+  /**
+   * What came of it.
+   *
+   * @param happenings the first of each thing that began, by what and to what
+   * @param dangers dangers of what water it is, with when they began (s)
+   * @param end how things stand at the end
+   * @param out water that left at each end (m³)
+   * @param served what each tap gave that the job is for, by id (m³/s)
+   * @param lasted how long pumps drew air or stood still in all, by what and to what (s)
+   * @param spilt water that ran over the hands at each outlet between its cap and its hose (m³)
+   */
+  public record Outcome(
+      Map<Thing, Double> happenings,
+      Map<Warning.Key, Double> dangers,
+      State end,
+      Map<String, Double> out,
+      Map<String, Double> served,
+      Map<Thing, Double> lasted,
+      Map<String, Double> spilt) {}
+
+  /** Something that began, and to what. */
+  public record Thing(Happening.Kind kind, String subject) {}
+
+  /**
+   * Acts that were run, with how things stood before each, so that others which begin alike need
+   * not be run from the start.
+   */
+  public record Course(List<Act> acts, List<Going> before, Outcome outcome) {}
+
+  /**
+   * Runs some acts.
+   *
+   * @param from how things stand
+   * @param acts what is done
+   * @param taps taps that the job is for, with the position to try each in
+   */
+  public Course run(State from, List<Act> acts, Map<String, String> taps) {
+    Going going = new Going(from, taps);
+    List<Going> before = new ArrayList<>();
+    for (Act act : acts) {
+      before.add(new Going(going));
+      going.act(act);
+    }
+    return new Course(List.copyOf(acts), before, going.outcome());
+  }
+
+  /** Runs other acts from where they part from those of a course. */
+  public Outcome run(Course like, List<Act> acts) {
+    int same = 0;
+    while (same < acts.size() - 1
+        && same < like.acts().size() - 1
+        && acts.get(same).equals(like.acts().get(same))) {
+      same++;
+    }
+    Going going = new Going(like.before().get(same));
+    acts.subList(same, acts.size()).forEach(going::act);
+    return going.outcome();
+  }
+
+  /** A run with what was noted of it so far. */
+  final class Going {
+
+    private final Simulation run;
+    private final Map<String, String> taps;
+    private final Map<String, Double> served;
+    private final Map<Thing, Double> found;
+    private final Map<Warning.Key, Double> dangers;
+    private final Map<String, Double> goneOn;
+    private final Map<Thing, Double> begun;
+    private final Map<Thing, Double> lasted;
+    private final Map<String, Double> spilt;
+
+    private Going(State from, Map<String, String> taps) {
+      run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
+      this.taps = taps;
+      served = new TreeMap<>();
+      found = new LinkedHashMap<>();
+      dangers = new LinkedHashMap<>();
+      goneOn = new TreeMap<>();
+      begun = new HashMap<>();
+      lasted = new HashMap<>();
+      spilt = new TreeMap<>();
+      look();
+    }
+
+    private Going(Going other) {
+      run = other.run.copy();
+      taps = other.taps;
+      served = new TreeMap<>(other.served);
+      found = new LinkedHashMap<>(other.found);
+      dangers = new LinkedHashMap<>(other.dangers);
+      goneOn = new TreeMap<>(other.goneOn);
+      begun = new HashMap<>(other.begun);
+      lasted = new HashMap<>(other.lasted);
+      spilt = new TreeMap<>(other.spilt);
+    }
+
+    private void act(Act act) {
+      switch (act) {
+        case Turned s -> {
+          double bare = isUncovered(s) ? uncover(s.part()) : 0;
+          note(run.set(s.part(), s.position()));
+          look();
+          pass(new Pause(TURN - bare));
+        }
+        case Driven d -> drive(d.drive());
+        case Pause p -> pass(p);
+        case Serve s -> serve();
+      }
+    }
+
+    /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
+    private boolean isUncovered(Turned turned) {
+      String before = run.moment().state().setting().of(turned.part());
+      return plumbing.rig().part(turned.part()).kind().is(Purpose.DUMPS)
+          && !before.equals(OpenEnd.OPEN.id())
+          && !before.equals(turned.position());
+    }
+
+    /** Takes the cap or hose off an outlet; returns how long it stands open (s). */
+    private double uncover(String outlet) {
+      double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
+      note(run.set(outlet, OpenEnd.OPEN.id()));
+      pass(new Pause(BARE));
+      double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
+      spilt.merge(outlet, after - before, Double::sum);
+      return BARE;
+    }
+
+    /** Drives off as things stand; what sloshes out is lost on the way. */
+    private void drive(Drive drive) {
+      double at = run.time();
+      drive
+          .losses(plumbing, run.moment().state())
+          .ends()
+          .forEach((end, lost) -> {
+            goneOn.merge(end, lost.expected(), Double::sum);
+            found.putIfAbsent(new Thing(Happening.Kind.RUNS_OUT, end), at);
+          });
+    }
+
+    private void serve() {
+      taps.forEach((tap, position) -> {
+        Simulation tried = run.copy();
+        tried.set(tap, position);
+        served.put(tap, tried.moment().flows().fixture(tap));
+      });
+    }
+
+    /**
+     * Lets time pass. Once no tank changes any more, what runs out is taken to go on at the same
+     * rate.
+     */
+    private void pass(Pause pause) {
+      double until = run.time() + pause.seconds();
+      while (run.isBefore(until)) {
+        Moment before = run.moment();
+        if (isFullBefore(Math.min(until, run.time() + SLICE), pause.full())) {
+          return;
+        }
+        Moment after = run.moment();
+        boolean whole = after.time() - before.time() >= SLICE - Actor.SAME;
+        if (whole && after.isSettledSince(before, STEADY)) {
+          begun.keySet().forEach(t -> lasted.merge(t, until - after.time(), Double::sum));
+          double left = (until - after.time()) / (after.time() - before.time());
+          after
+              .totals()
+              .out()
+              .forEach((id, volume) ->
+                  goneOn.merge(
+                      id,
+                      left * (volume - before.totals().out().getOrDefault(id, 0.0)),
+                      Double::sum));
+          return;
+        }
+      }
+    }
+
+    /** Runs on to a time, or until the tank that is watched is full; tells whether it is. */
+    private boolean isFullBefore(double limit, Optional<String> watched) {
+      while (run.isBefore(limit)) {
+        List<Happening> next = run.runToNext(limit);
+        note(next);
+        if (next.stream().anyMatch(h -> isFull(h, watched))) {
+          return true;
+        }
+      }
+      return false;
+    }
+
+    private static boolean isFull(Happening h, Optional<String> watched) {
+      return h.begins()
+          && h.kind() == Happening.Kind.FULL
+          && watched.filter(h.subject()::equals).isPresent();
+    }
+
+    private void note(List<Happening> happenings) {
+      for (Happening h : happenings) {
+        Thing thing = new Thing(h.kind(), h.subject());
+        if (h.begins()) {
+          found.putIfAbsent(thing, h.at());
+        }
+        if (TIMED.contains(h.kind()) && h.begins()) {
+          begun.put(thing, h.at());
+        } else if (begun.containsKey(thing)) {
+          lasted.merge(thing, h.at() - begun.remove(thing), Double::sum);
+        }
+      }
+    }
+
+    private void look() {
+      State now = run.moment().state();
+      Levels levels = Levels.of(plumbing, now);
+      hazards
+          .withPower(now.setting(), levels, OpenWays.find(plumbing, now.setting(), levels))
+          .stream()
+          .filter(w -> w.severity() == Severity.DANGER && UNSEEN.contains(w.code()))
+          .forEach(w -> dangers.putIfAbsent(w.key(), run.time()));
+    }
+
+    private Outcome outcome() {
+      Moment end = run.moment();
+      Map<String, Double> out = new TreeMap<>(goneOn);
+      end.totals().out().forEach((id, volume) -> out.merge(id, volume, Double::sum));
+      Map<Thing, Double> all = new HashMap<>(lasted);
+      begun.forEach((thing, since) -> all.merge(thing, run.time() - since, Double::sum));
+      return new Outcome(found, dangers, end.state(), out, served, all, spilt);
+    }
+  }
+
+  /** Returns the acts of a plan. */
+  public static List<Act> acts(Plan plan) {
+    List<Act> acts = new ArrayList<>();
+    for (Step step : plan.steps()) {
+      acts.add(
+          switch (step) {
+            case Step.Move m -> new Turned(m.part(), m.to());
+            case Step.Wait w ->
+                new Pause(
+                    w.seconds().isKnown() ? w.seconds().expected() : 60,
+                    Optional.of(w.until())
+                        .filter(u -> u.what() == Job.Until.What.FULL)
+                        .map(Job.Until::part));
+          });
+    }
+    return acts;
+  }
+}

@@ -1,0 +1,6 @@
+/**
+ * What a job is, what has to hold for it, and the one who tells whether it does, {@link
+ * fernwort.core.jobs.goal.Scout}.
+ */
+@org.jspecify.annotations.NullMarked
+package fernwort.core.jobs.goal;

@@ -1,0 +1,209 @@
+package fernwort.core.jobs.mistake;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.jobs.goal.Trial;
+import fernwort.core.jobs.goal.Trial.Thing;
+import fernwort.core.jobs.wait.StageRun;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.line.Driven;
+import fernwort.core.kind.line.DryRun;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** What a slip led to, held against the job done right: how bad it is, how soon, what was lost. */
+final class SlipJudge {
+
+  /** Less than this share of what should have come or moved, and the job is not done. */
+  private static final double HALF = 0.5;
+
+  /** A pump that runs dry so much longer than meant is noticed (s). */
+  private static final double NOTICED = 5;
+
+  /** A pump that runs dry for longer than this wears, even if it bears more (s). */
+  private static final double WEARS = 60;
+
+  private final Plumbing plumbing;
+  private final SlipWords words;
+
+  SlipJudge(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    words = new SlipWords(plumbing.rig());
+  }
+
+  /**
+   * Judges a slip.
+   *
+   * @param meant what comes of the job done right
+   * @param came what came of the slip
+   * @param from how things stood before either
+   */
+  Slip judge(Try slip, Trial.Outcome meant, Trial.Outcome came, State from) {
+    Verdict verdict = new Verdict();
+    dangers(meant, came, verdict);
+    harms(meant, came, verdict);
+    running(meant, came, verdict);
+    losses(meant, came, verdict);
+    spills(meant, came, verdict);
+    if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
+      verdict.leads(Saying.of("the job does not get done"), Slip.Grade.NUISANCE);
+    }
+    return new Slip(
+        slip.kind(),
+        slip.step(),
+        slip.words(),
+        verdict.grade,
+        Double.isFinite(verdict.after) ? verdict.after : 0,
+        verdict.lost,
+        SlipWords.sentence(verdict.leads),
+        SlipWords.undone(verdict.grade, verdict.broken, verdict.lost));
+  }
+
+  /** What is found while a slip is judged; the worst decides. */
+  private static final class Verdict {
+
+    private final List<Saying> leads = new ArrayList<>();
+    private Slip.Grade grade = Slip.Grade.HARMLESS;
+
+    /** When the first harm began (s); infinite for none. */
+    private double after = Double.POSITIVE_INFINITY;
+
+    private double lost;
+    private boolean broken;
+
+    private void leads(Saying to, Slip.Grade atLeast) {
+      leads.add(to);
+      grade = grade.compareTo(atLeast) <= 0 ? grade : atLeast;
+    }
+
+    private void begins(double at) {
+      after = Math.min(after, at);
+    }
+  }
+
+  private void dangers(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    for (Map.Entry<Warning.Key, Double> danger : came.dangers().entrySet()) {
+      if (!meant.dangers().containsKey(danger.getKey())) {
+        verdict.leads(words.danger(danger.getKey()), Slip.Grade.GRAVE);
+        verdict.begins(danger.getValue());
+      }
+    }
+    verdict.broken =
+        came.dangers().keySet().stream().anyMatch(d -> d.code() == Warning.Code.HEATER_DRY);
+  }
+
+  private void harms(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    for (Map.Entry<Thing, Double> thing : came.happenings().entrySet()) {
+      boolean timed = thing.getKey().kind() == Happening.Kind.DRAWS_AIR;
+      if (timed || meant.happenings().containsKey(thing.getKey())) {
+        continue;
+      }
+      words
+          .harm(thing.getKey(), thing.getValue())
+          .ifPresent(harm -> {
+            boolean breaks = breaks(thing.getKey().kind());
+            verdict.leads(harm, breaks ? Slip.Grade.GRAVE : Slip.Grade.BAD);
+            verdict.begins(thing.getValue());
+            verdict.broken |= breaks;
+          });
+    }
+  }
+
+  /** Pumps that ran dry, or against a closed outlet that no switch heeds, for too long. */
+  private void running(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    came.lasted()
+        .forEach((thing, seconds) -> {
+          Kind kind = plumbing.rig().part(thing.subject()).kind();
+          boolean dry = thing.kind() == Happening.Kind.DRAWS_AIR;
+          boolean heeds = kind instanceof Pump pump && pump.stopsItself();
+          double longer = seconds - meant.lasted().getOrDefault(thing, 0.0);
+          if (longer <= NOTICED || !dry && heeds || !(kind instanceof Driven driven)) {
+            return;
+          }
+          double bears = DryRun.of(driven);
+          boolean breaks = seconds > bears;
+          if (breaks || seconds > WEARS && Double.isFinite(bears)) {
+            verdict.leads(
+                words.running(thing.subject(), dry, seconds),
+                breaks ? Slip.Grade.GRAVE : Slip.Grade.BAD);
+            verdict.begins(came.happenings().getOrDefault(thing, 0.0));
+            verdict.broken |= breaks;
+          }
+        });
+  }
+
+  /** What runs over the hands while an outlet stands open between its cap and its hose. */
+  private void spills(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    came.spilt()
+        .forEach((outlet, volume) -> {
+          double more = volume - meant.spilt().getOrDefault(outlet, 0.0);
+          if (more > StageRun.SPLASH) {
+            verdict.lost += more;
+            verdict.leads(words.overTheHands(more, outlet), Slip.Grade.BAD);
+            Thing runs = new Thing(Happening.Kind.RUNS_OUT, outlet);
+            Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
+          }
+        });
+  }
+
+  private void losses(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
+    for (Map.Entry<String, Double> out : came.out().entrySet()) {
+      double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
+      if (more > StageRun.SPLASH) {
+        verdict.lost += more;
+        verdict.leads(words.loss(more, out.getKey()), Slip.Grade.BAD);
+        Thing runs = new Thing(Happening.Kind.RUNS_OUT, out.getKey());
+        Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
+      }
+    }
+  }
+
+  private static boolean breaks(Happening.Kind kind) {
+    return switch (kind) {
+      case BULGES, SUCKED_IN -> true;
+      case FULL,
+          DRY,
+          DRAWS_AIR,
+          RUNS_OUT,
+          SIPHONS,
+          CYCLES,
+          RESTS,
+          POURED_OUT,
+          BACKS_UP,
+          FLOAT_SHUTS,
+          HOT,
+          AWAITED,
+          HAND ->
+          false;
+    };
+  }
+
+  /**
+   * Tells whether the job is not done: a tap gives less than half of what it should, or a tank's
+   * water moved less than half as far as it should have.
+   */
+  private boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
+    boolean dry =
+        meant.served().entrySet().stream()
+            .anyMatch(t ->
+                came.served().getOrDefault(t.getKey(), 0.0) < HALF * t.getValue()
+                    && t.getValue() > Flows.TRICKLE);
+    return dry
+        || plumbing.tanks().stream()
+            .map(Part::id)
+            .anyMatch(t -> {
+              double should = meant.end().volume(t) - from.volume(t);
+              double did = came.end().volume(t) - from.volume(t);
+              return Math.abs(should) > StageRun.SPLASH
+                  && Math.abs(did - should) > HALF * Math.abs(should);
+            });
+  }
+}

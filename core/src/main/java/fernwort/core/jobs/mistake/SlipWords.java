@@ -1,0 +1,100 @@
+package fernwort.core.jobs.mistake;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.goal.Trial.Thing;
+import fernwort.core.rig.Rig;
+import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import java.util.List;
+import java.util.Optional;
+
+/** What is said of a slip: what it leads to, and whether it can be undone. */
+public final class SlipWords {
+
+  /** More than this is not mopped up (m³). */
+  private static final double BUCKET = 1e-2;
+
+  private final Rig rig;
+
+  public SlipWords(Rig rig) {
+    this.rig = rig;
+  }
+
+  /** Returns a danger that has come up. */
+  public Saying danger(Warning.Key key) {
+    String first = label(key.parts().getFirst());
+    return switch (key.code()) {
+      case UNSAFE_WATER ->
+          Saying.of(
+              "water that is not fit to drink gets from {} to {}",
+              first,
+              label(key.parts().getLast()));
+      case BACKFLOW -> Saying.of("{} can run back into the public tap", first);
+      case HEATER_DRY -> Saying.of("{} heats without water", first);
+      default -> throw new IllegalArgumentException("no slip is judged by " + key.code());
+    };
+  }
+
+  /**
+   * Returns the harm of something that began after so long (s), when it is one. What runs out is
+   * told by its litres instead.
+   */
+  Optional<Saying> harm(Thing thing, double after) {
+    Happening begun = new Happening(0, thing.kind(), thing.subject(), true);
+    return thing.kind() == Happening.Kind.RUNS_OUT
+        ? Optional.empty()
+        : HappeningWords.harm(rig, begun)
+            .map(words -> Saying.of("{} after {}", words, Amount.time(after)));
+  }
+
+  /** Returns how long a pump ran with nothing to draw, or against a closed outlet (s). */
+  Saying running(String pump, boolean dry, double seconds) {
+    return Saying.of(
+        dry ? "{} runs dry for {}" : "{} pushes against a closed outlet for {}",
+        label(pump),
+        Amount.time(seconds));
+  }
+
+  /** Returns a volume that runs out while an outlet has neither cap nor hose (m³). */
+  Saying overTheHands(double volume, String outlet) {
+    return Saying.of(
+        "{} run over your hands at {} before the hose is on", Amount.volume(volume), label(outlet));
+  }
+
+  /** Returns a volume that ran out where it should not (m³). */
+  public Saying loss(double volume, String end) {
+    return Saying.of("{} run out at {}", Amount.volume(volume), label(end));
+  }
+
+  /** Returns the whole of what a slip leads to. */
+  public static Saying sentence(List<Saying> leads) {
+    return leads.isEmpty()
+        ? Saying.of("Nothing comes of it.")
+        : Saying.of("{}.", Saying.joined("; ", leads).capitalised());
+  }
+
+  /**
+   * Returns whether a slip can be undone; empty where there is nothing to undo.
+   *
+   * @param broken whether something gave way or ran hot
+   * @param lost what ran out (m³)
+   */
+  public static String undone(Slip.Grade grade, boolean broken, double lost) {
+    return switch (grade) {
+      case HARMLESS -> "";
+      case NUISANCE -> "Yes: set it right and go on.";
+      case BAD ->
+          lost > BUCKET ? "No: the water is gone." : "Yes, but for the water that was spilt.";
+      case GRAVE ->
+          broken
+              ? "Only if it is caught at once: what gave way or ran hot stays so."
+              : "No: do not drink; flush and sanitize, and tell whoever shares the tap.";
+    };
+  }
+
+  private String label(String part) {
+    return rig.part(part).label();
+  }
+}

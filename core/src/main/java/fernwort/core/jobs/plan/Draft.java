@@ -1,0 +1,381 @@
+package fernwort.core.jobs.plan;
+
+import fernwort.core.hazard.LoadCheck;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Harm;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Scout;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.wait.Marks;
+import fernwort.core.jobs.wait.StageRun;
+import fernwort.core.jobs.wait.Waits;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.run.Simulation;
+import fernwort.core.run.water.Dry;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import fernwort.core.ways.Source;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One plan in the making: each stage is planned, run, and planned again with what went wrong as a
+ * condition.
+ */
+final class Draft {
+
+  /** A tank with less than this share in it is said to be empty before a job that draws from it. */
+  private static final double LITTLE = 0.1;
+
+  /** A stage that went wrong so often is given up. */
+  private static final int MOST_ATTEMPTS = 12;
+
+  /** So often it is looked for as hard as can be. */
+  private static final int HARD = 4;
+
+  /** What it is made with. */
+  record Kit(Plumbing plumbing, Planner planner, Hydraulics hydraulics, Waits waits) {}
+
+  private final Plumbing plumbing;
+  private final Planner planner;
+  private final Waits waits;
+  private final Troubles troubles;
+  private final Lessons learnt;
+  private final Job job;
+  private final Set<String> stuck;
+  private final Set<String> concerned;
+  private final List<Step> steps = new ArrayList<>();
+  private final List<Integer> stages = new ArrayList<>();
+  private final List<Saying> notes = new ArrayList<>();
+  private final List<Saying> full = new ArrayList<>();
+  private final State from;
+  private Simulation run;
+
+  Draft(Kit kit, Job job, State from, Dry dry, Set<String> stuck) {
+    plumbing = kit.plumbing();
+    planner = kit.planner();
+    waits = kit.waits();
+    troubles = new Troubles(plumbing);
+    learnt = new Lessons(plumbing);
+    this.job = job;
+    this.stuck = stuck;
+    this.from = from;
+    concerned = job.tanks(plumbing.rig());
+    run = StageRun.start(plumbing, kit.hydraulics(), from, dry);
+  }
+
+  private State state() {
+    return run.moment().state();
+  }
+
+  /** Plans the job from one of its stages on. */
+  Plan from(int first) {
+    Optional<Plan.Trouble> empty = nothingToLetOut();
+    if (first == 0 && empty.isPresent()) {
+      return plan(empty);
+    }
+    Map<Integer, List<Condition>> ahead = new HashMap<>();
+    Optional<Done> before = Optional.empty();
+    for (int i = first; i < job.stages().size(); i++) {
+      Job.Stage stage = job.stages().get(i);
+      if (isDone(stage)) {
+        continue;
+      }
+      Done here = new Done(i, steps.size(), notes.size(), full.size(), run.copy());
+      Optional<Plan.Trouble> trouble = stage(i, stage, ahead.getOrDefault(i, List.of()));
+      if (trouble.isPresent() && !ahead.getOrDefault(i, List.of()).isEmpty()) {
+        ahead.put(i, List.of());
+        goBackTo(here);
+        i--;
+        continue;
+      }
+      if (trouble.isPresent()) {
+        return plan(trouble);
+      }
+      List<Condition> late = beforeTheStop(stage, here.steps());
+      if (before.isPresent() && !late.isEmpty() && !ahead.containsKey(before.get().stage())) {
+        ahead.put(before.get().stage(), late);
+        goBackTo(before.get());
+        i = before.get().stage() - 1;
+        before = Optional.empty();
+        continue;
+      }
+      before = Optional.of(here);
+    }
+    noteLoads();
+    Optional<Plan.Trouble> nothing = nothingToDo(first);
+    return nothing.isPresent()
+        ? new Plan(job, List.of(), List.of(), notes, from, nothing)
+        : plan(Optional.empty());
+  }
+
+  /** How things stood when a stage began. */
+  private record Done(int stage, int steps, int notes, int full, Simulation run) {}
+
+  private void goBackTo(Done done) {
+    run = done.run().copy();
+    steps.subList(done.steps(), steps.size()).clear();
+    stages.subList(done.steps(), stages.size()).clear();
+    notes.subList(done.notes(), notes.size()).clear();
+    full.subList(done.full(), full.size()).clear();
+  }
+
+  /**
+   * What a stage turns after a fill before it stops the water, which runs over meanwhile: better
+   * done before the fill.
+   */
+  private List<Condition> beforeTheStop(Job.Stage stage, int firstStep) {
+    boolean filled =
+        firstStep > 0
+            && firstStep < steps.size()
+            && steps.get(firstStep - 1) instanceof Step.Wait wait
+            && wait.until().fills();
+    if (!filled) {
+      return List.of();
+    }
+    Set<String> stops = stage.goal().musts().keySet();
+    List<Condition> late = new ArrayList<>();
+    for (Step step : steps.subList(firstStep, steps.size())) {
+      if (!(step instanceof Step.Move move)) {
+        return List.of();
+      }
+      if (stops.contains(move.part())) {
+        return late;
+      }
+      late.add(new Condition.Placed(move.part(), move.to()));
+    }
+    return List.of();
+  }
+
+  private Plan plan(Optional<Plan.Trouble> trouble) {
+    return new Plan(job, steps, stages, notes, state(), trouble);
+  }
+
+  /** A tank that is full already is not filled. */
+  private boolean isDone(Job.Stage stage) {
+    boolean done =
+        job.kind() != Job.Kind.MOVE
+            && stage.until().filter(u -> Marks.isReached(plumbing, state(), job, u)).isPresent();
+    if (done) {
+      notes.add(already(stage.until().orElseThrow()));
+    }
+    return done;
+  }
+
+  private Saying already(Job.Until until) {
+    Saying words =
+        until.what() == Job.Until.What.MARK
+            ? Saying.of(
+                "{} holds {} already.",
+                label(until.part()),
+                Amount.volume(state().volume(until.part())))
+            : Saying.of("{} is full already.", label(until.part()));
+    full.add(words);
+    return words;
+  }
+
+  /** An empty tank has nothing to let out; a job that does more than that goes on all the same. */
+  private Optional<Plan.Trouble> nothingToLetOut() {
+    if (job.kind() != Job.Kind.EMPTY_GRAY && job.kind() != Job.Kind.SHED) {
+      return Optional.empty();
+    }
+    return job.stages().stream()
+        .flatMap(stage -> stage.until().stream())
+        .filter(until -> until.what() == Job.Until.What.DRY)
+        .filter(until -> state().volume(until.part()) < Waits.WORTHWHILE)
+        .findFirst()
+        .map(until ->
+            new Plan.Trouble(
+                Saying.of("{} is empty already. There is nothing to let out.", label(until.part())),
+                Optional.empty()));
+  }
+
+  private Optional<Plan.Trouble> nothingToDo(int first) {
+    long waits =
+        job.stages().stream()
+            .skip(first)
+            .filter(s -> s.until().filter(Job.Until::fills).isPresent())
+            .count();
+    boolean all = first == 0 && waits > 0 && full.size() >= waits;
+    boolean fills = steps.stream().anyMatch(s -> s instanceof Step.Wait w && w.moved() > 0);
+    return all && !fills
+        ? Optional.of(
+            new Plan.Trouble(
+                Saying.of("{} There is nothing to fill.", full.getLast()), Optional.empty()))
+        : Optional.empty();
+  }
+
+  private Optional<Plan.Trouble> stage(int number, Job.Stage stage, List<Condition> ahead) {
+    State state = state();
+    Optional<Turn> held = stage.goal().stuck(state.setting(), stuck);
+    if (held.isPresent()) {
+      return held.map(troubles::needed);
+    }
+    Goal goal = stage.goal().keeping(state.setting(), stuck).and(ahead);
+    note(goal, state);
+    List<Condition> lessons = new ArrayList<>();
+    // What the nearest setting did is told: others were tried for want of it.
+    Optional<Harm> first = Optional.empty();
+    for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+      Goal wiser = goal.and(lessons);
+      State assumed = Job.assumed(plumbing, state, wiser);
+      // What took several lessons is looked for less hard, so that nobody waits for long.
+      Planner.Result result =
+          attempt < HARD ? planner.plan(assumed, wiser) : planner.within(assumed, wiser);
+      switch (result) {
+        case Planner.Blocked blocked -> {
+          if (stage.optional() && first.isEmpty()) {
+            notes.add(troubles.without(stage.goal()));
+            return Optional.empty();
+          }
+          return first.isPresent()
+              ? unless(stage, first.get())
+              : Optional.of(troubles.blocked(goal, blocked.fault()));
+        }
+        case Planner.Found found -> {
+          Scout scout = planner.scout(assumed, wiser);
+          Attempt tried = attempt(stage, scout, found);
+          if (tried.run().harm().isEmpty()) {
+            scout.fault(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);
+            take(number, tried);
+            return Optional.empty();
+          }
+          Harm harm = tried.run().harm().orElseThrow();
+          first = first.or(() -> Optional.of(harm));
+          lessons.addAll(learnt.of(found.after(), harm, tried.run(), scout, lessons));
+        }
+      }
+    }
+    return first.flatMap(harm -> unless(stage, harm));
+  }
+
+  /** What went wrong with a stage that may be left out is noted only. */
+  private Optional<Plan.Trouble> unless(Job.Stage stage, Harm harm) {
+    Plan.Trouble trouble = troubles.disproved(harm);
+    if (stage.optional()) {
+      notes.add(
+          stage.goal().of(Condition.RunsOut.class).isEmpty()
+              ? trouble.words()
+              : troubles.without(stage.goal()));
+      return Optional.empty();
+    }
+    return Optional.of(trouble);
+  }
+
+  /** Before a drive: what the axles and the coupling carry beyond their limits. */
+  private void noteLoads() {
+    if (job.kind() == Job.Kind.DRIVE) {
+      LoadCheck.of(plumbing, state().volumes()).stream()
+          .filter(w -> w.severity() == Severity.DANGER)
+          .forEach(w -> notes.add(Saying.of("{}. {}", w.title(), w.mend())));
+    }
+  }
+
+  private void noteBorne(Fault fault) {
+    if (fault instanceof Fault.Danger danger) {
+      notes.add(Saying.of("{}. {}", danger.warning().title(), danger.warning().mend()));
+    }
+  }
+
+  private void note(Goal goal, State state) {
+    for (Need need : goal.needs()) {
+      String tank = need.source().part();
+      if (need.source().kind() == Source.Kind.TANK
+          && state.volume(tank) < LITTLE * plumbing.room(tank).capacity()) {
+        Saying words = Saying.of("{} is nearly empty: little or nothing will come.", label(tank));
+        if (!notes.contains(words)) {
+          notes.add(words);
+        }
+      }
+    }
+  }
+
+  /** A stage as it was tried. */
+  private record Attempt(List<Step> steps, StageRun run) {}
+
+  private Attempt attempt(Job.Stage stage, Scout scout, Planner.Found found) {
+    List<Step> tried = new ArrayList<>();
+    StageRun stageRun =
+        new StageRun(plumbing, run.copy(), job.losing(plumbing.rig(), stage), concerned);
+    Reasons reasons = new Reasons(scout);
+    Setting at = state().setting();
+    for (Turn turn : found.turns()) {
+      String before = at.of(turn.part());
+      Part part = plumbing.rig().part(turn.part());
+      tried.add(
+          new Step.Move(
+              turn.part(),
+              before,
+              turn.position(),
+              reasons.why(turn, before, found.after()),
+              part.kind().notice(turn.position())));
+      stageRun.turn(turn.part(), turn.position());
+      at = at.with(turn.part(), turn.position());
+      if (before.equals(HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {
+        tried.add(waits.wait(job, new Job.Until(Job.Until.What.SLACK, turn.part()), stageRun));
+      }
+    }
+    if (stageRun.harm().isEmpty()) {
+      stage
+          .until()
+          .filter(until -> isAwaited(until, found))
+          .ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
+    }
+    stageRun.tryTaps(stage.goal());
+    stageRun.look(scout);
+    return new Attempt(tried, stageRun);
+  }
+
+  /** A pump whose way was open already is not listened to: nothing has to be done. */
+  private static boolean isAwaited(Job.Until until, Planner.Found found) {
+    return until.what() != Job.Until.What.PRESSURE || !found.turns().isEmpty();
+  }
+
+  private boolean isSlackAwaited(Job.Stage stage, Part part) {
+    return !part.kind().is(Purpose.INLET)
+        || stage.until().filter(u -> u.what() == Job.Until.What.SLACK).isPresent();
+  }
+
+  private void take(int number, Attempt tried) {
+    run = tried.run().run();
+    noteFirstWater(tried.run());
+    steps.addAll(tried.steps());
+    while (stages.size() < steps.size()) {
+      stages.add(number);
+    }
+  }
+
+  private void noteFirstWater(StageRun stage) {
+    if (stage.wetted() > StageRun.SPLASH) {
+      notes.add(Saying.of("Dry lines take {} before this is done.", Amount.volume(stage.wetted())));
+    }
+    stage
+        .arrivals()
+        .forEach((part, seconds) ->
+            notes.add(
+                Saying.of(
+                    "The first water comes to {} after {}; it spits before.",
+                    label(part),
+                    Amount.time(seconds))));
+  }
+
+  private String label(String part) {
+    return plumbing.rig().part(part).label();
+  }
+}

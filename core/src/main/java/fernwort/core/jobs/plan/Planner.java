@@ -1,0 +1,238 @@
+package fernwort.core.jobs.plan;
+
+import fernwort.core.effort.Effort;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.jobs.goal.Dumps;
+import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Scout;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import java.util.Set;
+
+/**
+ * Finds the cheapest safe turns of handles from how they stand to a goal. Made once per rig; safe
+ * to share.
+ *
+ * <p>As few turns as any safe plan has; among those the one that spills least and walks least. See
+ * the package for the method.
+ */
+public final class Planner {
+
+  private static final int MOST_LOOKS = 1000;
+  private static final int FEW_LOOKS = 300;
+
+  private final Plumbing plumbing;
+  private final Hazards hazards;
+  private final Set<String> parting;
+
+  private Planner(Plumbing plumbing) {
+    this.plumbing = plumbing;
+    hazards = Hazards.of(plumbing);
+    parting = Dumps.of(plumbing).parted();
+  }
+
+  /** Prepares a rig. */
+  public static Planner of(Plumbing plumbing) {
+    return new Planner(plumbing);
+  }
+
+  /** Returns the prepared rig. */
+  public Plumbing plumbing() {
+    return plumbing;
+  }
+
+  /** Looks from a state towards a goal. */
+  Scout scout(State from, Goal goal) {
+    return new Scout(plumbing, hazards, parting, from, goal);
+  }
+
+  /** What a search came to. */
+  public sealed interface Result {}
+
+  /**
+   * A way to the goal.
+   *
+   * @param turns the turns in order
+   * @param after the setting they lead to
+   */
+  public record Found(List<Turn> turns, Setting after) implements Result {
+    public Found {
+      turns = List.copyOf(turns);
+    }
+  }
+
+  /**
+   * There is none.
+   *
+   * @param fault what stands in the way, as far as it is known
+   * @param proven whether everything was looked at, or the search was given up
+   */
+  public record Blocked(Optional<Fault> fault, boolean proven) implements Result {}
+
+  /**
+   * Finds the turns.
+   *
+   * @param from handles and levels as they are
+   * @param goal what to reach
+   */
+  public Result plan(State from, Goal goal) {
+    return plan(from, goal, MOST_LOOKS);
+  }
+
+  /** Finds the turns, looking less hard. */
+  Result within(State from, Goal goal) {
+    return plan(from, goal, FEW_LOOKS);
+  }
+
+  private Result plan(State from, Goal goal, int looks) {
+    Scout scout = scout(from, goal);
+    Targets targets = new Targets(scout, Turns.of(plumbing, scout.levels()), from.setting());
+    List<Setting> found = targets.find(looks);
+    Sequence sequence = new Sequence(scout, from.setting());
+    if (found.isEmpty()) {
+      Optional<Found> fromRest =
+          targets.isThrough() ? Optional.empty() : fromRest(from, scout, sequence, looks);
+      if (fromRest.isPresent()) {
+        return fromRest.get();
+      }
+      return new Blocked(targets.lastFault(), targets.isThrough());
+    }
+    Optional<Sequence.Order> best =
+        found.stream()
+            .map(sequence::turnsTo)
+            .map(sequence::order)
+            .flatMap(Optional::stream)
+            .min(Comparator.comparing(Sequence.Order::cost));
+    if (best.isPresent()) {
+      return new Found(best.get().turns(), after(from.setting(), best.get().turns()));
+    }
+    Result near =
+        withDetours(scout, targets, from.setting(), near(from, found), looks, Integer.MAX_VALUE);
+    int known = near instanceof Found f ? f.turns().size() : Integer.MAX_VALUE;
+    int least = sequence.turnsTo(found.getFirst()).size() + 1;
+    if (known <= least) {
+      return near;
+    }
+    List<Part> all = plumbing.rig().handles().toList();
+    Result far = withDetours(scout, targets, from.setting(), all, looks, known);
+    return far instanceof Found || known == Integer.MAX_VALUE ? far : near;
+  }
+
+  /** The handles that have to change, and pumps and heaters, which may have to rest meanwhile. */
+  private List<Part> near(State from, List<Setting> targets) {
+    return plumbing
+        .rig()
+        .handles()
+        .filter(p ->
+            p.kind().is(Purpose.PUMPS)
+                || p.kind().is(Purpose.CUTS)
+                || p.kind().is(Purpose.HEATS)
+                || targets.stream().anyMatch(t -> !t.of(p.id()).equals(from.setting().of(p.id()))))
+        .toList();
+  }
+
+  /**
+   * Where handles stand so far from the goal that the search is given up: the setting that it finds
+   * from rest, gone to from where they stand. Safe, but perhaps with more turns than there need be.
+   */
+  private Optional<Found> fromRest(State from, Scout scout, Sequence sequence, int looks) {
+    State rest = from.with(plumbing.rig().atRest());
+    if (rest.setting().equals(from.setting())) {
+      return Optional.empty();
+    }
+    Scout resting = scout(rest, scout.goal());
+    Targets targets = new Targets(resting, Turns.of(plumbing, resting.levels()), rest.setting());
+    return targets.find(looks).stream()
+        .filter(t -> scout.fault(t).filter(f -> !Targets.isBearable(f)).isEmpty())
+        .flatMap(t -> sequence.order(sequence.turnsTo(t)).stream())
+        .min(Comparator.comparing(Sequence.Order::cost))
+        .map(o -> new Found(o.turns(), after(from.setting(), o.turns())));
+  }
+
+  private static Setting after(Setting setting, List<Turn> turns) {
+    Setting after = setting;
+    for (Turn turn : turns) {
+      after = after.with(turn.part(), turn.position());
+    }
+    return after;
+  }
+
+  // --- when no order of the fewest turns is safe ------------------------------------------------
+
+  private record Node(Setting setting, List<Turn> turns, int bound, double metres) {
+    int least() {
+      return turns.size() + bound;
+    }
+  }
+
+  /**
+   * A* over all settings of some handles, whichever is turned how often.
+   *
+   * @param most how many settings are looked at
+   * @param fewer only plans with fewer turns than this are looked for
+   */
+  private Result withDetours(
+      Scout scout, Targets targets, Setting start, List<Part> handles, int most, int fewer) {
+    Sequence sequence = new Sequence(scout, start);
+    PriorityQueue<Node> queue =
+        new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
+    Map<Setting, Integer> seen = new HashMap<>();
+    Map<String, String> musts = scout.goal().musts();
+    queue.add(new Node(start, List.of(), targets.bound(start), 0));
+    Optional<Fault> hazard = Optional.empty();
+    for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {
+      Effort.look();
+      Node node = queue.remove();
+      if (!node.turns().isEmpty()) {
+        Optional<Fault> here = scout.newHazard(node.setting());
+        if (here.isPresent()) {
+          hazard = here;
+          continue;
+        }
+      }
+      if (scout.fault(node.setting()).filter(f -> !Targets.isBearable(f)).isEmpty()) {
+        return new Found(node.turns(), node.setting());
+      }
+      for (Part part : handles) {
+        for (Position position : part.kind().positions()) {
+          boolean offered =
+              Targets.isOffered(part, position.id())
+                  || position.id().equals(musts.get(part.id()))
+                  || position.equals(HoseInlet.HOSE);
+          Turn turn = new Turn(part.id(), position.id());
+          String at = node.setting().of(part.id());
+          if (offered
+              && !at.equals(position.id())
+              && Hands.canTurn(part, at, position.id())
+              && scout.forbids(node.setting(), turn).isEmpty()) {
+            List<Turn> more = new ArrayList<>(node.turns());
+            more.add(turn);
+            Setting next = node.setting().with(part.id(), position.id());
+            int bound = targets.bound(next);
+            boolean near = bound < Turns.NEVER && more.size() + bound < fewer;
+            if (near && more.size() < seen.getOrDefault(next, Integer.MAX_VALUE)) {
+              seen.put(next, more.size());
+              queue.add(new Node(next, more, bound, sequence.walking(more).metres()));
+            }
+          }
+        }
+      }
+    }
+    return new Blocked(hazard, queue.isEmpty());
+  }
+}

@@ -1,0 +1,179 @@
+package fernwort.core.jobs.plan;
+
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.wait.Waits;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.run.water.Dry;
+import fernwort.core.ways.Source;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Makes run sheets: for each stage of a job the turns, each with its reason, and what to wait for.
+ * Every stage is run in the simulation from how things really stand before it is shown; what goes
+ * wrong becomes a condition, and it is planned again. Made once per rig; safe to share.
+ */
+public final class Plans {
+
+  private final Plumbing plumbing;
+  private final Planner planner;
+  private final Hydraulics hydraulics;
+  private final Waits waits;
+  private final Troubles troubles;
+
+  private Plans(Plumbing plumbing, Planner planner, Hydraulics hydraulics, boolean brief) {
+    this.plumbing = plumbing;
+    this.planner = planner;
+    this.hydraulics = hydraulics;
+    waits = new Waits(plumbing, hydraulics, brief);
+    troubles = new Troubles(plumbing);
+  }
+
+  /** Prepares a rig. */
+  public static Plans of(Plumbing plumbing) {
+    return new Plans(plumbing, Planner.of(plumbing), Hydraulics.of(plumbing), false);
+  }
+
+  /** Prepares a rig with its hydraulics, such as one whose filters have been used. */
+  public static Plans of(Plumbing plumbing, Hydraulics hydraulics) {
+    return new Plans(plumbing, Planner.of(plumbing), hydraulics, false);
+  }
+
+  /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
+  public Plans brief() {
+    return new Plans(plumbing, planner, hydraulics, true);
+  }
+
+  /** Returns the prepared rig. */
+  public Plumbing plumbing() {
+    return plumbing;
+  }
+
+  /**
+   * A job that the layout allows.
+   *
+   * @param job the job
+   * @param trouble why no safe way leads there from rest with half-full tanks, if none does
+   * @param wanting whether no position of the handles does it at all, safe or not
+   */
+  public record Offer(Job job, Optional<Plan.Trouble> trouble, boolean wanting) {}
+
+  /** Returns every job that the layout allows, with what stands in its way whatever the handles. */
+  public List<Offer> offers(Jobs jobs) {
+    Map<String, Double> half = new HashMap<>();
+    plumbing.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    State rest = new State(plumbing.rig().atRest(), half, Slope.LEVEL);
+    return jobs.all().stream().map(j -> offer(j, full(j, rest))).toList();
+  }
+
+  private Offer offer(Job job, State rest) {
+    Goal goal = job.stages().getFirst().goal();
+    if (planner.within(rest, goal) instanceof Planner.Blocked blocked && blocked.proven()) {
+      boolean wanting =
+          blocked
+              .fault()
+              .filter(f ->
+                  f instanceof Fault.Missing
+                      || f instanceof Fault.Apart
+                      || f instanceof Fault.Unlinked
+                      || f instanceof Fault.NotRound)
+              .isPresent();
+      return new Offer(job, Optional.of(troubles.blocked(goal, blocked.fault())), wanting);
+    }
+    return new Offer(job, Optional.empty(), false);
+  }
+
+  /** Returns the jobs that some setting of the handles can do, whatever they are now. */
+  public List<Job> offered(Jobs jobs) {
+    return offers(jobs).stream().filter(o -> o.trouble().isEmpty()).map(Offer::job).toList();
+  }
+
+  /**
+   * A state with the tank that a job first draws from nearly full, so that it falls where it may.
+   */
+  private State full(Job job, State rest) {
+    State full = rest;
+    for (Need need : job.stages().getFirst().goal().needs()) {
+      String tank = need.source().part();
+      if (need.source().kind() == Source.Kind.TANK) {
+        full = full.withVolume(tank, 0.9 * plumbing.room(tank).capacity());
+      }
+    }
+    return full;
+  }
+
+  /** Plans a job from how things stand. */
+  public Plan plan(Job job, State from) {
+    return plan(job, from, Dry.NOTHING);
+  }
+
+  /** Plans a job in a rig whose lines are not all full. */
+  public Plan plan(Job job, State from, Dry dry) {
+    return plan(job, from, dry, 0, Set.of());
+  }
+
+  /**
+   * Plans what is left of a job from how things stand.
+   *
+   * @param job the job
+   * @param from handles and levels as they are
+   * @param dry what its lines lack
+   * @param stage the stage to begin with
+   * @param stuck ids of parts that have to stay as they are
+   */
+  public Plan plan(Job job, State from, Dry dry, int stage, Set<String> stuck) {
+    return new Draft(new Draft.Kit(plumbing, planner, hydraulics, waits), job, from, dry, stuck)
+        .from(stage);
+  }
+
+  /** Returns the hydraulics that plans are run with. */
+  public Hydraulics hydraulics() {
+    return hydraulics;
+  }
+
+  /**
+   * Tells whether nothing has to be done for a job as things stand. It is run through only where
+   * its handles stand right.
+   */
+  public boolean isSo(Job job, State from) {
+    boolean stands =
+        job.stages().stream()
+            .map(Job.Stage::goal)
+            .allMatch(goal ->
+                planner
+                    .scout(Job.assumed(plumbing, from, goal), goal)
+                    .fault(from.setting())
+                    .filter(f -> !Targets.isBearable(f))
+                    .isEmpty());
+    if (!stands) {
+      return false;
+    }
+    Plan plan = plan(job, from);
+    return plan.trouble().isEmpty() && plan.steps().isEmpty();
+  }
+
+  /** Returns how many turns a job takes from how things stand, its waits not run through. */
+  public int turns(Job job, State from) {
+    State state = from;
+    int turns = 0;
+    for (Job.Stage next : job.stages()) {
+      State assumed = Job.assumed(plumbing, state, next.goal());
+      if (planner.plan(assumed, next.goal()) instanceof Planner.Found found) {
+        turns += found.turns().size();
+        state = state.with(found.after());
+      }
+    }
+    return turns;
+  }
+}

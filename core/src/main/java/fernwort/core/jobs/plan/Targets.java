@@ -1,0 +1,394 @@
+package fernwort.core.jobs.plan;
+
+import fernwort.core.effort.Effort;
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Scout;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.ways.Turns;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Way;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import java.util.Set;
+
+/**
+ * Which handles have to change: the settings that reach a goal with the fewest of them.
+ *
+ * <p>A* over settings. A setting that falls short names its first {@link Fault}, and is followed
+ * only by the turns of which every setting without that fault has made at least one.
+ */
+final class Targets {
+
+  private static final int MOST_TARGETS = 24;
+
+  /** How many settings more are looked at for one that needs no power to be safe. */
+  private static final int MOST_FOR_BETTER = 120;
+
+  /** How many settings more are looked at for others that are as near as the first. */
+  private static final int MOST_FOR_TIES = 40;
+
+  /** So many searches are kept at hand, for a setting is asked about more than once. */
+  private static final int MOST_SEARCHED = 500;
+
+  private final Scout scout;
+  private final Turns turns;
+  private final Setting start;
+  private final Map<String, String> musts;
+  private final List<Need> needs;
+  private final List<Condition.Joined> joins;
+  private final List<Condition.Linked> links;
+  private final Map<Searched, Turns.From> searched = new HashMap<>();
+  private Optional<Fault> last = Optional.empty();
+  private boolean through;
+
+  Targets(Scout scout, Turns turns, Setting start) {
+    this.scout = scout;
+    this.turns = turns;
+    this.start = start;
+    musts = scout.goal().musts();
+    needs = scout.goal().needs();
+    joins = scout.goal().of(Condition.Joined.class);
+    links = scout.goal().of(Condition.Linked.class);
+  }
+
+  private record Node(Setting setting, int changed, int bound) {
+    int least() {
+      return changed + bound;
+    }
+  }
+
+  /** Returns the nearest settings that reach the goal, all as near; empty for none. */
+  List<Setting> find(int mostLooks) {
+    PriorityQueue<Node> queue =
+        new PriorityQueue<>(
+            Comparator.comparingInt(Node::least).thenComparingInt(n -> -n.changed()));
+    Set<Setting> seen = new HashSet<>();
+    List<Setting> found = new ArrayList<>();
+    List<Setting> bearable = new ArrayList<>();
+    int nearest = Integer.MAX_VALUE;
+    int looks = 0;
+    int most = mostLooks;
+    queue.add(new Node(start, 0, bound(start)));
+    seen.add(start);
+    while (!queue.isEmpty() && looks < most && found.size() < MOST_TARGETS) {
+      Effort.look();
+      Node node = queue.remove();
+      if (node.least() > nearest) {
+        break;
+      }
+      looks++;
+      Optional<Fault> fault = missing(node.setting()).or(() -> scout.fault(node.setting()));
+      if (fault.isEmpty()) {
+        found.add(node.setting());
+        nearest = node.changed();
+        most = Math.min(most, looks + MOST_FOR_TIES);
+        continue;
+      }
+      last = fault;
+      if (isBearable(fault.get())) {
+        bearable.add(node.setting());
+        most = Math.min(most, looks + MOST_FOR_BETTER);
+      }
+      for (Turn turn : mends(node.setting(), fault.get())) {
+        follow(node, turn, nearest, seen).ifPresent(queue::add);
+      }
+    }
+    through = queue.isEmpty();
+    return found.isEmpty() ? bearable.stream().limit(MOST_TARGETS).toList() : found;
+  }
+
+  /** What only happens if the power fails is borne where nothing better is found, and said. */
+  static boolean isBearable(Fault fault) {
+    return fault instanceof Fault.Danger danger
+        && danger.warning().code() == Warning.Code.POWER_LOSS;
+  }
+
+  /** Tells whether every setting was looked at that could do. */
+  boolean isThrough() {
+    return through;
+  }
+
+  /** Returns what was wrong with the last setting that was looked at in vain. */
+  Optional<Fault> lastFault() {
+    return last;
+  }
+
+  private Optional<Node> follow(Node node, Turn turn, int nearest, Set<Setting> seen) {
+    boolean turned = !node.setting().of(turn.part()).equals(start.of(turn.part()));
+    boolean kept = node.setting().of(turn.part()).equals(musts.get(turn.part()));
+    if (turned || kept) {
+      return Optional.empty();
+    }
+    Setting next = node.setting().with(turn.part(), turn.position());
+    if (!seen.add(next)) {
+      return Optional.empty();
+    }
+    int bound = bound(next, turned(next));
+    return bound >= Turns.NEVER || node.changed() + 1 + bound > nearest
+        ? Optional.empty()
+        : Optional.of(new Node(next, node.changed() + 1, bound));
+  }
+
+  /** The parts that have been turned or have to stay, which a nearest setting has as they are. */
+  private Set<String> turned(Setting setting) {
+    Set<String> turned = new HashSet<>(musts.keySet());
+    turned.addAll(setting.turnedFrom(start));
+    return turned;
+  }
+
+  /** Returns the fewest turns that any goal is away from a setting. */
+  int bound(Setting setting) {
+    return bound(setting, Set.of());
+  }
+
+  private int bound(Setting setting, Set<String> kept) {
+    int misplaced = 0;
+    Setting placed = setting;
+    for (Map.Entry<String, String> must : musts.entrySet()) {
+      if (!setting.of(must.getKey()).equals(must.getValue())) {
+        misplaced++;
+        placed = placed.with(must.getKey(), must.getValue());
+      }
+    }
+    int farthest = 0;
+    for (Need need : needs) {
+      Turns.From from = from(need.source().part(), placed, kept);
+      farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
+    }
+    for (Condition.Joined pair : joins) {
+      farthest = Math.max(farthest, from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
+    }
+    for (Condition.Linked pair : links) {
+      farthest = Math.max(farthest, scout.turnsBetween(pair.from(), pair.to(), placed, kept));
+    }
+    return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
+  }
+
+  /**
+   * Returns a way that surely is not open, since turns stand between its source and its end: the
+   * fault that the scout would name, found without asking what is open. Empty where it may be.
+   */
+  private Optional<Fault> missing(Setting setting) {
+    for (Condition condition : scout.goal().conditions()) {
+      if (condition instanceof Condition.Placed placed) {
+        if (!setting.of(placed.part()).equals(placed.position())) {
+          return Optional.empty();
+        }
+      } else {
+        return condition instanceof Condition.Runs runs && isAway(runs.need(), setting)
+            ? Optional.of(new Fault.Missing(runs.need()))
+            : Optional.empty();
+      }
+    }
+    return Optional.empty();
+  }
+
+  private boolean isAway(Need need, Setting setting) {
+    Turns.From from = from(need.source().part(), setting, turned(setting));
+    return from.to(need.end().part(), need.pumped()) != 0;
+  }
+
+  /** What a search was made from. */
+  private record Searched(String source, Setting setting, Set<String> kept) {}
+
+  private Turns.From from(String source, Setting setting, Set<String> kept) {
+    if (searched.size() > MOST_SEARCHED) {
+      searched.clear();
+    }
+    return searched.computeIfAbsent(
+        new Searched(source, setting, kept), s -> turns.from(source, setting, kept));
+  }
+
+  // --- what mends a fault ----------------------------------------------------------------------
+
+  private Set<Turn> mends(Setting setting, Fault fault) {
+    return switch (fault) {
+      case Fault.Misplaced f -> Set.of(new Turn(f.part(), f.position()));
+      case Fault.Missing f -> opening(setting, f.need());
+      case Fault.Stray f -> turnsOf(setting, f.way().parts());
+      case Fault.Danger f -> against(setting, f.warning());
+      case Fault.Apart f -> turns.from(f.from(), setting).barriers();
+      case Fault.Unlinked f -> {
+        Set<Turn> mends = new LinkedHashSet<>(scout.barriersOf(f.from(), setting));
+        mends.addAll(scout.barriersOf(f.to(), setting));
+        yield mends;
+      }
+      case Fault.Joined f -> turnsOf(setting, f.route());
+      case Fault.Leaking f -> turnsOf(setting, f.way().parts());
+      case Fault.PumpOn f -> stopping(setting, f.pump());
+      case Fault.Bypassed f -> {
+        Set<Turn> mends = turnsOf(setting, f.route());
+        mends.addAll(pumpsOff(setting));
+        yield mends;
+      }
+      case Fault.Airless f -> all(setting);
+      case Fault.ShutIn f -> all(setting);
+      case Fault.StopsShort f -> all(setting);
+      case Fault.NotRound f -> all(setting);
+      case Fault.Unfed f -> all(setting);
+      case Fault.Keeping f -> letting(setting, f.needs());
+      case Fault.Disproved f -> all(setting);
+    };
+  }
+
+  private Set<Turn> opening(Setting setting, Need need) {
+    Turns.From from = from(need.source().part(), setting, turned(setting));
+    return from.to(need.end().part(), need.pumped()) == 0 ? all(setting) : from.barriers();
+  }
+
+  private Set<Turn> against(Setting setting, Warning warning) {
+    return switch (warning.code()) {
+      case OPEN_TO_GROUND, OVERFLOWING -> {
+        String end = warning.parts().getFirst();
+        String source = warning.parts().getLast();
+        yield scout.ways(scout.probed(setting)).ways().stream()
+            .filter(w -> w.end().part().equals(end) && w.source().part().equals(source))
+            .findFirst()
+            .map(Way::parts)
+            .map(parts -> turnsOf(setting, parts))
+            .orElseGet(() -> all(setting));
+      }
+      case BACKFLOW, UNSAFE_WATER ->
+          between(setting, warning.parts().getFirst(), warning.parts().getLast());
+      case PUMP_SUCKS_AIR -> {
+        Set<Turn> mends = switching(warning.parts().getFirst(), Position.OFF.id());
+        mends.addAll(between(setting, warning.parts().getLast(), warning.parts().getFirst()));
+        yield mends;
+      }
+      case PUMP_DRY, HEATER_DRY -> {
+        Set<Turn> mends = switching(warning.parts().getFirst(), Position.OFF.id());
+        mends.addAll(letting(setting));
+        yield mends;
+      }
+      case NO_AIR_OUT,
+          NO_AIR_IN,
+          PUMP_STIRS,
+          FILLING_UNWATCHED,
+          FILLING,
+          GRAY_FULL,
+          GRAY_NEARLY_FULL,
+          CHECK_VALVE_REVERSED,
+          POWER_LOSS,
+          TANK_RUNS_OUT,
+          PUMP_SHUT_IN,
+          TAP_STARVES,
+          NO_ROOM,
+          VENT_NARROW,
+          PUMP_DRY_SOON,
+          RUNS_OVER_SOON,
+          HITCH_LIGHT,
+          HITCH_HEAVY,
+          AXLE_OVER,
+          SIDE,
+          RULES_FIGHT ->
+          all(setting);
+    };
+  }
+
+  private static Set<Turn> letting(Setting setting, Map<String, String> needs) {
+    Set<Turn> turns = new LinkedHashSet<>();
+    needs.forEach((part, position) -> {
+      if (!setting.of(part).equals(position)) {
+        turns.add(new Turn(part, position));
+      }
+    });
+    return turns;
+  }
+
+  /** Every turn that stops a pump, or parts it from what it is joined to. */
+  private Set<Turn> stopping(Setting setting, String pump) {
+    Set<Turn> mends = switching(pump, Position.OFF.id());
+    scout
+        .plumbing()
+        .rig()
+        .handles()
+        .filter(p -> p.kind().is(Purpose.TURNS))
+        .forEach(p -> add(setting, p, mends));
+    return mends;
+  }
+
+  private Set<Turn> pumpsOff(Setting setting) {
+    Set<Turn> off = new LinkedHashSet<>();
+    scout
+        .plumbing()
+        .rig()
+        .handles()
+        .filter(p -> p.kind().is(Purpose.PUMPS) && setting.of(p.id()).equals(Kind.ON))
+        .forEach(p -> off.add(new Turn(p.id(), Position.OFF.id())));
+    return off;
+  }
+
+  private static Set<Turn> switching(String part, String position) {
+    Set<Turn> mends = new LinkedHashSet<>();
+    mends.add(new Turn(part, position));
+    return mends;
+  }
+
+  /** Every turn of what joins two parts now, by the shortest route. */
+  private Set<Turn> between(Setting setting, String from, String to) {
+    return Connections.of(scout.plumbing(), setting)
+        .route(from, p -> false, p -> p.id().equals(to))
+        .map(route -> turnsOf(setting, route))
+        .orElseGet(() -> all(setting));
+  }
+
+  /** Every turn that lets any water on from where it stands, and pumps that could press it. */
+  private Set<Turn> letting(Setting setting) {
+    Set<Turn> found = new LinkedHashSet<>();
+    for (Part source : scout.plumbing().sources()) {
+      for (Turn turn : turns.from(source.id(), setting).barriers()) {
+        if (isOffered(part(turn.part()), turn.position())) {
+          found.add(turn);
+        }
+      }
+    }
+    return found;
+  }
+
+  private Part part(String id) {
+    return scout.plumbing().rig().parts().get(scout.plumbing().index(id));
+  }
+
+  /** Every turn of the parts of a way. */
+  private Set<Turn> turnsOf(Setting setting, List<String> parts) {
+    Set<Turn> found = new LinkedHashSet<>();
+    for (String id : parts) {
+      add(setting, part(id), found);
+    }
+    return found;
+  }
+
+  private Set<Turn> all(Setting setting) {
+    Set<Turn> found = new LinkedHashSet<>();
+    scout.plumbing().rig().handles().forEach(p -> add(setting, p, found));
+    return found;
+  }
+
+  private void add(Setting setting, Part part, Set<Turn> found) {
+    for (Position position : part.kind().positions()) {
+      if (!position.id().equals(setting.of(part.id())) && isOffered(part, position.id())) {
+        found.add(new Turn(part.id(), position.id()));
+      }
+    }
+  }
+
+  /** What brings in water or heat or lets it out is opened only where the job says so. */
+  static boolean isOffered(Part part, String position) {
+    return !part.kind().onlyOnPurpose() || part.kind().rests(position);
+  }
+}

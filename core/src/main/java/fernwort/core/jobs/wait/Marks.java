@@ -1,0 +1,50 @@
+package fernwort.core.jobs.wait;
+
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+
+/** Whether a tank stands at its marks: full is where its lowest vent is under water. */
+public final class Marks {
+
+  private Marks() {}
+
+  /** Tells whether no outlet of a tank is under water. */
+  static boolean isDry(Plumbing plumbing, State state, String tank) {
+    Part part = plumbing.rig().part(tank);
+    Levels levels = Levels.of(plumbing, state);
+    return ((Tank) part.kind())
+        .tankPorts().stream()
+            .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
+            .noneMatch(p -> levels.isCovered(part.port(p.id())));
+  }
+
+  /** A volume this near to a mark is at it (m³). */
+  static final double AT = 1e-5;
+
+  /** Tells whether what is filled has come to its mark. */
+  public static boolean isReached(Plumbing plumbing, State state, Job job, Job.Until until) {
+    return switch (until.what()) {
+      case FULL -> isFull(plumbing, state, until.part());
+      case FIRST_FULL ->
+          job.tanks(plumbing.rig()).stream().anyMatch(t -> isFull(plumbing, state, t));
+      case MARK -> state.volume(until.part()) > until.mark() - AT;
+      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS -> false;
+    };
+  }
+
+  /** Tells whether a tank's lowest vent is under water, or not a drop more fits. */
+  static boolean isFull(Plumbing plumbing, State state, String tank) {
+    Part part = plumbing.rig().part(tank);
+    Levels levels = Levels.of(plumbing, state);
+    return levels.isBrimFull(tank)
+        || ((Tank) part.kind())
+            .tankPorts().stream()
+                .filter(p -> p.use() == TankPort.Use.VENT)
+                .anyMatch(p -> levels.isCovered(part.port(p.id())));
+  }
+}

@@ -1,0 +1,114 @@
+package fernwort.core.jobs.wait;
+
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import fernwort.core.say.Saying;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** What follows when nobody ends a wait: what to see in time, and what is lost. */
+final class Overrun {
+
+  /** How long is looked on after what was waited for (s). */
+  private static final double OVERRUN = 900;
+
+  /** After that it is looked so often whether anything still changes (s). */
+  private static final double LOOK = 45;
+
+  private static final int MOST_THEN = 3;
+
+  private static final int MOST_EVENTS_AFTER = 200;
+
+  /** First water is a sign when it comes so soon (s). */
+  private static final double SOON = 180;
+
+  private final Plumbing plumbing;
+  private final Hydraulics primingEarly;
+  private final WaitWords say;
+
+  Overrun(Plumbing plumbing, Hydraulics primingEarly, WaitWords say) {
+    this.plumbing = plumbing;
+    this.primingEarly = primingEarly;
+    this.say = say;
+  }
+
+  /** Where the first water shows soon after a tank is full, unless it gives way before. */
+  Optional<Part> sign(Job.Until until, Simulation reached, List<Step.Then> then) {
+    boolean full = until.what() == Job.Until.What.FULL || until.what() == Job.Until.What.FIRST_FULL;
+    if (!full || then.isEmpty()) {
+      return Optional.empty();
+    }
+    Step.Then first = then.getFirst();
+    return first
+        .shows()
+        .filter(p -> first.seconds() < reached.time() + SOON)
+        .map(plumbing.rig()::part);
+  }
+
+  /** Returns what follows, in order of time. */
+  List<Step.Then> of(Job.Until until, StageRun stage) {
+    Simulation reached = stage.run();
+    Simulation on = reached.copy();
+    List<Step.Then> then = new ArrayList<>();
+    Set<Saying> said = new HashSet<>();
+    for (String end : stage.runningOut()) {
+      Happening begun = new Happening(on.time(), Happening.Kind.RUNS_OUT, end, true);
+      say.overrun(begun)
+          .filter(said::add)
+          .ifPresent(words -> then.add(new Step.Then(on.time(), words, shows(begun))));
+    }
+    double end = on.time() + OVERRUN;
+    for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
+      Moment before = on.moment();
+      List<Happening> found = on.runToNext(Math.min(end, on.time() + LOOK));
+      for (Happening h : found) {
+        if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Happening.Kind.FULL)) {
+          say.overrun(h)
+              .filter(said::add)
+              .ifPresent(words -> then.add(new Step.Then(h.at(), words, shows(h))));
+        }
+      }
+      if (found.isEmpty() && on.moment().isSettledSince(before, Waits.NOTICEABLE)) {
+        break;
+      }
+    }
+    if (then.stream().anyMatch(t -> t.shows().isPresent())) {
+      maySiphon(reached, on.time(), on.moment().totals().out(), then);
+    }
+    return then;
+  }
+
+  /**
+   * What a tail that runs over loses more when it siphons at once, which happens as well as not
+   * between the speeds at which it surely does either.
+   */
+  private void maySiphon(
+      Simulation reached, double end, Map<String, Double> out, List<Step.Then> then) {
+    Simulation early = reached.with(primingEarly);
+    early.runTo(end);
+    early
+        .moment()
+        .totals()
+        .out()
+        .forEach((part, volume) -> {
+          double more = volume - out.getOrDefault(part, 0.0);
+          if (more > Waits.WORTHWHILE) {
+            then.add(new Step.Then(end, say.maySiphon(part, more), Optional.empty()));
+          }
+        });
+  }
+
+  private static Optional<String> shows(Happening h) {
+    return h.kind() == Happening.Kind.RUNS_OUT ? Optional.of(h.subject()) : Optional.empty();
+  }
+}

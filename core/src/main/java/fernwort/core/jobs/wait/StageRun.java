@@ -1,0 +1,327 @@
+package fernwort.core.jobs.wait;
+
+import fernwort.core.hazard.Severity;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Harm;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Scout;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.HappeningWords;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import fernwort.core.run.water.Dry;
+import fernwort.core.say.Saying;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * A stage of a plan, done in the simulation as it is written: its turns one after another, then
+ * what is waited for. Whatever goes wrong ends it.
+ */
+public final class StageRun {
+
+  static final String LEAVE_THE_REST =
+      "Leave the rest in its tank, or lean that to where it is drawn from.";
+
+  /** A turn takes so long (s). */
+  private static final double TURN = 5;
+
+  /** Water that does not come within this does not come (s). */
+  private static final double LONGEST_ON_ITS_WAY = 3600;
+
+  /** Water that nobody would miss (m³). */
+  public static final double SPLASH = 3e-4;
+
+  /** What a tank may gain or lose that has nothing to do with a job (m³). */
+  private static final double HARDLY = 5e-4;
+
+  /** Flows that were there before are not a plan's doing (m³/s). */
+  private static final double MOVES = 1e-7;
+
+  private final Plumbing plumbing;
+  private Simulation run;
+  private final Set<String> losing;
+  private final Set<String> concerned;
+  private final Moment before;
+  private final Set<String> leaking = new HashSet<>();
+  private final Set<String> moving = new HashSet<>();
+  private final Map<String, Double> arrivals = new TreeMap<>();
+  private Optional<Harm> harm = Optional.empty();
+
+  /**
+   * Begins a stage.
+   *
+   * @param run how things stand; runs on with the stage
+   * @param losing ends at which the job means to lose water
+   * @param concerned tanks that the job has to do with
+   */
+  public StageRun(Plumbing plumbing, Simulation run, Set<String> losing, Set<String> concerned) {
+    this.plumbing = plumbing;
+    this.run = run;
+    this.losing = losing;
+    this.concerned = concerned;
+    before = run.moment();
+    before
+        .flows()
+        .ends()
+        .forEach((end, q) -> {
+          if (q > MOVES) {
+            leaking.add(end);
+          }
+        });
+    before
+        .gains()
+        .forEach((tank, q) -> {
+          if (Math.abs(q) > MOVES) {
+            moving.add(tank);
+          }
+        });
+  }
+
+  /** Prepares the run of a whole plan. */
+  public static Simulation start(Plumbing plumbing, Hydraulics hydraulics, State from, Dry dry) {
+    return Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY, dry);
+  }
+
+  /** Returns the run so far. */
+  public Simulation run() {
+    return run;
+  }
+
+  /** Goes back to how things stood, to do otherwise what came of it. */
+  void goBackTo(Simulation earlier) {
+    run = earlier;
+    harm = Optional.empty();
+  }
+
+  /** Returns the ends at which water runs out now that did not before and that the job spares. */
+  List<String> runningOut() {
+    return run.moment().flows().ends().entrySet().stream()
+        .filter(e -> e.getValue() > MOVES)
+        .map(Map.Entry::getKey)
+        .filter(end -> !leaking.contains(end) && !losing.contains(end))
+        .sorted()
+        .toList();
+  }
+
+  /** Returns how things stood when the stage began. */
+  Moment before() {
+    return before;
+  }
+
+  /** Returns when the first water came through dry lines, by part, since the stage began (s). */
+  public Map<String, Double> arrivals() {
+    return arrivals;
+  }
+
+  /** Returns what went into dry lines in this stage (m³). */
+  public double wetted() {
+    return before.lacking() - run.moment().lacking();
+  }
+
+  /** Returns what went wrong, if anything did. */
+  public Optional<Harm> harm() {
+    return harm;
+  }
+
+  /** Returns the levels as they are. */
+  public Levels levels() {
+    return Levels.of(plumbing, run.moment().state());
+  }
+
+  /** Makes one turn. */
+  public void turn(String part, String position) {
+    if (harm.isEmpty()) {
+      note(run.set(part, position), Set.of());
+      pass(TURN);
+    }
+  }
+
+  private void pass(double seconds) {
+    double until = run.time() + seconds;
+    while (run.isBefore(until) && harm.isEmpty()) {
+      note(run.runToNext(until), Set.of());
+    }
+  }
+
+  /**
+   * Takes note of what began.
+   *
+   * @param meant kinds of happening that the stage waits for
+   */
+  void note(List<Happening> happenings, Set<Happening.Kind> meant) {
+    for (Happening h : happenings) {
+      if (h.kind() == Happening.Kind.AWAITED && !h.begins()) {
+        arrivals.putIfAbsent(h.subject(), h.at() - before.time());
+      }
+      if (h.begins() && !meant.contains(h.kind()) && harm.isEmpty()) {
+        harm = harmOf(h);
+      }
+    }
+    if (harm.isEmpty()) {
+      harm = lost().or(this::moved);
+    }
+  }
+
+  private Optional<Harm> harmOf(Happening h) {
+    return switch (h.kind()) {
+      case BULGES ->
+          harm(
+              Harm.Kind.STRAINED,
+              h,
+              Saying.of("Open its vent or overflow, or fit one that is wide and low enough."));
+      case SUCKED_IN ->
+          harm(Harm.Kind.STRAINED, h, Saying.of("Open its vent, or fit one that is wide enough."));
+      case DRAWS_AIR ->
+          harm(
+              Harm.Kind.DREW_AIR,
+              h,
+              plumbing.rig().part(h.subject()).kind().is(Purpose.CUTS)
+                  ? Saying.of(LEAVE_THE_REST)
+                  : Saying.of("Fill the tank that it draws from first."));
+      case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
+      case FULL,
+          DRY,
+          RUNS_OUT,
+          SIPHONS,
+          CYCLES,
+          RESTS,
+          POURED_OUT,
+          FLOAT_SHUTS,
+          HOT,
+          AWAITED,
+          HAND ->
+          Optional.empty();
+    };
+  }
+
+  private Optional<Harm> harm(Harm.Kind kind, Happening h, Saying mend) {
+    return HappeningWords.harm(plumbing.rig(), h)
+        .map(words -> new Harm(kind, h.subject(), h.at(), Saying.words(words), mend));
+  }
+
+  private Optional<Harm> lost() {
+    Moment now = run.moment();
+    for (Map.Entry<String, Double> out : now.totals().out().entrySet()) {
+      Part part = plumbing.rig().part(out.getKey());
+      double more = out.getValue() - before.totals().out().getOrDefault(out.getKey(), 0.0);
+      boolean meant =
+          losing.contains(part.id()) || leaking.contains(part.id()) || part.kind().is(Purpose.USE);
+      if (more > SPLASH && !meant) {
+        return Optional.of(
+            new Harm(
+                Harm.Kind.LOST,
+                part.id(),
+                now.time(),
+                Saying.words("water runs out at " + part.label()),
+                Saying.of(
+                    letsAir(part)
+                        ? "A tank is too full for it as it is parked: let some out, or park level."
+                        : "Shut the way there, or catch it.")));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean letsAir(Part part) {
+    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir();
+  }
+
+  private Optional<Harm> moved() {
+    Moment now = run.moment();
+    for (Part tank : plumbing.tanks()) {
+      double change = now.state().volume(tank.id()) - before.state().volume(tank.id());
+      boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
+      boolean meant = concerned.contains(tank.id()) || moving.contains(tank.id()) || waste;
+      if (Math.abs(change) > HARDLY && !meant) {
+        return Optional.of(
+            new Harm(
+                change > 0 ? Harm.Kind.GAINED : Harm.Kind.DRAINED,
+                tank.id(),
+                now.time(),
+                Saying.words(tank.label() + (change > 0 ? " fills as well" : " runs out as well")),
+                Saying.of("Fit a valve that parts it from the rest.")));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Says that something else went wrong. */
+  void fail(Harm.Kind kind, String part, String words, String mend) {
+    fail(kind, part, Saying.words(words), Saying.words(mend));
+  }
+
+  void fail(Harm.Kind kind, String part, Saying words, Saying mend) {
+    if (harm.isEmpty()) {
+      harm = Optional.of(new Harm(kind, part, run.time(), words, mend));
+    }
+  }
+
+  /** Opens each tap of a goal for a moment, by itself, to see whether water comes. */
+  public void tryTaps(Goal goal) {
+    for (Need need : goal.needs()) {
+      String tap = need.end().part();
+      if (goal.probe().containsKey(tap) && harm.isEmpty()) {
+        Simulation tried = run.copy();
+        tried.set(tap, goal.probe().getOrDefault(tap, ""));
+        awaitWater(tried, tap);
+        Flows flows = tried.moment().flows();
+        if (flows.fixture(tap) < Flows.TRICKLE) {
+          fail(Harm.Kind.NO_WATER, tap, "no water comes at " + label(tap), why(need, flows));
+        }
+      }
+    }
+  }
+
+  /** Lets a tap run until water has come through lines that were dry. */
+  private void awaitWater(Simulation tried, String tap) {
+    double opened = tried.time();
+    if (tried.moment().lacking() > 0) {
+      tried
+          .copy()
+          .runUntil(Happening.Kind.AWAITED, tap, false, opened + LONGEST_ON_ITS_WAY)
+          .ifPresent(at -> arrivals.putIfAbsent(tap, at - opened));
+      tried.fillLines();
+    }
+  }
+
+  private String why(Need need, Flows flows) {
+    String source = need.source().part();
+    boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
+    boolean tank = plumbing.rig().part(source).kind().is(Purpose.HOLDS);
+    return tank && (air || Marks.isDry(plumbing, run.moment().state(), source))
+        ? "Fill %s first: as it is parked, its water does not come to an outlet."
+            .formatted(label(source))
+        : "See what holds it back: height, pressure, or another way that takes it.";
+  }
+
+  /** Says so when something would go on that no run shows, since it is of what water it is. */
+  public void look(Scout scout) {
+    if (harm.isPresent()) {
+      return;
+    }
+    State now = run.moment().state();
+    scout
+        .unseen(now.setting(), Levels.of(plumbing, now))
+        .filter(w -> w.severity() == Severity.DANGER)
+        .ifPresent(w -> fail(Harm.Kind.SPOILT, w.parts().getFirst(), w.title(), w.mend()));
+  }
+
+  private String label(String part) {
+    return plumbing.rig().part(part).label();
+  }
+}

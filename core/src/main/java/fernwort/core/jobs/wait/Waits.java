@@ -1,0 +1,335 @@
+package fernwort.core.jobs.wait;
+
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import fernwort.core.say.Saying;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** What to wait for at the end of a stage: how long, how much, and how one knows. */
+public final class Waits {
+
+  /** Nobody waits longer than this (s). */
+  static final double LONGEST = 12 * 3600;
+
+  /** A run is looked at so often (s). */
+  private static final double SLICE = 120;
+
+  /** Water that warms less than this from look to look does not warm (K). */
+  private static final double WARMER = 0.02;
+
+  /** A run with more events than this gurgles without an end. */
+  private static final int MOST_EVENTS = 5000;
+
+  private static final double STEP = 5;
+
+  /** A mark is looked for in steps no shorter than this (s). */
+  private static final double SHORTEST = 0.2;
+
+  /** A tank that changes less than this has not changed (m³). */
+  static final double NOTICEABLE = 1e-4;
+
+  /** A job that moves less than this has moved nothing (m³). */
+  public static final double WORTHWHILE = 5e-4;
+
+  /** A float that lets less than this through has shut (m³/s). */
+  private static final double SHUT = 1e-8;
+
+  private final Plumbing plumbing;
+  private final WaitWords say;
+  private final Hydraulics smoother;
+  private final Hydraulics rougher;
+  private final WaitJudge judge;
+  private final Overrun overrun;
+
+  /** Whether only the expected time is asked for, and nothing of what comes after. */
+  private final boolean brief;
+
+  private final NarrowVent vent;
+
+  public Waits(Plumbing plumbing, Hydraulics hydraulics, boolean brief) {
+    this.plumbing = plumbing;
+    this.brief = brief;
+    say = new WaitWords(plumbing);
+    smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
+    rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
+    vent = new NarrowVent(plumbing, hydraulics);
+    judge = new WaitJudge(plumbing);
+    overrun = new Overrun(plumbing, hydraulics.primingEarly(), say);
+  }
+
+  /** Waits in a run for what a stage of a job waits for. */
+  public Step.Wait wait(Job job, Job.Until until, StageRun stage) {
+    return switch (until.what()) {
+      case PRESSURE -> pressure(until, stage.run().moment().state());
+      case SLACK, RUNS -> check(until, stage.run().moment().state());
+      case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Happening.Kind.FULL, stage);
+      case DRY -> run(job, until, Happening.Kind.DRY, stage);
+      case HOT -> run(job, until, Happening.Kind.HOT, stage);
+      case POURED_OUT -> run(job, until, Happening.Kind.POURED_OUT, stage);
+    };
+  }
+
+  // --- what is run through the simulation --------------------------------------------------------
+
+  /** How a wait ended and when (s), and the pump that got no more water where one did. */
+  private record Ended(WaitEnd end, double at, Optional<String> pump) {
+    static Ended of(WaitEnd end, double at) {
+      return new Ended(end, at, Optional.empty());
+    }
+  }
+
+  /**
+   * Runs a wait; a fill that its vent does not bear goes slowly, or stops in good time, or both.
+   */
+  private Step.Wait run(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
+    Simulation start = stage.run().copy();
+    Step.Wait wait = runOn(job, until, kind, stage);
+    if (until.what() != Job.Until.What.FULL || vent.bulges(until.part(), stage).isEmpty()) {
+      return wait;
+    }
+    Saying less = Saying.NOTHING;
+    if (stage.harm().isPresent()) {
+      Optional<NarrowVent.Slow> slow = vent.slowly(until.part(), start);
+      if (slow.isEmpty()) {
+        return wait;
+      }
+      start = slow.get().start();
+      less = say.openLess(slow.get().flow());
+      stage.goBackTo(start.copy());
+      wait = runOn(job, until, kind, stage).after(less);
+    }
+    OptionalDouble bulges = vent.bulges(until.part(), stage);
+    Optional<Job.Until> early =
+        bulges.isEmpty()
+            ? Optional.empty()
+            : vent.inTime(until.part(), start, bulges.getAsDouble());
+    if (early.isEmpty()) {
+      return wait;
+    }
+    stage.goBackTo(start);
+    return runOn(job, early.get(), kind, stage).after(say.stopShort(early.get())).after(less);
+  }
+
+  private Step.Wait runOn(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
+    Simulation start = stage.run().copy();
+    State from = start.moment().state();
+    double began = start.time();
+    Ended ended =
+        Marks.isReached(plumbing, from, job, until)
+            ? Ended.of(WaitEnd.REACHED, began)
+            : reach(stage, kind, new Aim(until, job.tanks(plumbing.rig())));
+    WaitEnd end = ended.end();
+    double seconds = ended.at() - began;
+    // What runs while the last handles are turned counts, too: the gauge shows all of it.
+    double moved = moved(until, stage.before(), stage.run().moment());
+    judge.look(job, until, end, moved, stage);
+    boolean known = end != WaitEnd.ENDLESS && seconds > 0 && stage.harm().isEmpty();
+    boolean warms = kind == Happening.Kind.HOT && end == WaitEnd.SETTLED;
+    boolean levels = until.what() == Job.Until.What.LEVEL;
+    List<Step.Then> then = stage.harm().isEmpty() && !brief ? overrun.of(until, stage) : List.of();
+    return new Step.Wait(
+        until,
+        say.words(until, ended.pump(), end == WaitEnd.SETTLED && !warms && !levels),
+        say.notice(
+            until,
+            overrun.sign(until, stage.run(), then),
+            end == WaitEnd.DRY_PUMP,
+            stage.run().moment()),
+        known && !warms
+            ? span(new Aim(until, job.tanks(plumbing.rig())), kind, start, end, seconds)
+            : Step.Span.UNKNOWN,
+        moved,
+        changed(stage.before().state(), stage.run().moment().state()),
+        then);
+  }
+
+  /** What a run is waited for. */
+  private record Aim(Job.Until until, Set<String> tanks) {
+
+    /** Tells whether something that happens to a part is what is waited for. */
+    boolean concerns(String subject) {
+      return switch (until.what()) {
+        case FIRST_FULL -> tanks.contains(subject);
+        case LEVEL -> false;
+        case FULL, MARK, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS ->
+            until.part().equals(subject);
+      };
+    }
+
+    /** How long to run on until it is looked again, for a mark that is crossed without an event. */
+    double slice(Moment now) {
+      double rate = now.gains().getOrDefault(until.part(), 0.0);
+      double left = until.mark() - now.state().volume(until.part());
+      return until.what() == Job.Until.What.MARK && rate > SHUT
+          ? Math.clamp(left / rate, SHORTEST, SLICE)
+          : SLICE;
+    }
+
+    boolean isMet(Moment now) {
+      return until.what() == Job.Until.What.MARK
+          && now.state().volume(until.part()) > until.mark() - Marks.AT;
+    }
+  }
+
+  private Ended reach(StageRun stage, Happening.Kind kind, Aim aim) {
+    Simulation run = stage.run();
+    double until = run.time() + LONGEST;
+    int events = 0;
+    Set<Happening.Kind> meant = Set.of(Happening.Kind.DRAWS_AIR);
+    while (run.time() < until - 1) {
+      Moment before = run.moment();
+      double slice = aim.slice(before);
+      List<Happening> found = run.runToNext(Math.min(until, run.time() + slice));
+      Optional<Ended> end = ended(run, found, kind, aim);
+      stage.note(found, kind == Happening.Kind.HOT ? Set.of() : meant);
+      if (stage.harm().isPresent()) {
+        return Ended.of(WaitEnd.HARMED, run.time());
+      }
+      if (end.isPresent()) {
+        return end.get();
+      }
+      if (found.isEmpty() && isSteady(before, run.moment())) {
+        return Ended.of(WaitEnd.SETTLED, before.time());
+      }
+      events += found.isEmpty() ? 0 : 1;
+      if (events > MOST_EVENTS) {
+        return Ended.of(WaitEnd.ENDLESS, run.time());
+      }
+    }
+    return Ended.of(WaitEnd.ENDLESS, run.time());
+  }
+
+  private static Optional<Ended> ended(
+      Simulation run, List<Happening> found, Happening.Kind kind, Aim aim) {
+    if (aim.isMet(run.moment())) {
+      return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
+    }
+    for (Happening h : found) {
+      boolean floats =
+          kind == Happening.Kind.FULL
+              && aim.until().what() != Job.Until.What.MARK
+              && h.kind() == Happening.Kind.FLOAT_SHUTS
+              && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
+      boolean so = h.kind() == kind && aim.until().what() != Job.Until.What.MARK;
+      if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
+        return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
+      }
+    }
+    return found.stream()
+        .filter(h -> h.begins() && h.kind() == Happening.Kind.DRAWS_AIR)
+        .filter(h -> kind != Happening.Kind.HOT)
+        .findFirst()
+        .map(h -> new Ended(WaitEnd.DRY_PUMP, run.time(), Optional.of(h.subject())));
+  }
+
+  private Step.Span span(
+      Aim aim, Happening.Kind kind, Simulation start, WaitEnd end, double middle) {
+    if (brief) {
+      return new Step.Span(middle, middle, middle);
+    }
+    double low = seconds(start.with(smoother), kind, aim, end, middle);
+    double high = seconds(start.with(rougher), kind, aim, end, middle);
+    return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
+  }
+
+  /** Returns when another run ends so, or the same as this one where it ends otherwise (s). */
+  private static double seconds(
+      Simulation run, Happening.Kind kind, Aim aim, WaitEnd end, double otherwise) {
+    double began = run.time();
+    int events = 0;
+    while (run.time() < began + LONGEST && events < MOST_EVENTS) {
+      Moment before = run.moment();
+      List<Happening> found = run.runToNext(run.time() + aim.slice(before));
+      if (ended(run, found, kind, aim).isPresent()) {
+        return run.time() - began;
+      }
+      if (found.isEmpty() && isSteady(before, run.moment())) {
+        return end == WaitEnd.SETTLED ? before.time() - began : otherwise;
+      }
+      events += found.isEmpty() ? 0 : 1;
+    }
+    return otherwise;
+  }
+
+  /** Tells whether nothing has changed that is waited for, so that it never comes. */
+  private static boolean isSteady(Moment before, Moment after) {
+    return after.time() - before.time() >= SLICE - 1
+        && after.isSettledSince(before, NOTICEABLE)
+        && after.warmth().entrySet().stream()
+            .allMatch(t ->
+                Math.abs(t.getValue() - before.warmth().getOrDefault(t.getKey(), 0.0)) < WARMER);
+  }
+
+  private Map<String, Double> changed(State before, State after) {
+    Map<String, Double> changed = new TreeMap<>();
+    for (Part tank : plumbing.tanks()) {
+      double volume = after.volume(tank.id());
+      if (Math.abs(volume - before.volume(tank.id())) > NOTICEABLE) {
+        changed.put(tank.id(), volume);
+      }
+    }
+    return changed;
+  }
+
+  private double moved(Job.Until until, Moment before, Moment after) {
+    if (plumbing.rig().part(until.part()).kind().is(Purpose.HOLDS)) {
+      double change = after.state().volume(until.part()) - before.state().volume(until.part());
+      return Math.abs(change);
+    }
+    return supplied(after) - supplied(before);
+  }
+
+  private static double supplied(Moment moment) {
+    return moment.totals().supplied().values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+
+  // --- checks ----------------------------------------------------------------------------------
+
+  /** A pump falls silent when it has filled the lines behind it and its accumulators. */
+  private Step.Wait pressure(Job.Until until, State state) {
+    Pump pump = (Pump) plumbing.rig().part(until.part()).kind();
+    double lines = plumbing.rig().lines().stream().mapToDouble(Line::volume).sum();
+    double vessels =
+        plumbing.rig().parts().stream()
+            .filter(p -> p.kind().is(Purpose.CUSHIONS))
+            .mapToDouble(Part::volume)
+            .sum();
+    double seconds =
+        Math.max(STEP, STEP * Math.ceil((lines / 2 + vessels) / pump.freeFlow() / STEP));
+    return new Step.Wait(
+        until,
+        say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON)),
+        say.silence(pump, seconds),
+        new Step.Span(0, seconds, 0),
+        0,
+        Map.of(),
+        List.of());
+  }
+
+  private Step.Wait check(Job.Until until, State state) {
+    return new Step.Wait(
+        until,
+        say.check(until, state),
+        say.checked(until),
+        Step.Span.UNKNOWN,
+        0,
+        Map.of(),
+        List.of());
+  }
+}

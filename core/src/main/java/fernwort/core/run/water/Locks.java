@@ -1,0 +1,131 @@
+package fernwort.core.run.water;
+
+import fernwort.core.hydraulics.Flows;
+import java.util.HashSet;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.IntPredicate;
+
+/**
+ * Tanks whose shut-in air is so stiff that they are taken to pass on what they get: air that gives
+ * way so little would keep the steps of a run short without an end.
+ */
+public final class Locks {
+
+  /** How long a lock is trusted (s). */
+  private static final double TRUSTED = 60;
+
+  /** What an error in volume may do to the pressure of air that is shut in (Pa): 10 cm of water. */
+  private static final double MOST_SWING = 1000;
+
+  private final Tanks tanks;
+  private Set<String> locked = Set.of();
+  private double since;
+
+  public Locks(Tanks tanks) {
+    this.tanks = tanks;
+  }
+
+  public Locks(Locks other, Tanks tanks) {
+    this.tanks = tanks;
+    locked = other.locked;
+    since = other.since;
+  }
+
+  /** Returns the ids of the tanks that are locked. */
+  public Set<String> ids() {
+    return locked;
+  }
+
+  /** Begins anew at a time (s), with no tank locked. */
+  public void renew(double time) {
+    locked = Set.of();
+    since = time;
+  }
+
+  /** Tells whether locks have stood so long that they should be looked at anew. */
+  public boolean areStale(double time) {
+    return !locked.isEmpty() && time > since + TRUSTED;
+  }
+
+  public void lock(int tank, double time) {
+    Set<String> more = new HashSet<>(locked);
+    more.add(tanks.id(tank));
+    locked = more;
+    since = time;
+  }
+
+  /** Returns the tank that keeps a step short, when it is for its air. */
+  public OptionalInt stiff(Rates start, Rates end) {
+    int stiffest = 0;
+    for (int i = 0; i < tanks.count(); i++) {
+      double change = Math.abs(end.gains()[i] - start.gains()[i]);
+      double most = Math.abs(end.gains()[stiffest] - start.gains()[stiffest]);
+      stiffest = change > most ? i : stiffest;
+    }
+    return standsAgainst(stiffest, start, end) ? OptionalInt.of(stiffest) : OptionalInt.empty();
+  }
+
+  /**
+   * Returns a tank whose shut-in air comes to its balance within a step, hardly moving: a step
+   * beyond would overshoot it, and swing about it without an end.
+   */
+  public OptionalInt balanced(Rates start, Rates end, double seconds, Pace pace) {
+    return first(
+        start,
+        end,
+        i -> {
+          double gain = start.gains()[i];
+          return Math.abs(gain) > Rates.STILL
+              && gain * end.gains()[i] < 0
+              && !pace.isTooCoarse(Math.abs(gain) * seconds);
+        });
+  }
+
+  /** Returns a tank whose shut-in air would swing by more than a coarse step can follow. */
+  public OptionalInt swinging(Rates start, Rates end, double seconds) {
+    return first(
+        start,
+        end,
+        i -> {
+          double moved = Math.abs(end.gains()[i] - start.gains()[i]) * seconds / 2;
+          return tanks.air(i).swing(tanks.volume(i), moved) > MOST_SWING;
+        });
+  }
+
+  /**
+   * Tells whether a tank's air stands against what the tank gains or loses from the start of a step
+   * on: where it does not, air is not what turns the flow round.
+   */
+  private boolean standsAgainst(int tank, Rates start, Rates end) {
+    double gain = start.gains()[tank];
+    return tanks.air(tank).standsAgainst(Math.abs(gain) > Rates.STILL ? gain : end.gains()[tank]);
+  }
+
+  /**
+   * Lets tanks go whose air finds a way at the pressure that a flow brings to them; tells whether
+   * there are any.
+   */
+  public boolean letGo(Flows flows) {
+    Set<String> kept = new HashSet<>(locked);
+    for (int i = 0; i < tanks.count(); i++) {
+      String id = tanks.id(i);
+      if (kept.contains(id) && !tanks.air(i).holds(flows.air().getOrDefault(id, 0.0))) {
+        kept.remove(id);
+      }
+    }
+    boolean any = kept.size() < locked.size();
+    locked = kept;
+    return any;
+  }
+
+  /** The first tank with its air shut in, not locked yet, of which something holds. */
+  private OptionalInt first(Rates start, Rates end, IntPredicate holds) {
+    for (int i = 0; i < tanks.count(); i++) {
+      if (standsAgainst(i, start, end) && !locked.contains(tanks.id(i)) && holds.test(i)) {
+        return OptionalInt.of(i);
+      }
+    }
+    return OptionalInt.empty();
+  }
+}

@@ -1,0 +1,115 @@
+package fernwort.core.run.water;
+
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * Tanks that stand level with where one of their ports lets the water over: it passes on what comes
+ * in and no more. A step would otherwise cover and uncover the port without an end.
+ */
+public final class Spills {
+
+  /**
+   * A tank that stands so.
+   *
+   * @param port id of the port
+   * @param raised how much more it would hold at the very height of the port (m³)
+   */
+  private record Spill(String port, double raised) {}
+
+  private final Plumbing plumbing;
+  private final Map<String, Spill> spills = new TreeMap<>();
+
+  public Spills(Plumbing plumbing) {
+    this.plumbing = plumbing;
+  }
+
+  public Spills(Spills other) {
+    plumbing = other.plumbing;
+    spills.putAll(other.spills);
+  }
+
+  public boolean has(String tank) {
+    return spills.containsKey(tank);
+  }
+
+  public void forget() {
+    spills.clear();
+  }
+
+  public void forget(String tank) {
+    spills.remove(tank);
+  }
+
+  /** Returns the port at which each of them stands, by tank. */
+  public Map<String, String> ports() {
+    if (spills.isEmpty()) {
+      return Map.of();
+    }
+    Map<String, String> ports = new TreeMap<>();
+    spills.forEach((tank, spill) -> ports.put(tank, spill.port()));
+    return ports;
+  }
+
+  /** Returns a state with each of them at the very height of its port. */
+  public State level(State state) {
+    State level = state;
+    for (Map.Entry<String, Spill> s : spills.entrySet()) {
+      if (s.getValue().raised() != 0) {
+        level = level.withVolume(s.getKey(), level.volume(s.getKey()) + s.getValue().raised());
+      }
+    }
+    return level;
+  }
+
+  /**
+   * Takes a tank to stand at the port by which most water has begun to leave.
+   *
+   * @param raised how much more it would hold at that port's height (m³)
+   * @return whether there is such a port
+   */
+  public boolean begins(Part tank, Flows before, Flows after, double raised) {
+    double most = Rates.STILL;
+    String port = "";
+    for (String p : tank.kind().ports()) {
+      double more = leaving(tank, p, after) - leaving(tank, p, before);
+      if (more > most) {
+        most = more;
+        port = p;
+      }
+    }
+    if (port.isEmpty()) {
+      return false;
+    }
+    spills.put(tank.id(), new Spill(port, raised));
+    return true;
+  }
+
+  /** What leaves a tank by the line at one of its ports (m³/s). */
+  private double leaving(Part tank, String port, Flows flows) {
+    return plumbing
+        .lineId(tank.port(port))
+        .map(id -> {
+          boolean first =
+              plumbing.rig().lines().get(plumbing.lineNumber(id)).from().equals(tank.port(port));
+          return first ? flows.line(id) : -flows.line(id);
+        })
+        .orElse(0.0);
+  }
+
+  /** Lets those go of which more comes in than runs over, or less; tells whether there are any. */
+  public boolean letGo(Flows flows) {
+    flows
+        .spills()
+        .forEach((tank, fares) -> {
+          if (fares != Flows.Spill.HOLDS) {
+            spills.remove(tank);
+          }
+        });
+    return flows.spills().values().stream().anyMatch(fares -> fares != Flows.Spill.HOLDS);
+  }
+}

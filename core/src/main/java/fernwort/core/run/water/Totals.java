@@ -1,0 +1,32 @@
+package fernwort.core.run.water;
+
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What has moved since a run began (m³).
+ *
+ * @param supplied what came in, by hose inlet or container
+ * @param drawn what each fixture gave
+ * @param out what left at each open end, and at fixtures whose waste has no tank or finds it full
+ */
+public record Totals(
+    Map<String, Double> supplied, Map<String, Double> drawn, Map<String, Double> out) {
+
+  public static Totals none() {
+    return new Totals(new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
+  }
+
+  public Totals copy() {
+    return new Totals(new TreeMap<>(supplied), new TreeMap<>(drawn), new TreeMap<>(out));
+  }
+
+  public static void add(Map<String, Double> to, Map<String, Double> flows, double seconds) {
+    flows.forEach((id, q) -> to.merge(id, q * seconds, Double::sum));
+  }
+
+  /** Returns all that left (m³). */
+  public double allOut() {
+    return out.values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+}

@@ -1,0 +1,49 @@
+package fernwort.core.run.water;
+
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.line.Filter;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import java.util.List;
+
+/**
+ * How filters clog as water passes them: their loss grows evenly, and has doubled after the litres
+ * that their maker or owner names.
+ */
+public final class Wear {
+
+  private final List<Part> filters;
+  private final List<String> feeds;
+  private final double[] passed;
+
+  public Wear(Plumbing plumbing) {
+    filters = plumbing.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
+    feeds = filters.stream().map(p -> plumbing.lineId(p.port("in")).orElse("")).toList();
+    passed = new double[filters.size()];
+  }
+
+  public Wear(Wear other) {
+    filters = other.filters;
+    feeds = other.feeds;
+    passed = other.passed.clone();
+  }
+
+  public void count(Flows flows, double seconds) {
+    for (int i = 0; i < passed.length; i++) {
+      passed[i] += Math.abs(flows.line(feeds.get(i))) * seconds;
+    }
+  }
+
+  /** Returns these conditions with the filters as clogged as they are by now. */
+  public Conditions on(Conditions conditions) {
+    Conditions worn = conditions;
+    for (int i = 0; i < passed.length; i++) {
+      Part filter = filters.get(i);
+      double doubling = ((Filter) filter.kind()).doubling().orElse(Double.POSITIVE_INFINITY);
+      double before = conditions.clogging().getOrDefault(filter.id(), 1.0);
+      worn = worn.withClogged(filter.id(), before * (1 + passed[i] / doubling));
+    }
+    return worn;
+  }
+}

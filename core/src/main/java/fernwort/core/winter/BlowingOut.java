@@ -1,0 +1,193 @@
+package fernwort.core.winter;
+
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import fernwort.core.winter.routes.LetIn;
+import fernwort.core.winter.routes.Route;
+import fernwort.core.winter.routes.Routes;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Blow;
+import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.sheets.WinterWish;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Lines blown out, one open outlet at a time, the farthest first. */
+final class BlowingOut {
+
+  private static final int FEWEST_BURSTS = 3;
+
+  /** What a burst throws out at most (m³). */
+  private static final double A_BURST = 3e-4;
+
+  private static final double SECONDS_A_BURST = 20;
+
+  /** What it takes to let the pressure off and take an adapter off (s). */
+  private static final double TAKING_OFF = 60;
+
+  private final Sheet sheet;
+  private final Plumbing plumbing;
+  private final WinterWish wish;
+
+  BlowingOut(Sheet sheet, WinterWish wish) {
+    this.sheet = sheet;
+    plumbing = sheet.plumbing();
+    this.wish = wish;
+  }
+
+  void blow(List<Blow> blows) {
+    Optional<LetIn.Inlet> found = LetIn.forAir(plumbing, sheet.now());
+    if (found.isEmpty()) {
+      sheet.note(
+          Saying.words(
+              "No place to let air in: fit a hose inlet, or a cap on a tee behind the pump, and"
+                  + " blow from there."));
+      return;
+    }
+    LetIn.Inlet inlet = found.get();
+    List<Route> routes =
+        Routes.from(plumbing, sheet.now(), inlet.out()).stream()
+            .filter(r -> !r.outlet().equals(inlet.part()))
+            .sorted(Comparator.comparingDouble(Route::length).reversed())
+            .toList();
+    if (routes.isEmpty()) {
+      sheet.note(
+          Saying.words(
+              "Air let in at %s reaches no tap; fit a cap or inlet behind the pump."
+                  .formatted(inlet.part().label())));
+      return;
+    }
+    sheet.shutEnds("Else the air goes out here.");
+    sheet.closeBeside(routes);
+    sheet.add(
+        new WinterStep(
+            new Act.Heed(),
+            inlet.part().place(),
+            Saying.of(
+                "{}: {}; regulator at {}, no more",
+                inlet.part().label(),
+                inlet.words(),
+                Amount.pressure(
+                    routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
+            Saying.of(
+                "The least of 2 bar, what the weakest line on the way bears, and what its print or a"
+                    + " part's plate says. Eye protection on. Air goes through lines, never into a shut tank or heater, and"
+                    + " the pressure comes off before the hose."),
+            120,
+            false,
+            0));
+    for (Route route : routes) {
+      blow(route, blows);
+    }
+    sheet.heed(
+        inlet.part().place(),
+        inlet.part().label() + ": air shut off, pressure let off, then " + inlet.done(),
+        "What stands under pressure flies off as it comes loose: open a tap until it hisses no more.",
+        TAKING_OFF,
+        false);
+    unreached(routes);
+  }
+
+  private void blow(Route route, List<Blow> blows) {
+    Tap outlet = (Tap) route.outlet().kind();
+    double limit = limit(route);
+    AirStream stream =
+        AirStream.of(wish.air(), limit, AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
+    List<Blow.Swept> swept = new ArrayList<>();
+    List<String> carried = new ArrayList<>();
+    double held = 0;
+    for (Line line : route.lines()) {
+      double wallis = stream.wallis(line.bore());
+      double left = sheet.now().wetness().volume(line);
+      held += left;
+      boolean goes = wallis >= 1;
+      if (goes) {
+        carried.add(line.id());
+      }
+      swept.add(
+          new Blow.Swept(
+              line.id(),
+              stream.speed(line.bore()),
+              wallis,
+              goes ? Blow.LEAST_FILM * line.volume() : Math.min(left, slug(line, left, stream)),
+              goes ? Blow.MOST_FILM * line.volume() : left));
+    }
+    int bursts = FEWEST_BURSTS + (int) Math.ceil(held / A_BURST);
+    blows.add(
+        new Blow(
+            route.outlet().id(),
+            route.length(),
+            stream.pressure() - AirStream.OPEN,
+            bursts,
+            swept));
+    for (Map.Entry<String, String> need : route.needs().entrySet()) {
+      sheet.put(
+          plumbing.rig().part(need.getKey()), need.getValue(), "So that the air goes this way.");
+    }
+    sheet.put(route.outlet(), route.position(), "The only one that is open.");
+    sheet.add(
+        new WinterStep(
+            new Act.Blown(carried, cleared(route)),
+            route.outlet().place(),
+            Saying.of(
+                "Blow {} bursts to {}, until only mist comes",
+                Integer.toString(bursts),
+                route.outlet().label()),
+            Saying.of(
+                "{} of air, {} at the outlet",
+                Amount.length(route.length()),
+                Amount.pressure(stream.pressure() - AirStream.OPEN)),
+            bursts * SECONDS_A_BURST,
+            true,
+            0));
+    sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
+    if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
+      sheet.note(
+          Saying.of(
+              "Air is too slow in some lines on the way to {}: their low spots keep what they"
+                  + " hold. A stronger compressor, or antifreeze there.",
+              route.outlet().label()));
+    }
+  }
+
+  /** What the weakest line on the way bears, and no more than was asked for (Pa). */
+  private double limit(Route route) {
+    double weakest =
+        route.lines().stream()
+            .mapToDouble(line -> line.material().bears())
+            .min()
+            .orElse(wish.pressure());
+    return Math.min(wish.pressure(), weakest);
+  }
+
+  /** What a full belly first loses where the pressure exceeds its height (m³). */
+  private double slug(Line line, double left, AirStream stream) {
+    double full = line.volume();
+    return stream.pressure() - AirStream.OPEN > 0 && left > 0.9 * full ? left / 2 : left;
+  }
+
+  private static List<String> cleared(Route route) {
+    return route.bodies().stream().filter(p -> p.kind().blowsClear()).map(Part::id).toList();
+  }
+
+  private void unreached(List<Route> routes) {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind().is(Purpose.USE) && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
+        sheet.note(
+            Saying.words(
+                "Air from there does not reach %s: blow into it with a rag round the nozzle, or"
+                        .formatted(part.label())
+                    + " leave it open and count on its fall."));
+      }
+    }
+  }
+}

@@ -1,0 +1,254 @@
+package fernwort.core.winter;
+
+import fernwort.core.glycol.Chain;
+import fernwort.core.glycol.Element;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import fernwort.core.winter.routes.LetIn;
+import fernwort.core.winter.routes.Route;
+import fernwort.core.winter.routes.Routes;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.water.Stretch;
+import fernwort.core.winter.water.Wintering;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Antifreeze drawn or pushed in, outlet by outlet, until each runs coloured. */
+final class FillingUp {
+
+  /** Coloured: this share of the strength filled in. */
+  private static final double COLOURED = 0.9;
+
+  /** An outlet that is not coloured after this is not filled by this way (m³). */
+  private static final double MOST = 0.06;
+
+  /** A slow stream by a small pump (m³/s). */
+  private static final double SLOW = 5e-5;
+
+  /** What it takes to put a suction hose into a jug (s). */
+  private static final double INTO_JUG = 180;
+
+  /** What it takes to put it back (s). */
+  private static final double OUT_OF_JUG = 120;
+
+  private final Sheet sheet;
+  private final Plumbing plumbing;
+  private final WinterWish wish;
+  private final Map<String, Element> elements = new HashMap<>();
+
+  FillingUp(Sheet sheet, WinterWish wish) {
+    this.sheet = sheet;
+    plumbing = sheet.plumbing();
+    this.wish = wish;
+  }
+
+  /** Returns the ids of the parts that antifreeze comes into anyway. */
+  Set<String> passed() {
+    Set<String> passed = new HashSet<>();
+    LetIn.forAntifreeze(plumbing, sheet.now())
+        .ifPresent(inlet ->
+            Routes.from(plumbing, sheet.now(), inlet.out())
+                .forEach(r -> r.bodies().forEach(p -> passed.add(p.id()))));
+    return passed;
+  }
+
+  /** What was undone on the ways or beside them is put back, tipped out. */
+  private void refit(LetIn.Inlet inlet, List<Route> routes) {
+    for (Part part : plumbing.rig().parts()) {
+      boolean beside =
+          part.equals(inlet.part())
+              || routes.stream()
+                  .flatMap(r -> r.lines().stream())
+                  .anyMatch(
+                      l -> l.from().part().equals(part.id()) || l.to().part().equals(part.id()));
+      if (beside && sheet.now().has(part, Kind.UNDONE)) {
+        sheet.put(part, part.kind().service().getFirst().id(), "Tipped out and back on.");
+      }
+    }
+  }
+
+  void fill() {
+    Optional<LetIn.Inlet> found = LetIn.forAntifreeze(plumbing, sheet.now());
+    if (found.isEmpty()) {
+      sheet.note(
+          Saying.words(
+              "No place to let antifreeze in: fit a valve with a hose before the pump, or a cap"
+                  + " on a tee behind it."));
+      new Cups(sheet, wish).pour();
+      return;
+    }
+    LetIn.Inlet inlet = found.get();
+    List<Route> routes =
+        Routes.from(plumbing, sheet.now(), inlet.out()).stream()
+            .filter(r -> !r.outlet().equals(inlet.part()))
+            .sorted(Comparator.comparingDouble(Route::length))
+            .toList();
+    Wintering before = sheet.now();
+    sheet.shutEnds("Else it runs out here.");
+    sheet.closeBeside(routes);
+    refit(inlet, routes);
+    sheet.heed(
+        inlet.part().place(),
+        inlet.part().label() + ": " + inlet.words(),
+        "Premixed glycol for drinking-water systems only, never motor coolant, never into the"
+            + " tank.",
+        INTO_JUG,
+        false);
+    // A pump gives nothing while it is off, and runs dry while the jug is.
+    if (inlet.part().kind().is(Purpose.PUMPS)) {
+      sheet.put(inlet.part(), Kind.ON, "It draws from the jug; off before the jug is empty.");
+    }
+    for (Route route : routes) {
+      push(inlet, route);
+    }
+    if (inlet.part().kind().is(Purpose.PUMPS)) {
+      sheet.put(inlet.part(), Position.OFF.id(), "All lines are filled.");
+    }
+    sheet.heed(
+        inlet.part().place(),
+        inlet.part().label() + ": " + inlet.done(),
+        "Or it is looked for in spring.",
+        OUT_OF_JUG,
+        false);
+    inTheTees(routes);
+    sheet.openBeside(before);
+    List<Part> missed =
+        plumbing.rig().parts().stream()
+            .filter(p -> p.kind().is(Purpose.USE))
+            .filter(p -> routes.stream().noneMatch(r -> r.outlet().equals(p)))
+            .toList();
+    for (Part part : missed) {
+      sheet.note(
+          Saying.words(
+              "Antifreeze from there does not reach %s: it keeps what its fall leaves."
+                  .formatted(part.label())));
+    }
+    new Cups(sheet, wish).pour();
+  }
+
+  private void push(LetIn.Inlet inlet, Route route) {
+    List<String> ids = new ArrayList<>();
+    List<Element> chain = new ArrayList<>();
+    if (inlet.part().kind().is(Purpose.PUMPS)) {
+      ids.add(inlet.part().id());
+      chain.add(body(inlet.part()));
+    }
+    PortRef at = inlet.out();
+    for (Route.Leg leg : route.legs()) {
+      switch (leg) {
+        case Route.Leg.Through through -> {
+          Line line = through.line();
+          boolean back = line.to().equals(at);
+          at = line.other(at);
+          ids.add(line.id());
+          chain.add(elements.computeIfAbsent(line.id(), id -> pipe(line, back)));
+        }
+        case Route.Leg.Body body -> {
+          at = onward(body.part(), route, at);
+          ids.add(body.part().id());
+          chain.add(body(body.part()));
+        }
+      }
+    }
+    Chain pushed = new Chain(chain);
+    double litres = pushed.pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
+    for (Map.Entry<String, String> need : route.needs().entrySet()) {
+      sheet.put(plumbing.rig().part(need.getKey()), need.getValue(), "So that it goes this way.");
+    }
+    sheet.put(route.outlet(), route.position(), "A bucket under it.");
+    Map<String, Double> strengths = new HashMap<>();
+    for (int i = 0; i < ids.size(); i++) {
+      if (chain.get(i).volume() > 0) {
+        strengths.put(ids.get(i), chain.get(i).strength());
+      }
+    }
+    sheet.add(
+        new WinterStep(
+            new Act.Filled(strengths),
+            route.outlet().place(),
+            Saying.of(
+                "{}, {}: run it until it comes coloured, about {}",
+                route.outlet().label(),
+                route.words(),
+                Amount.volume(litres)),
+            Saying.of("Then it is nine tenths as strong as in the jug."),
+            Math.max(20, litres / SLOW),
+            true,
+            litres));
+    sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
+    if (litres >= MOST) {
+      sheet.note(
+          Saying.of(
+              "{} does not come coloured within {}: a big body on the way dilutes it. Drain that"
+                  + " first, or fit a way round it.",
+              route.outlet().label(),
+              Amount.volume(MOST)));
+    }
+  }
+
+  /** The port by which a way leaves a body: where its next line begins. */
+  private PortRef onward(Part part, Route route, PortRef in) {
+    boolean after = false;
+    for (Line line : route.lines()) {
+      if (after) {
+        return line.from().part().equals(part.id()) && !line.from().equals(in)
+            ? line.from()
+            : line.to();
+      }
+      after = line.from().equals(in) || line.to().equals(in);
+    }
+    return in;
+  }
+
+  private Element body(Part part) {
+    return elements.computeIfAbsent(
+        part.id(), id -> new Element.Vessel(part.volume(), sheet.now().wetness().body(id), 0));
+  }
+
+  private Element pipe(Line line, boolean back) {
+    List<Element.Pipe.Plug> plugs = new ArrayList<>();
+    double area = line.volume() / line.length();
+    double at = 0;
+    for (Stretch stretch : sheet.now().wetness().of(line)) {
+      if (stretch.from() > at) {
+        plugs.add(new Element.Pipe.Plug(area * (stretch.from() - at), 0, true));
+      }
+      plugs.add(new Element.Pipe.Plug(area * stretch.length(), 0, false));
+      at = stretch.to();
+    }
+    if (line.length() > at) {
+      plugs.add(new Element.Pipe.Plug(area * (line.length() - at), 0, true));
+    }
+    return new Element.Pipe(line.volume(), back ? plugs.reversed() : plugs);
+  }
+
+  /** A branch that no outlet stands on keeps what its fall leaves, and is told. */
+  private void inTheTees(List<Route> routes) {
+    for (Line line : plumbing.rig().lines()) {
+      boolean filled = routes.stream().anyMatch(r -> r.lines().contains(line));
+      if (!filled && sheet.now().wetness().volume(line) > 0) {
+        sheet.note(
+            Saying.words(
+                "No antifreeze comes into line %s: it keeps what its fall leaves."
+                    .formatted(line.label())));
+      }
+    }
+  }
+}

@@ -1,0 +1,143 @@
+package fernwort.core.winter;
+
+import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Procedure;
+import fernwort.core.winter.water.Draining;
+import fernwort.core.winter.water.Wintering;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Which one more thing to do would get more water out: what is turned, taken off or leaned is tried
+ * by draining the rig with it.
+ */
+public final class Helping {
+
+  /** What lets out less is not worth a hand (m³). */
+  private static final double WORTHWHILE = 2e-6;
+
+  private Helping() {}
+
+  /**
+   * Returns for each line and part that keeps water what would get most of it out: one turn, else
+   * another slope, else a burst of air, or a cup of antifreeze in a trap.
+   *
+   * @param cold what it shall stand (K)
+   */
+  public static Map<String, Act> acts(Plumbing plumbing, Wintering now, double cold) {
+    Best best = new Best(plumbing, now);
+    Levels levels = Levels.of(plumbing, now.state());
+    for (Procedure.Turn turn : candidates(plumbing, now)) {
+      best.take(new Act.Put(turn.part(), turn.position()), after(plumbing, now, levels, turn));
+    }
+    Map<String, Act> acts = new HashMap<>(best.acts);
+    Best leaning = new Best(plumbing, now);
+    for (Slope slope : Opening.slopes()) {
+      leaning.take(new Act.Tilt(slope.pitch(), slope.roll()), Draining.of(plumbing, now.on(slope)));
+    }
+    leaning.acts.forEach(acts::putIfAbsent);
+    for (Part part : plumbing.rig().parts()) {
+      if (now.wetness().body(part.id()) > WORTHWHILE) {
+        byHand(part, cold).ifPresent(act -> acts.putIfAbsent(part.id(), act));
+      }
+    }
+    for (Line line : plumbing.rig().lines()) {
+      if (now.wetness().volume(line) > WORTHWHILE) {
+        acts.putIfAbsent(line.id(), new Act.Blown(List.of(line.id()), List.of()));
+      }
+    }
+    return acts;
+  }
+
+  /** What gets the water out of a body that neither a turn nor a slope empties. */
+  private static Optional<Act> byHand(Part part, double cold) {
+    Kind kind = part.kind();
+    if (kind.is(Purpose.TRAPS)) {
+      return Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
+    }
+    // What only joins lines is cleared with them.
+    return kind.blowsClear() && kind.frost() != Frost.AS_ITS_LINE
+        ? Optional.of(new Act.Blown(List.of(), List.of(part.id())))
+        : Optional.empty();
+  }
+
+  /** The least share of glycol, in steps of a twentieth, that stands a cold (K). */
+  private static double strength(double cold) {
+    double strength = 0.05;
+    while (strength < 0.6 && !FreezingPoint.stands(strength, cold)) {
+      strength += 0.05;
+    }
+    return strength;
+  }
+
+  /** The act that lets most out of each line and part. */
+  private static final class Best {
+
+    private final Plumbing plumbing;
+    private final Wintering now;
+    private final Map<String, Act> acts = new HashMap<>();
+    private final Map<String, Double> most = new HashMap<>();
+
+    private Best(Plumbing plumbing, Wintering now) {
+      this.plumbing = plumbing;
+      this.now = now;
+    }
+
+    private void take(Act act, Wintering after) {
+      for (Line line : plumbing.rig().lines()) {
+        keep(line.id(), now.wetness().volume(line) - after.wetness().volume(line), act);
+      }
+      for (Part part : plumbing.rig().parts()) {
+        double less =
+            now.wetness().body(part.id())
+                - after.wetness().body(part.id())
+                + now.state().volume(part.id())
+                - after.state().volume(part.id());
+        keep(part.id(), less, act);
+      }
+    }
+
+    private void keep(String id, double less, Act act) {
+      if (less > most.getOrDefault(id, WORTHWHILE)) {
+        most.put(id, less);
+        acts.put(id, act);
+      }
+    }
+  }
+
+  /** A rig after one turn that moves no tank's water by itself, its levels known already. */
+  static Wintering after(Plumbing plumbing, Wintering now, Levels levels, Procedure.Turn turn) {
+    return Draining.of(plumbing, now.with(plumbing.rig(), turn.part(), turn.position()), levels);
+  }
+
+  /** Whatever opens something that is not open, and starts nothing. */
+  static List<Procedure.Turn> candidates(Plumbing plumbing, Wintering now) {
+    List<Procedure.Turn> turns = new ArrayList<>();
+    for (Part part : plumbing.rig().parts()) {
+      Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
+          .map(Position::id)
+          .distinct()
+          .filter(p -> part.kind().opensToDrain(p) && !isSo(now, part, p))
+          .forEach(p -> turns.add(new Procedure.Turn(part.id(), p)));
+    }
+    return turns;
+  }
+
+  private static boolean isSo(Wintering now, Part part, String position) {
+    return now.has(part, position) || now.state().setting().has(part.id(), position);
+  }
+}

@@ -1,0 +1,201 @@
+package fernwort.core.winter;
+
+import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Saying;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Harm;
+import fernwort.core.winter.sheets.Leftover;
+import fernwort.core.winter.sheets.Remaining;
+import fernwort.core.winter.water.Regions;
+import fernwort.core.winter.water.Wintering;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The water that is still in a rig, most dangerous first, each with how to get it out. */
+public final class Leftovers {
+
+  /** Less in a line is a film, and breaks nothing (m³). */
+  private static final double FILM = 5e-6;
+
+  /** Less in a body is a drop (m³). */
+  private static final double DROP = 1e-6;
+
+  /** A tank or body up to half full lets ice grow upward. */
+  private static final double HALF = 0.5;
+
+  private final Plumbing plumbing;
+  private final Wintering now;
+  private final double cold;
+  private final Regions regions;
+  private final Map<String, Act> helps;
+
+  private Leftovers(Plumbing plumbing, Wintering now, double cold, Map<String, Act> helps) {
+    this.plumbing = plumbing;
+    this.now = now;
+    this.cold = cold;
+    this.helps = helps;
+    regions = new Regions(plumbing, now);
+  }
+
+  /**
+   * Returns what is left, without looking for what would let it out.
+   *
+   * @param plumbing the prepared rig
+   * @param now how it stands
+   * @param cold the cold it shall stand (K)
+   */
+  public static List<Remaining> of(Plumbing plumbing, Wintering now, double cold) {
+    return new Leftovers(plumbing, now, cold, Map.of()).all();
+  }
+
+  /** Returns what is left, each with the one thing that would get more of it out, if one does. */
+  public static List<Remaining> withHelp(Plumbing plumbing, Wintering now, double cold) {
+    return new Leftovers(plumbing, now, cold, Helping.acts(plumbing, now, cold)).all();
+  }
+
+  private List<Remaining> all() {
+    List<Remaining> left = new ArrayList<>();
+    for (Line line : plumbing.rig().lines()) {
+      double volume = now.wetness().volume(line);
+      if (volume > FILM && !stands(line.id())) {
+        left.add(line(line, volume));
+      }
+    }
+    for (Part part : plumbing.rig().parts()) {
+      double volume = now.wetness().body(part.id());
+      if (part.kind() instanceof Tank tank) {
+        tank(part, tank).ifPresent(left::add);
+      } else if (volume > DROP && !stands(part.id())) {
+        left.add(body(part, volume));
+      }
+    }
+    left.sort(
+        Comparator.comparing(Remaining::harm)
+            .thenComparing(Comparator.comparingDouble(Remaining::volume).reversed()));
+    return left;
+  }
+
+  private boolean stands(String id) {
+    return FreezingPoint.stands(now.strength(id), cold);
+  }
+
+  private Remaining remaining(
+      String id, Leftover.Kind kind, double volume, Harm harm, String how, String mend) {
+    return new Remaining(
+        id,
+        kind,
+        volume,
+        harm,
+        Saying.words(how),
+        Saying.words(mend),
+        Optional.ofNullable(helps.get(id)));
+  }
+
+  private Remaining line(Line line, double volume) {
+    return switch (regions.of(line, plumbing)) {
+      case SHUT_IN ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              Harm.DANGER,
+              "full between closed ends: ice finds no room",
+              "Open something at both of its ends, so that air follows; or blow it out");
+      case DEAD_END ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              Harm.DANGER,
+              "full up to a closed end: no air gets in behind it",
+              "Open its closed end; or add a drain there, or blow it out");
+      case AT_A_TANK ->
+          remaining(
+              line.id(),
+              Leftover.Kind.LINE,
+              volume,
+              Harm.WARNING,
+              "filled from a tank that still holds water",
+              "Empty the tank first");
+      case POCKET -> pocket(line, volume);
+    };
+  }
+
+  private Remaining pocket(Line line, double volume) {
+    boolean sags = regions.sags(line, plumbing);
+    boolean stretches = line.material().stretches();
+    return remaining(
+        line.id(),
+        Leftover.Kind.LINE,
+        volume,
+        stretches ? Harm.NONE : Harm.WARNING,
+        "%s with air beside it; %s"
+            .formatted(
+                sags ? "a pocket in a low spot" : "some water in it",
+                stretches ? "this line stretches" : "a rigid line may split there"),
+        sags
+            ? "Lift the low spot, park the other way, or blow it out"
+            : "Blow it out, or park so that it falls to an open end");
+  }
+
+  private Optional<Remaining> tank(Part part, Tank tank) {
+    double volume = now.state().volume(part.id());
+    if (volume <= FILM || stands(part.id())) {
+      return Optional.empty();
+    }
+    boolean fuller = volume > HALF * plumbing.room(part.id()).capacity();
+    return Optional.of(
+        remaining(
+            part.id(),
+            Leftover.Kind.TANK,
+            volume,
+            fuller ? Harm.WARNING : Harm.NONE,
+            fuller
+                ? "more than half full: ice closes over first and then pushes"
+                : "not over half full: ice grows upward",
+            fuller
+                ? tank.contents() == Contents.GRAY
+                    ? "Dump it where local rules permit"
+                    : "Let it out, or at least down to half"
+                : "Leave its outlets open"));
+  }
+
+  /** Bodies crack with little; one that is not over half full has air to grow into. */
+  private Remaining body(Part part, double volume) {
+    boolean little = volume <= HALF * part.volume();
+    return remaining(
+        part.id(),
+        Leftover.Kind.BODY,
+        volume,
+        harm(part, little),
+        part.kind().frozen(little),
+        little && harm(part, true) == Harm.WARNING
+            ? "Leave it open: ice there has air to grow into"
+            : part.kind().mend());
+  }
+
+  private Harm harm(Part part, boolean little) {
+    return switch (part.kind().frost()) {
+      case CRACKS -> Harm.DANGER;
+      case CRACKS_WHEN_FULL -> little ? Harm.WARNING : Harm.DANGER;
+      case AS_ITS_LINE -> byRegion(part);
+      case LIFTS -> Harm.WARNING;
+      case NOTHING -> Harm.NONE;
+    };
+  }
+
+  private Harm byRegion(Part part) {
+    return switch (regions.at(plumbing.first(plumbing.index(part.id())))) {
+      case SHUT_IN, DEAD_END -> Harm.DANGER;
+      case AT_A_TANK, POCKET -> Harm.WARNING;
+    };
+  }
+}

@@ -1,0 +1,299 @@
+package fernwort.core.winter;
+
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.plumbing.Connections;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Saying;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Procedure;
+import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.water.Draining;
+import fernwort.core.winter.water.Wintering;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/** Everything opened that lets air in or water out, on the slope that leaves least. */
+public final class Opening {
+
+  /** Slopes that a wheel on a block or a kerb gives (degrees). */
+  private static final double[] PITCHES = {0, 2, -2, 4, -4};
+
+  private static final double[] ROLLS = {0, 2, -2};
+
+  /** Another slope is worth it for this much less water (m³). */
+  private static final double WORTH_A_SLOPE = 5e-5;
+
+  /** One more turn is worth it for this (m³, bodies counted as by {@link #A_BODY}). */
+  private static final double WORTH_A_TURN = 3e-6;
+
+  /** A spanner is worth it for this. */
+  private static final double WORTH_A_SPANNER = 6e-6;
+
+  private static final int MOST_TURNS = 24;
+  private static final int MOST_TILTS = 2;
+
+  private static final double PARKING = 300;
+
+  /** What stands behind an outlet and would run over the hands (m³); own choice. */
+  private static final double A_SPILL = 5e-4;
+
+  /** A body that cracks weighs as much as so much water in a line (m³). */
+  private static final double A_BODY = 1e-3;
+
+  private final Sheet sheet;
+  private final Plumbing plumbing;
+
+  /** Whether the plugs of traps come out, too. */
+  private final boolean traps;
+
+  Opening(Sheet sheet, boolean traps) {
+    this.sheet = sheet;
+    this.traps = traps;
+    plumbing = sheet.plumbing();
+  }
+
+  /** The best slope for what is going to be opened. */
+  void park() {
+    List<Procedure.Turn> turns = turns();
+    tiltTo(
+        best(slope -> trial(sheet.now(), slope, turns)),
+        "Park it %s",
+        "On this slope least stays.");
+  }
+
+  /** Returns the slope on which least stays; the present one unless another is worth it. */
+  private Slope best(Function<Slope, Wintering> after) {
+    Slope best = sheet.now().state().slope();
+    double least = weight(after.apply(best));
+    for (Slope slope : slopes()) {
+      double weight = weight(after.apply(slope));
+      if (weight < least - WORTH_A_SLOPE) {
+        least = weight;
+        best = slope;
+      }
+    }
+    return best;
+  }
+
+  /** The slopes that are tried. */
+  static List<Slope> slopes() {
+    List<Slope> slopes = new ArrayList<>();
+    for (double pitch : PITCHES) {
+      for (double roll : ROLLS) {
+        slopes.add(new Slope(pitch, roll));
+      }
+    }
+    return slopes;
+  }
+
+  private Wintering trial(Wintering from, Slope slope, List<Procedure.Turn> turns) {
+    Wintering now = from.on(slope);
+    for (Procedure.Turn turn : turns) {
+      now = now.with(plumbing.rig(), turn.part(), turn.position());
+    }
+    return Draining.of(plumbing, now);
+  }
+
+  /** Tilts to other slopes in between, as long as that lets more out; what is dry stays dry. */
+  void tiltOn() {
+    for (int times = 0; times < MOST_TILTS; times++) {
+      tiltTo(
+          best(slope -> Draining.of(plumbing, sheet.now().on(slope))),
+          "Then %s",
+          "More runs out so; what is dry stays dry.");
+    }
+  }
+
+  private void tiltTo(Slope slope, String words, String why) {
+    if (slope.equals(sheet.now().state().slope())) {
+      return;
+    }
+    sheet.add(
+        new WinterStep(
+            new Act.Tilt(slope.pitch(), slope.roll()),
+            "",
+            Saying.words(words.formatted(said(slope))),
+            Saying.words(why + " Chock the wheels; never under a vehicle on a jack."),
+            PARKING,
+            false,
+            0));
+  }
+
+  /** A slope in words: "nose up by 2°, level across". */
+  public static String said(Slope slope) {
+    String along =
+        slope.pitch() == 0
+            ? "level along"
+            : (slope.pitch() > 0 ? "nose up by %s°" : "nose down by %s°")
+                .formatted(Math.round(Math.abs(slope.pitch())));
+    String across =
+        slope.roll() == 0
+            ? "level across"
+            : (slope.roll() > 0 ? "left side up by %s°" : "right side up by %s°")
+                .formatted(Math.round(Math.abs(slope.roll())));
+    return along + ", " + across;
+  }
+
+  /** How bad what stays is: litres, and bodies that crack. */
+  private double weight(Wintering now) {
+    double weight = 0;
+    for (Line line : plumbing.rig().lines()) {
+      weight += now.wetness().volume(line);
+    }
+    for (Part part : plumbing.rig().parts()) {
+      double held = now.wetness().body(part.id());
+      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind().is(Purpose.TURNS);
+      weight += held + (cracks ? A_BODY * held / part.volume() : 0);
+    }
+    return weight;
+  }
+
+  /** Opens all of it, place by place. */
+  void open() {
+    Set<String> hoses = hoses();
+    for (Procedure.Turn turn : turns()) {
+      Part part = plumbing.rig().part(turn.part());
+      if (!hoses.contains(part.id())) {
+        sheet.put(part, turn.position(), part.kind().openedNote());
+      }
+    }
+    for (Part part : plumbing.pumps()) {
+      if (part.kind() instanceof Pump pump
+          && !pump.works().byHand()
+          && sheet.now().wetness().body(part.id()) > Act.DRY_PUMP * part.volume()) {
+        double seconds = pump.dryToEmpty();
+        sheet.add(
+            new WinterStep(
+                new Act.RunDry(part.id()),
+                part.place(),
+                Saying.words(
+                    part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
+                Saying.words("It throws out what its head holds; longer wears it."),
+                seconds,
+                true,
+                0));
+      }
+    }
+  }
+
+  /**
+   * Puts the hose on each dump outlet behind which gray water stands, its valve closed before, so
+   * that none runs over the hands; returns those outlets.
+   */
+  private Set<String> hoses() {
+    Set<String> hoses = new TreeSet<>();
+    Connections free = Connections.withHandlesFree(plumbing);
+    for (Part outlet : plumbing.rig().parts()) {
+      if (outlet.kind().is(Purpose.DUMPS)) {
+        plumbing.tanks().stream()
+            .filter(tank -> sheet.now().state().volume(tank.id()) > A_SPILL)
+            .map(tank -> free.leaving(tank, p -> true, p -> p.equals(outlet)))
+            .flatMap(Optional::stream)
+            .findFirst()
+            .ifPresent(way -> {
+              shutOn(way);
+              sheet.put(
+                  outlet,
+                  OpenEnd.HOSE.id(),
+                  "Only where local rules permit. The hose falls all the way.");
+              hoses.add(outlet.id());
+            });
+      }
+    }
+    return hoses;
+  }
+
+  /** Closes the first valve on a way, unless one is closed there. */
+  private void shutOn(List<String> way) {
+    for (String id : way) {
+      Part part = plumbing.rig().part(id);
+      if (part.kind() instanceof TwoWayValve valve && valve.shut().isPresent()) {
+        sheet.put(part, valve.shut().get().id(), "So nothing runs out while the cap is off.");
+        return;
+      }
+    }
+  }
+
+  /**
+   * Turns on whatever lets out more, such as the other ways of a valve. Each is tried by draining
+   * the rig with it.
+   */
+  void turnOn() {
+    greedy(t -> !t.position().equals(Kind.UNDONE), WORTH_A_TURN);
+  }
+
+  /**
+   * Undoes, as a last resort, what keeps water that nothing else lets out.
+   *
+   * @param spared ids of parts that need not be undone
+   */
+  void undo(Set<String> spared) {
+    greedy(t -> t.position().equals(Kind.UNDONE) && !spared.contains(t.part()), WORTH_A_SPANNER);
+    turnOn();
+  }
+
+  private void greedy(Predicate<Procedure.Turn> kind, double worth) {
+    for (int times = 0; times < MOST_TURNS; times++) {
+      double least = weight(sheet.now()) - worth;
+      Procedure.Turn best = null;
+      Levels levels = Levels.of(plumbing, sheet.now().state());
+      for (Procedure.Turn turn : Helping.candidates(plumbing, sheet.now())) {
+        if (kind.test(turn) && !isTrapLeft(turn)) {
+          double weight = weight(Helping.after(plumbing, sheet.now(), levels, turn));
+          if (weight < least) {
+            least = weight;
+            best = turn;
+          }
+        }
+      }
+      if (best == null) {
+        return;
+      }
+      Part part = plumbing.rig().part(best.part());
+      sheet.put(part, best.position(), more(best, part));
+    }
+  }
+
+  private boolean isTrapLeft(Procedure.Turn turn) {
+    return !traps && plumbing.rig().part(turn.part()).kind().is(Purpose.TRAPS);
+  }
+
+  private static String more(Procedure.Turn turn, Part part) {
+    if (turn.position().equals(Kind.UNDONE)) {
+      return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
+    }
+    return part.kind().is(Purpose.TURNS) && !turn.position().equals(Valve.HALF)
+        ? "So that this side runs out, too; wait until it drips no more."
+        : part.kind().openedNote();
+  }
+
+  /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
+  List<Procedure.Turn> turns() {
+    List<Procedure.Turn> turns = new ArrayList<>();
+    Stream<Part> taps = plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE));
+    Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !p.kind().is(Purpose.USE));
+    for (Part part :
+        Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
+      if (traps || !part.kind().is(Purpose.TRAPS)) {
+        part.kind().drained().ifPresent(open -> turns.add(new Procedure.Turn(part.id(), open)));
+      }
+    }
+    return turns;
+  }
+}

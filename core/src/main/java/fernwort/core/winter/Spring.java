@@ -1,0 +1,404 @@
+package fernwort.core.winter;
+
+import fernwort.core.glycol.Chain;
+import fernwort.core.glycol.Element;
+import fernwort.core.hygiene.Dose;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Saying;
+import fernwort.core.tank.TankFigures;
+import fernwort.core.winter.routes.LetIn;
+import fernwort.core.winter.routes.Route;
+import fernwort.core.winter.routes.Routes;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.School;
+import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.WinterPlan;
+import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.water.Wintering;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/**
+ * A rig woken: what the autumn's record says is off or open is closed, flushed, sanitized. What is
+ * done of it in between, in a rig in use, are chores.
+ */
+public final class Spring {
+
+  /** Less than this share of what was filled in counts as clear. */
+  private static final double CLEAR = 0.01;
+
+  private static final double CONTACT = 4 * 3600;
+
+  private static final double TAP = 8e-5;
+
+  /** Less than a glass is not worth a figure (m³). */
+  private static final double LITTLE = 5e-5;
+
+  private static final double MOST = 0.2;
+  private static final double LOOKING = 900;
+  private static final double FILLING = 1200;
+
+  private final Plans plans;
+  private final Plumbing plumbing;
+  private final Setting before;
+  private final Sheet sheet;
+  private final Map<String, Element> elements = new HashMap<>();
+
+  private Spring(Plans plans, Wintering autumn, Setting before) {
+    this.plans = plans;
+    plumbing = plans.plumbing();
+    this.before = before;
+    sheet = new Sheet(plumbing, autumn);
+  }
+
+  /**
+   * Returns how a rig is woken.
+   *
+   * @param plans plans jobs of the rig
+   * @param autumn how the autumn left it
+   * @param before how its handles stood before
+   */
+  public static WinterPlan of(Plans plans, Wintering autumn, Setting before) {
+    return new Spring(plans.brief(), autumn, before).plan(autumn);
+  }
+
+  /** What is done now and then in a rig in use. */
+  public enum Chore {
+    SANITIZE("Sanitize"),
+    LOOK_FOR_LEAKS("Look for leaks");
+
+    private final String title;
+
+    Chore(String title) {
+      this.title = title;
+    }
+
+    /** Returns what it is called. */
+    public String title() {
+      return title;
+    }
+  }
+
+  /**
+   * Returns how a chore is done; the handles stand afterwards as they do now.
+   *
+   * @param inUse how the rig stands, its lines full
+   */
+  public static WinterPlan of(Plans plans, Chore chore, Wintering inUse) {
+    Spring spring = new Spring(plans.brief(), inUse, inUse.state().setting());
+    switch (chore) {
+      case SANITIZE -> {
+        spring.cartridgesOut();
+        spring.runTaps();
+        spring.sanitize();
+        spring.cartridgesIn();
+      }
+      case LOOK_FOR_LEAKS -> {
+        spring.runTaps();
+        spring.look();
+      }
+    }
+    spring.putBack("As it was.", part -> spring.before.of(part.id()));
+    return plan(inUse, spring.sheet);
+  }
+
+  private WinterPlan plan(Wintering autumn) {
+    refit();
+    cartridgesOut();
+    fill();
+    runTaps();
+    flush(autumn);
+    look();
+    sanitize();
+    cartridgesIn();
+    asBefore("As it was before the winter.");
+    return plan(autumn, sheet);
+  }
+
+  private static WinterPlan plan(Wintering autumn, Sheet sheet) {
+    return new WinterPlan(
+        School.FALL,
+        sheet.steps(),
+        autumn,
+        sheet.now(),
+        List.of(),
+        sheet.notes(),
+        List.of(),
+        0,
+        OptionalDouble.empty(),
+        "");
+  }
+
+  /** Bowls on, plugs in, fittings back; then handles and caps as they were. */
+  private void refit() {
+    for (Part part : sheet.byPlace(plumbing.rig().parts().stream())) {
+      if (sheet.now().service().containsKey(part.id())) {
+        if (sheet.now().has(part, Valve.HALF)) {
+          sheet.put(part, before.of(part.id()), "From half way.");
+        } else {
+          sheet.put(
+              part,
+              part.kind().service().getFirst().id(),
+              "Look at its seal; a new one costs little.");
+        }
+      }
+    }
+    asBefore("Open since the autumn.");
+  }
+
+  private void asBefore(String why) {
+    putBack(why, part -> part.kind().is(Purpose.TURNS) ? before.of(part.id()) : part.rest().id());
+  }
+
+  private void putBack(String why, Function<Part, String> position) {
+    for (Part part : sheet.byPlace(plumbing.rig().handles())) {
+      String rest = position.apply(part);
+      if (!sheet.now().state().setting().of(part.id()).equals(rest)) {
+        sheet.put(part, rest, why);
+      }
+    }
+  }
+
+  private void cartridgesOut() {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind().is(Purpose.FILTERS)) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": leave the cartridge out, bowl on",
+            "Chlorine and antifreeze spoil it; it comes back last.",
+            60,
+            false);
+      }
+    }
+  }
+
+  private void fill() {
+    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      sheet.heed(
+          tank.place(),
+          "Fill " + tank.label() + " a third, with drinking water",
+          "By the way you always fill it. Look under it and at its fittings meanwhile.",
+          FILLING,
+          false);
+    }
+  }
+
+  /** Handles and pump as the taps need them, from the first tank from which they run. */
+  private void runTaps() {
+    State third = sheet.now().state();
+    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      third = third.withVolume(tank.id(), plumbing.room(tank.id()).capacity() / 3);
+    }
+    State filled = third;
+    Optional<Plan> running =
+        Jobs.of(plumbing).all().stream()
+            .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK)
+            .map(j -> plans.plan(j, filled))
+            .filter(p -> p.trouble().isEmpty())
+            .findFirst();
+    running.ifPresentOrElse(
+        plan ->
+            plan.moves().forEach(m -> sheet.put(plumbing.rig().part(m.part()), m.to(), m.why())),
+        () ->
+            sheet.note(
+                Saying.words(
+                    "The taps run from no tank by themselves: flush them as you use them.")));
+  }
+
+  /** Each outlet, cold until clear, then hot, then what is low. */
+  private void flush(Wintering autumn) {
+    Optional<LetIn.Inlet> inlet = LetIn.forAntifreeze(plumbing, sheet.now());
+    if (inlet.isEmpty()) {
+      sheet.note(
+          Saying.words("No pump or inlet leads to a tap: flush each by hand, from its tank."));
+      return;
+    }
+    double strongest = autumn.glycol().values().stream().mapToDouble(s -> s).max().orElse(0);
+    List<Route> routes =
+        Routes.from(plumbing, sheet.now(), inlet.get().out()).stream()
+            .filter(r -> !r.outlet().equals(inlet.get().part()))
+            .sorted(
+                Comparator.comparing((Route r) -> r.position().equals(Tap.HOT.id()))
+                    .thenComparingDouble(Route::length))
+            .toList();
+    double sum = 0;
+    Set<String> wet = new HashSet<>();
+    for (Route route : routes) {
+      double dry =
+          route.lines().stream()
+              .filter(l -> !wet.contains(l.id()))
+              .mapToDouble(l -> l.volume() - autumn.wetness().volume(l))
+              .sum();
+      route.lines().forEach(l -> wet.add(l.id()));
+      double litres = dry + flushing(route, strongest);
+      sum += litres;
+      sheet.put(route.outlet(), route.position(), "Slowly: it spits air at first.");
+      sheet.add(
+          new WinterStep(
+              new Act.Filled(none(route)),
+              route.outlet().place(),
+              litres < LITTLE
+                  ? Saying.of("{}: until no more air comes", route.outlet().label())
+                  : strongest > 0
+                      ? Saying.of(
+                          "{}: until it runs clear and no longer foams, about {}",
+                          route.outlet().label(),
+                          Amount.volume(litres))
+                      : Saying.of(
+                          "{}: first water after {}, {} go into the lines",
+                          route.outlet().label(),
+                          Amount.time(Math.max(1, dry / TAP)),
+                          Amount.volume(litres)),
+              Saying.words("Then shut it, and the next."),
+              litres / TAP,
+              true,
+              0));
+      sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
+    }
+    if (sum >= LITTLE) {
+      sheet.note(
+          Saying.of(
+              "Flushing takes {} in all; the gray tank needs room for it, or empty it in between"
+                  + " where local rules permit.",
+              Amount.volume(sum)));
+    }
+  }
+
+  private Map<String, Double> none(Route route) {
+    Map<String, Double> none = new HashMap<>();
+    route.lines().forEach(l -> none.put(l.id(), 0.0));
+    route.bodies().stream().filter(p -> p.volume() > 0).forEach(p -> none.put(p.id(), 0.0));
+    return none;
+  }
+
+  /** Litres until less than a hundredth of the antifreeze's strength is left (m³). */
+  private double flushing(Route route, double strongest) {
+    List<Element> chain = new ArrayList<>();
+    for (Route.Leg leg : route.legs()) {
+      chain.add(
+          switch (leg) {
+            case Route.Leg.Through t ->
+                elements.computeIfAbsent(
+                    t.line().id(),
+                    id -> new Element.Pipe(t.line().volume(), sheet.now().strength(id)));
+            case Route.Leg.Body b ->
+                elements.computeIfAbsent(
+                    b.part().id(),
+                    id -> new Element.Vessel(b.part().volume(), sheet.now().strength(id)));
+          });
+    }
+    return strongest <= 0 ? 0 : new Chain(chain).flush(CLEAR * strongest, MOST);
+  }
+
+  private void look() {
+    boolean pressed = pumps().anyMatch(pump -> !pump.works().byHand());
+    boolean worked = pumps().anyMatch(pump -> pump.works().byHand());
+    sheet.heed(
+        "",
+        (pressed ? "Pressure on, everything" : "Everything")
+            + " shut: look at every joint with a dry tissue",
+        pressed
+            ? "A quarter of an hour; the pump must not start by itself meanwhile."
+            : "A quarter of an hour; nothing presses here, so what leaks drips slowly."
+                + (worked ? " Look behind the pump again while somebody works it." : ""),
+        LOOKING,
+        true);
+  }
+
+  private void sanitize() {
+    for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      sheet.heed(
+          part.place(),
+          Saying.of(
+              "{}: {} of plain bleach of 6 g/100 mL with a jug of water, then fill it up",
+              part.label(),
+              Amount.volume(dose(part).bleach())),
+          "50 mg/L: the product's label and local rules first. Never with acids or other cleaners.",
+          FILLING,
+          false);
+    }
+    sheet.heed(
+        "",
+        "Run each tap%s until it smells of it; then wait 4 hours"
+            .formatted(has(p -> p.kind().ports().contains("hot")) ? ", cold and hot," : ""),
+        (has(p -> p.kind().is(Purpose.FILTERS)) ? "Cartridges stay out. " : "")
+            + (has(p -> p.kind().is(Purpose.HEATS)) ? "The heater stays off. " : "")
+            + "Nobody drinks of it meanwhile.",
+        CONTACT,
+        true);
+    for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
+      int changes = dose(part).changes();
+      sheet.heed(
+          part.place(),
+          "%s: drain and fill it %s, running every tap each time"
+              .formatted(part.label(), changes == 1 ? "once" : changes + " times"),
+          "Then no more than 0.5 mg/L is left of it.",
+          FILLING * changes,
+          false);
+    }
+  }
+
+  private boolean has(Predicate<Part> wanted) {
+    return plumbing.rig().parts().stream().anyMatch(wanted);
+  }
+
+  /** Pumps that bring water to taps. */
+  private Stream<Pump> pumps() {
+    return plumbing.pumps().stream()
+        .map(Part::kind)
+        .filter(Pump.class::isInstance)
+        .map(Pump.class::cast)
+        .filter(pump -> pump.duty() == Pump.Duty.SUPPLY);
+  }
+
+  private Dose dose(Part tank) {
+    TankFigures figures = plumbing.figures(tank, sheet.now().state().slope());
+    return Dose.sanitizing(figures.full(), figures.stranded());
+  }
+
+  private void cartridgesIn() {
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind().is(Purpose.FILTERS)) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": cartridge back in",
+            "Rinse it as its maker says.",
+            120,
+            false);
+      }
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind().is(Purpose.HEATS)) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": full before it is lit; a hot tap runs without air",
+            "Gas and mains electricity are for licensed hands.",
+            60,
+            false);
+      }
+    }
+  }
+}

@@ -1,0 +1,3 @@
+/** The ways that air or antifreeze takes when it is pushed in. */
+@org.jspecify.annotations.NullMarked
+package fernwort.core.winter.routes;

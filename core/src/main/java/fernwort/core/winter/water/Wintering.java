@@ -1,0 +1,136 @@
+package fernwort.core.winter.water;
+
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.run.water.Dry;
+import fernwort.core.say.Refusal;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * A rig on its way into the winter or out of it: its handles, what is off or out beside them, and
+ * where water is.
+ *
+ * @param state handles, tanks and slope
+ * @param service positions of {@link Kind#service} by part id; what is not named is as it is in use
+ * @param wetness where water is beside the tanks
+ * @param glycol share of glycol in it by line and part id (0 to 1); none where nothing is named
+ */
+public record Wintering(
+    State state, Map<String, String> service, Wetness wetness, Map<String, Double> glycol) {
+
+  /** Less than this is nothing (m³). */
+  private static final double NOTHING = 1e-7;
+
+  public Wintering {
+    service = Map.copyOf(service);
+    glycol = Map.copyOf(glycol);
+  }
+
+  /** Returns how strong the antifreeze in a line or body is (0 to 1). */
+  public double strength(String id) {
+    return glycol.getOrDefault(id, 0.0);
+  }
+
+  /** Returns this with other antifreeze in lines and bodies. */
+  public Wintering withGlycol(Map<String, Double> changed) {
+    return new Wintering(state, service, wetness, changed);
+  }
+
+  /** Tells whether a part is in a position of {@link Kind#service}. */
+  public boolean has(Part part, String position) {
+    return position.equals(service.get(part.id()));
+  }
+
+  /**
+   * Returns this with one thing set or taken off.
+   *
+   * @throws Refusal when the part cannot be so
+   */
+  public Wintering with(Rig rig, String partId, String position) {
+    Part part = rig.part(partId);
+    Map<String, String> off = new TreeMap<>(service);
+    if (named(part.kind().positions().stream(), position).isPresent()) {
+      if (part.kind().is(Purpose.TURNS)) {
+        off.remove(partId);
+      }
+      return new Wintering(state.with(partId, position), off, wetness, glycol);
+    }
+    if (named(part.kind().service().stream(), position).isEmpty()) {
+      throw new Refusal(
+          "%s has no position \"%s\"; %s".formatted(part.label(), position, choice(part)));
+    }
+    if (part.kind().service().getFirst().id().equals(position)) {
+      off.remove(partId);
+    } else {
+      off.put(partId, position);
+    }
+    return new Wintering(state, off, wetness, glycol);
+  }
+
+  private static Optional<Position> named(Stream<Position> positions, String id) {
+    return positions.filter(p -> p.id().equals(id)).findFirst();
+  }
+
+  private static String choice(Part part) {
+    String all =
+        Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
+            .map(p -> "\"" + p.id() + "\"")
+            .distinct()
+            .collect(Collectors.joining(", "));
+    return all.isEmpty() ? "nothing about it can be set" : "it can be " + all;
+  }
+
+  /** Returns what its lines and bodies lack before water passes them as in use. */
+  public Dry dry(Plumbing plumbing) {
+    Wetness full = Filled.of(plumbing, state).wetness();
+    Map<String, Double> lines = new TreeMap<>();
+    for (Line line : plumbing.rig().lines()) {
+      double lacks = full.volume(line) - wetness.volume(line);
+      if (lacks > NOTHING) {
+        lines.put(line.id(), lacks);
+      }
+    }
+    Map<String, Double> bodies = new TreeMap<>();
+    for (Part part : plumbing.rig().parts()) {
+      // A tee of vents or wastes stands among lines that are dry in use, too.
+      boolean supplied =
+          part.kind().ports().stream()
+              .map(part::port)
+              .filter(plumbing::hasLine)
+              .map(port -> plumbing.rig().lines().get(plumbing.lineAt(port)).id())
+              .anyMatch(full.lines()::containsKey);
+      double lacks = full.body(part.id()) - wetness.body(part.id());
+      if (supplied && lacks > NOTHING) {
+        bodies.put(part.id(), lacks);
+      }
+    }
+    return new Dry(lines, bodies);
+  }
+
+  /** Returns this on another slope. */
+  public Wintering on(Slope slope) {
+    return new Wintering(
+        new State(state.setting(), state.volumes(), slope), service, wetness, glycol);
+  }
+
+  /** Returns this with other water in lines and bodies. */
+  public Wintering with(Wetness changed) {
+    return new Wintering(state, service, changed, glycol);
+  }
+
+  /** Returns this with other water (m³) in one tank. */
+  public Wintering withVolume(String tank, double volume) {
+    return new Wintering(state.withVolume(tank, volume), service, wetness, glycol);
+  }
+}

@@ -1,0 +1,222 @@
+package fernwort.core.build.joints;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.kind.Connection;
+import fernwort.core.kind.Connection.Form;
+import fernwort.core.kind.Connection.Gender;
+import fernwort.core.kind.Connection.Plastic;
+import fernwort.core.kind.Connection.Standard;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+/** What goes into what, and what stands between. */
+class AdaptersTest {
+
+  private static Form thread(Standard standard, String size, Gender gender) {
+    return new Connection.Thread(standard, size, gender);
+  }
+
+  @Test
+  void halvesOfOneStandardAndSizeMate() {
+    Form male = thread(Standard.BSP_PARALLEL, "1/2", Gender.MALE);
+    assertThat(Mating.mates(male, thread(Standard.BSP_PARALLEL, "1/2", Gender.FEMALE))).isTrue();
+    assertThat(Mating.mates(male, new Connection.Bulkhead(Standard.BSP_PARALLEL, "1/2"))).isTrue();
+    assertThat(Mating.mates(male, male)).isFalse();
+    assertThat(Mating.mates(male, thread(Standard.BSP_PARALLEL, "3/4", Gender.FEMALE))).isFalse();
+    assertThat(Mating.mates(male, thread(Standard.NPT, "1/2", Gender.FEMALE))).isFalse();
+  }
+
+  @Test
+  void aTaperedMaleSealsInAParallelFemaleNotTheOtherWayRound() {
+    assertThat(
+            Mating.mates(
+                thread(Standard.BSP_TAPERED, "1/2", Gender.MALE),
+                thread(Standard.BSP_PARALLEL, "1/2", Gender.FEMALE)))
+        .isTrue();
+    assertThat(
+            Mating.mates(
+                thread(Standard.BSP_PARALLEL, "1/2", Gender.MALE),
+                thread(Standard.BSP_TAPERED, "1/2", Gender.FEMALE)))
+        .isFalse();
+  }
+
+  @Test
+  void nothingIsCementedToPolyethylene() {
+    assertThat(
+            Mating.mates(
+                new Connection.Socket(Plastic.POLYETHYLENE, 0.02),
+                new Connection.Spigot(Plastic.POLYETHYLENE, 0.02)))
+        .isFalse();
+    assertThat(
+            Mating.mates(
+                new Connection.Socket(Plastic.PVC, 0.02), new Connection.Spigot(Plastic.PVC, 0.02)))
+        .isTrue();
+    assertThat(
+            Mating.mates(
+                new Connection.Socket(Plastic.ABS, 0.02), new Connection.Spigot(Plastic.PVC, 0.02)))
+        .isFalse();
+  }
+
+  @Test
+  void aTankOpeningIsReachedByATailAndAnAmericanThreadByAPieceBetween() {
+    Adapters shelf = Adapters.shelf();
+    assertThat(
+            shelf.between(
+                new Connection.Bulkhead(Standard.BSP_PARALLEL, "1/2"),
+                new Connection.HoseEnd(0.013)))
+        .hasValueSatisfying(chain ->
+            assertThat(EndLook.words(chain))
+                .isEqualTo("1/2 BSP parallel thread, male to tail for 13 mm hose"));
+    assertThat(
+            shelf.between(
+                thread(Standard.NPT, "1/2", Gender.MALE),
+                thread(Standard.BSP_PARALLEL, "1/2", Gender.MALE)))
+        .hasValueSatisfying(chain -> assertThat(chain).hasSize(2));
+    assertThat(shelf.between(new Connection.HoseTail(0.012), new Connection.HoseEnd(0.012)))
+        .hasValue(List.of());
+    assertThat(shelf.between(new Connection.HoseTail(0.2), new Connection.HoseEnd(0.05))).isEmpty();
+  }
+
+  @Test
+  void matingGoesBothWaysAndEveryFormHasSomethingThatFits() {
+    List<Form> forms = Adapters.forms();
+    for (Form a : forms) {
+      boolean any = false;
+      for (Form b : forms) {
+        assertThat(Mating.mates(a, b)).as("%s and %s", a, b).isEqualTo(Mating.mates(b, a));
+        any |= !(b instanceof Connection.Open) && Mating.mates(a, b);
+      }
+      boolean glue =
+          a instanceof Connection.Socket s && !s.plastic().cements()
+              || a instanceof Connection.Spigot p && !p.plastic().cements();
+      // A tapered female thread wants a tapered male one, which is on the shelf; cement holds not.
+      assertThat(any || glue).as(a.toString()).isTrue();
+    }
+  }
+
+  @Test
+  void tailsTubesAndGrommetsFitWithinALittle() {
+    Form hose = new Connection.HoseEnd(0.01);
+    assertThat(Mating.mates(new Connection.HoseTail(0.0098), hose)).isTrue();
+    assertThat(Mating.mates(new Connection.HoseTail(0.0105), hose)).isTrue();
+    assertThat(Mating.mates(new Connection.HoseTail(0.0096), hose)).isFalse();
+    assertThat(Mating.mates(new Connection.HoseTail(0.0107), hose)).isFalse();
+    Form tube = new Connection.TubeEnd(0.015);
+    assertThat(Mating.mates(new Connection.TubeSocket(0.015, true), tube)).isTrue();
+    assertThat(Mating.mates(new Connection.TubeSocket(0.0155, false), tube)).isFalse();
+    assertThat(Mating.mates(new Connection.Grommet(0.015), tube)).isTrue();
+    assertThat(
+            Mating.mates(new Connection.Grommet(0.025), new Connection.Spigot(Plastic.PVC, 0.02)))
+        .isTrue();
+    assertThat(Mating.mates(new Connection.Grommet(0.02), new Connection.Spigot(Plastic.PVC, 0.02)))
+        .isFalse();
+    assertThat(Mating.mates(new Connection.Open(), hose)).isTrue();
+    assertThat(Mating.mates(hose, hose)).isFalse();
+    assertThat(
+            Mating.mates(
+                new Connection.Socket(Plastic.PVC, 0.02),
+                new Connection.Spigot(Plastic.PVC, 0.025)))
+        .isFalse();
+  }
+
+  @Test
+  void sizesAreThoseOfTheStandards() {
+    Sizes.ThreadSize half = Sizes.thread(Standard.BSP_TAPERED, "1/2").orElseThrow();
+    assertThat(half.outside()).isCloseTo(0.020955, within(1e-9));
+    assertThat(half.pitch()).isCloseTo(0.0254 / 14, within(1e-9));
+    assertThat(Sizes.thread(Standard.NPT, "1").orElseThrow().outside())
+        .isCloseTo(0.033401, within(1e-9));
+    assertThat(Sizes.thread(Standard.NPT, "9")).isEmpty();
+    assertThat(Sizes.threadFor(Standard.NPT, 0.018)).isEqualTo("3/4");
+    assertThat(Sizes.tubeFor(0.0125)).isEqualTo(0.015);
+    assertThat(Sizes.tubeBore(0.022)).isCloseTo(0.018, within(1e-12));
+    assertThat(Sizes.pipeFor(0.037)).isEqualTo(0.04);
+    assertThat(Sizes.pipes().stream().map(Sizes::pipeOutside).map(d -> Math.round(1000 * d)))
+        .containsExactly(20L, 25L, 32L, 40L, 50L, 63L);
+    assertThat(Sizes.pipeOutside(0.08)).isCloseTo(0.1, within(1e-12));
+    assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "3/4")).isCloseTo(0.036, within(1e-9));
+    assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-12));
+    assertThat(new Adapter(new Connection.HoseTail(0.01), new Connection.HoseEnd(0.01)).bore())
+        .isCloseTo(0.008, within(1e-12));
+    assertThat(Adapter.bore(new Connection.Thread(Standard.METRIC, "M22x1.5", Gender.MALE)))
+        .isCloseTo(0.013, within(1e-12));
+  }
+
+  /** Chains joined at random, some of which lead nowhere. */
+  private static Form form(Random random) {
+    return switch (random.nextInt(4)) {
+      case 0 ->
+          thread(
+              random.nextBoolean() ? Standard.NPT : Standard.BSP_PARALLEL,
+              random.nextBoolean() ? "1/2" : "3/4",
+              random.nextBoolean() ? Gender.MALE : Gender.FEMALE);
+      case 1 -> new Connection.HoseTail(random.nextBoolean() ? 0.01 : 0.013);
+      case 2 -> new Connection.TubeSocket(0.015, false);
+      default -> new Connection.HoseEnd(random.nextBoolean() ? 0.01 : 0.013);
+    };
+  }
+
+  @Property(tries = 300)
+  void theChainIsAsShortAsTheShortestOfAll(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Adapter> few = new ArrayList<>();
+    for (int i = 0; i < 5; i++) {
+      few.add(new Adapter(form(random), form(random)));
+    }
+    Form from = form(random);
+    Form to = form(random);
+    Optional<List<Adapter>> chain = new Adapters(few).between(from, to);
+    assertThat(chain.map(List::size).orElse(-1)).isEqualTo(shortest(few, from, to, 4));
+    chain.ifPresent(c -> {
+      Form face = from;
+      for (Adapter adapter : c) {
+        assertThat(Mating.mates(face, adapter.one())).isTrue();
+        face = adapter.other();
+      }
+      assertThat(Mating.mates(face, to)).isTrue();
+    });
+  }
+
+  /** Tries every chain. */
+  private static int shortest(List<Adapter> all, Form face, Form to, int most) {
+    if (Mating.mates(face, to)) {
+      return 0;
+    }
+    int best = -1;
+    for (Adapter one : all) {
+      for (Adapter adapter : List.of(one, one.turned())) {
+        if (most > 0 && Mating.mates(face, adapter.one())) {
+          int rest = shortest(all, adapter.other(), to, most - 1);
+          best = rest >= 0 && (best < 0 || rest + 1 < best) ? rest + 1 : best;
+        }
+      }
+    }
+    return best;
+  }
+
+  @Test
+  void everyEndOfEveryRigWeShipIsReached() {
+    Stream<Rig> rigs =
+        Stream.concat(
+            DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    rigs.forEach(rig -> {
+      for (Ends ends : Ends.of(rig)) {
+        assertThat(Adapters.shelf().between(ends.port().form(), ends.end().form()))
+            .as("%s: %s at %s", rig.name(), ends.line().id(), ends.at())
+            .isPresent();
+      }
+      assertThat(EndLook.of(rig)).as(rig.name()).isEmpty();
+    });
+  }
+}

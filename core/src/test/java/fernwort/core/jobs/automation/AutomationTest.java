@@ -1,0 +1,291 @@
+package fernwort.core.jobs.automation;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.end.OpenEnd.Role;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.ways.Turns.Turn;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/** Motor valves that act by themselves, on a rig of one tank between mains and a tap. */
+class AutomationTest {
+
+  private static final double HOUR = 3600;
+
+  /** Mains fill the tank by a motor valve; a tap below draws from it. */
+  private static Rig rig(String unpowered) {
+    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
+        .part("check", "Check valve", 0, 0, 1, Fittings.check())
+        .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
+        .part("drain-motor", "Drain motor", 0, 0, 0.9, Fittings.motorised(0, "", 6))
+        .part("drain", "Drain", 0, 0, 0.3, Fittings.end(Role.DRAIN))
+        .part("tee", "Tee", 0, 0, 0.95, new Tee())
+        .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
+        .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 1)
+        .line("b", "B", "check.out > motor.a", 12, 1, Material.PEX, 1)
+        .line("c", "C", "motor.b > tank.high", 12, 1, Material.PEX, 1)
+        .line("d", "D", "tank.low > tee.a", 12, 1, Material.PEX, 1)
+        .line("e", "E", "tee.b > tap.cold", 12, 1, Material.PEX, 1)
+        .line("f", "F", "tee.c > drain-motor.a", 12, 1, Material.PEX, 1)
+        .line("g", "G", "drain-motor.b > drain.in", 12, 1, Material.PEX, 1)
+        .build();
+  }
+
+  private static State state(Rig rig, double litres) {
+    return new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL)
+        .with("inlet", "mains");
+  }
+
+  private static AutomationRun.Course run(Rig rig, Automation automation, State from) {
+    return AutomationRun.run(
+        Plumbing.of(rig), List.of(automation), from, 3 * HOUR, Double.POSITIVE_INFINITY);
+  }
+
+  @Test
+  void aTankIsKeptBetweenTwoMarksWhileATapRuns() {
+    Rig rig = rig("shut");
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    AutomationRun.Course course = run(rig, keep, state(rig, 60).with("tap", "open"));
+    assertThat(course.lowest().get("tank")).isBetween(0.018, 0.0255);
+    assertThat(course.highest().get("tank")).isBetween(0.07, 0.082);
+    assertThat(course.events().stream().filter(e -> e.turn().isPresent()).count()).isGreaterThan(3);
+  }
+
+  @Test
+  void aFillStopsWhenTheTankIsFull() {
+    Rig rig = rig("shut");
+    Automation stop = Automation.stopWhenFull(rig, "tank", "motor", 0.9);
+    AutomationRun.Course course = run(rig, stop, state(rig, 20).with("motor", "open"));
+    assertThat(course.lost()).isLessThan(1e-6);
+    assertThat(course.highest().get("tank")).isBetween(0.112, 0.12);
+    assertThat(course.events())
+        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("motor", "shut")));
+  }
+
+  @Test
+  void aLeakShutsWhatItIsToldTo() {
+    Rig rig = rig("shut");
+    Automation leak = Automation.shutOnLeak(rig);
+    AutomationRun.Course course =
+        AutomationRun.run(
+            Plumbing.of(rig),
+            List.of(leak),
+            state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
+            HOUR,
+            60);
+    assertThat(course.lost()).isBetween(0.001, 0.03);
+    assertThat(course.events())
+        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("drain-motor", "shut")));
+  }
+
+  /** What the motors do and when, to the second. */
+  @Test
+  void aCourseIsOnRecord() {
+    Rig rig = rig("shut");
+    List<String> told = new ArrayList<>();
+    Map<String, AutomationRun.Course> courses =
+        Map.of(
+            "kept between",
+            run(
+                rig,
+                Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6),
+                state(rig, 60).with("tap", "open")),
+            "stopped when full",
+            run(
+                rig,
+                Automation.stopWhenFull(rig, "tank", "motor", 0.9),
+                state(rig, 20).with("motor", "open")),
+            "shut on a leak",
+            AutomationRun.run(
+                Plumbing.of(rig),
+                List.of(Automation.shutOnLeak(rig)),
+                state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
+                HOUR,
+                60));
+    new TreeMap<>(courses)
+        .forEach((name, course) -> {
+          told.add("## " + name);
+          course
+              .events()
+              .forEach(e ->
+                  told.add(
+                      "%.0f s: %s"
+                          .formatted(
+                              e.at(),
+                              e.turn()
+                                  .map(t -> t.part() + " > " + t.position())
+                                  .orElseGet(() -> OnRecord.tell(e.happening())))));
+          told.add(
+              "lowest %s, highest %s, lost %s"
+                  .formatted(
+                      OnRecord.tell(course.lowest()),
+                      OnRecord.tell(course.highest()),
+                      OnRecord.number(course.lost())));
+        });
+    OnRecord.assertAsRead("words/automations", told);
+  }
+
+  @Test
+  void anAutomationThatCanDrainATankIsFoundOut() {
+    Rig rig = rig("shut");
+    Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
+    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(wrong, state(rig, 60)))
+        .anySatisfy(f -> assertThat(f.warning().code()).isEqualTo(Warning.Code.OPEN_TO_GROUND));
+  }
+
+  @Test
+  void theFillValveThatKeepsATankIsFoundSafe() {
+    Rig rig = rig("shut");
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(keep, state(rig, 60))).isEmpty();
+  }
+
+  @Test
+  void twoRulesAgainstEachOtherAreRunTogether() {
+    Rig rig = rig("shut");
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.4);
+    Automation against = Automation.keepBetween(rig, "tank", "motor", 0.38, 0.6);
+    AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
+    State low = state(rig, 20);
+    List<AutomationCheck.Finding> one = check.findings(keep, low);
+    assertThat(check.together(List.of(keep), one, low)).isEmpty();
+    assertThat(check.together(List.of(keep, keep), one, low)).isEmpty();
+    assertThat(check.together(List.of(keep, against), one, low))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.RULES_FIGHT);
+  }
+
+  @Test
+  void whatOneOfThemDoesAloneIsNotToldOfBoth() {
+    Rig rig = rig("shut");
+    AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
+    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
+    State now = state(rig, 60);
+    List<AutomationCheck.Finding> alone = check.findings(wrong, now);
+    assertThat(alone).extracting(f -> f.warning().code()).contains(Warning.Code.OPEN_TO_GROUND);
+    assertThat(check.together(List.of(keep, wrong), alone, now))
+        .extracting(f -> f.warning().code())
+        .doesNotContain(Warning.Code.OPEN_TO_GROUND);
+    assertThat(check.together(List.of(keep, wrong), List.of(), now))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.OPEN_TO_GROUND);
+  }
+
+  /** Nothing stands wrong in any setting; only running it shows that it pumps a tank dry. */
+  @Test
+  void harmThatComesOfRunningItIsFound() {
+    Rig rig = selector();
+    State low =
+        new State(
+            rig.atRest().with("selector", "left"),
+            Map.of("left", 0.004, "right", 0.05),
+            Slope.LEVEL);
+    Automation pumps = Automation.keepBetween(rig, "left", "pump", 0.2, 0.9);
+    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(pumps, low))
+        .filteredOn(f -> f.when().startsWith("when it is run"))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.PUMP_DRY);
+  }
+
+  // --- selectors and pumps -----------------------------------------------------------------------
+
+  /** Two tanks that one motor selector feeds a pump from; the pump also lifts to the first. */
+  private static Rig selector() {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("left", "Left", 0, 0, 1, CaseRigs.tank())
+            .part("right", "Right", 1, 0, 1, CaseRigs.tank())
+            .part("selector", "Selector", 0.5, 0, 0.9, selectorKind())
+            .part("pump", "Pump", 0.5, 0, 0.8, Fittings.pressurePump(10, 3))
+            .part("tap", "Tap", 0.5, 0, 1.5, Fittings.fixture(Type.TAP, true, 6))
+            .line("l", "L", "left.low > selector.a", 12, 1, Material.PEX, 0)
+            .line("r", "R", "right.low > selector.b", 12, 1, Material.PEX, 0)
+            .line("c", "C", "selector.c > pump.in", 12, 1, Material.PEX, 0)
+            .line("p", "P", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
+    return CaseRigs.vented(CaseRigs.vented(rig, "left", 1), "right", 1).build();
+  }
+
+  private static Kind selectorKind() {
+    return new ThreeWayValve(
+        List.of(
+            new Stop("left", "to the left", 180, List.of(List.of("a", "c"))),
+            new Stop("right", "to the right", 0, List.of(List.of("b", "c")))),
+        Optional.of(new Motor(Optional.empty(), 6)));
+  }
+
+  @Test
+  void oneSelectorChangesTanksAndShutsOneWayByOpeningTheOther() {
+    Rig rig = selector();
+    assertThat(Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1).turns())
+        .containsExactly(new Turn("selector", "right"));
+    assertThat(Automation.stopWhenFull(rig, "left", "selector", 0.9).turns())
+        .containsExactly(new Turn("selector", "right"));
+    assertThat(Automation.keepBetween(rig, "right", "selector", 0.2, 0.9).turns())
+        .containsExactly(new Turn("selector", "left"), new Turn("selector", "right"));
+    assertThat(Automation.keepBetween(rig, "left", "selector", 0.2, 0.9).turns())
+        .containsExactly(new Turn("selector", "right"), new Turn("selector", "left"));
+  }
+
+  @Test
+  void aPumpIsSwitched() {
+    Rig rig = selector();
+    assertThat(Automation.keepBetween(rig, "left", "pump", 0.2, 0.9).turns())
+        .containsExactly(new Turn("pump", "off"), new Turn("pump", "on"));
+    assertThat(Automation.shutOnLeak(rig).turns())
+        .as("the selector has no shut position")
+        .containsExactly(new Turn("pump", "off"));
+    State low =
+        new State(
+            rig.atRest().with("selector", "left").with("pump", "on").with("tap", "open"),
+            Map.of("left", 0.02, "right", 0.05),
+            Slope.LEVEL);
+    Automation change = Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1);
+    assertThat(run(rig, change, low).lowest().get("right")).isLessThan(0.04);
+  }
+
+  @Test
+  void marksAndValvesThatCannotBeAreRefusedInOneSentence() {
+    Rig rig = rig("shut");
+    assertThatThrownBy(() -> Automation.keepBetween(rig, "tank", "motor", 0.6, 0.2))
+        .hasMessageContaining("lower mark");
+    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "check", 0.9))
+        .hasMessageContaining("Check valve has no motor");
+    assertThatThrownBy(() ->
+            Automation.stopWhenFull(DemoRig.called("samphire").rig(), "tank", "foot-pump", 0.9))
+        .hasMessageContaining("Foot pump has no motor");
+    assertThatThrownBy(
+            () -> Automation.stopWhenFull(DemoRig.called("tern").rig(), "fore", "loop-pump", 0.9))
+        .hasMessageContaining("Loop pump has no motor");
+    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "nothing", 0.9))
+        .hasMessageContaining("choose a motor valve");
+    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tap", "motor", 0.9))
+        .hasMessageContaining("no tank");
+    assertThatThrownBy(() -> Automation.topUp(rig, "tank", "", "motor", 0.1, 0.9))
+        .hasMessageContaining("no tank");
+    assertThatThrownBy(() -> Automation.purpose("7.5")).hasMessageContaining("from the list");
+  }
+}

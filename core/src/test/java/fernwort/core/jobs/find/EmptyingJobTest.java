@@ -1,0 +1,139 @@
+package fernwort.core.jobs.find;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.Told;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.winter.sheets.Leftover;
+import fernwort.core.winter.sheets.Remains;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+class EmptyingJobTest {
+
+  private static Plan plan(DemoRig rig, State from, boolean lines, String... tanks) {
+    Plumbing plumbing = Plumbing.of(rig.rig());
+    return Plans.of(plumbing).plan(EmptyingJob.of(plumbing, Set.of(tanks), lines), from);
+  }
+
+  private static Plan plan(DemoRig rig, boolean lines, String... tanks) {
+    return plan(rig, rig.state(), lines, tanks);
+  }
+
+  private static int at(Plan plan, String part, String position) {
+    for (int i = 0; i < plan.steps().size(); i++) {
+      if (plan.steps().get(i) instanceof Step.Move m
+          && m.part().equals(part)
+          && m.to().equals(position)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  @Test
+  void pumpAndHeaterGoOffBeforeAnythingIsOpened() {
+    Plan plan = plan(DemoRig.called("marginalia"), false, "low");
+    assertThat(plan.trouble()).isEmpty();
+    int open = at(plan, "low-drain", "off");
+    assertThat(at(plan, "pump", "off")).isNotNegative().isLessThan(open);
+    assertThat(at(plan, "heater", "off")).isNotNegative().isLessThan(open);
+  }
+
+  @Test
+  void eachTankReallyRunsOutInTheRunOrTheSheetSaysWhyNot() {
+    for (DemoRig rig : DemoRig.all()) {
+      List<String> told = new ArrayList<>();
+      for (Part tank : rig.rig().tanks().toList()) {
+        Plan plan = plan(rig, false, tank.id());
+        told.addAll(Told.job(plan.job()));
+        told.addAll(Told.plan(plan, rig.state()));
+        boolean less = plan.after().volume(tank.id()) < 0.3 * rig.state().volume(tank.id()) + 1e-3;
+        assertThat(less || !plan.notes().isEmpty() || plan.trouble().isPresent())
+            .as(rig.id() + " " + tank.id() + " " + plan.after().volumes())
+            .isTrue();
+      }
+      OnRecord.assertAsRead(OnRecord.file("emptying", rig.id()), told);
+    }
+  }
+
+  @Test
+  void grayHasItsHoseOnBeforeItsValveOpensAndItsValveShutBeforeTheCapGoesOn() {
+    Plan plan = plan(DemoRig.called("marginalia"), false, "gray");
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(at(plan, "dump-outlet", "hose"))
+        .isNotNegative()
+        .isLessThan(at(plan, "gray-dump", "open"));
+    assertThat(at(plan, "gray-dump", "shut"))
+        .isNotNegative()
+        .isLessThan(at(plan, "dump-outlet", "capped"));
+  }
+
+  @Test
+  void aTankThatWouldDrawAVacuumGetsAirFirst() {
+    DemoRig rig = DemoRig.called("marginalia");
+    Plan plan = plan(rig, rig.state().with("low-overflow-valve", "shut"), false, "low");
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().setting().of("low-overflow-valve")).isEqualTo("open");
+  }
+
+  @Test
+  void theLinesAreLeftWithEveryTapOpenColdAndHot() {
+    DemoRig rig = DemoRig.called("marginalia");
+    Set<String> tanks = rig.rig().tanks().map(Part::id).collect(Collectors.toSet());
+    Plan plan = plan(rig, true, tanks.toArray(String[]::new));
+    assertThat(plan.trouble()).isEmpty();
+    rig.rig().parts().stream()
+        .filter(p -> p.kind() instanceof Fixture)
+        .forEach(tap -> {
+          Fixture fixture = (Fixture) tap.kind();
+          String stands = plan.after().setting().of(tap.id());
+          assertThat(fixture.opensCold(stands)).as(tap.id()).isTrue();
+          assertThat(fixture.opensHot(stands)).as(tap.id()).isEqualTo(fixture.use().mixes());
+        });
+    List<Leftover> left = Remains.of(Plumbing.of(rig.rig()), plan.after(), tanks, true);
+    assertThat(left).extracting(Leftover::id).contains("sink-trap", "sediment", "pump");
+    double before = rig.rig().lines().stream().mapToDouble(l -> l.volume()).sum();
+    double after =
+        left.stream()
+            .filter(l -> l.kind() == Leftover.Kind.LINE)
+            .mapToDouble(Leftover::volume)
+            .sum();
+    assertThat(after).isLessThan(0.6 * before);
+  }
+
+  @Test
+  void aTankThatWasNotChosenKeepsItsWater() {
+    DemoRig rig = DemoRig.called("marginalia");
+    Plan plan = plan(rig, true, "low");
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("main")).isGreaterThan(rig.state().volume("main") - 1e-3);
+    assertThat(plan.after().setting().of("gray-dump")).isEqualTo("shut");
+  }
+
+  @Test
+  void itsNameHoldsTheChoice() {
+    Plumbing plumbing = Plumbing.of(DemoRig.called("tern").rig());
+    Job job = EmptyingJob.of(plumbing, Set.of("fore", "gray"), true);
+    assertThat(EmptyingJob.named(plumbing, job.id())).contains(job);
+    assertThat(EmptyingJob.named(plumbing, "empty-out~heron")).isEmpty();
+    assertThat(EmptyingJob.named(plumbing, "rest")).isEmpty();
+    assertThatThrownBy(() -> EmptyingJob.of(plumbing, Set.of(), false))
+        .hasMessageContaining("Nothing is chosen");
+    assertThatThrownBy(() -> EmptyingJob.of(plumbing, Set.of("pump"), false))
+        .hasMessageContaining("is no tank");
+  }
+}

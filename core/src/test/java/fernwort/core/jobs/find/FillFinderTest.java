@@ -1,0 +1,384 @@
+package fernwort.core.jobs.find;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.describe.ReadyRig;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.jobs.goal.Caution;
+import fernwort.core.jobs.goal.Floats;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.PortableContainer;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.run.Simulation;
+import fernwort.core.say.Refusal;
+import fernwort.core.ways.Turns.Turn;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Ways to fill that are more than one tank to its brim. */
+class FillFinderTest {
+
+  /** What has a way that its pump is too weak for lacks a pump, not a way. */
+  @Test
+  void ofAPumpThatDoesNotLiftItIsSaidSo() {
+    Rig hauling = ReadyRig.find("haulage").orElseThrow().rig();
+    Rig weak =
+        RigEdit.of(RigEdit.of(hauling).remove("hatch"))
+            .change("engine-pump", p -> p.with(Fittings.transferPump(120, 2.8)));
+    Jobs jobs = Jobs.of(Plumbing.of(weak));
+    assertThat(jobs.all()).noneMatch(job -> job.title().toString().startsWith("Fill"));
+    assertThat(jobs.cannot())
+        .filteredOn(c -> c.what().equals("Fill Haulage tank"))
+        .singleElement()
+        .satisfies(c ->
+            assertThat(c.why())
+                .startsWith("No pump on the way from Suction hose lifts water to Haulage tank."));
+    Rig without = RigEdit.of(weak).remove("outside");
+    assertThat(Jobs.of(Plumbing.of(without)).cannot())
+        .filteredOn(c -> c.what().equals("Fill Haulage tank"))
+        .singleElement()
+        .satisfies(c -> assertThat(c.why()).startsWith("It needs a hose inlet or a filler"));
+  }
+
+  /** Half a metre square and tall, 120 L to its vent. */
+  private static Kind tank() {
+    return Fittings.tank(
+        Contents.FRESH,
+        new Shape.Box(0.5, 0.5, 0.5),
+        0,
+        Fittings.stick(0.1, 0.1),
+        Fittings.port("low", TankPort.Use.LINK, 0.1, 0.1, 0),
+        Fittings.port("fill", TankPort.Use.FILL, 0.1, 0.1, 0.45),
+        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+  }
+
+  /** Two tanks side by side, the second higher by some metres, a valve in the link below them. */
+  private static Rig linked(double higher, double bore) {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
+            .part("check", "Check valve", -0.4, 0, 0.9, Fittings.check())
+            .part("left", "Left", 0, 0, 0.5, tank())
+            .part("right", "Right", 1, 0, 0.5 + higher, tank())
+            .part("link", "Link valve", 0.5, 0, 0.45, Fittings.twoWay(0))
+            .line("i1", "Inlet 1", "inlet.out > check.in", 12, 0.2, Material.PEX, 0)
+            .line("i2", "Inlet 2", "check.out > left.fill", 12, 0.5, Material.PEX, 0)
+            .line("k1", "Link 1", "left.low > link.a", bore, 0.5, Material.PEX, 0)
+            .line("k2", "Link 2", "link.b > right.low", bore, 0.5, Material.PEX, 0);
+    CaseRigs.vented(rig, "left", 0.5);
+    CaseRigs.vented(rig, "right", 0.5 + higher);
+    return rig.build();
+  }
+
+  private static Plan plan(Plumbing plumbing, String job, Map<String, Double> litres) {
+    State from =
+        new State(
+            plumbing.rig().atRest(),
+            Map.of("left", litres.get("left") / 1000, "right", litres.get("right") / 1000),
+            Slope.LEVEL);
+    return Plans.of(plumbing).plan(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+  }
+
+  /** In a narrow link the far tank lags behind what the hose gives. */
+  @ParameterizedTest
+  @CsvSource({"25, 0.06", "12, 0.15"})
+  void twoTanksFillThroughTheirLink(double bore, double lag) {
+    Plumbing plumbing = Plumbing.of(linked(0, bore));
+    Plan plan = plan(plumbing, "fill-through-left-inlet", Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.moves())
+        .extracting(m -> new Turn(m.part(), m.to()))
+        .startsWith(new Turn("link", "open"), new Turn("inlet", "mains"))
+        .endsWith(new Turn("inlet", "capped"));
+    double full = plan.after().volume("left");
+    assertThat(full).isGreaterThan(0.118);
+    assertThat(plan.after().volume("right")).isCloseTo(full, within(lag * full));
+    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+  }
+
+  /** A bladder on the ground, a pump, and a tank above it. */
+  private static Rig bladder(boolean drinkable) {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("bladder", "Bladder", -1, 0, 0.2, new PortableContainer(0.02, drinkable))
+            .part("pump", "Fill pump", -0.5, 0, 0.4, Fittings.transferPump(10, 0.6))
+            .part("tank", "Tank", 0, 0, 0.8, tank())
+            .part("tap", "Tap", 1, 0, 0.6, Fittings.fixture(Fixture.Type.TAP, true, 6))
+            .line("s", "Suction", "bladder.spout > pump.in", 12, 0.6, Material.PEX, 0)
+            .line("p", "Pressed", "pump.out > tank.fill", 12, 1.2, Material.PEX, 0)
+            .line("t", "To tap", "tank.low > tap.cold", 12, 1.2, Material.PEX, 0);
+    return CaseRigs.vented(rig, "tank", 0.8).build();
+  }
+
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void aTankIsPumpedFullFromABladder(boolean drinkable) {
+    Rig rig = bladder(drinkable);
+    Plumbing plumbing = Plumbing.of(rig);
+    Job job = Jobs.of(plumbing).byId("lift-tank-bladder").orElseThrow();
+    assertThat(job.cautions().contains(Caution.UNSAFE_SOURCE)).isEqualTo(!drinkable);
+    State from = new State(rig.atRest(), Map.of("tank", 0.01), Slope.LEVEL);
+    Plan plan = Plans.of(plumbing).plan(job, from);
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("tank")).isCloseTo(0.03, within(1e-3));
+    assertThat(plan.after().setting()).isEqualTo(rig.atRest());
+  }
+
+  /** Two tanks with a valve in the link between them, filled by a pump or from above. */
+  private static Rig linkedBy(String id, Kind kind, boolean pumped) {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part(id, "Source", -1, 0, pumped ? 0.3 : 1.4, kind)
+            .part("left", "Left", 0, 0, 0.5, tank())
+            .part("right", "Right", 1, 0, 0.5, tank())
+            .part("link", "Link valve", 0.5, 0, 0.45, Fittings.twoWay(0))
+            .line("k1", "Link 1", "left.low > link.a", 25, 0.5, Material.PEX, 0)
+            .line("k2", "Link 2", "link.b > right.low", 25, 0.5, Material.PEX, 0);
+    String from = id + "." + kind.ports().getFirst();
+    if (pumped) {
+      rig.part("pump", "Fill pump", -0.5, 0, 0.4, Fittings.transferPump(10, 0.6))
+          .line("s", "Suction", from + " > pump.in", 12, 0.6, Material.PEX, 0)
+          .line("p", "Pressed", "pump.out > left.fill", 12, 1.2, Material.PEX, 0);
+    } else {
+      rig.line("p", "Poured", from + " > left.fill", 25, 1.2, Material.PEX, 0);
+    }
+    return CaseRigs.vented(CaseRigs.vented(rig, "left", 0.5), "right", 0.5).build();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"bladder, true, lift", "can, false, jug"})
+  void aRowIsFilledThroughItsLinkFromAJug(String id, boolean pumped, String by) {
+    Plumbing plumbing = Plumbing.of(linkedBy(id, new PortableContainer(0.02, true), pumped));
+    Plan plan = plan(plumbing, by + "-through-left-" + id, Map.of("left", 10.0, "right", 10.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("left") + plan.after().volume("right"))
+        .isCloseTo(0.04, within(1e-3));
+    assertThat(plan.after().volume("right")).isGreaterThan(0.012);
+    assertThat(plan.moves()).extracting(m -> m.part()).contains("link", id);
+    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+  }
+
+  @Test
+  void aRowIsPumpedFullFromTheOutsideAndLevelledBetween() {
+    Plumbing plumbing = Plumbing.of(linkedBy("hose", new HoseInlet(0, 0.45), true));
+    Plan plan = plan(plumbing, "lift-through-left-hose", Map.of("left", 10.0, "right", 10.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.after().volume("left")).isGreaterThan(0.115);
+    assertThat(plan.after().volume("right")).isCloseTo(plan.after().volume("left"), within(0.006));
+    assertThat(plan.after().setting().of("pump")).isEqualTo("off");
+    assertThat(plan.after().setting().of("hose")).isEqualTo("capped");
+  }
+
+  @Test
+  void whatHasToRestBeforeTheTapIsShutRestsBeforeTheFill() {
+    DemoRig truck = DemoRig.all().getFirst();
+    Plumbing plumbing = Plumbing.of(truck.rig());
+    State from =
+        truck
+            .state()
+            .with("mains-valve", "open")
+            .with("heater-out", "shut")
+            .with("tank-selector", "shut");
+    Plan plan =
+        Plans.of(plumbing).plan(Jobs.of(plumbing).byId("fill-low-inlet").orElseThrow(), from);
+    assertThat(plan.trouble()).isEmpty();
+    List<Step> steps = plan.steps();
+    for (int i = 1; i < steps.size(); i++) {
+      if (steps.get(i - 1) instanceof Step.Wait wait && wait.until().fills()) {
+        assertThat(steps.get(i)).isInstanceOf(Step.Move.class);
+        assertThat(((Step.Move) steps.get(i)).part()).as(steps.toString()).isEqualTo("inlet");
+      }
+    }
+    assertThat(plan.after().setting().of("heater")).isEqualTo("off");
+  }
+
+  /** Three tanks in a row whose vents meet: air passes from one to the next with the links shut. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0, 0.5, 20})
+  void whatIsPouredIntoTheFirstOfARowComesToAllThroughTheirLinks(double litres) {
+    Rig rig = ReadyRig.find("three-in-a-row").orElseThrow().rig();
+    Plumbing plumbing = Plumbing.of(rig);
+    Job job = Jobs.of(plumbing).byId("pour-through-first-filler").orElseThrow();
+    Map<String, Double> volumes = new HashMap<>();
+    rig.tanks().forEach(t -> volumes.put(t.id(), litres / 1000));
+    State from = new State(rig.atRest(), volumes, Slope.LEVEL);
+    Plan plan = Plans.of(plumbing).plan(job, from);
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.moves())
+        .extracting(m -> new Turn(m.part(), m.to()))
+        .containsExactly(
+            new Turn("filler", "open"),
+            new Turn("link-1", "open"),
+            new Turn("link-2", "open"),
+            new Turn("filler", "shut"));
+    assertThat(job.tanks(rig)).contains("first", "second", "third");
+    // Poured into the first, it stands as high in all of them a while later.
+    State poured = from.withVolume("first", 0.06);
+    Simulation run =
+        Simulation.start(plumbing, poured.with(plan.after().setting()).with("filler", "open"));
+    run.runTo(7200);
+    Levels levels = Levels.of(plumbing, run.moment().state());
+    assertThat(levels.surface("second")).isCloseTo(levels.surface("first"), within(0.005));
+    assertThat(levels.surface("third")).isCloseTo(levels.surface("first"), within(0.005));
+    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().startsWith("Fill"));
+  }
+
+  // --- to a mark ---------------------------------------------------------------------------------
+
+  @Test
+  void aTankIsFilledToAMark() {
+    Plumbing plumbing = Plumbing.of(linked(0, 25));
+    Plan plan = plan(plumbing, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 75.5 L");
+    assertThat(plan.after().volume("left")).isCloseTo(0.0755, within(1e-4));
+    assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
+    Step.Wait wait =
+        (Step.Wait)
+            plan.steps().stream().filter(Step.Wait.class::isInstance).findFirst().orElseThrow();
+    assertThat(wait.seconds().expected()).isBetween(120.0, 240.0);
+    assertThat(wait.words().toString()).contains("75.5 L");
+    assertThat(wait.then()).as("what comes when nobody shuts the tap").isNotNull();
+  }
+
+  @Test
+  void aMarkThatIsPassedBeforeTheTapCanBeShutIsRefusedWithWhatComes() {
+    Plan plan =
+        plan(
+            Plumbing.of(linked(0, 25)),
+            "fill-left-inlet~to~20.2",
+            Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble().orElseThrow().words().toString())
+        .contains("before anybody can stop at 20.2 L")
+        .endsWith("Choose a higher mark, or let it in more slowly.");
+  }
+
+  @Test
+  void aMarkThatIsPassedAlreadyIsSaid() {
+    Plan plan =
+        plan(
+            Plumbing.of(linked(0, 25)),
+            "fill-left-inlet~to~15",
+            Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble().orElseThrow().words().toString()).contains("Left holds 20 L already");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "fill-left-inlet~to~",
+        "fill-left-inlet~to~many",
+        "fill-left-inlet~to~1e-999999999",
+        "fill-left-inlet~to~0.0001",
+        "fill-left-inlet~to~-3",
+        "fill-left-inlet~to~NaN",
+        "rest~to~5",
+        "fill-nothing~to~5"
+      })
+  void aMarkThatIsNoneNamesNoJob(String id) {
+    assertThat(Jobs.of(Plumbing.of(linked(0, 25))).byId(id)).isEmpty();
+  }
+
+  @Test
+  void aMarkAboveWhatTheTankTakesIsRefusedWithTheMost() {
+    Jobs jobs = Jobs.of(Plumbing.of(linked(0, 25)));
+    assertThatThrownBy(() -> jobs.byId("fill-left-inlet~to~130"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Left")
+        .hasMessageContaining("120 L");
+  }
+
+  // --- a second stop -----------------------------------------------------------------------------
+
+  /** A tank with a low and a high float, and a valve that chooses between them. */
+  private static Rig twoFloats() {
+    Kind tank =
+        Fittings.tank(
+            Contents.FRESH,
+            new Shape.Box(0.5, 0.5, 0.5),
+            0,
+            Fittings.stick(0.1, 0.1),
+            Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0),
+            Fittings.port("low-float", TankPort.Use.FLOAT, 0.1, 0.1, 0.2),
+            Fittings.port("high-float", TankPort.Use.FLOAT, 0.1, 0.1, 0.4),
+            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
+            .part("check", "Check valve", -0.4, 0, 0.9, Fittings.check())
+            .part("tee", "Tee", -0.3, 0, 0.9, new Tee())
+            .part("low", "Low valve", -0.2, 0, 0.9, Fittings.twoWay(0))
+            .part("high", "High valve", -0.2, 0.2, 0.9, Fittings.twoWay(0))
+            .part("left", "Left", 0, 0, 0.5, tank)
+            .line("i1", "Inlet 1", "inlet.out > check.in", 12, 0.2, Material.PEX, 0)
+            .line("i2", "Inlet 2", "check.out > tee.a", 12, 0.5, Material.PEX, 0)
+            .line("i3", "To low", "tee.b > low.a", 12, 0.2, Material.PEX, 0)
+            .line("i4", "To high", "tee.c > high.a", 12, 0.2, Material.PEX, 0)
+            .line("i5", "Low in", "low.b > left.low-float", 12, 0.2, Material.PEX, 0)
+            .line("i6", "High in", "high.b > left.high-float", 12, 0.2, Material.PEX, 0);
+    return CaseRigs.vented(rig, "left", 0.5).build();
+  }
+
+  @Test
+  void floatsAreTakenFromTheLowestOnWhicheverTheFileNamesFirst() {
+    Plumbing plumbing = Plumbing.of(twoFloats());
+    Part tank = plumbing.rig().part("left");
+    List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
+    Part turned = tank.with(((Tank) tank.kind()).withPorts(ports.reversed()));
+    assertThat(Floats.of(tank))
+        .isEqualTo(Floats.of(turned))
+        .extracting(TankPort::id)
+        .containsExactly("low-float", "high-float");
+    double[] shuts =
+        Floats.of(tank).stream().mapToDouble(f -> Floats.shutsAt(plumbing, tank, f)).toArray();
+    assertThat(shuts).containsExactly(new double[] {0.05, 0.1}, within(1e-9));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"fill-left-inlet, 100", "fill-left-inlet-low-float, 50"})
+  void aTankFillsToTheFloatThatIsMeant(String job, double litres) {
+    Plumbing plumbing = Plumbing.of(twoFloats());
+    for (String low : List.of("open", "shut")) {
+      for (String high : List.of("open", "shut")) {
+        State from =
+            new State(
+                plumbing.rig().atRest().with("low", low).with("high", high),
+                Map.of("left", 0.01),
+                Slope.LEVEL);
+        Plan plan = Plans.of(plumbing).plan(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+        assertThat(plan.trouble()).isEmpty();
+        assertThat(plan.after().volume("left"))
+            .as("low %s, high %s", low, high)
+            .isCloseTo(litres / 1000, within(2e-3));
+      }
+    }
+  }
+}

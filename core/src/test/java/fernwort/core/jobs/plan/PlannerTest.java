@@ -1,0 +1,274 @@
+package fernwort.core.jobs.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.SmallHouses;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Scout;
+import fernwort.core.kind.Position;
+import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Turns.Turn;
+import fernwort.core.ways.Ways;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import net.jqwik.api.statistics.Statistics;
+import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The planner against brute force, and the laws that every plan keeps. */
+class PlannerTest {
+
+  private static final Set<Warning.Code> STANDING =
+      Set.of(
+          Warning.Code.CHECK_VALVE_REVERSED,
+          Warning.Code.GRAY_FULL,
+          Warning.Code.GRAY_NEARLY_FULL,
+          Warning.Code.FILLING);
+
+  // --- brute force -----------------------------------------------------------------------------
+
+  /** Breadth first over all settings, through none with a hazard that was not there before. */
+  private static OptionalInt fewestTurns(Plumbing plumbing, State start, Goal goal) {
+    Scout scout = Planner.of(plumbing).scout(start, goal);
+    Map<Setting, Integer> turns = new HashMap<>();
+    Deque<Setting> front = new ArrayDeque<>();
+    turns.put(start.setting(), 0);
+    front.add(start.setting());
+    while (!front.isEmpty()) {
+      Setting at = front.remove();
+      int so = turns.getOrDefault(at, 0);
+      if (so > 0 && scout.newHazard(at).isPresent()) {
+        continue;
+      }
+      if (scout.fault(at).isEmpty()) {
+        return OptionalInt.of(so);
+      }
+      for (Setting next : neighbours(plumbing.rig(), at, goal)) {
+        if (turns.putIfAbsent(next, so + 1) == null) {
+          front.add(next);
+        }
+      }
+    }
+    return OptionalInt.empty();
+  }
+
+  private static List<Setting> neighbours(Rig rig, Setting at, Goal goal) {
+    List<Setting> next = new ArrayList<>();
+    for (Part part : rig.handles().toList()) {
+      for (Position position : part.kind().positions()) {
+        boolean offered =
+            Targets.isOffered(part, position.id())
+                || position.id().equals(goal.musts().get(part.id()));
+        if (offered && !at.of(part.id()).equals(position.id())) {
+          next.add(at.with(part.id(), position.id()));
+        }
+      }
+    }
+    return next;
+  }
+
+  @Property(tries = 300)
+  void aPlanTakesAsFewTurnsAsAnySafeOne(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    OptionalInt fewest = assertFewest(seed);
+    Statistics.collect(fewest.isEmpty() ? "none" : fewest.getAsInt() < 2 ? "at once" : "several");
+    Statistics.coverage(c -> {
+      c.check("none").percentage(p -> p > 5);
+      c.check("several").percentage(p -> p > 5);
+    });
+  }
+
+  private static OptionalInt assertFewest(long seed) {
+    Rig rig = SmallHouses.rig(seed);
+    State start = SmallHouses.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Goal goal = SmallHouses.goal(rig, seed);
+    OptionalInt fewest = fewestTurns(plumbing, start, goal);
+    switch (Planner.of(plumbing).plan(start, goal)) {
+      case Planner.Found found ->
+          assertThat(OptionalInt.of(found.turns().size())).as(found.toString()).isEqualTo(fewest);
+      case Planner.Blocked blocked -> assertThat(fewest).as(blocked.toString()).isEmpty();
+    }
+    return fewest;
+  }
+
+  @Property(tries = 100)
+  void noPlanPassesAHazardThatWasNotThere(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    assertSafe(seed);
+  }
+
+  /** Every house that the properties draw from; for {@code ./fernwort sweep}. */
+  @Test
+  @EnabledIfSystemProperty(named = "sweep.houses", matches = "[0-9]+")
+  void bothHoldForEverySmallHouse() {
+    SoftAssertions all = new SoftAssertions();
+    for (long seed = 0; seed < Long.getLong("sweep.houses"); seed++) {
+      long house = seed;
+      all.assertThatCode(() -> assertFewest(house))
+          .as("house %d", house)
+          .doesNotThrowAnyException();
+      all.assertThatCode(() -> assertSafe(house)).as("house %d", house).doesNotThrowAnyException();
+    }
+    all.assertAll();
+  }
+
+  /** A pump that runs though mains feed it; a far handle that saves the pump two turns. */
+  @ParameterizedTest
+  @ValueSource(longs = {574, 701, 398, 851, 3062})
+  void bothHoldWhereTheyOnceDidNot(long seed) {
+    assertFewest(seed);
+    assertSafe(seed);
+  }
+
+  private static void assertSafe(long seed) {
+    Rig rig = SmallHouses.rig(seed);
+    State start = SmallHouses.state(rig, seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    if (Planner.of(plumbing).plan(start, SmallHouses.goal(rig, seed))
+        instanceof Planner.Found found) {
+      assertSafe(plumbing, start, found.turns(), Set.of());
+    }
+  }
+
+  private static void assertSafe(
+      Plumbing plumbing, State start, List<Turn> turns, Set<Warning.Code> inherent) {
+    Set<Warning.Key> before = new HashSet<>();
+    warnings(plumbing, start).forEach(w -> before.add(w.key()));
+    State at = start;
+    for (Turn turn : turns) {
+      at = at.with(turn.part(), turn.position());
+      assertThat(warnings(plumbing, at))
+          .as("after %s of %s", turn, turns)
+          .noneMatch(w ->
+              w.severity() != Severity.NOTE
+                  && !STANDING.contains(w.code())
+                  && !inherent.contains(w.code())
+                  && !before.contains(w.key()));
+    }
+  }
+
+  private static List<Warning> warnings(Plumbing plumbing, State state) {
+    Levels levels = Levels.of(plumbing, state);
+    Ways ways = OpenWays.find(plumbing, state.setting(), levels);
+    Hazards hazards = Hazards.of(plumbing);
+    List<Warning> now = new ArrayList<>(hazards.withPower(state.setting(), levels, ways));
+    now.addAll(hazards.withoutPower(state.setting(), levels, ways));
+    return now;
+  }
+
+  // --- every job of the demo rigs --------------------------------------------------------------
+
+  @TestFactory
+  List<DynamicTest> everyJobOfTheDemoRigsKeepsToSafeStates() {
+    List<DynamicTest> tests = new ArrayList<>();
+    for (DemoRig demo : DemoRig.all()) {
+      Plumbing plumbing = Plumbing.of(demo.rig());
+      Planner planner = Planner.of(plumbing);
+      for (Job job : Jobs.of(plumbing).all()) {
+        tests.add(
+            DynamicTest.dynamicTest(
+                demo.id() + ": " + job.name(), () -> assertSafe(planner, job, demo.state())));
+      }
+    }
+    return tests;
+  }
+
+  private static void assertSafe(Planner planner, Job job, State from) {
+    State state = from;
+    for (Job.Stage stage : job.stages()) {
+      State assumed = Job.assumed(planner.plumbing(), state, stage.goal());
+      if (planner.plan(assumed, stage.goal()) instanceof Planner.Found found) {
+        assertSafe(planner.plumbing(), assumed, found.turns(), stage.goal().inherent());
+        state = state.with(found.after());
+      }
+    }
+  }
+
+  // --- order -----------------------------------------------------------------------------------
+
+  private static final DemoRig TRUCK = DemoRig.all().getFirst();
+  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+
+  private static List<List<Turn>> plan(String id, State from) {
+    Job job = Jobs.of(PLUMBING).byId(id).orElseThrow();
+    List<List<Turn>> stages = new ArrayList<>();
+    State state = from;
+    for (Job.Stage stage : job.stages()) {
+      State assumed = Job.assumed(PLUMBING, state, stage.goal());
+      Planner.Found found = (Planner.Found) Planner.of(PLUMBING).plan(assumed, stage.goal());
+      stages.add(found.turns());
+      state = state.with(found.after());
+    }
+    return stages;
+  }
+
+  @Test
+  void aFillOpensItsWayBeforeTheHoseGivesAndItsTapIsShutBeforeItComesOff() {
+    assertThat(plan("fill-main-inlet", TRUCK.state()))
+        .containsExactly(
+            List.of(new Turn("fill-selector", "main"), new Turn("inlet", "mains")),
+            List.of(new Turn("inlet", "hose")),
+            List.of(new Turn("inlet", "capped")));
+  }
+
+  @Test
+  void theDumpHoseIsOnBeforeTheGrayValveOpensAndComesOffAfterItIsShut() {
+    assertThat(plan("empty-gray-dump-outlet", TRUCK.state()))
+        .containsExactly(
+            List.of(new Turn("dump-outlet", "hose"), new Turn("gray-dump", "open")),
+            List.of(new Turn("gray-dump", "shut")),
+            List.of(new Turn("dump-outlet", "capped")));
+  }
+
+  @Test
+  void aTankIsNeverFilledWithItsVentShut() {
+    State shut = TRUCK.state().with("low-overflow-valve", "shut");
+    assertThat(plan("fill-low-inlet", shut).getFirst())
+        .contains(new Turn("low-overflow-valve", "open"))
+        .last()
+        .isEqualTo(new Turn("inlet", "mains"));
+  }
+
+  @Test
+  void oneGoesToEachPlaceOnce() {
+    for (String id : List.of("move-low-main-pump", "drive", "rest")) {
+      List<String> places =
+          plan(id, TRUCK.state()).getFirst().stream()
+              .map(t -> TRUCK.rig().part(t.part()).place())
+              .toList();
+      List<String> walked = new ArrayList<>();
+      for (String place : places) {
+        if (walked.isEmpty() || !walked.getLast().equals(place)) {
+          walked.add(place);
+        }
+      }
+      assertThat(walked).as(id).doesNotHaveDuplicates();
+    }
+  }
+}

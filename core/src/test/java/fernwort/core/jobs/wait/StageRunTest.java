@@ -1,0 +1,164 @@
+package fernwort.core.jobs.wait;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.find.Finder;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Harm;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.plumbing.End;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.run.water.Dry;
+import fernwort.core.ways.Source;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** What counts as gone wrong while a stage runs, on two tanks of which one stands higher. */
+class StageRunTest {
+
+  private static final Rig RIG = rig();
+  private static final Plumbing PLUMBING = Plumbing.of(RIG);
+  private static final Hydraulics HYDRAULICS = Hydraulics.of(PLUMBING);
+
+  private static Rig rig() {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("upper", "Upper", 0, 0, 1.5, CaseRigs.tank())
+            .part("lower", "Lower", 1, 0, 0.5, CaseRigs.tank())
+            .part("between", "Between", 0.5, 0, 0.6, Fittings.twoWay(0))
+            .part("out", "Drain valve", 1, 0, 0.4, Fittings.twoWay(0))
+            .part("drain", "Drain", 1, 0, 0.3, Fittings.end(OpenEnd.Role.DRAIN))
+            .part("pump", "Pump", 1, 0, 0.5, Fittings.pressurePump(10, 2.5))
+            .part("tap", "Tap", 1, 0, 1, Fittings.fixture(Type.TAP, true, 6))
+            .part("tee", "Tee", 1, 0, 0.5, new Tee())
+            .line("a", "A", "upper.low > between.a", 19, 1, Material.PEX, 0)
+            .line("b", "B", "between.b > lower.high", 19, 1, Material.PEX, 0)
+            .line("c", "C", "lower.low > tee.a", 19, 1, Material.PEX, 0)
+            .line("d", "D", "tee.b > out.a", 19, 1, Material.PEX, 0)
+            .line("e", "E", "out.b > drain.in", 19, 1, Material.PEX, 0)
+            .line("f", "F", "tee.c > pump.in", 19, 1, Material.PEX, 0)
+            .line("g", "G", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
+    return CaseRigs.vented(CaseRigs.vented(rig, "upper", 1.5), "lower", 0.5).build();
+  }
+
+  private static State state(double upper, double lower) {
+    return new State(RIG.atRest(), Map.of("upper", upper, "lower", lower), Slope.LEVEL);
+  }
+
+  private static StageRun stage(State from, Set<String> losing, Set<String> concerned) {
+    return new StageRun(
+        PLUMBING, StageRun.start(PLUMBING, HYDRAULICS, from, Dry.NOTHING), losing, concerned);
+  }
+
+  private static Optional<String> harm(StageRun stage) {
+    return stage.harm().map(h -> h.kind() + " " + h.part());
+  }
+
+  @Test
+  void aTankThatMovesAsWellIsHarmUnlessTheJobIsAboutIt() {
+    StageRun neither = stage(state(0.06, 0.02), Set.of(), Set.of());
+    neither.turn("between", "open");
+    assertThat(harm(neither)).contains("DRAINED upper");
+    assertThat(neither.harm().orElseThrow().words()).hasToString("Upper runs out as well");
+    StageRun source = stage(state(0.06, 0.02), Set.of(), Set.of("upper"));
+    source.turn("between", "open");
+    assertThat(harm(source)).contains("GAINED lower");
+    assertThat(source.harm().orElseThrow().words()).hasToString("Lower fills as well");
+    StageRun both = stage(state(0.06, 0.02), Set.of(), Set.of("upper", "lower"));
+    both.turn("between", "open");
+    assertThat(harm(both)).isEmpty();
+  }
+
+  @Test
+  void whatMovedAlreadyIsNotTheStagesDoing() {
+    StageRun stage = stage(state(0.06, 0.02).with("between", "open"), Set.of(), Set.of());
+    stage.turn("pump", "on");
+    assertThat(harm(stage)).isEmpty();
+    assertThat(stage.run().moment().state().volume("upper")).isLessThan(0.0595);
+  }
+
+  @Test
+  void lostWaterIsHarmUnlessItIsMeantOrRanBefore() {
+    StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of("lower"));
+    stage.turn("out", "open");
+    assertThat(harm(stage)).contains("LOST drain");
+    assertThat(stage.harm().orElseThrow().mend()).hasToString("Shut the way there, or catch it.");
+    assertThat(stage.runningOut()).containsExactly("drain");
+    StageRun meant = stage(state(0.06, 0.06), Set.of("drain"), Set.of("lower"));
+    meant.turn("out", "open");
+    assertThat(harm(meant)).isEmpty();
+    assertThat(meant.runningOut()).isEmpty();
+    StageRun before = stage(state(0.06, 0.06).with("out", "open"), Set.of(), Set.of("lower"));
+    before.turn("pump", "on");
+    assertThat(harm(before)).isEmpty();
+    assertThat(before.runningOut()).isEmpty();
+  }
+
+  @Test
+  void theFirstHarmStandsAndEndsTheStage() {
+    StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of("lower", "upper"));
+    stage.turn("out", "open");
+    double ended = stage.run().time();
+    stage.turn("between", "open");
+    stage.fail(Harm.Kind.NOT_REACHED, "tap", "another", "thing");
+    assertThat(harm(stage)).contains("LOST drain");
+    assertThat(stage.run().time()).isEqualTo(ended);
+    assertThat(stage.run().moment().state().setting().of("between")).isEqualTo("shut");
+  }
+
+  @Test
+  void aPumpThatDrawsAirIsHarm() {
+    StageRun stage = stage(state(0, 0), Set.of(), Set.of("lower"));
+    stage.turn("pump", "on");
+    stage.turn("tap", "open");
+    assertThat(harm(stage)).contains("DREW_AIR pump");
+  }
+
+  @Test
+  void aTapWithoutWaterIsHarmAndSaysWhetherItsTankIsEmpty() {
+    Need need =
+        Need.of(
+            new Source(Source.Kind.TANK, "lower"),
+            new End(End.Kind.FIXTURE, "tap"),
+            Finder.PUMPED_OR_FALLING);
+    Goal goal = Goal.of(Map.of(), List.of(need), Map.of("tap", "open"));
+    StageRun runs = stage(state(0.06, 0.06).with("pump", "on"), Set.of(), Set.of());
+    runs.tryTaps(goal);
+    assertThat(harm(runs)).isEmpty();
+    assertThat(runs.run().moment().state().setting().of("tap"))
+        .as("tried on a copy")
+        .isEqualTo("shut");
+    StageRun empty = stage(state(0.06, 0).with("pump", "on"), Set.of(), Set.of());
+    empty.tryTaps(goal);
+    assertThat(harm(empty)).contains("NO_WATER tap");
+    assertThat(empty.harm().orElseThrow().mend().toString()).startsWith("Fill Lower first");
+    StageRun off = stage(state(0.06, 0.06), Set.of(), Set.of());
+    off.tryTaps(goal);
+    assertThat(harm(off)).contains("NO_WATER tap");
+    assertThat(off.harm().orElseThrow().mend().toString()).startsWith("See what holds it back");
+  }
+
+  @Test
+  void aTurnTakesFiveSeconds() {
+    StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of());
+    stage.turn("pump", "on");
+    stage.turn("pump", "off");
+    assertThat(stage.run().time()).isEqualTo(10);
+    assertThat(stage.harm()).isEmpty();
+    assertThat(stage.before().state()).isEqualTo(state(0.06, 0.06));
+  }
+}

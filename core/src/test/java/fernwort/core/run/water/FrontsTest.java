@@ -1,0 +1,128 @@
+package fernwort.core.run.water;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.hydraulics.Conditions;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.line.Pump;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.run.Happening;
+import fernwort.core.run.Moment;
+import fernwort.core.run.Simulation;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wetness;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+
+class FrontsTest {
+
+  /** What the steps of a run may be off by (m³). */
+  private static final double ONE_GLASS = 2e-4;
+
+  private static final DemoRig VAN = DemoRig.all().getFirst();
+
+  private static Dry all(Plumbing plumbing, State state) {
+    return Filled.of(plumbing, state).with(Wetness.DRY).dry(plumbing);
+  }
+
+  private static Simulation run(Plumbing plumbing, State state, Dry dry) {
+    return Simulation.start(plumbing, Hydraulics.of(plumbing), state, Conditions.ORDINARY, dry);
+  }
+
+  private static double sum(Map<String, Double> of) {
+    return of.values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+
+  /** A tap of the van that gives water at once while its lines are full. */
+  private record Tap(State open, String id) {}
+
+  private static Tap tap(Plumbing plumbing) {
+    State ready = VAN.state();
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Pump) {
+        ready = ready.with(part.id(), "on");
+      }
+    }
+    for (Part part : plumbing.rig().parts()) {
+      if (part.kind() instanceof Fixture) {
+        for (var position : part.kind().positions()) {
+          State open = ready.with(part.id(), position.id());
+          if (run(plumbing, open, Dry.NOTHING).moment().flows().fixture(part.id()) > 1e-5) {
+            return new Tap(open, part.id());
+          }
+        }
+      }
+    }
+    throw new AssertionError("no tap of the van runs");
+  }
+
+  @Test
+  void theFirstWaterComesWhenTheLinesOnItsWayHaveFilled() {
+    Plumbing plumbing = Plumbing.of(VAN.rig());
+    Tap tap = tap(plumbing);
+    Simulation dry = run(plumbing, tap.open(), all(plumbing, tap.open()));
+    assertThat(dry.moment().flows().fixture(tap.id())).isZero();
+    double lacked = dry.moment().lacking();
+    double came = dry.runUntil(Happening.Kind.AWAITED, tap.id(), false, 3600).orElseThrow();
+    // Until then all that left the tanks is in the lines.
+    double went = sum(tap.open().volumes()) - sum(dry.moment().state().volumes());
+    assertThat(lacked - dry.moment().lacking()).isCloseTo(went, within(1e-6));
+    assertThat(came).isGreaterThan(1);
+    dry.runTo(came + 10);
+    assertThat(dry.moment().flows().fixture(tap.id())).isPositive();
+  }
+
+  @Test
+  void aLineThatFillsFromMainsTakesItsVolumeOverItsFlow() {
+    Plumbing plumbing = Plumbing.of(VAN.rig());
+    Tap tap = tap(plumbing);
+    Simulation full = run(plumbing, tap.open(), Dry.NOTHING);
+    Line last =
+        plumbing.rig().lines().stream()
+            .filter(l -> Math.abs(full.moment().flows().line(l.id())) > 1e-5)
+            .filter(l -> l.to().part().equals(tap.id()) || l.from().part().equals(tap.id()))
+            .findFirst()
+            .orElseThrow();
+    double flow = Math.abs(full.moment().flows().line(last.id()));
+    Simulation dry = run(plumbing, tap.open(), new Dry(Map.of(last.id(), last.volume()), Map.of()));
+    double came = dry.runUntil(Happening.Kind.AWAITED, tap.id(), false, 3600).orElseThrow();
+    // The flow hardly changes in such a time.
+    assertThat(came).isCloseTo(last.volume() / flow, within(0.05 * came));
+  }
+
+  /** Whatever the rig and its handles: no water is made or lost, and all that fills has come in. */
+  @Property(tries = 80)
+  void waterInDryLinesIsNeitherMadeNorLost(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    assertNothingIsMadeOrLost(seed);
+  }
+
+  /** Two tanks with an open pump's line between them, whose flow turns so often that steps grow. */
+  @Test
+  void aLineFillsToTheDropHoweverCoarseTheStepsAre() {
+    assertNothingIsMadeOrLost(11_510);
+  }
+
+  private static void assertNothingIsMadeOrLost(long seed) {
+    Plumbing plumbing = Plumbing.of(RandomRigs.rig(seed));
+    State state = RandomRigs.state(plumbing.rig(), seed);
+    Simulation dry = run(plumbing, state, all(plumbing, state));
+    double lacked = dry.moment().lacking();
+    double before = sum(dry.moment().state().volumes());
+    dry.runTo(90);
+    Moment end = dry.moment();
+    double inLines = lacked - end.lacking();
+    assertThat(inLines).isGreaterThanOrEqualTo(-1e-12);
+    assertThat(before + sum(end.totals().supplied()))
+        .isCloseTo(sum(end.state().volumes()) + inLines + end.totals().allOut(), within(ONE_GLASS));
+  }
+}

@@ -1,0 +1,89 @@
+package fernwort.core.winter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.winter.sheets.Procedure;
+import fernwort.core.winter.water.Filled;
+import fernwort.core.winter.water.Wintering;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+
+class DrainingLawsTest {
+
+  /** A line may end in a cell that is half wet, at each of its bends. */
+  private static final double SOME_CELLS = 5.0 / EveryWay.CELLS;
+
+  private static Wintering full(Plumbing plumbing, Slope slope) {
+    return Filled.of(plumbing, new State(plumbing.rig().atRest(), Map.of(), slope));
+  }
+
+  @Property(tries = 150)
+  void whatStaysIsWhatEverySimpleWayLeaves(@ForAll long seed) {
+    Rig rig = WetHouses.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Slope slope = WetHouses.slope(seed);
+    Wintering now = full(plumbing, slope);
+    EveryWay brute = new EveryWay(rig, slope);
+    for (Procedure.Turn step : WetHouses.steps(rig, seed)) {
+      now = Procedure.run(plumbing, now, List.of(step));
+      brute.step(step);
+      for (Line line : rig.lines()) {
+        assertThat(now.wetness().volume(line))
+            .as("%s after %s", line, step)
+            .isCloseTo(brute.volume(line), within(SOME_CELLS * line.volume()));
+      }
+      for (Part part : rig.parts()) {
+        if (part.kind() instanceof Tee && part.volume() > 0) {
+          assertThat(now.wetness().body(part.id()) > 0)
+              .as("%s after %s", part, step)
+              .isEqualTo(brute.isWet(part));
+        }
+      }
+    }
+  }
+
+  /** Joins no water: a cap or tap is an end, and what opens there lets only air in or water out. */
+  @Property(tries = 150)
+  void openingOneMoreEndNeverLeavesMore(@ForAll long seed) {
+    Rig rig = WetHouses.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    List<Procedure.Turn> steps = WetHouses.steps(rig, seed);
+    Wintering fewer = Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), steps);
+    for (Part part : rig.parts()) {
+      if (part.kind() instanceof Plug) {
+        Wintering more =
+            Procedure.run(plumbing, fewer, List.of(new Procedure.Turn(part.id(), "off")));
+        for (Line line : rig.lines()) {
+          assertThat(more.wetness().volume(line))
+              .isLessThanOrEqualTo(fewer.wetness().volume(line) + 1e-12);
+        }
+      }
+    }
+  }
+
+  @Property(tries = 100)
+  void whatRanDryStaysDryHoweverItIsShutAgain(@ForAll long seed) {
+    Rig rig = WetHouses.rig(seed);
+    Plumbing plumbing = Plumbing.of(rig);
+    Wintering now =
+        Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), WetHouses.steps(rig, seed));
+    List<Procedure.Turn> shut =
+        rig.handles().map(p -> new Procedure.Turn(p.id(), p.rest().id())).toList();
+    Wintering after = Procedure.run(plumbing, now, shut);
+    for (Line line : rig.lines()) {
+      assertThat(after.wetness().volume(line))
+          .isLessThanOrEqualTo(now.wetness().volume(line) + 1e-12);
+    }
+  }
+}

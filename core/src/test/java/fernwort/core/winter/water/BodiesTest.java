@@ -1,0 +1,266 @@
+package fernwort.core.winter.water;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import fernwort.core.OnRecord;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.DrainTrap;
+import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.line.Heater;
+import fernwort.core.kind.line.Macerator;
+import fernwort.core.kind.line.Manifold;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Strainer;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.plumbing.Plumbing;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.winter.Leftovers;
+import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Harm;
+import fernwort.core.winter.sheets.Leftover;
+import fernwort.core.winter.sheets.Procedure;
+import fernwort.core.winter.sheets.Remaining;
+import fernwort.core.winter.sheets.Remains;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** What bodies keep, and what it does, on rigs small enough to see it. */
+class BodiesTest {
+
+  private static final double COLD = 258.15;
+
+  private static Wintering after(Plumbing plumbing, String... turns) {
+    State rest = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    List<Procedure.Turn> steps =
+        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Procedure.Turn(t[0], t[1])).toList();
+    return Procedure.run(plumbing, Filled.of(plumbing, rest), steps);
+  }
+
+  private static Harm harm(Plumbing plumbing, Wintering now, String id) {
+    return Leftovers.of(plumbing, now, COLD).stream()
+        .filter(r -> r.id().equals(id))
+        .map(Remaining::harm)
+        .findFirst()
+        .orElse(Harm.NONE);
+  }
+
+  private static Rig fall(double height, Kind body) {
+    return CaseRigs.rig()
+        .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Fixture.Type.TAP, false, 6))
+        .part("body", "Body", 1, 0, height, 0.5, body)
+        .part("cap", "Cap", 1, 0, 0.5, new Plug(true))
+        .line(
+            "upper",
+            "Upper",
+            "top.cold > body." + body.ports().getFirst(),
+            12,
+            0.8,
+            Material.PEX,
+            1)
+        .line(
+            "lower",
+            "Lower",
+            "body." + body.ports().getLast() + " > cap.in",
+            12,
+            0.8,
+            Material.PEX,
+            1)
+        .build();
+  }
+
+  @Test
+  void aHeaterKeepsWhatLiesUnderItsDrain() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Heater(Heater.Type.STORAGE, true, 0.02)));
+    assertThat(after(plumbing, "top open").wetness().body("body")).isEqualTo(5e-4);
+    double left = after(plumbing, "top open", "body drained").wetness().body("body");
+    // Half a litre upright, half as high again as wide: 113 mm high, two centimetres stay.
+    assertThat(left).isCloseTo(5e-4 * 20 / 112.7, within(1e-6));
+    assertThat(harm(plumbing, after(plumbing), "body")).isEqualTo(Harm.DANGER);
+    assertThat(harm(plumbing, after(plumbing, "top open", "body drained"), "body"))
+        .isEqualTo(Harm.WARNING);
+  }
+
+  @Test
+  void aCoilKeepsAllOfItUntilItIsBlown() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Heater(Heater.Type.INSTANT, false, 0)));
+    Wintering drained = after(plumbing, "top open", "cap off");
+    assertThat(drained.wetness().body("body")).isEqualTo(5e-4);
+    assertThat(drained.wetness().lines().values()).allMatch(List::isEmpty);
+    Wintering blown = new Act.Blown(List.of(), List.of("body")).on(plumbing, drained);
+    assertThat(Leftovers.of(plumbing, blown, COLD)).isEmpty();
+  }
+
+  @Test
+  void aPumpRunDryKeepsAFifthAndUndoneNothing() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, Fittings.pressurePump(10, 2.5)));
+    assertThat(harm(plumbing, after(plumbing, "top open", "cap off"), "body"))
+        .isEqualTo(Harm.DANGER);
+    Wintering dry = after(plumbing, "top open", "cap off", "body on", "body off");
+    assertThat(dry.wetness().body("body")).isCloseTo(1e-4, within(1e-12));
+    assertThat(harm(plumbing, dry, "body")).isEqualTo(Harm.WARNING);
+    Wintering undone = after(plumbing, "top open", "cap off", "body undone");
+    assertThat(undone.wetness().bodies().getOrDefault("body", 0.0)).isZero();
+    assertThat(Leftovers.of(plumbing, undone, COLD)).isEmpty();
+  }
+
+  @Test
+  void behindAGrayTankIsWaterWhileItHoldsSomeAndBehindAFreshOneAlways() {
+    DemoRig van = DemoRig.called("marginalia");
+    Plumbing plumbing = Plumbing.of(van.rig());
+    for (double litres : new double[] {0, 20}) {
+      State state = van.state().withVolume("gray", litres / 1000).withVolume("main", litres / 1000);
+      Wetness wet = Filled.of(plumbing, state).wetness();
+      assertThat(wet.volume(lowestLine(plumbing, "main"))).as("fresh, %.0f L", litres).isPositive();
+      assertThat(wet.volume(lowestLine(plumbing, "gray")) > 0)
+          .as("gray, %.0f L", litres)
+          .isEqualTo(litres > 0);
+    }
+  }
+
+  /** Returns the line at the lowest port of a tank. */
+  private static Line lowestLine(Plumbing plumbing, String tank) {
+    Part part = plumbing.rig().part(tank);
+    return ((Tank) part.kind())
+        .tankPorts().stream()
+            .min(Comparator.comparingDouble(port -> port.at().z()))
+            .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port.id()))))
+            .orElseThrow();
+  }
+
+  /** What stays of each kind of part, what it does and what mends it: full, and run out. */
+  @Test
+  void whatEachBodyKeepsIsOnRecord() {
+    List<Kind> kinds =
+        List.of(
+            Fittings.twoWay(0),
+            Fittings.motorised(0, "", 6),
+            new TwoWayValve(
+                List.of(
+                    new Stop("shut", "screwed down", 0, List.of()),
+                    new Stop("open", "screwed out", 90, List.of(List.of("a", "b")))),
+                Optional.empty(),
+                Optional.of(Valve.Design.GATE)),
+            Fittings.check(),
+            Fittings.regulator(2.5),
+            Fittings.filter(Filter.Grade.SEDIMENT, 8, 0.2),
+            new Strainer(),
+            new DrainTrap(),
+            new Tee(),
+            new Manifold(1),
+            Fittings.pressurePump(10, 2.5),
+            Fittings.footPump(6, 1),
+            new Macerator(1e-3, 5e4),
+            new Heater(Heater.Type.STORAGE, true, 0.02),
+            new Heater(Heater.Type.INSTANT, false, 0));
+    List<String> told = new ArrayList<>();
+    for (Kind kind : kinds) {
+      Plumbing plumbing = Plumbing.of(fall(1.0, kind));
+      told.add("## " + OnRecord.tell(kind));
+      tell(told, "full", plumbing, after(plumbing));
+      tell(told, "run out", plumbing, after(plumbing, "top open", "cap off"));
+    }
+    OnRecord.assertAsRead("words/leftovers", told);
+  }
+
+  private static void tell(List<String> told, String when, Plumbing plumbing, Wintering now) {
+    for (Remaining left : Leftovers.of(plumbing, now, COLD)) {
+      told.add(
+          "%s: %s %s m³, %s: %s. %s"
+              .formatted(
+                  when,
+                  left.id(),
+                  OnRecord.number(left.volume()),
+                  left.harm(),
+                  left.how(),
+                  left.mend()));
+    }
+  }
+
+  @Test
+  void aPumpRunsDryOnlyWhereNoTankFeedsIt() {
+    Rig rig =
+        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+            .part("pump", "Pump", 1, 0, 0.9, 0.5, Fittings.pressurePump(10, 2.5))
+            .part("tap", "Tap", 2, 0, 1.2, Fittings.fixture(Fixture.Type.TAP, false, 6))
+            .line("a", "A", "tank.low > pump.in", 12, 1, Material.PEX, 1)
+            .line("b", "B", "pump.out > tap.cold", 12, 1, Material.PEX, 1)
+            .build();
+    Plumbing plumbing = Plumbing.of(rig);
+    List<Procedure.Turn> on = List.of(new Procedure.Turn("pump", Kind.ON));
+    for (double litres : new double[] {60, 0}) {
+      State state = new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
+      Wintering before = Filled.of(plumbing, state);
+      double full = before.wetness().body("pump");
+      assertThat(Procedure.run(plumbing, before, on).wetness().body("pump"))
+          .as("%.0f L", litres)
+          .isCloseTo(litres > 0 ? full : full / 5, within(1e-12));
+      assertThat(full).isPositive();
+    }
+  }
+
+  @Test
+  void whatStaysIsToldTheMostFirstAndOfTheTanksAskedAfter() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Strainer()));
+    State shut = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    assertThat(Remains.of(plumbing, shut, Set.of(), false)).isEmpty();
+    List<Leftover> lines = Remains.of(plumbing, shut, Set.of(), true);
+    assertThat(lines).extracting(Leftover::id).contains("upper", "lower", "body");
+    assertThat(lines)
+        .isSortedAccordingTo(Comparator.comparingDouble(Leftover::volume).reversed())
+        .filteredOn(l -> l.id().equals("body"))
+        .singleElement()
+        .satisfies(l -> assertThat(l.kind()).isEqualTo(Leftover.Kind.BODY));
+    DemoRig van = DemoRig.called("marginalia");
+    State stands = van.state().withVolume("main", 0.02).withVolume("low", 5e-7);
+    assertThat(Remains.of(Plumbing.of(van.rig()), stands, Set.of("main", "low"), false))
+        .containsExactly(new Leftover("main", Leftover.Kind.TANK, 0.02));
+  }
+
+  @Test
+  void aBowlIsAnOpeningAndABallHalfWayKeepsNothing() {
+    Plumbing bowl = Plumbing.of(fall(1.0, new Strainer()));
+    // The bowl off lets the riser above it run out without the cap.
+    assertThat(after(bowl, "top open", "body off").wetness().body("body")).isZero();
+    assertThat(after(bowl, "top open", "body off").wetness().of(bowl.rig().lines().getFirst()))
+        .isEmpty();
+    Plumbing ball = Plumbing.of(fall(1.0, Fittings.twoWay(0)));
+    assertThat(after(ball, "top open", "cap off", "body open").wetness().body("body"))
+        .isCloseTo(0.15 * 5e-4, within(1e-12));
+    assertThat(after(ball, "top open", "cap off", "body half").wetness().body("body")).isZero();
+  }
+
+  @Test
+  void aStrawHoldsItsWaterAndIsADanger() {
+    Plumbing plumbing = Plumbing.of(fall(1.0, new Strainer()));
+    Wintering shut = after(plumbing, "cap off");
+    assertThat(harm(plumbing, shut, "upper")).isEqualTo(Harm.DANGER);
+    List<Remaining> told = Leftovers.withHelp(plumbing, shut, COLD);
+    assertThat(told)
+        .filteredOn(r -> r.id().equals("upper"))
+        .singleElement()
+        .satisfies(r -> {
+          assertThat(r.how().toString()).contains("closed end");
+          assertThat(r.help()).contains(new Act.Put("top", "open"));
+        });
+  }
+}

@@ -24,6 +24,7 @@ public final class Dumps {
     rig = plumbing.rig();
   }
 
+  /** Returns the dump outlets of a rig. */
   public static Dumps of(Plumbing plumbing) {
     return new Dumps(plumbing);
   }

@@ -75,6 +75,7 @@ public record Goal(
     return new Goal(all, probe, inherent);
   }
 
+  /** Returns this where some warnings are accepted. */
   public Goal accepting(Warning.Code... hazards) {
     return new Goal(conditions, probe, Set.of(hazards));
   }

@@ -22,10 +22,12 @@ public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<S
     drives = Set.copyOf(drives);
   }
 
+  /** Asks for water from a source to an end, driven in one of some ways. */
   public static Need of(Source source, End end, Set<DrivenBy.Kind> drives) {
     return new Need(source, end, drives, Optional.empty());
   }
 
+  /** Tells whether a way is the one asked for. */
   public boolean isMetBy(Way way) {
     return way.source().equals(source)
         && way.end().equals(end)
@@ -33,6 +35,7 @@ public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<S
         && via.map(way.parts()::contains).orElse(true);
   }
 
+  /** Returns whether a pump is on the way. */
   public Turns.Pumped pumped() {
     if (!drives.contains(DrivenBy.Kind.PUMP)) {
       return Turns.Pumped.NO;

@@ -86,14 +86,17 @@ public final class Scout {
     draws = draws(start.setting());
   }
 
+  /** Returns the rig. */
   public Plumbing plumbing() {
     return plumbing;
   }
 
+  /** Returns the levels at which it looks. */
   public Levels levels() {
     return levels;
   }
 
+  /** Returns what is asked for. */
   public Goal goal() {
     return goal;
   }

@@ -76,6 +76,7 @@ public final class Trial {
   private final Hydraulics hydraulics;
   private final Hazards hazards;
 
+  /** Prepares trials of a rig. */
   public Trial(Plumbing plumbing, Hydraulics hydraulics) {
     this.plumbing = plumbing;
     this.hydraulics = hydraulics;

@@ -18,6 +18,7 @@ public final class SlipWords {
 
   private final Rig rig;
 
+  /** Prepares the words for a rig. */
   public SlipWords(Rig rig) {
     this.rig = rig;
   }

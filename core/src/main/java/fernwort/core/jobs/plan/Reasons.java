@@ -21,6 +21,7 @@ public final class Reasons {
   private final Rig rig;
   private final Scout scout;
 
+  /** Prepares the reasons of one plan. */
   public Reasons(Scout scout) {
     this.scout = scout;
     rig = scout.plumbing().rig();
@@ -93,6 +94,7 @@ public final class Reasons {
     return name(way.source()) + " to " + label(way.end().part());
   }
 
+  /** Returns what people call a source. */
   public String name(Source source) {
     return switch (source.kind()) {
       case MAINS -> "the mains";

@@ -20,6 +20,7 @@ public final class Troubles {
 
   private final Plumbing plumbing;
 
+  /** Prepares the troubles of a rig. */
   public Troubles(Plumbing plumbing) {
     this.plumbing = plumbing;
   }

@@ -29,10 +29,12 @@ public final class WaitWords {
 
   private final Plumbing plumbing;
 
+  /** Prepares the words for a rig. */
   public WaitWords(Plumbing plumbing) {
     this.plumbing = plumbing;
   }
 
+  /** Returns what to wait for. */
   public Saying words(Job.Until until, Optional<String> dryPump, boolean settles) {
     String label = label(until.part());
     if (dryPump.isPresent()) {
@@ -100,6 +102,7 @@ public final class WaitWords {
         : HappeningWords.harm(plumbing.rig(), h).map(Saying::words);
   }
 
+  /** Returns that a full tank may lose so much more by its overflow (m³). */
   public Saying maySiphon(String part, double more) {
     return Saying.of(
         "{} may siphon: up to {} more run out there", spot(part(part)), Amount.volume(more));
@@ -126,12 +129,14 @@ public final class WaitWords {
     return plumbing.rig().part(id);
   }
 
+  /** Returns what a pump does that builds up pressure. */
   public Saying pressure(String pump, boolean on) {
     return Saying.words(
         (on ? "" : "Switch " + label(pump) + " on when you want water. ")
             + "Open a cold tap until it runs without spitting, then shut it and listen.");
   }
 
+  /** Returns when a pump falls silent (s). */
   public String silence(Pump pump, double seconds) {
     if (pump.cutOut() >= pump.shutOffPressure()) {
       return "No switch stops the pump: it hums deeper when nothing runs. Do not leave it on so.";
@@ -142,6 +147,7 @@ public final class WaitWords {
         seconds);
   }
 
+  /** Returns how one sees that the wait is over. */
   public Saying check(Job.Until until, State state) {
     String label = label(until.part());
     if (until.what() == Job.Until.What.SLACK) {
@@ -155,6 +161,7 @@ public final class WaitWords {
         : Saying.of("Let it run as long as you need; watch the gauge of {}.", label);
   }
 
+  /** Returns what is true once one has seen it. */
   public String checked(Job.Until until) {
     if (until.what() == Job.Until.What.SLACK) {
       return "The hose goes soft; nothing hisses.";

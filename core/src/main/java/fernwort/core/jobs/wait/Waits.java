@@ -62,6 +62,7 @@ public final class Waits {
 
   private final NarrowVent vent;
 
+  /** Prepares the waits of a rig; brief ones are not run with other fittings. */
   public Waits(Plumbing plumbing, Hydraulics hydraulics, boolean brief) {
     this.plumbing = plumbing;
     this.brief = brief;

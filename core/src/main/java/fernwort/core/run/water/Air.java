@@ -38,11 +38,13 @@ public final class Air {
 
   private double in;
 
+  /** Makes the air of a tank of so much room that holds so much water (m³). */
   public Air(double capacity, double volume) {
     this.capacity = capacity;
     amount = ATMOSPHERE * room(volume);
   }
 
+  /** Makes a copy that goes on by itself. */
   public Air(Air other) {
     capacity = other.capacity;
     amount = other.amount;

@@ -28,6 +28,7 @@ public final class Crossings {
     parts = new int[thresholds.length];
   }
 
+  /** Makes a copy that goes on by itself, for tanks that were copied. */
   public Crossings(Crossings other, Tanks tanks) {
     this.tanks = tanks;
     thresholds = other.thresholds;

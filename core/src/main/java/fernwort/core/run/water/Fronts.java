@@ -32,6 +32,7 @@ public final class Fronts {
   private final Map<String, Double> lines;
   private final Map<String, Double> bodies;
 
+  /** Begins with some lines dry. */
   public Fronts(Rig rig, Dry dry) {
     this.rig = rig;
     lines = new TreeMap<>(dry.lines());
@@ -39,6 +40,7 @@ public final class Fronts {
     dropFull();
   }
 
+  /** Makes a copy that goes on by itself. */
   public Fronts(Fronts other) {
     rig = other.rig;
     lines = new TreeMap<>(other.lines);

@@ -17,10 +17,12 @@ public final class Jugs {
 
   private final Map<String, Double> left = new TreeMap<>();
 
+  /** Begins with all jugs full. */
   public Jugs(Rig rig) {
     rig.parts().forEach(this::fill);
   }
 
+  /** Makes a copy that goes on by itself. */
   public Jugs(Jugs other) {
     left.putAll(other.left);
   }
@@ -32,6 +34,7 @@ public final class Jugs {
     }
   }
 
+  /** Takes out what flows for a time (s). */
   public void pour(Flows flows, double seconds) {
     flows
         .supplies()

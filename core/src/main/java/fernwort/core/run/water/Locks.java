@@ -22,10 +22,12 @@ public final class Locks {
   private Set<String> locked = Set.of();
   private double since;
 
+  /** Begins with no air locked. */
   public Locks(Tanks tanks) {
     this.tanks = tanks;
   }
 
+  /** Makes a copy that goes on by itself, for tanks that were copied. */
   public Locks(Locks other, Tanks tanks) {
     this.tanks = tanks;
     locked = other.locked;
@@ -48,6 +50,7 @@ public final class Locks {
     return !locked.isEmpty() && time > since + TRUSTED;
   }
 
+  /** Notes that the air of a tank is locked from a time on (s). */
   public void lock(int tank, double time) {
     Set<String> more = new HashSet<>(locked);
     more.add(tanks.id(tank));

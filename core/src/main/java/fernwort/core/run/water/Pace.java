@@ -30,8 +30,10 @@ public final class Pace {
   private int hovering;
   private double flipped = Double.NEGATIVE_INFINITY;
 
+  /** Begins with the shortest steps. */
   public Pace() {}
 
+  /** Makes a copy that goes on by itself. */
   public Pace(Pace other) {
     step = other.step;
     shortest = other.shortest;
@@ -102,6 +104,7 @@ public final class Pace {
     }
   }
 
+  /** Tells whether a level hovers about a port. */
   public boolean isHovering() {
     return hovering > MOST_HOVERING;
   }

@@ -24,23 +24,28 @@ public final class Spills {
   private final Plumbing plumbing;
   private final Map<String, Spill> spills = new TreeMap<>();
 
+  /** Begins with nothing spilling. */
   public Spills(Plumbing plumbing) {
     this.plumbing = plumbing;
   }
 
+  /** Makes a copy that goes on by itself. */
   public Spills(Spills other) {
     plumbing = other.plumbing;
     spills.putAll(other.spills);
   }
 
+  /** Tells whether a tank spills. */
   public boolean has(String tank) {
     return spills.containsKey(tank);
   }
 
+  /** Begins anew for every tank. */
   public void forget() {
     spills.clear();
   }
 
+  /** Begins anew for one tank. */
   public void forget(String tank) {
     spills.remove(tank);
   }

@@ -21,6 +21,7 @@ public final class Tanks {
   private final double[] volumes;
   private final Air[] air;
 
+  /** Begins as a state has them. */
   public Tanks(Plumbing plumbing, State state) {
     this.plumbing = plumbing;
     parts = plumbing.tanks();
@@ -34,6 +35,7 @@ public final class Tanks {
     }
   }
 
+  /** Makes a copy that goes on by itself. */
   public Tanks(Tanks other) {
     plumbing = other.plumbing;
     parts = other.parts;
@@ -43,14 +45,17 @@ public final class Tanks {
     air = other.airNow();
   }
 
+  /** Returns how many there are. */
   public int count() {
     return volumes.length;
   }
 
+  /** Returns a tank by its number. */
   public Part part(int tank) {
     return parts.get(tank);
   }
 
+  /** Returns the id of a tank by its number. */
   public String id(int tank) {
     return part(tank).id();
   }
@@ -75,10 +80,12 @@ public final class Tanks {
     return volumes;
   }
 
+  /** Returns what is in a tank (m³). */
   public double volume(int tank) {
     return volumes[tank];
   }
 
+  /** Returns the air in a tank. */
   public Air air(int tank) {
     return air[tank];
   }

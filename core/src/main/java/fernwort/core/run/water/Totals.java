@@ -13,14 +13,17 @@ import java.util.TreeMap;
 public record Totals(
     Map<String, Double> supplied, Map<String, Double> drawn, Map<String, Double> out) {
 
+  /** Returns totals of nothing. */
   public static Totals none() {
     return new Totals(new TreeMap<>(), new TreeMap<>(), new TreeMap<>());
   }
 
+  /** Returns a copy that goes on by itself. */
   public Totals copy() {
     return new Totals(new TreeMap<>(supplied), new TreeMap<>(drawn), new TreeMap<>(out));
   }
 
+  /** Adds what flows for a time (m³/s; s). */
   public static void add(Map<String, Double> to, Map<String, Double> flows, double seconds) {
     flows.forEach((id, q) -> to.merge(id, q * seconds, Double::sum));
   }

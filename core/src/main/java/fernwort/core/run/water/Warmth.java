@@ -39,6 +39,7 @@ public final class Warmth {
   private final double[] temperature;
   private final boolean[] satisfied;
 
+  /** Begins with every heater cold. */
   public Warmth(Plumbing plumbing) {
     heaters = plumbing.rig().parts().stream().filter(Warmth::isKnown).toList();
     feeds = heaters.stream().map(h -> plumbing.lineId(h.port("cold")).orElse("")).toList();
@@ -47,6 +48,7 @@ public final class Warmth {
     satisfied = new boolean[heaters.size()];
   }
 
+  /** Makes a copy that goes on by itself. */
   public Warmth(Warmth other) {
     heaters = other.heaters;
     feeds = other.feeds;

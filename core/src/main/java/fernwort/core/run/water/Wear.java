@@ -17,18 +17,21 @@ public final class Wear {
   private final List<String> feeds;
   private final double[] passed;
 
+  /** Begins with cartridges as they are. */
   public Wear(Plumbing plumbing) {
     filters = plumbing.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
     feeds = filters.stream().map(p -> plumbing.lineId(p.port("in")).orElse("")).toList();
     passed = new double[filters.size()];
   }
 
+  /** Makes a copy that goes on by itself. */
   public Wear(Wear other) {
     filters = other.filters;
     feeds = other.feeds;
     passed = other.passed.clone();
   }
 
+  /** Counts what passes for a time (s). */
   public void count(Flows flows, double seconds) {
     for (int i = 0; i < passed.length; i++) {
       passed[i] += Math.abs(flows.line(feeds.get(i))) * seconds;

@@ -29,6 +29,7 @@ public final class Sheet {
   private final List<Saying> notes = new ArrayList<>();
   private Wintering now;
 
+  /** Begins a sheet for a rig as it stands. */
   public Sheet(Plumbing plumbing, Wintering now) {
     this.plumbing = plumbing;
     this.now = now;
@@ -42,22 +43,27 @@ public final class Sheet {
     return copy;
   }
 
+  /** Returns the rig. */
   public Plumbing plumbing() {
     return plumbing;
   }
 
+  /** Returns how it stands after all steps so far. */
   public Wintering now() {
     return now;
   }
 
+  /** Returns the steps so far. */
   public List<WinterStep> steps() {
     return steps;
   }
 
+  /** Returns what was noted. */
   public List<Saying> notes() {
     return notes;
   }
 
+  /** Notes something that is no step. */
   public void note(Saying note) {
     if (!notes.contains(note)) {
       notes.add(note);
@@ -164,10 +170,12 @@ public final class Sheet {
     }
   }
 
+  /** Writes a step that changes nothing in the water (s). */
   public void heed(String place, String words, String why, double seconds, boolean timed) {
     heed(place, Saying.words(words), why, seconds, timed);
   }
 
+  /** Writes a step that changes nothing in the water (s). */
   public void heed(String place, Saying words, String why, double seconds, boolean timed) {
     add(new WinterStep(new Act.Heed(), place, words, Saying.words(why), seconds, timed, 0));
   }

@@ -33,6 +33,7 @@ public final class Regions {
   private final boolean[] closed;
   private final boolean[] tank;
 
+  /** Looks at a rig as it stands. */
   public Regions(Plumbing plumbing, Wintering now) {
     Levels levels = Levels.of(plumbing, now.state());
     passages = Passages.of(plumbing, now, levels);

@@ -129,7 +129,7 @@ public final class WaitWords {
     return plumbing.rig().part(id);
   }
 
-  /** Returns what a pump does that builds up pressure. */
+  /** Returns how one finds out whether a pump builds up pressure. */
   public Saying pressure(String pump, boolean on) {
     return Saying.words(
         (on ? "" : "Switch " + label(pump) + " on when you want water. ")
@@ -147,7 +147,7 @@ public final class WaitWords {
         seconds);
   }
 
-  /** Returns how one sees that the wait is over. */
+  /** Returns what to do or look at while one waits. */
   public Saying check(Job.Until until, State state) {
     String label = label(until.part());
     if (until.what() == Job.Until.What.SLACK) {

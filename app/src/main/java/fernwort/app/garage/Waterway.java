@@ -44,7 +44,7 @@ public class Waterway {
     }
     State from = half;
     return desk.book(rig).offered().stream()
-        .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK || j.kind() == Job.Kind.RUN_FROM_MAINS)
+        .filter(j -> j.kind().is(Job.Is.RUNS_TAPS) && !j.kind().is(Job.Is.OUTSIDE_WATER))
         .map(j -> desk.book(rig).plans().brief().plan(j, from))
         .filter(p -> p.trouble().isEmpty())
         .findFirst()

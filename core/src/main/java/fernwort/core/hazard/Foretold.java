@@ -82,11 +82,10 @@ final class Foretold {
   }
 
   /** Puts the time to the worst of the warnings told about a part; tells whether there is one. */
-  private static boolean timed(
-      List<Warning> found, Set<Warning.Code> codes, Happening h, String pattern) {
+  private static boolean timed(List<Warning> found, Warning.Is is, Happening h, String pattern) {
     Optional<Warning> told =
         found.stream()
-            .filter(w -> codes.contains(w.code()) && w.parts().getFirst().equals(h.subject()))
+            .filter(w -> w.code().is(is) && w.parts().getFirst().equals(h.subject()))
             .findFirst();
     if (told.isPresent() && h.at() >= NOW) {
       Warning w = told.get();
@@ -99,9 +98,7 @@ final class Foretold {
   }
 
   private static void bulges(Scene scene, Happening h, List<Warning> found) {
-    Set<Warning.Code> said =
-        Set.of(Warning.Code.NO_AIR_OUT, Warning.Code.NO_ROOM, Warning.Code.VENT_NARROW);
-    if (timed(found, said, h, "That is in about {}.")) {
+    if (timed(found, Warning.Is.BULGES, h, "That is in about {}.")) {
       return;
     }
     String tank = h.subject();
@@ -128,7 +125,7 @@ final class Foretold {
   }
 
   private static void suckedIn(Scene scene, Happening h, List<Warning> found) {
-    if (timed(found, Set.of(Warning.Code.NO_AIR_IN), h, "That is in about {}.")) {
+    if (timed(found, Warning.Is.SUCKS_IN, h, "That is in about {}.")) {
       return;
     }
     found.add(
@@ -143,8 +140,7 @@ final class Foretold {
   }
 
   private static void drawsAir(Scene scene, Happening h, List<Warning> found) {
-    Set<Warning.Code> said = Set.of(Warning.Code.PUMP_DRY, Warning.Code.PUMP_SUCKS_AIR);
-    if (timed(found, said, h, "That is in about {}.")) {
+    if (timed(found, Warning.Is.DRAWS_AIR, h, "That is in about {}.")) {
       return;
     }
     boolean byHand = scene.part(h.subject()).kind().byHand();

@@ -2,6 +2,7 @@ package fernwort.core.hazard;
 
 import fernwort.core.say.Saying;
 import java.util.List;
+import java.util.Set;
 
 /**
  * One thing that would go wrong.
@@ -25,34 +26,89 @@ public record Warning(
 
   /** The sorts of warning. */
   public enum Code {
-    NO_AIR_OUT,
-    NO_AIR_IN,
-    PUMP_DRY,
-    PUMP_SUCKS_AIR,
+    /** A tank fills and its air cannot get out. */
+    NO_AIR_OUT(Is.BULGES),
+    /** A tank empties and air cannot get in. */
+    NO_AIR_IN(Is.SUCKS_IN),
+    /** A pump is on and has no water. */
+    PUMP_DRY(Is.DRAWS_AIR),
+    /** A pump draws air beside its water. */
+    PUMP_SUCKS_AIR(Is.DRAWS_AIR),
+    /** A pump only turns the water of a tank round. */
     PUMP_STIRS,
-    FILLING_UNWATCHED,
-    FILLING,
-    BACKFLOW,
+    /** A tank fills, and nothing stops it. */
+    FILLING_UNWATCHED(Is.MEANT_BY_RULES),
+    /** A tank fills, and stops by itself or by who watches. */
+    FILLING(Is.STANDING, Is.MEANT_BY_RULES),
+    /** Tank water can get back into the public pipe. */
+    BACKFLOW(Is.UNSEEN),
+    /** Water runs onto the ground. */
     OPEN_TO_GROUND,
+    /** A tank runs over. */
     OVERFLOWING,
-    GRAY_FULL,
-    GRAY_NEARLY_FULL,
-    UNSAFE_WATER,
-    HEATER_DRY,
-    CHECK_VALVE_REVERSED,
-    POWER_LOSS,
+    /** Gray is full. */
+    GRAY_FULL(Is.STANDING),
+    /** Gray will be full before fresh is empty. */
+    GRAY_NEARLY_FULL(Is.STANDING, Is.MEANT_BY_RULES),
+    /** Water that is not for drinking gets where people drink. */
+    UNSAFE_WATER(Is.UNSEEN),
+    /** A heater is on without water. */
+    HEATER_DRY(Is.UNSEEN),
+    /** A check valve stands the wrong way round. */
+    CHECK_VALVE_REVERSED(Is.STANDING, Is.MEANT_BY_RULES),
+    /** Something goes wrong if the power fails. */
+    POWER_LOSS(Is.MEANT_BY_RULES),
+    /** A tank that is drawn from is nearly empty. */
     TANK_RUNS_OUT,
-    PUMP_SHUT_IN,
+    /** A pump without a switch presses against shut valves. */
+    PUMP_SHUT_IN(Is.STANDING),
+    /** An open tap gets next to nothing. */
     TAP_STARVES,
-    NO_ROOM,
-    VENT_NARROW,
+    /** A shut tank has no room for its water once it warms. */
+    NO_ROOM(Is.STANDING, Is.BULGES),
+    /** A vent is too narrow for the fill. */
+    VENT_NARROW(Is.BULGES),
+    /** A pump will draw air before long. */
     PUMP_DRY_SOON,
+    /** A tank will run over before long. */
     RUNS_OVER_SOON,
-    HITCH_LIGHT,
-    HITCH_HEAVY,
-    AXLE_OVER,
-    SIDE,
-    RULES_FIGHT
+    /** The drawbar is too light. */
+    HITCH_LIGHT(Is.STANDING),
+    /** The drawbar is too heavy. */
+    HITCH_HEAVY(Is.STANDING),
+    /** An axle carries too much. */
+    AXLE_OVER(Is.STANDING),
+    /** One side carries much more than the other. */
+    SIDE(Is.STANDING),
+    /** Two automations work against each other. */
+    RULES_FIGHT;
+
+    private final Set<Is> is;
+
+    Code(Is... is) {
+      this.is = Set.of(is);
+    }
+
+    /** Tells whether it is one of these. */
+    public boolean is(Is what) {
+      return is.contains(what);
+    }
+  }
+
+  /** What a warning is for those who work with warnings. */
+  public enum Is {
+    /** No handle makes it or takes it away, or it is only worth a word: no plan is judged by it. */
+    STANDING,
+    /** An automation that does what it should brings it: no automation is judged by it. */
+    MEANT_BY_RULES,
+    /** A danger that no run shows, since it is of what water it is. */
+    UNSEEN,
+    /** It tells that a tank will bulge. */
+    BULGES,
+    /** It tells that a tank will be sucked in. */
+    SUCKS_IN,
+    /** It tells that a pump will draw air. */
+    DRAWS_AIR
   }
 
   public Warning {

@@ -61,7 +61,7 @@ final class Resting {
       double left = plumbing.figures(tank, sheet.now().state().slope()).stranded();
       if (fall.after().volume(tank.id()) > left + NOTHING) {
         jobs.all().stream()
-            .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK && j.drawsFrom(tank.id()))
+            .filter(j -> j.kind().is(Job.Is.FROM_TANK) && j.drawsFrom(tank.id()))
             .map(j -> plans.plan(j, sheet.now().state()))
             .filter(p -> p.trouble().isEmpty())
             .findFirst()

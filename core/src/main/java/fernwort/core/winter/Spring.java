@@ -215,7 +215,7 @@ public final class Spring {
     State filled = third;
     Optional<Plan> running =
         Jobs.of(plumbing).all().stream()
-            .filter(j -> j.kind() == Job.Kind.RUN_FROM_TANK)
+            .filter(j -> j.kind().is(Job.Is.FROM_TANK))
             .map(j -> plans.plan(j, filled))
             .filter(p -> p.trouble().isEmpty())
             .findFirst();

@@ -15,7 +15,6 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Scout;
-import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.mistake.SlipWords;
@@ -36,6 +35,7 @@ import fernwort.core.ways.Source;
 import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -218,7 +218,8 @@ class SaidTest {
   void whatASlipLeadsTo() {
     SlipWords words = new SlipWords(TRUCK.rig());
     List<String> told = new ArrayList<>();
-    for (Warning.Code code : Trial.UNSEEN.stream().sorted().toList()) {
+    for (Warning.Code code :
+        Arrays.stream(Warning.Code.values()).filter(c -> c.is(Warning.Is.UNSEEN)).toList()) {
       told.add(code + ": " + words.danger(new Warning.Key(code, List.of("heater", "sink"))));
     }
     told.add(words.loss(0.0123, "sink").toString());

@@ -46,31 +46,7 @@ public record Trial(Setting setting, Saying as, Saying also) {
     State start = new State(plumbing.rig().atRest(), half(plumbing), Slope.LEVEL);
     Map<Setting, Trial> found = new LinkedHashMap<>();
     for (Job job : Jobs.of(plumbing).all()) {
-      boolean presses =
-          switch (job.kind()) {
-            case RUN_FROM_TANK,
-                RUN_FROM_MAINS,
-                DRAW_OUTSIDE,
-                FILL_FROM_MAINS,
-                FILL_FROM_OUTSIDE,
-                MOVE,
-                RINSE,
-                HEAT,
-                RECIRCULATE ->
-                true;
-            case FILL_ALL,
-                FILL_BY_HAND,
-                FILL_FROM_JUG,
-                FILTER_AGAIN,
-                EMPTY_GRAY,
-                EMPTY_OUT,
-                SHED,
-                DRIVE,
-                ARRIVE,
-                REST ->
-                false;
-          };
-      if (presses) {
+      if (job.kind().is(Job.Is.PRESSES)) {
         Plan plan = plans.plan(job, start);
         if (plan.trouble().isEmpty()) {
           passed(plan, start.setting())

@@ -50,7 +50,7 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
     List<Job> works =
         usual.stream()
             .filter(j -> found.contains(j.name().toString()))
-            .filter(j -> !none || !j.kind().runsTaps())
+            .filter(j -> !none || !j.kind().is(Job.Is.RUNS_TAPS))
             .toList();
     return new Meanwhile(works, usual.stream().filter(j -> !works.contains(j)).toList(), backsUp);
   }

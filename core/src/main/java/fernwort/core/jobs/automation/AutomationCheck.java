@@ -34,14 +34,6 @@ import java.util.Set;
  */
 public final class AutomationCheck {
 
-  private static final Set<Warning.Code> EXPECTED =
-      Set.of(
-          Warning.Code.FILLING,
-          Warning.Code.FILLING_UNWATCHED,
-          Warning.Code.GRAY_NEARLY_FULL,
-          Warning.Code.CHECK_VALVE_REVERSED,
-          Warning.Code.POWER_LOSS);
-
   /** Turns of a handle that are no fight (in {@link #RUN}). */
   private static final int FEW = 3;
 
@@ -219,7 +211,7 @@ public final class AutomationCheck {
       State state, String when, Set<Warning.Key> before, Map<Warning.Key, Finding> found) {
     for (Warning warning : warnings(state)) {
       if (warning.severity() != Severity.NOTE
-          && !EXPECTED.contains(warning.code())
+          && !warning.code().is(Warning.Is.MEANT_BY_RULES)
           && !before.contains(warning.key())) {
         found.putIfAbsent(warning.key(), new Finding(warning, when));
       }

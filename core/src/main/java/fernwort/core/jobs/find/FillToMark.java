@@ -33,8 +33,7 @@ public final class FillToMark {
 
   /** Returns the tank that a job fills, if it is one whose filling can be stopped before. */
   public static Optional<String> tank(Job job) {
-    boolean one =
-        job.kind() == Job.Kind.FILL_FROM_MAINS || job.kind() == Job.Kind.FILL_FROM_OUTSIDE;
+    boolean one = job.kind().is(Job.Is.STOPS_AT_A_MARK);
     return one
         ? job.stages().getFirst().until().filter(Job.Until::fills).map(Job.Until::part)
         : Optional.empty();

@@ -32,41 +32,69 @@ public record Job(
 
   /** The sorts of job, in the order people meet them. */
   public enum Kind {
-    RUN_FROM_TANK("Run the taps"),
-    RUN_FROM_MAINS("Run the taps"),
-    DRAW_OUTSIDE("Run the taps"),
-    FILL_FROM_MAINS("Fill"),
-    FILL_ALL("Fill"),
-    FILL_BY_HAND("Fill"),
-    FILL_FROM_JUG("Fill"),
-    FILL_FROM_OUTSIDE("Fill"),
-    MOVE("Move water"),
+    RUN_FROM_TANK("Run the taps", Is.RUNS_TAPS, Is.FROM_TANK, Is.PRESSES),
+    RUN_FROM_MAINS("Run the taps", Is.RUNS_TAPS, Is.PRESSES),
+    DRAW_OUTSIDE("Run the taps", Is.RUNS_TAPS, Is.OUTSIDE_WATER, Is.PRESSES),
+    FILL_FROM_MAINS("Fill", Is.FROM_MAINS, Is.STOPS_AT_A_MARK, Is.PRESSES),
+    FILL_ALL("Fill", Is.FROM_MAINS),
+    FILL_BY_HAND("Fill", Is.BY_HAND),
+    FILL_FROM_JUG("Fill", Is.BY_HAND),
+    FILL_FROM_OUTSIDE("Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES),
+    MOVE("Move water", Is.MOVES, Is.PRESSES),
     FILTER_AGAIN("Move water"),
-    RINSE("Outside"),
-    HEAT("Hot water"),
-    RECIRCULATE("Hot water"),
-    EMPTY_GRAY("Empty"),
+    RINSE("Outside", Is.PRESSES),
+    HEAT("Hot water", Is.PRESSES),
+    RECIRCULATE("Hot water", Is.PRESSES),
+    EMPTY_GRAY("Empty", Is.LETS_A_TANK_OUT),
     EMPTY_OUT("Empty"),
-    SHED("Empty"),
-    DRIVE("On the road"),
-    ARRIVE("On the road"),
+    SHED("Empty", Is.LETS_A_TANK_OUT),
+    DRIVE("On the road", Is.DRIVES_OFF),
+    ARRIVE("On the road", Is.ARRIVES),
     REST("On the road");
 
     private final String group;
+    private final Set<Is> is;
 
-    Kind(String group) {
+    Kind(String group, Is... is) {
       this.group = group;
+      this.is = Set.of(is);
     }
 
-    /** Tells whether taps on board are run in it. */
-    public boolean runsTaps() {
-      return this == RUN_FROM_TANK || this == RUN_FROM_MAINS || this == DRAW_OUTSIDE;
+    /** Tells whether it is one of these. */
+    public boolean is(Is what) {
+      return is.contains(what);
     }
 
     /** Returns the heading that jobs of this sort stand under. */
     public String group() {
       return group;
     }
+  }
+
+  /** What a sort of job is for those who work with jobs. */
+  public enum Is {
+    /** Taps on board are run in it; what follows is that somebody opens one. */
+    RUNS_TAPS,
+    /** The water comes from a tank on board. */
+    FROM_TANK,
+    /** A tank is filled from the mains. */
+    FROM_MAINS,
+    /** Water comes from outside by a pump. */
+    OUTSIDE_WATER,
+    /** Somebody pours, from a jug or into a neck. */
+    BY_HAND,
+    /** A filling that can be stopped at a mark. */
+    STOPS_AT_A_MARK,
+    /** Water goes from one tank to another. */
+    MOVES,
+    /** A tank is let out, so that an empty one leaves nothing to do. */
+    LETS_A_TANK_OUT,
+    /** What follows is a drive. */
+    DRIVES_OFF,
+    /** What follows is that water is drawn and filled in. */
+    ARRIVES,
+    /** A pump or the mains press in its settings. */
+    PRESSES
   }
 
   /**

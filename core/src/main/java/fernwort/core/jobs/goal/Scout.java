@@ -33,20 +33,6 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Scout {
 
-  /** Hazards that no handle makes or takes away, or that are only worth a word. */
-  private static final Set<Warning.Code> STANDING =
-      Set.of(
-          Warning.Code.CHECK_VALVE_REVERSED,
-          Warning.Code.GRAY_FULL,
-          Warning.Code.GRAY_NEARLY_FULL,
-          Warning.Code.FILLING,
-          Warning.Code.PUMP_SHUT_IN,
-          Warning.Code.NO_ROOM,
-          Warning.Code.HITCH_LIGHT,
-          Warning.Code.HITCH_HEAVY,
-          Warning.Code.AXLE_OVER,
-          Warning.Code.SIDE);
-
   /** A tank with this share in it is as good as full. */
   private static final double FULL = 0.9999;
 
@@ -230,7 +216,7 @@ public final class Scout {
         warning.code() == Warning.Code.PUMP_STIRS
             && goal.needs().stream().anyMatch(n -> n.drives().contains(DrivenBy.Kind.PUMP));
     return (warning.severity() != Severity.NOTE || stirs)
-        && !STANDING.contains(warning.code())
+        && !warning.code().is(Warning.Is.STANDING)
         && !goal.inherent().contains(warning.code())
         && !isWaste(warning);
   }
@@ -276,7 +262,7 @@ public final class Scout {
   /** Returns a danger of what water it is, which no run shows, on some levels. */
   public Optional<Warning> unseen(Setting setting, Levels on) {
     return hazards.withPower(setting, on, ways(setting, on)).stream()
-        .filter(w -> Trial.UNSEEN.contains(w.code()) && counts(w))
+        .filter(w -> w.code().is(Warning.Is.UNSEEN) && counts(w))
         .findFirst();
   }
 

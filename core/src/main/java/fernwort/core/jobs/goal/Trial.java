@@ -68,10 +68,6 @@ public final class Trial {
   private static final Set<Happening.Kind> TIMED =
       EnumSet.of(Happening.Kind.DRAWS_AIR, Happening.Kind.RESTS);
 
-  /** Dangers that no run shows, since they are of what water it is. */
-  public static final Set<Warning.Code> UNSEEN =
-      Set.of(Warning.Code.UNSAFE_WATER, Warning.Code.BACKFLOW, Warning.Code.HEATER_DRY);
-
   private final Plumbing plumbing;
   private final Hydraulics hydraulics;
   private final Hazards hazards;
@@ -299,7 +295,7 @@ public final class Trial {
       hazards
           .withPower(now.setting(), levels, OpenWays.find(plumbing, now.setting(), levels))
           .stream()
-          .filter(w -> w.severity() == Severity.DANGER && UNSEEN.contains(w.code()))
+          .filter(w -> w.severity() == Severity.DANGER && w.code().is(Warning.Is.UNSEEN))
           .forEach(w -> dangers.putIfAbsent(w.key(), run.time()));
     }
 

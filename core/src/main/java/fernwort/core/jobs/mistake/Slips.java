@@ -81,26 +81,13 @@ public final class Slips {
    * drive, draws water and fills on arrival.
    */
   private List<Act> next(Job job, Plan plan) {
-    return switch (job.kind()) {
-      case RUN_FROM_TANK, RUN_FROM_MAINS, DRAW_OUTSIDE -> used(job);
-      case DRIVE -> List.of(new Trial.Driven(Drive.READY.getFirst()));
-      case ARRIVE -> atCamp(plan.after());
-      case FILL_FROM_MAINS,
-          FILL_ALL,
-          FILL_BY_HAND,
-          FILL_FROM_JUG,
-          FILL_FROM_OUTSIDE,
-          MOVE,
-          FILTER_AGAIN,
-          RINSE,
-          HEAT,
-          RECIRCULATE,
-          EMPTY_GRAY,
-          EMPTY_OUT,
-          SHED,
-          REST ->
-          List.of();
-    };
+    if (job.kind().is(Job.Is.RUNS_TAPS)) {
+      return used(job);
+    }
+    if (job.kind().is(Job.Is.DRIVES_OFF)) {
+      return List.of(new Trial.Driven(Drive.READY.getFirst()));
+    }
+    return job.kind().is(Job.Is.ARRIVES) ? atCamp(plan.after()) : List.of();
   }
 
   /** A tap of a job is opened for a while and shut again. */

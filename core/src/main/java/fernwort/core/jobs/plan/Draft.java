@@ -170,7 +170,7 @@ final class Draft {
   /** A tank that is full already is not filled. */
   private boolean isDone(Job.Stage stage) {
     boolean done =
-        job.kind() != Job.Kind.MOVE
+        !job.kind().is(Job.Is.MOVES)
             && stage.until().filter(u -> Marks.isReached(plumbing, state(), job, u)).isPresent();
     if (done) {
       notes.add(already(stage.until().orElseThrow()));
@@ -192,7 +192,7 @@ final class Draft {
 
   /** An empty tank has nothing to let out; a job that does more than that goes on all the same. */
   private Optional<Plan.Trouble> nothingToLetOut() {
-    if (job.kind() != Job.Kind.EMPTY_GRAY && job.kind() != Job.Kind.SHED) {
+    if (!job.kind().is(Job.Is.LETS_A_TANK_OUT)) {
       return Optional.empty();
     }
     return job.stages().stream()
@@ -280,7 +280,7 @@ final class Draft {
 
   /** Before a drive: what the axles and the coupling carry beyond their limits. */
   private void noteLoads() {
-    if (job.kind() == Job.Kind.DRIVE) {
+    if (job.kind().is(Job.Is.DRIVES_OFF)) {
       LoadCheck.of(plumbing, state().volumes()).stream()
           .filter(w -> w.severity() == Severity.DANGER)
           .forEach(w -> notes.add(Saying.of("{}. {}", w.title(), w.mend())));

@@ -31,7 +31,7 @@ final class WaitJudge {
           case POURED_OUT -> Saying.of("{} does not pour out", label);
           case LEVEL, HOT, PRESSURE, SLACK, RUNS -> Saying.NOTHING;
         };
-    boolean mains = job.kind() == Job.Kind.FILL_FROM_MAINS || job.kind() == Job.Kind.FILL_ALL;
+    boolean mains = job.kind().is(Job.Is.FROM_MAINS);
     boolean filling = mains && until.fills();
     switch (end) {
       case HARMED -> {}

@@ -345,7 +345,7 @@ class TakeApartTest {
     DemoRig demo = DemoRig.called("marginalia");
     Plumbing plumbing = Plumbing.of(demo.rig());
     List<Job> usual = Plans.of(plumbing).offered(Jobs.of(plumbing));
-    assertThat(usual).anyMatch(j -> j.kind().runsTaps());
+    assertThat(usual).anyMatch(j -> j.kind().is(Job.Is.RUNS_TAPS));
     TakeApart plan = TakeApart.of(plumbing, demo.state(), Set.of("gray"));
     Meanwhile meanwhile = Meanwhile.of(plan, demo.rig(), usual);
     assertThat(meanwhile.backsUp())
@@ -353,7 +353,7 @@ class TakeApartTest {
         .containsExactlyInAnyOrder("Sink", "Shower", "Basin");
     assertThat(meanwhile.works())
         .isNotEmpty()
-        .noneMatch(j -> j.kind().runsTaps())
+        .noneMatch(j -> j.kind().is(Job.Is.RUNS_TAPS))
         .doesNotContainAnyElementsOf(meanwhile.lost());
   }
 

@@ -353,7 +353,7 @@ final class NetworkBuilder {
       int v = outlet.vertex();
       Part part = plumbing.part(v);
       boolean supplies = wet.gives(part);
-      if (node[v] < 0 || part.kind().is(Purpose.HOLDS) || supplies || isPouredInto(part, v)) {
+      if (node[v] < 0 || plumbing.is(v, Purpose.HOLDS) || supplies || isPouredInto(part, v)) {
         continue;
       }
       int open = building.reservoir(levels.height(v));
@@ -365,14 +365,12 @@ final class NetworkBuilder {
         gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
       }
     }
-    for (Part part : plumbing.rig().parts()) {
-      if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
-        int v = plumbing.vertex(part, "waste");
-        if (node[v] >= 0) {
-          int open = building.reservoir(levels.height(v));
-          int link = link(node[v], open, OneWay.FREE_END, Optional.empty(), part);
-          gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
-        }
+    for (int v : plumbing.wastes()) {
+      if (node[v] >= 0) {
+        Part part = plumbing.part(v);
+        int open = building.reservoir(levels.height(v));
+        int link = link(node[v], open, OneWay.FREE_END, Optional.empty(), part);
+        gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
       }
     }
   }

@@ -162,6 +162,6 @@ final class WetPorts {
 
   boolean isFree(int e) {
     boolean passage = graph.law(e) == Link.Law.FREE || graph.law(e) == Link.Law.SEAL;
-    return passage && graph.line(e) < 0 && !plumbing.part(graph.from(e)).kind().is(Purpose.FILTERS);
+    return passage && graph.line(e) < 0 && !plumbing.is(graph.from(e), Purpose.FILTERS);
   }
 }

@@ -8,7 +8,6 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What a part is, declared by each kind for all who ask: its ports, what a hand can change, and
@@ -53,13 +52,13 @@ public interface Kind {
   }
 
   /** Tells what it is there for. */
-  default Set<Purpose> purposes() {
-    return Set.of();
+  default Purposes purposes() {
+    return Purposes.NONE;
   }
 
   /** Tells whether it is there for something. */
   default boolean is(Purpose purpose) {
-    return purposes().contains(purpose);
+    return purposes().has(purpose);
   }
 
   /** Tells which way water goes at one of its ports. */

@@ -185,7 +185,9 @@ public final class OpenGraph {
 
   /** Returns the water that a part gives from outside the rig as it stands, if it does. */
   public Optional<Given> given(Part part) {
-    return part.kind().gives(setting.of(part));
+    return part.kind().is(Purpose.SOURCE) && !part.kind().is(Purpose.HOLDS)
+        ? part.kind().gives(setting.of(part.id()))
+        : Optional.empty();
   }
 
   /** Returns the rig. */

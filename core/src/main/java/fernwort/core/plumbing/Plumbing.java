@@ -4,6 +4,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
@@ -43,6 +44,8 @@ public final class Plumbing {
   private final Map<String, TankRoom> rooms = new HashMap<>();
   private final Map<PortRef, Line> linesByPort;
   private final int[] firstVertex;
+  private final Purposes[] purposes;
+  private final int[] wastes;
   private final int[] owner;
 
   /** Tank ports that only let in: float valves. */
@@ -101,6 +104,7 @@ public final class Plumbing {
     }
     firstVertex[parts.size()] = owners.size();
     owner = owners.stream().mapToInt(Integer::intValue).toArray();
+    purposes = parts.stream().map(p -> p.kind().purposes()).toArray(Purposes[]::new);
     onlyIn = new boolean[owner.length];
     for (Part part : parts) {
       part.kind().tankPorts().stream()
@@ -134,6 +138,11 @@ public final class Plumbing {
       int first = firstVertex[index(p.id())];
       everyPassage.add(p.kind().links().stream().map(l -> Passage.of(l, first)).toList());
     });
+    wastes =
+        parts.stream()
+            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("waste"))
+            .mapToInt(p -> vertex(p, "waste"))
+            .toArray();
     sources = parts.stream().filter(p -> p.kind().is(Purpose.SOURCE)).toList();
     pumps = parts.stream().filter(p -> p.kind().is(Purpose.DRIVES)).toList();
   }
@@ -230,6 +239,11 @@ public final class Plumbing {
       heights = last;
     }
     return last;
+  }
+
+  /** Tells what the part at a port, by its number, is there for. */
+  public boolean is(int vertex, Purpose purpose) {
+    return purposes[owner[vertex]].has(purpose);
   }
 
   /** Returns the number of ports, those of bodies included. */
@@ -360,6 +374,11 @@ public final class Plumbing {
   /** Returns the ways for water through a part, by its number, in any position. */
   public List<Passage> passages(int part) {
     return everyPassage.get(part);
+  }
+
+  /** Returns the ports by which what is used runs off, by their numbers. */
+  public int[] wastes() {
+    return wastes.clone();
   }
 
   /** Returns the parts from which water can come, in the order of the rig. */

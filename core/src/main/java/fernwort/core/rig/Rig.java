@@ -87,7 +87,7 @@ public record Rig(
 
   /** Returns the parts that are tanks. */
   public Stream<Part> tanks() {
-    return parts.stream().filter(p -> p.kind().is(Purpose.HOLDS));
+    return parts.stream().filter(p -> p.kind() instanceof Tank);
   }
 
   /** Returns the tanks that are meant for this water. */

@@ -10,8 +10,8 @@ import fernwort.core.kind.Offer;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import java.util.List;
-import java.util.Set;
 
 /**
  * A float air vent at the highest point of a line: its float lets air out, and in again while the
@@ -19,7 +19,7 @@ import java.util.Set;
  */
 public record FloatVent() implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.BREATHES);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.BREATHES);
 
   public static final Offer OFFER =
       new Offer(
@@ -88,7 +88,7 @@ public record FloatVent() implements Kind {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

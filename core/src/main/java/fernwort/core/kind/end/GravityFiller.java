@@ -11,15 +11,15 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** A neck with a cap, into which water is poured. */
 public record GravityFiller() implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.POURED_INTO);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.POURED_INTO);
 
   public static final Position SHUT = new Position("shut", "cap on");
   public static final Position OPEN = new Position("open", "cap off");
@@ -117,7 +117,7 @@ public record GravityFiller() implements Kind {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -11,13 +11,13 @@ import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Where a hose from outside is joined: a tap under pressure, or water that something must draw.
@@ -36,9 +36,9 @@ public record HoseInlet(
     Optional<Boolean> outsideDrinkable)
     implements Kind {
 
-  private static final Set<Purpose> DRAWING = Set.of(Purpose.SOURCE, Purpose.INLET);
+  private static final Purposes DRAWING = Purposes.of(Purpose.SOURCE, Purpose.INLET);
 
-  private static final Set<Purpose> PRESSED = Set.of(Purpose.SOURCE, Purpose.INLET, Purpose.MAINS);
+  private static final Purposes PRESSED = Purposes.of(Purpose.SOURCE, Purpose.INLET, Purpose.MAINS);
 
   /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
   public static final double TAP = 3e-4;
@@ -74,7 +74,7 @@ public record HoseInlet(
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return mainsPressure > 0 ? PRESSED : DRAWING;
   }
 

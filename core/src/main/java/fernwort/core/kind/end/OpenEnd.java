@@ -9,24 +9,22 @@ import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** The free end of a line. */
 public record OpenEnd(Role role) implements Kind {
 
-  private static final Map<Role, Set<Purpose>> PURPOSES =
-      Map.of(
-          Role.VENT, Set.of(Purpose.END, Purpose.OUTLET, Purpose.VENTS),
-          Role.OVERFLOW, Set.of(Purpose.END, Purpose.OUTLET, Purpose.OVERFLOWS),
-          Role.DRAIN, Set.of(Purpose.END, Purpose.OUTLET, Purpose.DRAINS),
-          Role.DUMP, Set.of(Purpose.END, Purpose.OUTLET, Purpose.DUMPS));
+  private static final Purposes VENT = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.VENTS);
+  private static final Purposes OVERFLOW =
+      Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.OVERFLOWS);
+  private static final Purposes DRAIN = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.DRAINS);
+  private static final Purposes DUMP = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.DUMPS);
 
   public static final Position CAPPED = new Position("capped", "cap on");
   public static final Position HOSE = new Position("hose", "dump hose to the drain");
@@ -41,8 +39,13 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public Set<Purpose> purposes() {
-    return PURPOSES.getOrDefault(role, Set.of());
+  public Purposes purposes() {
+    return switch (role) {
+      case VENT -> VENT;
+      case OVERFLOW -> OVERFLOW;
+      case DRAIN -> DRAIN;
+      case DUMP -> DUMP;
+    };
   }
 
   @Override

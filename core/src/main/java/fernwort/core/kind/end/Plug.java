@@ -11,13 +11,13 @@ import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * The closed end of a line or port.
@@ -26,9 +26,9 @@ import java.util.Set;
  */
 public record Plug(boolean removable) implements Kind {
 
-  private static final Set<Purpose> CAP = Set.of(Purpose.END, Purpose.CLOSES, Purpose.CAP);
+  private static final Purposes CAP = Purposes.of(Purpose.END, Purpose.CLOSES, Purpose.CAP);
 
-  private static final Set<Purpose> PLUG = Set.of(Purpose.CLOSES);
+  private static final Purposes PLUG = Purposes.of(Purpose.CLOSES);
 
   public static final Position IN = new Position("on", "cap on");
   public static final Position OUT = new Position("off", "cap off");
@@ -39,7 +39,7 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return removable ? CAP : PLUG;
   }
 

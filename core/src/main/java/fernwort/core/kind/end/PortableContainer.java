@@ -8,13 +8,13 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A jug, can or bladder that is carried to the rig.
@@ -24,13 +24,13 @@ import java.util.Set;
  */
 public record PortableContainer(double capacity, boolean drinkable) implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.CARRIED);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.SOURCE, Purpose.CARRIED);
 
   public static final Position STOWED = new Position("stowed", "stowed");
   public static final Position POURING = new Position("pouring", "held and pouring");
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 

@@ -10,6 +10,7 @@ import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
@@ -17,7 +18,6 @@ import fernwort.core.kind.tank.TankPort;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.IntStream;
 
 /**
@@ -41,7 +41,7 @@ public record Tank(
     double lowestPressure)
     implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.SOURCE, Purpose.END, Purpose.HOLDS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.SOURCE, Purpose.END, Purpose.HOLDS);
 
   public Tank {
     tankPorts = List.copyOf(tankPorts);
@@ -55,7 +55,7 @@ public record Tank(
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 

@@ -9,18 +9,18 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** What people take water from: it has a supply of cold water, maybe of hot, and maybe a waste. */
 public interface Tap extends Kind {
 
-  Set<Purpose> INSIDE = Set.of(Purpose.END, Purpose.USE);
+  Purposes INSIDE = Purposes.of(Purpose.END, Purpose.USE);
 
-  Set<Purpose> OUTSIDE = Set.of(Purpose.END, Purpose.USE, Purpose.OUTSIDE);
+  Purposes OUTSIDE = Purposes.of(Purpose.END, Purpose.USE, Purpose.OUTSIDE);
 
   Position SHUT = new Position("shut", "shut");
   Position COLD = new Position("cold", "open, cold");
@@ -75,7 +75,7 @@ public interface Tap extends Kind {
   }
 
   @Override
-  default Set<Purpose> purposes() {
+  default Purposes purposes() {
     return outside() ? OUTSIDE : INSIDE;
   }
 

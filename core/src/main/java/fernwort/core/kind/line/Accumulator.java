@@ -9,11 +9,11 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
-import java.util.Set;
 
 /**
  * A vessel with an air cushion on one side.
@@ -22,7 +22,7 @@ import java.util.Set;
  */
 public record Accumulator(double precharge) implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CUSHIONS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.CUSHIONS);
 
   @Override
   public List<Position> service() {
@@ -95,7 +95,7 @@ public record Accumulator(double precharge) implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -6,13 +6,13 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import java.util.List;
-import java.util.Set;
 
 /** A float ball: air passes both ways, water shuts it. */
 public record AirAdmittanceValve() implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.BREATHES);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.BREATHES);
 
   @Override
   public InLine inLine() {
@@ -55,7 +55,7 @@ public record AirAdmittanceValve() implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -9,12 +9,12 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Lets water through from in to out only.
@@ -23,7 +23,7 @@ import java.util.Set;
  */
 public record CheckValve(double crackingPressure) implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CHECKS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.CHECKS);
 
   @Override
   public List<Position> service() {
@@ -112,7 +112,7 @@ public record CheckValve(double crackingPressure) implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -7,14 +7,14 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** A water seal against smell. */
 public record DrainTrap() implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.TRAPS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.TRAPS);
 
   @Override
   public List<Link> links(String position) {
@@ -82,7 +82,7 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

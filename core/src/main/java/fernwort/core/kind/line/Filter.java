@@ -9,12 +9,12 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A filter in its housing.
@@ -27,11 +27,11 @@ import java.util.Set;
 public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
     implements Fitting {
 
-  private static final Set<Purpose> FILTERING = Set.of(Purpose.FILTERS);
+  private static final Purposes FILTERING = Purposes.of(Purpose.FILTERS);
 
-  private static final Set<Purpose> STRAINING = Set.of(Purpose.FILTERS, Purpose.STRAINS);
+  private static final Purposes STRAINING = Purposes.of(Purpose.FILTERS, Purpose.STRAINS);
 
-  private static final Set<Purpose> PURIFYING = Set.of(Purpose.FILTERS, Purpose.PURIFIES);
+  private static final Purposes PURIFYING = Purposes.of(Purpose.FILTERS, Purpose.PURIFIES);
 
   /** What passes a cartridge of which nobody said when it clogs (m³); own choice. */
   private static final double CARTRIDGE = 2;
@@ -156,7 +156,7 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return switch (grade) {
       case SEDIMENT -> STRAINING;
       case PURIFIER -> PURIFYING;

@@ -11,13 +11,13 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A water heater.
@@ -30,7 +30,7 @@ import java.util.Set;
 public record Heater(Type works, boolean relief, double drainHeight, Optional<Heating> heating)
     implements Kind {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.HEATS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.HEATS);
 
   /**
    * Where a thermostat is set unless somebody says otherwise (K): 60 °C, at which legionella die.
@@ -78,7 +78,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 

@@ -8,13 +8,13 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A pump that cuts up what is in gray water and pushes it out.
@@ -27,7 +27,7 @@ import java.util.Set;
 public record Macerator(double freeFlow, double shutOffPressure, Optional<Double> dryRun)
     implements Driven {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.DRIVES, Purpose.CUTS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.DRIVES, Purpose.CUTS);
 
   /**
    * How high a macerator draws gray water up to itself (m): its impeller primes itself a little,
@@ -56,7 +56,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 

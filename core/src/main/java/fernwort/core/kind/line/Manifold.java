@@ -9,13 +9,13 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A fitting with one inlet and many outlets.
@@ -24,7 +24,7 @@ import java.util.Set;
  */
 public record Manifold(int outlets) implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.JOINS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.JOINS);
 
   @Override
   public List<Link> links(String position) {
@@ -87,7 +87,7 @@ public record Manifold(int outlets) implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -10,6 +10,7 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
@@ -18,7 +19,6 @@ import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 
 /**
  * A pump.
@@ -44,13 +44,13 @@ public record Pump(
     Optional<Double> dryRun)
     implements Driven {
 
-  private static final Set<Purpose> PUMPING = Set.of(Purpose.DRIVES, Purpose.PUMPS);
+  private static final Purposes PUMPING = Purposes.of(Purpose.DRIVES, Purpose.PUMPS);
 
-  private static final Set<Purpose> CIRCULATING =
-      Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.CIRCULATES);
+  private static final Purposes CIRCULATING =
+      Purposes.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.CIRCULATES);
 
-  private static final Set<Purpose> SUPPLYING =
-      Set.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.SUPPLIES);
+  private static final Purposes SUPPLYING =
+      Purposes.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.SUPPLIES);
 
   /** What a pump could do beyond its cut-out, where its plate does not say (Pa); own choice. */
   private static final double OVER_CUT_OUT = 5e4;
@@ -120,7 +120,7 @@ public record Pump(
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return switch (duty) {
       case SUPPLY -> SUPPLYING;
       case CIRCULATION -> CIRCULATING;

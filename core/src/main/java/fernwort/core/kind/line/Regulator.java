@@ -8,12 +8,12 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Holds the pressure behind it at or below a set one.
@@ -22,7 +22,7 @@ import java.util.Set;
  */
 public record Regulator(double setPressure) implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.REGULATES);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.REGULATES);
 
   @Override
   public List<Position> service() {
@@ -95,7 +95,7 @@ public record Regulator(double setPressure) implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -8,14 +8,14 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** A screen that keeps grit out of what follows. */
 public record Strainer() implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.STRAINS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.STRAINS);
 
   @Override
   public List<Link> links(String position) {
@@ -93,7 +93,7 @@ public record Strainer() implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

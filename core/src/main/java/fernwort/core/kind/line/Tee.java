@@ -9,14 +9,14 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** A fitting with three ends. */
 public record Tee() implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.JOINS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.JOINS);
 
   @Override
   public List<Link> links(String position) {
@@ -69,7 +69,7 @@ public record Tee() implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -11,12 +11,12 @@ import fernwort.core.kind.Offer;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * An atmospheric vacuum breaker: water lifts its disc and passes one way; without pressure the disc
@@ -26,7 +26,7 @@ import java.util.Set;
  */
 public record VacuumBreaker(double openingPressure) implements Fitting {
 
-  private static final Set<Purpose> PURPOSES = Set.of(Purpose.CHECKS);
+  private static final Purposes PURPOSES = Purposes.of(Purpose.CHECKS);
 
   /** An ordinary one opens at 0.07 bar, our estimate. */
   public static final Offer OFFER =
@@ -118,7 +118,7 @@ public record VacuumBreaker(double openingPressure) implements Fitting {
   }
 
   @Override
-  public Set<Purpose> purposes() {
+  public Purposes purposes() {
     return PURPOSES;
   }
 }

@@ -12,17 +12,17 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** A kind whose handle joins some of its ports. */
 public interface Valve extends Kind {
 
-  Set<Purpose> PURPOSES = Set.of(Purpose.TURNS);
+  Purposes PURPOSES = Purposes.of(Purpose.TURNS);
 
   /** Returns the positions of the handle with what each joins. */
   List<Stop> stops();
@@ -214,7 +214,7 @@ public interface Valve extends Kind {
   }
 
   @Override
-  default Set<Purpose> purposes() {
+  default Purposes purposes() {
     return PURPOSES;
   }
 }

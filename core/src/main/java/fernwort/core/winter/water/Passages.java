@@ -2,7 +2,6 @@ package fernwort.core.winter.water;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.plumbing.Levels;
@@ -10,6 +9,7 @@ import fernwort.core.plumbing.Passage;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -226,14 +226,14 @@ final class Passages {
     }
     Kind kind = part.kind();
     if (!now.has(part, Kind.OFF)) {
-      links(index, kind, position(part), v);
+      links(index, part, v);
     }
     if (isBodyOpen(part)) {
       // Its ports stand at its bottom here, and water runs out beside them.
       star(v, kind.ports().size(), openMouth(index, levels.height(part)));
     }
     List<Mouth> spouts = new ArrayList<>();
-    for (Mouth mouth : kind.mouths(position(part))) {
+    for (Mouth mouth : plumbing.mouths(index, now.state().setting())) {
       switch (mouth.onto()) {
         case GROUND, DRAIN -> open(v + mouth.port());
         case AIR -> air[v + mouth.port()] = true;
@@ -247,27 +247,24 @@ final class Passages {
     }
   }
 
-  /** How a part stands; one that is left half way stands as it then joins its ports. */
-  private String position(Part part) {
-    String position = now.state().setting().of(part);
-    return now.has(part, Valve.HALF) ? part.kind().halfWay(position) : position;
-  }
-
   /** A bowl or plug is off, or a drain out. */
   private boolean isBodyOpen(Part part) {
-    return part.kind().service().stream()
-        .map(Position::id)
-        .filter(p -> !p.equals(Valve.HALF))
-        .anyMatch(p -> part.kind().opensToDrain(p) && now.has(part, p));
+    String left = now.service().get(part.id());
+    return left != null && !left.equals(Valve.HALF) && part.kind().opensToDrain(left);
   }
 
-  private void links(int index, Kind kind, String position, int v) {
+  /** The ways through a part; one that is left half way stands as it then joins its ports. */
+  private List<Passage> passages(int index, Part part) {
+    Setting setting = now.state().setting();
+    return now.has(part, Valve.HALF)
+        ? plumbing.passages(index, part.kind().halfWay(setting.of(part.id())))
+        : plumbing.passages(index, setting);
+  }
+
+  private void links(int index, Part part, int v) {
+    Kind kind = part.kind();
     int middle = v + kind.ports().size();
-    List<Passage> passages =
-        kind.positions().isEmpty()
-            ? plumbing.passages(index, now.state().setting())
-            : plumbing.passages(index, position);
-    for (Passage passage : passages) {
+    for (Passage passage : passages(index, part)) {
       int a = passage.from();
       int b = passage.to();
       switch (passage.law()) {

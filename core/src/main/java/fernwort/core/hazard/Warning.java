@@ -31,9 +31,9 @@ public record Warning(
     /** A tank empties and air cannot get in. */
     NO_AIR_IN(Is.SUCKS_IN),
     /** A pump is on and has no water. */
-    PUMP_DRY(Is.DRAWS_AIR),
+    PUMP_DRY(Is.DRAWS_AIR, Is.LACKS_WATER),
     /** A pump draws air beside its water. */
-    PUMP_SUCKS_AIR(Is.DRAWS_AIR),
+    PUMP_SUCKS_AIR(Is.DRAWS_AIR, Is.LACKS_WATER),
     /** A pump only turns the water of a tank round. */
     PUMP_STIRS,
     /** A tank fills, and nothing stops it. */
@@ -41,19 +41,19 @@ public record Warning(
     /** A tank fills, and stops by itself or by who watches. */
     FILLING(Is.STANDING, Is.MEANT_BY_RULES),
     /** Tank water can get back into the public pipe. */
-    BACKFLOW(Is.UNSEEN),
+    BACKFLOW(Is.UNSEEN, Is.BETWEEN_TWO),
     /** Water runs onto the ground. */
-    OPEN_TO_GROUND,
+    OPEN_TO_GROUND(Is.OF_A_WAY),
     /** A tank runs over. */
-    OVERFLOWING,
+    OVERFLOWING(Is.OF_A_WAY),
     /** Gray is full. */
     GRAY_FULL(Is.STANDING),
     /** Gray will be full before fresh is empty. */
     GRAY_NEARLY_FULL(Is.STANDING, Is.MEANT_BY_RULES),
     /** Water that is not for drinking gets where people drink. */
-    UNSAFE_WATER(Is.UNSEEN),
+    UNSAFE_WATER(Is.UNSEEN, Is.BETWEEN_TWO),
     /** A heater is on without water. */
-    HEATER_DRY(Is.UNSEEN),
+    HEATER_DRY(Is.UNSEEN, Is.LACKS_WATER),
     /** A check valve stands the wrong way round. */
     CHECK_VALVE_REVERSED(Is.STANDING, Is.MEANT_BY_RULES),
     /** Something goes wrong if the power fails. */
@@ -108,7 +108,13 @@ public record Warning(
     /** It tells that a tank will be sucked in. */
     SUCKS_IN,
     /** It tells that a pump will draw air. */
-    DRAWS_AIR
+    DRAWS_AIR,
+    /** It is of one way, that from its last part to its first. */
+    OF_A_WAY,
+    /** It is of what lies between its first part and its last. */
+    BETWEEN_TWO,
+    /** Its first part runs without water, or without enough of it from its last. */
+    LACKS_WATER
   }
 
   public Warning {

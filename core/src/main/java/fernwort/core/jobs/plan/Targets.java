@@ -252,52 +252,29 @@ final class Targets {
   }
 
   private Set<Turn> against(Setting setting, Warning warning) {
-    return switch (warning.code()) {
-      case OPEN_TO_GROUND, OVERFLOWING -> {
-        String end = warning.parts().getFirst();
-        String source = warning.parts().getLast();
-        yield scout.ways(scout.probed(setting)).ways().stream()
-            .filter(w -> w.end().part().equals(end) && w.source().part().equals(source))
-            .findFirst()
-            .map(Way::parts)
-            .map(parts -> turnsOf(setting, parts))
-            .orElseGet(() -> all(setting));
-      }
-      case BACKFLOW, UNSAFE_WATER ->
-          between(setting, warning.parts().getFirst(), warning.parts().getLast());
-      case PUMP_SUCKS_AIR -> {
-        Set<Turn> mends = switching(warning.parts().getFirst(), Position.OFF.id());
-        mends.addAll(between(setting, warning.parts().getLast(), warning.parts().getFirst()));
-        yield mends;
-      }
-      case PUMP_DRY, HEATER_DRY -> {
-        Set<Turn> mends = switching(warning.parts().getFirst(), Position.OFF.id());
-        mends.addAll(letting(setting));
-        yield mends;
-      }
-      case NO_AIR_OUT,
-          NO_AIR_IN,
-          PUMP_STIRS,
-          FILLING_UNWATCHED,
-          FILLING,
-          GRAY_FULL,
-          GRAY_NEARLY_FULL,
-          CHECK_VALVE_REVERSED,
-          POWER_LOSS,
-          TANK_RUNS_OUT,
-          PUMP_SHUT_IN,
-          TAP_STARVES,
-          NO_ROOM,
-          VENT_NARROW,
-          PUMP_DRY_SOON,
-          RUNS_OVER_SOON,
-          HITCH_LIGHT,
-          HITCH_HEAVY,
-          AXLE_OVER,
-          SIDE,
-          RULES_FIGHT ->
-          all(setting);
-    };
+    if (warning.parts().isEmpty()) {
+      return all(setting);
+    }
+    Warning.Code code = warning.code();
+    String first = warning.parts().getFirst();
+    String last = warning.parts().getLast();
+    if (code.is(Warning.Is.OF_A_WAY)) {
+      return scout.ways(scout.probed(setting)).ways().stream()
+          .filter(w -> w.end().part().equals(first) && w.source().part().equals(last))
+          .findFirst()
+          .map(Way::parts)
+          .map(parts -> turnsOf(setting, parts))
+          .orElseGet(() -> all(setting));
+    }
+    if (code.is(Warning.Is.BETWEEN_TWO)) {
+      return between(setting, first, last);
+    }
+    if (!code.is(Warning.Is.LACKS_WATER)) {
+      return all(setting);
+    }
+    Set<Turn> mends = switching(first, Position.OFF.id());
+    mends.addAll(first.equals(last) ? letting(setting) : between(setting, last, first));
+    return mends;
   }
 
   private static Set<Turn> letting(Setting setting, Map<String, String> needs) {

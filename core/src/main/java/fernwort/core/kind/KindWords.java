@@ -315,7 +315,15 @@ public enum KindWords {
   /** When a mixing valve goes back. */
   COLD_HOT_AND_MIXED("cold to C, hot to H, the taps to MIX"),
   /** Care of a mixing valve; its label. */
-  TRY_MIXING_VALVE("Hold a thermometer under a tap behind {}, and work its knob from end to end");
+  TRY_MIXING_VALVE("Hold a thermometer under a tap behind {}, and work its knob from end to end"),
+  /** What to buy; the size of its line. */
+  BUY_VACUUM_BREAKER("vacuum breaker, {}"),
+  /** What to buy; the size of its line. */
+  BUY_MIXING_VALVE("thermostatic mixing valve with check valves, {}"),
+  /** What to buy; the size of its line. */
+  BUY_FLOAT_VENT("float air vent, {}"),
+  /** What to buy; the size of its line. */
+  BUY_BOTTLE_FILLER("bottle filler, {}");
 
   private final String text;
 

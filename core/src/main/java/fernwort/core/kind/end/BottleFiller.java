@@ -1,5 +1,6 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Offer;
@@ -63,5 +64,10 @@ public record BottleFiller(double ratedFlow, double ratedPressure) implements Ta
   @Override
   public String figure() {
     return "bottle-filler";
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_BOTTLE_FILLER.with(size), false);
   }
 }

@@ -2,6 +2,7 @@ package fernwort.core.kind.end;
 
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
+import fernwort.core.kind.Goods;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -90,5 +91,10 @@ public record FloatVent() implements Kind {
   @Override
   public Purposes purposes() {
     return PURPOSES;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_FLOAT_VENT.with(size), false);
   }
 }

@@ -2,6 +2,7 @@ package fernwort.core.kind.line;
 
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
+import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
@@ -139,5 +140,10 @@ public record MixingValve(double temperature, double crackingPressure) implement
   @Override
   public String figure() {
     return "mixing-valve";
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_MIXING_VALVE.with(size), false);
   }
 }

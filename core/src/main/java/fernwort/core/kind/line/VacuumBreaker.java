@@ -2,6 +2,7 @@ package fernwort.core.kind.line;
 
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
+import fernwort.core.kind.Goods;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -120,5 +121,10 @@ public record VacuumBreaker(double openingPressure) implements Fitting {
   @Override
   public Purposes purposes() {
     return PURPOSES;
+  }
+
+  @Override
+  public Goods goods(String label, String size) {
+    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_VACUUM_BREAKER.with(size), false);
   }
 }

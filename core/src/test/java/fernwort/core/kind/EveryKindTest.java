@@ -22,6 +22,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Heater;
 import fernwort.core.kind.line.MixingValve;
 import fernwort.core.kind.line.Tee;
@@ -103,6 +104,14 @@ class EveryKindTest {
     Plumbing plumbing = Plumbing.of(rig);
     Levels levels = Levels.of(plumbing, state);
     return Hazards.of(plumbing).warnings(state.setting(), levels, OpenWays.find(plumbing, state));
+  }
+
+  @Test
+  void theExampleAtTheDoorHolds() {
+    Kind check = new CheckValve(2_000);
+    assertThat(check.links("")).containsExactly(new Link(0, 1, Link.Law.CHECK, 2_000));
+    assertThat(check.is(Purpose.CHECKS)).isTrue();
+    assertThat(check.frost()).isEqualTo(Frost.CRACKS);
   }
 
   @Test

@@ -98,7 +98,7 @@ public final class Bench {
             new Goal("Volume under a tilted plane, cylinder", "tiltedCylinder", "", 10, "µs"),
             new Goal("All draw orders of six tanks", "drawOrders", "", 20_000, "µs"),
             new Goal("Review of a plan of 120 parts", "review", "", 5_000, "µs"),
-            new Goal("Everything that Sizing reckons", "sizingPage", "", 5_000, "µs"),
+            new Goal("Everything that Sizing works out", "sizingPage", "", 5_000, "µs"),
             new Goal("What stays in a drained rig of 57 parts", "whatStays", "", 2_000, "µs"),
             new Goal("A whole way through the winter", "school", "", 300_000, "µs"),
             new Goal("A night for all that is wet", "night", "", 10_000, "µs"),

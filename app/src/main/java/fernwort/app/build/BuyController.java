@@ -12,6 +12,7 @@ import fernwort.core.build.cut.CutList;
 import fernwort.core.build.cut.Cutting;
 import fernwort.core.build.drill.DrillSheet;
 import fernwort.core.build.joints.BuyList;
+import fernwort.core.kind.Shop;
 import fernwort.core.rig.Part;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -67,7 +68,7 @@ class BuyController {
       boolean box) {}
 
   /** A shop with its lines. */
-  record Shop(String title, List<Row> rows) {}
+  record Shelf(String title, List<Row> rows) {}
 
   @GetMapping
   String buy(
@@ -77,11 +78,11 @@ class BuyController {
       Model model) {
     Trip trip = desk.trip(id, units);
     List<BuyList.Item> items = items(trip);
-    List<Shop> shops = new ArrayList<>();
-    for (BuyList.Shop shop : BuyList.Shop.values()) {
+    List<Shelf> shops = new ArrayList<>();
+    for (Shop shop : Shop.values()) {
       List<Row> rows = items.stream().filter(i -> i.shop() == shop).map(i -> row(trip, i)).toList();
       if (!rows.isEmpty()) {
-        shops.add(new Shop(shop.title(), rows));
+        shops.add(new Shelf(shop.title(), rows));
       }
     }
     model.addAttribute("by", by);
@@ -151,10 +152,10 @@ class BuyController {
   }
 
   /** What is not in the box yet, where a price is a number. */
-  private static String sum(List<Shop> shops) {
+  private static String sum(List<Shelf> shops) {
     BigDecimal sum = BigDecimal.ZERO;
     boolean any = false;
-    for (Shop shop : shops) {
+    for (Shelf shop : shops) {
       for (Row row : shop.rows()) {
         String price = row.price().strip().replace(',', '.');
         if (price.matches("[0-9]{1,7}(\\.[0-9]{1,2})?")) {

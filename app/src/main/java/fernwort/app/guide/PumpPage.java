@@ -109,7 +109,7 @@ final class PumpPage implements GuidePage {
     }
     return before.pumping(
         new Pump(
-            sheet.choice("type", fernwort.core.kind.line.Pump.Type.class).orElse(was.type()),
+            sheet.choice("type", fernwort.core.kind.machine.Pump.Type.class).orElse(was.type()),
             sheet.spot("spot", was.spot()),
             sheet.amount("height", "The pump", Measure.LENGTH, was.height(), 0.05, 4),
             sheet.amount("flow", "Its flow", Measure.FLOW, was.flow(), 5e-6, 2e-3),

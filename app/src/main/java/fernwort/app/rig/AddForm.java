@@ -5,9 +5,10 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.Alteration;
-import fernwort.core.describe.NewPart;
+import fernwort.core.describe.NewParts;
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.NewPart;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -55,7 +56,7 @@ final class AddForm {
                 "Add something here",
                 "It is joined to nothing yet; then tap one of its free ends.",
                 USUAL,
-                List.of(new DescribeView.Group("", options(NewPart.all()))),
+                List.of(new DescribeView.Group("", options(NewParts.all()))),
                 List.of(name(), height(units, p.z()))));
   }
 
@@ -77,14 +78,14 @@ final class AddForm {
         "What lets water pass is put into the line; what ends one gets a tee and a branch.",
         USUAL,
         List.of(
-            new DescribeView.Group("into the line", options(NewPart.inLine())),
-            new DescribeView.Group("on a branch", options(NewPart.atEnd()))),
+            new DescribeView.Group("into the line", options(NewParts.inLine())),
+            new DescribeView.Group("on a branch", options(NewParts.atEnd()))),
         fields);
   }
 
   private static DescribeView.AddView port(Rig rig, PortNames names, PortRef port, Units units) {
     List<DescribeView.Group> groups = new ArrayList<>();
-    groups.add(new DescribeView.Group("something new", options(NewPart.joined())));
+    groups.add(new DescribeView.Group("something new", options(NewParts.joined())));
     List<Field.Option> others =
         names.free().stream()
             .filter(p -> !p.part().equals(port.part()))
@@ -97,7 +98,7 @@ final class AddForm {
         PORT + name(port),
         "At " + names.at(port),
         "What is hung on it gets a line between.",
-        NewPart.usualAt(rig.part(port.part()), port.port()).id(),
+        NewParts.usualAt(rig.part(port.part()), port.port()).id(),
         groups,
         List.of(name(), length(units, "Of the line; empty if nobody measured.")));
   }
@@ -141,7 +142,7 @@ final class AddForm {
     }
     Addition addition =
         new Addition(
-            NewPart.of(what),
+            NewParts.of(what),
             v.text("add-label"),
             Optional.of(v.text("towards")).filter(t -> !t.isEmpty()).map(AddForm::port),
             length,

@@ -5,7 +5,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.store.AnswerStore;
 import fernwort.app.units.Units;
 import fernwort.core.describe.Alteration;
-import fernwort.core.describe.NewPart;
+import fernwort.core.describe.NewParts;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
@@ -55,7 +55,7 @@ class DescribeController {
     model.addAttribute("view", describing.view(open, picked, units));
     model.addAttribute("last", rigs.last(open).orElse(""));
     model.addAttribute("asked", answers.knows(id));
-    model.addAttribute("all", NewPart.all());
+    model.addAttribute("all", NewParts.all());
     model.addAttribute("blank", new PlaceForm(open.rig(), units).blank());
     return "describe";
   }

@@ -7,7 +7,7 @@ import fernwort.app.garage.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.describe.NewPart;
+import fernwort.core.describe.NewParts;
 import fernwort.core.describe.Plan;
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.TankResize;
@@ -136,7 +136,7 @@ class Describing {
               units.number(Measure.VOLUME, part.volume()),
               part.volume(),
               units.unit(Measure.VOLUME).sign(),
-              NewPart.body(part.kind())
+              NewParts.body(part.kind())
                   .map(v ->
                       "Winter has to get it out. Empty: what is usual for its kind, %s."
                           .formatted(units.show(Measure.VOLUME, v)))
@@ -227,7 +227,7 @@ class Describing {
         old.kind().is(Purpose.HOLDS)
             ? 0
             : v.optional("volume", "Water its body holds", Measure.VOLUME, 0, 0.06)
-                .or(() -> NewPart.body(old.kind()))
+                .or(() -> NewParts.body(old.kind()))
                 .orElse(0.0);
     v.settle();
     return new Part(old.id(), v.text("label"), v.text("place"), at.x(), at.y(), height, body, kind);

@@ -9,7 +9,7 @@ import fernwort.core.bench.NarrowFitting;
 import fernwort.core.bench.WasteLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.WasteRuns;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -8,7 +8,7 @@ import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.io.IOException;

@@ -9,12 +9,13 @@ import fernwort.app.web.Doubt;
 import fernwort.app.web.Field;
 import fernwort.app.web.Slips;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.NewPart;
+import fernwort.core.describe.NewParts;
 import fernwort.core.describe.Plan;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.line.Pump;
 import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
@@ -36,7 +37,7 @@ class KindFormTest {
   static Stream<Kind> everyKind() {
     return Stream.concat(
         DemoRig.all().stream().flatMap(d -> d.rig().parts().stream()).map(Part::kind),
-        NewPart.all().stream().map(NewPart::kind));
+        NewParts.all().stream().map(NewPart::kind));
   }
 
   @ParameterizedTest
@@ -52,7 +53,7 @@ class KindFormTest {
   }
 
   private static Tank tank(String shape, String sizes, String ports, boolean flipped) {
-    Tank old = (Tank) NewPart.of("tank").kind();
+    Tank old = (Tank) NewParts.of("tank").kind();
     KindForm form = new KindForm(Units.METRIC);
     Map<String, String> answers = Sent.back(form.fields(old));
     answers.put("shape", shape);
@@ -95,7 +96,7 @@ class KindFormTest {
 
   @Test
   void aSmallerTankBringsItsOpeningsAlong() {
-    Tank old = (Tank) NewPart.of("tank").kind();
+    Tank old = (Tank) NewParts.of("tank").kind();
     Shape.Box box = (Shape.Box) old.shape();
     KindForm form = new KindForm(Units.METRIC);
     Map<String, String> answers = Sent.back(form.fields(old));
@@ -170,7 +171,7 @@ class KindFormTest {
 
   @Test
   void fortyFiveLitresAreTypedAndTheSizesAndOpeningsFollow() {
-    Tank old = (Tank) NewPart.of("tank").kind();
+    Tank old = (Tank) NewParts.of("tank").kind();
     Tank small = changed(old, Units.of("US gal,in"), Map.of("holds", "45 L"));
     assertThat(TankRoom.of(small).capacity()).isCloseTo(0.045, within(1e-9));
     assertThat(small.tankPorts())
@@ -183,7 +184,7 @@ class KindFormTest {
 
   @Test
   void sizesAreTypedAsPeopleSayThem() {
-    Tank old = (Tank) NewPart.of("tank").kind();
+    Tank old = (Tank) NewParts.of("tank").kind();
     Shape.Box inches =
         (Shape.Box) changed(old, Units.METRIC, Map.of("sizes", "35 1/2 x 16 x 11 in")).shape();
     assertThat(inches.length()).isCloseTo(0.9017, within(1e-9));
@@ -196,7 +197,7 @@ class KindFormTest {
   void everySlipIsNamedAtItsFieldAtOnce() {
     assertThatThrownBy(() ->
             changed(
-                (Tank) NewPart.of("tank").kind(),
+                (Tank) NewParts.of("tank").kind(),
                 Units.METRIC,
                 Map.of("wall", "thick", "port-0-x", "far", "sizes", "long")))
         .isInstanceOfSatisfying(

@@ -1,5 +1,6 @@
 package fernwort.core.describe;
 
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;

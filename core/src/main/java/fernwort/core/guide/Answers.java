@@ -401,7 +401,7 @@ public record Answers(
    * @param manifolds whether the lines to the taps leave from manifolds
    */
   public record Pump(
-      fernwort.core.kind.line.Pump.Type type,
+      fernwort.core.kind.machine.Pump.Type type,
       Spot spot,
       double height,
       double flow,
@@ -415,7 +415,7 @@ public record Answers(
     /** A diaphragm pump as most vans have it. */
     public static final Pump USUAL =
         new Pump(
-            fernwort.core.kind.line.Pump.Type.DIAPHRAGM,
+            fernwort.core.kind.machine.Pump.Type.DIAPHRAGM,
             new Spot(1, 1),
             0.85,
             10e-3 / 60,

@@ -17,7 +17,7 @@ import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Third;
 import fernwort.core.guide.Answers.Use;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;

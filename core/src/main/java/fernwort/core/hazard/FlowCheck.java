@@ -3,7 +3,7 @@ package fernwort.core.hazard;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.End;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;

@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.PumpWork;

@@ -1,6 +1,5 @@
 package fernwort.core.hazard;
 
-import fernwort.core.kind.Given;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -8,7 +7,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.Ways;
-import java.util.Optional;
 
 /**
  * What a check looks at.
@@ -41,11 +39,6 @@ record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
       case OUTSIDE, JUG ->
           part(source.part()).kind().gives().stream().anyMatch(g -> !g.drinkable());
     };
-  }
-
-  /** Returns the water that a part gives from outside the rig as it stands, if it does. */
-  Optional<Given> given(Part part) {
-    return part.kind().gives(setting.of(part));
   }
 
   boolean is(String part, String position) {

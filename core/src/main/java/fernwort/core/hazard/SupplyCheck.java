@@ -135,7 +135,7 @@ final class SupplyCheck implements Check {
       Optional<Source.Kind> kind =
           part.kind().is(Purpose.HOLDS)
               ? Optional.of(Source.Kind.TANK).filter(k -> part.kind().holds(Contents.GRAY))
-              : scene.given(part).filter(g -> !g.drinkable()).flatMap(Source.Kind::of);
+              : scene.setting().given(part).filter(g -> !g.drinkable()).flatMap(Source.Kind::of);
       kind.map(k -> new Source(k, part.id())).filter(scene::isUnsafe).ifPresent(sources::add);
     }
     return sources;

@@ -5,7 +5,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.Plumbing;

@@ -4,7 +4,7 @@ import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.flow.UnsettledException;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
 import fernwort.core.plumbing.OpenGraph;

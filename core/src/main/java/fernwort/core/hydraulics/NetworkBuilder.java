@@ -17,8 +17,8 @@ import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.kind.line.Driven;
 import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.LinePipes;
@@ -327,7 +327,7 @@ final class NetworkBuilder {
       if (wet.gives(part)) {
         int v = plumbing.first(plumbing.index(part.id()));
         int supply = building.reservoir(wet.supplyHead(part, v));
-        Loss loss = tap(graph.given(part).orElseThrow());
+        Loss loss = tap(graph.setting().given(part).orElseThrow());
         int link = link(supply, node[v], loss, Optional.empty(), part);
         gates.add(new Gate(Gate.Kind.SUPPLY, part.id(), link, 1));
       }

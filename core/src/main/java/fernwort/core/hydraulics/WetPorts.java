@@ -107,7 +107,7 @@ final class WetPorts {
   }
 
   boolean gives(Part source) {
-    return graph.given(source).isPresent()
+    return graph.setting().given(source).isPresent()
         && !conditions.carried().emptyJugs().contains(source.id());
   }
 
@@ -117,7 +117,7 @@ final class WetPorts {
 
   /** The height to which what a source gives would rise, or stands (m). */
   double supplyHead(Part part, int v) {
-    Given given = graph.given(part).orElseThrow();
+    Given given = graph.setting().given(part).orElseThrow();
     return switch (given.from()) {
       case MAINS -> levels.height(v) + water.head(given.pressure());
       case OUTSIDE -> given.height();

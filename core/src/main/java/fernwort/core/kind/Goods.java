@@ -3,15 +3,8 @@ package fernwort.core.kind;
 /**
  * What is bought for a part.
  *
- * @param shelf where one finds it
+ * @param shop where one buys it
  * @param what what to ask for
  * @param spared whether one buys some to spare
  */
-public record Goods(Shelf shelf, String what, boolean spared) {
-
-  /** Where one finds it. */
-  public enum Shelf {
-    WATER_ON_BOARD,
-    PLUMBING
-  }
-}
+public record Goods(Shop shop, String what, boolean spared) {}

@@ -224,7 +224,7 @@ public interface Kind {
    * @param size what its line is called in a shop
    */
   default Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, label, false);
+    return new Goods(Shop.WATER_ON_BOARD, label, false);
   }
 
   /**

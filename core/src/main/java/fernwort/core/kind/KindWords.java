@@ -27,7 +27,7 @@ public enum KindWords {
   /** When the cap of an outlet comes off. */
   LEAVES_HERE("What comes leaves here."),
   /** When a jug is put away. */
-  DONE_WITH("It is done with."),
+  DONE_WITH("So it does not tip over."),
   /** When a jug is poured. */
   WATER_CAN_GO_IN("Now the water can go in."),
   /** When the cap of a neck goes on. */

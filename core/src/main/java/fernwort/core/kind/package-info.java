@@ -1,7 +1,7 @@
 /**
- * What a part is: each kind, in a file of its own in {@link fernwort.core.kind.line} or {@link
- * fernwort.core.kind.end}, declares what water, a hand, frost and the workbench meet in it. Others
- * ask the declaration and need not know the kind.
+ * What a part is: each kind, in a file of its own in {@link fernwort.core.kind.line}, {@link
+ * fernwort.core.kind.machine} or {@link fernwort.core.kind.end}, declares what water, a hand, frost
+ * and the workbench meet in it. Others ask the declaration and need not know the kind.
  *
  * <p>The one thing to call is {@link fernwort.core.kind.Kind}; {@link
  * fernwort.core.kind.list.Kinds} lists them. Lengths are in metres, volumes in cubic metres,

@@ -1,6 +1,5 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.PortableContainer;
@@ -9,7 +8,6 @@ import fernwort.core.rig.Setting;
 import java.util.ArrayDeque;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -181,13 +179,6 @@ public final class OpenGraph {
   /** Tells whether a part stands in this position. */
   public boolean is(Part part, String position) {
     return setting.of(part.id()).equals(position);
-  }
-
-  /** Returns the water that a part gives from outside the rig as it stands, if it does. */
-  public Optional<Given> given(Part part) {
-    return part.kind().is(Purpose.SOURCE) && !part.kind().is(Purpose.HOLDS)
-        ? part.kind().gives(setting.of(part.id()))
-        : Optional.empty();
   }
 
   /** Returns the rig. */

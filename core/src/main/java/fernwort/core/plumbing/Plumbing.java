@@ -1,6 +1,5 @@
 package fernwort.core.plumbing;
 
-import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
@@ -97,7 +96,7 @@ public final class Plumbing {
         owners.add(i);
         places.add(part.at(port));
       }
-      if (hasMiddle(part.kind())) {
+      if (part.kind().meets()) {
         owners.add(i);
         places.add(new Point(part.x(), part.y(), part.height()));
       }
@@ -207,10 +206,6 @@ public final class Plumbing {
       throw new IllegalArgumentException("\"" + tank + "\" is not a tank of this rig");
     }
     return room;
-  }
-
-  static boolean hasMiddle(Kind kind) {
-    return kind.meets();
   }
 
   /** The points of a line's run; between its ends the vehicle's x and y change evenly. */

@@ -2,8 +2,8 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.line.Heater;
 import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

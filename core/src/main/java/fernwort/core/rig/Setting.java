@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Given;
+import fernwort.core.kind.Purpose;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -7,6 +9,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /**
@@ -62,9 +65,11 @@ public final class Setting {
     return positions[place];
   }
 
-  /** Returns how a part stands; "" for one with nothing to set. */
-  public String of(Part part) {
-    return part.kind().positions().isEmpty() ? "" : of(part.id());
+  /** Returns the water that a part gives from outside the rig as it stands, if it does. */
+  public Optional<Given> given(Part part) {
+    return part.kind().is(Purpose.SOURCE) && !part.kind().is(Purpose.HOLDS)
+        ? part.kind().gives(of(part.id()))
+        : Optional.empty();
   }
 
   /** Tells whether a part can be set and stands so. */

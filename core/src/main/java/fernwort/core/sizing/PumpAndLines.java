@@ -3,7 +3,7 @@ package fernwort.core.sizing;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.line.Driven;
+import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Plumbing;

@@ -1,6 +1,6 @@
 package fernwort.core.sizing;
 
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 
 /**
  * How often a pump starts while a tap runs that takes less than the pump gives.

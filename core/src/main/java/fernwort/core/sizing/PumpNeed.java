@@ -3,7 +3,7 @@ package fernwort.core.sizing;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

@@ -35,7 +35,11 @@ record Origin(Source source, double surface, int[] ports) {
         }
         continue;
       }
-      graph.given(part).flatMap(g -> of(g, plumbing, levels, part, v)).ifPresent(origins::add);
+      graph
+          .setting()
+          .given(part)
+          .flatMap(g -> of(g, plumbing, levels, part, v))
+          .ifPresent(origins::add);
     }
     return origins;
   }

@@ -24,6 +24,7 @@ import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
@@ -34,10 +35,10 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.LeakTray;
-import fernwort.core.kind.line.Macerator;
 import fernwort.core.kind.line.Manifold;
-import fernwort.core.kind.line.Pump;
 import fernwort.core.kind.line.Strainer;
+import fernwort.core.kind.machine.Macerator;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.plumbing.Plumbing;
@@ -412,8 +413,8 @@ class LimitsTest {
 
   @Test
   void shopsAreNamedAndAGaugeNeedsNoPlug() {
-    assertThat(BuyList.Shop.WATER_ON_BOARD.title()).isEqualTo("Water on board");
-    assertThat(BuyList.Shop.PLUMBING.title()).isEqualTo("Plumbing");
+    assertThat(Shop.WATER_ON_BOARD.title()).isEqualTo("Water on board");
+    assertThat(Shop.PLUMBING.title()).isEqualTo("Plumbing");
     Rig rig =
         RigBuilder.named("One")
             .vehicle(SmallVan.VAN)

@@ -14,6 +14,7 @@ import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.kind.Connection;
+import fernwort.core.kind.Shop;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
@@ -41,7 +42,7 @@ class ListsTest {
   void partsFittingsClampsAndToolsAreCounted() {
     Rig rig = SmallVan.rig();
     assertThat(item(rig, "Tank: Tank").places()).isEqualTo(Map.of("Under the floor", 1));
-    assertThat(item(rig, "Pump").shop()).isEqualTo(BuyList.Shop.WATER_ON_BOARD);
+    assertThat(item(rig, "Pump").shop()).isEqualTo(Shop.WATER_ON_BOARD);
     assertThat(item(rig, "plug for an opening").needed()).isEqualTo(1);
     assertThat(item(rig, "insect screen for a vent").needed()).isEqualTo(1);
     assertThat(item(rig, "tee, 15 mm tube").all()).isEqualTo(2);
@@ -59,7 +60,7 @@ class ListsTest {
     // Hose ends: two of the suction, one of the breath, the other hangs free.
     assertThat(item(rig, "hose clamp, stainless, for 13 mm hose").needed()).isEqualTo(3);
     assertThat(item(rig, "flat washer for a parallel thread").needed()).isEqualTo(4);
-    assertThat(item(rig, "hole saw, 29 mm").shop()).isEqualTo(BuyList.Shop.HARDWARE);
+    assertThat(item(rig, "hole saw, 29 mm").shop()).isEqualTo(Shop.HARDWARE);
     assertThat(item(rig, "tube cutter and deburrer").all()).isEqualTo(1);
     assertThat(BuyList.of(rig, List.of()))
         .extracting(BuyList.Item::what)
@@ -76,8 +77,7 @@ class ListsTest {
             out, new Connection.Thread(Connection.Standard.NPT, "1/2", Connection.Gender.MALE));
     assertThat(item(tapered, "PTFE tape for drinking water").needed()).isEqualTo(1);
     Rig cemented = described(out, new Connection.Socket(Connection.Plastic.PVC, 0.015));
-    assertThat(item(cemented, "cement and cleaner for PVC").shop())
-        .isEqualTo(BuyList.Shop.HARDWARE);
+    assertThat(item(cemented, "cement and cleaner for PVC").shop()).isEqualTo(Shop.HARDWARE);
   }
 
   private static Rig described(PortRef at, Connection.Form form) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.NewPart;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -20,7 +21,8 @@ class AdditionTest {
   private final Rig one = ReadyRig.find("one-tank").orElseThrow().rig();
 
   private static Addition of(String what) {
-    return new Addition(NewPart.of(what), "", Optional.empty(), Optional.empty(), Optional.empty());
+    return new Addition(
+        NewParts.of(what), "", Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   private static Part added(Rig before, Rig after) {
@@ -48,7 +50,7 @@ class AdditionTest {
   @MethodSource("rigs")
   void everythingCanBeAddedToEveryLineWhoseWaterStillFindsItsWay(Rig rig) {
     for (Line line : rig.lines()) {
-      for (NewPart what : NewPart.joined()) {
+      for (NewPart what : NewParts.joined()) {
         Rig after = of(what.id()).at(rig, new Addition.OnLine(line.id())).on(rig);
         List<String> beyond = PortNames.of(rig).leadsTo(line.from());
         assertThat(PortNames.of(after).leadsTo(line.from()))
@@ -65,7 +67,7 @@ class AdditionTest {
     Rig open = RigEdit.of(rig).disconnect(rig.lines().getFirst().id());
     List<PortRef> free = PortNames.of(open).free();
     assertThat(free).contains(rig.lines().getFirst().from(), rig.lines().getFirst().to());
-    for (NewPart what : NewPart.all()) {
+    for (NewPart what : NewParts.all()) {
       for (PortRef port : what.kind().ports().isEmpty() ? List.<PortRef>of() : free) {
         Rig after = of(what.id()).at(open, new Addition.OnPort(port)).on(open);
         assertThat(PortNames.of(after).free()).doesNotContain(port);
@@ -96,7 +98,7 @@ class AdditionTest {
         .isEqualTo(new PortRef("sink", "cold"));
     Addition turned =
         new Addition(
-            NewPart.of("check"),
+            NewParts.of("check"),
             "Odd one",
             Optional.of(line.from()),
             Optional.empty(),
@@ -153,13 +155,13 @@ class AdditionTest {
 
   @Test
   void whatIsUsuallyHungOnAPortIsOfferedFirst() {
-    assertThat(NewPart.usualAt(one.part("filler"), "mouth").id()).isEqualTo("jug");
-    assertThat(NewPart.usualAt(one.part("fresh"), "vent").id()).isEqualTo("vent");
-    assertThat(NewPart.usualAt(one.part("fresh"), "drain").id()).isEqualTo("cap");
-    assertThat(NewPart.usualAt(one.part("sink"), "waste").id()).isEqualTo("trap");
+    assertThat(NewParts.usualAt(one.part("filler"), "mouth").id()).isEqualTo("jug");
+    assertThat(NewParts.usualAt(one.part("fresh"), "vent").id()).isEqualTo("vent");
+    assertThat(NewParts.usualAt(one.part("fresh"), "drain").id()).isEqualTo("cap");
+    assertThat(NewParts.usualAt(one.part("sink"), "waste").id()).isEqualTo("trap");
     for (Part part : one.parts()) {
       for (String port : part.kind().ports()) {
-        assertThat(NewPart.all()).contains(NewPart.usualAt(part, port));
+        assertThat(NewParts.all()).contains(NewParts.usualAt(part, port));
       }
     }
   }

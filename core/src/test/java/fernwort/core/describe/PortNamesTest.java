@@ -37,7 +37,7 @@ class PortNamesTest {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
     Rig strained =
         new Addition(
-                NewPart.of("strainer"), "", Optional.empty(), Optional.empty(), Optional.empty())
+                NewParts.of("strainer"), "", Optional.empty(), Optional.empty(), Optional.empty())
             .at(rig, new Addition.OnLine("pump-out-sink"))
             .on(rig);
     assertThat(PortNames.of(strained).words(new PortRef("pump", "out")))

@@ -10,7 +10,7 @@ import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.kind.line.Heater;
+import fernwort.core.kind.machine.Heater;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;

@@ -9,7 +9,7 @@ import fernwort.core.guide.Answers.Spot;
 import fernwort.core.guide.Answers.Tap;
 import fernwort.core.guide.Answers.Use;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Vehicle;

@@ -10,7 +10,7 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
 import fernwort.core.kind.line.LeakTray;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;

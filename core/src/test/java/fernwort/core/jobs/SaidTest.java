@@ -22,7 +22,7 @@ import fernwort.core.jobs.plan.Reasons;
 import fernwort.core.jobs.plan.Troubles;
 import fernwort.core.jobs.wait.WaitWords;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

@@ -7,7 +7,7 @@ import fernwort.core.build.joints.BuyList;
 import fernwort.core.build.joints.Ends;
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.NewPart;
+import fernwort.core.describe.NewParts;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
@@ -23,11 +23,11 @@ import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.line.CheckValve;
-import fernwort.core.kind.line.Heater;
 import fernwort.core.kind.line.MixingValve;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.VacuumBreaker;
 import fernwort.core.kind.list.Kinds;
+import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
@@ -60,13 +60,13 @@ class EveryKindTest {
   private static final String TAP_LINE = "pump-out-sink";
 
   static Stream<NewPart> parts() {
-    return NewPart.all().stream();
+    return NewParts.all().stream();
   }
 
   static Stream<NewPart> oneOfEachKind() {
     return Kinds.all().stream()
         .map(k ->
-            NewPart.all().stream()
+            NewParts.all().stream()
                 .filter(p -> p.kind().getClass().equals(k.kind()))
                 .findFirst()
                 .orElseThrow());
@@ -74,7 +74,7 @@ class EveryKindTest {
 
   private static Rig with(Rig rig, String what, String line) {
     return new Addition(
-            NewPart.of(what), "Odd one", Optional.empty(), Optional.empty(), Optional.empty())
+            NewParts.of(what), "Odd one", Optional.empty(), Optional.empty(), Optional.empty())
         .at(rig, new Addition.OnLine(line))
         .on(rig);
   }
@@ -118,9 +118,9 @@ class EveryKindTest {
   void everyKindIsListedOnceAndCanBePutIn() {
     assertThat(Kinds.all()).doesNotHaveDuplicates();
     assertThat(Kinds.all().stream().map(Kinds.Entry::type)).doesNotHaveDuplicates();
-    assertThat(NewPart.all().stream().map(p -> p.kind().getClass().getName()))
+    assertThat(NewParts.all().stream().map(p -> p.kind().getClass().getName()))
         .containsAll(Kinds.all().stream().map(k -> k.kind().getName()).toList());
-    assertThat(NewPart.all().stream().map(NewPart::id)).doesNotHaveDuplicates();
+    assertThat(NewParts.all().stream().map(NewPart::id)).doesNotHaveDuplicates();
   }
 
   @ParameterizedTest
@@ -147,7 +147,7 @@ class EveryKindTest {
                 .contains(p));
     for (String port : kind.ports()) {
       assertThat(kind.end(port)).isNotNull();
-      assertThat(NewPart.all().stream().map(NewPart::id)).contains(kind.usuallyAt(port));
+      assertThat(NewParts.all().stream().map(NewPart::id)).contains(kind.usuallyAt(port));
     }
     assertThat(kind.figure()).isNotBlank();
     assertThat(kind.mend()).isNotBlank();

@@ -3,10 +3,10 @@ package fernwort.core.kind;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.kind.end.Tap;
-import fernwort.core.kind.line.Driven;
 import fernwort.core.kind.line.Fitting;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.list.Kinds;
+import fernwort.core.kind.machine.Driven;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

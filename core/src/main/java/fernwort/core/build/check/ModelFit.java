@@ -3,7 +3,7 @@ package fernwort.core.build.check;
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;

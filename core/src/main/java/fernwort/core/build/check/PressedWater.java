@@ -67,7 +67,7 @@ final class PressedWater {
     List<Integer> tanks = new ArrayList<>();
     for (Part part : plumbing.rig().parts()) {
       int v = plumbing.first(plumbing.index(part.id()));
-      Optional<Given.From> from = graph.given(part).map(Given::from);
+      Optional<Given.From> from = graph.setting().given(part).map(Given::from);
       if (part.kind().is(Purpose.DRIVES) && graph.is(part, Kind.ON)) {
         pumps.add(new int[] {v, v + 1});
       } else if (from.filter(f -> f == Given.From.MAINS).isPresent()) {

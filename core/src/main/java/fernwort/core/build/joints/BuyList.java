@@ -3,6 +3,7 @@ package fernwort.core.build.joints;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Goods;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -22,24 +23,6 @@ import java.util.TreeSet;
  * tools, and hose by the metre.
  */
 public final class BuyList {
-
-  /** Where one buys. */
-  public enum Shop {
-    WATER_ON_BOARD("Water on board"),
-    PLUMBING("Plumbing"),
-    HARDWARE("Hardware and tools");
-
-    private final String title;
-
-    Shop(String title) {
-      this.title = title;
-    }
-
-    /** Returns its heading. */
-    public String title() {
-      return title;
-    }
-  }
 
   /**
    * Something to buy.
@@ -103,8 +86,7 @@ public final class BuyList {
   private void parts() {
     for (Part part : rig.parts()) {
       Goods goods = part.kind().goods(part.label(), size(part));
-      Shop shop = goods.shelf() == Goods.Shelf.PLUMBING ? Shop.PLUMBING : Shop.WATER_ON_BOARD;
-      add(shop, goods.what(), place(part), 1, goods.spared());
+      add(goods.shop(), goods.what(), place(part), 1, goods.spared());
       part.kind().tankPorts().stream()
           .filter(p -> lines.get(part.port(p.id())) == null)
           .filter(p -> p.use() != TankPort.Use.GAUGE)

@@ -244,16 +244,11 @@ public final class EndLook {
 
   // --- relief ------------------------------------------------------------------------------------
 
-  /** Tells whether a part is there to let out pressure. */
-  public static boolean isRelief(Part part) {
-    return part.kind().relieves();
-  }
-
   /** What a relief valve lets out has to come out, whatever anybody shuts. */
   private void reliefs() {
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part part : rig.parts()) {
-      if (isRelief(part)) {
+      if (part.kind().relieves()) {
         shutter(part, lines)
             .ifPresent(shut ->
                 found.add(

@@ -2,7 +2,7 @@ package fernwort.core.jobs.wait;
 
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.line.Pump;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;

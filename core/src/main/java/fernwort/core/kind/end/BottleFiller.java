@@ -3,8 +3,9 @@ package fernwort.core.kind.end;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
-import fernwort.core.kind.Offer;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -20,8 +21,8 @@ import java.util.Optional;
 public record BottleFiller(double ratedFlow, double ratedPressure) implements Tap {
 
   /** An ordinary one: 2 L/min at 2 bar, our estimate. */
-  public static final Offer OFFER =
-      new Offer(
+  public static final NewPart OFFER =
+      new NewPart(
           "bottle-filler",
           KindWords.BOTTLE_FILLER.text(),
           KindWords.WHAT_A_BOTTLE_FILLER_IS.text(),
@@ -68,6 +69,6 @@ public record BottleFiller(double ratedFlow, double ratedPressure) implements Ta
 
   @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_BOTTLE_FILLER.with(size), false);
+    return new Goods(Shop.WATER_ON_BOARD, KindWords.BUY_BOTTLE_FILLER.with(size), false);
   }
 }

@@ -7,11 +7,12 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.Offer;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
+import fernwort.core.kind.Shop;
 import java.util.List;
 
 /**
@@ -22,8 +23,8 @@ public record FloatVent() implements Kind {
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.BREATHES);
 
-  public static final Offer OFFER =
-      new Offer(
+  public static final NewPart OFFER =
+      new NewPart(
           "float-vent",
           KindWords.FLOAT_VENT.text(),
           KindWords.WHAT_A_FLOAT_VENT_IS.text(),
@@ -95,6 +96,6 @@ public record FloatVent() implements Kind {
 
   @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_FLOAT_VENT.with(size), false);
+    return new Goods(Shop.WATER_ON_BOARD, KindWords.BUY_FLOAT_VENT.with(size), false);
   }
 }

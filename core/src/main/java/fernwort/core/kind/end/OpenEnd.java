@@ -11,6 +11,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -141,7 +142,7 @@ public record OpenEnd(Role role) implements Kind {
   @Override
   public Goods goods(String label, String size) {
     return new Goods(
-        Goods.Shelf.PLUMBING,
+        Shop.PLUMBING,
         role == Role.VENT ? KindWords.INSECT_SCREEN.text() : KindWords.END_FOR_A_LINE.with(size),
         false);
   }

@@ -13,6 +13,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -130,7 +131,7 @@ public record Plug(boolean removable) implements Kind {
 
   @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.PLUMBING, KindWords.PLUG.with(size), false);
+    return new Goods(Shop.PLUMBING, KindWords.PLUG.with(size), false);
   }
 
   @Override

@@ -11,6 +11,7 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
@@ -123,7 +124,7 @@ public record Tank(
 
   @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.TANK.with(label), false);
+    return new Goods(Shop.WATER_ON_BOARD, KindWords.TANK.with(label), false);
   }
 
   @Override

@@ -1,13 +1,8 @@
 package fernwort.core.kind.line;
 
 import fernwort.core.kind.Care;
-import fernwort.core.kind.Frost;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
-import fernwort.core.kind.Link;
-import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
@@ -25,7 +20,7 @@ import java.util.Optional;
  * @param doubling what has to pass until its loss has doubled, if anybody knows (m³)
  */
 public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
-    implements Fitting {
+    implements Bowl {
 
   private static final Purposes FILTERING = Purposes.of(Purpose.FILTERS);
 
@@ -49,48 +44,13 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   }
 
   @Override
-  public List<Link> links(String position) {
-    return Link.both(0, 1, Link.Law.FREE);
-  }
-
-  @Override
   public double loss(double flow) {
     return ratedLoss * flow / ratedFlow;
   }
 
   @Override
-  public Frost frost() {
-    return Frost.CRACKS_WHEN_FULL;
-  }
-
-  @Override
   public boolean bursts() {
     return true;
-  }
-
-  @Override
-  public List<String> ports() {
-    return IN_OUT;
-  }
-
-  @Override
-  public List<Position> service() {
-    return BOWL;
-  }
-
-  @Override
-  public Keeps keeps() {
-    return Keeps.UNTIL_OFF;
-  }
-
-  @Override
-  public Optional<String> drained() {
-    return Optional.of(OFF);
-  }
-
-  @Override
-  public String frozen(boolean little) {
-    return KindWords.BOWL_FULL.text();
   }
 
   @Override
@@ -101,26 +61,6 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   @Override
   public String openedNote() {
     return KindWords.BOWL_INTO_BUCKET.text();
-  }
-
-  @Override
-  public List<String> takenOut() {
-    return List.of(KindWords.BUCKET_FOR_BOWL.text());
-  }
-
-  @Override
-  public Optional<String> wayRound() {
-    return Optional.of(KindWords.ARROW.text());
-  }
-
-  @Override
-  public boolean appliance() {
-    return true;
-  }
-
-  @Override
-  public PortEnd end(String port) {
-    return PortEnd.THREAD;
   }
 
   @Override

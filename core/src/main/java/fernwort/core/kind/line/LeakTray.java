@@ -8,6 +8,7 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -48,7 +49,7 @@ public record LeakTray(double holds, boolean contact) implements Fitting {
   @Override
   public Goods goods(String label, String size) {
     return new Goods(
-        Goods.Shelf.WATER_ON_BOARD,
+        Shop.WATER_ON_BOARD,
         (contact ? KindWords.LEAK_TRAY_WITH_CONTACT : KindWords.LEAK_TRAY).with(label),
         false);
   }

@@ -1,15 +1,10 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
-import fernwort.core.kind.Link;
-import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Purposes;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -22,28 +17,11 @@ import java.util.Optional;
  *
  * @param outlets how many
  */
-public record Manifold(int outlets) implements Fitting {
-
-  private static final Purposes PURPOSES = Purposes.of(Purpose.JOINS);
-
-  @Override
-  public List<Link> links(String position) {
-    return Link.star(ports().size());
-  }
+public record Manifold(int outlets) implements Junction {
 
   @Override
   public Optional<InOut> through() {
     return Optional.of(new InOut("in", "1"));
-  }
-
-  @Override
-  public Frost frost() {
-    return Frost.AS_ITS_LINE;
-  }
-
-  @Override
-  public boolean blowsClear() {
-    return true;
   }
 
   @Override
@@ -57,18 +35,8 @@ public record Manifold(int outlets) implements Fitting {
   }
 
   @Override
-  public Keeps keeps() {
-    return Keeps.UNTIL_ITS_MIDDLE_LEAVES;
-  }
-
-  @Override
-  public PortEnd end(String port) {
-    return PortEnd.GRIPS_LINE;
-  }
-
-  @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.PLUMBING, KindWords.MANIFOLD.with(outlets, size), false);
+    return new Goods(Shop.PLUMBING, KindWords.MANIFOLD.with(outlets, size), false);
   }
 
   @Override
@@ -84,10 +52,5 @@ public record Manifold(int outlets) implements Fitting {
   @Override
   public String figure() {
     return "manifold";
-  }
-
-  @Override
-  public Purposes purposes() {
-    return PURPOSES;
   }
 }

@@ -1,17 +1,15 @@
 package fernwort.core.kind.line;
 
 import fernwort.core.kind.Care;
-import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.Offer;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
-import fernwort.core.kind.Position;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -25,11 +23,11 @@ import java.util.Optional;
  * @param temperature what it mixes to (K)
  * @param crackingPressure pressure it takes to open a check in it (Pa)
  */
-public record MixingValve(double temperature, double crackingPressure) implements Fitting {
+public record MixingValve(double temperature, double crackingPressure) implements Seated {
 
   /** An ordinary one mixes to 38 °C; 0.03 bar for its checks, our estimate. */
-  public static final Offer OFFER =
-      new Offer(
+  public static final NewPart OFFER =
+      new NewPart(
           "mixing-valve",
           KindWords.MIXING_VALVE.text(),
           KindWords.WHAT_A_MIXING_VALVE_IS.text(),
@@ -71,38 +69,8 @@ public record MixingValve(double temperature, double crackingPressure) implement
   }
 
   @Override
-  public List<Position> service() {
-    return FITTED;
-  }
-
-  @Override
-  public Keeps keeps() {
-    return Keeps.ALL;
-  }
-
-  @Override
-  public Frost frost() {
-    return Frost.CRACKS;
-  }
-
-  @Override
-  public boolean blowsClear() {
-    return true;
-  }
-
-  @Override
   public boolean bursts() {
     return true;
-  }
-
-  @Override
-  public String frozen(boolean little) {
-    return KindWords.BEFORE_SEAT.text();
-  }
-
-  @Override
-  public String mend() {
-    return KindWords.BURST_OF_AIR_OR_UNDO.text();
   }
 
   @Override
@@ -144,6 +112,6 @@ public record MixingValve(double temperature, double crackingPressure) implement
 
   @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_MIXING_VALVE.with(size), false);
+    return new Goods(Shop.WATER_ON_BOARD, KindWords.BUY_MIXING_VALVE.with(size), false);
   }
 }

@@ -1,57 +1,28 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.Frost;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Holds the pressure behind it at or below a set one.
  *
  * @param setPressure pressure it holds (Pa)
  */
-public record Regulator(double setPressure) implements Fitting {
+public record Regulator(double setPressure) implements Seated {
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.REGULATES);
 
   @Override
-  public List<Position> service() {
-    return FITTED;
-  }
-
-  @Override
   public List<Link> links(String position) {
     return List.of(new Link(0, 1, Link.Law.REGULATOR, setPressure));
-  }
-
-  @Override
-  public Frost frost() {
-    return Frost.CRACKS;
-  }
-
-  @Override
-  public boolean blowsClear() {
-    return true;
-  }
-
-  @Override
-  public List<String> ports() {
-    return IN_OUT;
-  }
-
-  @Override
-  public Keeps keeps() {
-    return Keeps.ALL;
   }
 
   @Override
@@ -62,11 +33,6 @@ public record Regulator(double setPressure) implements Fitting {
   @Override
   public String mend() {
     return KindWords.BURST_OR_UNDO.text();
-  }
-
-  @Override
-  public Optional<String> wayRound() {
-    return Optional.of(KindWords.ARROW.text());
   }
 
   @Override

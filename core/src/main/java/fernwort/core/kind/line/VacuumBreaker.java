@@ -1,18 +1,15 @@
 package fernwort.core.kind.line;
 
 import fernwort.core.kind.Care;
-import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.Offer;
-import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.Position;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
+import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -25,23 +22,18 @@ import java.util.Optional;
  *
  * @param openingPressure pressure it takes to lift the disc (Pa)
  */
-public record VacuumBreaker(double openingPressure) implements Fitting {
+public record VacuumBreaker(double openingPressure) implements Seated {
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.CHECKS);
 
   /** An ordinary one opens at 0.07 bar, our estimate. */
-  public static final Offer OFFER =
-      new Offer(
+  public static final NewPart OFFER =
+      new NewPart(
           "vacuum-breaker",
           KindWords.VACUUM_BREAKER.text(),
           KindWords.WHAT_A_VACUUM_BREAKER_IS.text(),
           new VacuumBreaker(7_000),
           0.02);
-
-  @Override
-  public List<String> ports() {
-    return IN_OUT;
-  }
 
   @Override
   public List<Link> links(String position) {
@@ -59,43 +51,8 @@ public record VacuumBreaker(double openingPressure) implements Fitting {
   }
 
   @Override
-  public List<Position> service() {
-    return FITTED;
-  }
-
-  @Override
-  public Keeps keeps() {
-    return Keeps.ALL;
-  }
-
-  @Override
-  public Frost frost() {
-    return Frost.CRACKS;
-  }
-
-  @Override
-  public boolean blowsClear() {
-    return true;
-  }
-
-  @Override
-  public String frozen(boolean little) {
-    return KindWords.BEFORE_SEAT.text();
-  }
-
-  @Override
-  public String mend() {
-    return KindWords.BURST_OF_AIR_OR_UNDO.text();
-  }
-
-  @Override
   public Optional<String> wayRound() {
     return Optional.of(KindWords.ARROW_AND_UPRIGHT.text());
-  }
-
-  @Override
-  public PortEnd end(String port) {
-    return PortEnd.FEMALE_THREAD;
   }
 
   @Override
@@ -125,6 +82,6 @@ public record VacuumBreaker(double openingPressure) implements Fitting {
 
   @Override
   public Goods goods(String label, String size) {
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, KindWords.BUY_VACUUM_BREAKER.with(size), false);
+    return new Goods(Shop.WATER_ON_BOARD, KindWords.BUY_VACUUM_BREAKER.with(size), false);
   }
 }

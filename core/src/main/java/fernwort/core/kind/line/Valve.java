@@ -14,6 +14,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
+import fernwort.core.kind.Shop;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -41,7 +42,7 @@ public interface Valve extends Kind {
     NEEDLE
   }
 
-  /** The position of a ball valve's handle half way, in which nothing stays round the ball. */
+  /** The position of a ball valve's handle half way, in which no water is trapped in the ball. */
   String HALF = "half";
 
   /** Tells whether a ball shuts it; so it is unless told. */
@@ -210,7 +211,7 @@ public interface Valve extends Kind {
         ports().size() == 2
             ? motor().isPresent() ? KindWords.MOTOR_VALVE : KindWords.VALVE
             : motor().isPresent() ? KindWords.MOTOR_THREE_WAY : KindWords.THREE_WAY;
-    return new Goods(Goods.Shelf.WATER_ON_BOARD, words.with(size), false);
+    return new Goods(Shop.WATER_ON_BOARD, words.with(size), false);
   }
 
   @Override

@@ -1,7 +1,7 @@
 package fernwort.core.kind.list;
 
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Offer;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.end.BottleFiller;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.FloatVent;
@@ -16,18 +16,18 @@ import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.kind.line.Heater;
 import fernwort.core.kind.line.LeakTray;
-import fernwort.core.kind.line.Macerator;
 import fernwort.core.kind.line.Manifold;
 import fernwort.core.kind.line.MixingValve;
-import fernwort.core.kind.line.Pump;
 import fernwort.core.kind.line.Regulator;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.line.VacuumBreaker;
+import fernwort.core.kind.machine.Heater;
+import fernwort.core.kind.machine.Macerator;
+import fernwort.core.kind.machine.Pump;
 import java.util.List;
 
 /** The list of the kinds of part. A new kind is one file, a line here, its drawing, its words. */
@@ -76,14 +76,14 @@ public final class Kinds {
    * @param kind what describes it
    * @param offers ordinary ones, ready to be put into a rig
    */
-  public record Entry(String type, Class<? extends Kind> kind, List<Offer> offers) {
+  public record Entry(String type, Class<? extends Kind> kind, List<NewPart> offers) {
 
     /** Makes an entry whose ordinary ones are listed elsewhere. */
     Entry(String type, Class<? extends Kind> kind) {
       this(type, kind, List.of());
     }
 
-    Entry(String type, Class<? extends Kind> kind, Offer offer) {
+    Entry(String type, Class<? extends Kind> kind, NewPart offer) {
       this(type, kind, List.of(offer));
     }
   }

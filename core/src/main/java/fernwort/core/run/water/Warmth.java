@@ -4,7 +4,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.kind.line.Heater;
+import fernwort.core.kind.machine.Heater;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;

@@ -218,7 +218,7 @@ class EndLookTest {
     assertThat(EndLook.of(relieved(new Plug(true))).getFirst().what().toString())
         .contains("Far end");
     // A check valve that opens for a little is no relief.
-    assertThat(EndLook.isRelief(SmallVan.rig().part("pump"))).isFalse();
+    assertThat(SmallVan.rig().part("pump").kind().relieves()).isFalse();
   }
 
   /** The rinse's branch ends in a relief valve whose tube passes a tee. */

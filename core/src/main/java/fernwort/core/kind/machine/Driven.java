@@ -1,9 +1,14 @@
-package fernwort.core.kind.line;
+package fernwort.core.kind.machine;
 
+import fernwort.core.kind.Frost;
+import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -41,5 +46,55 @@ public interface Driven extends Kind {
             Double.isInfinite(usual)
                 ? KindWords.DRY_RUN_BY_HAND.text()
                 : KindWords.DRY_RUN_USUAL.with(Math.round(usual)));
+  }
+
+  @Override
+  default List<String> ports() {
+    return IN_OUT;
+  }
+
+  @Override
+  default List<Position> service() {
+    return FITTED;
+  }
+
+  @Override
+  default Rank rank(String position) {
+    return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
+  }
+
+  @Override
+  default Keeps keeps() {
+    return Keeps.ALL;
+  }
+
+  @Override
+  default Frost frost() {
+    return Frost.CRACKS_WHEN_FULL;
+  }
+
+  @Override
+  default Optional<String> restNote() {
+    return Optional.of(KindWords.WOULD_RUN_DRY.text());
+  }
+
+  @Override
+  default List<String> takenOut() {
+    return List.of(KindWords.FUSE_OUT.text());
+  }
+
+  @Override
+  default Optional<String> wayRound() {
+    return Optional.of(KindWords.IN_TO_TANK.text());
+  }
+
+  @Override
+  default boolean appliance() {
+    return true;
+  }
+
+  @Override
+  default String figure() {
+    return "pump";
   }
 }

@@ -1,4 +1,4 @@
-package fernwort.core.kind.line;
+package fernwort.core.kind.machine;
 
 /**
  * How long pumps may run dry, or against a closed outlet, where nobody has read it off their

@@ -1,7 +1,5 @@
-package fernwort.core.kind.line;
+package fernwort.core.kind.machine;
 
-import fernwort.core.kind.Frost;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
@@ -9,7 +7,6 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
-import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -46,11 +43,6 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public List<Position> service() {
-    return FITTED;
-  }
-
-  @Override
   public List<Link> links(String position) {
     return position.equals(ON) ? List.of(new Link(0, 1, Link.Law.DRIVE, 0)) : List.of();
   }
@@ -58,11 +50,6 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   @Override
   public Purposes purposes() {
     return PURPOSES;
-  }
-
-  @Override
-  public Rank rank(String position) {
-    return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
   }
 
   @Override
@@ -76,16 +63,6 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public Frost frost() {
-    return Frost.CRACKS_WHEN_FULL;
-  }
-
-  @Override
-  public List<String> ports() {
-    return IN_OUT;
-  }
-
-  @Override
   public List<Position> positions() {
     return List.of(Position.OFF, new Position(ON, "running"));
   }
@@ -93,11 +70,6 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   @Override
   public Optional<String> unpowered() {
     return Optional.of(Position.OFF.id());
-  }
-
-  @Override
-  public Keeps keeps() {
-    return Keeps.ALL;
   }
 
   @Override
@@ -116,11 +88,6 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public Optional<String> restNote() {
-    return Optional.of(KindWords.WOULD_RUN_DRY.text());
-  }
-
-  @Override
   public String frozen(boolean little) {
     return KindWords.HEAD_FULL.text();
   }
@@ -128,21 +95,6 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   @Override
   public String mend() {
     return KindWords.TIP_OUT_OR_ANTIFREEZE.text();
-  }
-
-  @Override
-  public List<String> takenOut() {
-    return List.of(KindWords.FUSE_OUT.text());
-  }
-
-  @Override
-  public Optional<String> wayRound() {
-    return Optional.of(KindWords.IN_TO_TANK.text());
-  }
-
-  @Override
-  public boolean appliance() {
-    return true;
   }
 
   @Override
@@ -164,10 +116,5 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
         answers.amount(Asked.MACERATOR_FLOW),
         answers.amount(Asked.SHUT_OFF),
         answers.optional(Asked.DRY_RUN));
-  }
-
-  @Override
-  public String figure() {
-    return "pump";
   }
 }

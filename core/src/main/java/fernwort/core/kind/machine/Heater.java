@@ -1,4 +1,4 @@
-package fernwort.core.kind.line;
+package fernwort.core.kind.machine;
 
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;

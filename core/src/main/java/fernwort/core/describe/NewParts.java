@@ -1,9 +1,7 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Offer;
-import fernwort.core.kind.Purpose;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;
@@ -15,13 +13,13 @@ import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.kind.line.Heater;
 import fernwort.core.kind.line.LeakTray;
-import fernwort.core.kind.line.Macerator;
 import fernwort.core.kind.line.Manifold;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.list.Kinds;
+import fernwort.core.kind.machine.Heater;
+import fernwort.core.kind.machine.Macerator;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Point;
@@ -33,16 +31,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/**
- * A part that can be added, as an ordinary one of its kind to be made one's own.
- *
- * @param id short name
- * @param label what people call it
- * @param sentence what is part of it, in one sentence
- * @param kind the kind with default figures
- * @param bodyLitres water an ordinary body holds
- */
-public record NewPart(String id, String label, String sentence, Kind kind, double bodyLitres) {
+/** Ready parts that can be added, each as an ordinary one of its kind. */
+public final class NewParts {
 
   private static final double LITRE_A_MINUTE = 1e-3 / 60;
 
@@ -250,10 +240,10 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
               0));
 
   private static final List<NewPart> ALL =
-      Stream.concat(
-              USUAL.stream(),
-              Kinds.all().stream().flatMap(k -> k.offers().stream()).map(NewPart::of))
+      Stream.concat(USUAL.stream(), Kinds.all().stream().flatMap(k -> k.offers().stream()))
           .toList();
+
+  private NewParts() {}
 
   /** Returns everything that can be added. */
   public static List<NewPart> all() {
@@ -273,11 +263,6 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
   /** Returns what stands at the end of a line, having one end, or openings of its own. */
   public static List<NewPart> atEnd() {
     return joined().stream().filter(p -> p.through().isEmpty()).toList();
-  }
-
-  private static NewPart of(Offer offer) {
-    return new NewPart(
-        offer.id(), offer.label(), offer.sentence(), offer.kind(), offer.bodyLitres());
   }
 
   /**
@@ -303,26 +288,6 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
         .filter(p -> p.kind().getClass().equals(kind.getClass()))
         .map(p -> p.bodyLitres() / 1000)
         .findFirst();
-  }
-
-  Optional<InOut> through() {
-    return kind.through();
-  }
-
-  /**
-   * Returns the port by which it hangs on a line or another port.
-   *
-   * @param fromIt whether water is to come from it rather than go to it
-   * @param air whether it is air that passes there
-   */
-  String end(boolean fromIt, boolean air) {
-    if (kind.is(Purpose.HOLDS)) {
-      return air ? "vent" : fromIt ? "feed" : "fill";
-    }
-    List<String> ports = kind.ports();
-    return through()
-        .map(t -> fromIt ? t.out() : t.in())
-        .orElseGet(() -> kind.is(Purpose.POURED_INTO) ? ports.getLast() : ports.getFirst());
   }
 
   private static Kind fixture(Fixture.Type type, boolean drinking, double litresPerMinute) {

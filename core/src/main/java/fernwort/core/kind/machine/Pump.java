@@ -1,9 +1,7 @@
-package fernwort.core.kind.line;
+package fernwort.core.kind.machine;
 
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Care;
-import fernwort.core.kind.Frost;
-import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
@@ -11,7 +9,6 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
-import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Clash;
@@ -101,11 +98,6 @@ public record Pump(
     }
   }
 
-  @Override
-  public List<Position> service() {
-    return FITTED;
-  }
-
   /** What it lets pass at rest: a diaphragm's valves one way, a centrifugal wheel both. */
   @Override
   public List<Link> links(String position) {
@@ -126,11 +118,6 @@ public record Pump(
       case CIRCULATION -> CIRCULATING;
       case TRANSFER -> PUMPING;
     };
-  }
-
-  @Override
-  public Rank rank(String position) {
-    return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
   }
 
   @Override
@@ -162,16 +149,6 @@ public record Pump(
   }
 
   @Override
-  public Frost frost() {
-    return Frost.CRACKS_WHEN_FULL;
-  }
-
-  @Override
-  public List<String> ports() {
-    return IN_OUT;
-  }
-
-  @Override
   public List<Position> positions() {
     return works.byHand()
         ? List.of(new Position(Position.OFF.id(), "still"), new Position(ON, "being worked"))
@@ -189,11 +166,6 @@ public record Pump(
   }
 
   @Override
-  public Keeps keeps() {
-    return Keeps.ALL;
-  }
-
-  @Override
   public String purpose(String position) {
     return (rests(position) ? KindWords.PUMP_RESTS : KindWords.WAY_IS_OPEN).text();
   }
@@ -207,11 +179,6 @@ public record Pump(
   }
 
   @Override
-  public Optional<String> restNote() {
-    return Optional.of(KindWords.WOULD_RUN_DRY.text());
-  }
-
-  @Override
   public String frozen(boolean little) {
     return (little ? KindWords.LITTLE_IN_HEAD : KindWords.HEAD_FULL).text();
   }
@@ -221,21 +188,6 @@ public record Pump(
     return works.byHand()
         ? KindWords.WORK_IT_EMPTY.text()
         : KindWords.RUN_DRY_FOR.with(Math.round(dryToEmpty()));
-  }
-
-  @Override
-  public List<String> takenOut() {
-    return List.of(KindWords.FUSE_OUT.text());
-  }
-
-  @Override
-  public Optional<String> wayRound() {
-    return Optional.of(KindWords.IN_TO_TANK.text());
-  }
-
-  @Override
-  public boolean appliance() {
-    return true;
   }
 
   @Override
@@ -301,11 +253,6 @@ public record Pump(
     return cutIn > cutOut
         ? List.of(new Clash(KindWords.CUTS_IN_ABOVE.text(), KindWords.SWAP_PRESSURES.text()))
         : List.of();
-  }
-
-  @Override
-  public String figure() {
-    return "pump";
   }
 
   @Override

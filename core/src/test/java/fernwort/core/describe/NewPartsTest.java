@@ -5,8 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
+import fernwort.core.kind.NewPart;
 import fernwort.core.kind.line.DrainTrap;
-import fernwort.core.kind.line.Heater;
+import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -15,14 +16,14 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
-class NewPartTest {
+class NewPartsTest {
 
   private static final Rig STAY = ReadyRig.find("long-stay").orElseThrow().rig();
 
   @Test
   void whatCanBeAddedIsOnRecordWithItsFiguresAndItsEnds() {
     List<String> told = new ArrayList<>();
-    for (NewPart part : NewPart.all()) {
+    for (NewPart part : NewParts.all()) {
       told.add("%s “%s”: %s".formatted(part.id(), part.label(), part.sentence()));
       told.add(
           "  %s, holds %s L"
@@ -47,12 +48,12 @@ class NewPartTest {
     List<String> told = new ArrayList<>();
     for (String line : List.of("pump-out-surge-tee", "sink-waste-sink-trap", "fresh-vent-vent")) {
       told.add("## " + line);
-      NewPart.joined().forEach(what -> told.add(told(open, what, new Addition.OnLine(line))));
+      NewParts.joined().forEach(what -> told.add(told(open, what, new Addition.OnLine(line))));
     }
     for (PortRef port : List.of(new PortRef("fresh", "drain"), new PortRef("shower", "waste"))) {
       Rig rig = port.part().equals("shower") ? RigEdit.of(open).remove("shower-trap") : open;
       told.add("## " + port);
-      NewPart.joined().forEach(what -> told.add(told(rig, what, new Addition.OnPort(port))));
+      NewParts.joined().forEach(what -> told.add(told(rig, what, new Addition.OnPort(port))));
     }
     OnRecord.assertAsRead("words/additions", told);
   }
@@ -80,7 +81,7 @@ class NewPartTest {
     for (String layout : List.of("long-stay", "three-in-a-row", "jug")) {
       for (Part part : ReadyRig.find(layout).orElseThrow().rig().parts()) {
         for (String port : part.kind().ports()) {
-          told.add("%s %s: %s".formatted(part.label(), port, NewPart.usualAt(part, port).label()));
+          told.add("%s %s: %s".formatted(part.label(), port, NewParts.usualAt(part, port).label()));
         }
       }
     }
@@ -89,19 +90,19 @@ class NewPartTest {
 
   @Test
   void listsTellWhatStandsInALineFromWhatEndsOne() {
-    assertThat(NewPart.inLine()).extracting(NewPart::id).contains("valve", "heater", "pump");
-    assertThat(NewPart.atEnd()).extracting(NewPart::id).contains("tap", "tank", "filler");
-    assertThat(NewPart.atEnd()).doesNotContainAnyElementsOf(NewPart.inLine());
-    assertThat(NewPart.joined())
-        .hasSize(NewPart.inLine().size() + NewPart.atEnd().size())
-        .doesNotContain(NewPart.of("tray"));
+    assertThat(NewParts.inLine()).extracting(NewPart::id).contains("valve", "heater", "pump");
+    assertThat(NewParts.atEnd()).extracting(NewPart::id).contains("tap", "tank", "filler");
+    assertThat(NewParts.atEnd()).doesNotContainAnyElementsOf(NewParts.inLine());
+    assertThat(NewParts.joined())
+        .hasSize(NewParts.inLine().size() + NewParts.atEnd().size())
+        .doesNotContain(NewParts.of("tray"));
   }
 
   @Test
   void anOrdinaryBodyIsKnownByItsKind() {
-    assertThat(NewPart.body(new DrainTrap()).orElseThrow()).isCloseTo(1.2e-4, within(1e-12));
-    assertThat(NewPart.body(new Heater(Heater.Type.INSTANT, false, 0))).contains(0.01);
-    assertThatThrownBy(() -> NewPart.of("boiler"))
+    assertThat(NewParts.body(new DrainTrap()).orElseThrow()).isCloseTo(1.2e-4, within(1e-12));
+    assertThat(NewParts.body(new Heater(Heater.Type.INSTANT, false, 0))).contains(0.01);
+    assertThatThrownBy(() -> NewParts.of("boiler"))
         .hasMessage("“boiler” cannot be added; pick one of the list");
   }
 }

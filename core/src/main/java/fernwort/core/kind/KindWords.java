@@ -287,7 +287,7 @@ public enum KindWords {
   FLOAT_VENT("Float air vent"),
   /** What is part of it. */
   WHAT_A_FLOAT_VENT_IS(
-      "A small pot with a float at the top of a line: lets air out and in, and no water."),
+      "A small pot with a float at the top of a line: lets air out and in, but no water."),
   /** How its cap stands in use. */
   CAP_LOOSE("cap loose"),
   /** How its cap stands when it is to let nothing by. */
@@ -295,18 +295,20 @@ public enum KindWords {
   /** What is left in a float air vent. */
   ROUND_ITS_FLOAT("water round its float: it cracks with little"),
   /** When the cap of a float air vent is loosened. */
-  HISSES_THEN_STILL("It hisses while air leaves, then is still; no drip."),
+  HISSES_THEN_STILL("It hisses while air leaves, then goes quiet; no drip."),
   /** Care of a float air vent; its label. */
   LOOK_FOR_DRIP("Look at {}: a drip means dirt under its float"),
   /** The name of a vacuum breaker. */
   VACUUM_BREAKER("Vacuum breaker"),
   /** What is part of it. */
   WHAT_A_VACUUM_BREAKER_IS(
-      "Lets water one way, and air in when the pressure goes; fit it 150 mm above all after it."),
+      "Lets water one way, and air in when the pressure goes;"
+          + " fit it 150 mm higher than every tap after it."),
   /** When a vacuum breaker goes back. */
   ARROW_AND_UPRIGHT("its arrow the way the water goes, its cap upward"),
   /** Care of a vacuum breaker; its label. */
-  TRY_VACUUM_BREAKER("Shut the water before {} and open a tap behind it: air must hiss in"),
+  TRY_VACUUM_BREAKER(
+      "Shut the water off ahead of {} and open a tap after it: you must hear air hiss in"),
   /** The name of a mixing valve. */
   MIXING_VALVE("Mixing valve"),
   /** What is part of it. */
@@ -315,7 +317,7 @@ public enum KindWords {
   /** When a mixing valve goes back. */
   COLD_HOT_AND_MIXED("cold to C, hot to H, the taps to MIX"),
   /** Care of a mixing valve; its label. */
-  TRY_MIXING_VALVE("Hold a thermometer under a tap behind {}, and work its knob from end to end"),
+  TRY_MIXING_VALVE("Hold a thermometer under a tap after {}, and turn its knob from end to end"),
   /** What to buy; the size of its line. */
   BUY_VACUUM_BREAKER("vacuum breaker, {}"),
   /** What to buy; the size of its line. */

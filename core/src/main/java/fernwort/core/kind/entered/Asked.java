@@ -219,7 +219,7 @@ public enum Asked {
       Quantity.TEMPERATURE,
       new Span(293.15, 338.15),
       new Span(303.15, 322.15),
-      "Default 38 °C. Above 49 °C people are scalded.");
+      "Default 38 °C. Above 49 °C it scalds.");
 
   /** How something is entered. */
   public enum Type {

@@ -1,6 +1,9 @@
 package fernwort.bench;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.frost.Curve;
 import fernwort.core.frost.Tonight;
 import fernwort.core.jobs.plan.Plans;
@@ -9,9 +12,6 @@ import fernwort.core.winter.Schools;
 import fernwort.core.winter.sheets.School;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;

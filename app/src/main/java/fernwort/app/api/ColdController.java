@@ -4,7 +4,10 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.garage.Descriptions;
 import fernwort.app.garage.OpenRig;
 import fernwort.app.garage.Winters;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -14,8 +17,6 @@ import fernwort.core.say.Saying;
 import fernwort.core.winter.sheets.Procedure;
 import fernwort.core.winter.sheets.Remaining;
 import fernwort.core.winter.sheets.WinterWish;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wintering;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.HashMap;
 import java.util.List;
@@ -54,7 +55,7 @@ class ColdController {
    * @param emptyTanks ids of the tanks that are empty already
    */
   record Asked(
-      Optional<List<Procedure.Turn>> steps,
+      Optional<List<Turn>> steps,
       Optional<Overlay.Lean> slope,
       @JsonProperty("empty_tanks") Optional<List<String>> emptyTanks) {}
 
@@ -65,7 +66,7 @@ class ColdController {
   @Operation(summary = "What stays in lines, bodies and tanks after some steps of draining")
   Left left(@PathVariable String id, @RequestBody Asked asked) {
     OpenRig rig = rigs.open(id);
-    List<Procedure.Turn> steps = asked.steps().orElse(List.of());
+    List<Turn> steps = asked.steps().orElse(List.of());
     if (steps.size() > MOST_STEPS) {
       throw new Refusal("A procedure has at most " + MOST_STEPS + " steps; split it");
     }

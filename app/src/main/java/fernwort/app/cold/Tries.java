@@ -1,13 +1,14 @@
 package fernwort.app.cold;
 
 import fernwort.app.garage.OpenRig;
+import fernwort.core.drain.Wintering;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Opening;
 import fernwort.core.winter.sheets.Act;
 import fernwort.core.winter.sheets.Procedure;
-import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -76,8 +77,7 @@ final class Tries {
   /** Returns a rig after an act; a pump that is switched on with nothing to draw runs dry. */
   static Wintering on(OpenRig rig, Wintering now, Act act) {
     return act instanceof Act.Put put
-        ? Procedure.run(
-            rig.plumbing(), now, List.of(new Procedure.Turn(put.part(), put.position())))
+        ? Procedure.run(rig.plumbing(), now, List.of(new Turn(put.part(), put.position())))
         : act.on(rig.plumbing(), now);
   }
 

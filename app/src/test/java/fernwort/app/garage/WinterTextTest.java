@@ -3,13 +3,13 @@ package fernwort.app.garage;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.drain.Filled;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.winter.Schools;
 import fernwort.core.winter.sheets.School;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
-import fernwort.core.winter.water.Filled;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;

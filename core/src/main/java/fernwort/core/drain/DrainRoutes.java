@@ -111,7 +111,7 @@ public final class DrainRoutes {
             && plumbing.first(plumbing.index(part.id())) == tank;
     if (part.kind().is(Purpose.HOLDS) && !own) {
       // By another tank, where there is no way past it.
-      for (int u : plumbing.tankVertices(plumbing.tanks().indexOf(part))) {
+      for (int u : plumbing.tankPortsAt(step.vertex())) {
         double crest = Math.max(step.crest(), levels.height(u));
         queue.add(new Step(u, crest, step.moves() + BY_A_TANK, step.needs()));
       }

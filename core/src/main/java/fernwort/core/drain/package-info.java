@@ -1,6 +1,11 @@
 /**
- * To which level water stays in the lines when what is open has run, and by which drain each part
- * of a rig runs dry. Flooding inwards from the drains with a queue, O(E log V).
+ * Where water stands in a rig and what of it runs out by itself: the one law of draining, which
+ * plans, review, frost and winter ask. The one thing to call is {@link
+ * fernwort.core.drain.Draining}.
+ *
+ * <p>Water at a point leaves when two ways without a common part lead from it: one down to an
+ * opening, never rising above it, and one from another opening by which air comes. The model and
+ * its estimates: docs/cold.md.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.drain;

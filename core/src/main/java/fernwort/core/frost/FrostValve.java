@@ -1,5 +1,7 @@
 package fernwort.core.frost;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Motor;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
@@ -8,8 +10,6 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,11 +1,11 @@
 package fernwort.core.frost;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,5 +1,6 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.graph.Arcs;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.PortableContainer;
@@ -16,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  *
  * <p>Each edge leads from one port to another, through a part or along a line.
  */
-public final class OpenGraph {
+public final class OpenGraph implements Arcs {
 
   private final Plumbing plumbing;
   private final Setting setting;
@@ -196,12 +197,45 @@ public final class OpenGraph {
     return edges;
   }
 
+  @Override
+  public int points() {
+    return first.length;
+  }
+
+  /** Returns the same passages as they lead into each port instead of out of it. */
+  public Arcs backward() {
+    Into known = into();
+    return new Arcs() {
+      @Override
+      public int points() {
+        return first.length;
+      }
+
+      @Override
+      public int first(int port) {
+        return known.last[port];
+      }
+
+      @Override
+      public int next(int passage) {
+        return known.previous[passage];
+      }
+
+      @Override
+      public int to(int passage) {
+        return from[passage];
+      }
+    };
+  }
+
   /** Returns the first passage out of a port, −1 for none. */
+  @Override
   public int first(int port) {
     return first[port];
   }
 
   /** Returns the passage after another out of the same port, −1 for none. */
+  @Override
   public int next(int passage) {
     return next[passage];
   }
@@ -212,6 +246,7 @@ public final class OpenGraph {
   }
 
   /** Returns the port that a passage leads to. */
+  @Override
   public int to(int passage) {
     return to[passage];
   }

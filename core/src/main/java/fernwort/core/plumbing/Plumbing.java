@@ -36,6 +36,8 @@ public final class Plumbing {
   /** What stands for the position of a part that has none. */
   private static final String NO_HANDLE = "";
 
+  private static final int[] NO_PORTS = {};
+
   private final Rig rig;
   private final List<Part> parts;
   private final Map<PortRef, Integer> vertices = new HashMap<>();
@@ -66,6 +68,10 @@ public final class Plumbing {
   private final Map<String, Integer> lineNumbers = new HashMap<>();
   private final List<Part> tanks;
   private final int[][] tankVertices;
+
+  /** Of each part, the vertices of its ports where it is a tank; none where not. */
+  private final int[][] tankPortsOf;
+
   private final List<Map<String, List<Passage>>> passages = new ArrayList<>();
 
   /** Of each part in each of its positions, where water or air leaves it. */
@@ -128,6 +134,10 @@ public final class Plumbing {
     tanks = rig.tanks().toList();
     tanks.forEach(t -> rooms.put(t.id(), TankRoom.of(joined(t))));
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
+    tankPortsOf =
+        parts.stream()
+            .map(p -> p.kind().is(Purpose.HOLDS) ? portVertices(p) : NO_PORTS)
+            .toArray(int[][]::new);
     for (Part part : parts) {
       int first = firstVertex[index(part.id())];
       passages.add(byPosition(part, at -> passages(part, first, at)));
@@ -394,6 +404,11 @@ public final class Plumbing {
   /** Returns the vertices of the ports of a tank, by its place in {@link #tanks}. */
   public int[] tankVertices(int tank) {
     return tankVertices[tank];
+  }
+
+  /** Returns the vertices of the ports of the tank that a vertex belongs to; none for no tank. */
+  public int[] tankPortsAt(int vertex) {
+    return tankPortsOf[owner[vertex]];
   }
 
   /** Returns the id of the line at a port, if there is one. */

@@ -1,5 +1,6 @@
 package fernwort.core.plumbing;
 
+import fernwort.core.graph.LowestCrest;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
@@ -7,10 +8,8 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.Optional;
-import java.util.PriorityQueue;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
@@ -58,35 +57,28 @@ public final class Relief {
 
   /**
    * Returns how high water has to rise to leave a tank by its vents, their handles open (m);
-   * infinite when it cannot. By a queue that takes the lowest point first, O(E log V).
+   * infinite when it cannot.
    */
   public static double height(Plumbing plumbing, Levels levels, Part tank) {
     OpenGraph free = OpenGraph.withHandlesFree(plumbing);
-    double[] crest = new double[plumbing.size()];
-    Arrays.fill(crest, Double.POSITIVE_INFINITY);
-    PriorityQueue<Integer> queue = new PriorityQueue<>(Comparator.comparingDouble(v -> crest[v]));
+    double[] starts = new double[plumbing.size()];
+    Arrays.fill(starts, Double.POSITIVE_INFINITY);
     for (TankPort port : ((Tank) tank.kind()).tankPorts()) {
       if (port.use() == TankPort.Use.VENT) {
         int v = plumbing.vertex(tank, port.id());
-        crest[v] = levels.height(v);
-        queue.add(v);
+        starts[v] = levels.height(v);
       }
     }
-    while (!queue.isEmpty()) {
-      int v = queue.remove();
-      if (plumbing.part(v).kind().is(Purpose.OUTLET)) {
-        return crest[v];
-      }
-      for (int e = free.first(v); e >= 0; e = free.next(e)) {
-        double over = free.line(e) >= 0 ? levels.crest(free.line(e)) : levels.height(free.to(e));
-        double to = Math.max(crest[v], over);
-        if (to < crest[free.to(e)]) {
-          crest[free.to(e)] = to;
-          queue.add(free.to(e));
-        }
-      }
-    }
-    return Double.POSITIVE_INFINITY;
+    double[] crest =
+        LowestCrest.of(
+            free,
+            e -> free.line(e) >= 0 ? levels.crest(free.line(e)) : levels.height(free.to(e)),
+            starts);
+    return IntStream.range(0, crest.length)
+        .filter(v -> plumbing.is(v, Purpose.OUTLET))
+        .mapToDouble(v -> crest[v])
+        .min()
+        .orElse(Double.POSITIVE_INFINITY);
   }
 
   /** Tells whether the line of one of a tank's vents stands open to the air. */

@@ -1,8 +1,10 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.drain.Wetness;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
@@ -20,11 +22,17 @@ final class DrainLook implements Look {
   /** Less than this in all the lines is a matter of a few drops (m³). */
   private static final double WORTH_SAYING = 1e-4;
 
+  /** How far from the end of a line a cap is put that lets air in (m); own choice. */
+  private static final double BESIDE = 0.02;
+
+  /** How long the spur to a new cap is (m); own choice. */
+  private static final double SPUR = 0.1;
+
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     List<Wet> wet =
         plan.rig().lines().stream()
-            .map(line -> new Wet(line, plan.flood().stays(line)))
+            .map(line -> new Wet(line, plan.stays().volume(line)))
             .sorted(Comparator.comparingDouble(Wet::stays).reversed())
             .toList();
     double all = wet.stream().mapToDouble(Wet::stays).sum();
@@ -40,35 +48,99 @@ final class DrainLook implements Look {
             .filter(w -> w.stays() > 0.1 * all)
             .map(w -> w.line().label())
             .collect(Collectors.joining(", "));
+    Rig drained = withDrain(plan.rig(), worst, end, lowest);
+    Optional<Line> airless = airless(drained, worst, wet.getFirst().stays());
     found.add(
         new Finding(
             Finding.Code.NO_LOW_DRAIN,
             Finding.Risk.LOSS,
             Saying.of("No drain lets these lines run empty"),
             Saying.words(
-                "They lie lower than every drain they can reach, so water stays in: "
+                "They lie lower than every drain they can reach, or no air gets in behind the"
+                    + " water, so it stays in: "
                     + named
                     + "."),
             Saying.of("{} stays in the lines and can freeze.", Amount.volume(all)),
-            Saying.of(
-                "Put a drain cap at the lowest point of “{}”, and look again.", worst.label()),
+            airless
+                .map(piece ->
+                    Saying.of(
+                        "Put a drain cap at the lowest point of “{}” and one beside {} to let air"
+                            + " in, and look again.",
+                        worst.label(),
+                        outer(drained, worst, piece).label()))
+                .orElseGet(() ->
+                    Saying.of(
+                        "Put a drain cap at the lowest point of “{}”, and look again.",
+                        worst.label())),
             List.of(end.id()),
-            Optional.of(rig ->
-                RigEdit.of(rig)
-                    .teeOff(
-                        worst.id(),
-                        new Part(
-                            RigEdit.of(rig).freeId(worst.id() + "-drain"),
-                            RigEdit.shortened("Drain of " + worst.label()),
-                            end.place(),
-                            end.x(),
-                            end.y(),
-                            drainHeight(rig, lowest.height()),
-                            0,
-                            new Plug(true)),
-                        "in",
-                        0.1,
-                        lowest))));
+            Optional.of(rig -> {
+              Rig lower = withDrain(rig, worst, end, lowest);
+              return airless.map(piece -> withAir(lower, worst, piece)).orElse(lower);
+            })));
+  }
+
+  /**
+   * The piece of a line that keeps its water though a drain is below it now, if there is one: no
+   * air comes in at its other end.
+   *
+   * @param before what the line kept without the drain (m³)
+   */
+  private static Optional<Line> airless(Rig drained, Line whole, double before) {
+    Wetness stays = Plumbed.of(Plumbing.of(drained)).stays();
+    return drained.lines().stream()
+        .filter(l -> l.from().equals(whole.from()) || l.to().equals(whole.to()))
+        .filter(l -> stays.volume(l) > before / 10)
+        .max(Comparator.comparingDouble(stays::volume));
+  }
+
+  /** The part at the end of a piece of a line at which the whole line ends, too. */
+  private static Part outer(Rig rig, Line whole, Line piece) {
+    return rig.part((piece.from().equals(whole.from()) ? piece.from() : piece.to()).part());
+  }
+
+  /** A rig with a drain at the lowest point of a line. */
+  private static Rig withDrain(Rig rig, Line line, Part end, ProfilePoint lowest) {
+    return capped(
+        rig,
+        line.id(),
+        "Drain of " + line.label(),
+        end.place(),
+        drainHeight(rig, lowest.height()),
+        lowest);
+  }
+
+  /** A rig with a cap beside the outer end of a piece of a line. */
+  private static Rig withAir(Rig rig, Line whole, Line piece) {
+    boolean atStart = piece.from().equals(whole.from());
+    double near = Math.min(BESIDE, piece.length() / 4);
+    double height = LineCourse.of(rig, piece).heightAt(atStart ? 0 : piece.length());
+    return capped(
+        rig,
+        piece.id(),
+        "Air for " + whole.label(),
+        outer(rig, whole, piece).place(),
+        height,
+        new ProfilePoint(atStart ? near : piece.length() - near, height));
+  }
+
+  private static Rig capped(
+      Rig rig, String line, String label, String place, double height, ProfilePoint at) {
+    RigEdit edit = RigEdit.of(rig);
+    Part near = rig.part(edit.line(line).from().part());
+    return edit.teeOff(
+        line,
+        new Part(
+            edit.freeId(line + "-drain"),
+            RigEdit.shortened(label),
+            place,
+            near.x(),
+            near.y(),
+            height,
+            0,
+            new Plug(true)),
+        "in",
+        SPUR,
+        at);
   }
 
   /** A little under the low point, but no lower than the vehicle may hang (m). */

@@ -1,6 +1,7 @@
 package fernwort.core.review;
 
-import fernwort.core.drain.Flood;
+import fernwort.core.drain.EverythingOpen;
+import fernwort.core.drain.Wetness;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
@@ -20,11 +21,11 @@ import java.util.Optional;
  * @param plumbing the prepared rig
  * @param free what the layout joins
  * @param level the heights on level ground
- * @param flood to which level water stays when every drain is open
+ * @param stays where water stays when all is open that a hand can open
  * @param lines the line at each port
  */
 record Plumbed(
-    Plumbing plumbing, Connections free, Levels level, Flood flood, Map<PortRef, Line> lines) {
+    Plumbing plumbing, Connections free, Levels level, Wetness stays, Map<PortRef, Line> lines) {
 
   static Plumbed of(Plumbing plumbing) {
     State empty = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
@@ -33,7 +34,7 @@ record Plumbed(
         plumbing,
         Connections.withHandlesFree(plumbing),
         level,
-        Flood.withHandlesFree(plumbing, level),
+        EverythingOpen.of(plumbing, empty).wetness(),
         plumbing.rig().linesByPort());
   }
 

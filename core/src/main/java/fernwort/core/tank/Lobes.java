@@ -1,13 +1,13 @@
 package fernwort.core.tank;
 
+import fernwort.core.graph.Arcs;
+import fernwort.core.graph.LowestCrest;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
-import java.util.PriorityQueue;
 import java.util.stream.IntStream;
 
 /**
@@ -15,8 +15,7 @@ import java.util.stream.IntStream;
  * lowest point that they share, and under its highest.
  *
  * <p>Pieces that meet only above some height strand the water below it; those that meet only below
- * one trap air. A queue takes the lowest level first, as water finds its way out: O(n²) for the few
- * pieces that a tank has.
+ * one trap air. O(n²) for the few pieces that a tank has.
  */
 final class Lobes {
 
@@ -146,26 +145,15 @@ final class Lobes {
   }
 
   private double[] spread(Point at, double level, Point up) {
-    double[] levels = new double[pieces.size()];
-    Arrays.fill(levels, Double.POSITIVE_INFINITY);
-    PriorityQueue<Integer> queue = new PriorityQueue<>(Comparator.comparingDouble(i -> levels[i]));
-    for (int i = 0; i < levels.length; i++) {
-      if (pieces.size() == 1 || pieces.get(i).holds(at, NEAR)) {
-        levels[i] = level;
-        queue.add(i);
-      }
-    }
-    while (!queue.isEmpty()) {
-      int i = queue.remove();
-      for (int j = 0; j < levels.length; j++) {
-        double to = Math.max(levels[i], pieces.get(i).lowestShared(pieces.get(j), up));
-        if (to < levels[j]) {
-          levels[j] = to;
-          queue.add(j);
-        }
-      }
-    }
-    return levels;
+    int count = pieces.size();
+    double[] starts = new double[count];
+    Arrays.setAll(
+        starts,
+        i -> count == 1 || pieces.get(i).holds(at, NEAR) ? level : Double.POSITIVE_INFINITY);
+    return LowestCrest.of(
+        Arcs.complete(count),
+        arc -> pieces.get(arc / count).lowestShared(pieces.get(arc % count), up),
+        starts);
   }
 
   /** Returns what stands in the pieces up to a level of each (m³). */

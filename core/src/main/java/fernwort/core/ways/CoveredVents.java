@@ -1,5 +1,6 @@
 package fernwort.core.ways;
 
+import fernwort.core.graph.LowestCrest;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
@@ -10,16 +11,15 @@ import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.Optional;
-import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Vents, overflows and fillers whose ports stand under water while their lines stand open: air
  * comes in there once the tank's vacuum has pressed the water in the line down to the port.
  *
- * <p>The way with the lowest crest, by a queue that takes the lowest point first; O(E log V).
+ * <p>The way with the lowest crest ({@link LowestCrest}).
  */
 final class CoveredVents {
 
@@ -66,33 +66,24 @@ final class CoveredVents {
 
   /** How high the way from the open air to a port rises at the least (m); infinite for none. */
   private double crest(int port, double surface) {
-    double[] crest = new double[plumbing.size()];
-    Arrays.fill(crest, Double.POSITIVE_INFINITY);
-    crest[port] = levels.height(port);
-    PriorityQueue<Integer> queue = new PriorityQueue<>(Comparator.comparingDouble(v -> crest[v]));
-    queue.add(port);
-    boolean[] done = new boolean[crest.length];
-    while (!queue.isEmpty()) {
-      int v = queue.remove();
-      if (done[v]) {
-        continue;
-      }
-      done[v] = true;
-      if (opening[v] && !isShutByWater(v, surface)) {
-        return crest[v];
-      }
-      for (int e = graph.lastInto(v); e >= 0; e = graph.previousInto(e)) {
-        int u = graph.from(e);
-        boolean passes = graph.law(e) != Link.Law.DRIVE && graph.law(e) != Link.Law.SEAL;
-        double over =
-            Math.max(crest[v], graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(u));
-        if (passes && !done[u] && !isTank(u) && over < crest[u]) {
-          crest[u] = over;
-          queue.add(u);
-        }
-      }
+    double[] starts = new double[plumbing.size()];
+    Arrays.fill(starts, Double.POSITIVE_INFINITY);
+    starts[port] = levels.height(port);
+    double[] crest = LowestCrest.of(graph.backward(), this::over, starts);
+    return IntStream.range(0, crest.length)
+        .filter(v -> opening[v] && !isShutByWater(v, surface))
+        .mapToDouble(v -> crest[v])
+        .min()
+        .orElse(Double.POSITIVE_INFINITY);
+  }
+
+  /** How high a passage leads, met from its end; infinite where no air comes by it. */
+  private double over(int e) {
+    int u = graph.from(e);
+    if (graph.law(e) == Link.Law.DRIVE || graph.law(e) == Link.Law.SEAL || isTank(u)) {
+      return Double.POSITIVE_INFINITY;
     }
-    return Double.POSITIVE_INFINITY;
+    return graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(u);
   }
 
   /** An air valve's ball floats up once water comes to it. */

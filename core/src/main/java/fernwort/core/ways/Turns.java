@@ -6,6 +6,7 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.plumbing.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -137,9 +138,6 @@ public final class Turns {
     /** Not yet, but it may be drawn up as on its way to one. */
     TO_PUMP
   }
-
-  /** One turn of a handle. */
-  public record Turn(String part, String position) {}
 
   /** The search from one source in one setting. */
   public final class From {

@@ -1,5 +1,7 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Stretch;
+import fernwort.core.drain.Wintering;
 import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
 import fernwort.core.kind.Kind;
@@ -19,8 +21,6 @@ import fernwort.core.winter.sheets.Act;
 import fernwort.core.winter.sheets.Sheet;
 import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
-import fernwort.core.winter.water.Stretch;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,12 +1,12 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.winter.sheets.Act;
 import fernwort.core.winter.sheets.Harm;
 import fernwort.core.winter.sheets.Remaining;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterStep;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

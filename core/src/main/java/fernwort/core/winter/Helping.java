@@ -1,25 +1,23 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.EverythingOpen;
+import fernwort.core.drain.Wintering;
 import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.Procedure;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Wintering;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Which one more thing to do would get more water out: what is turned, taken off or leaned is tried
@@ -41,8 +39,10 @@ public final class Helping {
   public static Map<String, Act> acts(Plumbing plumbing, Wintering now, double cold) {
     Best best = new Best(plumbing, now);
     Levels levels = Levels.of(plumbing, now.state());
-    for (Procedure.Turn turn : candidates(plumbing, now)) {
-      best.take(new Act.Put(turn.part(), turn.position()), after(plumbing, now, levels, turn));
+    for (Turn turn : EverythingOpen.candidates(plumbing, now)) {
+      best.take(
+          new Act.Put(turn.part(), turn.position()),
+          EverythingOpen.after(plumbing, now, levels, turn));
     }
     Map<String, Act> acts = new HashMap<>(best.acts);
     Best leaning = new Best(plumbing, now);
@@ -117,27 +117,5 @@ public final class Helping {
         acts.put(id, act);
       }
     }
-  }
-
-  /** A rig after one turn that moves no tank's water by itself, its levels known already. */
-  static Wintering after(Plumbing plumbing, Wintering now, Levels levels, Procedure.Turn turn) {
-    return Draining.of(plumbing, now.with(plumbing.rig(), turn.part(), turn.position()), levels);
-  }
-
-  /** Whatever opens something that is not open, and starts nothing. */
-  static List<Procedure.Turn> candidates(Plumbing plumbing, Wintering now) {
-    List<Procedure.Turn> turns = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
-      Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
-          .map(Position::id)
-          .distinct()
-          .filter(p -> part.kind().opensToDrain(p) && !isSo(now, part, p))
-          .forEach(p -> turns.add(new Procedure.Turn(part.id(), p)));
-    }
-    return turns;
-  }
-
-  private static boolean isSo(Wintering now, Part part, String position) {
-    return now.has(part, position) || now.state().setting().has(part.id(), position);
   }
 }

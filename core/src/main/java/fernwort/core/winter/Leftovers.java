@@ -1,5 +1,7 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Regions;
+import fernwort.core.drain.Wintering;
 import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -11,8 +13,6 @@ import fernwort.core.winter.sheets.Act;
 import fernwort.core.winter.sheets.Harm;
 import fernwort.core.winter.sheets.Leftover;
 import fernwort.core.winter.sheets.Remaining;
-import fernwort.core.winter.water.Regions;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,5 +1,8 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.EverythingOpen;
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
@@ -7,18 +10,14 @@ import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.rig.Line;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Saying;
 import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.Procedure;
 import fernwort.core.winter.sheets.Sheet;
 import fernwort.core.winter.sheets.WinterStep;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -39,22 +38,15 @@ public final class Opening {
   /** Another slope is worth it for this much less water (m³). */
   private static final double WORTH_A_SLOPE = 5e-5;
 
-  /** One more turn is worth it for this (m³, bodies counted as by {@link #A_BODY}). */
-  private static final double WORTH_A_TURN = 3e-6;
-
   /** A spanner is worth it for this. */
   private static final double WORTH_A_SPANNER = 6e-6;
 
-  private static final int MOST_TURNS = 24;
   private static final int MOST_TILTS = 2;
 
   private static final double PARKING = 300;
 
   /** What stands behind an outlet and would run over the hands (m³); own choice. */
   private static final double A_SPILL = 5e-4;
-
-  /** A body that cracks weighs as much as so much water in a line (m³). */
-  private static final double A_BODY = 1e-3;
 
   private final Sheet sheet;
   private final Plumbing plumbing;
@@ -70,7 +62,7 @@ public final class Opening {
 
   /** The best slope for what is going to be opened. */
   void park() {
-    List<Procedure.Turn> turns = turns();
+    List<Turn> turns = turns();
     tiltTo(
         best(slope -> trial(sheet.now(), slope, turns)),
         "Park it %s",
@@ -80,9 +72,9 @@ public final class Opening {
   /** Returns the slope on which least stays; the present one unless another is worth it. */
   private Slope best(Function<Slope, Wintering> after) {
     Slope best = sheet.now().state().slope();
-    double least = weight(after.apply(best));
+    double least = EverythingOpen.weight(plumbing, after.apply(best));
     for (Slope slope : slopes()) {
-      double weight = weight(after.apply(slope));
+      double weight = EverythingOpen.weight(plumbing, after.apply(slope));
       if (weight < least - WORTH_A_SLOPE) {
         least = weight;
         best = slope;
@@ -102,9 +94,9 @@ public final class Opening {
     return slopes;
   }
 
-  private Wintering trial(Wintering from, Slope slope, List<Procedure.Turn> turns) {
+  private Wintering trial(Wintering from, Slope slope, List<Turn> turns) {
     Wintering now = from.on(slope);
-    for (Procedure.Turn turn : turns) {
+    for (Turn turn : turns) {
       now = now.with(plumbing.rig(), turn.part(), turn.position());
     }
     return Draining.of(plumbing, now);
@@ -150,24 +142,10 @@ public final class Opening {
     return along + ", " + across;
   }
 
-  /** How bad what stays is: litres, and bodies that crack. */
-  private double weight(Wintering now) {
-    double weight = 0;
-    for (Line line : plumbing.rig().lines()) {
-      weight += now.wetness().volume(line);
-    }
-    for (Part part : plumbing.rig().parts()) {
-      double held = now.wetness().body(part.id());
-      boolean cracks = held > part.volume() / 2 || held > 0 && part.kind().is(Purpose.TURNS);
-      weight += held + (cracks ? A_BODY * held / part.volume() : 0);
-    }
-    return weight;
-  }
-
   /** Opens all of it, place by place. */
   void open() {
     Set<String> hoses = hoses();
-    for (Procedure.Turn turn : turns()) {
+    for (Turn turn : turns()) {
       Part part = plumbing.rig().part(turn.part());
       if (!hoses.contains(part.id())) {
         sheet.put(part, turn.position(), part.kind().openedNote());
@@ -235,7 +213,7 @@ public final class Opening {
    * the rig with it.
    */
   void turnOn() {
-    greedy(t -> !t.position().equals(Kind.UNDONE), WORTH_A_TURN);
+    greedy(EverythingOpen::isMeant, EverythingOpen.WORTH_A_TURN);
   }
 
   /**
@@ -244,37 +222,32 @@ public final class Opening {
    * @param spared ids of parts that need not be undone
    */
   void undo(Set<String> spared) {
-    greedy(t -> t.position().equals(Kind.UNDONE) && !spared.contains(t.part()), WORTH_A_SPANNER);
+    greedy(t -> !EverythingOpen.isMeant(t) && !spared.contains(t.part()), WORTH_A_SPANNER);
     turnOn();
   }
 
-  private void greedy(Predicate<Procedure.Turn> kind, double worth) {
-    for (int times = 0; times < MOST_TURNS; times++) {
-      double least = weight(sheet.now()) - worth;
-      Procedure.Turn best = null;
-      Levels levels = Levels.of(plumbing, sheet.now().state());
-      for (Procedure.Turn turn : Helping.candidates(plumbing, sheet.now())) {
-        if (kind.test(turn) && !isTrapLeft(turn)) {
-          double weight = weight(Helping.after(plumbing, sheet.now(), levels, turn));
-          if (weight < least) {
-            least = weight;
-            best = turn;
-          }
-        }
-      }
-      if (best == null) {
+  private void greedy(Predicate<Turn> kind, double worth) {
+    for (int times = 0; times < EverythingOpen.MOST_TURNS; times++) {
+      Optional<Turn> best =
+          EverythingOpen.best(
+              plumbing,
+              sheet.now(),
+              t -> kind.test(t) && !isTrapLeft(t),
+              w -> EverythingOpen.weight(plumbing, w),
+              worth);
+      if (best.isEmpty()) {
         return;
       }
-      Part part = plumbing.rig().part(best.part());
-      sheet.put(part, best.position(), more(best, part));
+      Part part = plumbing.rig().part(best.get().part());
+      sheet.put(part, best.get().position(), more(best.get(), part));
     }
   }
 
-  private boolean isTrapLeft(Procedure.Turn turn) {
+  private boolean isTrapLeft(Turn turn) {
     return !traps && plumbing.rig().part(turn.part()).kind().is(Purpose.TRAPS);
   }
 
-  private static String more(Procedure.Turn turn, Part part) {
+  private static String more(Turn turn, Part part) {
     if (turn.position().equals(Kind.UNDONE)) {
       return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
     }
@@ -284,16 +257,12 @@ public final class Opening {
   }
 
   /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
-  List<Procedure.Turn> turns() {
-    List<Procedure.Turn> turns = new ArrayList<>();
+  List<Turn> turns() {
     Stream<Part> taps = plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE));
     Stream<Part> rest = plumbing.rig().parts().stream().filter(p -> !p.kind().is(Purpose.USE));
-    for (Part part :
-        Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream()).toList()) {
-      if (traps || !part.kind().is(Purpose.TRAPS)) {
-        part.kind().drained().ifPresent(open -> turns.add(new Procedure.Turn(part.id(), open)));
-      }
-    }
-    return turns;
+    return EverythingOpen.turns(
+        Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream())
+            .filter(p -> traps || !p.kind().is(Purpose.TRAPS))
+            .toList());
   }
 }

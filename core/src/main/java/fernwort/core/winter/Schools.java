@@ -1,5 +1,6 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.Purpose;
@@ -15,7 +16,6 @@ import fernwort.core.winter.sheets.Sheet;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;

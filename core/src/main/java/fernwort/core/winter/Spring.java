@@ -1,5 +1,6 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
 import fernwort.core.hygiene.Dose;
@@ -27,7 +28,6 @@ import fernwort.core.winter.sheets.School;
 import fernwort.core.winter.sheets.Sheet;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterStep;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.plumbing.Plumbing;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Set;
 import net.jqwik.api.ForAll;

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.end.Fixture;
@@ -16,8 +18,6 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.drain.Filled;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
@@ -20,7 +21,6 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
-import fernwort.core.winter.water.Filled;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -3,6 +3,8 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wetness;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -10,8 +12,6 @@ import fernwort.core.jobs.plan.Plans;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Saying;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wetness;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;

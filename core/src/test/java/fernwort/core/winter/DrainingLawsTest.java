@@ -3,17 +3,18 @@ package fernwort.core.winter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.winter.sheets.Procedure;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.Map;
 import net.jqwik.api.ForAll;
@@ -35,7 +36,7 @@ class DrainingLawsTest {
     Slope slope = WetHouses.slope(seed);
     Wintering now = full(plumbing, slope);
     EveryWay brute = new EveryWay(rig, slope);
-    for (Procedure.Turn step : WetHouses.steps(rig, seed)) {
+    for (Turn step : WetHouses.steps(rig, seed)) {
       now = Procedure.run(plumbing, now, List.of(step));
       brute.step(step);
       for (Line line : rig.lines()) {
@@ -58,12 +59,11 @@ class DrainingLawsTest {
   void openingOneMoreEndNeverLeavesMore(@ForAll long seed) {
     Rig rig = WetHouses.rig(seed);
     Plumbing plumbing = Plumbing.of(rig);
-    List<Procedure.Turn> steps = WetHouses.steps(rig, seed);
+    List<Turn> steps = WetHouses.steps(rig, seed);
     Wintering fewer = Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), steps);
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Plug) {
-        Wintering more =
-            Procedure.run(plumbing, fewer, List.of(new Procedure.Turn(part.id(), "off")));
+        Wintering more = Procedure.run(plumbing, fewer, List.of(new Turn(part.id(), "off")));
         for (Line line : rig.lines()) {
           assertThat(more.wetness().volume(line))
               .isLessThanOrEqualTo(fewer.wetness().volume(line) + 1e-12);
@@ -78,8 +78,7 @@ class DrainingLawsTest {
     Plumbing plumbing = Plumbing.of(rig);
     Wintering now =
         Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), WetHouses.steps(rig, seed));
-    List<Procedure.Turn> shut =
-        rig.handles().map(p -> new Procedure.Turn(p.id(), p.rest().id())).toList();
+    List<Turn> shut = rig.handles().map(p -> new Turn(p.id(), p.rest().id())).toList();
     Wintering after = Procedure.run(plumbing, now, shut);
     for (Line line : rig.lines()) {
       assertThat(after.wetness().volume(line))

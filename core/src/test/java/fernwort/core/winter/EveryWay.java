@@ -8,13 +8,13 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.tank.Point;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
-import fernwort.core.winter.sheets.Procedure;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -58,7 +58,7 @@ final class EveryWay {
     rig.parts().stream().filter(p -> p.kind() instanceof Tee).forEach(p -> tees.put(p.id(), true));
   }
 
-  void step(Procedure.Turn turn) {
+  void step(Turn turn) {
     setting = setting.with(turn.part(), turn.position());
     boolean ran = true;
     while (ran) {

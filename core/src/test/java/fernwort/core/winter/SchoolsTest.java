@@ -8,6 +8,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Rewetting;
+import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
@@ -19,6 +22,7 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -33,9 +37,6 @@ import fernwort.core.winter.sheets.School;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Rewetting;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -418,8 +419,7 @@ class SchoolsTest {
     DemoRig marginalia = DemoRig.all().getFirst();
     Plumbing plumbing = Plumbing.of(marginalia.rig());
     Wintering now = Filled.of(plumbing, marginalia.state());
-    assertThatThrownBy(
-            () -> Procedure.run(plumbing, now, List.of(new Procedure.Turn("sediment", "ajar"))))
+    assertThatThrownBy(() -> Procedure.run(plumbing, now, List.of(new Turn("sediment", "ajar"))))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Sediment filter")
         .hasMessageContaining("\"off\"");

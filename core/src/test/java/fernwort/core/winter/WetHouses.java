@@ -10,6 +10,7 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -17,7 +18,6 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Vehicle;
-import fernwort.core.winter.sheets.Procedure;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -125,9 +125,9 @@ final class WetHouses {
   }
 
   /** Everything opened or off that can be, in any order, some of it shut again. */
-  static List<Procedure.Turn> steps(Rig rig, long seed) {
+  static List<Turn> steps(Rig rig, long seed) {
     Random random = new Random(seed ^ 0xc01d);
-    List<Procedure.Turn> steps = new ArrayList<>();
+    List<Turn> steps = new ArrayList<>();
     List<Part> parts = new ArrayList<>(rig.parts());
     Collections.shuffle(parts, random);
     for (Part part : parts) {
@@ -135,7 +135,7 @@ final class WetHouses {
           Stream.concat(part.kind().positions().stream(), part.kind().service().stream()).toList();
       all = all.stream().filter(p -> !p.id().matches("turned|fitted|undone")).toList();
       if (!all.isEmpty() && random.nextInt(4) > 0) {
-        steps.add(new Procedure.Turn(part.id(), all.get(random.nextInt(all.size())).id()));
+        steps.add(new Turn(part.id(), all.get(random.nextInt(all.size())).id()));
       }
     }
     return steps;

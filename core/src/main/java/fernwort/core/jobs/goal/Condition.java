@@ -1,16 +1,17 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.drain.DrainRoutes;
-import fernwort.core.drain.Flood;
+import fernwort.core.drain.EverythingOpen;
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.End;
 import fernwort.core.plumbing.Levels;
+import fernwort.core.plumbing.Plumbing;
 import fernwort.core.plumbing.Relief;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.PumpWork;
 import fernwort.core.ways.Source;
@@ -334,17 +335,35 @@ public sealed interface Condition {
   record RunsOut(String tank) implements Condition {
     private static final double MILLIMETRE = 1e-3;
 
+    /** With less than this share in it, what lies under its outlet may be all; own choice. */
+    private static final double NEARLY_EMPTY = 0.05;
+
     @Override
     public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
       Part part = scout.plumbing().rig().part(tank);
       Optional<DrainRoutes.Route> best =
-          DrainRoutes.of(scout.plumbing(), setting, levels).best(part);
-      double stays = Flood.of(scout.plumbing(), setting, levels).tankLevel(part);
-      boolean lowest = best.isPresent() && stays < best.get().crest() + MILLIMETRE;
-      return lowest
-          ? Optional.empty()
-          : Optional.of(
-              new Fault.Keeping(tank, best.map(DrainRoutes.Route::needs).orElse(Map.of())));
+          DrainRoutes.of(scout.plumbing(), setting, levels)
+              .best(part)
+              .filter(r -> leadsOut(scout, levels, r));
+      boolean lowest =
+          best.isPresent()
+              && scout.drained(setting, levels).state().volume(tank)
+                  <= scout.below(tank, best.get().crest() + MILLIMETRE);
+      if (lowest) {
+        return Optional.empty();
+      }
+      // Where the way stands open and the water stays, it is air that it lacks.
+      Map<String, String> needs = best.map(DrainRoutes.Route::needs).orElse(Map.of());
+      return Optional.of(
+          best.isPresent() && needs.isEmpty()
+              ? new Fault.Airless(tank)
+              : new Fault.Keeping(tank, needs));
+    }
+
+    /** A way that climbs over the water of a tank that holds some, by its vent, is none. */
+    private boolean leadsOut(Scout scout, Levels levels, DrainRoutes.Route route) {
+      return route.crest() < levels.surface(tank)
+          || levels.volume(tank) < NEARLY_EMPTY * scout.plumbing().room(tank).capacity();
     }
 
     @Override
@@ -359,48 +378,36 @@ public sealed interface Condition {
     /** What a single handle must let out to be worth turning (m³). */
     private static final double WORTHWHILE = 5e-6;
 
-    private static final double MILLIMETRE = 1e-3;
-
     public LinesRunOut {
       kept = List.copyOf(kept);
     }
 
     @Override
     public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Rig rig = scout.plumbing().rig();
-      Flood now = Flood.of(scout.plumbing(), setting, levels);
-      List<Part> holding = kept.stream().map(rig::part).filter(t -> holds(now, levels, t)).toList();
-      double least = inLines(rig, now) - WORTHWHILE;
-      Map<String, String> turn = Map.of();
-      for (Part part : rig.handles().filter(LinesRunOut::drains).toList()) {
-        for (Position position : part.kind().positions()) {
-          if (position.id().equals(setting.of(part.id()))) {
-            continue;
-          }
-          Setting turned = setting.with(part.id(), position.id());
-          Flood flood = Flood.of(scout.plumbing(), turned, levels);
-          double left = inLines(rig, flood);
-          if (left < least && holding.stream().allMatch(t -> holds(flood, levels, t))) {
-            least = left;
-            turn = Map.of(part.id(), position.id());
-          }
-        }
-      }
-      return turn.isEmpty() ? Optional.empty() : Optional.of(new Fault.Keeping("", turn));
+      Plumbing plumbing = scout.plumbing();
+      Wintering now = scout.drained(setting, levels);
+      Optional<Turn> turn =
+          EverythingOpen.best(
+              plumbing,
+              now,
+              t -> drains(plumbing.rig().part(t.part()), t.position()),
+              after ->
+                  kept.stream().allMatch(t -> keeps(now, after, t))
+                      ? EverythingOpen.weight(plumbing, after)
+                      : Double.POSITIVE_INFINITY,
+              WORTHWHILE);
+      return turn.map(t -> new Fault.Keeping("", Map.of(t.part(), t.position())));
     }
 
-    private static boolean holds(Flood flood, Levels levels, Part tank) {
-      return flood.tankLevel(tank) > levels.surface(tank.id()) - MILLIMETRE;
+    /** Tells whether a tank keeps what it holds while more is opened. */
+    private static boolean keeps(Wintering now, Wintering after, String tank) {
+      return after.state().volume(tank) > now.state().volume(tank) - WORTHWHILE;
     }
 
-    private static double inLines(Rig rig, Flood flood) {
-      return rig.lines().stream().mapToDouble(flood::stays).sum();
-    }
-
-    private static boolean drains(Part part) {
-      return part.kind().is(Purpose.TURNS)
-          || part.kind().is(Purpose.CLOSES)
-          || part.kind().is(Purpose.INLET);
+    private static boolean drains(Part part, String position) {
+      Kind kind = part.kind();
+      boolean handle = kind.is(Purpose.TURNS) || kind.is(Purpose.CLOSES) || kind.is(Purpose.INLET);
+      return handle && kind.positions().stream().anyMatch(p -> p.id().equals(position));
     }
 
     @Override

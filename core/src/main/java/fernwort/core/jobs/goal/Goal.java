@@ -1,8 +1,8 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Setting;
-import fernwort.core.ways.Turns.Turn;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,8 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
@@ -9,6 +12,7 @@ import fernwort.core.kind.tank.Point;
 import fernwort.core.plumbing.Connections;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -16,7 +20,6 @@ import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Turns;
 import fernwort.core.ways.Turns.Pumped;
-import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
 import fernwort.core.ways.Ways;
 import java.util.HashMap;
@@ -44,6 +47,7 @@ public final class Scout {
   private final Set<Warning.Key> before = new HashSet<>();
   private final Set<Way.Key> waysBefore = new HashSet<>();
   private final Map<Levels, Map<Setting, Ways>> seen = new IdentityHashMap<>();
+  private final Map<Levels, Map<Setting, Wintering>> drained = new IdentityHashMap<>();
   private final Map<Setting, List<Warning>> warnings = new HashMap<>();
   private final Map<Held, Levels> later = new HashMap<>();
   private final Map<Setting, Connections> connections = new HashMap<>();
@@ -112,10 +116,21 @@ public final class Scout {
 
   /** Returns what a tank holds, as it is parked, when it stands so far above a port (m³). */
   double near(String tank, String port, double above) {
+    return below(tank, levels.height(plumbing.rig().part(tank).port(port)) + above);
+  }
+
+  /** Returns what a tank holds, as it is parked, when it stands at a height (m³). */
+  double below(String tank, double height) {
     Part part = plumbing.rig().part(tank);
-    double height = levels.height(part.port(port)) + above;
     Point corner = new Point(part.x(), part.y(), part.height());
     return plumbing.room(tank).volumeBelow(height - start.slope().heightOf(corner), start.slope());
+  }
+
+  /** Returns the rig when all has run out that can, its lines full before. */
+  Wintering drained(Setting setting, Levels on) {
+    return drained
+        .computeIfAbsent(on, l -> new HashMap<>())
+        .computeIfAbsent(setting, s -> Draining.of(plumbing, Filled.of(plumbing, on.state(s))));
   }
 
   private record Held(String tank, double volume) {}

@@ -3,12 +3,12 @@ package fernwort.core.jobs.plan;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Scout;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns.Turn;
 import fernwort.core.ways.Way;
 import java.util.Optional;
 

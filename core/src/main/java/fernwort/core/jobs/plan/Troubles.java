@@ -8,10 +8,10 @@ import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Saying;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns.Turn;
 import java.util.Optional;
 import java.util.stream.Stream;
 

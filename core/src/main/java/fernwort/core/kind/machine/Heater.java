@@ -69,7 +69,9 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public List<Position> service() {
-    return List.of(new Position("plugged", "drain plug in"), DRAINED);
+    return works == Type.STORAGE
+        ? List.of(new Position("plugged", "drain plug in"), DRAINED)
+        : List.of();
   }
 
   @Override

@@ -1,10 +1,10 @@
 package fernwort.core.winter.routes;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.winter.water.Wintering;
 import java.util.Comparator;
 import java.util.Optional;
 

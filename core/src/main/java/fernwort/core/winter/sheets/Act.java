@@ -1,12 +1,12 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Stretch;
+import fernwort.core.drain.Wetness;
+import fernwort.core.drain.Wintering;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Slope;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Stretch;
-import fernwort.core.winter.water.Wetness;
-import fernwort.core.winter.water.Wintering;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

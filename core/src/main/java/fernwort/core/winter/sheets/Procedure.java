@@ -1,13 +1,14 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.OpenGraph;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Part;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Wintering;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -16,14 +17,6 @@ import java.util.stream.IntStream;
 public final class Procedure {
 
   private Procedure() {}
-
-  /**
-   * One step.
-   *
-   * @param part id of the part
-   * @param position its position, of those in use or of {@link fernwort.core.kind.Kind#service}
-   */
-  public record Turn(String part, String position) {}
 
   /**
    * Returns a rig after some steps.

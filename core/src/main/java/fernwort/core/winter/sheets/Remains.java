@@ -1,12 +1,12 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wetness;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.winter.water.Draining;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wetness;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

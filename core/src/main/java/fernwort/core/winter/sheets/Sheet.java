@@ -1,5 +1,6 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
@@ -9,7 +10,6 @@ import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Saying;
 import fernwort.core.winter.routes.Route;
-import fernwort.core.winter.water.Wintering;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.say.Saying;
-import fernwort.core.winter.water.Wintering;
 import java.util.List;
 import java.util.OptionalDouble;
 

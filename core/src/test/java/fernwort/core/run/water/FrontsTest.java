@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wetness;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;
@@ -16,8 +18,6 @@ import fernwort.core.rig.State;
 import fernwort.core.run.Happening;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
-import fernwort.core.winter.water.Filled;
-import fernwort.core.winter.water.Wetness;
 import java.util.Map;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;

@@ -1,4 +1,4 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;

@@ -1,4 +1,4 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
@@ -8,7 +8,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.TreeSet;
 
 /**
  * What runs out of a rig that stands open, until nothing more does.
@@ -113,14 +112,12 @@ public final class Draining {
 
   /** The heights at which anything begins or ends, so that between two of them all is alike. */
   private static double[] heights(Passages passages, Leaving leaving) {
-    TreeSet<Double> heights = new TreeSet<>();
     double[] crackings = leaving.crackings();
-    for (int v = 0; v < passages.points(); v++) {
-      for (double cracking : crackings) {
-        heights.add(passages.height(v) + cracking);
-      }
+    double[] heights = new double[passages.points() * crackings.length];
+    for (int i = 0; i < heights.length; i++) {
+      heights[i] = passages.height(i / crackings.length) + crackings[i % crackings.length];
     }
-    return heights.stream().mapToDouble(Double::doubleValue).toArray();
+    return Arrays.stream(heights).sorted().distinct().toArray();
   }
 
   private static Stretch stays(

@@ -1,4 +1,4 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -22,6 +22,7 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Macerator;
 import fernwort.core.plumbing.Plumbing;
+import fernwort.core.plumbing.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -51,8 +52,8 @@ class BodiesTest {
 
   private static Wintering after(Plumbing plumbing, String... turns) {
     State rest = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
-    List<Procedure.Turn> steps =
-        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Procedure.Turn(t[0], t[1])).toList();
+    List<Turn> steps =
+        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Turn(t[0], t[1])).toList();
     return Procedure.run(plumbing, Filled.of(plumbing, rest), steps);
   }
 
@@ -206,7 +207,7 @@ class BodiesTest {
             .line("b", "B", "pump.out > tap.cold", 12, 1, Material.PEX, 1)
             .build();
     Plumbing plumbing = Plumbing.of(rig);
-    List<Procedure.Turn> on = List.of(new Procedure.Turn("pump", Kind.ON));
+    List<Turn> on = List.of(new Turn("pump", Kind.ON));
     for (double litres : new double[] {60, 0}) {
       State state = new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
       Wintering before = Filled.of(plumbing, state);

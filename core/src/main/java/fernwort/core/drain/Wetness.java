@@ -1,4 +1,4 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
 import fernwort.core.rig.Line;
 import java.util.List;

@@ -1,5 +1,6 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
+import fernwort.core.graph.Arcs;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.Purpose;
@@ -24,7 +25,7 @@ import java.util.List;
  * points of the graph are the ports of {@link Plumbing}, then the places where pieces of a line
  * meet and the openings of bodies.
  */
-final class Passages {
+final class Passages implements Arcs {
 
   /** From this bore on air passes beside the water (m). */
   static final double WIDE = 0.019;
@@ -93,7 +94,9 @@ final class Passages {
     for (int i = 0; i < parts.size(); i++) {
       addPart(i, parts.get(i), plumbing.first(i));
     }
-    plumbing.tanks().forEach(this::addTank);
+    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      addTank(tank);
+    }
   }
 
   /** Returns the passages of a rig as it stands. */
@@ -288,15 +291,15 @@ final class Passages {
   }
 
   /** A tank that breathes is an opening by each port above its water. */
-  private void addTank(Part tank) {
-    int[] ports = plumbing.tankVertices(plumbing.tanks().indexOf(tank));
+  private void addTank(int tank) {
+    int[] ports = plumbing.tankVertices(tank);
     int[] free = Arrays.stream(ports).filter(levels::breathes).toArray();
     if (breathes(free)) {
       Arrays.stream(free).forEach(this::open);
     }
   }
 
-  /** Air comes to one of these ports from an opening through what is dry. */
+  /** Air comes to one of these ports from an opening through what is dry, other tanks included. */
   private boolean breathes(int[] ports) {
     boolean[] seen = new boolean[points];
     Deque<Integer> front = new ArrayDeque<>();
@@ -313,6 +316,14 @@ final class Passages {
         if (lets[e ^ 1] && !isWet(e) && !seen[to[e]]) {
           seen[to[e]] = true;
           front.add(to[e]);
+        }
+      }
+      if (isTank(v) && levels.breathes(v)) {
+        for (int u : plumbing.tankPortsAt(v)) {
+          if (levels.breathes(u) && !seen[u]) {
+            seen[u] = true;
+            front.add(u);
+          }
         }
       }
     }
@@ -334,7 +345,8 @@ final class Passages {
   }
 
   /** Returns the number of points. */
-  int points() {
+  @Override
+  public int points() {
     return points;
   }
 
@@ -349,12 +361,14 @@ final class Passages {
   }
 
   /** Returns the first arc out of a point, −1 for none. */
-  int first(int point) {
+  @Override
+  public int first(int point) {
     return first[point];
   }
 
   /** Returns the arc after another out of the same point, −1 for none. */
-  int next(int arc) {
+  @Override
+  public int next(int arc) {
     return next[arc];
   }
 
@@ -364,7 +378,8 @@ final class Passages {
   }
 
   /** Returns where an arc leads to. */
-  int to(int arc) {
+  @Override
+  public int to(int arc) {
     return to[arc];
   }
 

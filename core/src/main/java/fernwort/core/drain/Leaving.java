@@ -1,10 +1,9 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
+import fernwort.core.graph.LowestCrest;
 import java.util.ArrayDeque;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.Deque;
-import java.util.PriorityQueue;
 import java.util.TreeSet;
 
 /**
@@ -46,11 +45,10 @@ final class Leaving {
 
   Leaving(Passages passages) {
     at = passages;
-    spill = new double[passages.points()];
     taken = new boolean[passages.points()];
     least = new double[passages.points()];
     sums = sums();
-    flood();
+    spill = spill();
   }
 
   private double[] sums() {
@@ -73,31 +71,12 @@ final class Leaving {
     return sums.clone();
   }
 
-  private record Settled(int point, double level) {}
-
-  private void flood() {
-    Arrays.fill(spill, Double.POSITIVE_INFINITY);
-    PriorityQueue<Settled> queue = new PriorityQueue<>(Comparator.comparingDouble(Settled::level));
-    for (int v = 0; v < spill.length; v++) {
-      if (at.letsWaterOut(v)) {
-        spill[v] = at.height(v);
-        queue.add(new Settled(v, spill[v]));
-      }
+  private double[] spill() {
+    double[] starts = new double[at.points()];
+    for (int v = 0; v < starts.length; v++) {
+      starts[v] = at.letsWaterOut(v) ? at.height(v) : Double.POSITIVE_INFINITY;
     }
-    while (!queue.isEmpty()) {
-      Settled next = queue.remove();
-      if (next.level() > spill[next.point()]) {
-        continue;
-      }
-      for (int e = at.first(next.point()); e >= 0; e = at.next(e)) {
-        int u = at.to(e);
-        double crest = Math.max(next.level(), at.high(e));
-        if (at.lets(e ^ 1) && crest < spill[u]) {
-          spill[u] = crest;
-          queue.add(new Settled(u, crest));
-        }
-      }
-    }
+    return LowestCrest.of(at, e -> at.lets(e ^ 1) ? at.high(e) : Double.POSITIVE_INFINITY, starts);
   }
 
   /** Tells whether water in the middle of a body runs out. */

@@ -1,24 +1,25 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
+import fernwort.core.graph.LowestCrest;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.plumbing.Levels;
 import fernwort.core.plumbing.Plumbing;
 import fernwort.core.rig.Part;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.Map;
-import java.util.PriorityQueue;
 import java.util.TreeMap;
 
 /**
  * Down to where the tanks of a rig run out by themselves: each over the lowest crest between it and
- * the open air, through other tanks where the way leads there. A minimax flood from the openings,
- * O(E log V). A tank that no air gets into keeps what it holds.
+ * the open air, through other tanks where the way leads there ({@link LowestCrest}). A tank that no
+ * air gets into keeps what it holds.
  */
 final class TankRun {
 
   /** So far below its crest that rounding leaves the port free (m). */
   private static final double FREE = 2 * Levels.COVERED;
+
+  private static final int[] NONE = {};
 
   private final Plumbing plumbing;
   private final Wintering now;
@@ -31,50 +32,22 @@ final class TankRun {
     this.now = now;
     this.levels = levels;
     this.passages = passages;
-    spill = new double[passages.points()];
-    Arrays.fill(spill, Double.POSITIVE_INFINITY);
-    flood();
+    spill = spill();
   }
 
-  private record Settled(int point, double level) {}
-
-  private void flood() {
-    PriorityQueue<Settled> queue = new PriorityQueue<>(Comparator.comparingDouble(Settled::level));
-    for (int v = 0; v < spill.length; v++) {
-      if (passages.isOpenEnd(v)) {
-        lower(v, passages.height(v), queue);
-      }
+  private double[] spill() {
+    double[] starts = new double[passages.points()];
+    double[] heights = new double[passages.points()];
+    for (int v = 0; v < starts.length; v++) {
+      heights[v] = passages.height(v);
+      starts[v] = passages.isOpenEnd(v) ? heights[v] : Double.POSITIVE_INFINITY;
     }
-    while (!queue.isEmpty()) {
-      Settled next = queue.remove();
-      if (next.level() > spill[next.point()]) {
-        continue;
-      }
-      for (int e = passages.first(next.point()); e >= 0; e = passages.next(e)) {
-        if (passages.lets(e ^ 1)) {
-          lower(passages.to(e), Math.max(next.level(), passages.high(e)), queue);
-        }
-      }
-      throughTank(next, queue);
-    }
-  }
-
-  private void throughTank(Settled next, PriorityQueue<Settled> queue) {
-    if (next.point() < plumbing.size()) {
-      int tank = plumbing.tanks().indexOf(plumbing.part(next.point()));
-      if (tank >= 0) {
-        for (int v : plumbing.tankVertices(tank)) {
-          lower(v, Math.max(next.level(), passages.height(v)), queue);
-        }
-      }
-    }
-  }
-
-  private void lower(int point, double level, PriorityQueue<Settled> queue) {
-    if (level < spill[point]) {
-      spill[point] = level;
-      queue.add(new Settled(point, level));
-    }
+    return LowestCrest.of(
+        passages,
+        e -> passages.lets(e ^ 1) ? passages.high(e) : Double.POSITIVE_INFINITY,
+        starts,
+        v -> v < plumbing.size() ? plumbing.tankPortsAt(v) : NONE,
+        heights);
   }
 
   /** Returns what stays in each tank that holds water and breathes, by its id (m³). */

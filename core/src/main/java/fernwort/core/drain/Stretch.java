@@ -1,4 +1,4 @@
-package fernwort.core.winter.water;
+package fernwort.core.drain;
 
 /**
  * A stretch of a line that is full of water.

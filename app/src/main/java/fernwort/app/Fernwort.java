@@ -8,7 +8,7 @@ import fernwort.app.security.PassphraseRule;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.backup.AtRest;
 import fernwort.app.store.disk.DatabaseFile;
-import fernwort.app.store.disk.Opening;
+import fernwort.app.store.disk.FolderOpening;
 import fernwort.core.say.Refusal;
 import java.io.PrintStream;
 import java.net.BindException;
@@ -76,7 +76,7 @@ public class Fernwort {
 
   private static DataFolder claim(Launch launch, Clock clock) {
     DataFolder folder = DataFolder.claim(launch.data());
-    Opening.prepare(folder, clock);
+    FolderOpening.prepare(folder, clock);
     return folder;
   }
 
@@ -108,7 +108,7 @@ public class Fernwort {
     settings.add("--server.address=" + listen.address());
     settings.add("--fernwort.open=" + listen.loopback());
     settings.add("--fernwort.demo=" + launch.demo());
-    settings.add("--logging.file.name=" + folder.path().resolve(Opening.LOG));
+    settings.add("--logging.file.name=" + folder.path().resolve(FolderOpening.LOG));
     if (launch.https()) {
       settings.addAll(
           HouseCertificate.settings(

@@ -45,7 +45,7 @@ class ArchitectureTest {
     "fernwort.app.questions..",
     "fernwort.app.compute..",
     "fernwort.app.format..",
-    "fernwort.app.garage..",
+    "fernwort.app.services..",
     "fernwort.app.security..",
     "fernwort.app.store..",
     "fernwort.app.units..",

@@ -1,6 +1,6 @@
 package fernwort.app;
 
-import fernwort.app.garage.Descriptions;
+import fernwort.app.services.Descriptions;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.say.Refusal;
 import jakarta.servlet.Filter;

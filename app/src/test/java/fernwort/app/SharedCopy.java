@@ -1,8 +1,8 @@
 package fernwort.app;
 
-import fernwort.app.garage.DemoData;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.DemoData;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Rig;

@@ -3,7 +3,7 @@ package fernwort.bench;
 import fernwort.core.budget.Budget;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;
@@ -37,12 +37,12 @@ public class BudgetBenchmark {
 
   private static final Instant NOW = Instant.parse("2026-06-10T12:00:00Z");
 
-  private Plumbing plumbing;
+  private Network network;
   private List<Entry> entries;
 
   @Setup
   public void prepare() {
-    plumbing = Plumbing.of(DemoRig.all().getFirst().rig());
+    network = Network.of(DemoRig.all().getFirst().rig());
     entries = log();
   }
 
@@ -75,6 +75,6 @@ public class BudgetBenchmark {
   @Benchmark
   public Budget budgetOfALongLog() {
     return Budget.of(
-        plumbing, entries, new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOW));
+        network, entries, new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOW));
   }
 }

@@ -3,12 +3,12 @@ package fernwort.bench;
 import fernwort.core.build.check.AssemblyCheck;
 import fernwort.core.build.cut.Cutting;
 import fernwort.core.build.joints.Adapters;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.remove.TakeApart;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -41,7 +41,7 @@ public class BuildBenchmark {
 
   private Rig coach;
   private DemoRig marginalia;
-  private Plumbing plumbing;
+  private Network network;
   private Plans plans;
   private List<PortRef> all;
   private List<Cutting.Piece> pieces;
@@ -50,8 +50,8 @@ public class BuildBenchmark {
   public void prepare() {
     coach = LongCoach.of(SECTIONS).rig();
     marginalia = DemoRig.all().getFirst();
-    plumbing = Plumbing.of(marginalia.rig());
-    plans = Plans.of(plumbing);
+    network = Network.of(marginalia.rig());
+    plans = Plans.of(network);
     all = new ArrayList<>();
     marginalia.rig().lines().forEach(l -> all.addAll(List.of(l.from(), l.to())));
     Random random = new Random(7);
@@ -66,7 +66,7 @@ public class BuildBenchmark {
   public int adapters() {
     Adapters shelf = Adapters.stocked();
     int found = 0;
-    for (Ends ends : Ends.of(coach)) {
+    for (JointEnds ends : JointEnds.of(coach)) {
       found += shelf.between(ends.port().form(), ends.end().form()).isPresent() ? 1 : 0;
     }
     return found;
@@ -79,7 +79,7 @@ public class BuildBenchmark {
 
   @Benchmark
   public TakeApart pumpOut() {
-    return TakeApart.of(plumbing, marginalia.state(), Set.of("pump"));
+    return TakeApart.of(network, marginalia.state(), Set.of("pump"));
   }
 
   /** Every joint of Marginalia undone. */

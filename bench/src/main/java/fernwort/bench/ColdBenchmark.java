@@ -5,13 +5,13 @@ import fernwort.core.drain.Draining;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.frost.Curve;
-import fernwort.core.frost.Tonight;
+import fernwort.core.frost.FreezeForecast;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.winter.Schools;
-import fernwort.core.winter.sheets.School;
+import fernwort.core.network.Network;
+import fernwort.core.winter.WinterizingMethods;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -35,42 +35,42 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(1)
 public class ColdBenchmark {
 
-  private Plumbing plumbing;
+  private Network network;
   private Wintering full;
   private Wintering opened;
-  private Schools schools;
-  private Tonight.Asked asked;
+  private WinterizingMethods schools;
+  private FreezeForecast.Asked asked;
 
   /** Prepares what an open rig keeps at hand. */
   @Setup
   public void prepare() {
     DemoRig truck = DemoRig.all().getLast();
-    plumbing = Plumbing.of(truck.rig());
-    full = Filled.of(plumbing, truck.state());
-    schools = Schools.of(Plans.of(plumbing));
-    WinterPlan plan = schools.plan(School.FALL, full, WinterWish.USUAL);
+    network = Network.of(truck.rig());
+    full = Filled.of(network, truck.state());
+    schools = WinterizingMethods.of(Plans.of(network));
+    WinterPlan plan = schools.plan(WinterizingMethod.FALL, full, WinterWish.USUAL);
     // Everything open that the way by fall opens, and everything still wet: the worst there is.
     opened =
         new Wintering(plan.after().state(), plan.after().service(), full.wetness(), full.glycol());
     Curve night = new Curve(List.of(0.0, 43_200.0, 54_000.0), List.of(275.15, 264.15, 268.15));
-    asked = new Tonight.Asked(night, 288.15, 2, 288.15, false, 0, Set.of());
+    asked = new FreezeForecast.Asked(night, 288.15, 2, 288.15, false, 0, Set.of());
   }
 
   /** What stays, everything open at once. */
   @Benchmark
   public Wintering whatStays() {
-    return Draining.of(plumbing, opened);
+    return Draining.of(network, opened);
   }
 
   /** A whole way through the winter, emptying its tanks included. */
   @Benchmark
   public WinterPlan school() {
-    return schools.plan(School.FALL, full, WinterWish.USUAL);
+    return schools.plan(WinterizingMethod.FALL, full, WinterWish.USUAL);
   }
 
   /** A night for all that is wet, with its coldest. */
   @Benchmark
-  public Tonight night() {
-    return Tonight.of(plumbing, full, asked);
+  public FreezeForecast night() {
+    return FreezeForecast.of(network, full, asked);
   }
 }

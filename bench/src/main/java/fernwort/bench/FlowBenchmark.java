@@ -4,7 +4,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -38,7 +38,7 @@ public class FlowBenchmark {
   @Setup
   public void prepare() {
     DemoRig coach = LongCoach.of(parts / LongCoach.PARTS_PER_SECTION);
-    hydraulics = Hydraulics.of(Plumbing.of(coach.rig()));
+    hydraulics = Hydraulics.of(Network.of(coach.rig()));
     state = coach.state();
   }
 

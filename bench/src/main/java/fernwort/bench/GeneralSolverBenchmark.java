@@ -5,7 +5,7 @@ import fernwort.core.demo.LongCoach;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.util.concurrent.TimeUnit;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -45,7 +45,7 @@ public class GeneralSolverBenchmark {
   @Param("60")
   public int parts;
 
-  private FlowNetwork network;
+  private FlowNetwork flowNetwork;
   private int[] unknown;
   private int junctions;
 
@@ -53,31 +53,31 @@ public class GeneralSolverBenchmark {
   @Setup
   public void prepare() {
     DemoRig coach = LongCoach.of(parts / LongCoach.PARTS_PER_SECTION);
-    network = Hydraulics.of(Plumbing.of(coach.rig())).network(coach.state());
-    unknown = new int[network.size()];
+    flowNetwork = Hydraulics.of(Network.of(coach.rig())).flowNetwork(coach.state());
+    unknown = new int[flowNetwork.size()];
     for (int n = 0; n < unknown.length; n++) {
-      unknown[n] = network.isReservoir(n) ? -1 : junctions++;
+      unknown[n] = flowNetwork.isReservoir(n) ? -1 : junctions++;
     }
   }
 
   /** Our own. */
   @Benchmark
   public SteadyFlow networkAlone() {
-    return network.solve();
+    return flowNetwork.solve();
   }
 
   /** The energy equation of each link and the balance of each junction, as residuals. */
   @Benchmark
   public LeastSquaresOptimizer.Optimum generalSolver() {
-    int links = network.linkCount();
+    int links = flowNetwork.linkCount();
     double[] start = new double[junctions + links];
     for (int n = 0; n < unknown.length; n++) {
       if (unknown[n] >= 0) {
-        start[unknown[n]] = network.head(n);
+        start[unknown[n]] = flowNetwork.head(n);
       }
     }
     for (int l = 0; l < links; l++) {
-      start[junctions + l] = network.loss(l).ordinary() / FLOW;
+      start[junctions + l] = flowNetwork.loss(l).ordinary() / FLOW;
     }
     return new LevenbergMarquardtOptimizer()
         .optimize(
@@ -92,18 +92,18 @@ public class GeneralSolverBenchmark {
   }
 
   private Pair<RealVector, RealMatrix> residuals(RealVector at) {
-    int links = network.linkCount();
+    int links = flowNetwork.linkCount();
     double[] miss = new double[junctions + links];
     double[][] slope = new double[junctions + links][junctions + links];
     double[] law = new double[2];
     for (int l = 0; l < links; l++) {
       double flow = at.getEntry(junctions + l) * FLOW;
-      network.loss(l).at(flow, law, 0);
-      int a = unknown[network.from(l)];
-      int b = unknown[network.to(l)];
+      flowNetwork.loss(l).at(flow, law, 0);
+      int a = unknown[flowNetwork.from(l)];
+      int b = unknown[flowNetwork.to(l)];
       double across =
-          (a < 0 ? network.head(network.from(l)) : at.getEntry(a))
-              - (b < 0 ? network.head(network.to(l)) : at.getEntry(b));
+          (a < 0 ? flowNetwork.head(flowNetwork.from(l)) : at.getEntry(a))
+              - (b < 0 ? flowNetwork.head(flowNetwork.to(l)) : at.getEntry(b));
       miss[junctions + l] = across - law[0];
       slope[junctions + l][junctions + l] = -law[1] * FLOW;
       if (a >= 0) {

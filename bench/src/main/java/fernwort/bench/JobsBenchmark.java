@@ -7,7 +7,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.mistake.Slips;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.Comparator;
@@ -47,7 +47,7 @@ public class JobsBenchmark {
   @Setup
   public void prepare() {
     DemoRig van = DemoRig.all().getLast();
-    Plumbing vanPlumbing = Plumbing.of(van.rig());
+    Network vanPlumbing = Network.of(van.rig());
     tern = Plans.of(vanPlumbing);
     ternJobs = tern.offered(Jobs.of(vanPlumbing));
     ternState = van.state();
@@ -56,12 +56,12 @@ public class JobsBenchmark {
             .max(Comparator.comparingInt(job -> tern.turns(job, ternState)))
             .orElseThrow();
     Rig eight = ValveHouse.rig();
-    Plumbing eightPlumbing = Plumbing.of(eight);
+    Network eightPlumbing = Network.of(eight);
     house = Plans.of(eightPlumbing);
     move = Jobs.of(eightPlumbing).byId("move-tank3-tank6-pump").orElseThrow();
     tangled = ValveHouse.tangled(eight, "tank3", "tank6");
     DemoRig marginalia = DemoRig.all().getFirst();
-    Plumbing truckPlumbing = Plumbing.of(marginalia.rig());
+    Network truckPlumbing = Network.of(marginalia.rig());
     Plans plans = Plans.of(truckPlumbing);
     truck = Slips.of(truckPlumbing, plans);
     truckJobs = plans.offered(Jobs.of(truckPlumbing));

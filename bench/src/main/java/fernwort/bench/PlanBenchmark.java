@@ -7,7 +7,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.load.DrawOrders;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Slope;
@@ -41,8 +41,8 @@ public class PlanBenchmark {
   private TankRoom box;
   private TankRoom straddling;
   private TankRoom cylinder;
-  private Plumbing sixTanks;
-  private Plumbing coach;
+  private Network sixTanks;
+  private Network coach;
   private final Map<String, Double> full = new HashMap<>();
 
   /** Builds tanks and rigs. */
@@ -57,9 +57,9 @@ public class PlanBenchmark {
                     new Shape.Block(0.3, 0, 0.4, 0.5, 0.4, 0.2),
                     new Shape.Block(0.8, 0, 0, 0.3, 0.4, 0.6))));
     cylinder = room(new Shape.LyingCylinder(0.4, 1, false));
-    sixTanks = Plumbing.of(LongCoach.of(6).rig());
+    sixTanks = Network.of(LongCoach.of(6).rig());
     sixTanks.rig().tanks(Contents.FRESH).forEach(t -> full.put(t.id(), 0.1));
-    coach = Plumbing.of(LongCoach.of(4).rig());
+    coach = Network.of(LongCoach.of(4).rig());
   }
 
   private static TankRoom room(Shape shape) {

@@ -3,7 +3,7 @@ package fernwort.bench;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
 import java.util.concurrent.TimeUnit;
@@ -39,7 +39,7 @@ public class RunBenchmark {
     {22.0, "basin", 45}, {22.1, "toilet", 15}
   };
 
-  private Plumbing plumbing;
+  private Network network;
   private Hydraulics hydraulics;
   private State morning;
   private State inUse;
@@ -48,18 +48,18 @@ public class RunBenchmark {
   @Setup
   public void prepare() {
     DemoRig truck = DemoRig.all().getFirst();
-    plumbing = Plumbing.of(truck.rig());
-    hydraulics = Hydraulics.of(plumbing);
+    network = Network.of(truck.rig());
+    hydraulics = Hydraulics.of(network);
     inUse = truck.state();
     morning = truck.state().with("sink", "shut").withVolume("main", 0.118).withVolume("gray", 0.0);
   }
 
   private double day(State from) {
-    Simulation run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
+    Simulation run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
     for (Object[] use : USE) {
       String fixture = (String) use[1];
       run.runTo((Double) use[0] * 3600);
-      run.set(fixture, plumbing.rig().part(fixture).kind().positions().get(1).id());
+      run.set(fixture, network.rig().part(fixture).kind().positions().get(1).id());
       run.runTo(run.time() + (Integer) use[2]);
       run.set(fixture, "shut");
     }
@@ -88,7 +88,7 @@ public class RunBenchmark {
   public double eightRehearsals() {
     double sum = 0;
     for (int i = 0; i < REHEARSALS; i++) {
-      Simulation run = Simulation.start(plumbing, hydraulics, inUse, Conditions.ORDINARY);
+      Simulation run = Simulation.start(network, hydraulics, inUse, Conditions.ORDINARY);
       for (int beat = 1; beat <= 5; beat++) {
         run.runTo(12.0 * beat);
         sum += run.moment().flows().fixture("sink");

@@ -4,8 +4,8 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.load.DrawOrders;
 import fernwort.core.load.LightFill;
 import fernwort.core.load.Loads;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.WasteRuns;
+import fernwort.core.network.Network;
+import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.Demand;
 import fernwort.core.sizing.Habits;
@@ -35,14 +35,14 @@ import org.openjdk.jmh.infra.Blackhole;
 @Fork(1)
 public class SizingBenchmark {
 
-  private Plumbing plumbing;
+  private Network network;
   private State state;
 
   /** Prepares what an open rig keeps at hand. */
   @Setup
   public void prepare() {
     DemoRig truck = DemoRig.all().getFirst();
-    plumbing = Plumbing.of(truck.rig());
+    network = Network.of(truck.rig());
     state = truck.state();
   }
 
@@ -50,17 +50,17 @@ public class SizingBenchmark {
   @Benchmark
   public void sizingPage(Blackhole hole) {
     Habits habits = Habits.DEFAULT;
-    hole.consume(Lasts.of(plumbing, state, habits));
+    hole.consume(Lasts.of(network, state, habits));
     hole.consume(Demand.of(habits, 5, 0.15));
     hole.consume(Itinerary.of(habits, 0.2, 0.1, 10, List.of(new Itinerary.Chance(3, true, true))));
     hole.consume(
         WhatFits.of(
             new WhatFits.Space.OverArch(1.4, 0.4, 0.6, 0.4, 0.6, 0.35),
             new WhatFits.Margins(0.01, 0.06, 0.08, 0.006)));
-    hole.consume(Loads.of(plumbing, state.volumes()));
-    hole.consume(LightFill.of(plumbing, 0.08));
-    hole.consume(DrawOrders.of(plumbing, state.volumes(), 0.7));
-    hole.consume(PumpAndLines.of(plumbing, state, List.of()));
-    hole.consume(WasteRuns.of(plumbing));
+    hole.consume(Loads.of(network, state.volumes()));
+    hole.consume(LightFill.of(network, 0.08));
+    hole.consume(DrawOrders.of(network, state.volumes(), 0.7));
+    hole.consume(PumpAndLines.of(network, state, List.of()));
+    hole.consume(WasteRuns.of(network));
   }
 }

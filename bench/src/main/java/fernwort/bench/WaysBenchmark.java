@@ -4,11 +4,11 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -36,7 +36,7 @@ public class WaysBenchmark {
   @Param({"60", "240"})
   public int parts;
 
-  private Plumbing plumbing;
+  private Network network;
   private Hazards hazards;
   private State state;
 
@@ -44,16 +44,16 @@ public class WaysBenchmark {
   @Setup
   public void prepare() {
     DemoRig coach = LongCoach.of(parts / LongCoach.PARTS_PER_SECTION);
-    plumbing = Plumbing.of(coach.rig());
-    hazards = Hazards.of(plumbing);
+    network = Network.of(coach.rig());
+    hazards = Hazards.of(network);
     state = coach.state();
   }
 
   /** What every look of a plan asks of the core: what is open tells what is wrong. */
   @Benchmark
   public List<Warning> waysAndWarnings() {
-    Levels levels = Levels.of(plumbing, state);
-    Ways ways = OpenWays.find(plumbing, state.setting(), levels);
+    Levels levels = Levels.of(network, state);
+    FlowPaths ways = OpenWays.find(network, state.setting(), levels);
     List<Warning> found = new ArrayList<>(hazards.withPower(state.setting(), levels, ways));
     found.addAll(hazards.withoutPower(state.setting(), levels, ways));
     return found;
@@ -62,8 +62,8 @@ public class WaysBenchmark {
   /** What a turned handle asks of the core: what the solved flow and the loads tell, too. */
   @Benchmark
   public List<Warning> allWarnings() {
-    Levels levels = Levels.of(plumbing, state);
+    Levels levels = Levels.of(network, state);
     return hazards.warnings(
-        state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+        state.setting(), levels, OpenWays.find(network, state.setting(), levels));
   }
 }

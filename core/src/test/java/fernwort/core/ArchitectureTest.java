@@ -42,7 +42,7 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAnyPackage(
               "fernwort.core.tank..",
-              "fernwort.core.plumbing..",
+              "fernwort.core.network..",
               "fernwort.core.ways..",
               "fernwort.core.hydraulics..",
               "fernwort.core.run..",

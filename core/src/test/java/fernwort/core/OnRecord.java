@@ -3,7 +3,7 @@ package fernwort.core;
 import static org.assertj.core.api.Assertions.fail;
 
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -120,7 +120,7 @@ public final class OnRecord {
   /** Tells a value in words: the same for the same value, whatever its maps and sets are like. */
   public static String tell(Object value) {
     return switch (value) {
-      case Saying saying -> saying.toString();
+      case Message saying -> saying.toString();
       case Double number -> number(number);
       case Optional<?> some -> some.map(OnRecord::tell).orElse("none");
       case OptionalDouble some -> some.isPresent() ? number(some.getAsDouble()) : "none";

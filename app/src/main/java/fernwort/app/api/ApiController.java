@@ -1,12 +1,12 @@
 package fernwort.app.api;
 
 import fernwort.app.board.ReadingText;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.Standing;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.Standing;
+import fernwort.app.services.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.app.units.Units;
@@ -17,10 +17,9 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
-import fernwort.core.ways.Way;
-import fernwort.core.ways.Ways;
-import fernwort.core.winter.sheets.Leftover;
-import fernwort.core.winter.sheets.Remains;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
+import fernwort.core.winter.sheets.ResidualWater;
 import io.swagger.v3.oas.annotations.Operation;
 import java.net.URI;
 import java.time.Clock;
@@ -94,7 +93,10 @@ class ApiController {
 
   /** What one turn of a handle would change. */
   record Change(
-      List<Way.Key> opened, List<Way.Key> shut, List<Warning> gained, List<Warning> lost) {}
+      List<FlowPath.Key> opened,
+      List<FlowPath.Key> shut,
+      List<Warning> gained,
+      List<Warning> lost) {}
 
   @GetMapping("/token")
   @Operation(summary = "The token that every change must carry in a header, with its cookie")
@@ -134,7 +136,7 @@ class ApiController {
 
   @GetMapping("/rigs/{id}/ways")
   @Operation(summary = "Every open way, each tank's air, running pumps, moving lines, dead parts")
-  Ways ways(@PathVariable String id) {
+  FlowPaths ways(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     return Outlook.of(rig, states.of(rig).state()).ways();
   }
@@ -161,9 +163,10 @@ class ApiController {
         newWarnings(after, before));
   }
 
-  private static List<Way.Key> newWays(Outlook before, Outlook after) {
-    Set<Way.Key> known = before.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
-    return after.ways().ways().stream().map(Way::key).filter(k -> !known.contains(k)).toList();
+  private static List<FlowPath.Key> newWays(Outlook before, Outlook after) {
+    Set<FlowPath.Key> known =
+        before.ways().ways().stream().map(FlowPath::key).collect(Collectors.toSet());
+    return after.ways().ways().stream().map(FlowPath::key).filter(k -> !known.contains(k)).toList();
   }
 
   private static List<Warning> newWarnings(Outlook before, Outlook after) {
@@ -234,7 +237,7 @@ class ApiController {
   @Operation(summary = "How long fresh water and room for gray last")
   Lasts lasts(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return Lasts.of(rig.plumbing(), states.of(rig).state(), states.habits(rig));
+    return Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig));
   }
 
   @GetMapping("/rigs/{id}/flows")
@@ -249,7 +252,7 @@ class ApiController {
   @Operation(summary = "Each tank as parked: litres, usable, stranded, what its gauge shows")
   Map<String, TankAnswer> tanks(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return TankAnswer.of(rig.plumbing(), states.of(rig).state());
+    return TankAnswer.of(rig.network(), states.of(rig).state());
   }
 
   /**
@@ -258,7 +261,7 @@ class ApiController {
    * @param plan the steps
    * @param leftovers the water that stays, the most first (m³)
    */
-  record EmptyAnswer(JobsApiController.Planned plan, List<Leftover> leftovers) {}
+  record EmptyAnswer(JobsApiController.Planned plan, List<ResidualWater> leftovers) {}
 
   @GetMapping("/rigs/{id}/empty")
   @Operation(summary = "In which order to empty tanks and lines, and what stays")
@@ -267,9 +270,10 @@ class ApiController {
       @RequestParam(defaultValue = "") Set<String> tanks,
       @RequestParam(defaultValue = "false") boolean lines) {
     OpenRig rig = rigs.open(id);
-    Job job = EmptyingJob.of(rig.plumbing(), tanks, lines);
+    Job job = EmptyingJob.of(rig.network(), tanks, lines);
     Plan plan = desk.plan(rig, job.id(), states.of(rig).state());
     return new EmptyAnswer(
-        JobsApiController.Planned.of(plan), Remains.of(rig.plumbing(), plan.after(), tanks, lines));
+        JobsApiController.Planned.of(plan),
+        ResidualWater.of(rig.network(), plan.after(), tanks, lines));
   }
 }

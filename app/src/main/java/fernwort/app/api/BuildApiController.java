@@ -1,10 +1,10 @@
 package fernwort.app.api;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
-import fernwort.app.garage.Waterway;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
+import fernwort.app.services.Waterway;
 import fernwort.core.build.check.AssemblyCheck;
 import fernwort.core.build.check.ModelFit;
 import fernwort.core.build.cut.CutList;
@@ -15,8 +15,8 @@ import fernwort.core.build.drill.Hole;
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.Adapters;
 import fernwort.core.build.joints.BuyList;
-import fernwort.core.build.joints.EndLook;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointCheck;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.build.remove.TakeApart;
 import fernwort.core.describe.TankResize;
@@ -29,8 +29,8 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -77,7 +77,7 @@ class BuildApiController {
       boolean usual,
       boolean known,
       List<String> between) {
-    static End of(Ends ends) {
+    static End of(JointEnds ends) {
       var chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
       return new End(
           ends.line().id(),
@@ -91,7 +91,7 @@ class BuildApiController {
   }
 
   /** Something that does not fit. */
-  record Told(String code, PortRef at, String line, Saying what, Saying mend) {}
+  record Told(String code, PortRef at, String line, Message what, Message mend) {}
 
   /** All ends of a rig, and what does not fit. */
   record EndsAnswer(List<End> ends, List<Told> findings) {}
@@ -101,8 +101,8 @@ class BuildApiController {
   EndsAnswer ends(@PathVariable String id) {
     Rig rig = rigs.open(id).rig();
     return new EndsAnswer(
-        Ends.of(rig).stream().map(End::of).toList(),
-        EndLook.of(rig).stream()
+        JointEnds.of(rig).stream().map(End::of).toList(),
+        JointCheck.of(rig).stream()
             .map(f ->
                 new Told(
                     f.code().name().toLowerCase(Locale.ROOT), f.at(), f.line(), f.what(), f.mend()))
@@ -134,7 +134,7 @@ class BuildApiController {
     OpenRig open = rigs.open(id);
     DrillSheet sheet =
         DrillSheet.of(
-            open.rig(), tank(open, tank), open.plumbing().room(tank), DrillSheet.Measured.NOTHING);
+            open.rig(), tank(open, tank), open.network().room(tank), DrillSheet.Measured.NOTHING);
     return new DrillAnswer(sheet.faces().stream().map(DrawnFace::of).toList(), sheet.saws());
   }
 
@@ -151,7 +151,7 @@ class BuildApiController {
   Hanging hang(@PathVariable String id, @PathVariable String tank) {
     OpenRig open = rigs.open(id);
     Part part = tank(open, tank);
-    TankRoom room = open.plumbing().room(tank);
+    TankRoom room = open.network().room(tank);
     Point centre = room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL);
     return Hanging.of(
         Hanging.fullMass(room),
@@ -213,7 +213,7 @@ class BuildApiController {
             .toTaps(open)
             .orElseThrow(
                 () -> new Refusal("No tap of this rig runs by itself, so there is nothing to fit"));
-    return ModelFit.of(open.plumbing(), state, body.flows());
+    return ModelFit.of(open.network(), state, body.flows());
   }
 
   /** What comes out. */
@@ -233,14 +233,14 @@ class BuildApiController {
       List<Undo> joints,
       double litres,
       Map<String, Integer> caps,
-      List<Saying> heed) {}
+      List<Message> heed) {}
 
   @PostMapping("/apart")
   @Operation(summary = "How to take parts out: what to shut and empty, joints in order (m³)")
   ApartAnswer apart(@PathVariable String id, @RequestBody Out body) {
     OpenRig open = rigs.open(id);
     TakeApart plan =
-        TakeApart.of(open.plumbing(), states.of(open).state(), new LinkedHashSet<>(named(body)));
+        TakeApart.of(open.network(), states.of(open).state(), new LinkedHashSet<>(named(body)));
     return new ApartAnswer(
         plan.off().stream().map(BuildApiController::turn).toList(),
         plan.shut().stream().map(BuildApiController::turn).toList(),
@@ -265,13 +265,13 @@ class BuildApiController {
   }
 
   /** A look: what comes when all is right, and what anything else means. */
-  record Look(PortRef at, String right, Map<String, List<Saying>> wrong) {}
+  record Look(PortRef at, String right, Map<String, List<Message>> wrong) {}
 
   /** A trial: the handles, and the looks. */
-  record Try(Saying as, Map<String, String> handles, List<Look> looks) {}
+  record Try(Message as, Map<String, String> handles, List<Look> looks) {}
 
   /** The fewest trials. */
-  record CheckAnswer(int mistakes, boolean fewest, List<Try> trials, List<Saying> unseen) {}
+  record CheckAnswer(int mistakes, boolean fewest, List<Try> trials, List<Message> unseen) {}
 
   @PostMapping("/check")
   @Operation(
@@ -293,14 +293,14 @@ class BuildApiController {
             .map(s ->
                 new Try(
                     s.trial().as(),
-                    s.trial().turns(open.plumbing(), open.rig().atRest()),
+                    s.trial().turns(open.network(), open.rig().atRest()),
                     s.looks().stream().map(BuildApiController::look).toList()))
             .toList(),
         check.unseen());
   }
 
   private static Look look(AssemblyCheck.Look look) {
-    Map<String, List<Saying>> wrong = new TreeMap<>();
+    Map<String, List<Message>> wrong = new TreeMap<>();
     look.wrong().forEach(w -> wrong.put(word(w.comes()), w.means()));
     return new Look(look.at(), word(look.right()), wrong);
   }

@@ -1,21 +1,21 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Winters;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Winters;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
+import fernwort.core.winter.sheets.FrostRisk;
 import fernwort.core.winter.sheets.Procedure;
-import fernwort.core.winter.sheets.Remaining;
 import fernwort.core.winter.sheets.WinterWish;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.HashMap;
@@ -72,9 +72,7 @@ class ColdController {
     }
     Slope slope = asked.slope().map(Overlay.Lean::slope).orElse(Slope.LEVEL);
     Map<String, Double> volumes = new HashMap<>();
-    rig.plumbing()
-        .tanks()
-        .forEach(t -> volumes.put(t.id(), rig.plumbing().room(t.id()).capacity()));
+    rig.network().tanks().forEach(t -> volumes.put(t.id(), rig.network().room(t.id()).capacity()));
     for (String tank : asked.emptyTanks().orElse(List.of())) {
       if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
         throw new Refusal(rig.rig().part(tank).label() + " is no tank; name tanks to be empty");
@@ -82,7 +80,7 @@ class ColdController {
       volumes.put(tank, 0.0);
     }
     State state = new State(rig.rig().atRest(), volumes, slope);
-    return of(rig, Procedure.run(rig.plumbing(), Filled.of(rig.plumbing(), state), steps));
+    return of(rig, Procedure.run(rig.network(), Filled.of(rig.network(), state), steps));
   }
 
   /** What a school makes of a rig as it stands: words in metric units, amounts in SI. */
@@ -90,7 +88,7 @@ class ColdController {
       String school,
       String title,
       List<Stepped> steps,
-      List<Remaining> left,
+      List<FrostRisk> left,
       double seconds,
       long places,
       @JsonProperty("antifreeze_m3") double antifreeze,
@@ -117,7 +115,7 @@ class ColdController {
                 p.seconds(),
                 p.places(),
                 p.litres(),
-                p.notes().stream().map(Saying::toString).toList()))
+                p.notes().stream().map(Message::toString).toList()))
         .toList();
   }
 

@@ -1,16 +1,16 @@
 package fernwort.app.api;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.http.MediaType;
@@ -39,7 +39,7 @@ class JobsApiController {
    *
    * @param trouble what stands in its way whatever the handles, with its mend; empty for nothing
    */
-  record Listed(String id, String group, Saying title, String by, Saying trouble) {
+  record Listed(String id, String group, Message title, String by, Message trouble) {
     static Listed of(Plans.Offer offer) {
       Job job = offer.job();
       return new Listed(
@@ -47,13 +47,13 @@ class JobsApiController {
           job.kind().group(),
           job.title(),
           job.by(),
-          offer.trouble().map(Plan.Trouble::words).orElse(Saying.NOTHING));
+          offer.trouble().map(Plan.Trouble::words).orElse(Message.NOTHING));
     }
   }
 
   /** A plan: its steps in order, and why it cannot be done, empty when it can. */
   record Planned(
-      String job, List<Step> steps, List<Saying> notes, List<String> cautions, Saying trouble) {
+      String job, List<Step> steps, List<Message> notes, List<String> cautions, Message trouble) {
 
     static Planned of(Plan plan) {
       return new Planned(
@@ -61,7 +61,7 @@ class JobsApiController {
           plan.steps(),
           plan.notes(),
           plan.job().cautions().stream().map(Caution::words).toList(),
-          plan.trouble().map(Plan.Trouble::words).orElse(Saying.NOTHING));
+          plan.trouble().map(Plan.Trouble::words).orElse(Message.NOTHING));
     }
   }
 

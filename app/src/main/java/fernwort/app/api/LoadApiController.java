@@ -1,12 +1,12 @@
 package fernwort.app.api;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Warning;
 import fernwort.core.load.Loads;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
@@ -45,8 +45,8 @@ class LoadApiController {
     /** A support with what it carries in all and of water, and its limits (kg). */
     record Carries(String label, double load, double water, double lowest, double highest) {}
 
-    static LoadAnswer of(Plumbing plumbing, State state) {
-      Loads loads = Loads.of(plumbing, state.volumes());
+    static LoadAnswer of(Network network, State state) {
+      Loads loads = Loads.of(network, state.volumes());
       var rear = loads.supports().get(0);
       var front = loads.supports().get(1);
       return new LoadAnswer(
@@ -57,7 +57,7 @@ class LoadApiController {
                   front.label(), loads.onFront(), loads.front(), front.lowest(), front.highest())),
           loads.left(),
           loads.margin(),
-          LoadCheck.of(plumbing, state.volumes()));
+          LoadCheck.of(network, state.volumes()));
     }
   }
 
@@ -65,7 +65,7 @@ class LoadApiController {
   @Operation(summary = "What axles and coupling carry with the water on board, and what is amiss")
   LoadAnswer loads(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return LoadAnswer.of(rig.plumbing(), states.of(rig).state());
+    return LoadAnswer.of(rig.network(), states.of(rig).state());
   }
 
   @PostMapping("/loads")
@@ -73,6 +73,6 @@ class LoadApiController {
   LoadAnswer loads(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
     State state = body.orElse(Overlay.NONE).on(rig, states.of(rig).state());
-    return LoadAnswer.of(rig.plumbing(), state);
+    return LoadAnswer.of(rig.network(), state);
   }
 }

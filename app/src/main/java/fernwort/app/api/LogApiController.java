@@ -1,13 +1,13 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.Diary;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.DiaryStore;
+import fernwort.core.budget.Anomaly;
 import fernwort.core.budget.Budget;
-import fernwort.core.budget.Learnt;
-import fernwort.core.budget.Oddity;
+import fernwort.core.budget.ConsumptionFilter;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
@@ -292,14 +292,14 @@ class LogApiController {
   /** What is learnt of one store: use, what is in it, and when it ends. */
   record Store(
       @JsonProperty("litres_per_person_day") Litres litresEach, double litres, Times ends) {
-    static Store of(Learnt learnt) {
+    static Store of(ConsumptionFilter learnt) {
       return new Store(Litres.of(learnt.rate()), 1000 * learnt.volume(), Times.of(learnt.ends()));
     }
   }
 
   /** Something that does not fit. */
   record Odd(String kind, Instant from, Instant to, double litres, String words, String look) {
-    static Odd of(Oddity o) {
+    static Odd of(Anomaly o) {
       return new Odd(
           o.kind().name().toLowerCase(Locale.ROOT),
           instant(o.from()),

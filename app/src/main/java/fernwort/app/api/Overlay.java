@@ -1,13 +1,13 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -73,10 +73,10 @@ record Overlay(
     if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
       throw new Refusal(rig.rig().part(tank).label() + " is no tank; give litres of tanks only");
     }
-    double capacity = rig.plumbing().room(tank).capacity();
+    double capacity = rig.network().room(tank).capacity();
     if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {
       throw new Refusal(
-          Saying.of(
+          Message.of(
               "{} holds from 0 to {}; give its litres",
               rig.rig().part(tank).label(),
               Amount.volume(capacity)));

@@ -1,11 +1,11 @@
 package fernwort.app.api;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
@@ -20,7 +20,7 @@ import java.util.Map;
  * @param samples how things stood from time to time
  * @param end how things stand at the end
  */
-record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
+record RunAnswer(List<Reported> events, List<Sample> samples, Sample end) {
 
   private static final int MOST_EVENTS = 2000;
 
@@ -32,7 +32,7 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
    * @param part id of the part or line
    * @param begins whether it began, or ended
    */
-  record Event(double at, String what, String part, boolean begins) {}
+  record Reported(double at, String what, String part, boolean begins) {}
 
   /**
    * How things stood.
@@ -71,7 +71,7 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
 
   static RunAnswer of(OpenRig rig, State from, Dry dry, RunAsked asked) {
     Simulation run =
-        Simulation.start(rig.plumbing(), rig.hydraulics(), from, Conditions.ORDINARY, dry);
+        Simulation.start(rig.network(), rig.hydraulics(), from, Conditions.ORDINARY, dry);
     Collected events = new Collected();
     Acted acted = new Acted(run, List.of(asked.hands()), events::water, events::hand);
     List<Sample> samples = new ArrayList<>();
@@ -92,17 +92,17 @@ record RunAnswer(List<Event> events, List<Sample> samples, Sample end) {
   /** What begins and ends, as long as the answer has room for it. */
   private static final class Collected {
 
-    private final List<Event> found = new ArrayList<>();
+    private final List<Reported> found = new ArrayList<>();
 
-    void water(Happening h) {
-      add(new Event(h.at(), h.kind().name(), h.subject(), h.begins()));
+    void water(Event h) {
+      add(new Reported(h.at(), h.kind().name(), h.subject(), h.begins()));
     }
 
     void hand(double at, Actor.Act act) {
-      add(new Event(at, Happening.Kind.HAND.name(), act.part(), true));
+      add(new Reported(at, Event.Kind.HAND.name(), act.part(), true));
     }
 
-    private void add(Event event) {
+    private void add(Reported event) {
       if (found.size() < MOST_EVENTS) {
         found.add(event);
       }

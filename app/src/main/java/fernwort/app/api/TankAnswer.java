@@ -1,7 +1,7 @@
 package fernwort.app.api;
 
 import fernwort.core.kind.end.Tank;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.tank.Parked;
@@ -38,11 +38,11 @@ record TankAnswer(
    */
   record GaugeAnswer(int steps, double says) {}
 
-  static Map<String, TankAnswer> of(Plumbing plumbing, State state) {
+  static Map<String, TankAnswer> of(Network network, State state) {
     Map<String, TankAnswer> answers = new TreeMap<>();
-    for (Part part : plumbing.tanks()) {
-      Tank tank = plumbing.joined(part);
-      TankRoom room = plumbing.room(part.id());
+    for (Part part : network.tanks()) {
+      Tank tank = network.joined(part);
+      TankRoom room = network.room(part.id());
       double volume = state.volume(part.id());
       Parked parked = Parked.of(tank, room, volume, state.slope());
       TankFigures figures = parked.figures();

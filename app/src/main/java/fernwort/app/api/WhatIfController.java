@@ -1,17 +1,17 @@
 package fernwort.app.api;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.Sleep;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.Sleep;
+import fernwort.app.services.States;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wetness;
 import fernwort.core.hazard.Warning;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
-import fernwort.core.ways.Ways;
+import fernwort.core.ways.FlowPaths;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.Map;
@@ -58,7 +58,7 @@ class WhatIfController {
 
   @PostMapping("/ways")
   @Operation(summary = "What is open with handles, litres or slope otherwise than recorded")
-  Ways ways(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
+  FlowPaths ways(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
     return Outlook.of(rig, state(rig, body)).ways();
   }
@@ -83,7 +83,7 @@ class WhatIfController {
         body.dry()
             .map(begins ->
                 begins
-                    ? Filled.of(rig.plumbing(), from).with(Wetness.DRY).dry(rig.plumbing())
+                    ? Filled.of(rig.network(), from).with(Wetness.DRY).dry(rig.network())
                     : Dry.NOTHING)
             .orElseGet(() -> sleep.dry(rig));
     return RunAnswer.of(rig, from, dry, body);
@@ -94,7 +94,7 @@ class WhatIfController {
   Map<String, TankAnswer> tanks(
       @PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
-    return TankAnswer.of(rig.plumbing(), state(rig, body));
+    return TankAnswer.of(rig.network(), state(rig, body));
   }
 
   private State state(OpenRig rig, Optional<Overlay> body) {

@@ -1,14 +1,14 @@
 package fernwort.app.board;
 
 import fernwort.app.board.layout.Layouts;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.Diary;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.Sleep;
-import fernwort.app.garage.Standing;
-import fernwort.app.garage.States;
 import fernwort.app.questions.Form;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.Sleep;
+import fernwort.app.services.Standing;
+import fernwort.app.services.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -123,8 +123,7 @@ class BoardController {
     Part part = rig.rig().part(tank);
     model.addAttribute("rig", id);
     model.addAttribute("tank", part);
-    model.addAttribute(
-        "capacity", units.show(Measure.VOLUME, rig.plumbing().room(tank).capacity()));
+    model.addAttribute("capacity", units.show(Measure.VOLUME, rig.network().room(tank).capacity()));
     model.addAttribute("last", states.of(rig).readings().get(tank));
     model.addAttribute("now", LocalDateTime.now(clock).format(FIELD));
     return "board/reading";
@@ -221,7 +220,7 @@ class BoardController {
     model.addAttribute("chosen", tanks);
     model.addAttribute("lines", lines);
     if (go && (lines || !tanks.isEmpty())) {
-      Job job = EmptyingJob.of(rig.plumbing(), tanks, lines);
+      Job job = EmptyingJob.of(rig.network(), tanks, lines);
       return "redirect:/rigs/" + id + "/jobs/" + job.id();
     }
     model.addAttribute("nothing", go);
@@ -255,7 +254,7 @@ class BoardController {
         outlook.warnings(),
         LastsView.of(
             rig.rig(),
-            Lasts.of(rig.plumbing(), standing.state(), states.habits(rig)),
+            Lasts.of(rig.network(), standing.state(), states.habits(rig)),
             states.habits(rig),
             unread(rig, standing),
             diary.budget(rig, clock.instant())),

@@ -1,9 +1,9 @@
 package fernwort.app.board;
 
-import fernwort.app.garage.Outlook;
+import fernwort.app.services.Outlook;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
-import fernwort.core.ways.Way;
+import fernwort.core.ways.FlowPath;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -27,8 +27,8 @@ public record Change(
     List<Warning> lost) {
 
   static Change of(Position position, Outlook.Preview preview, Sentences before, Sentences after) {
-    Set<Way.Key> old = keys(preview.before());
-    Set<Way.Key> fresh = keys(preview.after());
+    Set<FlowPath.Key> old = keys(preview.before());
+    Set<FlowPath.Key> fresh = keys(preview.after());
     return new Change(
         position.id(),
         position.words(),
@@ -38,9 +38,9 @@ public record Change(
         without(preview.before().warnings(), preview.after().warnings()));
   }
 
-  private static Set<Way.Key> keys(Outlook outlook) {
+  private static Set<FlowPath.Key> keys(Outlook outlook) {
     return outlook.ways().ways().stream()
-        .map(Way::key)
+        .map(FlowPath::key)
         .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
   }
 

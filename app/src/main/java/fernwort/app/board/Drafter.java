@@ -8,9 +8,9 @@ import fernwort.app.board.layout.BoardLayout;
 import fernwort.app.board.layout.Grid;
 import fernwort.app.board.layout.Item;
 import fernwort.app.board.layout.Wire;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.Standing;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.Standing;
 import fernwort.app.store.Logbook;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
@@ -23,8 +23,8 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
-import fernwort.core.streams.Streams;
+import fernwort.core.say.Message;
+import fernwort.core.streams.LineService;
 import fernwort.core.ways.Source;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -115,10 +115,10 @@ final class Drafter {
     String label = line == null ? "" : line.label();
     double intoFirst = line == null ? 0 : inset(line.from().part());
     double intoLast = line == null ? 0 : inset(line.to().part());
-    Streams.Stream stream =
+    LineService.Stream stream =
         outside.contains(wire.line())
-            ? Streams.Stream.OUTSIDE
-            : rig.streams().getOrDefault(wire.line(), Streams.Stream.FRESH);
+            ? LineService.Stream.OUTSIDE
+            : rig.streams().getOrDefault(wire.line(), LineService.Stream.FRESH);
     Boolean forward = outlook.ways().moving().get(wire.line());
     String moving = forward == null ? "" : forward ? "forward" : "back";
     return new Pipe(
@@ -156,8 +156,8 @@ final class Drafter {
         texts(item),
         item.labelBeside() ? "start" : "middle",
         part.kind().is(Purpose.HOLDS)
-            ? Saying.of("{}: {}. Record", part.label(), amount(part))
-            : Saying.words(spoken),
+            ? Message.of("{}: {}. Record", part.label(), amount(part))
+            : Message.words(spoken),
         next == null ? "" : next.id(),
         position,
         Symbol.angle(part.kind(), position),
@@ -189,14 +189,14 @@ final class Drafter {
         "",
         texts(item),
         "middle",
-        Saying.NOTHING,
+        Message.NOTHING,
         "",
         "",
         0,
         true,
         "",
         0,
-        Saying.NOTHING,
+        Message.NOTHING,
         "",
         "fresh");
   }
@@ -214,22 +214,22 @@ final class Drafter {
     if (!part.kind().is(Purpose.HOLDS)) {
       return 0;
     }
-    double share = standing.state().volume(part.id()) / rig.plumbing().room(part.id()).capacity();
+    double share = standing.state().volume(part.id()) / rig.network().room(part.id()).capacity();
     return Math.round(Math.clamp(share, 0, 1) * (2 * item.halfHeight() - 4));
   }
 
-  private Saying amount(Part part) {
+  private Message amount(Part part) {
     if (!part.kind().is(Purpose.HOLDS)) {
-      return Saying.NOTHING;
+      return Message.NOTHING;
     }
     if (!standing.readings().containsKey(part.id())) {
-      return Saying.of("not read");
+      return Message.of("not read");
     }
     double volume = standing.state().volume(part.id());
-    return Saying.of(
+    return Message.of(
         ((Tank) part.kind()).contents() == Contents.OTHER ? "{} · {}, not to drink" : "{} · {}",
         Amount.volume(volume),
-        Amount.share(volume / rig.plumbing().room(part.id()).capacity()));
+        Amount.share(volume / rig.network().room(part.id()).capacity()));
   }
 
   private String age(Part part) {

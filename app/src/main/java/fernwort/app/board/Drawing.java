@@ -1,6 +1,6 @@
 package fernwort.app.board;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 
 /**
@@ -94,14 +94,14 @@ public record Drawing(
       String label,
       List<Text> texts,
       String anchor,
-      Saying spoken,
+      Message spoken,
       String next,
       String position,
       double angle,
       boolean live,
       String alarm,
       double fill,
-      Saying amount,
+      Message amount,
       String age,
       String water) {
 

@@ -1,8 +1,8 @@
 package fernwort.app.board;
 
 import fernwort.app.board.layout.Layouts;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.RigStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

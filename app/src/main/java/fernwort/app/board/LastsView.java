@@ -5,7 +5,7 @@ import fernwort.core.budget.Budget;
 import fernwort.core.budget.Range;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import java.util.ArrayList;
@@ -30,12 +30,12 @@ public record LastsView(
     boolean drinks,
     String other,
     String learnt,
-    List<Saying> working,
+    List<Message> working,
     int people,
     List<HabitRow> habits) {
 
   /** One habit: what it takes in a day, and the percentage of it that becomes gray. */
-  public record HabitRow(String label, Saying litres, String grayPercent) {}
+  public record HabitRow(String label, Message litres, String grayPercent) {}
 
   /**
    * Puts in words how long the water lasts.
@@ -70,7 +70,7 @@ public record LastsView(
             .map(h ->
                 new HabitRow(
                     h.label(),
-                    Saying.of("{}", Amount.volume(habits.perDay(h))),
+                    Message.of("{}", Amount.volume(habits.perDay(h))),
                     plain(h.grayShare() * 100)))
             .toList());
   }
@@ -81,11 +81,11 @@ public record LastsView(
         .formatted(When.hour(ends.expected()), When.hour(ends.low()), When.hour(ends.high()));
   }
 
-  private static List<Saying> working(Rig rig, Lasts lasts, Habits habits) {
-    List<Saying> lines = new ArrayList<>();
+  private static List<Message> working(Rig rig, Lasts lasts, Habits habits) {
+    List<Message> lines = new ArrayList<>();
     for (Lasts.Share share : lasts.fresh()) {
       lines.add(
-          Saying.of(
+          Message.of(
               "{} holds {}, {} of it below the outlet: {} to draw",
               rig.part(share.tank()).label(),
               Amount.volume(share.holds()),
@@ -93,12 +93,12 @@ public record LastsView(
               Amount.volume(share.counts())));
     }
     lines.add(
-        Saying.of(
+        Message.of(
             "All habits together: {} a day, {} of it to gray",
             Amount.volume(lasts.freshPerDay()),
             Amount.volume(lasts.grayPerDay())));
     lines.add(
-        Saying.of(
+        Message.of(
             "Fresh: {} ÷ {} a day = {}",
             Amount.volume(lasts.freshLeft()),
             Amount.volume(lasts.freshPerDay()),
@@ -107,7 +107,7 @@ public record LastsView(
         .grayDays()
         .ifPresent(gray ->
             lines.add(
-                Saying.of(
+                Message.of(
                     "Gray: room for {} ÷ {} a day = {}",
                     Amount.volume(lasts.grayRoom()),
                     Amount.volume(lasts.grayPerDay()),

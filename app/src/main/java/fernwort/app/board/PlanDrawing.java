@@ -1,9 +1,9 @@
 package fernwort.app.board;
 
 import fernwort.app.board.layout.Layouts;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.Standing;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.Standing;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

@@ -1,14 +1,14 @@
 package fernwort.app.board;
 
-import fernwort.app.garage.Outlook;
-import fernwort.core.plumbing.End;
+import fernwort.app.services.Outlook;
+import fernwort.core.network.End;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.PumpWork;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.TankAir;
-import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -32,7 +32,7 @@ final class Sentences {
   List<String> now() {
     List<String> sentences = new ArrayList<>();
     Map<DrivenBy, Map<End, Set<Source>>> byDrive = new LinkedHashMap<>();
-    for (Way way : outlook.ways().ways()) {
+    for (FlowPath way : outlook.ways().ways()) {
       byDrive
           .computeIfAbsent(way.drive(), d -> new LinkedHashMap<>())
           .computeIfAbsent(way.end(), e -> new LinkedHashSet<>())
@@ -104,7 +104,7 @@ final class Sentences {
     }
   }
 
-  String way(Way.Key way) {
+  String way(FlowPath.Key way) {
     String from = source(way.source());
     String to = end(way.end());
     return switch (way.drive().kind()) {

@@ -1,13 +1,13 @@
 package fernwort.app.build;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.build.check.AssemblyCheck;
-import fernwort.core.build.check.Trial;
+import fernwort.core.build.check.CheckSetting;
 import fernwort.core.build.remove.Meanwhile;
 import fernwort.core.build.remove.TakeApart;
 import fernwort.core.describe.PortNames;
@@ -16,8 +16,8 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -115,7 +115,7 @@ class ApartController {
 
   private void plan(OpenRig open, Set<String> chosen, Units units, Model model) {
     Rig rig = open.rig();
-    TakeApart plan = TakeApart.of(open.plumbing(), states.of(open).state(), chosen);
+    TakeApart plan = TakeApart.of(open.network(), states.of(open).state(), chosen);
     PortNames names = PortNames.of(rig);
     model.addAttribute("off", plan.off().stream().map(t -> turn(t, units)).toList());
     model.addAttribute("shut", plan.shut().stream().map(t -> turn(t, units)).toList());
@@ -231,10 +231,10 @@ class ApartController {
     return joints;
   }
 
-  private static List<String> turns(OpenRig open, Trial trial, Setting before) {
+  private static List<String> turns(OpenRig open, CheckSetting trial, Setting before) {
     List<String> turns = new ArrayList<>();
     trial
-        .turns(open.plumbing(), before)
+        .turns(open.network(), before)
         .forEach((part, to) ->
             turns.add(
                 "%s: %s"
@@ -251,7 +251,7 @@ class ApartController {
             .map(w ->
                 new Wrong(
                     words(w.comes()),
-                    w.means().stream().limit(MOST_MEANS).map((Saying s) -> units.say(s)).toList(),
+                    w.means().stream().limit(MOST_MEANS).map((Message s) -> units.say(s)).toList(),
                     w.means().size()))
             .toList());
   }
@@ -274,7 +274,7 @@ class ApartController {
       @PathVariable String id, @RequestParam(defaultValue = "") List<String> out, Model model) {
     OpenRig open = rigs.open(id);
     TakeApart plan =
-        TakeApart.of(open.plumbing(), states.of(open).state(), chosen(open.rig(), out, ""));
+        TakeApart.of(open.network(), states.of(open).state(), chosen(open.rig(), out, ""));
     PortNames names = PortNames.of(open.rig());
     List<Tag> tags = new ArrayList<>();
     for (TakeApart.Undo undo : plan.joints()) {

@@ -1,11 +1,11 @@
 package fernwort.app.build;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
-import fernwort.app.garage.Descriptions;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
+import fernwort.app.services.Descriptions;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.build.cut.CutList;
@@ -109,7 +109,7 @@ class BuyController {
     for (Part tank : trip.rig().tanks().toList()) {
       saws.addAll(
           DrillSheet.of(
-                  trip.rig(), tank, trip.plumbing().room(tank.id()), DrillSheet.Measured.NOTHING)
+                  trip.rig(), tank, trip.network().room(tank.id()), DrillSheet.Measured.NOTHING)
               .saws());
     }
     return BuyList.of(trip.rig(), List.copyOf(saws));

@@ -1,12 +1,12 @@
 package fernwort.app.build;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Waterway;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Waterway;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
@@ -97,7 +97,7 @@ class CommissionController {
     Form form = trip.form();
     List<Field.Option> looks = new ArrayList<>();
     for (Part tank : trip.rig().tanks(Contents.FRESH).toList()) {
-      double third = trip.plumbing().room(tank.id()).capacity() / 3;
+      double third = trip.network().room(tank.id()).capacity() / 3;
       for (int i = 1; i <= 3; i++) {
         looks.add(
             new Field.Option(
@@ -203,7 +203,7 @@ class CommissionController {
     try {
       return timed.isEmpty()
           ? Optional.empty()
-          : waterway.toTaps(trip.open()).map(state -> ModelFit.of(trip.plumbing(), state, timed));
+          : waterway.toTaps(trip.open()).map(state -> ModelFit.of(trip.network(), state, timed));
     } catch (Refusal e) {
       return Optional.empty();
     }
@@ -234,7 +234,7 @@ class CommissionController {
       if (part.kind().is(Purpose.USE)) {
         double model =
             hydraulics
-                .solve(JugAgainstModel.alone(trip.plumbing(), state, part.id()))
+                .solve(JugAgainstModel.alone(trip.network(), state, part.id()))
                 .fixture(part.id());
         double measured = timed.getOrDefault(part.id(), 0.0);
         rows.add(

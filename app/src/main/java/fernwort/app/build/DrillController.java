@@ -1,18 +1,18 @@
 package fernwort.app.build;
 
-import fernwort.app.garage.Descriptions;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
+import fernwort.app.services.Descriptions;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.build.drill.DrillSheet;
 import fernwort.core.build.drill.FaceSheet;
 import fernwort.core.build.drill.Hole;
+import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.drill.Template;
-import fernwort.core.build.drill.Through;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
@@ -112,7 +112,8 @@ class DrillController {
     model.addAttribute("name", trip.rig().name());
     model.addAttribute("look", look);
     model.addAttribute("sheets", trip.rig().tanks().map(t -> sheet(trip, t, look)).toList());
-    model.addAttribute("gone", Through.of(trip.rig()).stream().map(h -> gone(trip, h)).toList());
+    model.addAttribute(
+        "gone", Penetration.of(trip.rig()).stream().map(h -> gone(trip, h)).toList());
     return "build/drill";
   }
 
@@ -127,10 +128,10 @@ class DrillController {
   private static Sheet sheet(Trip trip, Part tank, String look) {
     DrillSheet usual =
         DrillSheet.of(
-            trip.rig(), tank, trip.plumbing().room(tank.id()), DrillSheet.Measured.NOTHING);
+            trip.rig(), tank, trip.network().room(tank.id()), DrillSheet.Measured.NOTHING);
     Form form = trip.form();
     DrillSheet.Measured measured = measured(trip, form, tank, usual);
-    DrillSheet sheet = DrillSheet.of(trip.rig(), tank, trip.plumbing().room(tank.id()), measured);
+    DrillSheet sheet = DrillSheet.of(trip.rig(), tank, trip.network().room(tank.id()), measured);
     List<Drawn> faces =
         sheet.faces().stream()
             .map(f ->
@@ -236,7 +237,7 @@ class DrillController {
     return use.equals(hole.port()) ? "" : use;
   }
 
-  private static Gone gone(Trip trip, Through hole) {
+  private static Gone gone(Trip trip, Penetration hole) {
     return new Gone(
         hole.what() + (hole.wall() ? ", through the wall" : ", through the floor"),
         "%s forward, %s to the %s"
@@ -262,10 +263,10 @@ class DrillController {
     }
     Form form = trip.form();
     DrillSheet usual =
-        DrillSheet.of(trip.rig(), part, trip.plumbing().room(tank), DrillSheet.Measured.NOTHING);
+        DrillSheet.of(trip.rig(), part, trip.network().room(tank), DrillSheet.Measured.NOTHING);
     DrillSheet sheet =
         DrillSheet.of(
-            trip.rig(), part, trip.plumbing().room(tank), measured(trip, form, part, usual));
+            trip.rig(), part, trip.network().room(tank), measured(trip, form, part, usual));
     FaceSheet found =
         sheet.faces().stream()
             .filter(f -> f.face() == faceOf(face))

@@ -1,8 +1,8 @@
 package fernwort.app.build;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Waterway;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Waterway;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
@@ -10,8 +10,8 @@ import fernwort.app.web.Field;
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.Adapters;
 import fernwort.core.build.joints.EndFinding;
-import fernwort.core.build.joints.EndLook;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointCheck;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Narrow;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.describe.Alteration;
@@ -76,7 +76,7 @@ class EndsController {
   String ends(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig open = rigs.open(id);
     Rig rig = open.rig();
-    List<Ends> all = Ends.of(rig);
+    List<JointEnds> all = JointEnds.of(rig);
     PortNames names = PortNames.of(rig);
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < rig.lines().size(); i++) {
@@ -90,7 +90,8 @@ class EndsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
     model.addAttribute("rows", rows);
-    model.addAttribute("told", EndLook.of(rig).stream().map(f -> told(names, f, units)).toList());
+    model.addAttribute(
+        "told", JointCheck.of(rig).stream().map(f -> told(names, f, units)).toList());
     model.addAttribute(
         "narrow",
         waterway
@@ -100,7 +101,7 @@ class EndsController {
                     .map(n -> narrow(names, n, units))
                     .toList())
             .orElse(List.of()));
-    model.addAttribute("usual", all.stream().filter(Ends::portUsual).count());
+    model.addAttribute("usual", all.stream().filter(JointEnds::portUsual).count());
     model.addAttribute(
         "asked",
         all.stream()
@@ -112,7 +113,7 @@ class EndsController {
     return "build/ends";
   }
 
-  private static End end(PortNames names, Ends ends) {
+  private static End end(PortNames names, JointEnds ends) {
     Optional<List<Adapter>> chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
     return new End(
         ends.at().part(),
@@ -122,7 +123,7 @@ class EndsController {
         Adapter.words(ends.end().form()),
         ends.portUsual(),
         chain
-            .map(c -> c.isEmpty() ? "" : EndLook.words(c))
+            .map(c -> c.isEmpty() ? "" : JointCheck.words(c))
             .orElse("no chain of adapters is known"));
   }
 
@@ -180,7 +181,7 @@ class EndsController {
     model.addAttribute("port", port);
     PortNames names = PortNames.of(rig);
     model.addAttribute("where", names.full(at));
-    Ends.of(rig).stream()
+    JointEnds.of(rig).stream()
         .filter(e -> e.at().equals(at))
         .findFirst()
         .ifPresent(e -> {

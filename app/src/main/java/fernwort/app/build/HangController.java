@@ -1,12 +1,12 @@
 package fernwort.app.build;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
 import fernwort.app.questions.Column;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
@@ -20,7 +20,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -88,7 +88,7 @@ class HangController {
       throw new Refusal(part.label() + " is no tank; supports carry tanks");
     }
     Form form = trip.form();
-    List<Support> supports = supports(form, part, trip.rig().built().supports(tank));
+    List<TankSupport> supports = supports(form, part, trip.rig().built().supports(tank));
     if (!form.problem().isEmpty()) {
       throw new Refusal(form.problem());
     }
@@ -104,7 +104,7 @@ class HangController {
       double under,
       double sinks,
       Hanging.Moving moving,
-      List<Support> supports) {}
+      List<TankSupport> supports) {}
 
   private static Question question(Trip trip, Part tank) {
     Form form = trip.form();
@@ -122,7 +122,7 @@ class HangController {
   }
 
   private static Asked asked(Trip trip, Form form, Part tank) {
-    TankRoom room = trip.plumbing().room(tank.id());
+    TankRoom room = trip.network().room(tank.id());
     String id = tank.id();
     double mass =
         form.amount(
@@ -161,7 +161,7 @@ class HangController {
         mass, centre, under, sinks, moving, supports(form, tank, trip.rig().built().supports(id)));
   }
 
-  private static List<Support> supports(Form form, Part tank, List<Support> described) {
+  private static List<TankSupport> supports(Form form, Part tank, List<TankSupport> described) {
     Tank kind = (Tank) tank.kind();
     double length = TankResize.length(kind);
     List<Column> columns =
@@ -169,7 +169,7 @@ class HangController {
             Column.choice(
                 "type",
                 "what",
-                Arrays.stream(Support.Type.values())
+                Arrays.stream(TankSupport.Type.values())
                     .map(t -> new Field.Option(t.name(), t.name().toLowerCase(Locale.ROOT)))
                     .toList()),
             Column.amount("along", "from the rear", Measure.LENGTH),
@@ -191,9 +191,9 @@ class HangController {
             normal)
         .stream()
         .map(r ->
-            new Support(
+            new TankSupport(
                 tank.id(),
-                Support.Type.valueOf(r.choice("type")),
+                TankSupport.Type.valueOf(r.choice("type")),
                 r.number("along"),
                 Math.max(0.001, r.number("width")),
                 (int) Math.clamp(Math.rint(r.number("bolts")), 0, 100),
@@ -204,10 +204,11 @@ class HangController {
 
   private static List<String> usual(double along) {
     return row(
-        new Support("", Support.Type.STRAP, along, 0.05, 2, UsualBuild.PULL, UsualBuild.SHEAR));
+        new TankSupport(
+            "", TankSupport.Type.STRAP, along, 0.05, 2, UsualBuild.PULL, UsualBuild.SHEAR));
   }
 
-  private static List<String> row(Support s) {
+  private static List<String> row(TankSupport s) {
     return List.of(
         s.type().name(),
         Form.shown(Math.rint(KILO * s.along())) + " mm",
@@ -219,7 +220,7 @@ class HangController {
 
   private static Question.Answer answer(Trip trip, Part tank, Asked asked) {
     Tank kind = (Tank) tank.kind();
-    TankRoom room = trip.plumbing().room(tank.id());
+    TankRoom room = trip.network().room(tank.id());
     Hanging hung =
         Hanging.of(
             asked.mass(),

@@ -1,24 +1,24 @@
 package fernwort.app.cold;
 
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Sleep;
-import fernwort.app.garage.Winters;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
+import fernwort.app.services.Winters;
 import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.drain.Wintering;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Forgotten;
-import fernwort.core.winter.Leftovers;
-import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.Harm;
-import fernwort.core.winter.sheets.School;
+import fernwort.core.winter.FrostRisks;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -86,7 +86,7 @@ class ColdPages {
     model.addAttribute("state", state(rig, asked.wish()));
     model.addAttribute("running", sleep.running(rig).map(Sleep.Sheet::id).orElse(""));
     model.addAttribute("sleeps", sleep.asleep(rig).isPresent());
-    model.addAttribute("first", name(School.values()[0]));
+    model.addAttribute("first", name(WinterizingMethod.values()[0]));
     model.addAttribute("past", sleep.sheets(rig).stream().map(ColdPages::past).toList());
     return "cold/cold";
   }
@@ -109,8 +109,8 @@ class ColdPages {
     }
     Sleep.Sheet sheet = asleep.get();
     long dangers =
-        Leftovers.of(rig.plumbing(), sheet.now(), wish.cold()).stream()
-            .filter(r -> r.harm() == Harm.DANGER)
+        FrostRisks.of(rig.network(), sheet.now(), wish.cold()).stream()
+            .filter(r -> r.harm() == FrostHarm.DANGER)
             .count();
     String how =
         "%s on %s by %s, %s of %s steps ticked"
@@ -132,23 +132,25 @@ class ColdPages {
       @PathVariable String school,
       @ModelAttribute("units") Units units,
       Model model) {
-    School now = named(school);
+    WinterizingMethod now = named(school);
     model.addAttribute("rig", id);
     model.addAttribute("plan", plan(desk.trip(id, units), now, units));
     model.addAttribute("next", after(now).map(ColdPages::name).orElse(""));
     return "cold/one-school";
   }
 
-  private PlanView plan(Trip trip, School school, Units units) {
+  private PlanView plan(Trip trip, WinterizingMethod school, Units units) {
     WinterWish wish = WishPage.of(trip).wish();
     return PlanView.of(trip.open(), winters.plan(trip.open(), school, wish), wish, units);
   }
 
-  private static Optional<School> after(School school) {
-    return Stream.of(School.values()).filter(s -> s.ordinal() == school.ordinal() + 1).findFirst();
+  private static Optional<WinterizingMethod> after(WinterizingMethod school) {
+    return Stream.of(WinterizingMethod.values())
+        .filter(s -> s.ordinal() == school.ordinal() + 1)
+        .findFirst();
   }
 
-  private static String name(School school) {
+  private static String name(WinterizingMethod school) {
     return school.name().toLowerCase(Locale.ROOT);
   }
 
@@ -159,7 +161,8 @@ class ColdPages {
     model.addAttribute("rig", id);
     model.addAttribute("name", trip.rig().name());
     model.addAttribute(
-        "plans", Stream.of(School.values()).map(school -> plan(trip, school, units)).toList());
+        "plans",
+        Stream.of(WinterizingMethod.values()).map(school -> plan(trip, school, units)).toList());
     return "cold/schools";
   }
 
@@ -188,7 +191,7 @@ class ColdPages {
     WinterWish wish = WishPage.of(trip).wish();
     WinterPlan plan = winters.plan(rig, named(school), wish);
     List<Omission> omissions =
-        Forgotten.of(rig.plumbing(), plan, wish.cold()).stream()
+        Forgotten.of(rig.network(), plan, wish.cold()).stream()
             .map(f ->
                 new Omission(
                     units.say(plan.steps().get(f.step()).words()),
@@ -233,13 +236,13 @@ class ColdPages {
         "antifreeze",
         now.glycol().keySet().stream().map(part -> LeftView.label(rig, part)).sorted().toList());
     model.addAttribute(
-        "left", LeftView.of(rig, Leftovers.of(rig.plumbing(), now, sheet.cold()), units));
-    model.addAttribute("dry", units.show(Measure.VOLUME, now.dry(rig.plumbing()).all()));
+        "left", LeftView.of(rig, FrostRisks.of(rig.network(), now, sheet.cold()), units));
+    model.addAttribute("dry", units.show(Measure.VOLUME, now.dry(rig.network()).all()));
     return "cold/tag";
   }
 
-  private static School named(String school) {
-    return Arrays.stream(School.values())
+  private static WinterizingMethod named(String school) {
+    return Arrays.stream(WinterizingMethod.values())
         .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(school))
         .findFirst()
         .orElseThrow(() -> new Refusal("There is no school “%s”; pick one".formatted(school)));
@@ -312,21 +315,21 @@ class ColdPages {
     OpenRig rig = trip.open();
     WinterWish wish = WishPage.of(trip).wish();
     Wintering now = sleep.now(rig);
-    List<Act> acts = tries.stream().map(t -> Tries.read(rig, t)).toList();
+    List<Operation> acts = tries.stream().map(t -> Tries.read(rig, t)).toList();
     Wintering tried = now;
-    for (Act act : acts) {
+    for (Operation act : acts) {
       tried = Tries.on(rig, tried, act);
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("state", state(rig, wish));
-    LeftView left = LeftView.of(rig, Leftovers.withHelp(rig.plumbing(), tried, wish.cold()), units);
+    LeftView left = LeftView.of(rig, FrostRisks.withHelp(rig.network(), tried, wish.cold()), units);
     model.addAttribute("left", left);
     model.addAttribute("drawing", drawings.of(rig, tried.state()));
     model.addAttribute(
         "marks", left.rows().stream().collect(Collectors.toMap(LeftView.Row::id, r -> r)));
     model.addAttribute(
-        "before", LeftView.of(rig, Leftovers.of(rig.plumbing(), now, wish.cold()), units));
+        "before", LeftView.of(rig, FrostRisks.of(rig.network(), now, wish.cold()), units));
     model.addAttribute("tries", acts.stream().map(act -> Tries.words(rig, act)).toList());
     model.addAttribute(
         "tried", tries.stream().map(t -> "try=" + t + "&").reduce("", String::concat));

@@ -1,13 +1,13 @@
 package fernwort.app.cold;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.rig.Line;
-import fernwort.core.winter.sheets.Harm;
-import fernwort.core.winter.sheets.Remaining;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.FrostRisk;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -42,16 +42,16 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
       String turn,
       String turnWords) {}
 
-  static LeftView of(OpenRig rig, List<Remaining> left, Units units) {
-    double total = left.stream().mapToDouble(Remaining::volume).sum();
+  static LeftView of(OpenRig rig, List<FrostRisk> left, Units units) {
+    double total = left.stream().mapToDouble(FrostRisk::volume).sum();
     return new LeftView(
         left.stream().map(r -> row(rig, r, units)).toList(),
         units.show(Measure.VOLUME, total),
-        left.stream().filter(r -> r.harm() == Harm.DANGER).count(),
-        left.stream().filter(r -> r.harm() == Harm.WARNING).count());
+        left.stream().filter(r -> r.harm() == FrostHarm.DANGER).count(),
+        left.stream().filter(r -> r.harm() == FrostHarm.WARNING).count());
   }
 
-  private static Row row(OpenRig rig, Remaining one, Units units) {
+  private static Row row(OpenRig rig, FrostRisk one, Units units) {
     return new Row(
         one.id(),
         label(rig, one.id()),

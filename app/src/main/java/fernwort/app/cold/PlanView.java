@@ -1,6 +1,6 @@
 package fernwort.app.cold;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.glycol.FreezingPoint;

@@ -1,8 +1,8 @@
 package fernwort.app.cold;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Sleep;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.Month;

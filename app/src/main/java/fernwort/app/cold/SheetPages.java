@@ -1,12 +1,12 @@
 package fernwort.app.cold;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Sleep;
-import fernwort.app.garage.Winters;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
+import fernwort.app.services.Winters;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.app.units.Units;
-import fernwort.core.winter.Leftovers;
+import fernwort.core.winter.FrostRisks;
 import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -50,7 +50,7 @@ class SheetPages {
     model.addAttribute("notes", going.notes().stream().map(units::say).toList());
     if (going.season() == Season.AUTUMN) {
       model.addAttribute(
-          "left", LeftView.of(rig, Leftovers.of(rig.plumbing(), going.now(), going.cold()), units));
+          "left", LeftView.of(rig, FrostRisks.of(rig.network(), going.now(), going.cold()), units));
     }
     return "cold/sheet";
   }

@@ -9,10 +9,10 @@ import fernwort.app.web.Field;
 import fernwort.core.drain.Wintering;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.frost.Curve;
+import fernwort.core.frost.FreezeForecast;
 import fernwort.core.frost.FrostValve;
 import fernwort.core.frost.Shelter;
-import fernwort.core.frost.Tonight;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Refusal;
 import java.time.LocalDate;
@@ -85,7 +85,7 @@ final class TonightPage {
             + " rules permit it; gas heaters need air, and licensed hands.",
         () ->
             answer(
-                new Tonight.Asked(outside, inside, wind, inside, false, 0, Set.of()),
+                new FreezeForecast.Asked(outside, inside, wind, inside, false, 0, Set.of()),
                 new Stores(stored, gas, bottle)));
   }
 
@@ -143,12 +143,12 @@ final class TonightPage {
    */
   private record Stores(double stored, double gas, double bottle) {}
 
-  private Question.Answer answer(Tonight.Asked asked, Stores stores) {
+  private Question.Answer answer(FreezeForecast.Asked asked, Stores stores) {
     double stored = stores.stored();
-    Plumbing plumbing = trip.plumbing();
-    Tonight tonight = Tonight.of(plumbing, now, asked);
+    Network network = trip.network();
+    FreezeForecast tonight = FreezeForecast.of(network, now, asked);
     List<Question.Row> rows = new ArrayList<>();
-    List<Tonight.Exposure> frozen =
+    List<FreezeForecast.Exposure> frozen =
         tonight.exposures().stream().filter(e -> e.zero().isPresent()).toList();
     rows.add(
         new Question.Row(
@@ -173,7 +173,7 @@ final class TonightPage {
                 "at the coldest hour; %.0f Wh over the night, against %.0f Wh of the battery",
                 tonight.energy() / WATT_HOUR,
                 stored)));
-    Tonight.battery(plumbing, now, asked, stored * WATT_HOUR)
+    FreezeForecast.battery(network, now, asked, stored * WATT_HOUR)
         .ifPresent(end ->
             rows.add(
                 new Question.Row(
@@ -182,21 +182,22 @@ final class TonightPage {
                     end.zero().isPresent()
                         ? "then the first part is at 0 °C at " + clock(end.zero())
                         : "what is left then lasts till morning")));
-    for (FrostValve valve : FrostValve.tonight(plumbing, now, asked)) {
+    for (FrostValve valve : FrostValve.tonight(network, now, asked)) {
       rows.add(frostValve(valve));
     }
     rows.add(gas(asked, stores));
     Set<String> first =
-        frozen.stream().limit(FIRST).map(Tonight.Exposure::id).collect(Collectors.toSet());
-    compare(rows, "Cupboard doors open", Tonight.of(plumbing, now, asked.withDoorsOpen()));
+        frozen.stream().limit(FIRST).map(FreezeForecast.Exposure::id).collect(Collectors.toSet());
+    compare(rows, "Cupboard doors open", FreezeForecast.of(network, now, asked.withDoorsOpen()));
     compare(
         rows,
         "Insulation of %s round every line".formatted(trip.show(Measure.LENGTH, FOAM)),
-        Tonight.of(plumbing, now, asked.insulated(FOAM)));
+        FreezeForecast.of(network, now, asked.insulated(FOAM)));
     if (!first.isEmpty()) {
-      compare(rows, "The first three drained", Tonight.of(plumbing, now, asked.draining(first)));
+      compare(
+          rows, "The first three drained", FreezeForecast.of(network, now, asked.draining(first)));
       double drip =
-          frozen.stream().limit(FIRST).mapToDouble(Tonight.Exposure::drip).max().orElse(0);
+          frozen.stream().limit(FIRST).mapToDouble(FreezeForecast.Exposure::drip).max().orElse(0);
       rows.add(
           new Question.Row(
               "A tap left dripping through the first three",
@@ -208,7 +209,7 @@ final class TonightPage {
   }
 
   /** The gas that keeps the inside warm through the night, against what is in the bottle. */
-  private static Question.Row gas(Tonight.Asked asked, Stores stores) {
+  private static Question.Row gas(FreezeForecast.Asked asked, Stores stores) {
     double hours = asked.outside().length() / HOUR;
     double needs = stores.gas() * hours / GRAMS;
     double lasts = stores.gas() > 0 ? stores.bottle() * GRAMS / stores.gas() : hours;
@@ -245,7 +246,7 @@ final class TonightPage {
             .formatted(below, trip.show(Measure.VOLUME, valve.loses())));
   }
 
-  private void compare(List<Question.Row> rows, String what, Tonight other) {
+  private void compare(List<Question.Row> rows, String what, FreezeForecast other) {
     long frozen = other.exposures().stream().filter(e -> e.zero().isPresent()).count();
     rows.add(
         new Question.Row(
@@ -257,7 +258,7 @@ final class TonightPage {
                     .formatted(frozen)));
   }
 
-  private Question.Table table(Tonight tonight) {
+  private Question.Table table(FreezeForecast tonight) {
     return new Question.Table(
         "In the order in which they freeze",
         List.of("what", "where", "lowest", "at 0 °C", "a fifth ice", "held by"),
@@ -274,7 +275,7 @@ final class TonightPage {
             .toList());
   }
 
-  private Chart chart(Tonight.Asked asked) {
+  private Chart chart(FreezeForecast.Asked asked) {
     List<Double> hours = new ArrayList<>();
     for (double t = 0; t <= asked.outside().length(); t += HOUR) {
       hours.add(t / HOUR);
@@ -295,7 +296,7 @@ final class TonightPage {
             course(
                 String.format(Locale.ROOT, "%s (%.0f %%%s)", place.label(), 100 * share, guess),
                 Chart.Style.UPON,
-                Tonight.place(trip.plumbing(), place, asked),
+                FreezeForecast.place(trip.network(), place, asked),
                 hours));
       }
     }

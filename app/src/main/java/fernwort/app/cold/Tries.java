@@ -1,13 +1,13 @@
 package fernwort.app.cold;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.core.drain.Wintering;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
-import fernwort.core.winter.Opening;
-import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.DrainingPoints;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.Procedure;
 import java.util.List;
 import java.util.Locale;
@@ -26,18 +26,18 @@ final class Tries {
   private Tries() {}
 
   /** Returns how an address keeps an act; empty for one that nobody tries by itself. */
-  static String write(Act act) {
+  static String write(Operation act) {
     return switch (act) {
-      case Act.Put put -> put.part() + ":" + put.position();
-      case Act.Tilt tilt ->
+      case Operation.Put put -> put.part() + ":" + put.position();
+      case Operation.Tilt tilt ->
           String.format(Locale.ROOT, "%s:%.0f:%.0f", LEAN, tilt.pitch(), tilt.roll());
-      case Act.Blown blown ->
+      case Operation.Blown blown ->
           AIR + ":" + (blown.lines().isEmpty() ? blown.bodies() : blown.lines()).getFirst();
-      case Act.Filled filled -> {
+      case Operation.Filled filled -> {
         Map.Entry<String, Double> cup = filled.strengths().entrySet().iterator().next();
         yield String.format(Locale.ROOT, "%s:%s:%.2f", CUP, cup.getKey(), cup.getValue());
       }
-      case Act.Emptied _, Act.RunDry _, Act.Heed _ -> "";
+      case Operation.Emptied _, Operation.RunDry _, Operation.Heed _ -> "";
     };
   }
 
@@ -46,20 +46,20 @@ final class Tries {
    *
    * @throws Refusal when it names nothing that can be tried on this rig
    */
-  static Act read(OpenRig rig, String text) {
+  static Operation read(OpenRig rig, String text) {
     String[] words = text.split(":");
     try {
       return switch (words[0]) {
         case LEAN ->
-            new Act.Tilt(
+            new Operation.Tilt(
                 Math.clamp(Double.parseDouble(words[1]), -Slope.STEEPEST, Slope.STEEPEST),
                 Math.clamp(Double.parseDouble(words[2]), -Slope.STEEPEST, Slope.STEEPEST));
         case AIR -> air(rig, words[1]);
         case CUP ->
-            new Act.Filled(
+            new Operation.Filled(
                 Map.of(
                     rig.rig().part(words[1]).id(), Math.clamp(Double.parseDouble(words[2]), 0, 1)));
-        default -> new Act.Put(words[0], words[1]);
+        default -> new Operation.Put(words[0], words[1]);
       };
     } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
       throw new Refusal(
@@ -67,37 +67,37 @@ final class Tries {
     }
   }
 
-  private static Act air(OpenRig rig, String id) {
+  private static Operation air(OpenRig rig, String id) {
     boolean line = rig.rig().lines().stream().anyMatch(l -> l.id().equals(id));
     return line
-        ? new Act.Blown(List.of(id), List.of())
-        : new Act.Blown(List.of(), List.of(rig.rig().part(id).id()));
+        ? new Operation.Blown(List.of(id), List.of())
+        : new Operation.Blown(List.of(), List.of(rig.rig().part(id).id()));
   }
 
   /** Returns a rig after an act; a pump that is switched on with nothing to draw runs dry. */
-  static Wintering on(OpenRig rig, Wintering now, Act act) {
-    return act instanceof Act.Put put
-        ? Procedure.run(rig.plumbing(), now, List.of(new Turn(put.part(), put.position())))
-        : act.on(rig.plumbing(), now);
+  static Wintering on(OpenRig rig, Wintering now, Operation act) {
+    return act instanceof Operation.Put put
+        ? Procedure.run(rig.network(), now, List.of(new Turn(put.part(), put.position())))
+        : act.on(rig.network(), now);
   }
 
   /** Returns what is done, in words. */
-  static String words(OpenRig rig, Act act) {
+  static String words(OpenRig rig, Operation act) {
     return switch (act) {
-      case Act.Put put -> LeftView.turned(rig, put.part(), put.position());
-      case Act.Tilt tilt -> {
-        String slope = Opening.said(new Slope(tilt.pitch(), tilt.roll()));
+      case Operation.Put put -> LeftView.turned(rig, put.part(), put.position());
+      case Operation.Tilt tilt -> {
+        String slope = DrainingPoints.said(new Slope(tilt.pitch(), tilt.roll()));
         boolean jack = rig.rig().vehicle().body() == Vehicle.Body.TRAILER && tilt.pitch() != 0;
         yield (jack ? "Jack at the coupling, wheels chocked: " : "Lean it: ") + slope;
       }
-      case Act.Blown blown ->
+      case Operation.Blown blown ->
           "A burst of air through "
               + LeftView.label(
                   rig, (blown.lines().isEmpty() ? blown.bodies() : blown.lines()).getFirst());
-      case Act.Filled filled ->
+      case Operation.Filled filled ->
           "A cup of antifreeze into "
               + LeftView.label(rig, filled.strengths().keySet().iterator().next());
-      case Act.Emptied _, Act.RunDry _, Act.Heed _ -> "";
+      case Operation.Emptied _, Operation.RunDry _, Operation.Heed _ -> "";
     };
   }
 }

@@ -1,6 +1,6 @@
 package fernwort.app.format;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.function.Function;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -15,45 +15,45 @@ public final class SayingModule extends SimpleModule {
 
   private static final long serialVersionUID = 1;
 
-  private SayingModule(Function<Saying, String> written) {
-    addSerializer(Saying.class, new Written(written));
-    addDeserializer(Saying.class, new Read());
+  private SayingModule(Function<Message, String> written) {
+    addSerializer(Message.class, new Written(written));
+    addDeserializer(Message.class, new Read());
   }
 
   /** Returns how programs are told. */
   public static SayingModule metric() {
-    return new SayingModule(Saying::toString);
+    return new SayingModule(Message::toString);
   }
 
   /** Returns how sentences are kept, to be read again in any units. */
   public static SayingModule kept() {
-    return new SayingModule(Saying::keep);
+    return new SayingModule(Message::keep);
   }
 
-  private static final class Written extends StdSerializer<Saying> {
+  private static final class Written extends StdSerializer<Message> {
 
-    private final Function<Saying, String> written;
+    private final Function<Message, String> written;
 
-    private Written(Function<Saying, String> written) {
-      super(Saying.class);
+    private Written(Function<Message, String> written) {
+      super(Message.class);
       this.written = written;
     }
 
     @Override
-    public void serialize(Saying saying, JsonGenerator out, SerializationContext context) {
+    public void serialize(Message saying, JsonGenerator out, SerializationContext context) {
       out.writeString(written.apply(saying));
     }
   }
 
-  private static final class Read extends StdDeserializer<Saying> {
+  private static final class Read extends StdDeserializer<Message> {
 
     private Read() {
-      super(Saying.class);
+      super(Message.class);
     }
 
     @Override
-    public Saying deserialize(JsonParser in, DeserializationContext context) {
-      return Saying.kept(in.getValueAsString(""));
+    public Message deserialize(JsonParser in, DeserializationContext context) {
+      return Message.kept(in.getValueAsString(""));
     }
   }
 }

@@ -3,10 +3,10 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Mains;
-import fernwort.core.guide.Answers.Tank;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Mains;
+import fernwort.core.guide.RigAnswers.Tank;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -28,7 +28,7 @@ final class FillPage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
     for (Tank tank : answers.tanks(Contents.FRESH)) {
       String t = tank.id() + "-";
@@ -46,7 +46,7 @@ final class FillPage implements GuidePage {
                 tank.from().orElse(""),
                 others));
       }
-      fields.add(Field.spot(t + "neck", "Where its neck is", Sheet.spot(tank.neck())));
+      fields.add(Field.spot(t + "neck", "Where its neck is", FilledPage.spot(tank.neck())));
       fields.add(
           GuidePage.amount(
               t + "neck-height",
@@ -65,7 +65,7 @@ final class FillPage implements GuidePage {
             "Where a hose from a tap is screwed on. Nothing here matters without one.",
             List.of(
                 Field.tick("taps", "It leads to the taps as well", mains.toTaps(), ""),
-                Field.spot("inlet", "Where it is", Sheet.spot(mains.spot())),
+                Field.spot("inlet", "Where it is", FilledPage.spot(mains.spot())),
                 GuidePage.amount(
                     "inlet-height",
                     "The inlet above the ground",
@@ -87,7 +87,7 @@ final class FillPage implements GuidePage {
     return cards;
   }
 
-  private static List<Field.Option> others(Answers answers, Tank tank) {
+  private static List<Field.Option> others(RigAnswers answers, Tank tank) {
     List<Field.Option> others = new ArrayList<>();
     others.add(new Field.Option("", "no"));
     answers.tanks(Contents.FRESH).stream()
@@ -101,7 +101,7 @@ final class FillPage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     List<Tank> tanks = new ArrayList<>();
     for (Tank tank : before.tanks()) {
       tanks.add(sheet.has(tank.id() + "-neck-height") ? tank(tank, sheet) : tank);
@@ -118,7 +118,7 @@ final class FillPage implements GuidePage {
     return before.with(tanks).filledBy(mains);
   }
 
-  private static Tank tank(Tank was, Sheet sheet) {
+  private static Tank tank(Tank was, FilledPage sheet) {
     String t = was.id() + "-";
     Set<Fill> fills = EnumSet.noneOf(Fill.class);
     for (Fill fill : Fill.values()) {

@@ -2,17 +2,17 @@ package fernwort.app.guide;
 
 import fernwort.app.Missing;
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Standing;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Standing;
+import fernwort.app.services.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.app.web.Visitor;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.guide.Answers;
 import fernwort.core.guide.ReadyAnswers;
+import fernwort.core.guide.RigAnswers;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
@@ -48,7 +48,7 @@ class GuideController {
           new FillPage(),
           new VentsPage(),
           new SuctionPage(),
-          new PumpPage(),
+          new PumpQuestions(),
           new TapsPage(),
           new WastePage(),
           new LowsPage());
@@ -79,7 +79,7 @@ class GuideController {
       @RequestParam(defaultValue = "") String layout,
       @ModelAttribute("who") String who) {
     String called = name.isBlank() ? "My rig" : RigEdit.shortened(name.strip());
-    String id = guides.begin(ReadyAnswers.of(layout, called).orElse(Answers.of(called)), who);
+    String id = guides.begin(ReadyAnswers.of(layout, called).orElse(RigAnswers.of(called)), who);
     return "redirect:/rigs/%s/guide/vehicle".formatted(id);
   }
 
@@ -117,8 +117,8 @@ class GuideController {
       // What is kept while somebody types presses no button, though the browser names the last one.
       form.remove(DO);
     }
-    Sheet sheet = new Sheet(form, units);
-    Answers answers = guides.answer(id, who, asked, sheet);
+    FilledPage sheet = new FilledPage(form, units);
+    RigAnswers answers = guides.answer(id, who, asked, sheet);
     OpenRig now = rigs.open(id);
     Optional<Units> other = UnitChoice.chosen(sheet);
     if (other.isPresent()) {
@@ -146,7 +146,7 @@ class GuideController {
 
   /** What could not be read stands in its field as it was typed. */
   private static List<GuidePage.Card> typed(
-      List<GuidePage.Card> cards, Map<String, String> form, Sheet sheet) {
+      List<GuidePage.Card> cards, Map<String, String> form, FilledPage sheet) {
     return cards.stream()
         .map(c ->
             new GuidePage.Card(
@@ -202,7 +202,7 @@ class GuideController {
 
   /** What the rig holds, and for how long that lasts. */
   private static String holds(OpenRig rig, Habits habits, Units units) {
-    Holds holds = Holds.of(rig.plumbing(), habits);
+    Holds holds = Holds.of(rig.network(), habits);
     String litres =
         "%s fresh, %s gray"
             .formatted(
@@ -234,7 +234,7 @@ class GuideController {
 
   private List<Field> levels(OpenRig rig, Units units) {
     Standing now = states.of(rig);
-    return rig.plumbing().tanks().stream()
+    return rig.network().tanks().stream()
         .map(t ->
             Field.number(
                 t.id(),
@@ -255,8 +255,8 @@ class GuideController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Sheet sheet = new Sheet(form, units);
-    rig.plumbing().tanks().forEach(tank -> record(rig, tank, sheet, who));
+    FilledPage sheet = new FilledPage(form, units);
+    rig.network().tanks().forEach(tank -> record(rig, tank, sheet, who));
     if (sheet.errors().isEmpty()) {
       return "redirect:/rigs/%s/board".formatted(id);
     }
@@ -268,7 +268,7 @@ class GuideController {
   }
 
   /** Records what a tank holds; what cannot be is noted at its field, the others are recorded. */
-  private void record(OpenRig rig, Part tank, Sheet sheet, String who) {
+  private void record(OpenRig rig, Part tank, FilledPage sheet, String who) {
     if (sheet.text(tank.id()).isEmpty()) {
       return;
     }

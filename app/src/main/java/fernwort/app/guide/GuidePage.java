@@ -4,7 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
+import fernwort.core.guide.RigAnswers;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,10 +18,10 @@ interface GuidePage {
   String title();
 
   /** Returns its questions, with what was answered so far. */
-  List<Card> cards(Answers answers, Units units);
+  List<Card> cards(RigAnswers answers, Units units);
 
   /** Reads it; what cannot be read stays as it was and is noted in the sheet. */
-  Answers read(Answers before, Sheet sheet);
+  RigAnswers read(RigAnswers before, FilledPage sheet);
 
   /**
    * Questions about one thing.

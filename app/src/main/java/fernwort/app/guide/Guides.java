@@ -1,13 +1,13 @@
 package fernwort.app.guide;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.AnswerStore;
 import fernwort.app.store.StaleVersion;
 import fernwort.core.describe.Alteration;
-import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.RigAnswers;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import java.util.Locale;
@@ -53,11 +53,11 @@ class Guides {
    * @param answers the answers
    * @param parted whether the rig was changed otherwise since, so that it is not theirs any more
    */
-  record Given(Answers answers, boolean parted) {}
+  record Given(RigAnswers answers, boolean parted) {}
 
   /** Begins a rig from some answers; returns its address. */
   @Transactional
-  public String begin(Answers answers, String who) {
+  public String begin(RigAnswers answers, String who) {
     String id = rigs.add(Guided.of(answers).rig(), who, "Begun with questions");
     store.keep(id, mapper.writeValueAsString(answers), rigs.open(id).version());
     return id;
@@ -70,11 +70,11 @@ class Guides {
    * @throws Refusal when it was not described by questions
    */
   Given given(OpenRig rig) {
-    Optional<Answers> newest = Optional.empty();
+    Optional<RigAnswers> newest = Optional.empty();
     Optional<AnswerStore.Kept> kept = store.newest(rig.id());
     while (kept.isPresent()) {
       AnswerStore.Kept one = kept.orElseThrow();
-      Optional<Answers> answers = read(one.given());
+      Optional<RigAnswers> answers = read(one.given());
       if (answers.filter(a -> made(rig, one, a)).isPresent()) {
         return new Given(answers.orElseThrow(), false);
       }
@@ -89,16 +89,16 @@ class Guides {
   }
 
   /** Tells whether answers made a rig as it is. */
-  private boolean made(OpenRig rig, AnswerStore.Kept kept, Answers answers) {
+  private boolean made(OpenRig rig, AnswerStore.Kept kept, RigAnswers answers) {
     return kept.made().isPresent()
         ? rigs.is(rig, kept.made().orElseThrow())
         : Guided.of(answers).rig().equals(rig.rig());
   }
 
   /** Answers that another Fernwort kept in a form of its own are none. */
-  private Optional<Answers> read(String text) {
+  private Optional<RigAnswers> read(String text) {
     try {
-      return Optional.of(mapper.readValue(text, Answers.class));
+      return Optional.of(mapper.readValue(text, RigAnswers.class));
     } catch (JacksonException | IllegalArgumentException e) {
       return Optional.empty();
     }
@@ -111,7 +111,7 @@ class Guides {
    *
    * @return the answers after it
    */
-  Answers answer(String id, String who, GuidePage page, Sheet sheet) {
+  RigAnswers answer(String id, String who, GuidePage page, FilledPage sheet) {
     for (int attempt = 1; ; attempt++) {
       try {
         return once(rigs.open(id), who, page, sheet);
@@ -123,13 +123,13 @@ class Guides {
     }
   }
 
-  private Answers once(OpenRig rig, String who, GuidePage page, Sheet sheet) {
+  private RigAnswers once(OpenRig rig, String who, GuidePage page, FilledPage sheet) {
     Given given = given(rig);
     if (given.parted() && !sheet.tick("anew")) {
       throw new Refusal(
           "This rig was changed in the editor since; tick that it is to be made anew from your answers, or go on in the editor");
     }
-    Answers answers = page.read(given.answers(), sheet);
+    RigAnswers answers = page.read(given.answers(), sheet);
     if (answers.equals(given.answers()) && !given.parted()) {
       return answers;
     }
@@ -150,18 +150,18 @@ class Guides {
   }
 
   /** Who travels, and what there is to use water for. */
-  private void live(OpenRig rig, Answers answers) {
+  private void live(OpenRig rig, RigAnswers answers) {
     Habits was = states.habits(rig);
     Habits now = new Habits(answers.people(), was.pets(), was.season(), was.habits());
     states.setHabits(rig, answers.taps().isEmpty() ? now : now.fitting(uses(answers)));
   }
 
-  private static Map<String, Boolean> uses(Answers answers) {
-    Set<Answers.Use> there =
-        answers.taps().stream().map(Answers.Tap::use).collect(Collectors.toSet());
+  private static Map<String, Boolean> uses(RigAnswers answers) {
+    Set<RigAnswers.Use> there =
+        answers.taps().stream().map(RigAnswers.Tap::use).collect(Collectors.toSet());
     return Map.of(
-        "shower", there.contains(Answers.Use.SHOWER),
-        "toilet", there.contains(Answers.Use.TOILET),
-        "rinse", there.contains(Answers.Use.OUTSIDE));
+        "shower", there.contains(RigAnswers.Use.SHOWER),
+        "toilet", there.contains(RigAnswers.Use.TOILET),
+        "rinse", there.contains(RigAnswers.Use.OUTSIDE));
   }
 }

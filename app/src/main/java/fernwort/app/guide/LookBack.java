@@ -1,9 +1,9 @@
 package fernwort.app.guide;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
-import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.RigAnswers;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import java.util.List;
@@ -23,7 +23,7 @@ public record LookBack(List<String> ways, List<Said> guesses, String flow, List<
   /** Two sentences that belong together. */
   public record Said(String what, String more) {}
 
-  static LookBack of(OpenRig rig, Answers answers, Units units) {
+  static LookBack of(OpenRig rig, RigAnswers answers, Units units) {
     Guided guided = Guided.of(answers);
     return new LookBack(
         guided.ways().stream().map(units::say).toList(),
@@ -31,7 +31,7 @@ public record LookBack(List<String> ways, List<Said> guesses, String flow, List<
             .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
             .toList(),
         guided.flow().map(units::say).orElse(""),
-        LayoutReview.of(rig.plumbing()).stream()
+        LayoutReview.of(rig.network()).stream()
             .filter(f -> f.risk() != Finding.Risk.BOTHER)
             .limit(MOST_FINDINGS)
             .map(f -> new Said(units.say(f.title()), units.say(f.mend())))

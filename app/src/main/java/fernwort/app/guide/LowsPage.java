@@ -3,10 +3,10 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Bores;
-import fernwort.core.guide.Answers.Hot;
-import fernwort.core.guide.Answers.Lows;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Bores;
+import fernwort.core.guide.RigAnswers.Hot;
+import fernwort.core.guide.RigAnswers.Lows;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -24,7 +24,7 @@ final class LowsPage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     List<Field> lows = new ArrayList<>();
     lows.add(Field.tick("cold", "The cold lines have a drain there", answers.lows().cold(), ""));
     if (answers.pump().hot() != Hot.NONE) {
@@ -50,7 +50,7 @@ final class LowsPage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     Bores was = before.bores();
     return before.low(
         new Lows(

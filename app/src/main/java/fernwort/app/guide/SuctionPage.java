@@ -2,13 +2,13 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Joins;
-import fernwort.core.guide.Answers.Piece;
-import fernwort.core.guide.Answers.Points;
-import fernwort.core.guide.Answers.Position;
-import fernwort.core.guide.Answers.Selector;
-import fernwort.core.guide.Answers.Third;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Joins;
+import fernwort.core.guide.RigAnswers.Piece;
+import fernwort.core.guide.RigAnswers.Points;
+import fernwort.core.guide.RigAnswers.Position;
+import fernwort.core.guide.RigAnswers.Selector;
+import fernwort.core.guide.RigAnswers.Third;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,7 +28,7 @@ final class SuctionPage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     List<Field> pieces = new ArrayList<>();
     String[] labels = {"First after the tank", "Then", "Then, before the pump"};
     for (int i = 0; i < MOST; i++) {
@@ -95,7 +95,7 @@ final class SuctionPage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     List<Piece> pieces = new ArrayList<>();
     for (int i = 0; i < MOST; i++) {
       sheet
@@ -107,7 +107,7 @@ final class SuctionPage implements GuidePage {
     return before.drawing(pieces, valve);
   }
 
-  private static Selector read(Selector before, Sheet sheet) {
+  private static Selector read(Selector before, FilledPage sheet) {
     List<Position> positions = new ArrayList<>();
     for (Points points : Points.values()) {
       sheet

@@ -3,11 +3,11 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Drain;
-import fernwort.core.guide.Answers.Size;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tank;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Drain;
+import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -32,7 +32,7 @@ final class TanksPage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
     for (Tank tank : answers.tanks()) {
       cards.add(card(tank, units));
@@ -68,7 +68,7 @@ final class TanksPage implements GuidePage {
             "Along the vehicle x across x high, as in %s."
                 .formatted(size(new Size(0.9, 0.4, 0.29), units))));
     fields.add(Field.tick(t + "inside", "Measured inside", tank.inside(), ""));
-    fields.add(Field.spot(t + "spot", "Where it stands", Sheet.spot(tank.spot())));
+    fields.add(Field.spot(t + "spot", "Where it stands", FilledPage.spot(tank.spot())));
     fields.add(
         GuidePage.amount(
             t + "bottom",
@@ -105,7 +105,7 @@ final class TanksPage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     String action = sheet.text("do");
     List<Tank> tanks = new ArrayList<>();
     for (Tank tank : before.tanks()) {
@@ -123,7 +123,7 @@ final class TanksPage implements GuidePage {
     return before.with(tanks);
   }
 
-  private static Tank tank(Tank was, Sheet sheet) {
+  private static Tank tank(Tank was, FilledPage sheet) {
     String t = was.id() + "-";
     return new Tank(
         was.id(),
@@ -146,7 +146,7 @@ final class TanksPage implements GuidePage {
   }
 
   /** The sizes in one box. */
-  private static Optional<Size> size(Tank was, Sheet sheet) {
+  private static Optional<Size> size(Tank was, FilledPage sheet) {
     String field = was.id() + "-size";
     String text = sheet.text(field);
     if (text.isEmpty()) {
@@ -164,7 +164,7 @@ final class TanksPage implements GuidePage {
   }
 
   /** Three sizes, or length and width where the litres tell the height. */
-  private static Size size(Tank was, Sheet sheet, List<Double> si) {
+  private static Size size(Tank was, FilledPage sheet, List<Double> si) {
     si.forEach(s -> possible(was, sheet, s));
     if (si.size() == 3) {
       return new Size(si.get(0), si.get(1), si.get(2));
@@ -182,7 +182,7 @@ final class TanksPage implements GuidePage {
             .formatted(was.label()));
   }
 
-  private static void possible(Tank was, Sheet sheet, double side) {
+  private static void possible(Tank was, FilledPage sheet, double side) {
     if (side < 0.04 || side > HIGHEST) {
       throw new Refusal(
           "%s: a side of %s is not possible"
@@ -190,7 +190,7 @@ final class TanksPage implements GuidePage {
     }
   }
 
-  private static Optional<Double> litres(Tank was, Sheet sheet) {
+  private static Optional<Double> litres(Tank was, FilledPage sheet) {
     return sheet.optional(
         was.id() + "-litres", was.label() + ", litres", Measure.VOLUME, was.litres(), 0.002, 5);
   }
@@ -212,7 +212,7 @@ final class TanksPage implements GuidePage {
         false,
         new Spot(1, fresh ? 0 : 1),
         bottom,
-        fresh ? Set.of(Answers.Fill.NECK) : Set.of(),
+        fresh ? Set.of(RigAnswers.Fill.NECK) : Set.of(),
         new Spot(1, 0),
         bottom + 0.6,
         bottom + 0.65,

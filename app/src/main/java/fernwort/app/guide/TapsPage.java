@@ -3,11 +3,11 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Runs;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Runs;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Use;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -42,7 +42,7 @@ final class TapsPage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
     for (Usual usual : ALL) {
       boolean there = answers.taps().stream().anyMatch(t -> t.use() == usual.use());
@@ -50,7 +50,7 @@ final class TapsPage implements GuidePage {
       String u = usual.use().name() + "-";
       List<Field> fields = new ArrayList<>();
       fields.add(Field.tick(u + "there", "There is one", there, ""));
-      fields.add(Field.spot(u + "spot", "Where it is", Sheet.spot(tap.spot())));
+      fields.add(Field.spot(u + "spot", "Where it is", FilledPage.spot(tap.spot())));
       fields.add(
           GuidePage.amount(
               u + "height", "Its spout above the ground", units, Measure.LENGTH, tap.height(), ""));
@@ -69,7 +69,7 @@ final class TapsPage implements GuidePage {
     return cards;
   }
 
-  private static Tap now(Answers answers, Usual usual) {
+  private static Tap now(RigAnswers answers, Usual usual) {
     return answers.taps().stream()
         .filter(t -> t.use() == usual.use())
         .findFirst()
@@ -77,7 +77,7 @@ final class TapsPage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     List<Tap> taps = new ArrayList<>();
     for (Usual usual : ALL) {
       String u = usual.use().name() + "-";

@@ -61,7 +61,7 @@ enum UnitChoice {
   }
 
   /** Returns the units that a page asks for, where they are others than those it was shown in. */
-  static Optional<Units> chosen(Sheet sheet) {
+  static Optional<Units> chosen(FilledPage sheet) {
     Units now = sheet.units();
     return sheet
         .choice(NAME, UnitChoice.class)

@@ -1,8 +1,8 @@
 package fernwort.app.guide;
 
-import fernwort.core.guide.Answers.Joins;
-import fernwort.core.guide.Answers.Selector;
-import fernwort.core.guide.Answers.Third;
+import fernwort.core.guide.RigAnswers.Joins;
+import fernwort.core.guide.RigAnswers.Selector;
+import fernwort.core.guide.RigAnswers.Third;
 import java.util.List;
 import java.util.Locale;
 

@@ -4,7 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.guide.Answers;
+import fernwort.core.guide.RigAnswers;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 
@@ -24,7 +24,7 @@ final class VehiclePage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     return List.of(
         new Card(
             "vehicle",
@@ -54,17 +54,17 @@ final class VehiclePage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     return before.on(
         RigEdit.shortened(sheet.words("name", before.name())),
         people(before, sheet),
-        new Answers.Van(
+        new RigAnswers.Van(
             sheet.choice("body", Vehicle.Body.class).orElse(before.vehicle().body()),
             sheet.amount(
                 "length", "Its length", Measure.LENGTH, before.vehicle().length(), 1.5, 20)));
   }
 
-  private static int people(Answers before, Sheet sheet) {
+  private static int people(RigAnswers before, FilledPage sheet) {
     String text = sheet.text("people");
     if (text.matches("[0-9]{1,2}") && Integer.parseInt(text) <= MOST_PEOPLE) {
       return Integer.parseInt(text);

@@ -5,10 +5,10 @@ import fernwort.app.units.Units;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
 import fernwort.core.describe.TankResize;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Opening;
-import fernwort.core.guide.Answers.Tank;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Opening;
+import fernwort.core.guide.RigAnswers.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
@@ -34,12 +34,12 @@ final class VentsPage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     Guided guided = Guided.of(answers);
     return answers.tanks().stream().map(tank -> card(tank, answers, guided, units)).toList();
   }
 
-  private static Card card(Tank tank, Answers answers, Guided guided, Units units) {
+  private static Card card(Tank tank, RigAnswers answers, Guided guided, Units units) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
     fernwort.core.kind.end.Tank made = (fernwort.core.kind.end.Tank) part.kind();
     List<Field> fields = new ArrayList<>();
@@ -64,7 +64,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static FaceSketch sketch(
-      Tank tank, fernwort.core.kind.end.Tank made, Answers answers, Units units) {
+      Tank tank, fernwort.core.kind.end.Tank made, RigAnswers answers, Units units) {
     Point inner =
         new Point(TankResize.length(made), TankResize.width(made), TankResize.height(made));
     return FaceSketch.of(
@@ -77,7 +77,7 @@ final class VentsPage implements GuidePage {
         true);
   }
 
-  private static String words(TankPort port, Answers answers) {
+  private static String words(TankPort port, RigAnswers answers) {
     return switch (port.id()) {
       case "vent" -> "vent";
       case "neck" -> "filler neck";
@@ -95,7 +95,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Field openings(
-      Tank tank, fernwort.core.kind.end.Tank made, Answers answers, Units units) {
+      Tank tank, fernwort.core.kind.end.Tank made, RigAnswers answers, Units units) {
     List<List<Field>> rows = new ArrayList<>();
     List<String> names = new ArrayList<>();
     for (TankPort port : made.tankPorts()) {
@@ -144,7 +144,7 @@ final class VentsPage implements GuidePage {
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     Guided guided = Guided.of(before);
     return before.with(
         before.tanks().stream()
@@ -152,7 +152,7 @@ final class VentsPage implements GuidePage {
             .toList());
   }
 
-  private static Tank read(Tank tank, Guided guided, Sheet sheet) {
+  private static Tank read(Tank tank, Guided guided, FilledPage sheet) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
     List<Opening> openings = new ArrayList<>();
     for (String port : part.kind().ports()) {
@@ -179,7 +179,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Opening opening(
-      Tank tank, String port, Face face, Optional<Opening> was, Sheet sheet) {
+      Tank tank, String port, Face face, Optional<Opening> was, FilledPage sheet) {
     String label = tank.label() + ", " + port;
     return new Opening(
         port,

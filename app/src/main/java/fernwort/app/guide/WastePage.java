@@ -2,11 +2,11 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.Answers;
-import fernwort.core.guide.Answers.Runs;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Use;
-import fernwort.core.guide.Answers.Waste;
+import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Runs;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.guide.RigAnswers.Waste;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -28,7 +28,7 @@ final class WastePage implements GuidePage {
   }
 
   @Override
-  public List<Card> cards(Answers answers, Units units) {
+  public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
     List<Tap> drained = drained(answers);
     if (drained.size() > 1) {
@@ -63,14 +63,14 @@ final class WastePage implements GuidePage {
     return cards;
   }
 
-  private static List<Tap> drained(Answers answers) {
+  private static List<Tap> drained(RigAnswers answers) {
     return answers.taps().stream()
         .filter(t -> t.runs() == Runs.TANK && t.use() != Use.TOILET)
         .toList();
   }
 
   @Override
-  public Answers read(Answers before, Sheet sheet) {
+  public RigAnswers read(RigAnswers before, FilledPage sheet) {
     Set<Use> shared = EnumSet.noneOf(Use.class);
     for (Use use : Use.values()) {
       if (sheet.tick("shares-" + use.name())) {

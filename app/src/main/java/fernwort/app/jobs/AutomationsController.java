@@ -1,9 +1,9 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
 import fernwort.app.questions.Form;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.AutomationStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -12,7 +12,7 @@ import fernwort.core.jobs.automation.AutomationCheck;
 import fernwort.core.jobs.automation.AutomationRun;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
@@ -219,7 +219,7 @@ class AutomationsController {
       Model model) {
     OpenRig rig = rigs.open(id);
     State now = states.of(rig).state();
-    AutomationCheck check = AutomationCheck.of(rig.plumbing());
+    AutomationCheck check = AutomationCheck.of(rig.network());
     List<Row> rows = new ArrayList<>();
     List<Automation> sound = new ArrayList<>();
     List<AutomationCheck.Finding> alone = new ArrayList<>();
@@ -246,7 +246,7 @@ class AutomationsController {
     model.addAttribute("together", words(check.together(sound, alone, now), units));
     model.addAttribute("purposes", Offer.ALL);
     model.addAttribute("asked", Offer.of(purpose));
-    model.addAttribute("tanks", rig.plumbing().tanks());
+    model.addAttribute("tanks", rig.network().tanks());
     model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(
         "taps", rig.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList());
@@ -260,7 +260,7 @@ class AutomationsController {
               : now;
       AutomationRun.Course course =
           AutomationRun.run(
-              rig.plumbing(),
+              rig.network(),
               sound,
               from,
               Math.clamp(hours, 0.1, 48) * HOUR,
@@ -283,7 +283,7 @@ class AutomationsController {
 
   private static CourseView course(OpenRig rig, AutomationRun.Course course, Units units) {
     List<String> events = new ArrayList<>();
-    for (AutomationRun.Event event : course.events()) {
+    for (AutomationRun.Noted event : course.events()) {
       event.turn().ifPresent(t -> events.add(Times.of(event.at()) + ": " + turned(rig.rig(), t)));
       event
           .happening()
@@ -292,7 +292,7 @@ class AutomationsController {
               h -> events.add(Times.of(event.at()) + ": " + HappeningWords.of(rig.rig(), h)));
     }
     List<String> tanks =
-        rig.plumbing().tanks().stream()
+        rig.network().tanks().stream()
             .map(t ->
                 "%s held %s to %s"
                     .formatted(

@@ -1,12 +1,12 @@
 package fernwort.app.jobs;
 
 import fernwort.app.Missing;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobBook;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobBook;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.States;
 import fernwort.app.store.CardStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -154,7 +154,7 @@ class CardsController {
     model.addAttribute("jobs", jobs);
     model.addAttribute("shows", card.shows().contains(LEVELS));
     model.addAttribute(
-        "tanks", rig.plumbing().tanks().stream().map(t -> tank(rig, now, t, units)).toList());
+        "tanks", rig.network().tanks().stream().map(t -> tank(rig, now, t, units)).toList());
     model.addAttribute(
         "warnings",
         Outlook.of(rig, now).warnings().stream()
@@ -170,6 +170,6 @@ class CardsController {
         .formatted(
             tank.label(),
             units.show(Measure.VOLUME, volume),
-            units.show(Measure.VOLUME, rig.plumbing().room(tank.id()).capacity()));
+            units.show(Measure.VOLUME, rig.network().room(tank.id()).capacity()));
   }
 }

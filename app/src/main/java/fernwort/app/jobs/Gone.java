@@ -1,7 +1,7 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.RigStore;
 import fernwort.core.rig.Rig;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.JobBook;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.JobBook;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
@@ -12,8 +12,8 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
@@ -162,11 +162,11 @@ class JobRuns {
       logbook.job(
           rig.id(),
           run,
-          Saying.of(
+          Message.of(
                   "{}: done in {}{}",
-                  Saying.kept(going.title()),
+                  Message.kept(going.title()),
                   Amount.time(took.toSeconds()),
-                  moved > 0 ? Saying.of(", about {}", Amount.volume(moved)) : Saying.NOTHING)
+                  moved > 0 ? Message.of(", about {}", Amount.volume(moved)) : Message.NOTHING)
               .keep(),
           who);
     }

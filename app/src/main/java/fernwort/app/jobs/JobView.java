@@ -1,7 +1,7 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.JobBook;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.JobBook;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.find.FillToMark;
@@ -12,7 +12,7 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.say.Times;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -61,7 +61,7 @@ record JobView(
   record SlipRow(String sign, String words, String leads, String undone) {
 
     /** What is the same to people is told once, with every slip that leads to it. */
-    private record Outcome(Slip.Grade grade, Saying leads, String undone) {}
+    private record Outcome(Slip.Grade grade, Message leads, String undone) {}
 
     /** Returns each outcome once, in the order of the slips, the worst first. */
     static List<SlipRow> of(List<Slip> slips, Units units) {
@@ -112,9 +112,7 @@ record JobView(
 
   private static Map<String, Double> halfFull(OpenRig rig) {
     Map<String, Double> half = new LinkedHashMap<>();
-    rig.plumbing()
-        .tanks()
-        .forEach(t -> half.put(t.id(), rig.plumbing().room(t.id()).capacity() / 2));
+    rig.network().tanks().forEach(t -> half.put(t.id(), rig.network().room(t.id()).capacity() / 2));
     return half;
   }
 

@@ -1,11 +1,11 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobBook;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Sleep;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobBook;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
+import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -16,8 +16,8 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.rig.State;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
@@ -103,7 +103,7 @@ class JobsController {
             .map(r ->
                 new RunRow(
                     r.id(),
-                    units.say(Saying.kept(r.title())),
+                    units.say(Message.kept(r.title())),
                     r.who(),
                     r.outcome() == RunStore.Outcome.RUNNING))
             .toList());

@@ -2,9 +2,9 @@ package fernwort.app.jobs;
 
 import fernwort.app.board.Symbol;
 import fernwort.app.board.layout.Lettering;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Line;

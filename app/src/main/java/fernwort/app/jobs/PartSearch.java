@@ -1,6 +1,6 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
 

@@ -1,12 +1,12 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Setting;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -77,7 +77,7 @@ record RunView(
     boolean running = run.outcome() == RunStore.Outcome.RUNNING;
     return new RunView(
         run.id(),
-        units.say(Saying.kept(run.title())),
+        units.say(Message.kept(run.title())),
         run.outcome().name().toLowerCase(java.util.Locale.ROOT),
         lines,
         lines.stream().filter(l -> l.mark().equals("skipped")).toList(),

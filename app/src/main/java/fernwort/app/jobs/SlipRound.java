@@ -1,8 +1,8 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.Awaited;
-import fernwort.app.garage.JobBook;
-import fernwort.app.garage.SlipBench;
+import fernwort.app.services.Awaited;
+import fernwort.app.services.JobBook;
+import fernwort.app.services.SlipBench;
 import fernwort.core.effort.EffortExceededException;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Slip;

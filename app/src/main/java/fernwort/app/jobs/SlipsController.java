@@ -2,11 +2,11 @@ package fernwort.app.jobs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.SlipBench;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.SlipBench;
+import fernwort.app.services.States;
 import fernwort.app.units.Units;
 import fernwort.core.rig.State;
 import java.time.Duration;

@@ -1,6 +1,6 @@
 package fernwort.app.jobs;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.find.EmptyingJob;
@@ -8,8 +8,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
-import fernwort.core.winter.sheets.Leftover;
-import fernwort.core.winter.sheets.Remains;
+import fernwort.core.winter.sheets.ResidualWater;
 import java.util.List;
 
 /**
@@ -28,19 +27,19 @@ record Stays(List<Row> rows, String total) {
     if (plan.job().kind() != Job.Kind.EMPTY_OUT) {
       return new Stays(List.of(), "");
     }
-    List<Leftover> left =
-        Remains.of(
-            rig.plumbing(),
+    List<ResidualWater> left =
+        ResidualWater.of(
+            rig.network(),
             plan.after(),
             EmptyingJob.tanksOf(plan.job()),
             EmptyingJob.emptiesLines(plan.job()));
-    double total = left.stream().mapToDouble(Leftover::volume).sum();
+    double total = left.stream().mapToDouble(ResidualWater::volume).sum();
     return new Stays(
         left.stream().map(l -> new Row(where(rig.rig(), l), amount(l.volume(), units))).toList(),
         amount(total, units));
   }
 
-  private static String where(Rig rig, Leftover left) {
+  private static String where(Rig rig, ResidualWater left) {
     return switch (left.kind()) {
       case TANK -> rig.part(left.id()).label();
       case BODY -> rig.part(left.id()).label() + " (its body)";

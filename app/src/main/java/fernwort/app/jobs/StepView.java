@@ -8,7 +8,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.say.Times;
 import java.util.List;
 import java.util.Optional;
@@ -113,7 +113,7 @@ record StepView(
         timed ? Math.round(wait.seconds().expected()) : 0,
         wait.moved() > 0 ? units.show(Measure.VOLUME, wait.moved()) : "",
         wait.then().stream()
-            .map(t -> units.say(Saying.of("After {} {}", Amount.time(t.seconds()), t.words())))
+            .map(t -> units.say(Message.of("After {} {}", Amount.time(t.seconds()), t.words())))
             .toList(),
         String.join(
             ", ",

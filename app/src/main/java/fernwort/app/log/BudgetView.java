@@ -1,14 +1,14 @@
 package fernwort.app.log;
 
-import fernwort.app.garage.OpenRig;
 import fernwort.app.questions.Chart;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
+import fernwort.core.budget.ConsumptionFilter;
 import fernwort.core.budget.Daily;
 import fernwort.core.budget.Fact;
-import fernwort.core.budget.Learnt;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
@@ -70,13 +70,13 @@ record BudgetView(
 
   static BudgetView of(
       Budget budget, List<Daily> days, Habits habits, Optional<Instant> wish, Units units) {
-    Learnt fresh = budget.fresh();
+    ConsumptionFilter fresh = budget.fresh();
     return new BudgetView(
         budget.enough(),
         fresh.isKnown() ? "Fresh water ends " + span(fresh.ends(), budget.at()) : "",
         budget
             .gray()
-            .filter(Learnt::isKnown)
+            .filter(ConsumptionFilter::isKnown)
             .map(g -> "Gray is full " + span(g.ends(), budget.at()))
             .orElse(""),
         fresh.isKnown() && !isFar(fresh.ends().low(), budget.at())
@@ -176,7 +176,7 @@ record BudgetView(
 
   private static List<Would> woulds(Budget budget, Habits habits, Units units) {
     List<Would> woulds = new ArrayList<>();
-    Learnt fresh = budget.fresh();
+    ConsumptionFilter fresh = budget.fresh();
     if (!fresh.isKnown()) {
       return woulds;
     }
@@ -203,7 +203,7 @@ record BudgetView(
             fresh.ends(1, A_JUG)));
     budget
         .gray()
-        .filter(Learnt::isKnown)
+        .filter(ConsumptionFilter::isKnown)
         .ifPresent(gray -> {
           double room = gray.volume();
           woulds.add(would("Gray dumped now", gray.ends(), gray.ends(1, room)));
@@ -214,7 +214,7 @@ record BudgetView(
   /** What is learnt is spread over the habits as they were entered: no reading tells them apart. */
   private static List<Habitual> habitual(Budget budget, Habits habits, Units units) {
     double all = habits.freshPerDay();
-    Learnt fresh = budget.fresh();
+    ConsumptionFilter fresh = budget.fresh();
     if (!fresh.isKnown() || !(all > 0)) {
       return List.of();
     }
@@ -264,7 +264,7 @@ record BudgetView(
       String title,
       OpenRig rig,
       List<String> tanks,
-      Learnt learnt,
+      ConsumptionFilter learnt,
       double now,
       List<Entry> entries,
       List<Fact.Seen> looks,

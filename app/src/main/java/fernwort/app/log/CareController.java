@@ -1,17 +1,17 @@
 package fernwort.app.log;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.Diary;
-import fernwort.app.garage.JobDesk;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
-import fernwort.app.garage.Winters;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.JobDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
+import fernwort.app.services.Winters;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
-import fernwort.core.budget.Need;
+import fernwort.core.budget.Shortfall;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
 import fernwort.core.hygiene.BadBatch;
@@ -20,7 +20,7 @@ import fernwort.core.hygiene.Upkeep;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
@@ -92,7 +92,7 @@ class CareController {
     return Upkeep.of(
         rig.rig(),
         entries,
-        Daily.of(rig.plumbing(), entries, diary.asked(rig, now)),
+        Daily.of(rig.network(), entries, diary.asked(rig, now)),
         ZoneId.systemDefault(),
         now);
   }
@@ -173,7 +173,7 @@ class CareController {
   }
 
   private static String dose(OpenRig rig, String tank, Units units) {
-    TankFigures figures = rig.plumbing().figures(rig.rig().part(tank), Slope.LEVEL);
+    TankFigures figures = rig.network().figures(rig.rig().part(tank), Slope.LEVEL);
     double full = figures.full();
     Dose dose = Dose.sanitizing(full, figures.stranded());
     return String.format(
@@ -252,11 +252,9 @@ class CareController {
 
   private List<String> plan(OpenRig rig, Map<String, String> typed, Units units) {
     Budget budget = diary.budget(rig, clock.instant());
-    Need need =
-        Need.of(
-            budget,
-            Budget.fresh(rig.plumbing(), states.parked(rig)),
-            number(typed, "days", "Days"));
+    Shortfall need =
+        Shortfall.of(
+            budget, Budget.fresh(rig.network(), states.parked(rig)), number(typed, "days", "Days"));
     List<String> rows = new ArrayList<>();
     rows.add(
         "For %s days %s are used, by the high end of what you use; %s are there: %s to haul."
@@ -351,7 +349,7 @@ class CareController {
     }
     BadBatch found =
         BadBatch.of(
-            rig.plumbing(),
+            rig.network(),
             entries(rig),
             batch,
             new BadBatch.Asked(

@@ -1,14 +1,14 @@
 package fernwort.app.log;
 
-import fernwort.app.garage.Calibrations;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.Diary;
-import fernwort.app.garage.OpenRig;
 import fernwort.app.questions.Column;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
+import fernwort.app.services.Calibrations;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.end.Tank;
@@ -98,7 +98,7 @@ class GaugesController {
         "The curve only rises, and is smooth between what was seen; what was seen out of order is"
             + " taken at its mean. A step that is further off the tank's shape than half a step"
             + " lies: trust the jugs.",
-        () -> answer(trip, new GaugeScale(kind, trip.plumbing().room(tank.id())), jugs, fills));
+        () -> answer(trip, new GaugeScale(kind, trip.network().room(tank.id())), jugs, fills));
   }
 
   private static Column shown(boolean steps, String id, String words) {
@@ -181,7 +181,7 @@ class GaugesController {
       throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
     }
     Dipstick stick =
-        Dipstick.of(kind, rig.plumbing().room(tank), slope, 1 / units.in(Measure.VOLUME, 1));
+        Dipstick.of(kind, rig.network().room(tank), slope, 1 / units.in(Measure.VOLUME, 1));
     double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
     List<Strip> strips = new ArrayList<>();
     double length = stick.length() * 1000;

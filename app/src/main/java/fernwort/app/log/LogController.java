@@ -2,19 +2,19 @@ package fernwort.app.log;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.Diary;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
 import fernwort.app.questions.Chart;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
+import fernwort.core.budget.ConsumptionFilter;
 import fernwort.core.budget.Daily;
 import fernwort.core.budget.Fact;
-import fernwort.core.budget.Learnt;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
@@ -120,7 +120,7 @@ class LogController {
 
   private List<Tank> tanks(OpenRig rig) {
     Map<String, Logbook.Level> levels = states.of(rig).readings();
-    return rig.plumbing().tanks().stream()
+    return rig.network().tanks().stream()
         .map(t -> {
           fernwort.core.kind.end.Tank tank = (fernwort.core.kind.end.Tank) t.kind();
           int steps = tank.gauge().showsSteps() ? tank.gauge().steps() : -1;
@@ -150,7 +150,7 @@ class LogController {
 
   private List<Daily> days(OpenRig rig, Budget budget, List<Entry> entries) {
     Instant at = Instant.ofEpochSecond((long) budget.at());
-    return Daily.of(rig.plumbing(), entries, diary.asked(rig, at));
+    return Daily.of(rig.network(), entries, diary.asked(rig, at));
   }
 
   /** What is learnt, with its pictures. */
@@ -176,7 +176,7 @@ class LogController {
             units));
     budget
         .gray()
-        .filter(Learnt::isKnown)
+        .filter(ConsumptionFilter::isKnown)
         .ifPresent(g ->
             charts.add(
                 BudgetView.levels(
@@ -198,7 +198,7 @@ class LogController {
   }
 
   private List<Fact.Seen> looks(OpenRig rig, Contents contents, List<Entry> entries) {
-    return Budget.looks(rig.plumbing(), contents, entries, diary.asked(rig, clock.instant()));
+    return Budget.looks(rig.network(), contents, entries, diary.asked(rig, clock.instant()));
   }
 
   private static List<String> ids(OpenRig rig, Contents contents) {

@@ -1,16 +1,16 @@
 package fernwort.app.log;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.Diary;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Part;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -197,7 +197,7 @@ class LogLines {
                 .formatted(label, words(part, entry.before()), words(part, entry.after()));
         case READING -> label + " read";
         case UNDO -> "Took back a change of " + label;
-        case JOB -> units.say(Saying.kept(entry.after()));
+        case JOB -> units.say(Message.kept(entry.after()));
         case REDO -> "Put back a change of " + label;
       };
     }

@@ -1,8 +1,8 @@
 package fernwort.app.log;
 
 import fernwort.app.board.ReadingText;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.diary.Entry;

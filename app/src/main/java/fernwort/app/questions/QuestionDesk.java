@@ -1,8 +1,8 @@
 package fernwort.app.questions;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import java.util.HashMap;

@@ -1,11 +1,11 @@
 package fernwort.app.questions;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.Habits;
@@ -26,8 +26,8 @@ import java.util.Map;
 public record Trip(
     OpenRig open, State now, Habits habits, Map<String, SizingStore.Kept> kept, Units units) {
 
-  public Plumbing plumbing() {
-    return open.plumbing();
+  public Network network() {
+    return open.network();
   }
 
   public Rig rig() {
@@ -62,12 +62,12 @@ public record Trip(
     rig()
         .tanks(Contents.FRESH)
         .forEach(t -> {
-          volumes.put(t.id(), plumbing().figures(t, now.slope()).full());
+          volumes.put(t.id(), network().figures(t, now.slope()).full());
         });
     return new State(now.setting(), volumes, now.slope());
   }
 
   public Lasts lastsFromFull() {
-    return Lasts.of(plumbing(), full(), habits);
+    return Lasts.of(network(), full(), habits);
   }
 }

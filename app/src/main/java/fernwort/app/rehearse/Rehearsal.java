@@ -1,7 +1,7 @@
 package fernwort.app.rehearse;
 
-import fernwort.app.garage.OpenRig;
-import fernwort.core.run.Happening;
+import fernwort.app.services.OpenRig;
+import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -24,11 +24,11 @@ final class Rehearsal {
   private static final double GURGLE = 20;
 
   /** An event with its time. */
-  record Event(double at, String words) {}
+  record Told(double at, String words) {}
 
   private final OpenRig rig;
   private final List<Simulation> marks = new ArrayList<>();
-  private final List<Event> events = new ArrayList<>();
+  private final List<Told> events = new ArrayList<>();
   private Simulation run;
   private double speed = 10;
   private boolean playing;
@@ -87,7 +87,7 @@ final class Rehearsal {
     double until = run.time() + speed * seconds;
     long end = System.nanoTime() + BUDGET;
     while (playing && run.time() < until - 1e-9 && System.nanoTime() < end) {
-      List<Happening> found = next(until);
+      List<Event> found = next(until);
       note(found);
       found.stream()
           .filter(HappeningWords::isSerious)
@@ -102,7 +102,7 @@ final class Rehearsal {
   }
 
   /** Runs on to what happens next; a flow that cannot be found stops the rehearsal and is told. */
-  private List<Happening> next(double until) {
+  private List<Event> next(double until) {
     try {
       return run.runToNext(until);
     } catch (IllegalStateException e) {
@@ -112,13 +112,13 @@ final class Rehearsal {
     }
   }
 
-  private void note(List<Happening> found) {
-    for (Happening h : found) {
+  private void note(List<Event> found) {
+    for (Event h : found) {
       String words = HappeningWords.of(rig.rig(), h);
       boolean repeated =
           events.stream().anyMatch(e -> e.words().equals(words) && e.at() > h.at() - GURGLE);
       if (!repeated) {
-        events.add(new Event(h.at(), words));
+        events.add(new Told(h.at(), words));
       }
       if (events.size() > MOST_EVENTS) {
         events.removeFirst();
@@ -158,7 +158,7 @@ final class Rehearsal {
     return stopped;
   }
 
-  synchronized List<Event> events() {
+  synchronized List<Told> events() {
     return List.copyOf(events);
   }
 }

@@ -1,7 +1,7 @@
 package fernwort.app.rehearse;
 
 import fernwort.app.Missing;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
 import java.time.Duration;

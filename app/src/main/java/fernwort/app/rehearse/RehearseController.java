@@ -2,10 +2,10 @@ package fernwort.app.rehearse;
 
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Sleep;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
+import fernwort.app.services.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
@@ -57,7 +57,7 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run =
         Simulation.start(
-            rig.plumbing(),
+            rig.network(),
             rig.hydraulics(),
             states.of(rig).state(),
             Conditions.ORDINARY,
@@ -71,15 +71,15 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run =
         Simulation.start(
-            rig.plumbing(),
+            rig.network(),
             rig.hydraulics(),
             states.of(rig).state(),
             Conditions.ORDINARY,
             sleep.dry(rig));
     model.addAttribute("now", Snapshot.of(new Rehearsal(rig, run), units));
-    model.addAttribute("flows", Answers.flows(rig, run, units));
-    model.addAttribute("until", Answers.until(rig, run, units));
-    model.addAttribute("alsoOpen", Answers.alsoOpen(rig, run, units));
+    model.addAttribute("flows", RehearsalAnswers.flows(rig, run, units));
+    model.addAttribute("until", RehearsalAnswers.until(rig, run, units));
+    model.addAttribute("alsoOpen", RehearsalAnswers.alsoOpen(rig, run, units));
     return "answers";
   }
 
@@ -110,9 +110,9 @@ class RehearseController {
     model.addAttribute("volumeUnit", units.unit(Measure.VOLUME).sign());
     model.addAttribute("flowUnit", units.unit(Measure.FLOW).sign());
     model.addAttribute("handles", handles(rig, moment.state().setting()));
-    model.addAttribute("flows", Answers.flows(rig, rehearsal.ahead(), units));
-    model.addAttribute("until", Answers.until(rig, rehearsal.ahead(), units));
-    model.addAttribute("alsoOpen", Answers.alsoOpen(rig, rehearsal.ahead(), units));
+    model.addAttribute("flows", RehearsalAnswers.flows(rig, rehearsal.ahead(), units));
+    model.addAttribute("until", RehearsalAnswers.until(rig, rehearsal.ahead(), units));
+    model.addAttribute("alsoOpen", RehearsalAnswers.alsoOpen(rig, rehearsal.ahead(), units));
   }
 
   private static List<Handle> handles(OpenRig rig, Setting setting) {

@@ -3,7 +3,7 @@ package fernwort.app.rehearse;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
@@ -62,13 +62,13 @@ record Snapshot(
 
   static Snapshot of(Rehearsal rehearsal, Units units) {
     Moment moment = rehearsal.moment();
-    Plumbing plumbing = rehearsal.rig().plumbing();
+    Network network = rehearsal.rig().network();
     Flows flows = moment.flows();
     Map<String, TankMark> tanks = new TreeMap<>();
     List<String> rows = new ArrayList<>();
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       double volume = moment.state().volume(tank.id());
-      double share = volume / plumbing.room(tank.id()).capacity();
+      double share = volume / network.room(tank.id()).capacity();
       double air = moment.air().getOrDefault(tank.id(), 0.0);
       String text = units.show(Measure.VOLUME, volume);
       if (Math.abs(air) > 50) {
@@ -100,10 +100,10 @@ record Snapshot(
     moment.warmth().forEach((id, t) -> marks.put(id, units.show(Measure.TEMPERATURE, t)));
     marks.forEach((part, text) ->
         rows.add(
-            plumbing.rig().part(part).label()
+            network.rig().part(part).label()
                 + " "
                 + text
-                + pressure(flows, plumbing.rig().part(part), units)));
+                + pressure(flows, network.rig().part(part), units)));
     return new Snapshot(
         moment.time(),
         HappeningWords.time(moment.time()),
@@ -114,7 +114,7 @@ record Snapshot(
             : rehearsal.stopped() + ". Play on, set something, or go back.",
         tanks,
         lines,
-        streams(plumbing, flows, units),
+        streams(network, flows, units),
         marks,
         rows,
         rehearsal.events().reversed().stream()
@@ -122,11 +122,11 @@ record Snapshot(
             .toList());
   }
 
-  private static Map<String, Stream> streams(Plumbing plumbing, Flows flows, Units units) {
+  private static Map<String, Stream> streams(Network network, Flows flows, Units units) {
     Map<String, Stream> streams = new TreeMap<>();
     for (Map<String, Double> of : List.of(flows.fixtures(), flows.supplies(), flows.ends())) {
       of.forEach((id, q) ->
-          streams.put(id, new Stream(plumbing.rig().part(id).label(), units.in(Measure.FLOW, q))));
+          streams.put(id, new Stream(network.rig().part(id).label(), units.in(Measure.FLOW, q))));
     }
     return streams;
   }

@@ -1,13 +1,13 @@
 package fernwort.app.rig;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.States;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.RigStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.describe.Comparison;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -83,8 +83,8 @@ class CompareController {
     rows.add(row("Name", first, second, Rig::name));
     rows.add(row("Parts", first, second, r -> Integer.toString(r.parts().size())));
     rows.add(row("Lines", first, second, r -> Integer.toString(r.lines().size())));
-    Holds one = Holds.of(Plumbing.of(first), habits);
-    Holds two = Holds.of(Plumbing.of(second), habits);
+    Holds one = Holds.of(Network.of(first), habits);
+    Holds two = Holds.of(Network.of(second), habits);
     rows.add(row("Fresh water, full", one, two, h -> units.show(Measure.VOLUME, h.fresh())));
     rows.add(row("Gray water, full", one, two, h -> units.show(Measure.VOLUME, h.gray())));
     rows.add(
@@ -98,7 +98,7 @@ class CompareController {
             "Findings of the review",
             first,
             second,
-            r -> Integer.toString(LayoutReview.of(Plumbing.of(r)).size())));
+            r -> Integer.toString(LayoutReview.of(Network.of(r)).size())));
     return rows;
   }
 
@@ -129,12 +129,12 @@ class CompareController {
 
   private static Set<String> keys(Rig rig) {
     Set<String> keys = new HashSet<>();
-    LayoutReview.of(Plumbing.of(rig)).forEach(f -> keys.add(f.key()));
+    LayoutReview.of(Network.of(rig)).forEach(f -> keys.add(f.key()));
     return keys;
   }
 
   private static List<String> titles(Rig rig, Set<String> known, Units units) {
-    return LayoutReview.of(Plumbing.of(rig)).stream()
+    return LayoutReview.of(Network.of(rig)).stream()
         .filter(f -> !known.contains(f.key()))
         .map(f -> units.say(f.title()))
         .toList();

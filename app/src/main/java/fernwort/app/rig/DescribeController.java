@@ -1,7 +1,7 @@
 package fernwort.app.rig;
 
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.AnswerStore;
 import fernwort.app.units.Units;
 import fernwort.core.describe.Alteration;
@@ -192,7 +192,7 @@ class DescribeController {
       @RequestParam String finding,
       @ModelAttribute("who") String who) {
     Finding found =
-        LayoutReview.of(rigs.open(id).plumbing()).stream()
+        LayoutReview.of(rigs.open(id).network()).stream()
             .filter(f -> f.key().equals(finding) && f.change().isPresent())
             .findFirst()
             .orElseThrow(() ->

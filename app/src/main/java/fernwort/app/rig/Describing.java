@@ -2,13 +2,13 @@ package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.garage.Descriptions;
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.NewParts;
-import fernwort.core.describe.Plan;
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.TankResize;
 import fernwort.core.kind.Kind;
@@ -67,7 +67,7 @@ class Describing {
             .findFirst()
             .map(p -> new PlaceForm(rig, units).view(p)),
         AddForm.at(rig, names, picked, units),
-        LayoutReview.of(open.plumbing()),
+        LayoutReview.of(open.network()),
         new VehicleForm(units).fields(rig.vehicle()),
         can[0],
         can[1]);
@@ -149,7 +149,7 @@ class Describing {
   /** The field of the plan in which the middle of a part is. */
   private static String spot(Rig rig, Part part) {
     Point middle = middle(part);
-    Plan.Cell cell = Plan.of(rig.vehicle()).cell(middle.x(), middle.y());
+    FloorGrid.Cell cell = FloorGrid.of(rig.vehicle()).cell(middle.x(), middle.y());
     return cell.along() + "-" + cell.side();
   }
 
@@ -242,8 +242,8 @@ class Describing {
     if (measured || !spot.matches("[0-4]-[0-2]") || spot.equals(spot(rig, old))) {
       return new Point(x, y, old.height());
     }
-    Plan.Cell cell = new Plan.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
-    Point to = Plan.of(rig.vehicle()).point(cell, old.height());
+    FloorGrid.Cell cell = new FloorGrid.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
+    Point to = FloorGrid.of(rig.vehicle()).point(cell, old.height());
     Point was = middle(old);
     return new Point(old.x() + to.x() - was.x(), old.y() + to.y() - was.y(), old.height());
   }

@@ -6,8 +6,8 @@ import fernwort.app.web.Field;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.line.Valve;
 import java.util.List;
@@ -109,7 +109,7 @@ final class KindForm {
    *
    * @param values the form
    */
-  private record Entered(Values values) implements Answers {
+  private record Entered(Values values) implements EnteredValues {
 
     @Override
     public double amount(Asked asked) {

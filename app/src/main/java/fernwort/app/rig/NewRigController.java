@@ -2,7 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
 import fernwort.app.board.PlanDrawing;
-import fernwort.app.garage.Descriptions;
+import fernwort.app.services.Descriptions;
 import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;

@@ -3,7 +3,7 @@ package fernwort.app.rig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.describe.Plan;
+import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Place;
@@ -20,7 +20,7 @@ final class PlaceForm {
   private static final double MOST_HEATING = 10_000;
 
   private static final double OVER_THE_FLOOR = 0.6;
-  private static final Plan.Cell MIDDLE = new Plan.Cell(2, 1);
+  private static final FloorGrid.Cell MIDDLE = new FloorGrid.Cell(2, 1);
 
   private final Rig rig;
   private final Units units;
@@ -41,13 +41,13 @@ final class PlaceForm {
 
   /** A place that is not there yet, in the middle of the vehicle. */
   Place anew() {
-    Point middle = Plan.of(rig.vehicle()).point(MIDDLE, 0);
+    Point middle = FloorGrid.of(rig.vehicle()).point(MIDDLE, 0);
     return new Place("", "", "", middle.x(), middle.y(), rig.vehicle().floor() + OVER_THE_FLOOR);
   }
 
   private List<Field> fields(Place place) {
     String p = prefix(place);
-    Plan.Cell cell = Plan.of(rig.vehicle()).cell(place.x(), place.y());
+    FloorGrid.Cell cell = FloorGrid.of(rig.vehicle()).cell(place.x(), place.y());
     return List.of(
         Field.text(p + "label", "Its name", place.label(), ""),
         Field.text(
@@ -87,8 +87,8 @@ final class PlaceForm {
     if (v.isAsShown(p + "spot") || !spot.matches("[0-4]-[0-2]")) {
       return new Place(id, label, v.text(p + "reach"), old.x(), old.y(), height, warmth, heating);
     }
-    Plan.Cell cell = new Plan.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
-    Point at = Plan.of(rig.vehicle()).point(cell, height);
+    FloorGrid.Cell cell = new FloorGrid.Cell(spot.charAt(0) - '0', spot.charAt(2) - '0');
+    Point at = FloorGrid.of(rig.vehicle()).point(cell, height);
     return new Place(id, label, v.text(p + "reach"), at.x(), at.y(), height, warmth, heating);
   }
 

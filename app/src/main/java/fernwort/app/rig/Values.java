@@ -4,7 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Doubt;
 import fernwort.app.web.Field;
-import fernwort.app.web.Slips;
+import fernwort.app.web.FieldErrors;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -173,12 +173,12 @@ final class Values {
   /**
    * Ends the reading.
    *
-   * @throws Slips with what is wrong, field by field
+   * @throws FieldErrors with what is wrong, field by field
    * @throws Doubt with the first thing that looks like a slip, unless the person is sure
    */
   void settle() {
     if (!slips.isEmpty()) {
-      throw new Slips(slips);
+      throw new FieldErrors(slips);
     }
     if (!doubts.isEmpty() && !text("sure").equals("true")) {
       throw new Doubt(doubts.getFirst());

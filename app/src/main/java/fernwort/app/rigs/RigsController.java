@@ -1,7 +1,7 @@
 package fernwort.app.rigs;
 
 import fernwort.app.format.RigFormat;
-import fernwort.app.garage.Descriptions;
+import fernwort.app.services.Descriptions;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.rig.InvalidRigException;

@@ -43,7 +43,7 @@ final class DaysPage {
         "These tanks, how long",
         trip.form(),
         "",
-        () -> Question.Answer.rows(stayRows(Lasts.of(trip.plumbing(), trip.now(), trip.habits()))));
+        () -> Question.Answer.rows(stayRows(Lasts.of(trip.network(), trip.now(), trip.habits()))));
   }
 
   private List<Question.Row> stayRows(Lasts now) {

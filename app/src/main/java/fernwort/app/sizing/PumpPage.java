@@ -10,7 +10,7 @@ import fernwort.core.bench.WasteLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.WasteRuns;
+import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
@@ -41,7 +41,7 @@ final class PumpPage {
     Optional<PumpAndLines> figures;
     String problem = "";
     try {
-      figures = Optional.of(PumpAndLines.of(trip.plumbing(), trip.now(), together));
+      figures = Optional.of(PumpAndLines.of(trip.network(), trip.now(), together));
     } catch (Refusal e) {
       figures = Optional.empty();
       problem = trip.units().say(e.saying());
@@ -344,8 +344,7 @@ final class PumpPage {
             + " comes first. It should run no more than half full, or it gulps air and empties its"
             + " trap.",
         () -> {
-          List<List<String>> rows =
-              WasteLine.of(trip.plumbing()).stream().map(this::drain).toList();
+          List<List<String>> rows = WasteLine.of(trip.network()).stream().map(this::drain).toList();
           if (rows.isEmpty()) {
             throw new Refusal("No fixture's waste is joined to a line");
           }

@@ -7,7 +7,7 @@ import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.kind.tank.Shape;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Water;
 import fernwort.core.sizing.WhatFits;
 import fernwort.core.sizing.WhatFits.Margins;
 import fernwort.core.sizing.WhatFits.Space;

@@ -181,7 +181,7 @@ final class SupplyPage {
 
   /** What a tank takes from empty to its lowest vent (m³). */
   private double fills(Part part) {
-    return trip.plumbing().figures(part, Slope.LEVEL).full();
+    return trip.network().figures(part, Slope.LEVEL).full();
   }
 
   // --- buffer --------------------------------------------------------------------------------

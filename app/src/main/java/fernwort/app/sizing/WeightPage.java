@@ -8,10 +8,10 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Warning;
+import fernwort.core.load.Bearing;
 import fernwort.core.load.DrawOrders;
 import fernwort.core.load.LightFill;
 import fernwort.core.load.Loads;
-import fernwort.core.load.Support;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Part;
 import fernwort.core.sizing.Demand;
@@ -41,8 +41,8 @@ final class WeightPage {
   private Question weight() {
     Form form = trip.form();
     Map<String, Double> tried = new HashMap<>();
-    for (Part tank : trip.plumbing().tanks()) {
-      double capacity = trip.plumbing().room(tank.id()).capacity();
+    for (Part tank : trip.network().tanks()) {
+      double capacity = trip.network().room(tank.id()).capacity();
       double percent =
           form.number(
               "load-" + tank.id(),
@@ -58,9 +58,9 @@ final class WeightPage {
         form,
         "Level ground, measured empty loads, water alone on top. A weighbridge has the last word.",
         () -> {
-          Loads now = Loads.of(trip.plumbing(), trip.now().volumes());
-          Loads full = Loads.of(trip.plumbing(), trip.full().volumes());
-          Loads any = Loads.of(trip.plumbing(), tried);
+          Loads now = Loads.of(trip.network(), trip.now().volumes());
+          Loads full = Loads.of(trip.network(), trip.full().volumes());
+          Loads any = Loads.of(trip.network(), tried);
           List<List<String>> rows = new ArrayList<>();
           rows.add(row(now.supports().get(0), now.onRear(), any.onRear(), full.onRear()));
           rows.add(row(now.supports().get(1), now.onFront(), any.onFront(), full.onFront()));
@@ -74,7 +74,7 @@ final class WeightPage {
                   ""));
           return Question.Answer.tables(
               withWarnings(
-                  trip.units(), payload(full), LoadCheck.of(trip.plumbing(), trip.now().volumes())),
+                  trip.units(), payload(full), LoadCheck.of(trip.network(), trip.now().volumes())),
               List.of(
                   new Question.Table(
                       "Loads",
@@ -110,7 +110,7 @@ final class WeightPage {
             "people, food and tools need the rest"));
   }
 
-  private List<String> row(Support support, double now, double tried, double full) {
+  private List<String> row(Bearing support, double now, double tried, double full) {
     double margin = support.highest() - full;
     return List.of(
         called(support) + (support.empty() == 0 ? " (water alone)" : ""),
@@ -121,7 +121,7 @@ final class WeightPage {
         margin(support, full, margin));
   }
 
-  private String margin(Support support, double full, double margin) {
+  private String margin(Bearing support, double full, double margin) {
     if (margin < 0) {
       return "△ over by " + mass(-margin);
     }
@@ -129,7 +129,7 @@ final class WeightPage {
     return light ? "△ too light by " + mass(support.lowest() - full) : mass(margin);
   }
 
-  private static String called(Support support) {
+  private static String called(Bearing support) {
     if (support.label().equals("drawbar")) {
       return support.label();
     }
@@ -151,7 +151,7 @@ final class WeightPage {
             + " filling there by itself; with its valve shut the tank fills to the top as before.",
         () -> {
           Demand demand = Demand.of(trip.habits(), days, reserve / 100);
-          LightFill fill = LightFill.of(trip.plumbing(), demand.fresh().expected());
+          LightFill fill = LightFill.of(trip.network(), demand.fresh().expected());
           List<Question.Row> rows = new ArrayList<>();
           rows.add(
               new Question.Row(
@@ -175,7 +175,7 @@ final class WeightPage {
                 new Question.Row(
                     "Does not fit", volume(fill.missing()), "fill on the way, or use less"));
           }
-          Loads full = Loads.of(trip.plumbing(), trip.full().volumes());
+          Loads full = Loads.of(trip.network(), trip.full().volumes());
           rows.add(
               new Question.Row(
                   "Saves",
@@ -197,7 +197,7 @@ final class WeightPage {
             + " to spare on axles and drawbar.",
         () -> {
           double share = trip.habits().grayPerDay() / trip.habits().freshPerDay();
-          List<DrawOrders.Order> all = DrawOrders.of(trip.plumbing(), trip.full().volumes(), share);
+          List<DrawOrders.Order> all = DrawOrders.of(trip.network(), trip.full().volumes(), share);
           return new Question.Answer(
               all.stream().limit(ORDERS_SHOWN).map(this::orderRow).toList(),
               List.of(),
@@ -216,7 +216,7 @@ final class WeightPage {
     List<Chart> charts = new ArrayList<>();
     for (int s = 0; s < 2; s++) {
       boolean rear = s == 0;
-      Support support = best.course().getFirst().supports().get(s);
+      Bearing support = best.course().getFirst().supports().get(s);
       List<Double> drawn = Chart.with(best.drawn(), values(worst.drawn()));
       List<Double> at = trip.in(Measure.VOLUME, drawn);
       charts.add(

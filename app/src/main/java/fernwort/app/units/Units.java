@@ -1,8 +1,8 @@
 package fernwort.app.units;
 
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -93,7 +93,7 @@ public final class Units {
   }
 
   /** Returns a sentence with its amounts in these units. */
-  public String say(Saying saying) {
+  public String say(Message saying) {
     return saying.in(this::show);
   }
 

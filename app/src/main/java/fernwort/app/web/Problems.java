@@ -55,8 +55,8 @@ class Problems {
   }
 
   /** Slips stand at their fields; the page stays as it is. */
-  @ExceptionHandler(Slips.class)
-  String slips(Slips e, Model model, HttpServletResponse response) {
+  @ExceptionHandler(FieldErrors.class)
+  String slips(FieldErrors e, Model model, HttpServletResponse response) {
     String fields =
         e.byField().entrySet().stream()
             .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
@@ -138,7 +138,7 @@ class Problems {
   /** The page has gone while it was being answered; nobody reads what would be said. */
   @ExceptionHandler(IOException.class)
   @Nullable String gone(IOException e, HttpServletRequest request) {
-    Faults.quiet(request, e);
+    ServerFaults.quiet(request, e);
     return null;
   }
 

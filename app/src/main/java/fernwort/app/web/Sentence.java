@@ -29,13 +29,13 @@ public final class Sentence {
   /** Said of input that made something go wrong that nobody foresaw. */
   public static String notUnderstood(HttpServletRequest request, Throwable fault) {
     return "Something in what was sent cannot be worked with; nothing was changed. If it looks right to you, report %s, which is in the log of the data folder."
-        .formatted(Faults.log(request, fault));
+        .formatted(ServerFaults.log(request, fault));
   }
 
   /** Said of a fault of ours. */
   public static String fault(HttpServletRequest request, Throwable fault) {
     return "Something went wrong here, which is Fernwort's fault. Nothing of what was kept is lost. Report %s, which is in the log of the data folder."
-        .formatted(Faults.log(request, fault));
+        .formatted(ServerFaults.log(request, fault));
   }
 
   /** Said when the database did not answer. */
@@ -44,7 +44,7 @@ public final class Sentence {
         .trouble()
         .orElseGet(() ->
             "The database did not answer. Nothing of what was confirmed is lost; try again. (%s in the log)"
-                .formatted(Faults.log(request, fault)));
+                .formatted(ServerFaults.log(request, fault)));
   }
 
   /** Names a field that is missing or of another kind. */

@@ -1,6 +1,6 @@
 package fernwort.app.web;
 
-import fernwort.app.garage.Descriptions;
+import fernwort.app.services.Descriptions;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.units.Units;
 import jakarta.servlet.http.Cookie;

@@ -144,7 +144,7 @@ final class LinePage {
             throw new Refusal("Time a jug at a tap and enter its seconds");
           }
           TimedJug timed = TimedJug.of(jug, seconds);
-          return timed(JugAgainstModel.of(trip.plumbing(), trip.now(), chosen, timed));
+          return timed(JugAgainstModel.of(trip.network(), trip.now(), chosen, timed));
         });
   }
 

@@ -10,7 +10,7 @@ import fernwort.core.bench.BrimFull;
 import fernwort.core.bench.DrainedTank;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -123,7 +123,7 @@ final class SlopePage {
           }
           Slope slope = new Slope(pitch, roll);
           List<List<String>> rows =
-              trip.plumbing().tanks().stream().map(t -> parkedRow(t, slope)).toList();
+              trip.network().tanks().stream().map(t -> parkedRow(t, slope)).toList();
           return Question.Answer.tables(
               List.of(),
               List.of(
@@ -141,8 +141,8 @@ final class SlopePage {
   }
 
   private List<String> parkedRow(Part part, Slope slope) {
-    Tank tank = trip.plumbing().joined(part);
-    var room = trip.plumbing().room(part.id());
+    Tank tank = trip.network().joined(part);
+    var room = trip.network().room(part.id());
     double holds = trip.now().volume(part.id());
     Parked there = Parked.of(tank, room, holds, slope);
     boolean drain = tank.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.DRAIN);
@@ -168,7 +168,7 @@ final class SlopePage {
 
   private Question drain() {
     Form form = trip.form();
-    List<Part> tanks = trip.plumbing().tanks();
+    List<Part> tanks = trip.network().tanks();
     String chosen =
         tanks.isEmpty()
             ? ""
@@ -195,7 +195,7 @@ final class SlopePage {
   }
 
   private List<Question.Row> drained(String tank, DrainedTank.DrainLine line) {
-    DrainedTank drained = DrainedTank.of(trip.plumbing(), trip.now(), tank, line);
+    DrainedTank drained = DrainedTank.of(trip.network(), trip.now(), tank, line);
     boolean drain = drained.through().use() == TankPort.Use.DRAIN;
     return List.of(
         new Question.Row(
@@ -221,7 +221,7 @@ final class SlopePage {
             + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
         () -> {
           return Question.Answer.rows(
-              BrimFull.of(trip.plumbing(), trip.now()).stream().map(this::brimFull).toList());
+              BrimFull.of(trip.network(), trip.now()).stream().map(this::brimFull).toList());
         });
   }
 
@@ -267,11 +267,11 @@ final class SlopePage {
             + " siphon late or as soon as they may. Slosh is not modelled and adds to it.",
         () -> {
           Drive drive = chosen.equals(OWN) ? own(own) : Drive.READY.get(Integer.parseInt(chosen));
-          Drive.Losses open = drive.losses(trip.plumbing(), trip.full());
+          Drive.Losses open = drive.losses(trip.network(), trip.full());
           Optional<State> shutState = Drive.travelValvesShut(trip.rig(), trip.full());
-          Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(trip.plumbing(), s));
+          Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(trip.network(), s));
           Rig raised = Drive.withRaisedVents(trip.rig());
-          Drive.Losses aired = drive.losses(Plumbing.of(raised), trip.full());
+          Drive.Losses aired = drive.losses(Network.of(raised), trip.full());
           List<Question.Table> tables = new ArrayList<>();
           losses(drive.words(), "leaves at", Drive.Losses::ends, open, shut, aired)
               .ifPresent(tables::add);

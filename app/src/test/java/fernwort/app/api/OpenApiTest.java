@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.Client;
 import fernwort.app.SharedCopy;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,7 +29,7 @@ class OpenApiTest {
    */
   @Test
   void theDescriptionForProgramsIsTrue() throws IOException {
-    SpringDocUtils.getConfig().replaceWithClass(Saying.class, String.class);
+    SpringDocUtils.getConfig().replaceWithClass(Message.class, String.class);
     Client copy = COPY.client();
     ObjectNode made = (ObjectNode) copy.json("/api/v1/openapi-made");
     made.remove("servers");

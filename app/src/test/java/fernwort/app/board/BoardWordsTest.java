@@ -6,22 +6,22 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.app.board.layout.BoardLayout;
 import fernwort.app.board.layout.Layouts;
-import fernwort.app.garage.OpenRig;
-import fernwort.app.garage.Outlook;
-import fernwort.app.garage.Standing;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.Standing;
 import fernwort.app.units.Units;
 import fernwort.core.budget.Budget;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Position;
-import fernwort.core.plumbing.Levels;
+import fernwort.core.network.Levels;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Ways;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -39,8 +39,8 @@ class BoardWordsTest {
   private static final DemoRig TERN = DemoRig.all().get(2);
 
   private static Outlook outlook(OpenRig rig, State state) {
-    Levels levels = Levels.of(rig.plumbing(), state);
-    Ways ways = OpenWays.find(rig.plumbing(), state.setting(), levels);
+    Levels levels = Levels.of(rig.network(), state);
+    FlowPaths ways = OpenWays.find(rig.network(), state.setting(), levels);
     return new Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
   }
 
@@ -112,10 +112,10 @@ class BoardWordsTest {
   @Test
   void lastsShowsItsSums() {
     OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
-    Lasts lasts = Lasts.of(rig.plumbing(), MARGINALIA.state(), Habits.DEFAULT);
+    Lasts lasts = Lasts.of(rig.network(), MARGINALIA.state(), Habits.DEFAULT);
     Budget budget =
         Budget.of(
-            rig.plumbing(),
+            rig.network(),
             List.of(),
             new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, Instant.EPOCH));
     LastsView view = LastsView.of(rig.rig(), lasts, Habits.DEFAULT, List.of(), budget);

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.SharedCopy;
 import fernwort.core.describe.ReadyRig;
-import fernwort.core.guide.Answers;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.ReadyAnswers;
+import fernwort.core.guide.RigAnswers;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Part;
@@ -25,12 +25,12 @@ class HalfBuiltPagesTest {
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 
   static Stream<Rig> halfBuilt() {
-    Answers answers = ReadyAnswers.of("long-stay", "Tanks alone").orElseThrow();
+    RigAnswers answers = ReadyAnswers.of("long-stay", "Tanks alone").orElseThrow();
     return Stream.of(
-        Guided.of(Answers.of("Nothing yet")).rig(),
-        Guided.of(Answers.of("Tanks alone").with(answers.tanks())).rig(),
-        Guided.of(Answers.of("Taps alone").tapping(answers.taps())).rig(),
-        Guided.of(Answers.of("Inlet alone").filledBy(answers.mains()).tapping(answers.taps()))
+        Guided.of(RigAnswers.of("Nothing yet")).rig(),
+        Guided.of(RigAnswers.of("Tanks alone").with(answers.tanks())).rig(),
+        Guided.of(RigAnswers.of("Taps alone").tapping(answers.taps())).rig(),
+        Guided.of(RigAnswers.of("Inlet alone").filledBy(answers.mains()).tapping(answers.taps()))
             .rig(),
         without("No lines", p -> false),
         without("No tank", p -> p.kind() instanceof Tank),

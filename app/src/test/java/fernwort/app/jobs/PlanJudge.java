@@ -8,11 +8,11 @@ import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.ArrayList;
@@ -33,18 +33,18 @@ final class PlanJudge {
   private static final double MOVED = 1e-3;
   private static final double TRICKLE = 2.5e-6;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Job job;
   private final Simulation run;
   private final Moment before;
   private final Set<String> leaking = new HashSet<>();
   private final Set<String> moving = new HashSet<>();
-  private final List<Happening> seen = new ArrayList<>();
+  private final List<Event> seen = new ArrayList<>();
 
-  PlanJudge(Plumbing plumbing, Job job, State from) {
-    this.plumbing = plumbing;
+  PlanJudge(Network network, Job job, State from) {
+    this.network = network;
     this.job = job;
-    run = Simulation.start(plumbing, from);
+    run = Simulation.start(network, from);
     before = run.moment();
     before
         .flows()
@@ -108,7 +108,7 @@ final class PlanJudge {
                   : wrong(part, "not full: %.2f mm short".formatted(1000 * shortBy(part)));
           case DRY -> untilDry || settles(wait) || isDry(part) ? none() : wrong(part, "not empty");
           case FIRST_FULL ->
-              plumbing.tanks().stream().anyMatch(t -> isFull(t.id()))
+              network.tanks().stream().anyMatch(t -> isFull(t.id()))
                   ? none()
                   : wrong(part, "not full, nor any other");
           case MARK ->
@@ -140,7 +140,7 @@ final class PlanJudge {
 
   private Optional<String> broken(boolean airIsMeant) {
     return seen.stream()
-        .filter(Happening::begins)
+        .filter(Event::begins)
         .filter(h ->
             switch (h.kind()) {
               case BULGES, SUCKED_IN, BACKS_UP -> true;
@@ -153,8 +153,8 @@ final class PlanJudge {
 
   /** How far a tank's water stands below its lowest vent (m). */
   private double shortBy(String tank) {
-    Part part = plumbing.rig().part(tank);
-    Levels levels = Levels.of(plumbing, run.moment().state());
+    Part part = network.rig().part(tank);
+    Levels levels = Levels.of(network, run.moment().state());
     return ((Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.VENT)
@@ -164,9 +164,9 @@ final class PlanJudge {
   }
 
   private boolean isFull(String tank) {
-    Part part = plumbing.rig().part(tank);
+    Part part = network.rig().part(tank);
     State now = run.moment().state();
-    Levels levels = Levels.of(plumbing, now);
+    Levels levels = Levels.of(network, now);
     Tank kind = (Tank) part.kind();
     boolean vent =
         kind.tankPorts().stream()
@@ -178,12 +178,12 @@ final class PlanJudge {
             .anyMatch(p ->
                 run.moment().gains().getOrDefault(tank, 0.0) < 1e-7
                     || levels.surface(tank) > levels.height(part.port(p.id())) - NOBODY_SEES);
-    return vent || floats || now.volume(tank) > 0.999 * plumbing.room(tank).capacity();
+    return vent || floats || now.volume(tank) > 0.999 * network.room(tank).capacity();
   }
 
   private boolean isDry(String tank) {
-    Part part = plumbing.rig().part(tank);
-    Levels levels = Levels.of(plumbing, run.moment().state());
+    Part part = network.rig().part(tank);
+    Levels levels = Levels.of(network, run.moment().state());
     return ((Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
@@ -200,7 +200,7 @@ final class PlanJudge {
     for (Map.Entry<String, Double> out : run.moment().totals().out().entrySet()) {
       boolean own =
           leaking.contains(out.getKey())
-              || plumbing.rig().part(out.getKey()).kind() instanceof Fixture;
+              || network.rig().part(out.getKey()).kind() instanceof Fixture;
       if (!meant && !own && out.getValue() > SPLASH) {
         return Optional.of("%.2f L lost at %s".formatted(1000 * out.getValue(), out.getKey()));
       }
@@ -214,7 +214,7 @@ final class PlanJudge {
       return Optional.empty();
     }
     Set<String> emptied = EmptyingJob.tanksOf(job);
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       boolean concerned =
           emptied.contains(tank.id())
               || moving.contains(tank.id())
@@ -242,7 +242,7 @@ final class PlanJudge {
     job.stages().forEach(s -> taps.addAll(s.goal().probe().keySet()));
     for (String tap : taps) {
       Simulation tried = run.copy();
-      tried.set(tap, ((Fixture) plumbing.rig().part(tap).kind()).cold().id());
+      tried.set(tap, ((Fixture) network.rig().part(tap).kind()).cold().id());
       if (tried.moment().flows().fixture(tap) < TRICKLE) {
         return Optional.of("no water at " + tap);
       }

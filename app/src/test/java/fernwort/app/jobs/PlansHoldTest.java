@@ -15,7 +15,7 @@ import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Shape;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -111,18 +111,18 @@ class PlansHoldTest {
   }
 
   /** Handles, levels and slope anyhow, as somebody may find a rig. */
-  private static State state(Plumbing plumbing, Random random) {
+  private static State state(Network network, Random random) {
     Map<String, String> positions = new HashMap<>();
-    for (Part part : plumbing.rig().handles().toList()) {
+    for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(
           part.id(),
           random.nextInt(3) == 0 ? all.get(random.nextInt(all.size())).id() : part.rest().id());
     }
     Map<String, Double> volumes = new HashMap<>();
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       double share = random.nextInt(6) == 0 ? random.nextInt(2) : random.nextDouble();
-      volumes.put(tank.id(), share * plumbing.room(tank.id()).capacity());
+      volumes.put(tank.id(), share * network.room(tank.id()).capacity());
     }
     Slope slope =
         random.nextBoolean()
@@ -153,10 +153,10 @@ class PlansHoldTest {
     int asked = 0;
     while (shown < plansWanted) {
       Rig drawn = rigs.apply(random);
-      Plumbing plumbing = Plumbing.of(random.nextInt(3) == 0 ? bent(drawn, random) : drawn);
-      Plans plans = Plans.of(plumbing);
-      State from = state(plumbing, random);
-      for (Job job : some(plumbing, random)) {
+      Network network = Network.of(random.nextInt(3) == 0 ? bent(drawn, random) : drawn);
+      Plans plans = Plans.of(network);
+      State from = state(network, random);
+      for (Job job : some(network, random)) {
         asked++;
         Plan plan = plans.plan(job, from);
         if (plan.trouble().isPresent()) {
@@ -165,11 +165,10 @@ class PlansHoldTest {
         }
         shown++;
         seen.merge(job.kind().name(), 1, Integer::sum);
-        new PlanJudge(plumbing, job, from)
+        new PlanJudge(network, job, from)
             .judge(plan)
             .ifPresent(w ->
-                wrong.add(
-                    "%s, %s: %s from %s".formatted(plumbing.rig().name(), job.id(), w, from)));
+                wrong.add("%s, %s: %s from %s".formatted(network.rig().name(), job.id(), w, from)));
       }
     }
     System.out.printf("PLANS seed %d: %d asked for, %d shown: %s%n", seed, asked, shown, seen);
@@ -181,40 +180,40 @@ class PlansHoldTest {
   @Test
   void theJudgeSeesAForgottenHandle() {
     DemoRig truck = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(truck.rig());
+    Network network = Network.of(truck.rig());
     State from = truck.state().with("low-overflow-valve", "shut");
-    Job job = Jobs.of(plumbing).byId("fill-low-inlet").orElseThrow();
-    Plan right = Plans.of(plumbing).plan(job, from);
-    assertThat(new PlanJudge(plumbing, job, from).judge(right)).isEmpty();
+    Job job = Jobs.of(network).byId("fill-low-inlet").orElseThrow();
+    Plan right = Plans.of(network).plan(job, from);
+    assertThat(new PlanJudge(network, job, from).judge(right)).isEmpty();
     for (String handle : List.of("fill-selector", "inlet")) {
       List<Step> fewer =
           right.steps().stream()
               .filter(s -> !(s instanceof Step.Move m && m.part().equals(handle)))
               .toList();
       Plan wrong = new Plan(job, fewer, List.of(), right.notes(), right.after(), right.trouble());
-      assertThat(new PlanJudge(plumbing, job, from).judge(wrong)).as(handle).isPresent();
+      assertThat(new PlanJudge(network, job, from).judge(wrong)).as(handle).isPresent();
     }
   }
 
-  private static List<Job> some(Plumbing plumbing, Random random) {
-    List<Job> all = new ArrayList<>(Jobs.of(plumbing).all());
-    for (Part tank : plumbing.tanks()) {
-      all.add(EmptyingJob.of(plumbing, Set.of(tank.id()), random.nextInt(4) == 0));
+  private static List<Job> some(Network network, Random random) {
+    List<Job> all = new ArrayList<>(Jobs.of(network).all());
+    for (Part tank : network.tanks()) {
+      all.add(EmptyingJob.of(network, Set.of(tank.id()), random.nextInt(4) == 0));
     }
     List<Job> some = new ArrayList<>();
     for (int i = 0; i < 4; i++) {
       Job job = all.get(random.nextInt(all.size()));
-      some.add(random.nextInt(3) == 0 ? toMark(plumbing, job, random) : job);
+      some.add(random.nextInt(3) == 0 ? toMark(network, job, random) : job);
     }
     return some;
   }
 
   /** The same job to a mark below what its tank takes, where it is one that fills a tank. */
-  private static Job toMark(Plumbing plumbing, Job job, Random random) {
+  private static Job toMark(Network network, Job job, Random random) {
     return FillToMark.tank(job)
-        .map(tank -> 600 * plumbing.room(tank).capacity() * random.nextDouble())
+        .map(tank -> 600 * network.room(tank).capacity() * random.nextDouble())
         .map(litres -> BigDecimal.valueOf(litres + 0.1).setScale(1, RoundingMode.HALF_UP))
-        .flatMap(litres -> Jobs.of(plumbing).byId(FillToMark.name(job, litres)))
+        .flatMap(litres -> Jobs.of(network).byId(FillToMark.name(job, litres)))
         .orElse(job);
   }
 }

@@ -6,14 +6,14 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
 import fernwort.core.ways.OpenWays;
@@ -48,18 +48,18 @@ class WarningsForetellTest {
     int broke = 0;
     for (int i = 0; i < RUNS; i++) {
       Rig rig = DrawnRigs.draw(random);
-      Plumbing plumbing = Plumbing.of(rig);
-      State from = state(plumbing, random);
-      double ahead = LookAhead.of(Simulation.start(plumbing, from), LONG).until();
-      Optional<Happening> harm = harm(Simulation.start(plumbing, from), ahead);
+      Network network = Network.of(rig);
+      State from = state(network, random);
+      double ahead = LookAhead.of(Simulation.start(network, from), LONG).until();
+      Optional<Event> harm = harm(Simulation.start(network, from), ahead);
       if (harm.isPresent()) {
         broke++;
         String tank = harm.get().subject();
         Set<Warning.Code> foretell =
-            harm.get().kind() == Happening.Kind.BULGES
+            harm.get().kind() == Event.Kind.BULGES
                 ? Set.of(Warning.Code.NO_AIR_OUT, Warning.Code.NO_ROOM)
                 : Set.of(Warning.Code.NO_AIR_IN);
-        List<String> told = told(plumbing, from);
+        List<String> told = told(network, from);
         if (foretell.stream().noneMatch(code -> told.contains(code + " " + tank))) {
           silent.add("%s, told %s from %s".formatted(harm.get(), told, from));
         }
@@ -72,15 +72,14 @@ class WarningsForetellTest {
   }
 
   /** The first thing that breaks a tank, if anything does. */
-  private static Optional<Happening> harm(Simulation run, double until) {
+  private static Optional<Event> harm(Simulation run, double until) {
     for (int events = 0; run.isBefore(until) && events < MOST_EVENTS; events++) {
-      List<Happening> found = run.runToNext(until);
+      List<Event> found = run.runToNext(until);
       assertThat(run.moment().air().values())
           .as("no air is pressed harder than mains and pumps can")
           .allMatch(p -> p < STRONGEST);
-      for (Happening h : found) {
-        if (h.begins()
-            && (h.kind() == Happening.Kind.BULGES || h.kind() == Happening.Kind.SUCKED_IN)) {
+      for (Event h : found) {
+        if (h.begins() && (h.kind() == Event.Kind.BULGES || h.kind() == Event.Kind.SUCKED_IN)) {
           return Optional.of(h);
         }
       }
@@ -89,19 +88,19 @@ class WarningsForetellTest {
   }
 
   /** Every warning with each of the parts that it names. */
-  private static List<String> told(Plumbing plumbing, State state) {
-    Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels))
+  private static List<String> told(Network network, State state) {
+    Levels levels = Levels.of(network, state);
+    return Hazards.of(network)
+        .warnings(state.setting(), levels, OpenWays.find(network, state.setting(), levels))
         .stream()
         .flatMap(w -> w.parts().stream().map(part -> w.code() + " " + part))
         .toList();
   }
 
   /** Handles anyhow, with vents shut now and then, and the hose on more often than not. */
-  private static State state(Plumbing plumbing, Random random) {
+  private static State state(Network network, Random random) {
     Map<String, String> positions = new HashMap<>();
-    for (Part part : plumbing.rig().handles().toList()) {
+    for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(part.id(), all.get(random.nextInt(all.size())).id());
       if (part.kind() instanceof HoseInlet && random.nextBoolean()) {
@@ -109,9 +108,9 @@ class WarningsForetellTest {
       }
     }
     Map<String, Double> volumes = new HashMap<>();
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       double share = random.nextInt(6) == 0 ? random.nextInt(2) : random.nextDouble();
-      volumes.put(tank.id(), share * plumbing.room(tank.id()).capacity());
+      volumes.put(tank.id(), share * network.room(tank.id()).capacity());
     }
     return new State(new Setting(positions), volumes, Slope.LEVEL);
   }

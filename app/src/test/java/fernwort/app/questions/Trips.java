@@ -1,6 +1,6 @@
 package fernwort.app.questions;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;

@@ -3,7 +3,7 @@ package fernwort.app.rehearse;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.garage.OpenRig;
+import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Position;
@@ -30,7 +30,7 @@ class RehearsalTest {
   private static final OpenRig RIG = OpenRig.of("truck", 1, TRUCK.rig());
 
   private static Rehearsal rehearsal() {
-    return new Rehearsal(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+    return new Rehearsal(RIG, Simulation.start(RIG.network(), TRUCK.state()));
   }
 
   @Test
@@ -56,10 +56,10 @@ class RehearsalTest {
           List<Position> positions = part.kind().positions();
           state = state.with(part.id(), positions.get(random.nextInt(positions.size())).id());
         }
-        Simulation run = Simulation.start(rig.plumbing(), state);
+        Simulation run = Simulation.start(rig.network(), state);
         Snapshot now = Snapshot.of(new Rehearsal(rig, run), Units.METRIC);
         assertThat(now.rows()).as("%s, seed %d", demo.id(), seed).isNotEmpty();
-        assertThat(Answers.flows(rig, run, Units.METRIC)).isNotNull();
+        assertThat(RehearsalAnswers.flows(rig, run, Units.METRIC)).isNotNull();
       }
     }
   }
@@ -101,15 +101,15 @@ class RehearsalTest {
 
   @Test
   void whatOpeningAnotherTapCostsTheFirstIsToldBeforehand() {
-    var rows = Answers.alsoOpen(RIG, rehearsal().ahead(), Units.METRIC);
+    var rows = RehearsalAnswers.alsoOpen(RIG, rehearsal().ahead(), Units.METRIC);
     assertThat(rows).anyMatch(r -> r.what().equals("Shower") && r.working().contains("Sink then"));
-    var flows = Answers.flows(RIG, rehearsal().ahead(), Units.METRIC);
-    for (Answers.Row row : flows) {
+    var flows = RehearsalAnswers.flows(RIG, rehearsal().ahead(), Units.METRIC);
+    for (RehearsalAnswers.Row row : flows) {
       boolean ranged = row.working().contains("the range is for fittings");
       assertThat(row.figure())
           .matches(ranged ? "[\\d.]+ L/min \\([\\d.]+ L/min to [\\d.]+ L/min\\)" : "[\\d.]+ L/min");
     }
-    var until = Answers.until(RIG, rehearsal().ahead(), Units.METRIC);
+    var until = RehearsalAnswers.until(RIG, rehearsal().ahead(), Units.METRIC);
     assertThat(until.getFirst().what().toString()).contains("Gray is full");
     assertThat(until.getFirst().figure()).startsWith("in 12 min");
   }
@@ -119,7 +119,7 @@ class RehearsalTest {
     RehearsalRoom room = new RehearsalRoom();
     room.start();
     try {
-      String id = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+      String id = room.start(RIG, Simulation.start(RIG.network(), TRUCK.state()));
       Page page = new Page();
       room.watch(id, page, r -> Snapshot.of(r, Units.METRIC));
       room.get(id).pace(10, true);
@@ -140,11 +140,11 @@ class RehearsalTest {
     RehearsalRoom room = new RehearsalRoom();
     room.start();
     try {
-      String stuck = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+      String stuck = room.start(RIG, Simulation.start(RIG.network(), TRUCK.state()));
       Page slow = new Page();
       slow.reads.drainPermits();
       room.watch(stuck, slow, r -> Snapshot.of(r, Units.METRIC));
-      String quick = room.start(RIG, Simulation.start(RIG.plumbing(), TRUCK.state()));
+      String quick = room.start(RIG, Simulation.start(RIG.network(), TRUCK.state()));
       Page page = new Page();
       room.watch(quick, page, r -> Snapshot.of(r, Units.METRIC));
       room.get(quick).pace(1, false);

@@ -7,10 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.app.units.Units;
 import fernwort.app.web.Doubt;
 import fernwort.app.web.Field;
-import fernwort.app.web.Slips;
+import fernwort.app.web.FieldErrors;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.NewParts;
-import fernwort.core.describe.Plan;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.end.Tank;
@@ -201,7 +201,7 @@ class KindFormTest {
                 Units.METRIC,
                 Map.of("wall", "thick", "port-0-x", "far", "sizes", "long")))
         .isInstanceOfSatisfying(
-            Slips.class,
+            FieldErrors.class,
             slips -> assertThat(slips.byField()).containsOnlyKeys("wall", "sizes", "port-0-x"));
   }
 
@@ -246,7 +246,7 @@ class KindFormTest {
     Map<String, String> form = Sent.back(Describing.asked(rig, pump, Units.METRIC));
     form.put("spot", "4-2");
     Part moved = Describing.part(rig, pump, form, Units.METRIC);
-    Point nose = Plan.of(rig.vehicle()).point(new Plan.Cell(4, 2), 0);
+    Point nose = FloorGrid.of(rig.vehicle()).point(new FloorGrid.Cell(4, 2), 0);
     assertThat(List.of(moved.x(), moved.y())).containsExactly(nose.x(), nose.y());
     form.put("x", "500");
     assertThat(Describing.part(rig, pump, form, Units.METRIC).x()).isEqualTo(0.5);

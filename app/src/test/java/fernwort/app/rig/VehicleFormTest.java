@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Doubt;
-import fernwort.app.web.Slips;
+import fernwort.app.web.FieldErrors;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -53,7 +53,7 @@ class VehicleFormTest {
     form.put("axle-limit-1", "heavy");
     assertThatThrownBy(() -> read(form, Units.METRIC))
         .isInstanceOfSatisfying(
-            Slips.class,
+            FieldErrors.class,
             slips -> assertThat(slips.byField()).containsOnlyKeys("axle-empty-0", "axle-limit-1"))
         .hasMessageContaining("Empty load of axle tail is empty")
         .hasMessageContaining("Limit of axle front: “heavy”");

@@ -9,7 +9,7 @@ import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import fernwort.app.store.DataFolder;
-import fernwort.app.store.disk.Opening;
+import fernwort.app.store.disk.FolderOpening;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.junit.jupiter.api.AfterAll;
@@ -30,7 +30,7 @@ class SessionJourneyTest {
   @BeforeAll
   static void start() {
     try (DataFolder folder = DataFolder.claim(data)) {
-      Opening.prepare(folder, Clock.systemUTC());
+      FolderOpening.prepare(folder, Clock.systemUTC());
       PassphraseRule.set(folder, WORDS);
     }
     copy = OwnCopy.start(data, "--listen", "0.0.0.0");

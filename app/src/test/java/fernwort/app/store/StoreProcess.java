@@ -1,6 +1,6 @@
 package fernwort.app.store;
 
-import fernwort.app.store.disk.Opening;
+import fernwort.app.store.disk.FolderOpening;
 import fernwort.app.store.disk.Parts;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -18,7 +18,7 @@ final class StoreProcess {
     LoggingSystem.get(StoreProcess.class.getClassLoader()).beforeInitialize();
     Clock clock = Clock.systemUTC();
     DataFolder folder = DataFolder.claim(Path.of(args[0]));
-    Opening.prepare(folder, clock);
+    FolderOpening.prepare(folder, clock);
     Parts parts = Parts.of(folder);
     RigStore rigs = new RigStore(parts.db(), clock);
     Logbook logbook = new Logbook(parts.db(), clock);

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -150,8 +150,8 @@ class UnitsTest {
 
   @Test
   void sentencesOfTheCoreAreTurnedIntoThePersonsUnits() {
-    Saying said =
-        Saying.of(
+    Message said =
+        Message.of(
             "{} more, {} below, at {}, after {}, named {}",
             Amount.volume(0.0719),
             Amount.length(0.07),

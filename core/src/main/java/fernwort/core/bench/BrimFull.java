@@ -2,11 +2,11 @@ package fernwort.core.bench;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -37,16 +37,16 @@ public record BrimFull(String tank, double lost, boolean siphons, double watched
   private static final Duration GURGLING = Duration.ofMillis(250);
 
   /** Watches every tank of a rig, one after the other, from how the rig stands. */
-  public static List<BrimFull> of(Plumbing plumbing, State now) {
-    State shut = Drive.shutDown(plumbing.rig(), now);
-    return plumbing.tanks().stream().map(tank -> of(plumbing, shut, tank)).toList();
+  public static List<BrimFull> of(Network network, State now) {
+    State shut = Drive.shutDown(network.rig(), now);
+    return network.tanks().stream().map(tank -> of(network, shut, tank)).toList();
   }
 
-  private static BrimFull of(Plumbing plumbing, State shut, Part tank) {
-    double capacity = plumbing.room(tank.id()).capacity();
+  private static BrimFull of(Network network, State shut, Part tank) {
+    double capacity = network.room(tank.id()).capacity();
     Simulation run =
-        Simulation.start(plumbing, shut.withVolume(tank.id(), Math.max(0, capacity - GLASS)));
-    List<Happening> seen = new ArrayList<>();
+        Simulation.start(network, shut.withVolume(tank.id(), Math.max(0, capacity - GLASS)));
+    List<Event> seen = new ArrayList<>();
     try {
       Effort.of(GURGLING)
           .on(() -> {
@@ -59,8 +59,7 @@ public record BrimFull(String tank, double lost, boolean siphons, double watched
       // What was seen until then stands, and how long that was.
     }
     double lost = run.moment().totals().allOut();
-    boolean siphons =
-        lost > SPLASH && seen.stream().anyMatch(h -> h.kind() == Happening.Kind.SIPHONS);
+    boolean siphons = lost > SPLASH && seen.stream().anyMatch(h -> h.kind() == Event.Kind.SIPHONS);
     return new BrimFull(tank.id(), lost, siphons, run.time());
   }
 

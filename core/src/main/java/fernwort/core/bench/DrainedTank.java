@@ -5,14 +5,14 @@ import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
 import java.util.List;
@@ -52,13 +52,13 @@ public record DrainedTank(TankPort through, double seconds, double first, double
    *
    * @throws Refusal when it has neither
    */
-  public static DrainedTank of(Plumbing plumbing, State state, String tank, DrainLine line) {
-    Part part = plumbing.rig().part(tank);
+  public static DrainedTank of(Network network, State state, String tank, DrainLine line) {
+    Part part = network.rig().part(tank);
     TankPort port = opening(part);
-    Rig bench = bench(plumbing, part, port, line);
+    Rig bench = bench(network, part, port, line);
     State start =
         new State(bench.atRest(), Map.of(part.id(), state.volume(part.id())), state.slope());
-    Simulation run = Simulation.start(Plumbing.of(bench), start);
+    Simulation run = Simulation.start(Network.of(bench), start);
     double first = run.moment().flows().end("bench-end");
     double seconds = emptied(run);
     return new DrainedTank(port, seconds, first, run.moment().state().volume(part.id()));
@@ -81,8 +81,8 @@ public record DrainedTank(TankPort through, double seconds, double first, double
   /** Runs on until no more comes, and returns when that is (s). */
   private static double emptied(Simulation run) {
     while (run.time() < LONGEST) {
-      for (Happening h : run.runToNext(LONGEST)) {
-        if (h.kind() == Happening.Kind.RUNS_OUT && !h.begins()) {
+      for (Event h : run.runToNext(LONGEST)) {
+        if (h.kind() == Event.Kind.RUNS_OUT && !h.begins()) {
           return h.at();
         }
       }
@@ -91,13 +91,13 @@ public record DrainedTank(TankPort through, double seconds, double first, double
   }
 
   /** The tank alone with a drain line and an open vent at its top. */
-  private static Rig bench(Plumbing plumbing, Part part, TankPort port, DrainLine line) {
+  private static Rig bench(Network network, Part part, TankPort port, DrainLine line) {
     Tank tank = (Tank) part.kind();
-    double top = plumbing.room(part.id()).highest(Slope.LEVEL);
+    double top = network.room(part.id()).highest(Slope.LEVEL);
     TankPort vent =
         new TankPort("bench-vent", TankPort.Use.VENT, new Point(port.at().x(), port.at().y(), top));
     Part alone = part.with(tank.withPorts(List.of(port, vent)));
-    Rig whole = plumbing.rig();
+    Rig whole = network.rig();
     double end = part.height() + port.at().z() - line.drop();
     double air = part.height() + top + 0.3;
     Rig rig =

@@ -6,7 +6,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.TimedJug;
@@ -45,8 +45,8 @@ public record JugAgainstModel(
    * Holds a timed jug against the model: the handles as they stand, this fixture alone opened cold,
    * supply pumps on.
    */
-  public static JugAgainstModel of(Plumbing plumbing, State state, String fixture, TimedJug timed) {
-    Flows flows = Hydraulics.of(plumbing).solve(alone(plumbing, state, fixture));
+  public static JugAgainstModel of(Network network, State state, String fixture, TimedJug timed) {
+    Flows flows = Hydraulics.of(network).solve(alone(network, state, fixture));
     double expected = flows.fixture(fixture);
     return new JugAgainstModel(
         timed, expected, flows.pressure(fixture, "cold"), verdict(timed.flow(), expected));
@@ -73,9 +73,9 @@ public record JugAgainstModel(
   }
 
   /** Returns a state with one fixture alone open, cold, and the supply pumps on. */
-  public static State alone(Plumbing plumbing, State from, String fixture) {
+  public static State alone(Network network, State from, String fixture) {
     State state = from;
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind() instanceof Tap tap) {
         Position position = part.id().equals(fixture) ? tap.cold() : part.rest();
         state = state.with(part.id(), position.id());

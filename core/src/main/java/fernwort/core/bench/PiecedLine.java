@@ -3,7 +3,7 @@ package fernwort.core.bench;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
-import fernwort.core.plumbing.LinePipes;
+import fernwort.core.network.LinePipes;
 import fernwort.core.rig.Line;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;

@@ -3,8 +3,8 @@ package fernwort.core.bench;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.WasteRuns;
+import fernwort.core.network.Network;
+import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Line;
 import java.util.List;
 
@@ -30,12 +30,12 @@ public record WasteLine(WasteRuns.Run run, double rated, double halfFull, Verdic
   }
 
   /** Returns every line of a rig from a fixture's waste to its tank or end. */
-  public static List<WasteLine> of(Plumbing plumbing) {
-    return WasteRuns.of(plumbing).stream().map(run -> of(plumbing, run)).toList();
+  public static List<WasteLine> of(Network network) {
+    return WasteRuns.of(network).stream().map(run -> of(network, run)).toList();
   }
 
-  private static WasteLine of(Plumbing plumbing, WasteRuns.Run run) {
-    double rated = ((Tap) plumbing.rig().part(run.fixture()).kind()).ratedFlow();
+  private static WasteLine of(Network network, WasteRuns.Run run) {
+    double rated = ((Tap) network.rig().part(run.fixture()).kind()).ratedFlow();
     Line line = run.line();
     Pipe pipe = Pipe.of(line.bore(), line.length(), PiecedLine.ROUGHNESS, 0, Fluid.WATER);
     double halfFull = run.fall() > 0 ? pipe.flow(Math.min(run.fall(), line.length())) / 2 : 0;

@@ -2,7 +2,7 @@ package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
@@ -30,11 +30,11 @@ import java.util.Optional;
 public record Budget(
     double at,
     Crew crew,
-    Learnt fresh,
-    Optional<Learnt> gray,
+    ConsumptionFilter fresh,
+    Optional<ConsumptionFilter> gray,
     double entered,
     boolean enough,
-    List<Oddity> oddities) {
+    List<Anomaly> oddities) {
 
   /** What is older is not looked at: people and weather change. */
   public static final Duration MEMORY = Duration.ofDays(28);
@@ -55,7 +55,7 @@ public record Budget(
    * Learns from entries, in any order; those after the time asked tell of plans only: who will be
    * on board.
    */
-  public static Budget of(Plumbing plumbing, Collection<Entry> entries, Asked asked) {
+  public static Budget of(Network network, Collection<Entry> entries, Asked asked) {
     Instant oldest = asked.at().minus(MEMORY);
     List<Entry> recent = entries.stream().filter(e -> isRecent(e, oldest)).toList();
     Habits habits = asked.habits();
@@ -63,29 +63,30 @@ public record Budget(
     double at = Facts.seconds(asked.at());
     DayShape shape = DayShape.in(asked.zone());
     Crew usual = Facts.crew(shape, habits.people(), recent);
-    List<Fact> freshFacts = Facts.of(plumbing, Contents.FRESH, asked.slope(), usual, recent);
-    Store fresh = fresh(plumbing, asked.slope());
-    Learnt freshLearnt = Learnt.leaning(fresh, usual, freshFacts, entered, at);
+    List<Fact> freshFacts = Facts.of(network, Contents.FRESH, asked.slope(), usual, recent);
+    Store fresh = fresh(network, asked.slope());
+    ConsumptionFilter freshLearnt =
+        ConsumptionFilter.leaning(fresh, usual, freshFacts, entered, at);
     Crew crew = freshLearnt.crew();
     double said = lastEstimate(freshFacts, at).orElse(entered);
     double share = habits.freshPerDay() > 0 ? habits.grayPerDay() / habits.freshPerDay() : 1;
     List<Fact> grayFacts =
-        withoutEstimates(Facts.of(plumbing, Contents.GRAY, asked.slope(), crew, recent));
-    Optional<Learnt> gray =
-        store(plumbing, asked.slope())
+        withoutEstimates(Facts.of(network, Contents.GRAY, asked.slope(), crew, recent));
+    Optional<ConsumptionFilter> gray =
+        store(network, asked.slope())
             .map(s ->
-                Learnt.of(
+                ConsumptionFilter.of(
                     s,
                     crew,
                     grayFacts,
                     Math.max(LEAST, share * freshLearnt.rate().expected()),
                     at));
-    List<Oddity> oddities =
+    List<Anomaly> oddities =
         new ArrayList<>(
-            Oddity.of(new Oddity.Looked(fresh, crew, shape, freshFacts, freshLearnt, at)));
+            Anomaly.of(new Anomaly.Looked(fresh, crew, shape, freshFacts, freshLearnt, at)));
     boolean enough = isEnough(freshFacts, at);
     if (enough) {
-      gray.flatMap(g -> Oddity.grayShort(freshLearnt, g, share, grayFacts, at))
+      gray.flatMap(g -> Anomaly.grayShort(freshLearnt, g, share, grayFacts, at))
           .ifPresent(oddities::add);
     }
     return new Budget(at, crew, freshLearnt, gray, said, enough, oddities);
@@ -128,22 +129,22 @@ public record Budget(
   }
 
   /** Returns the fresh water of a rig as one store, on a slope. */
-  public static Store fresh(Plumbing plumbing, Slope slope) {
+  public static Store fresh(Network network, Slope slope) {
     double capacity = 0;
     double stranded = 0;
-    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
-      TankFigures figures = plumbing.figures(tank, slope);
+    for (Part tank : network.rig().tanks(Contents.FRESH).toList()) {
+      TankFigures figures = network.figures(tank, slope);
       capacity += figures.full();
       stranded += figures.stranded();
     }
     return new Store(capacity, stranded, false);
   }
 
-  private static Optional<Store> store(Plumbing plumbing, Slope slope) {
-    List<Part> tanks = plumbing.rig().tanks(Contents.GRAY).toList();
+  private static Optional<Store> store(Network network, Slope slope) {
+    List<Part> tanks = network.rig().tanks(Contents.GRAY).toList();
     double capacity = 0;
     for (Part tank : tanks) {
-      TankFigures figures = plumbing.figures(tank, slope);
+      TankFigures figures = network.figures(tank, slope);
       capacity += figures.full();
     }
     return tanks.isEmpty() ? Optional.empty() : Optional.of(new Store(capacity, capacity, true));
@@ -151,10 +152,10 @@ public record Budget(
 
   /** What was seen of one store in all, with its doubt, in order of time. */
   public static List<Fact.Seen> looks(
-      Plumbing plumbing, Contents contents, Collection<Entry> entries, Asked asked) {
+      Network network, Contents contents, Collection<Entry> entries, Asked asked) {
     Crew crew = Facts.crew(DayShape.in(asked.zone()), asked.habits().people(), entries);
     double at = Facts.seconds(asked.at());
-    return Facts.of(plumbing, contents, asked.slope(), crew, entries).stream()
+    return Facts.of(network, contents, asked.slope(), crew, entries).stream()
         .filter(f -> f.at() <= at)
         .filter(Fact.Seen.class::isInstance)
         .map(Fact.Seen.class::cast)

@@ -2,7 +2,7 @@ package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -47,9 +47,9 @@ public record Daily(LocalDate day, double used, double people) {
   }
 
   /** Returns the days of which most is known, in order. */
-  public static List<Daily> of(Plumbing plumbing, Collection<Entry> entries, Budget.Asked asked) {
+  public static List<Daily> of(Network network, Collection<Entry> entries, Budget.Asked asked) {
     Crew crew = Facts.crew(DayShape.in(asked.zone()), asked.habits().people(), entries);
-    List<Fact> facts = Facts.of(plumbing, Contents.FRESH, asked.slope(), crew, entries);
+    List<Fact> facts = Facts.of(network, Contents.FRESH, asked.slope(), crew, entries);
     double at = Facts.seconds(asked.at());
     List<Fact> levels =
         facts.stream()

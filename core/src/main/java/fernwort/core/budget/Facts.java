@@ -2,7 +2,7 @@ package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import java.time.Instant;
@@ -26,7 +26,7 @@ final class Facts {
   /** What may have gone from a tank that nobody looked into (m³ a person-day, our estimate). */
   private static final double STALE = 0.004;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Slope slope;
   private final Crew crew;
   private final GaugeDoubt gauges;
@@ -39,12 +39,12 @@ final class Facts {
   /** When somebody looked last. */
   private double looked = Double.NaN;
 
-  private Facts(Plumbing plumbing, Contents contents, Slope slope, Crew crew) {
-    this.plumbing = plumbing;
+  private Facts(Network network, Contents contents, Slope slope, Crew crew) {
+    this.network = network;
     this.slope = slope;
     this.crew = crew;
-    gauges = new GaugeDoubt(plumbing);
-    tanks = plumbing.rig().tanks(contents).toList();
+    gauges = new GaugeDoubt(network);
+    tanks = network.rig().tanks(contents).toList();
   }
 
   /**
@@ -54,8 +54,8 @@ final class Facts {
    * @param crew who is on board when
    */
   static List<Fact> of(
-      Plumbing plumbing, Contents contents, Slope slope, Crew crew, Collection<Entry> entries) {
-    Facts found = new Facts(plumbing, contents, slope, crew);
+      Network network, Contents contents, Slope slope, Crew crew, Collection<Entry> entries) {
+    Facts found = new Facts(network, contents, slope, crew);
     List<Entry> order =
         entries.stream()
             .sorted(
@@ -163,7 +163,7 @@ final class Facts {
   }
 
   private double full(Entry.Fill fill) {
-    return full(plumbing.rig().part(fill.tank()));
+    return full(network.rig().part(fill.tank()));
   }
 
   static double seconds(Instant at) {
@@ -211,7 +211,7 @@ final class Facts {
   private void set(double at, Part tank, double volume) {
     last.put(
         tank.id(),
-        new Fact.Seen(at, volume, GaugeDoubt.FULL * plumbing.room(tank.id()).capacity(), false));
+        new Fact.Seen(at, volume, GaugeDoubt.FULL * network.room(tank.id()).capacity(), false));
     facts.add(new Fact.Set(at, total(), doubt(at)));
   }
 
@@ -231,7 +231,7 @@ final class Facts {
   }
 
   private double filled(Part tank) {
-    return plumbing.figures(tank, slope).full();
+    return network.figures(tank, slope).full();
   }
 
   private double total() {

@@ -3,7 +3,7 @@ package fernwort.core.budget;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Gauge;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
@@ -40,12 +40,12 @@ final class GaugeDoubt {
 
   private static final int LEVELS = 100;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Map<String, double[]> sticks = new HashMap<>();
   private final Map<String, double[]> steps = new HashMap<>();
 
-  GaugeDoubt(Plumbing plumbing) {
-    this.plumbing = plumbing;
+  GaugeDoubt(Network network) {
+    this.network = network;
   }
 
   /** Returns the standard deviation of what a step of a sender stands for: anything within it. */
@@ -62,7 +62,7 @@ final class GaugeDoubt {
   Fact.Seen seen(Part tank, double at, Entry.Reading reading) {
     double volume = reading.volume();
     Tank kind = (Tank) tank.kind();
-    TankRoom room = plumbing.room(tank.id());
+    TankRoom room = network.room(tank.id());
     double capacity = room.capacity();
     Gauge gauge = kind.gauge();
     if (reading.reckoned()) {

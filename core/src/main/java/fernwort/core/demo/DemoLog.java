@@ -3,7 +3,7 @@ package fernwort.core.demo;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import java.math.BigDecimal;
@@ -40,16 +40,16 @@ public final class DemoLog {
   private static final String[] PLACES = {"Harbour tap", "Old mill spring", "Fairground"};
 
   private final DemoRig demo;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Instant end;
   private final Random random;
   private final List<Entry> entries = new ArrayList<>();
   private final Map<String, Double> holds = new HashMap<>();
   private int people = 2;
 
-  private DemoLog(DemoRig demo, Plumbing plumbing, Instant end) {
+  private DemoLog(DemoRig demo, Network network, Instant end) {
     this.demo = demo;
-    this.plumbing = plumbing;
+    this.network = network;
     this.end = end;
     random = new Random(demo.id().hashCode());
   }
@@ -59,8 +59,8 @@ public final class DemoLog {
    *
    * @param end when its tanks were read last
    */
-  public static List<Entry> of(DemoRig demo, Plumbing plumbing, Instant end) {
-    DemoLog log = new DemoLog(demo, plumbing, end);
+  public static List<Entry> of(DemoRig demo, Network network, Instant end) {
+    DemoLog log = new DemoLog(demo, network, end);
     log.live();
     return Collections.unmodifiableList(log.entries);
   }
@@ -99,19 +99,19 @@ public final class DemoLog {
   }
 
   private Part fresh() {
-    return plumbing.rig().tanks(Contents.FRESH).findFirst().orElseThrow();
+    return network.rig().tanks(Contents.FRESH).findFirst().orElseThrow();
   }
 
   private Optional<Part> gray() {
-    return plumbing.rig().tanks(Contents.GRAY).findFirst();
+    return network.rig().tanks(Contents.GRAY).findFirst();
   }
 
   private Optional<Part> filter() {
-    return plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).findFirst();
+    return network.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).findFirst();
   }
 
   private double full(Part tank) {
-    return plumbing.figures(tank, Slope.LEVEL).full();
+    return network.figures(tank, Slope.LEVEL).full();
   }
 
   /** What was used between the morning and the evening of a day before the end. */
@@ -181,7 +181,7 @@ public final class DemoLog {
 
   private void read(Part tank, Instant at, double volume) {
     double seen =
-        Math.clamp(volume + STICK * random.nextGaussian(), 0, plumbing.room(tank.id()).capacity());
+        Math.clamp(volume + STICK * random.nextGaussian(), 0, network.room(tank.id()).capacity());
     add(
         at,
         new Entry.Reading(

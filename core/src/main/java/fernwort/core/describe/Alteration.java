@@ -7,7 +7,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.List;
@@ -88,14 +88,14 @@ public sealed interface Alteration {
   }
 
   /** A tank stands on other supports. */
-  record Supported(String tank, List<Support> supports) implements Alteration {
+  record Supported(String tank, List<TankSupport> supports) implements Alteration {
     public Supported {
       supports = List.copyOf(supports);
     }
 
     @Override
     public Rig on(Rig rig) {
-      List<Support> all = new ArrayList<>(rig.built().supports());
+      List<TankSupport> all = new ArrayList<>(rig.built().supports());
       all.removeIf(s -> s.tank().equals(tank));
       all.addAll(supports);
       return rig.with(new Built(rig.built().joints(), all));

@@ -6,8 +6,8 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -42,7 +42,7 @@ public final class TankResize {
       return scaled(tank.shape(), times);
     } catch (MathIllegalArgumentException e) {
       throw new Refusal(
-          Saying.of(
+          Message.of(
               "A tank of this shape does not hold {}; give its sizes", Amount.volume(volume)));
     }
   }

@@ -2,8 +2,8 @@ package fernwort.core.drain;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.line.Valve;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.Map;
@@ -12,14 +12,15 @@ import java.util.TreeMap;
 /** What the bodies of a rig keep while its lines run out. */
 final class Bodies {
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Wintering now;
   private final Levels levels;
   private final Passages passages;
-  private final Leaving leaving;
+  private final GravityDrainage leaving;
 
-  Bodies(Plumbing plumbing, Wintering now, Levels levels, Passages passages, Leaving leaving) {
-    this.plumbing = plumbing;
+  Bodies(
+      Network network, Wintering now, Levels levels, Passages passages, GravityDrainage leaving) {
+    this.network = network;
     this.now = now;
     this.levels = levels;
     this.passages = passages;
@@ -29,7 +30,7 @@ final class Bodies {
   /** Returns the wetness with what the bodies keep; what was dry stays dry. */
   Wetness left() {
     Map<String, Double> left = new TreeMap<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       double before = now.wetness().body(part.id());
       if (before > 0) {
         left.put(part.id(), Math.min(before, keeps(part)));
@@ -40,7 +41,7 @@ final class Bodies {
   }
 
   private double keeps(Part part) {
-    int v = plumbing.first(plumbing.index(part.id()));
+    int v = network.first(network.index(part.id()));
     int ports = part.kind().ports().size();
     boolean leaves =
         now.has(part, Kind.UNDONE)
@@ -80,7 +81,7 @@ final class Bodies {
 
   /** Tells whether water leaves by the drain of a body. */
   private boolean isDrained(Part part) {
-    int plug = passages.mouth(plumbing.index(part.id()));
+    int plug = passages.mouth(network.index(part.id()));
     return plug >= 0 && leaving.leaves(plug);
   }
 
@@ -90,8 +91,8 @@ final class Bodies {
 
   /** Tells whether water in a body leaves from one of its ways through. */
   private boolean runsThrough(Part part) {
-    int v = plumbing.first(plumbing.index(part.id()));
-    int end = plumbing.first(plumbing.index(part.id()) + 1);
+    int v = network.first(network.index(part.id()));
+    int end = network.first(network.index(part.id()) + 1);
     double height = levels.height(part);
     for (int p = v; p < end; p++) {
       for (int e = passages.first(p); e >= 0; e = passages.next(e)) {
@@ -109,10 +110,10 @@ final class Bodies {
 
   /** Tells whether the line at an accumulator is dry, so that its air pushes its water out. */
   private boolean isDry(Part part, int v) {
-    if (!plumbing.hasLine(part.port("in"))) {
+    if (!network.hasLine(part.port("in"))) {
       return false;
     }
-    Line line = plumbing.rig().lines().get(plumbing.lineAt(part.port("in")));
+    Line line = network.rig().lines().get(network.lineAt(part.port("in")));
     return now.wetness().of(line).isEmpty();
   }
 }

@@ -3,9 +3,9 @@ package fernwort.core.drain;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.OpenWays;
@@ -34,19 +34,19 @@ public final class DrainRoutes {
   /** Draining one tank by another counts as so many handles. */
   private static final int BY_A_TANK = 3;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Setting setting;
   private final Levels levels;
 
-  private DrainRoutes(Plumbing plumbing, Setting setting, Levels levels) {
-    this.plumbing = plumbing;
+  private DrainRoutes(Network network, Setting setting, Levels levels) {
+    this.network = network;
     this.setting = setting;
     this.levels = levels;
   }
 
   /** Looks for drains from a setting. */
-  public static DrainRoutes of(Plumbing plumbing, Setting setting, Levels levels) {
-    return new DrainRoutes(plumbing, setting, levels);
+  public static DrainRoutes of(Network network, Setting setting, Levels levels) {
+    return new DrainRoutes(network, setting, levels);
   }
 
   private record Step(int vertex, double crest, int moves, Map<String, String> needs) {}
@@ -66,11 +66,11 @@ public final class DrainRoutes {
         new PriorityQueue<>(
             Comparator.<Step>comparingLong(s -> Math.round(s.crest() / MILLIMETRE))
                 .thenComparingInt(Step::moves));
-    int first = plumbing.first(plumbing.index(tank.id()));
+    int first = network.first(network.index(tank.id()));
     for (int v = first; v < first + tank.kind().ports().size(); v++) {
       queue.add(new Step(v, levels.height(v), 0, Map.of()));
     }
-    boolean[] settled = new boolean[plumbing.size()];
+    boolean[] settled = new boolean[network.size()];
     for (int steps = 0; !queue.isEmpty() && steps < MOST_STEPS; steps++) {
       Step step = queue.remove();
       if (settled[step.vertex()]) {
@@ -88,30 +88,30 @@ public final class DrainRoutes {
 
   /** The needs of the way including its end, when water can leave at this port. */
   private Optional<Map<String, String>> leaves(Step step) {
-    Part part = plumbing.part(step.vertex());
+    Part part = network.part(step.vertex());
     if (!isPort(part, step.vertex())) {
       return Optional.empty();
     }
     return part.kind()
-        .runsOut(plumbing.port(step.vertex()))
+        .runsOut(network.port(step.vertex()))
         .flatMap(p -> p.isEmpty() ? Optional.of(step.needs()) : need(step, part, p));
   }
 
   private void onward(Step step, int tank, PriorityQueue<Step> queue) {
-    Part part = plumbing.part(step.vertex());
+    Part part = network.part(step.vertex());
     int across =
-        isPort(part, step.vertex()) ? plumbing.across(part.port(plumbing.port(step.vertex()))) : -1;
+        isPort(part, step.vertex()) ? network.across(part.port(network.port(step.vertex()))) : -1;
     if (across >= 0) {
-      double crest = levels.crest(plumbing.lineAt(part.port(plumbing.port(step.vertex()))));
+      double crest = levels.crest(network.lineAt(part.port(network.port(step.vertex()))));
       queue.add(new Step(across, Math.max(step.crest(), crest), step.moves(), step.needs()));
     }
     boolean own =
         step.vertex() >= tank
             && part.kind().is(Purpose.HOLDS)
-            && plumbing.first(plumbing.index(part.id())) == tank;
+            && network.first(network.index(part.id())) == tank;
     if (part.kind().is(Purpose.HOLDS) && !own) {
       // By another tank, where there is no way past it.
-      for (int u : plumbing.tankPortsAt(step.vertex())) {
+      for (int u : network.tankPortsAt(step.vertex())) {
         double crest = Math.max(step.crest(), levels.height(u));
         queue.add(new Step(u, crest, step.moves() + BY_A_TANK, step.needs()));
       }
@@ -121,7 +121,7 @@ public final class DrainRoutes {
   }
 
   private boolean isPort(Part part, int vertex) {
-    return vertex - plumbing.first(plumbing.index(part.id())) < part.kind().ports().size();
+    return vertex - network.first(network.index(part.id())) < part.kind().ports().size();
   }
 
   /** Adds the ports that a part can let the water on to, with what that needs of its handle. */
@@ -130,12 +130,12 @@ public final class DrainRoutes {
       for (Position position : part.kind().positions()) {
         need(step, part, position.id())
             .ifPresent(needs -> {
-              OpenGraph graph = new OpenGraph(plumbing, setting.with(part.id(), position.id()));
+              OpenGraph graph = new OpenGraph(network, setting.with(part.id(), position.id()));
               spread(step, needs, graph, queue);
             });
       }
     } else {
-      spread(step, step.needs(), new OpenGraph(plumbing, setting), queue);
+      spread(step, step.needs(), new OpenGraph(network, setting), queue);
     }
   }
 
@@ -165,13 +165,13 @@ public final class DrainRoutes {
   /** Returns the handles whose single turn would let air into a tank, as part and position. */
   public List<Map.Entry<String, String>> airGivers(Part tank) {
     List<Map.Entry<String, String>> givers = new ArrayList<>();
-    for (Part part : plumbing.rig().handles().toList()) {
+    for (Part part : network.rig().handles().toList()) {
       if (part.kind().is(Purpose.PUMPS) || part.kind().is(Purpose.INLET)) {
         continue;
       }
       for (Position position : part.kind().positions()) {
         Setting changed = setting.with(part.id(), position.id());
-        if (OpenWays.find(plumbing, changed, levels)
+        if (OpenWays.find(network, changed, levels)
             .airOf(tank.id())
             .flatMap(TankAir::in)
             .isPresent()) {

@@ -1,7 +1,7 @@
 package fernwort.core.drain;
 
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -13,10 +13,10 @@ import java.util.TreeMap;
  * What runs out of a rig that stands open, until nothing more does.
  *
  * <p>In rounds: first the tanks run out over the lowest crest that lets them, then every piece of
- * line loses what {@link Leaving} says can go, all at once, and the next round begins with what is
- * dry by now. In a piece that falls all along, what leaves is always its upper part: whatever way
- * serves a point serves all points above it. Where the lower part begins is one of the heights at
- * which anything in the rig lies, found by halving.
+ * line loses what {@link GravityDrainage} says can go, all at once, and the next round begins with
+ * what is dry by now. In a piece that falls all along, what leaves is always its upper part:
+ * whatever way serves a point serves all points above it. Where the lower part begins is one of the
+ * heights at which anything in the rig lies, found by halving.
  */
 public final class Draining {
 
@@ -28,19 +28,19 @@ public final class Draining {
   /** Less than this is no stretch (m). */
   private static final double SLIVER = 1e-7;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private Wintering now;
   private Levels levels;
 
-  private Draining(Plumbing plumbing, Wintering now, Levels levels) {
-    this.plumbing = plumbing;
+  private Draining(Network network, Wintering now, Levels levels) {
+    this.network = network;
     this.now = now;
     this.levels = levels;
   }
 
   /** Returns a rig when everything has run out that can. */
-  public static Wintering of(Plumbing plumbing, Wintering before) {
-    return of(plumbing, before, Levels.of(plumbing, before.state()));
+  public static Wintering of(Network network, Wintering before) {
+    return of(network, before, Levels.of(network, before.state()));
   }
 
   /**
@@ -48,33 +48,33 @@ public final class Draining {
    *
    * @param levels of its tanks and on its slope
    */
-  public static Wintering of(Plumbing plumbing, Wintering before, Levels levels) {
-    return new Draining(plumbing, before, levels).drained();
+  public static Wintering of(Network network, Wintering before, Levels levels) {
+    return new Draining(network, before, levels).drained();
   }
 
   private Wintering drained() {
-    Passages passages = Passages.of(plumbing, now, levels);
+    Passages passages = Passages.of(network, now, levels);
     for (int round = 0; round < MOST_ROUNDS; round++) {
       if (tanksRun(passages)) {
-        levels = Levels.of(plumbing, now.state());
-        passages = Passages.of(plumbing, now, levels);
+        levels = Levels.of(network, now.state());
+        passages = Passages.of(network, now, levels);
       }
-      Leaving leaving = new Leaving(passages);
+      GravityDrainage leaving = new GravityDrainage(passages);
       // A body runs dry with the column that leads through it, not after it.
       Map<String, Double> bodies =
-          new Bodies(plumbing, now, levels, passages, leaving).left().bodies();
+          new Bodies(network, now, levels, passages, leaving).left().bodies();
       Wetness left = new Wetness(linesRun(passages, leaving), bodies);
       if (left.equals(now.wetness())) {
         break;
       }
       now = now.with(left);
-      passages = Passages.of(plumbing, now, levels);
+      passages = Passages.of(network, now, levels);
     }
     return now;
   }
 
   private boolean tanksRun(Passages passages) {
-    Map<String, Double> left = new TankRun(plumbing, now, levels, passages).left();
+    Map<String, Double> left = new TankRun(network, now, levels, passages).left();
     boolean ran = false;
     for (Map.Entry<String, Double> tank : left.entrySet()) {
       if (tank.getValue() < now.state().volume(tank.getKey()) - SLIVER) {
@@ -85,9 +85,9 @@ public final class Draining {
     return ran;
   }
 
-  private Map<String, List<Stretch>> linesRun(Passages passages, Leaving leaving) {
+  private Map<String, List<Stretch>> linesRun(Passages passages, GravityDrainage leaving) {
     double[] heights = heights(passages, leaving);
-    List<Line> lines = plumbing.rig().lines();
+    List<Line> lines = network.rig().lines();
     Map<String, List<Stretch>> stretches = new TreeMap<>();
     for (Passages.Piece piece : passages.pieces()) {
       if (piece.wet()) {
@@ -111,7 +111,7 @@ public final class Draining {
   }
 
   /** The heights at which anything begins or ends, so that between two of them all is alike. */
-  private static double[] heights(Passages passages, Leaving leaving) {
+  private static double[] heights(Passages passages, GravityDrainage leaving) {
     double[] crackings = leaving.crackings();
     double[] heights = new double[passages.points() * crackings.length];
     for (int i = 0; i < heights.length; i++) {
@@ -121,11 +121,11 @@ public final class Draining {
   }
 
   private static Stretch stays(
-      Passages passages, Leaving leaving, double[] heights, Passages.Piece piece) {
+      Passages passages, GravityDrainage leaving, double[] heights, Passages.Piece piece) {
     double a = passages.height(piece.a());
     double b = passages.height(piece.b());
     boolean wide = passages.isWide(piece);
-    if (Math.abs(a - b) <= Leaving.LEVEL) {
+    if (Math.abs(a - b) <= GravityDrainage.LEVEL) {
       double h = Math.max(a, b);
       boolean leaves =
           leaving.leaves(piece.a(), piece.b(), h)

@@ -5,9 +5,9 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -40,22 +40,22 @@ public final class EverythingOpen {
   private EverythingOpen() {}
 
   /** Returns a rig in use, its tanks as in a state, once all of it is open and has run out. */
-  public static Wintering of(Plumbing plumbing, State state) {
-    Wintering now = Filled.of(plumbing, state);
-    for (Part part : plumbing.rig().parts()) {
+  public static Wintering of(Network network, State state) {
+    Wintering now = Filled.of(network, state);
+    for (Part part : network.rig().parts()) {
       Optional<String> open = part.kind().drained();
       if (open.isPresent() && !part.kind().is(Purpose.TRAPS)) {
-        now = now.with(plumbing.rig(), part.id(), open.get());
+        now = now.with(network.rig(), part.id(), open.get());
       }
     }
-    now = Draining.of(plumbing, now);
+    now = Draining.of(network, now);
     for (int times = 0; times < MOST_TURNS; times++) {
       Optional<Turn> more =
-          best(plumbing, now, EverythingOpen::isMeant, w -> weight(plumbing, w), WORTH_A_TURN);
+          best(network, now, EverythingOpen::isMeant, w -> weight(network, w), WORTH_A_TURN);
       if (more.isEmpty()) {
         return now;
       }
-      now = after(plumbing, now, Levels.of(plumbing, now.state()), more.get());
+      now = after(network, now, Levels.of(network, now.state()), more.get());
     }
     return now;
   }
@@ -83,17 +83,17 @@ public final class EverythingOpen {
    * @param worth by how much less a turn is worth it (m³)
    */
   public static Optional<Turn> best(
-      Plumbing plumbing,
+      Network network,
       Wintering now,
       Predicate<Turn> which,
       ToDoubleFunction<Wintering> weight,
       double worth) {
     double least = weight.applyAsDouble(now) - worth;
     Turn best = null;
-    Levels levels = Levels.of(plumbing, now.state());
-    for (Turn turn : candidates(plumbing, now)) {
+    Levels levels = Levels.of(network, now.state());
+    for (Turn turn : candidates(network, now)) {
       if (which.test(turn)) {
-        double after = weight.applyAsDouble(after(plumbing, now, levels, turn));
+        double after = weight.applyAsDouble(after(network, now, levels, turn));
         if (after < least) {
           least = after;
           best = turn;
@@ -108,14 +108,14 @@ public final class EverythingOpen {
    *
    * @param levels of its tanks and on its slope, as it is
    */
-  public static Wintering after(Plumbing plumbing, Wintering now, Levels levels, Turn turn) {
-    return Draining.of(plumbing, now.with(plumbing.rig(), turn.part(), turn.position()), levels);
+  public static Wintering after(Network network, Wintering now, Levels levels, Turn turn) {
+    return Draining.of(network, now.with(network.rig(), turn.part(), turn.position()), levels);
   }
 
   /** Returns whatever opens something that is not open, and starts nothing. */
-  public static List<Turn> candidates(Plumbing plumbing, Wintering now) {
+  public static List<Turn> candidates(Network network, Wintering now) {
     List<Turn> turns = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
           .map(Position::id)
           .distinct()
@@ -144,12 +144,12 @@ public final class EverythingOpen {
    * Returns how bad what stays in lines and bodies is (m³): its volume, and more for each body that
    * cracks.
    */
-  public static double weight(Plumbing plumbing, Wintering now) {
+  public static double weight(Network network, Wintering now) {
     double weight = 0;
-    for (Line line : plumbing.rig().lines()) {
+    for (Line line : network.rig().lines()) {
       weight += now.wetness().volume(line);
     }
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       double held = now.wetness().body(part.id());
       boolean cracks = held > part.volume() / 2 || held > 0 && part.kind().is(Purpose.TURNS);
       weight += held + (cracks ? A_BODY * held / part.volume() : 0);

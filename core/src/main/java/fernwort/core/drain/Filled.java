@@ -4,9 +4,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Walk;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -28,14 +28,14 @@ public final class Filled {
   private Filled() {}
 
   /** Returns a rig whose lines are full, its handles and tanks as in a state. */
-  public static Wintering of(Plumbing plumbing, State state) {
-    Rig rig = plumbing.rig();
-    Levels levels = Levels.of(plumbing, state);
+  public static Wintering of(Network network, State state) {
+    Rig rig = network.rig();
+    Levels levels = Levels.of(network, state);
     Set<String> dry = new HashSet<>();
     dry.addAll(vents(rig));
     dry.addAll(waste(rig));
     dry.addAll(jugs(rig));
-    dry.addAll(behindGray(plumbing, levels));
+    dry.addAll(behindGray(network, levels));
     Map<String, List<Stretch>> lines = new TreeMap<>();
     for (Line line : rig.lines()) {
       if (!dry.contains(line.id())) {
@@ -90,9 +90,9 @@ public final class Filled {
         || part.kind().is(Purpose.STRAINS);
   }
 
-  private static Set<String> behindGray(Plumbing plumbing, Levels levels) {
+  private static Set<String> behindGray(Network network, Levels levels) {
     List<PortRef> from = new ArrayList<>();
-    for (Part part : plumbing.tanks()) {
+    for (Part part : network.tanks()) {
       Tank tank = (Tank) part.kind();
       if (tank.contents() == Contents.GRAY) {
         tank.tankPorts().stream()
@@ -101,6 +101,6 @@ public final class Filled {
             .forEach(from::add);
       }
     }
-    return new Walk(plumbing.rig(), Filled::carriesWaste).lines(from);
+    return new Walk(network.rig(), Filled::carriesWaste).lines(from);
   }
 }

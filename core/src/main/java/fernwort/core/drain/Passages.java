@@ -5,9 +5,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Passage;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Passage;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -22,8 +22,8 @@ import java.util.List;
  * along, the ways through bodies, and the openings.
  *
  * <p>Arcs come in pairs, an arc and its way back; the arcs of piece number p are 2p and 2p + 1. The
- * points of the graph are the ports of {@link Plumbing}, then the places where pieces of a line
- * meet and the openings of bodies.
+ * points of the graph are the ports of {@link Network}, then the places where pieces of a line meet
+ * and the openings of bodies.
  */
 final class Passages implements Arcs {
 
@@ -35,7 +35,7 @@ final class Passages implements Arcs {
   /** A piece of a line between two of its points. */
   record Piece(int line, double from, double to, int a, int b, boolean wet) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Wintering now;
   private final Levels levels;
   private final boolean[] wideAt;
@@ -59,12 +59,12 @@ final class Passages implements Arcs {
   /** The point of what is open about a part itself: its spout, bowl or drain plug; −1 for none. */
   private final int[] mouth;
 
-  private Passages(Plumbing plumbing, Wintering now, Levels levels) {
-    this.plumbing = plumbing;
+  private Passages(Network network, Wintering now, Levels levels) {
+    this.network = network;
     this.now = now;
     this.levels = levels;
-    points = plumbing.size();
-    mouth = new int[plumbing.rig().parts().size()];
+    points = network.size();
+    mouth = new int[network.rig().parts().size()];
     Arrays.fill(mouth, -1);
     int room = 4 * points + 64;
     height = new double[room];
@@ -81,27 +81,27 @@ final class Passages implements Arcs {
     lets = new boolean[room];
     wide = new boolean[room];
     crack = new double[room];
-    wideAt = new boolean[plumbing.size()];
-    List<Line> lines = plumbing.rig().lines();
+    wideAt = new boolean[network.size()];
+    List<Line> lines = network.rig().lines();
     for (int i = 0; i < lines.size(); i++) {
       if (lines.get(i).bore() >= WIDE - NOTHING) {
-        wideAt[plumbing.lineFrom(i)] = true;
-        wideAt[plumbing.lineTo(i)] = true;
+        wideAt[network.lineFrom(i)] = true;
+        wideAt[network.lineTo(i)] = true;
       }
       addLine(i, lines.get(i));
     }
-    List<Part> parts = plumbing.rig().parts();
+    List<Part> parts = network.rig().parts();
     for (int i = 0; i < parts.size(); i++) {
-      addPart(i, parts.get(i), plumbing.first(i));
+      addPart(i, parts.get(i), network.first(i));
     }
-    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
       addTank(tank);
     }
   }
 
   /** Returns the passages of a rig as it stands. */
-  static Passages of(Plumbing plumbing, Wintering now, Levels levels) {
-    return new Passages(plumbing, now, levels);
+  static Passages of(Network network, Wintering now, Levels levels) {
+    return new Passages(network, now, levels);
   }
 
   private void addLine(int index, Line line) {
@@ -110,9 +110,9 @@ final class Passages implements Arcs {
     line.profile().forEach(p -> cuts.add(p.along()));
     cuts.add(line.length());
     List<Stretch> wet = now.wetness().of(line);
-    int a = plumbing.lineFrom(index);
+    int a = network.lineFrom(index);
     for (int i = 1; i < cuts.size(); i++) {
-      int b = i == cuts.size() - 1 ? plumbing.lineTo(index) : addPoint(profile[i]);
+      int b = i == cuts.size() - 1 ? network.lineTo(index) : addPoint(profile[i]);
       addRun(index, cuts.get(i - 1), cuts.get(i), a, b, wet);
       a = b;
     }
@@ -236,7 +236,7 @@ final class Passages implements Arcs {
       star(v, kind.ports().size(), openMouth(index, levels.height(part)));
     }
     List<Mouth> spouts = new ArrayList<>();
-    for (Mouth mouth : plumbing.mouths(index, now.state().setting())) {
+    for (Mouth mouth : network.mouths(index, now.state().setting())) {
       switch (mouth.onto()) {
         case GROUND, DRAIN -> open(v + mouth.port());
         case AIR -> air[v + mouth.port()] = true;
@@ -260,8 +260,8 @@ final class Passages implements Arcs {
   private List<Passage> passages(int index, Part part) {
     Setting setting = now.state().setting();
     return now.has(part, Valve.HALF)
-        ? plumbing.passages(index, part.kind().halfWay(setting.of(part.id())))
-        : plumbing.passages(index, setting);
+        ? network.passages(index, part.kind().halfWay(setting.of(part.id())))
+        : network.passages(index, setting);
   }
 
   private void links(int index, Part part, int v) {
@@ -292,7 +292,7 @@ final class Passages implements Arcs {
 
   /** A tank that breathes is an opening by each port above its water. */
   private void addTank(int tank) {
-    int[] ports = plumbing.tankVertices(tank);
+    int[] ports = network.tankVertices(tank);
     int[] free = Arrays.stream(ports).filter(levels::breathes).toArray();
     if (breathes(free)) {
       Arrays.stream(free).forEach(this::open);
@@ -319,7 +319,7 @@ final class Passages implements Arcs {
         }
       }
       if (isTank(v) && levels.breathes(v)) {
-        for (int u : plumbing.tankPortsAt(v)) {
+        for (int u : network.tankPortsAt(v)) {
           if (levels.breathes(u) && !seen[u]) {
             seen[u] = true;
             front.add(u);
@@ -331,7 +331,7 @@ final class Passages implements Arcs {
   }
 
   private boolean isTank(int v) {
-    return v < plumbing.size() && plumbing.part(v).kind().is(Purpose.HOLDS);
+    return v < network.size() && network.part(v).kind().is(Purpose.HOLDS);
   }
 
   /** Returns the point at which a part itself stands open, −1 when it does not. */
@@ -395,7 +395,7 @@ final class Passages implements Arcs {
 
   /** Tells whether air passes beside the water in a piece of line. */
   boolean isWide(Piece piece) {
-    return plumbing.rig().lines().get(piece.line()).bore() >= WIDE - NOTHING;
+    return network.rig().lines().get(piece.line()).bore() >= WIDE - NOTHING;
   }
 
   /** Returns the head that a check valve on an arc takes to open (m). */

@@ -1,9 +1,9 @@
 package fernwort.core.drain;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Joined;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Joined;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 
 /**
@@ -34,9 +34,9 @@ public final class Regions {
   private final boolean[] tank;
 
   /** Looks at a rig as it stands. */
-  public Regions(Plumbing plumbing, Wintering now) {
-    Levels levels = Levels.of(plumbing, now.state());
-    passages = Passages.of(plumbing, now, levels);
+  public Regions(Network network, Wintering now) {
+    Levels levels = Levels.of(network, now.state());
+    passages = Passages.of(network, now, levels);
     int n = passages.points();
     joined = new Joined(n);
     boolean[] wet = new boolean[n];
@@ -69,20 +69,20 @@ public final class Regions {
     tank = new boolean[n];
     for (int v = 0; v < n; v++) {
       int region = joined.find(v);
-      boolean isTank = v < plumbing.size() && plumbing.part(v).kind().is(Purpose.HOLDS);
+      boolean isTank = v < network.size() && network.part(v).kind().is(Purpose.HOLDS);
       air[region] |= passages.letsAirIn(v) || dryBeside[v];
-      tank[region] |= isTank && wet[v] && levels.isCovered(port(plumbing, v));
+      tank[region] |= isTank && wet[v] && levels.isCovered(port(network, v));
       closed[region] |= wet[v] && ways[v] <= 1 && !passages.letsAirIn(v) && !isTank;
     }
   }
 
-  private static fernwort.core.rig.PortRef port(Plumbing plumbing, int v) {
-    return plumbing.part(v).port(plumbing.port(v));
+  private static fernwort.core.rig.PortRef port(Network network, int v) {
+    return network.part(v).port(network.port(v));
   }
 
   /** Returns how the water of a line stands, which must hold some. */
-  public Stands of(Line line, Plumbing plumbing) {
-    int number = plumbing.lineNumber(line.id());
+  public Stands of(Line line, Network network) {
+    int number = network.lineNumber(line.id());
     Stands worst = Stands.POCKET;
     for (Passages.Piece piece : passages.pieces()) {
       if (piece.line() == number && piece.wet()) {
@@ -94,15 +94,15 @@ public final class Regions {
   }
 
   /** Tells whether a line's water, where it holds some, lies lower than both ends of the line. */
-  public boolean sags(Line line, Plumbing plumbing) {
-    int number = plumbing.lineNumber(line.id());
+  public boolean sags(Line line, Network network) {
+    int number = network.lineNumber(line.id());
     double lowest = Double.POSITIVE_INFINITY;
     for (Passages.Piece piece : passages.pieces()) {
       if (piece.line() == number && piece.wet()) {
         lowest = Math.min(lowest, height(piece.a(), piece.b()));
       }
     }
-    return lowest < height(plumbing.vertex(line.from()), plumbing.vertex(line.to())) - SAME;
+    return lowest < height(network.vertex(line.from()), network.vertex(line.to())) - SAME;
   }
 
   private double height(int one, int other) {

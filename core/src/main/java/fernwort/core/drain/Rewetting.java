@@ -3,9 +3,9 @@ package fernwort.core.drain;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -20,42 +20,42 @@ import java.util.Set;
  */
 public final class Rewetting {
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final int[] islands;
 
   /** Islands that the pressure of mains or of a pump reaches, however high. */
   private final Set<Integer> pressed = new HashSet<>();
 
-  private Rewetting(Plumbing plumbing, Wintering now) {
-    this.plumbing = plumbing;
+  private Rewetting(Network network, Wintering now) {
+    this.network = network;
     Setting setting = now.state().setting();
-    levels = Levels.of(plumbing, now.state());
-    islands = new OpenGraph(plumbing, setting).islands();
+    levels = Levels.of(network, now.state());
+    islands = new OpenGraph(network, setting).islands();
     Set<Integer> fed = fed();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       boolean mains =
           part.kind().is(Purpose.INLET) && setting.of(part.id()).equals(HoseInlet.MAINS.id());
       boolean pump =
           part.kind().is(Purpose.PUMPS)
               && setting.of(part.id()).equals(Kind.ON)
-              && fed.contains(islands[plumbing.vertex(part, "in")]);
+              && fed.contains(islands[network.vertex(part, "in")]);
       if (mains || pump) {
-        part.kind().ports().forEach(port -> pressed.add(islands[plumbing.vertex(part, port)]));
+        part.kind().ports().forEach(port -> pressed.add(islands[network.vertex(part, port)]));
       }
     }
   }
 
   /** Returns a rig with all that water can reach in it full. */
-  public static Wintering of(Plumbing plumbing, Wintering now) {
-    return new Rewetting(plumbing, now).wet(now);
+  public static Wintering of(Network network, Wintering now) {
+    return new Rewetting(network, now).wet(now);
   }
 
   /** The islands that a tank's water stands in. */
   private Set<Integer> fed() {
     Set<Integer> fed = new HashSet<>();
-    for (int t = 0; t < plumbing.tanks().size(); t++) {
-      for (int vertex : plumbing.tankVertices(t)) {
+    for (int t = 0; t < network.tanks().size(); t++) {
+      for (int vertex : network.tankVertices(t)) {
         if (levels.wet(vertex)) {
           fed.add(islands[vertex]);
         }
@@ -65,14 +65,14 @@ public final class Rewetting {
   }
 
   private Wintering wet(Wintering now) {
-    Wetness full = Filled.of(plumbing, now.state()).wetness();
+    Wetness full = Filled.of(network, now.state()).wetness();
     Wetness wet = now.wetness();
-    for (Line line : plumbing.rig().lines()) {
+    for (Line line : network.rig().lines()) {
       if (full.lines().containsKey(line.id()) && (reaches(line.from()) || reaches(line.to()))) {
         wet = wet.with(line.id(), List.of(new Stretch(0, line.length())));
       }
     }
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (full.bodies().containsKey(part.id())
           && part.kind().ports().stream().anyMatch(p -> reaches(part.port(p)))) {
         wet = wet.withBody(part.id(), full.body(part.id()));
@@ -83,17 +83,17 @@ public final class Rewetting {
 
   /** Tells whether water comes to a port: by pressure, or because a tank stands higher. */
   private boolean reaches(PortRef port) {
-    int island = islands[plumbing.vertex(plumbing.rig().part(port.part()), port.port())];
+    int island = islands[network.vertex(network.rig().part(port.part()), port.port())];
     return pressed.contains(island) || surface(island) >= levels.height(port);
   }
 
   /** The highest water that stands in an island (m). */
   private double surface(int island) {
     double highest = Double.NEGATIVE_INFINITY;
-    for (int t = 0; t < plumbing.tanks().size(); t++) {
-      for (int vertex : plumbing.tankVertices(t)) {
+    for (int t = 0; t < network.tanks().size(); t++) {
+      for (int vertex : network.tankVertices(t)) {
         if (islands[vertex] == island && levels.wet(vertex)) {
-          highest = Math.max(highest, levels.surface(plumbing.tanks().get(t).id()));
+          highest = Math.max(highest, levels.surface(network.tanks().get(t).id()));
         }
       }
     }

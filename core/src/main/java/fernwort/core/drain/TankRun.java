@@ -2,8 +2,8 @@ package fernwort.core.drain;
 
 import fernwort.core.graph.LowestCrest;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import java.util.Arrays;
 import java.util.Map;
@@ -21,14 +21,14 @@ final class TankRun {
 
   private static final int[] NONE = {};
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Wintering now;
   private final Levels levels;
   private final Passages passages;
   private final double[] spill;
 
-  TankRun(Plumbing plumbing, Wintering now, Levels levels, Passages passages) {
-    this.plumbing = plumbing;
+  TankRun(Network network, Wintering now, Levels levels, Passages passages) {
+    this.network = network;
     this.now = now;
     this.levels = levels;
     this.passages = passages;
@@ -46,16 +46,16 @@ final class TankRun {
         passages,
         e -> passages.lets(e ^ 1) ? passages.high(e) : Double.POSITIVE_INFINITY,
         starts,
-        v -> v < plumbing.size() ? plumbing.tankPortsAt(v) : NONE,
+        v -> v < network.size() ? network.tankPortsAt(v) : NONE,
         heights);
   }
 
   /** Returns what stays in each tank that holds water and breathes, by its id (m³). */
   Map<String, Double> left() {
     Map<String, Double> left = new TreeMap<>();
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      Part tank = plumbing.tanks().get(i);
-      int[] ports = plumbing.tankVertices(i);
+    for (int i = 0; i < network.tanks().size(); i++) {
+      Part tank = network.tanks().get(i);
+      int[] ports = network.tankVertices(i);
       boolean breathes = Arrays.stream(ports).anyMatch(passages::letsAirIn);
       double lowest =
           Arrays.stream(ports)
@@ -65,7 +65,7 @@ final class TankRun {
               .orElse(Double.POSITIVE_INFINITY);
       if (breathes && lowest < levels.surface(tank.id())) {
         double corner = levels.slope().heightOf(new Point(tank.x(), tank.y(), tank.height()));
-        double volume = plumbing.room(tank.id()).volumeBelow(lowest - corner, levels.slope());
+        double volume = network.room(tank.id()).volumeBelow(lowest - corner, levels.slope());
         left.put(tank.id(), Math.min(volume, now.state().volume(tank.id())));
       }
     }

@@ -3,7 +3,7 @@ package fernwort.core.drain;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -92,23 +92,23 @@ public record Wintering(
   }
 
   /** Returns what its lines and bodies lack before water passes them as in use. */
-  public Dry dry(Plumbing plumbing) {
-    Wetness full = Filled.of(plumbing, state).wetness();
+  public Dry dry(Network network) {
+    Wetness full = Filled.of(network, state).wetness();
     Map<String, Double> lines = new TreeMap<>();
-    for (Line line : plumbing.rig().lines()) {
+    for (Line line : network.rig().lines()) {
       double lacks = full.volume(line) - wetness.volume(line);
       if (lacks > NOTHING) {
         lines.put(line.id(), lacks);
       }
     }
     Map<String, Double> bodies = new TreeMap<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       // A tee of vents or wastes stands among lines that are dry in use, too.
       boolean supplied =
           part.kind().ports().stream()
               .map(part::port)
-              .filter(plumbing::hasLine)
-              .map(port -> plumbing.rig().lines().get(plumbing.lineAt(port)).id())
+              .filter(network::hasLine)
+              .map(port -> network.rig().lines().get(network.lineAt(port)).id())
               .anyMatch(full.lines()::containsKey);
       double lacks = full.body(part.id()) - wetness.body(part.id());
       if (supplied && lacks > NOTHING) {

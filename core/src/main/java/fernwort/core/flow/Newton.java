@@ -27,7 +27,7 @@ final class Newton {
   private static final double STEADY = 1e-9;
 
   private final FlowNetwork network;
-  private final Skeleton skeleton;
+  private final ReducedNetwork skeleton;
   private final int[] live;
   private final int links;
   private final double[] flow;
@@ -55,7 +55,7 @@ final class Newton {
 
   Newton(FlowNetwork network) {
     this.network = network;
-    skeleton = new Skeleton(network);
+    skeleton = new ReducedNetwork(network);
     live = skeleton.live;
     links = live.length;
     flow = new double[links];
@@ -138,7 +138,7 @@ final class Newton {
     }
     boolean holds = false;
     for (int i = 0; i < links; i++) {
-      holds |= network.losses[live[i]] instanceof Hold;
+      holds |= network.losses[live[i]] instanceof PressureControl;
     }
     settle();
     for (int round = 0; holds && adjustHolds(); round++) {
@@ -346,7 +346,7 @@ final class Newton {
   private boolean adjustHolds() {
     boolean moved = false;
     for (int i = 0; i < links; i++) {
-      if (network.losses[live[i]] instanceof Hold hold) {
+      if (network.losses[live[i]] instanceof PressureControl hold) {
         double excess = head[network.to[live[i]]] - hold.limit();
         boolean tooHigh = excess > HELD && flow[i] > SETTLED;
         boolean tooLow = excess < -HELD && held[i] > 0;
@@ -391,7 +391,7 @@ final class Newton {
 
   private int worstHold() {
     for (int i = 0; i < links; i++) {
-      if (network.losses[live[i]] instanceof Hold) {
+      if (network.losses[live[i]] instanceof PressureControl) {
         return live[i];
       }
     }

@@ -1,6 +1,6 @@
 package fernwort.core.frost;
 
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Water;
 
 /** What water takes to cool and to freeze. */
 public final class ColdWater {

@@ -3,7 +3,7 @@ package fernwort.core.frost;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Motor;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -40,23 +40,24 @@ public record FrostValve(
   private static final double OFTEN = 60;
 
   /** Returns the valves of a rig that open by themselves and are shut now, tonight. */
-  public static List<FrostValve> tonight(Plumbing plumbing, Wintering now, Tonight.Asked asked) {
+  public static List<FrostValve> tonight(
+      Network network, Wintering now, FreezeForecast.Asked asked) {
     List<FrostValve> found = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       Optional<Motor> motor = part.kind().motor();
       motor
           .flatMap(Motor::unpowered)
           .filter(open -> !open.equals(now.state().setting().of(part.id())))
           .ifPresent(open -> {
-            Place place = plumbing.rig().place(part.place());
-            Curve air = Tonight.place(plumbing, place, asked);
+            Place place = network.rig().place(part.place());
+            Curve air = FreezeForecast.place(network, place, asked);
             Optional<Double> below = motor.flatMap(Motor::opensBelow);
             found.add(
                 new FrostValve(
                     part,
                     below,
                     below.map(t -> first(air, t)).orElse(OptionalDouble.empty()),
-                    loses(plumbing, now, part.id(), open)));
+                    loses(network, now, part.id(), open)));
           });
     }
     return found;
@@ -67,20 +68,20 @@ public record FrostValve(
    * are run through in time, for air may come to them by ways that only a run knows; then the lines
    * run dry.
    */
-  public static double loses(Plumbing plumbing, Wintering now, String valve, String open) {
-    Simulation run = Simulation.start(plumbing, now.state().with(valve, open));
+  public static double loses(Network network, Wintering now, String valve, String open) {
+    Simulation run = Simulation.start(network, now.state().with(valve, open));
     boolean moves = true;
     while (moves && run.time() < LONGEST) {
       Moment before = run.moment();
       run.runTo(run.time() + SLICE);
       moves = !run.moment().isSettledSince(before, STEADY);
     }
-    Wintering opened = now.with(plumbing.rig(), valve, open);
-    for (Part tank : plumbing.tanks()) {
+    Wintering opened = now.with(network.rig(), valve, open);
+    for (Part tank : network.tanks()) {
       opened = opened.withVolume(tank.id(), run.moment().state().volume(tank.id()));
     }
-    Wintering after = Draining.of(plumbing, opened);
-    return held(plumbing.rig(), now) - held(plumbing.rig(), after);
+    Wintering after = Draining.of(network, opened);
+    return held(network.rig(), now) - held(network.rig(), after);
   }
 
   private static double held(Rig rig, Wintering now) {

@@ -1,7 +1,7 @@
 package fernwort.core.frost;
 
 import fernwort.core.kind.end.Tank;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -41,13 +41,13 @@ public final class Shelter {
     return place.warmth().orElse(isOpen(rig, place) ? 0.0 : INSIDE);
   }
 
-  static double share(Rig rig, Place place, Tonight.Asked asked) {
+  static double share(Rig rig, Place place, FreezeForecast.Asked asked) {
     double share = share(rig, place);
     return asked.doorsOpen() && !isOpen(rig, place) ? Math.max(share, DOORS_OPEN) : share;
   }
 
   /** Returns a metre of a line where it is coldest. */
-  static Cooling line(Rig rig, Line line, Place place, Tonight.Asked asked) {
+  static Cooling line(Rig rig, Line line, Place place, FreezeForecast.Asked asked) {
     PipeWall pipe =
         new PipeWall(
             line.bore(),
@@ -78,12 +78,12 @@ public final class Shelter {
   }
 
   /** Returns what a body loses per kelvin (W/K). */
-  static double conductance(Plumbing plumbing, Part part, Place place, Tonight.Asked asked) {
-    double wind = isOpen(plumbing.rig(), place) ? asked.wind() : 0;
+  static double conductance(Network network, Part part, Place place, FreezeForecast.Asked asked) {
+    double wind = isOpen(network.rig(), place) ? asked.wind() : 0;
     double holds = part.volume();
     double wall = 0.003;
     if (part.kind() instanceof Tank tank) {
-      holds = plumbing.room(part.id()).capacity();
+      holds = network.room(part.id()).capacity();
       wall = tank.wall();
     }
     double area = CUBE * Math.cbrt(holds * holds);

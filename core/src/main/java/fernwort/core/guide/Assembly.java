@@ -2,9 +2,9 @@ package fernwort.core.guide;
 
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.Plan;
+import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.guide.Answers.Spot;
+import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.tank.Point;
@@ -40,7 +40,7 @@ final class Assembly {
   private final List<Line> lines = new ArrayList<>();
   private final Map<String, String> running = new LinkedHashMap<>();
 
-  Assembly(Answers.Van van) {
+  Assembly(RigAnswers.Van van) {
     vehicle = vehicle(van);
   }
 
@@ -49,7 +49,7 @@ final class Assembly {
   }
 
   /** A vehicle of a length, with what such a one usually has. */
-  private static Vehicle vehicle(Answers.Van van) {
+  private static Vehicle vehicle(RigAnswers.Van van) {
     double length = van.length();
     return switch (van.body()) {
       case VAN ->
@@ -92,7 +92,7 @@ final class Assembly {
 
   /** Returns the point of a spot at some height (m). */
   Point point(Spot spot, double height) {
-    return Plan.of(vehicle).point(new Plan.Cell(spot.along(), spot.side()), height);
+    return FloorGrid.of(vehicle).point(new FloorGrid.Cell(spot.along(), spot.side()), height);
   }
 
   /** Returns the place of a spot at some height, which it makes when it is the first there. */

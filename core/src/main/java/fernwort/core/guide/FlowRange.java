@@ -4,14 +4,14 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.Map;
 import java.util.Optional;
 
@@ -75,19 +75,19 @@ record FlowRange(String tap, double least, double most) {
             rig.places(),
             rig.parts(),
             rig.lines().stream().map(l -> l.stretched(times)).toList());
-    Plumbing plumbing = Plumbing.of(other);
+    Network network = Network.of(other);
     State state = new State(set, Map.of(), Slope.LEVEL);
     for (Part tank : other.tanks(Contents.FRESH).toList()) {
-      state = state.withVolume(tank.id(), HALF * plumbing.room(tank.id()).capacity());
+      state = state.withVolume(tank.id(), HALF * network.room(tank.id()).capacity());
     }
-    return Hydraulics.of(plumbing).solve(state).fixture(tap);
+    return Hydraulics.of(network).solve(state).fixture(tap);
   }
 
   /** Returns it in words. */
-  Saying words() {
+  Message words() {
     if (most - least < SAME * most) {
-      return Saying.of("{} gives {}", tap, Amount.flow(least));
+      return Message.of("{} gives {}", tap, Amount.flow(least));
     }
-    return Saying.of("{} gives {} to {}", tap, Amount.flow(least), Amount.flow(most));
+    return Message.of("{} gives {} to {}", tap, Amount.flow(least), Amount.flow(most));
   }
 }

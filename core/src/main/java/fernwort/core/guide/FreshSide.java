@@ -1,11 +1,11 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Joins;
-import fernwort.core.guide.Answers.Piece;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Third;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Joins;
+import fernwort.core.guide.RigAnswers.Piece;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Third;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd.Role;
@@ -16,7 +16,7 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -36,11 +36,11 @@ final class FreshSide {
   private static final double TRANSFER_PRESSURE = 0.5;
 
   private final Assembly rig;
-  private final Answers answers;
-  private final List<Saying> ways;
+  private final RigAnswers answers;
+  private final List<Message> ways;
   private final double bore;
 
-  FreshSide(Assembly rig, Answers answers, List<Saying> ways) {
+  FreshSide(Assembly rig, RigAnswers answers, List<Message> ways) {
     this.rig = rig;
     this.answers = answers;
     this.ways = ways;
@@ -48,9 +48,9 @@ final class FreshSide {
   }
 
   /** Joins the fresh tanks (ids by their answers) to the pump, and the inlet to what it fills. */
-  void join(Map<Answers.Tank, String> tanks, PressureSide pressure) {
-    List<Answers.Tank> named = List.copyOf(tanks.keySet());
-    List<Answers.Tank> drawn =
+  void join(Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
+    List<RigAnswers.Tank> named = List.copyOf(tanks.keySet());
+    List<RigAnswers.Tank> drawn =
         named.stream().filter(t -> TankMaker.isDrawnFrom(answers, t)).toList();
     if (!drawn.isEmpty()) {
       suction(drawn, tanks, pressure);
@@ -62,12 +62,12 @@ final class FreshSide {
   // --- from tank to tank -----------------------------------------------------------------------
 
   /** A pump of its own, with a valve and a check valve, from the tank that fills another. */
-  private void transfer(Answers.Tank tank, String id, Map<Answers.Tank, String> tanks) {
-    Optional<Answers.Tank> source = TankMaker.source(answers, tank);
+  private void transfer(RigAnswers.Tank tank, String id, Map<RigAnswers.Tank, String> tanks) {
+    Optional<RigAnswers.Tank> source = TankMaker.source(answers, tank);
     if (source.isEmpty()) {
       return;
     }
-    Answers.Tank from = source.orElseThrow();
+    RigAnswers.Tank from = source.orElseThrow();
     String toward = " for " + tank.label();
     String valve =
         rig.part(
@@ -92,24 +92,25 @@ final class FreshSide {
     rig.join(rig.get(pump).port("out"), rig.get(check).port("in"), bore);
     rig.join(rig.get(check).port("out"), new PortRef(id, TankMaker.TRANSFER), bore);
     ways.add(
-        Saying.words("%s → valve → pump → check valve → %s".formatted(from.label(), tank.label())));
+        Message.words(
+            "%s → valve → pump → check valve → %s".formatted(from.label(), tank.label())));
   }
 
   // --- suction ---------------------------------------------------------------------------------
 
   private void suction(
-      List<Answers.Tank> named, Map<Answers.Tank, String> tanks, PressureSide pressure) {
+      List<RigAnswers.Tank> named, Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
     boolean chooses =
         answers.suction().contains(Piece.THREE_WAY)
             && answers.selector().third() == Third.OTHER_TANK
             && named.size() > 1;
-    List<Answers.Tank> first = new ArrayList<>(named);
+    List<RigAnswers.Tank> first = new ArrayList<>(named);
     Optional<PortRef> other = Optional.empty();
     if (chooses) {
-      List<Answers.Tank> others = List.copyOf(named.subList(1, named.size()));
+      List<RigAnswers.Tank> others = List.copyOf(named.subList(1, named.size()));
       first = named.subList(0, 1);
       other = Optional.of(together(others, tanks));
-      ways.add(Saying.words(others.getFirst().label() + " → three-way valve → pump"));
+      ways.add(Message.words(others.getFirst().label() + " → three-way valve → pump"));
     }
     PortRef at = together(first, tanks);
     List<String> passed = new ArrayList<>(List.of(named.getFirst().label()));
@@ -133,24 +134,24 @@ final class FreshSide {
     }
     rig.join(at, pressure.suction(), bore);
     passed.add("pump");
-    ways.add(Saying.words(String.join(" → ", passed)));
+    ways.add(Message.words(String.join(" → ", passed)));
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
-  private PortRef together(List<Answers.Tank> some, Map<Answers.Tank, String> tanks) {
+  private PortRef together(List<RigAnswers.Tank> some, Map<RigAnswers.Tank, String> tanks) {
     PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
-    for (Answers.Tank tank : some.subList(1, some.size())) {
+    for (RigAnswers.Tank tank : some.subList(1, some.size())) {
       Spot spot = some.getFirst().spot();
       String tee = rig.part("Outlet tee", spot, some.getFirst().bottom() + 0.05, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(outlet(tank, tanks, true), rig.get(tee).port("b"), bore);
       at = rig.get(tee).port("c");
-      ways.add(Saying.words(tank.label() + " → its outlet valve → the same line"));
+      ways.add(Message.words(tank.label() + " → its outlet valve → the same line"));
     }
     return at;
   }
 
-  private PortRef outlet(Answers.Tank tank, Map<Answers.Tank, String> tanks, boolean valved) {
+  private PortRef outlet(RigAnswers.Tank tank, Map<RigAnswers.Tank, String> tanks, boolean valved) {
     PortRef feed = new PortRef(tanks.getOrDefault(tank, ""), "feed");
     if (!valved) {
       return feed;
@@ -170,20 +171,20 @@ final class FreshSide {
   /** Puts a part between a port and what follows; at the pump's spot, just below it. */
   private PortRef through(
       String label, Kind kind, double body, PortRef from, String in, String out) {
-    Answers.Pump pump = answers.pump();
+    RigAnswers.Pump pump = answers.pump();
     String id = rig.part(label, pump.spot(), Math.max(0.1, pump.height() - 0.1), body, kind);
     rig.join(from, rig.get(id).port(in), bore);
     return rig.get(id).port(out);
   }
 
   /** The three-way valve: a leads to the pump, b to the tank, c to whatever is third. */
-  private PortRef selector(PortRef tank, Optional<PortRef> other, Answers.Tank first) {
+  private PortRef selector(PortRef tank, Optional<PortRef> other, RigAnswers.Tank first) {
     List<Stop> stops = new ArrayList<>();
-    for (Answers.Position p : answers.selector().positions()) {
+    for (RigAnswers.Position p : answers.selector().positions()) {
       stops.add(
           new Stop(stop(p.points()), p.points().words(), p.points().angle(), joins(p.joins())));
     }
-    Answers.Pump pump = answers.pump();
+    RigAnswers.Pump pump = answers.pump();
     double height = Math.max(0.1, pump.height() - 0.12);
     String id =
         rig.part(
@@ -199,7 +200,7 @@ final class FreshSide {
   }
 
   /** The id of the position in which the handle points so. */
-  private static String stop(Answers.Points points) {
+  private static String stop(RigAnswers.Points points) {
     return points.name().toLowerCase(Locale.ROOT);
   }
 
@@ -213,22 +214,22 @@ final class FreshSide {
     };
   }
 
-  private PortRef third(Answers.Tank first, double height) {
+  private PortRef third(RigAnswers.Tank first, double height) {
     return switch (answers.selector().third()) {
       case HOSE -> {
-        ways.add(Saying.words("Suction hose → three-way valve → pump"));
+        ways.add(Message.words("Suction hose → three-way valve → pump"));
         Part hose =
             rig.get(
                 rig.part("Suction hose", answers.pump().spot(), height, 0, new HoseInlet(0, 0.2)));
         yield hose.port("out");
       }
       case OTHER_TANK -> {
-        ways.add(Saying.words("three-way valve → a plug, until there is another tank"));
+        ways.add(Message.words("three-way valve → a plug, until there is another tank"));
         String plug = rig.part("Valve plug", answers.pump().spot(), height, 0, new Plug(false));
         yield rig.get(plug).port("in");
       }
       case DRAIN -> {
-        ways.add(Saying.words(first.label() + " → three-way valve → drain tail"));
+        ways.add(Message.words(first.label() + " → three-way valve → drain tail"));
         double low =
             Math.max(rig.vehicle().clearance() + 0.02, Math.min(first.bottom() - 0.1, 0.35));
         String tail =
@@ -243,10 +244,10 @@ final class FreshSide {
   private record Target(String words, PortRef port) {}
 
   private void mains(
-      List<Answers.Tank> named, Map<Answers.Tank, String> tanks, PressureSide pressure) {
-    Answers.Mains mains = answers.mains();
+      List<RigAnswers.Tank> named, Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
+    RigAnswers.Mains mains = answers.mains();
     List<Target> targets = new ArrayList<>();
-    for (Answers.Tank tank : named) {
+    for (RigAnswers.Tank tank : named) {
       if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {
         targets.add(new Target(tank.label(), new PortRef(tanks.getOrDefault(tank, ""), "mains")));
       }
@@ -280,11 +281,11 @@ final class FreshSide {
         branch = rig.get(valve).port("b");
       }
       rig.join(branch, target.port(), bore);
-      ways.add(Saying.words(String.join(" → ", passed) + " → " + target.words()));
+      ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
     }
   }
 
-  private PortRef inlet(Answers.Mains mains, List<String> passed) {
+  private PortRef inlet(RigAnswers.Mains mains, List<String> passed) {
     String inlet = rig.part("Hose inlet", mains.spot(), mains.height(), 0, Fittings.inlet(4));
     PortRef at = rig.get(inlet).port("out");
     if (mains.regulator()) {
@@ -303,7 +304,13 @@ final class FreshSide {
   }
 
   private PortRef after(
-      PortRef at, Answers.Mains mains, String label, Kind kind, String in, String out, double up) {
+      PortRef at,
+      RigAnswers.Mains mains,
+      String label,
+      Kind kind,
+      String in,
+      String out,
+      double up) {
     String id = rig.part(label, mains.spot(), mains.height() + up, VALVE_BODY, kind);
     rig.join(at, rig.get(id).port(in), bore);
     return rig.get(id).port(out);

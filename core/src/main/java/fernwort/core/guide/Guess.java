@@ -1,6 +1,6 @@
 package fernwort.core.guide;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /**
  * Something that nobody said and was taken as is usual.
@@ -8,4 +8,4 @@ import fernwort.core.say.Saying;
  * @param what what is taken
  * @param matters what it matters for
  */
-public record Guess(Saying what, Saying matters) {}
+public record Guess(Message what, Message matters) {}

@@ -2,7 +2,7 @@ package fernwort.core.guide;
 
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -22,7 +22,7 @@ import java.util.Optional;
 public record Guided(
     Rig rig,
     List<Guess> guesses,
-    List<Saying> ways,
+    List<Message> ways,
     Map<String, String> running,
     Map<String, String> tanks) {
 
@@ -38,12 +38,12 @@ public record Guided(
    *
    * @throws fernwort.core.rig.InvalidRigException when an answer is beyond what any vehicle has
    */
-  public static Guided of(Answers answers) {
+  public static Guided of(RigAnswers answers) {
     Assembly rig = new Assembly(answers.vehicle());
     List<Guess> guesses = new ArrayList<>();
-    List<Saying> ways = new ArrayList<>();
+    List<Message> ways = new ArrayList<>();
     TankMaker maker = new TankMaker(rig, answers, guesses);
-    Map<Answers.Tank, String> fresh = new LinkedHashMap<>();
+    Map<RigAnswers.Tank, String> fresh = new LinkedHashMap<>();
     answers.tanks(Contents.FRESH).forEach(t -> fresh.put(t, maker.add(t, List.of())));
     PressureSide pressure = new PressureSide(rig, answers, ways);
     new FreshSide(rig, answers, ways).join(fresh, pressure);
@@ -56,14 +56,14 @@ public record Guided(
     if (rig.lines() > 0) {
       guesses.add(
           new Guess(
-              Saying.words("Lengths of " + rig.lines() + " lines, from where their ends are"),
-              Saying.of("flow at the taps, and what stays in them")));
+              Message.words("Lengths of " + rig.lines() + " lines, from where their ends are"),
+              Message.of("flow at the taps, and what stays in them")));
     }
     return new Guided(made, guesses, ways, rig.running(), tanks);
   }
 
   /** Returns how much the flow at the shower, or else the first tap, hangs on guessed lengths. */
-  public Optional<Saying> flow() {
+  public Optional<Message> flow() {
     return FlowRange.of(rig, running).map(FlowRange::words);
   }
 }

@@ -4,7 +4,7 @@ import fernwort.core.describe.TankResize;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,10 +28,10 @@ final class Overlap {
         if (overlaps(tanks.get(i), other)) {
           guesses.add(
               new Guess(
-                  Saying.words(
+                  Message.words(
                       "%s and %s in the same place, for their spots and heights are"
                           .formatted(tanks.get(i).label(), other.label())),
-                  Saying.of(
+                  Message.of(
                       "weight on each axle, and every figure on a slope; show where each stands")));
         }
       }

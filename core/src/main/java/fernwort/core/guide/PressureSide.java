@@ -1,10 +1,10 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.Answers.Hot;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.RigAnswers.Hot;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.Plug;
@@ -16,7 +16,7 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,8 +29,8 @@ final class PressureSide {
   private static final double FILTER_BODY = 5e-4;
 
   private final Assembly rig;
-  private final Answers answers;
-  private final List<Saying> ways;
+  private final RigAnswers answers;
+  private final List<Message> ways;
   private final double bore;
   private final Spot spot;
   private final double height;
@@ -39,7 +39,7 @@ final class PressureSide {
   private String pump = "";
   private String house = "";
 
-  PressureSide(Assembly rig, Answers answers, List<Saying> ways) {
+  PressureSide(Assembly rig, RigAnswers answers, List<Message> ways) {
     this.rig = rig;
     this.answers = answers;
     this.ways = ways;
@@ -72,7 +72,7 @@ final class PressureSide {
   }
 
   private Kind kind() {
-    Answers.Pump plate = answers.pump();
+    RigAnswers.Pump plate = answers.pump();
     double bar = plate.cutOut() / 1e5;
     double litres = plate.flow() * 60_000;
     return switch (plate.type()) {
@@ -179,16 +179,16 @@ final class PressureSide {
       String heater = heater();
       cold.add(rig.get(heater).port("cold"));
       spread("hot", rig.get(heater).port("hot"), hot);
-      ways.add(Saying.words(words + " → heater → " + String.join(", ", hotWords)));
+      ways.add(Message.words(words + " → heater → " + String.join(", ", hotWords)));
     }
     spread("cold", from, cold);
     if (!coldWords.isEmpty()) {
-      ways.add(Saying.words(words + " → " + String.join(", ", coldWords)));
+      ways.add(Message.words(words + " → " + String.join(", ", coldWords)));
     }
   }
 
   private String heater() {
-    Answers.Pump pump = answers.pump();
+    RigAnswers.Pump pump = answers.pump();
     boolean store = pump.hot() == Hot.STORAGE;
     return rig.part(
         "Heater",

@@ -1,21 +1,21 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.Answers.Drain;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Hot;
-import fernwort.core.guide.Answers.Joins;
-import fernwort.core.guide.Answers.Mains;
-import fernwort.core.guide.Answers.Piece;
-import fernwort.core.guide.Answers.Points;
-import fernwort.core.guide.Answers.Position;
-import fernwort.core.guide.Answers.Runs;
-import fernwort.core.guide.Answers.Selector;
-import fernwort.core.guide.Answers.Size;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tank;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Third;
-import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.RigAnswers.Drain;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Hot;
+import fernwort.core.guide.RigAnswers.Joins;
+import fernwort.core.guide.RigAnswers.Mains;
+import fernwort.core.guide.RigAnswers.Piece;
+import fernwort.core.guide.RigAnswers.Points;
+import fernwort.core.guide.RigAnswers.Position;
+import fernwort.core.guide.RigAnswers.Runs;
+import fernwort.core.guide.RigAnswers.Selector;
+import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tank;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Third;
+import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
@@ -45,7 +45,7 @@ public final class ReadyAnswers {
    * @param name what the rig is called
    * @return empty for a layout that the questions cannot tell
    */
-  public static Optional<Answers> of(String layout, String name) {
+  public static Optional<RigAnswers> of(String layout, String name) {
     return switch (layout) {
       case "one-tank" -> Optional.of(oneTank(name));
       case "pump-or-drain" ->
@@ -64,21 +64,21 @@ public final class ReadyAnswers {
   }
 
   /** A can in and a can out, with a foot pump between. */
-  private static Answers cans(String name) {
+  private static RigAnswers cans(String name) {
     Size can = new Size(0.34, 0.18, 0.4);
     Tank fresh =
         tank("t1", "Fresh can", Contents.FRESH, can, new Spot(1, 0), 0.68, Set.of(Fill.NECK), 1.1);
     Tank gray = tank("t2", "Gray can", Contents.GRAY, can, new Spot(1, 1), 0.66, Set.of(), 1.1);
-    Answers none = Answers.of(name);
+    RigAnswers none = RigAnswers.of(name);
     return none.with(List.of(fresh, gray))
         .pumping(pump(none, Pump.Type.FOOT, 0.66, 4e-3 / 60, 1.2e5, List.of(), Hot.NONE, false))
         .tapping(List.of(new Tap(Use.SINK, new Spot(1, 1), 1.25, Runs.TANK)))
-        .running(new Answers.Waste(Set.of(), false));
+        .running(new RigAnswers.Waste(Set.of(), false));
   }
 
   /** More water under the floor, moved up by a pump of its own. */
-  private static Answers mainAndLow(String name) {
-    Answers one = oneTank(name);
+  private static RigAnswers mainAndLow(String name) {
+    RigAnswers one = oneTank(name);
     Tank low =
         tank(
             "t3",
@@ -98,7 +98,7 @@ public final class ReadyAnswers {
   }
 
   /** Filters, manifolds and hot water; its loop for hot water at once is for the editor. */
-  private static Answers longStay(String name) {
+  private static RigAnswers longStay(String name) {
     Tank fresh =
         tank(
             "t1",
@@ -119,8 +119,8 @@ public final class ReadyAnswers {
             0.45,
             Set.of(),
             1.6);
-    Answers none = Answers.of(name);
-    return none.on(name, 4, new Answers.Van(Vehicle.Body.TRUCK, 9))
+    RigAnswers none = RigAnswers.of(name);
+    return none.on(name, 4, new RigAnswers.Van(Vehicle.Body.TRUCK, 9))
         .with(List.of(fresh, gray))
         .filledBy(new Mains(new Spot(0, 0), 1.1, true, true, true, true))
         .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
@@ -140,11 +140,11 @@ public final class ReadyAnswers {
                 new Tap(Use.BASIN, new Spot(2, 2), 1.9, Runs.TANK),
                 new Tap(Use.SHOWER, new Spot(2, 0), 2.3, Runs.TANK),
                 new Tap(Use.TOILET, new Spot(2, 0), 1.6, Runs.TANK)))
-        .low(new Answers.Lows(true, true), none.bores());
+        .low(new RigAnswers.Lows(true, true), none.bores());
   }
 
-  private static Answers.Pump pump(
-      Answers none,
+  private static RigAnswers.Pump pump(
+      RigAnswers none,
       Pump.Type type,
       double height,
       double flow,
@@ -152,7 +152,7 @@ public final class ReadyAnswers {
       List<Filter.Grade> filters,
       Hot hot,
       boolean manifolds) {
-    return new Answers.Pump(
+    return new RigAnswers.Pump(
         type,
         none.pump().spot(),
         height,
@@ -193,7 +193,7 @@ public final class ReadyAnswers {
         fresh ? Drain.CAP : Drain.NONE);
   }
 
-  private static Answers oneTank(String name) {
+  private static RigAnswers oneTank(String name) {
     Tank fresh =
         new Tank(
             "t1",
@@ -226,14 +226,14 @@ public final class ReadyAnswers {
             0.95,
             false,
             Drain.NONE);
-    Answers none = Answers.of(name);
+    RigAnswers none = RigAnswers.of(name);
     return none.with(List.of(fresh, gray))
         .drawing(List.of(Piece.STRAINER), none.selector())
         .tapping(List.of(new Tap(Use.SINK, new Spot(3, 2), 1.55, Runs.TANK)))
-        .low(new Answers.Lows(true, false), none.bores());
+        .low(new RigAnswers.Lows(true, false), none.bores());
   }
 
-  private static Answers filled(Answers answers, Set<Fill> fills) {
+  private static RigAnswers filled(RigAnswers answers, Set<Fill> fills) {
     return answers.with(
         answers.tanks().stream()
             .map(

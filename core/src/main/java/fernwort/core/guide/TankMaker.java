@@ -1,9 +1,9 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.Answers.Drain;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Size;
+import fernwort.core.guide.RigAnswers.Drain;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
@@ -31,10 +31,10 @@ final class TankMaker {
   static final String TRANSFER = "transfer";
 
   private final Assembly rig;
-  private final Answers answers;
+  private final RigAnswers answers;
   private final List<Guess> guesses;
 
-  TankMaker(Assembly rig, Answers answers, List<Guess> guesses) {
+  TankMaker(Assembly rig, RigAnswers answers, List<Guess> guesses) {
     this.rig = rig;
     this.answers = answers;
     this.guesses = guesses;
@@ -45,7 +45,7 @@ final class TankMaker {
    *
    * @param inlets ids of openings through which something else runs in, such as wastes
    */
-  String add(Answers.Tank tank, List<String> inlets) {
+  String add(RigAnswers.Tank tank, List<String> inlets) {
     TankSizes sizes = TankSizes.of(tank, rig.vehicle().floor());
     sizes.guess().ifPresent(guesses::add);
     Size size = sizes.outside();
@@ -64,7 +64,7 @@ final class TankMaker {
   }
 
   /** The tank's rear right lower corner, about the middle of its spot and within the vehicle. */
-  private Point corner(Answers.Tank tank, Size size, double wall) {
+  private Point corner(RigAnswers.Tank tank, Size size, double wall) {
     double inside = tank.bottom() + (tank.inside() ? 0 : wall);
     Point middle = rig.point(tank.spot(), inside);
     double half = rig.vehicle().width() / 2;
@@ -76,7 +76,7 @@ final class TankMaker {
     return new Point(x, y, inside);
   }
 
-  private List<TankPort> ports(Answers.Tank tank, TankSizes sizes, List<String> inlets) {
+  private List<TankPort> ports(RigAnswers.Tank tank, TankSizes sizes, List<String> inlets) {
     double inside = 2 * sizes.wall();
     double lengthwise = sizes.outside().length() - inside;
     double wide = sizes.outside().width() - inside;
@@ -105,7 +105,7 @@ final class TankMaker {
       if (isDrawnFrom(answers, tank)) {
         ports.add(Fittings.port("feed", Use.FEED, near, right, 0.02 * small));
       }
-      List<Answers.Tank> fed = fedBy(answers, tank);
+      List<RigAnswers.Tank> fed = fedBy(answers, tank);
       for (int i = 0; i < fed.size(); i++) {
         double along = near + (far - near) * (i + 1) / (fed.size() + 1);
         ports.add(Fittings.port(toward(fed.get(i)), Use.FEED, along, right, 0.02 * small));
@@ -123,7 +123,7 @@ final class TankMaker {
   }
 
   /** An opening where somebody has shown it to be, else where it usually is. */
-  private static TankPort shown(Answers.Tank tank, TankPort usual, Point inner, double wall) {
+  private static TankPort shown(RigAnswers.Tank tank, TankPort usual, Point inner, double wall) {
     return tank.openings().stream()
         .filter(o -> o.port().equals(usual.id()))
         .findFirst()
@@ -136,7 +136,7 @@ final class TankMaker {
    *
    * @param wall what was measured over beside the inside (m)
    */
-  private static Point at(Answers.Opening o, Point inner, double wall) {
+  private static Point at(RigAnswers.Opening o, Point inner, double wall) {
     Point shown = o.face().point(o.across() - wall, o.up() - wall, inner);
     return new Point(
         within(shown.x(), inner.x()), within(shown.y(), inner.y()), within(shown.z(), inner.z()));
@@ -148,7 +148,7 @@ final class TankMaker {
   }
 
   /** Returns the fresh tank that another is filled from, where there is one. */
-  static Optional<Answers.Tank> source(Answers answers, Answers.Tank tank) {
+  static Optional<RigAnswers.Tank> source(RigAnswers answers, RigAnswers.Tank tank) {
     return answers.tanks(Contents.FRESH).stream()
         .filter(t -> tank.contents() == Contents.FRESH)
         .filter(t -> tank.from().filter(t.id()::equals).isPresent() && !t.id().equals(tank.id()))
@@ -156,7 +156,7 @@ final class TankMaker {
   }
 
   /** Returns the tanks that are filled from a tank. */
-  static List<Answers.Tank> fedBy(Answers answers, Answers.Tank tank) {
+  static List<RigAnswers.Tank> fedBy(RigAnswers answers, RigAnswers.Tank tank) {
     return answers.tanks(Contents.FRESH).stream()
         .filter(t -> source(answers, t).filter(tank::equals).isPresent())
         .toList();
@@ -166,24 +166,24 @@ final class TankMaker {
    * Tells whether the supply pump draws from a tank: one that fills another gives its water there,
    * unless every tank does.
    */
-  static boolean isDrawnFrom(Answers answers, Answers.Tank tank) {
+  static boolean isDrawnFrom(RigAnswers answers, RigAnswers.Tank tank) {
     return fedBy(answers, tank).isEmpty()
         || answers.tanks(Contents.FRESH).stream().noneMatch(t -> fedBy(answers, t).isEmpty());
   }
 
   /** The opening by which a tank gives to another. */
-  static String toward(Answers.Tank fed) {
+  static String toward(RigAnswers.Tank fed) {
     return "to-" + fed.id();
   }
 
-  private void vent(Answers.Tank tank, String id) {
+  private void vent(RigAnswers.Tank tank, String id) {
     double end = tank.ventEnd();
     String vent = rig.part(tank.label() + " vent", tank.spot(), end, 0, Fittings.end(Role.VENT));
     double over = tank.ventRises() ? Math.max(end, rig.get(id).at("vent").z()) + 0.25 : Double.NaN;
     rig.join(rig.get(id).port("vent"), rig.get(vent).port("in"), answers.bores().vent(), over);
   }
 
-  private void fills(Answers.Tank tank, String id) {
+  private void fills(RigAnswers.Tank tank, String id) {
     if (!tank.fills().contains(Fill.NECK) && !tank.fills().contains(Fill.JUG)) {
       return;
     }
@@ -202,7 +202,7 @@ final class TankMaker {
     }
   }
 
-  private void drain(Answers.Tank tank, String id) {
+  private void drain(RigAnswers.Tank tank, String id) {
     if (tank.contents() == Contents.GRAY || tank.drain() == Drain.NONE) {
       return;
     }

@@ -1,8 +1,8 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.Answers.Size;
+import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.Optional;
 
 /**
@@ -29,7 +29,7 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
 
   private static final double LEAST_VOLUME = 0.005;
 
-  static TankSizes of(Answers.Tank tank, double floor) {
+  static TankSizes of(RigAnswers.Tank tank, double floor) {
     if (tank.size().isEmpty()) {
       return fromLitres(tank, floor);
     }
@@ -51,12 +51,12 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
         USUAL_WALL,
         Optional.of(
             new Guess(
-                Saying.of(
+                Message.of(
                     "{}: its sizes make {}, its label says {}; the sizes are used",
                     tank.label(),
                     Amount.volume(usual),
                     Amount.volume(litres)),
-                Saying.of(
+                Message.of(
                     "how much it holds; measure again, or change whether inside or outside"))));
   }
 
@@ -85,7 +85,7 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   }
 
   /** A box twice as long as wide, as low as fits under a floor where it stands under one. */
-  private static TankSizes fromLitres(Answers.Tank tank, double floor) {
+  private static TankSizes fromLitres(RigAnswers.Tank tank, double floor) {
     double litres = Math.max(LEAST_VOLUME, tank.litres().orElse(0.05));
     double room = floor - tank.bottom();
     double high = room > 0.08 && room < USUAL_HEIGHT ? room - 0.02 : USUAL_HEIGHT;
@@ -97,12 +97,12 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
         USUAL_WALL,
         Optional.of(
             new Guess(
-                Saying.of(
+                Message.of(
                     "{}: {} long, {} wide and {} high",
                     tank.label(),
                     Amount.length(size.length()),
                     Amount.length(size.width()),
                     Amount.length(size.height())),
-                Saying.of("its weight on each axle, and every figure on a slope"))));
+                Message.of("its weight on each axle, and every figure on a slope"))));
   }
 }

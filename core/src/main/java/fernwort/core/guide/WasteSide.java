@@ -1,17 +1,17 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.Answers.Runs;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.RigAnswers.Runs;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -30,11 +30,11 @@ final class WasteSide {
   private static final double TRAY = 0.07;
 
   private final Assembly rig;
-  private final Answers answers;
-  private final List<Saying> ways;
+  private final RigAnswers answers;
+  private final List<Message> ways;
   private final double bore;
 
-  WasteSide(Assembly rig, Answers answers, List<Saying> ways) {
+  WasteSide(Assembly rig, RigAnswers answers, List<Message> ways) {
     this.rig = rig;
     this.answers = answers;
     this.ways = ways;
@@ -48,7 +48,7 @@ final class WasteSide {
    */
   Map<String, String> join(TankMaker maker, Map<Tap, String> taps) {
     Map<String, String> tanks = new HashMap<>();
-    List<Answers.Tank> gray = answers.tanks(Contents.GRAY);
+    List<RigAnswers.Tank> gray = answers.tanks(Contents.GRAY);
     List<List<Tap>> groups = groups(taps);
     for (int i = 0; i < gray.size(); i++) {
       List<List<Tap>> own = i == 0 ? groups : List.of();
@@ -97,7 +97,7 @@ final class WasteSide {
     return tap.use() != Use.TOILET && rig.get(id).kind().ports().contains("waste");
   }
 
-  private void drop(List<Tap> sharing, Map<Tap, String> taps, PortRef into, Answers.Tank tank) {
+  private void drop(List<Tap> sharing, Map<Tap, String> taps, PortRef into, RigAnswers.Tank tank) {
     List<Part> above = sharing.stream().map(taps::get).map(rig::get).toList();
     Spot spot = sharing.getFirst().spot();
     double inlet = rig.get(into.part()).at(into.port()).z();
@@ -118,7 +118,7 @@ final class WasteSide {
     String trap = rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new DrainTrap());
     rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
     rig.join(rig.get(trap).port("out"), into, bore);
-    ways.add(Saying.words(String.join(", ", labels) + " → trap → " + tank.label()));
+    ways.add(Message.words(String.join(", ", labels) + " → trap → " + tank.label()));
   }
 
   /** Returns how high the trap of a tap hangs where nothing is in its way (m). */
@@ -132,10 +132,10 @@ final class WasteSide {
     String end =
         rig.part(rig.get(id).label() + " waste", tap.spot(), low, 0, Fittings.end(Role.DRAIN));
     rig.join(rig.get(id).port("waste"), rig.get(end).port("in"), bore);
-    ways.add(Saying.words(rig.get(id).label() + " → the ground"));
+    ways.add(Message.words(rig.get(id).label() + " → the ground"));
   }
 
-  private void dump(Answers.Tank tank, String id) {
+  private void dump(RigAnswers.Tank tank, String id) {
     double low = rig.get(id).at("drain").z();
     double out = Math.max(rig.vehicle().clearance() + 0.01, low - 0.05);
     PortRef at = rig.get(id).port("drain");
@@ -155,6 +155,6 @@ final class WasteSide {
     String outlet =
         rig.part(tank.label() + " outlet", tank.spot(), out, 0, Fittings.end(Role.DUMP));
     rig.join(at, rig.get(outlet).port("in"), 0.038);
-    ways.add(Saying.words(words + " → outlet with its cap"));
+    ways.add(Message.words(words + " → outlet with its cap"));
   }
 }

@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.say.Saying;
+import fernwort.core.network.Network;
+import fernwort.core.say.Message;
 import fernwort.core.streams.Directions;
 import java.util.List;
 
@@ -10,8 +10,8 @@ final class CheckValveCheck implements Check {
 
   private final List<String> reversed;
 
-  CheckValveCheck(Plumbing plumbing) {
-    reversed = Directions.of(plumbing).reversedCheckValves();
+  CheckValveCheck(Network network) {
+    reversed = Directions.of(network).reversedCheckValves();
   }
 
   @Override
@@ -21,11 +21,11 @@ final class CheckValveCheck implements Check {
           new Warning(
               Warning.Code.CHECK_VALVE_REVERSED,
               Severity.WARNING,
-              Saying.words(scene.label(valve) + " faces the wrong way"),
-              Saying.of("No water ever passes it, whatever the handles."),
-              Saying.of(
+              Message.words(scene.label(valve) + " faces the wrong way"),
+              Message.of("No water ever passes it, whatever the handles."),
+              Message.of(
                   "No source reaches the side it lets water in by, but one reaches its other side."),
-              Saying.of(
+              Message.of(
                   "Turn it round: its arrow points from the source to where the water is used."),
               List.of(valve)));
     }

@@ -4,13 +4,13 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.End;
+import fernwort.core.network.End;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.PumpWork;
-import fernwort.core.ways.Way;
-import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -97,9 +97,9 @@ final class FlowCheck {
     if (running.isEmpty()) {
       return;
     }
-    Ways ways = OpenWays.find(scene.plumbing(), scene.setting(), scene.levels(), running);
+    FlowPaths ways = OpenWays.find(scene.network(), scene.setting(), scene.levels(), running);
     List<Warning> more = new ArrayList<>();
-    new PumpCheck().look(new Scene(scene.plumbing(), scene.setting(), scene.levels(), ways), more);
+    new PumpCheck().look(new Scene(scene.network(), scene.setting(), scene.levels(), ways), more);
     more.stream().filter(w -> running.contains(w.parts().getFirst())).forEach(found::add);
   }
 
@@ -113,7 +113,7 @@ final class FlowCheck {
     String pump = warning.parts().getFirst();
     Flows.Running runs = flows.pumps().get(pump);
     double used = 0;
-    for (Way way : scene.ways().ways()) {
+    for (FlowPath way : scene.ways().ways()) {
       if (way.end().kind() == End.Kind.FIXTURE
           && way.drive().pump().filter(pump::equals).isPresent()) {
         used += flows.fixture(way.end().part());
@@ -126,7 +126,7 @@ final class FlowCheck {
     return new Warning(
         warning.code(),
         warning.severity(),
-        Saying.of("{}, {} of it", warning.title(), Amount.share(share)),
+        Message.of("{}, {} of it", warning.title(), Amount.share(share)),
         warning.what(),
         warning.why(),
         warning.mend(),
@@ -137,10 +137,10 @@ final class FlowCheck {
     return new Warning(
         Warning.Code.TAP_STARVES,
         Severity.NOTE,
-        Saying.words("No water comes at " + scene.label(tap)),
-        Saying.of("It is open, and others take all there is."),
-        Saying.of("What drives its water is too weak for all that is open at once."),
-        Saying.of("Shut another tap, or whatever else runs."),
+        Message.words("No water comes at " + scene.label(tap)),
+        Message.of("It is open, and others take all there is."),
+        Message.of("What drives its water is too weak for all that is open at once."),
+        Message.of("Shut another tap, or whatever else runs."),
         List.of(tap));
   }
 }

@@ -6,15 +6,15 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Relief;
+import fernwort.core.network.Connections;
+import fernwort.core.network.End;
+import fernwort.core.network.Relief;
 import fernwort.core.rig.Part;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,7 +41,7 @@ final class Foretold {
 
   /** Adds what a run from the scene's state meets. */
   void look(Scene scene, List<Warning> found) {
-    for (Happening h : first(scene)) {
+    for (Event h : first(scene)) {
       switch (h.kind()) {
         case BULGES -> bulges(scene, h, found);
         case SUCKED_IN -> suckedIn(scene, h, found);
@@ -54,20 +54,20 @@ final class Foretold {
   }
 
   /** What runs out already, and the first time that each thing begins. */
-  private List<Happening> first(Scene scene) {
+  private List<Event> first(Scene scene) {
     Simulation run =
         Simulation.start(
-            scene.plumbing(),
+            scene.network(),
             hydraulics,
             scene.levels().state(scene.setting()),
             Conditions.ORDINARY);
-    List<Happening> first = new ArrayList<>();
+    List<Event> first = new ArrayList<>();
     run.moment()
         .flows()
         .ends()
         .forEach((end, q) -> {
           if (q > 0) {
-            first.add(new Happening(0, Happening.Kind.RUNS_OUT, end, true));
+            first.add(new Event(0, Event.Kind.RUNS_OUT, end, true));
           }
         });
     LookAhead.of(run, AHEAD).first().stream()
@@ -77,19 +77,19 @@ final class Foretold {
     return first;
   }
 
-  private static Saying when(Happening h) {
-    return h.at() < NOW ? Saying.of("now") : Saying.of("in about {}", Amount.time(h.at()));
+  private static Message when(Event h) {
+    return h.at() < NOW ? Message.of("now") : Message.of("in about {}", Amount.time(h.at()));
   }
 
   /** Puts the time to the worst of the warnings told about a part; tells whether there is one. */
-  private static boolean timed(List<Warning> found, Warning.Is is, Happening h, String pattern) {
+  private static boolean timed(List<Warning> found, Warning.Is is, Event h, String pattern) {
     Optional<Warning> told =
         found.stream()
             .filter(w -> w.code().is(is) && w.parts().getFirst().equals(h.subject()))
             .findFirst();
     if (told.isPresent() && h.at() >= NOW) {
       Warning w = told.get();
-      Saying what = Saying.of("{} " + pattern, w.what(), Amount.time(h.at()));
+      Message what = Message.of("{} " + pattern, w.what(), Amount.time(h.at()));
       found.set(
           found.indexOf(w),
           new Warning(w.code(), w.severity(), w.title(), what, w.why(), w.mend(), w.parts()));
@@ -97,34 +97,34 @@ final class Foretold {
     return told.isPresent();
   }
 
-  private static void bulges(Scene scene, Happening h, List<Warning> found) {
+  private static void bulges(Scene scene, Event h, List<Warning> found) {
     if (timed(found, Warning.Is.BULGES, h, "That is in about {}.")) {
       return;
     }
     String tank = h.subject();
-    boolean vented = Relief.of(scene.plumbing(), scene.setting()).has(tank, Optional.empty());
+    boolean vented = Relief.of(scene.network(), scene.setting()).has(tank, Optional.empty());
     found.add(
         vented
             ? new Warning(
                 Warning.Code.VENT_NARROW,
                 Severity.DANGER,
-                Saying.of("The vent of {} is too narrow for this fill", scene.label(tank)),
-                Saying.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
-                Saying.of("More comes in than its vent or overflow lets out."),
-                Saying.of(
+                Message.of("The vent of {} is too narrow for this fill", scene.label(tank)),
+                Message.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
+                Message.of("More comes in than its vent or overflow lets out."),
+                Message.of(
                     "Open the tap less, or stop well before the tank is full. Fit a wider vent."),
                 List.of(tank))
             : new Warning(
                 Warning.Code.NO_AIR_OUT,
                 Severity.DANGER,
-                Saying.of("{} fills and its air cannot get out", scene.label(tank)),
-                Saying.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
-                Saying.of("Its vent and overflow are closed, or let out air only."),
-                Saying.of("Open its vent or overflow first, then go on filling."),
+                Message.of("{} fills and its air cannot get out", scene.label(tank)),
+                Message.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
+                Message.of("Its vent and overflow are closed, or let out air only."),
+                Message.of("Open its vent or overflow first, then go on filling."),
                 List.of(tank)));
   }
 
-  private static void suckedIn(Scene scene, Happening h, List<Warning> found) {
+  private static void suckedIn(Scene scene, Event h, List<Warning> found) {
     if (timed(found, Warning.Is.SUCKS_IN, h, "That is in about {}.")) {
       return;
     }
@@ -132,14 +132,14 @@ final class Foretold {
         new Warning(
             Warning.Code.NO_AIR_IN,
             Severity.DANGER,
-            Saying.of("{} empties and not enough air gets in", scene.label(h.subject())),
-            Saying.of("Its walls are sucked in {}, and the flow dies.", when(h)),
-            Saying.of("More leaves than its vent lets in."),
-            Saying.of("Open its vent or travel valve, or draw more slowly."),
+            Message.of("{} empties and not enough air gets in", scene.label(h.subject())),
+            Message.of("Its walls are sucked in {}, and the flow dies.", when(h)),
+            Message.of("More leaves than its vent lets in."),
+            Message.of("Open its vent or travel valve, or draw more slowly."),
             List.of(h.subject())));
   }
 
-  private static void drawsAir(Scene scene, Happening h, List<Warning> found) {
+  private static void drawsAir(Scene scene, Event h, List<Warning> found) {
     if (timed(found, Warning.Is.DRAWS_AIR, h, "That is in about {}.")) {
       return;
     }
@@ -148,16 +148,16 @@ final class Foretold {
         new Warning(
             Warning.Code.PUMP_DRY_SOON,
             Severity.NOTE,
-            Saying.of("{} draws air {}", scene.label(h.subject()), when(h)),
+            Message.of("{} draws air {}", scene.label(h.subject()), when(h)),
             byHand
-                ? Saying.of("No more water comes then.")
-                : Saying.of("It runs dry from then on, and wears out."),
-            Saying.of("The tank that it draws from is down to its outlet then."),
-            Saying.of("Switch it off before that, or change to a tank that has water."),
+                ? Message.of("No more water comes then.")
+                : Message.of("It runs dry from then on, and wears out."),
+            Message.of("The tank that it draws from is down to its outlet then."),
+            Message.of("Switch it off before that, or change to a tank that has water."),
             List.of(h.subject())));
   }
 
-  private static void runsOut(Scene scene, Happening h, List<Warning> found) {
+  private static void runsOut(Scene scene, Event h, List<Warning> found) {
     String end = h.subject();
     boolean told =
         found.stream()
@@ -174,29 +174,29 @@ final class Foretold {
     if (told || meant) {
       return;
     }
-    Connections open = Connections.of(scene.plumbing(), scene.setting());
+    Connections open = Connections.of(scene.network(), scene.setting());
     if (ofAFill(scene, open, h, found)) {
       return;
     }
     boolean gray =
-        scene.plumbing().tanks().stream()
+        scene.network().tanks().stream()
             .filter(t -> scene.isTank(t.id(), Contents.GRAY))
             .anyMatch(t -> open.leaving(t, p -> isVent(t, p), p -> p.id().equals(end)).isPresent());
     found.add(
         new Warning(
             Warning.Code.RUNS_OVER_SOON,
             gray ? Severity.WARNING : Severity.NOTE,
-            Saying.of("Water runs out at {} {}", scene.label(end), when(h)),
+            Message.of("Water runs out at {} {}", scene.label(end), when(h)),
             gray
-                ? Saying.of("Gray water goes onto the ground.")
-                : Saying.of("What comes in from then on is lost onto the ground."),
-            Saying.of("A tank is full then, and its overflow or vent leads there."),
-            Saying.of("Stop before that."),
+                ? Message.of("Gray water goes onto the ground.")
+                : Message.of("What comes in from then on is lost onto the ground."),
+            Message.of("A tank is full then, and its overflow or vent leads there."),
+            Message.of("Stop before that."),
             List.of(end)));
   }
 
   /** A tank that fills from the mains runs over there: its own warning says when. */
-  private static boolean ofAFill(Scene scene, Connections open, Happening h, List<Warning> found) {
+  private static boolean ofAFill(Scene scene, Connections open, Event h, List<Warning> found) {
     Optional<Warning> fill =
         found.stream()
             .filter(
@@ -214,7 +214,7 @@ final class Foretold {
                 w.code(),
                 w.severity(),
                 w.title(),
-                Saying.of("Water runs out at {} {}.", scene.label(h.subject()), when(h)),
+                Message.of("Water runs out at {} {}.", scene.label(h.subject()), when(h)),
                 w.why(),
                 w.mend(),
                 w.parts())));
@@ -225,7 +225,7 @@ final class Foretold {
     return ((Tank) tank.kind()).port(port).use() == TankPort.Use.VENT;
   }
 
-  private static void backsUp(Scene scene, Happening h, List<Warning> found) {
+  private static void backsUp(Scene scene, Event h, List<Warning> found) {
     boolean told =
         found.stream()
             .anyMatch(w ->
@@ -237,10 +237,10 @@ final class Foretold {
         new Warning(
             Warning.Code.GRAY_NEARLY_FULL,
             Severity.NOTE,
-            Saying.of("Gray water comes back up at {} {}", scene.label(h.subject()), when(h)),
-            Saying.of("The gray tank is full then."),
-            Saying.of("More runs in than it has room for."),
-            Saying.of("Dump gray first, or close the tap before that."),
+            Message.of("Gray water comes back up at {} {}", scene.label(h.subject()), when(h)),
+            Message.of("The gray tank is full then."),
+            Message.of("More runs in than it has room for."),
+            Message.of("Dump gray first, or close the tap before that."),
             List.of(h.subject())));
   }
 }

@@ -1,11 +1,11 @@
 package fernwort.core.hazard;
 
+import fernwort.core.load.Bearing;
 import fernwort.core.load.Loads;
-import fernwort.core.load.Support;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -28,34 +28,30 @@ public final class LoadCheck {
   /**
    * Returns the warnings of some water.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param volumes water by tank id (m³)
    */
-  public static List<Warning> of(Plumbing plumbing, Map<String, Double> volumes) {
-    if (plumbing.rig().vehicle().axles().isEmpty()) {
+  public static List<Warning> of(Network network, Map<String, Double> volumes) {
+    if (network.rig().vehicle().axles().isEmpty()) {
       return List.of();
     }
     Loads loads;
     try {
-      loads = Loads.of(plumbing, volumes);
+      loads = Loads.of(network, volumes);
     } catch (Refusal e) {
       // The vehicle is not described well enough to stand; its page says so.
       return List.of();
     }
     List<Warning> found = new ArrayList<>();
-    List<Support> supports = loads.supports();
-    look(plumbing, supports, supports.get(0), loads.onRear(), found);
-    look(plumbing, supports, supports.get(1), loads.onFront(), found);
+    List<Bearing> supports = loads.supports();
+    look(network, supports, supports.get(0), loads.onRear(), found);
+    look(network, supports, supports.get(1), loads.onFront(), found);
     side(loads, found);
     return found;
   }
 
   private static void look(
-      Plumbing plumbing,
-      List<Support> supports,
-      Support support,
-      double load,
-      List<Warning> found) {
+      Network network, List<Bearing> supports, Bearing support, double load, List<Warning> found) {
     boolean hitch = isHitch(support);
     boolean alone = supports.stream().anyMatch(LoadCheck::isHitch);
     boolean weighed = support.empty() > 0;
@@ -64,19 +60,19 @@ public final class LoadCheck {
           new Warning(
               hitch ? Warning.Code.HITCH_HEAVY : Warning.Code.AXLE_OVER,
               Severity.DANGER,
-              Saying.of(
+              Message.of(
                   "{} carries {}, {} too much",
                   called(support, alone),
                   Amount.mass(load),
                   Amount.mass(load - support.highest())),
-              Saying.words(
+              Message.words(
                   hitch
                       ? "The coupling or what pulls it gives way."
                       : "Tyres, springs or axle give way."),
-              Saying.of("The water stands too near it."),
-              plumbing.tanks().size() > 1
-                  ? Saying.of("Carry less, or draw the tanks nearest to it first.")
-                  : Saying.of("Carry less water or other load."),
+              Message.of("The water stands too near it."),
+              network.tanks().size() > 1
+                  ? Message.of("Carry less, or draw the tanks nearest to it first.")
+                  : Message.of("Carry less water or other load."),
               List.of()));
     }
     if (hitch && weighed && load < support.lowest()) {
@@ -84,36 +80,36 @@ public final class LoadCheck {
           new Warning(
               Warning.Code.HITCH_LIGHT,
               Severity.DANGER,
-              Saying.of(
+              Message.of(
                   "{} carries {}, {} too little",
                   called(support, alone),
                   Amount.mass(load),
                   Amount.mass(support.lowest() - load)),
-              Saying.of("The trailer sways, and can throw what pulls it off the road."),
-              Saying.of("Too much weight lies behind the axle, or too little in front of it."),
-              balance(plumbing, supports.get(0).x()),
+              Message.of("The trailer sways, and can throw what pulls it off the road."),
+              Message.of("Too much weight lies behind the axle, or too little in front of it."),
+              balance(network, supports.get(0).x()),
               List.of()));
     }
   }
 
-  private static boolean isHitch(Support support) {
+  private static boolean isHitch(Bearing support) {
     return support.lowest() > 0 || support.label().equals("drawbar");
   }
 
   /** What puts more weight on the coupling, with the tanks that there are. */
-  private static Saying balance(Plumbing plumbing, double axle) {
-    boolean before = plumbing.tanks().stream().anyMatch(t -> t.x() > axle);
-    boolean behind = plumbing.tanks().stream().anyMatch(t -> t.x() <= axle);
+  private static Message balance(Network network, double axle) {
+    boolean before = network.tanks().stream().anyMatch(t -> t.x() > axle);
+    boolean behind = network.tanks().stream().anyMatch(t -> t.x() <= axle);
     if (before && behind) {
-      return Saying.of("Fill the tanks in front of the axle, or draw those behind it first.");
+      return Message.of("Fill the tanks in front of the axle, or draw those behind it first.");
     }
     return before
-        ? Saying.of("Fill more water, or load something heavy in front of the axle.")
-        : Saying.of("Carry less water, or load something heavy in front of the axle.");
+        ? Message.of("Fill more water, or load something heavy in front of the axle.")
+        : Message.of("Carry less water, or load something heavy in front of the axle.");
   }
 
   /** What people call a support; a label that is a word of the sentence stands in quotes. */
-  private static String called(Support support, boolean alone) {
+  private static String called(Bearing support, boolean alone) {
     if (isHitch(support)) {
       return "The coupling";
     }
@@ -131,13 +127,13 @@ public final class LoadCheck {
           new Warning(
               Warning.Code.SIDE,
               Severity.NOTE,
-              Saying.of(
+              Message.of(
                   "The water lies {} heavier on the {}",
                   Amount.mass(Math.abs(loads.left())),
                   loads.left() > 0 ? "left" : "right"),
-              Saying.of("It leans, and pulls to that side when braking."),
-              Saying.of("The tanks on that side hold more."),
-              Saying.of("Fill or draw the sides evenly."),
+              Message.of("It leans, and pulls to that side when braking."),
+              Message.of("The tanks on that side hold more."),
+              Message.of("Fill or draw the sides evenly."),
               List.of()));
     }
   }

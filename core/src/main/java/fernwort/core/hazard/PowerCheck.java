@@ -1,13 +1,13 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.End;
+import fernwort.core.network.End;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Way;
-import fernwort.core.ways.Ways;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -18,7 +18,7 @@ final class PowerCheck implements Check {
   @Override
   public void look(Scene scene, List<Warning> found) {
     List<String> turned =
-        scene.plumbing().rig().parts().stream()
+        scene.network().rig().parts().stream()
             .filter(p -> p.kind().is(Purpose.TURNS))
             .filter(p -> p.kind().unpowered().filter(rest -> !scene.is(p.id(), rest)).isPresent())
             .map(Part::id)
@@ -26,9 +26,10 @@ final class PowerCheck implements Check {
     if (turned.isEmpty()) {
       return;
     }
-    Setting dark = scene.plumbing().rig().withoutPower(scene.setting());
-    Ways after = OpenWays.find(scene.plumbing(), dark, scene.levels());
-    Set<Way.Key> before = scene.ways().ways().stream().map(Way::key).collect(Collectors.toSet());
+    Setting dark = scene.network().rig().withoutPower(scene.setting());
+    FlowPaths after = OpenWays.find(scene.network(), dark, scene.levels());
+    Set<FlowPath.Key> before =
+        scene.ways().ways().stream().map(FlowPath::key).collect(Collectors.toSet());
     for (String valve : turned) {
       after.ways().stream()
           .filter(w -> w.end().kind() != End.Kind.FIXTURE)
@@ -38,7 +39,7 @@ final class PowerCheck implements Check {
     }
   }
 
-  private static Warning warning(Scene scene, String valve, Way way) {
+  private static Warning warning(Scene scene, String valve, FlowPath way) {
     String goal =
         switch (way.end().kind()) {
           case GROUND -> "onto the ground at " + scene.label(way.end().part());
@@ -48,10 +49,10 @@ final class PowerCheck implements Check {
     return new Warning(
         Warning.Code.POWER_LOSS,
         Severity.WARNING,
-        Saying.words(scene.label(valve) + " opens when the power fails"),
-        Saying.words("Water then runs " + goal + " with nobody at the handle."),
-        Saying.of("Its motor falls back to a position that opens this way."),
-        Saying.of(
+        Message.words(scene.label(valve) + " opens when the power fails"),
+        Message.words("Water then runs " + goal + " with nobody at the handle."),
+        Message.of("Its motor falls back to a position that opens this way."),
+        Message.of(
             "Shut a hand valve in that way before you leave it, or use a motor that stays put."),
         List.of(valve, way.end().part()));
   }

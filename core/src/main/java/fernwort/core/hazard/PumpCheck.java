@@ -3,9 +3,9 @@ package fernwort.core.hazard;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.PumpWork;
-import fernwort.core.ways.Way;
 import java.util.List;
 import java.util.stream.Collectors;
 
@@ -29,11 +29,11 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_DRY,
               byHand ? Severity.NOTE : Severity.DANGER,
-              Saying.words(label + " is on and has nothing to draw"),
-              Saying.words(byHand ? "It only moves air." : "It runs dry and burns out."),
-              Saying.of(
+              Message.words(label + " is on and has nothing to draw"),
+              Message.words(byHand ? "It only moves air." : "It runs dry and burns out."),
+              Message.of(
                   "No tank with water over its outlet, and no other source, is open to its inlet."),
-              Saying.of("Switch it off; open a tank that has water, then switch it on again."),
+              Message.of("Switch it off; open a tank that has water, then switch it on again."),
               List.of(work.pump())));
     } else if (work.airThrough().isPresent()) {
       String by = work.airThrough().get();
@@ -41,10 +41,10 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SUCKS_AIR,
               Severity.WARNING,
-              Saying.words(label + " sucks air through " + scene.label(by)),
-              Saying.of("It rattles, spits and does not build up pressure."),
-              Saying.words(scene.label(by) + " is open to its inlet and stands dry."),
-              Saying.words("Shut the way to " + scene.label(by) + "."),
+              Message.words(label + " sucks air through " + scene.label(by)),
+              Message.of("It rattles, spits and does not build up pressure."),
+              Message.words(scene.label(by) + " is open to its inlet and stands dry."),
+              Message.words("Shut the way to " + scene.label(by) + "."),
               List.of(work.pump(), by)));
     }
     List<String> loop = loop(scene, work);
@@ -65,7 +65,7 @@ final class PumpCheck implements Check {
         .filter(w -> w.drive().pump().filter(work.pump()::equals).isPresent())
         .filter(w -> w.end().part().equals(w.source().part()))
         .findFirst()
-        .map(Way::parts)
+        .map(FlowPath::parts)
         .orElse(List.of());
   }
 
@@ -85,12 +85,12 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SHUT_IN,
               Severity.WARNING,
-              Saying.words(label + " presses against shut valves"),
-              Saying.of(
+              Message.words(label + " presses against shut valves"),
+              Message.of(
                   "It stands at its shut-off pressure, {}, and heats the water in it until a seal gives.",
                   Amount.pressure(pump.shutOffPressure())),
-              Saying.of("It has no switch that stops it, and no way from its outlet is open."),
-              Saying.of("Open what it should deliver to, or switch it off."),
+              Message.of("It has no switch that stops it, and no way from its outlet is open."),
+              Message.of("Open what it should deliver to, or switch it off."),
               List.of(work.pump())));
     }
   }
@@ -108,14 +108,14 @@ final class PumpCheck implements Check {
         new Warning(
             Warning.Code.PUMP_STIRS,
             delivers ? Severity.NOTE : Severity.WARNING,
-            Saying.words(
+            Message.words(
                 label + (delivers ? " pushes part of its water round in a loop" : " only stirs")),
-            Saying.of(
+            Message.of(
                 "The water comes straight back to its inlet: little or no pressure, and it never stops."),
-            Saying.words(
+            Message.words(
                 "A way from its outlet back to its inlet is open"
                     + (through.isEmpty() ? "." : " through " + through + ".")),
-            Saying.words(through.isEmpty() ? "Close the loop." : "Shut " + through + "."),
+            Message.words(through.isEmpty() ? "Close the loop." : "Shut " + through + "."),
             List.of(work.pump())));
   }
 

@@ -1,29 +1,29 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Ways;
 
 /**
  * What a check looks at.
  *
- * @param plumbing the prepared rig
+ * @param network the prepared rig
  * @param setting the handles
  * @param levels the heights
  * @param ways what is open
  */
-record Scene(Plumbing plumbing, Setting setting, Levels levels, Ways ways) {
+record Scene(Network network, Setting setting, Levels levels, FlowPaths ways) {
 
   String label(String part) {
     return part(part).label();
   }
 
   Part part(String id) {
-    return plumbing.rig().parts().get(plumbing.index(id));
+    return network.rig().parts().get(network.index(id));
   }
 
   boolean isTank(String part, Contents contents) {

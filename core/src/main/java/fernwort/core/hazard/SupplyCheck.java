@@ -6,14 +6,14 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Connections;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -34,10 +34,10 @@ final class SupplyCheck implements Check {
   /** Sources that some setting of the handles lets reach where people drink. */
   private final Set<String> mayReachDrinking;
 
-  SupplyCheck(Plumbing plumbing) {
-    Connections free = Connections.withHandlesFree(plumbing);
+  SupplyCheck(Network network) {
+    Connections free = Connections.withHandlesFree(network);
     mayReachDrinking =
-        plumbing.sources().stream()
+        network.sources().stream()
             .filter(s ->
                 free.route(s.id(), SupplyCheck::purifies, p -> isForDrinking(s.id(), p))
                     .isPresent())
@@ -48,13 +48,13 @@ final class SupplyCheck implements Check {
   @Override
   public void look(Scene scene, List<Warning> found) {
     List<Part> mains =
-        scene.plumbing().sources().stream()
+        scene.network().sources().stream()
             .filter(p -> p.kind().is(Purpose.INLET) && scene.is(p.id(), HoseInlet.MAINS.id()))
             .toList();
     List<Source> unsafe =
         unsafeSources(scene).stream().filter(s -> mayReachDrinking.contains(s.part())).toList();
     if (!mains.isEmpty() || !unsafe.isEmpty()) {
-      Connections connections = Connections.of(scene.plumbing(), scene.setting());
+      Connections connections = Connections.of(scene.network(), scene.setting());
       mains.forEach(inlet -> backflow(scene, connections, inlet, found));
       unsafe.forEach(source -> unsafe(scene, connections, source, found));
     }
@@ -65,7 +65,7 @@ final class SupplyCheck implements Check {
   private static void backflow(
       Scene scene, Connections connections, Part inlet, List<Warning> found) {
     scene
-        .plumbing()
+        .network()
         .rig()
         .tanks()
         .filter(tank -> scene.levels().volume(tank.id()) > 0)
@@ -93,14 +93,14 @@ final class SupplyCheck implements Check {
     return new Warning(
         Warning.Code.BACKFLOW,
         Severity.DANGER,
-        Saying.words(tank.label() + " can run back into the tap"),
+        Message.words(tank.label() + " can run back into the tap"),
         covered
-            ? Saying.of("When the mains pressure drops, tank water is drawn into the public pipe.")
-            : Saying.of(
+            ? Message.of("When the mains pressure drops, tank water is drawn into the public pipe.")
+            : Message.of(
                 "When the tank fills and the mains pressure drops, tank water is drawn into the public"
                     + " pipe. The water does not stand that high now."),
-        Saying.of("No check valve stands between them in this setting."),
-        Saying.of(
+        Message.of("No check valve stands between them in this setting."),
+        Message.of(
             "Shut the way, or fit a check valve or the backflow preventer that your"
                 + " local code asks for."),
         List.of(tank.id(), inlet.id()));
@@ -131,7 +131,7 @@ final class SupplyCheck implements Check {
   /** Unsafe sources that something moves now, or that stand open to the lines. */
   private static List<Source> unsafeSources(Scene scene) {
     List<Source> sources = new ArrayList<>();
-    for (Part part : scene.plumbing().sources()) {
+    for (Part part : scene.network().sources()) {
       Optional<Source.Kind> kind =
           part.kind().is(Purpose.HOLDS)
               ? Optional.of(Source.Kind.TANK).filter(k -> part.kind().holds(Contents.GRAY))
@@ -157,16 +157,16 @@ final class SupplyCheck implements Check {
     return new Warning(
         Warning.Code.UNSAFE_WATER,
         moving ? Severity.DANGER : Severity.WARNING,
-        Saying.words(from + (moving ? " runs to " : " can reach ") + scene.label(end)),
-        Saying.of("Water that is not fit to drink gets where people drink."),
-        Saying.of("The way between them is open and no purifying filter stands in it."),
-        Saying.of("Shut the way. If it has happened, do not drink; flush and sanitize first."),
+        Message.words(from + (moving ? " runs to " : " can reach ") + scene.label(end)),
+        Message.of("Water that is not fit to drink gets where people drink."),
+        Message.of("The way between them is open and no purifying filter stands in it."),
+        Message.of("Shut the way. If it has happened, do not drink; flush and sanitize first."),
         List.of(source.part(), end));
   }
 
   private static void ground(Scene scene, List<Warning> found) {
-    Map<List<String>, Way> losses = new LinkedHashMap<>();
-    for (Way way : scene.ways().ways()) {
+    Map<List<String>, FlowPath> losses = new LinkedHashMap<>();
+    for (FlowPath way : scene.ways().ways()) {
       if (way.end().kind() == End.Kind.GROUND) {
         losses.putIfAbsent(List.of(way.end().part(), way.source().part()), way);
       }
@@ -174,7 +174,7 @@ final class SupplyCheck implements Check {
     losses.values().forEach(way -> found.add(loss(scene, way)));
   }
 
-  private static Warning loss(Scene scene, Way way) {
+  private static Warning loss(Scene scene, FlowPath way) {
     String at = scene.label(way.end().part());
     boolean gray =
         way.source().kind() == Source.Kind.WASTE
@@ -196,34 +196,34 @@ final class SupplyCheck implements Check {
     return new Warning(
         overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
-        Saying.words(who + " runs onto the ground at " + at),
-        Saying.words("It runs out " + driven + " until it is stopped or empty."),
-        Saying.words("The way to " + at + " is open."),
-        Saying.words(
+        Message.words(who + " runs onto the ground at " + at),
+        Message.words("It runs out " + driven + " until it is stopped or empty."),
+        Message.words("The way to " + at + " is open."),
+        Message.words(
             gray
                 ? "Shut it, unless you mean to empty here and local rules permit gray on the ground."
                 : "Shut it, unless you mean to drain."),
         List.of(way.end().part(), way.source().part()));
   }
 
-  private static boolean isInWater(Scene scene, Way way) {
+  private static boolean isInWater(Scene scene, FlowPath way) {
     return scene.is(way.end().part(), HoseInlet.OUTSIDE.id());
   }
 
-  private static Warning runsOut(Scene scene, Way way, String who) {
+  private static Warning runsOut(Scene scene, FlowPath way, String who) {
     String at = scene.label(way.end().part());
     return new Warning(
         Warning.Code.TANK_RUNS_OUT,
         Severity.WARNING,
-        Saying.words(who + " runs out through the hose at " + at),
-        Saying.of("It runs into the outside water until it is stopped or stands no higher."),
-        Saying.of("The way there is open, and nothing holds the water back."),
-        Saying.of("Shut a valve in the way before the pump stops, or fit a check valve."),
+        Message.words(who + " runs out through the hose at " + at),
+        Message.of("It runs into the outside water until it is stopped or stands no higher."),
+        Message.of("The way there is open, and nothing holds the water back."),
+        Message.of("Shut a valve in the way before the pump stops, or fit a check valve."),
         List.of(way.end().part(), way.source().part()));
   }
 
   private static void heaters(Scene scene, List<Warning> found) {
-    for (Part part : scene.plumbing().rig().parts()) {
+    for (Part part : scene.network().rig().parts()) {
       if (part.kind().is(Purpose.HEATS)
           && scene.is(part.id(), Kind.ON)
           && !scene.ways().wetted().contains(part.id())) {
@@ -231,11 +231,11 @@ final class SupplyCheck implements Check {
             new Warning(
                 Warning.Code.HEATER_DRY,
                 Severity.DANGER,
-                Saying.words(part.label() + " heats and no water can reach it"),
-                Saying.of("What is left in it boils off, and it burns dry."),
-                Saying.of(
+                Message.words(part.label() + " heats and no water can reach it"),
+                Message.of("What is left in it boils off, and it burns dry."),
+                Message.of(
                     "Nothing that has water or pressure is open to it: it may be bypassed or drained."),
-                Saying.of(
+                Message.of(
                     "Switch it off; fill it until water runs from a hot tap, then switch it on."),
                 List.of(part.id())));
       }

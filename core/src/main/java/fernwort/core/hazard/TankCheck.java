@@ -5,18 +5,18 @@ import fernwort.core.kind.Mouth;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge.GaugeKind;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Relief;
+import fernwort.core.network.Connections;
+import fernwort.core.network.End;
+import fernwort.core.network.Relief;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.TankAir;
-import fernwort.core.ways.Way;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,14 +62,14 @@ final class TankCheck implements Check {
   }
 
   private static void noAirOut(Scene scene, String tank, List<Warning> found) {
-    Optional<Way> filling =
+    Optional<FlowPath> filling =
         scene.ways().to(tank).filter(w -> !w.source().part().equals(tank)).findFirst();
     if (filling.isEmpty()) {
       return;
     }
     boolean pressed = filling.get().drive().kind() != DrivenBy.Kind.FALL;
     String source = filling.get().source().part();
-    Relief relief = Relief.of(scene.plumbing(), scene.setting());
+    Relief relief = Relief.of(scene.network(), scene.setting());
     if (pressed ? isRelieved(relief, tank, source) : relief.hasByVents(tank)) {
       return;
     }
@@ -77,13 +77,13 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             pressed ? Severity.DANGER : Severity.WARNING,
-            Saying.words(scene.label(tank) + " fills and its air cannot get out"),
-            Saying.words(
+            Message.words(scene.label(tank) + " fills and its air cannot get out"),
+            Message.words(
                 pressed
                     ? "Pressure builds up in the tank: it bulges, and can burst."
                     : "Filling stops before the tank is full, and can spit back."),
-            Saying.of("Every way from its air space to the open is shut or stands under water."),
-            Saying.of("Open its vent or overflow first, then go on filling."),
+            Message.of("Every way from its air space to the open is shut or stands under water."),
+            Message.of("Open its vent or overflow first, then go on filling."),
             List.of(tank)));
   }
 
@@ -94,7 +94,7 @@ final class TankCheck implements Check {
 
   /** What goes wrong later with a tank into which mains or a pump press, if it goes on so. */
   private static void pressedIn(Scene scene, List<Warning> found) {
-    Map<String, Way> pressing = new LinkedHashMap<>();
+    Map<String, FlowPath> pressing = new LinkedHashMap<>();
     scene.ways().ways().stream()
         .filter(w -> w.end().kind() == End.Kind.TANK && w.drive().kind() != DrivenBy.Kind.FALL)
         .filter(w -> !w.source().part().equals(w.end().part()))
@@ -102,8 +102,8 @@ final class TankCheck implements Check {
     if (pressing.isEmpty()) {
       return;
     }
-    Relief relief = Relief.of(scene.plumbing(), scene.setting());
-    Connections open = Connections.of(scene.plumbing(), scene.setting());
+    Relief relief = Relief.of(scene.network(), scene.setting());
+    Connections open = Connections.of(scene.network(), scene.setting());
     pressing.forEach((tank, way) -> {
       boolean said =
           found.stream()
@@ -124,11 +124,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            Saying.words(scene.label(tank) + " has no way out once it is full"),
-            Saying.of(
+            Message.words(scene.label(tank) + " has no way out once it is full"),
+            Message.of(
                 "When the water comes up to its vent, pressure builds up: it bulges, and can burst."),
-            Saying.of("Its overflow is shut, or lets out air only."),
-            Saying.of("Open its overflow or travel valve first, then go on filling."),
+            Message.of("Its overflow is shut, or lets out air only."),
+            Message.of("Open its overflow or travel valve first, then go on filling."),
             List.of(tank)));
   }
 
@@ -137,11 +137,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            Saying.words(scene.label(tank) + " has no vent open while it fills"),
-            Saying.of(
+            Message.words(scene.label(tank) + " has no vent open while it fills"),
+            Message.of(
                 "As water covers its outlets, and more comes than they let out, pressure builds up: it bulges, and can burst."),
-            Saying.of("Its air gets out only by its outlets, or back by the line that fills it."),
-            Saying.of("Open its vent or overflow first, then go on filling."),
+            Message.of("Its air gets out only by its outlets, or back by the line that fills it."),
+            Message.of("Open its vent or overflow first, then go on filling."),
             List.of(tank)));
   }
 
@@ -149,7 +149,7 @@ final class TankCheck implements Check {
   private static void leaking(Scene scene, Connections open, Part tank, List<Warning> found) {
     double full =
         scene.levels().height(tank)
-            + scene.plumbing().room(tank.id()).highest(scene.levels().slope());
+            + scene.network().room(tank.id()).highest(scene.levels().slope());
     open.leaving(
             tank,
             port -> ((Tank) tank.kind()).port(port).letsOut(),
@@ -163,37 +163,37 @@ final class TankCheck implements Check {
                 new Warning(
                     Warning.Code.OPEN_TO_GROUND,
                     Severity.WARNING,
-                    Saying.of("What goes into {} runs out at {}", tank.label(), scene.label(end)),
-                    Saying.of(
+                    Message.of("What goes into {} runs out at {}", tank.label(), scene.label(end)),
+                    Message.of(
                         "It never fills: the water runs onto the ground as soon as it stands high enough."),
-                    Saying.words("The way from the tank to " + scene.label(end) + " is open."),
-                    Saying.of("Shut it before the tank fills."),
+                    Message.words("The way from the tank to " + scene.label(end) + " is open."),
+                    Message.of("Shut it before the tank fills."),
                     List.of(end, tank.id()))));
   }
 
   private static boolean isOpenDrain(Scene scene, Part part) {
     return !part.kind().letsAir()
-        && scene.plumbing().mouths(scene.plumbing().index(part.id()), scene.setting()).stream()
+        && scene.network().mouths(scene.network().index(part.id()), scene.setting()).stream()
             .anyMatch(m -> m.onto() == Mouth.Onto.GROUND);
   }
 
   /** Water that warms needs room, and a tank that is shut has only what air is left in it. */
   private static void warmth(Scene scene, List<Warning> found) {
-    for (Part tank : scene.plumbing().tanks()) {
-      double capacity = scene.plumbing().room(tank.id()).capacity();
+    for (Part tank : scene.network().tanks()) {
+      double capacity = scene.network().room(tank.id()).capacity();
       double volume = scene.levels().volume(tank.id());
       boolean full = volume >= (1 - LITTLE_AIR) * capacity;
-      if (full && !Relief.of(scene.plumbing(), scene.setting()).has(tank.id(), Optional.empty())) {
+      if (full && !Relief.of(scene.network(), scene.setting()).has(tank.id(), Optional.empty())) {
         found.add(
             new Warning(
                 Warning.Code.NO_ROOM,
                 Severity.WARNING,
-                Saying.of("{} is full and closed: no room for warm water", tank.label()),
-                Saying.of(
+                Message.of("{} is full and closed: no room for warm water", tank.label()),
+                Message.of(
                     "Its water grows by {} as it warms, and the tank bulges.",
                     Amount.roughly(volume * GROWTH)),
-                Saying.of("Hardly any air is left in it, and every vent is closed."),
-                Saying.of(
+                Message.of("Hardly any air is left in it, and every vent is closed."),
+                Message.of(
                     "Let about {} out, or open its vent.",
                     Amount.roughly(Math.ceil(1000 * volume * GROWTH) / 1000)),
                 List.of(tank.id())));
@@ -208,7 +208,7 @@ final class TankCheck implements Check {
   }
 
   private static void noAirIn(Scene scene, String tank, List<Warning> found) {
-    Optional<Way> drawing =
+    Optional<FlowPath> drawing =
         scene.ways().from(tank).filter(w -> !w.end().part().equals(tank)).findFirst();
     if (drawing.isEmpty()) {
       return;
@@ -218,13 +218,13 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_IN,
             pumped ? Severity.DANGER : Severity.WARNING,
-            Saying.words(scene.label(tank) + " empties and no air can get in"),
-            Saying.words(
+            Message.words(scene.label(tank) + " empties and no air can get in"),
+            Message.words(
                 pumped
                     ? "The pump sucks the tank in: its walls cave, and the flow dies."
                     : "The flow slows to gulps and stops with water still in the tank."),
-            Saying.of("Every way from the open to its air space is shut or stands under water."),
-            Saying.of("Open its vent or travel valve before drawing."),
+            Message.of("Every way from the open to its air space is shut or stands under water."),
+            Message.of("Open its vent or travel valve before drawing."),
             List.of(tank)));
   }
 
@@ -251,9 +251,9 @@ final class TankCheck implements Check {
         .allMatch(w -> comesByFloat(scene, w));
   }
 
-  private static boolean comesByFloat(Scene scene, Way way) {
-    Rig rig = scene.plumbing().rig();
-    Line last = rig.lines().get(scene.plumbing().lineNumber(way.lines().getLast()));
+  private static boolean comesByFloat(Scene scene, FlowPath way) {
+    Rig rig = scene.network().rig();
+    Line last = rig.lines().get(scene.network().lineNumber(way.lines().getLast()));
     PortRef port = last.to().part().equals(way.end().part()) ? last.to() : last.from();
     return scene
         .part(port.part())
@@ -268,10 +268,10 @@ final class TankCheck implements Check {
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Saying.words(label + " fills from the mains until its float shuts"),
-        Saying.of("It stops by itself; a float that sticks lets it run over."),
-        Saying.of("A float valve shuts the line when the water stands at it."),
-        Saying.of(
+        Message.words(label + " fills from the mains until its float shuts"),
+        Message.of("It stops by itself; a float that sticks lets it run over."),
+        Message.of("A float valve shuts the line when the water stands at it."),
+        Message.of(
             "Look at its overflow the first time after a winter, and shut the tap when away."),
         List.of(tank));
   }
@@ -283,29 +283,29 @@ final class TankCheck implements Check {
       return new Warning(
           Warning.Code.FILLING_UNWATCHED,
           Severity.WARNING,
-          Saying.words("The mains push into " + label + ", which nobody watches"),
-          Saying.of("It fills until it runs over, or until something gives."),
-          Saying.words(
+          Message.words("The mains push into " + label + ", which nobody watches"),
+          Message.of("It fills until it runs over, or until something gives."),
+          Message.words(
               inUse
                   ? "The handles let the taps and the tank run from the mains at the same time."
                   : "The mains do not stop by themselves, and this tank has no gauge."),
-          Saying.words(
+          Message.words(
               "Shut the way into " + label + ", or stay at its overflow until it is full."),
           List.of(tank));
     }
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Saying.words(label + " fills from the mains"),
-        Saying.of("It runs over at its overflow when it is full."),
-        Saying.of("The mains do not stop by themselves."),
-        Saying.of("Stay with it, and shut the tap at the first water from the overflow."),
+        Message.words(label + " fills from the mains"),
+        Message.of("It runs over at its overflow when it is full."),
+        Message.of("The mains do not stop by themselves."),
+        Message.of("Stay with it, and shut the tap at the first water from the overflow."),
         List.of(tank));
   }
 
   private static void gray(Scene scene, List<Warning> found) {
     List<Part> grays =
-        scene.plumbing().tanks().stream().filter(t -> scene.isTank(t.id(), Contents.GRAY)).toList();
+        scene.network().tanks().stream().filter(t -> scene.isTank(t.id(), Contents.GRAY)).toList();
     if (grays.isEmpty()) {
       return;
     }
@@ -319,7 +319,7 @@ final class TankCheck implements Check {
     }
     double coming =
         BECOMES_GRAY
-            * scene.plumbing().tanks().stream()
+            * scene.network().tanks().stream()
                 .filter(t -> scene.isTank(t.id(), Contents.FRESH))
                 .mapToDouble(t ->
                     Math.max(
@@ -330,15 +330,15 @@ final class TankCheck implements Check {
           new Warning(
               Warning.Code.GRAY_NEARLY_FULL,
               Severity.NOTE,
-              Saying.of("Gray will be full before fresh is used up"),
-              Saying.of(
+              Message.of("Gray will be full before fresh is used up"),
+              Message.of(
                   "After about {} more of use, gray water has nowhere to go.",
                   Amount.roughly(room / BECOMES_GRAY)),
-              Saying.of(
+              Message.of(
                   "There is room for {} of gray, and about {} will come from the fresh on board.",
                   Amount.roughly(room),
                   Amount.roughly(coming)),
-              Saying.of("Plan to empty gray first; filling more fresh does not help."),
+              Message.of("Plan to empty gray first; filling more fresh does not help."),
               grays.stream().map(Part::id).toList()));
     }
   }
@@ -354,11 +354,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.GRAY_FULL,
             more ? Severity.DANGER : Severity.WARNING,
-            Saying.words(tank.label() + " is full"),
-            Saying.of("Gray water comes back up the lowest drain, or leaves by the vent."),
-            Saying.words(
+            Message.words(tank.label() + " is full"),
+            Message.of("Gray water comes back up the lowest drain, or leaves by the vent."),
+            Message.words(
                 more ? "Water is running into it now." : "There is no room for what is used next."),
-            Saying.of("Empty it where that is permitted before using more water."),
+            Message.of("Empty it where that is permitted before using more water."),
             List.of(tank.id())));
   }
 }

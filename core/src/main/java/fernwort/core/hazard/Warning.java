@@ -1,6 +1,6 @@
 package fernwort.core.hazard;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Set;
 
@@ -18,10 +18,10 @@ import java.util.Set;
 public record Warning(
     Code code,
     Severity severity,
-    Saying title,
-    Saying what,
-    Saying why,
-    Saying mend,
+    Message title,
+    Message what,
+    Message why,
+    Message mend,
     List<String> parts) {
 
   /** The sorts of warning. */

@@ -5,11 +5,11 @@ import fernwort.core.flow.SteadyFlow;
 import fernwort.core.flow.Venting;
 import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.kind.Kind;
-import fernwort.core.plumbing.AirEntries;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.LinePipes;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.AirEntries;
+import fernwort.core.network.Levels;
+import fernwort.core.network.LinePipes;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -28,7 +28,7 @@ final class FlowModel {
   private static final double STILL = FlowReading.STILL;
 
   private final WetPorts wet;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final LinePipes pipes;
   private final Map<String, Venting> vents;
@@ -39,7 +39,7 @@ final class FlowModel {
   private RigNetwork built;
 
   FlowModel(OpenGraph graph, Levels levels, LinePipes pipes, Vents narrow, Conditions conditions) {
-    this.plumbing = graph.plumbing();
+    this.network = graph.network();
     this.levels = levels;
     this.pipes = pipes;
     wet = new WetPorts(graph, levels, conditions);
@@ -68,7 +68,7 @@ final class FlowModel {
   /** Returns the ports at which tanks spill, where air passes beside the water. */
   Set<Integer> spills() {
     Set<Integer> spills = new HashSet<>();
-    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
       if (wet.spill(tank) >= 0 && built.node()[wet.spill(tank)] >= 0) {
         spills.add(wet.spill(tank));
       }
@@ -79,8 +79,8 @@ final class FlowModel {
   /** Returns the ports above a tank's water at which water falls in, and no air goes up. */
   Set<Integer> falling() {
     Set<Integer> falling = new HashSet<>();
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      for (int v : plumbing.tankVertices(i)) {
+    for (int i = 0; i < network.tanks().size(); i++) {
+      for (int v : network.tankVertices(i)) {
         if (built.breathing()[i] >= 0
             && wet.spill(i) < 0
             && built.node()[v] >= 0
@@ -92,12 +92,12 @@ final class FlowModel {
     return falling;
   }
 
-  FlowNetwork network() {
-    return built.network();
+  FlowNetwork flowNetwork() {
+    return built.flowNetwork();
   }
 
   SteadyFlow solve() {
-    return built.network().solve();
+    return built.flowNetwork().solve();
   }
 
   /** Returns what people call the thing that a link stands for. */
@@ -141,8 +141,8 @@ final class FlowModel {
     boolean[] moving = new boolean[flow.heads().length];
     for (int l = 0; l < flow.flows().length; l++) {
       if (Math.abs(flow.flows()[l]) > STILL) {
-        moving[built.network().from(l)] = true;
-        moving[built.network().to(l)] = true;
+        moving[built.flowNetwork().from(l)] = true;
+        moving[built.flowNetwork().to(l)] = true;
       }
     }
     return moving;
@@ -163,7 +163,7 @@ final class FlowModel {
       if (tank >= 0 && built.spillLinks().containsKey(tank)) {
         double whole = flow.flows()[gate.link()];
         falls.merge(
-            tank, Math.max(0, whole) * share[built.network().from(gate.link())], Double::sum);
+            tank, Math.max(0, whole) * share[built.flowNetwork().from(gate.link())], Double::sum);
       }
     }
     boolean changed =
@@ -176,8 +176,8 @@ final class FlowModel {
   }
 
   private int place(String tank) {
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      if (plumbing.tanks().get(i).id().equals(tank)) {
+    for (int i = 0; i < network.tanks().size(); i++) {
+      if (network.tanks().get(i).id().equals(tank)) {
         return i;
       }
     }

@@ -6,9 +6,9 @@ import fernwort.core.flow.SteadyFlow;
 import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.LinePipes;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.LinePipes;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -28,13 +28,13 @@ final class FlowReading {
   private static final double ALL_WATER = 1 - 1e-9;
 
   private final WetPorts wet;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final LinePipes pipes;
   private final Conditions conditions;
   private final Fluid water;
   private final RigNetwork built;
-  private final FlowNetwork network;
+  private final FlowNetwork flowNetwork;
   private final SteadyFlow flow;
   private final Set<Integer> cycling;
   private final Set<Integer> airy;
@@ -52,33 +52,33 @@ final class FlowReading {
     this.flow = flow;
     this.cycling = cycling;
     this.airy = airy;
-    plumbing = wet.plumbing();
+    network = wet.network();
     levels = wet.levels();
     conditions = wet.conditions();
     water = conditions.water();
-    network = built.network();
+    flowNetwork = built.flowNetwork();
   }
 
   double[] shares() {
     if (airy.isEmpty()) {
-      return Mixing.waterAlone(network);
+      return Mixing.waterAlone(flowNetwork);
     }
     Set<Integer> air = new HashSet<>();
-    built.airLinks().values().forEach(l -> air.add(network.to(l)));
-    return new Mixing(network, flow, stillWater()).shares(air);
+    built.airLinks().values().forEach(l -> air.add(flowNetwork.to(l)));
+    return new Mixing(flowNetwork, flow, stillWater()).shares(air);
   }
 
   /** Nodes at which air and water part: the tanks, brim-full ones too. */
   private boolean[] stillWater() {
-    boolean[] still = new boolean[network.size()];
+    boolean[] still = new boolean[flowNetwork.size()];
     for (int n = 0; n < still.length; n++) {
-      still[n] = network.isReservoir(n);
+      still[n] = flowNetwork.isReservoir(n);
     }
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
+    for (int i = 0; i < network.tanks().size(); i++) {
       if (built.breathing()[i] >= 0) {
         still[built.breathing()[i]] = true;
       }
-      for (int v : plumbing.tankVertices(i)) {
+      for (int v : network.tankVertices(i)) {
         if (levels.wet(v) && v != wet.spill(i)) {
           still[built.node()[v]] = true;
         }
@@ -92,7 +92,7 @@ final class FlowReading {
     double[] q = new double[flow.flows().length];
     for (int l = 0; l < q.length; l++) {
       double whole = flow.flows()[l];
-      q[l] = whole * share[whole >= 0 ? network.from(l) : network.to(l)];
+      q[l] = whole * share[whole >= 0 ? flowNetwork.from(l) : flowNetwork.to(l)];
     }
     Map<String, Double> lines = new HashMap<>();
     Set<String> full = new HashSet<>();
@@ -130,7 +130,7 @@ final class FlowReading {
         tanks,
         through.getOrDefault(Gate.Kind.SUPPLY, Map.of()),
         pumps(q, share),
-        airy.stream().map(v -> plumbing.part(v).id()).distinct().sorted().toList(),
+        airy.stream().map(v -> network.part(v).id()).distinct().sorted().toList(),
         full,
         howSpilling(),
         air());
@@ -138,7 +138,7 @@ final class FlowReading {
 
   private Map<String, Flows.Spill> howSpilling() {
     Map<String, Flows.Spill> fares = new HashMap<>();
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
+    for (int i = 0; i < network.tanks().size(); i++) {
       if (wet.spill(i) < 0) {
         continue;
       }
@@ -147,14 +147,14 @@ final class FlowReading {
           link == null || flow.flows()[link] <= STILL
               ? Flows.Spill.FALLS
               : airy.contains(wet.spill(i)) ? Flows.Spill.HOLDS : Flows.Spill.RISES;
-      fares.put(plumbing.tanks().get(i).id(), fare);
+      fares.put(network.tanks().get(i).id(), fare);
     }
     return fares;
   }
 
   /** A line fills when its water carries the air out, and stays full until the air gets past it. */
   private boolean runsFull(String line, double flow) {
-    double froude = pipes.froude(plumbing.lineNumber(line), flow);
+    double froude = pipes.froude(network.lineNumber(line), flow);
     return froude >= pipes.primes()
         || conditions.carried().runningFull().contains(line) && froude >= LinePipes.STAYS_PRIMED;
   }
@@ -164,11 +164,11 @@ final class FlowReading {
     built
         .ventLinks()
         .forEach((place, link) -> {
-          double rise = flow.heads()[network.from(link)] - flow.heads()[network.to(link)];
-          air.merge(plumbing.tanks().get(place).id(), water.pressure(rise), Double::sum);
+          double rise = flow.heads()[flowNetwork.from(link)] - flow.heads()[flowNetwork.to(link)];
+          air.merge(network.tanks().get(place).id(), water.pressure(rise), Double::sum);
         });
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      String tank = plumbing.tanks().get(i).id();
+    for (int i = 0; i < network.tanks().size(); i++) {
+      String tank = network.tanks().get(i).id();
       int water = waterNode(i);
       if (water >= 0 && hasNoAir(tank) && wet.spill(i) < 0 && isHeld(water)) {
         air.put(tank, this.water.pressure(flow.heads()[water] - levels.surface(tank)));
@@ -179,7 +179,7 @@ final class FlowReading {
 
   /** Tells whether something outside a tank decides its pressure: a supply, a pump, an open end. */
   private boolean isHeld(int water) {
-    if (network.isReservoir(water)) {
+    if (flowNetwork.isReservoir(water)) {
       return false;
     }
     BitSet seen = new BitSet();
@@ -187,15 +187,15 @@ final class FlowReading {
     boolean more = true;
     while (more) {
       more = false;
-      for (int l = 0; l < network.linkCount(); l++) {
-        if (seen.get(network.from(l)) != seen.get(network.to(l))) {
-          seen.set(network.from(l));
-          seen.set(network.to(l));
+      for (int l = 0; l < flowNetwork.linkCount(); l++) {
+        if (seen.get(flowNetwork.from(l)) != seen.get(flowNetwork.to(l))) {
+          seen.set(flowNetwork.from(l));
+          seen.set(flowNetwork.to(l));
           more = true;
         }
       }
     }
-    return seen.stream().anyMatch(network::isReservoir);
+    return seen.stream().anyMatch(flowNetwork::isReservoir);
   }
 
   /** Tells whether a tank's water stands against its lid, or against air as stiff as that. */
@@ -204,17 +204,17 @@ final class FlowReading {
   }
 
   private void addUnderWater(double[] q, Map<String, Double> tanks) {
-    double[] gain = new double[network.size()];
+    double[] gain = new double[flowNetwork.size()];
     for (int l = 0; l < q.length; l++) {
       if (!built.ventLinks().containsValue(l)) {
-        gain[network.from(l)] -= q[l];
-        gain[network.to(l)] += q[l];
+        gain[flowNetwork.from(l)] -= q[l];
+        gain[flowNetwork.to(l)] += q[l];
       }
     }
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
+    for (int i = 0; i < network.tanks().size(); i++) {
       int water = waterNode(i);
       if (water >= 0) {
-        tanks.merge(plumbing.tanks().get(i).id(), gain[water], Double::sum);
+        tanks.merge(network.tanks().get(i).id(), gain[water], Double::sum);
       }
     }
   }
@@ -224,7 +224,7 @@ final class FlowReading {
     if (built.breathing()[tank] >= 0) {
       return built.breathing()[tank];
     }
-    for (int v : plumbing.tankVertices(tank)) {
+    for (int v : network.tankVertices(tank)) {
       if (levels.wet(v)) {
         return built.node()[v];
       }
@@ -242,14 +242,14 @@ final class FlowReading {
     for (int v = 0; v < at.length; v++) {
       at[v] = built.node()[v] < 0 ? Double.NaN : pressureAt(v);
     }
-    return Pressures.of(plumbing, at);
+    return Pressures.of(network, at);
   }
 
   private Map<String, Flows.Running> pumps(double[] q, double[] share) {
     Map<String, Flows.Running> running = new HashMap<>();
-    for (Part part : plumbing.pumps()) {
+    for (Part part : network.pumps()) {
       if (wet.graph().is(part, Kind.ON)) {
-        Integer link = built.pumpLinks().get(plumbing.index(part.id()));
+        Integer link = built.pumpLinks().get(network.index(part.id()));
         running.put(
             part.id(),
             link == null
@@ -261,11 +261,12 @@ final class FlowReading {
   }
 
   private Flows.Running running(Part part, int link, double[] q, double[] share) {
-    double rise = water.pressure(flow.heads()[network.to(link)] - flow.heads()[network.from(link)]);
-    if (share[network.from(link)] < ALL_WATER) {
+    double rise =
+        water.pressure(flow.heads()[flowNetwork.to(link)] - flow.heads()[flowNetwork.from(link)]);
+    if (share[flowNetwork.from(link)] < ALL_WATER) {
       return new Flows.Running(Flows.Does.DRAWS_AIR, q[link], rise, 1);
     }
-    if (part.kind() instanceof Pump pump && cycling.contains(plumbing.index(part.id()))) {
+    if (part.kind() instanceof Pump pump && cycling.contains(network.index(part.id()))) {
       if (q[link] <= STILL) {
         return new Flows.Running(Flows.Does.RESTS, 0, rise, 0);
       }

@@ -5,10 +5,10 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.flow.UnsettledException;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.LinePipes;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.LinePipes;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
@@ -50,7 +50,7 @@ public final class Hydraulics {
   private record Seen(Setting setting, Slope slope, List<Integer> covered) {}
 
   private final Map<Seen, Surroundings> known = new ConcurrentHashMap<>();
-  private final Plumbing plumbing;
+  private final Network network;
   private final LinePipes pipes;
   private final Vents vents;
 
@@ -60,16 +60,16 @@ public final class Hydraulics {
   /** How many times its clean loss a filter takes from what passed it before, by id. */
   private final Map<String, Double> clogged;
 
-  private Hydraulics(Plumbing plumbing, LinePipes pipes, Map<String, Double> clogged) {
-    this.plumbing = plumbing;
+  private Hydraulics(Network network, LinePipes pipes, Map<String, Double> clogged) {
+    this.network = network;
     this.pipes = pipes;
-    vents = new Vents(plumbing, pipes);
+    vents = new Vents(network, pipes);
     this.clogged = Map.copyOf(clogged);
   }
 
   /** Prepares a rig. */
-  public static Hydraulics of(Plumbing plumbing) {
-    return of(plumbing, Map.of());
+  public static Hydraulics of(Network network) {
+    return of(network, Map.of());
   }
 
   /**
@@ -77,8 +77,8 @@ public final class Hydraulics {
    *
    * @param clogged how many times its clean loss a filter takes, by id; 1 where none is given
    */
-  public static Hydraulics of(Plumbing plumbing, Map<String, Double> clogged) {
-    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), plumbing.rig().lines()), clogged);
+  public static Hydraulics of(Network network, Map<String, Double> clogged) {
+    return new Hydraulics(network, new LinePipes(network.rig(), network.rig().lines()), clogged);
   }
 
   /** Returns the same rig with some of its lines of another bore (m). */
@@ -104,12 +104,12 @@ public final class Hydraulics {
    * number of 0.31, where they are otherwise taken to do so from 1. Between the two both happen.
    */
   public Hydraulics primingEarly() {
-    return new Hydraulics(plumbing, pipes.primingEarly(), clogged);
+    return new Hydraulics(network, pipes.primingEarly(), clogged);
   }
 
   private Hydraulics with(UnaryOperator<Line> change) {
-    List<Line> changed = plumbing.rig().lines().stream().map(change).toList();
-    return new Hydraulics(plumbing, new LinePipes(plumbing.rig(), changed), clogged);
+    List<Line> changed = network.rig().lines().stream().map(change).toList();
+    return new Hydraulics(network, new LinePipes(network.rig(), changed), clogged);
   }
 
   /**
@@ -119,7 +119,7 @@ public final class Hydraulics {
    * @param flow flow from its first end to its second (m³/s)
    */
   public double loss(String line, double flow) {
-    return pipes.pipe(plumbing.lineNumber(line), Fluid.WATER).loss(flow);
+    return pipes.pipe(network.lineNumber(line), Fluid.WATER).loss(flow);
   }
 
   /** Returns the pressure that a line takes in a steady flow (Pa). */
@@ -143,7 +143,7 @@ public final class Hydraulics {
    */
   public Flows solve(State state, Conditions conditions) {
     OpenGraph graph = graph(state.setting());
-    Levels levels = Levels.of(plumbing, state);
+    Levels levels = Levels.of(network, state);
     Set<Integer> cycling = new HashSet<>();
     Set<Integer> airy = new HashSet<>();
     Set<Integer> full = new HashSet<>();
@@ -182,24 +182,24 @@ public final class Hydraulics {
     }
     return known.computeIfAbsent(
         seen,
-        s -> Surroundings.of(OpenWays.find(plumbing, state.setting(), Levels.of(plumbing, state))));
+        s -> Surroundings.of(OpenWays.find(network, state.setting(), Levels.of(network, state))));
   }
 
   private OpenGraph graph(Setting setting) {
     OpenGraph last = graph;
     if (last == null || !last.setting().equals(setting)) {
-      last = new OpenGraph(plumbing, setting);
+      last = new OpenGraph(network, setting);
       graph = last;
     }
     return last;
   }
 
   /** Returns the network of a state before its pumps' switches and air are looked at. */
-  public FlowNetwork network(State state) {
+  public FlowNetwork flowNetwork(State state) {
     OpenGraph graph = graph(state.setting());
     FlowModel model =
-        new FlowModel(graph, Levels.of(plumbing, state), pipes, vents, used(Conditions.ORDINARY));
-    return model.network();
+        new FlowModel(graph, Levels.of(network, state), pipes, vents, used(Conditions.ORDINARY));
+    return model.flowNetwork();
   }
 
   /** Loss grows evenly with what passed, so that what passed before and since add up. */
@@ -226,10 +226,10 @@ public final class Hydraulics {
   /** Adds the pumps whose delivery stands above their cut-out pressure; tells whether any did. */
   private boolean findCycling(FlowModel model, SteadyFlow flow, Set<Integer> cycling) {
     boolean found = false;
-    for (Part part : plumbing.pumps()) {
+    for (Part part : network.pumps()) {
       if (part.kind() instanceof Pump pump && !pump.works().byHand()) {
-        int index = plumbing.index(part.id());
-        int in = plumbing.first(index);
+        int index = network.index(part.id());
+        int in = network.first(index);
         // A circulation pump knows only what it adds itself.
         double under = pump.duty() == Pump.Duty.CIRCULATION ? model.pressureAt(in, flow) : 0;
         double delivery = model.pressureAt(in + 1, flow) - under;

@@ -4,11 +4,11 @@ import fernwort.core.flow.Filtering;
 import fernwort.core.flow.FixedLoss;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
-import fernwort.core.flow.Hold;
 import fernwort.core.flow.Lift;
 import fernwort.core.flow.Loss;
 import fernwort.core.flow.OneWay;
 import fernwort.core.flow.Orifice;
+import fernwort.core.flow.PressureControl;
 import fernwort.core.flow.Throttle;
 import fernwort.core.flow.Venting;
 import fernwort.core.hydraulics.RigNetwork.Gate;
@@ -20,11 +20,11 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.LinePipes;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Outlets;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.LinePipes;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Outlets;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -51,7 +51,7 @@ final class NetworkBuilder {
 
   private final WetPorts wet;
   private final OpenGraph graph;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final LinePipes pipes;
   private final Conditions conditions;
@@ -81,12 +81,12 @@ final class NetworkBuilder {
     this.vents = vents;
     this.fallingIn = fallingIn;
     graph = wet.graph();
-    plumbing = wet.plumbing();
+    network = wet.network();
     levels = wet.levels();
     conditions = wet.conditions();
     water = conditions.water();
-    node = new int[plumbing.size()];
-    breathing = new int[plumbing.tanks().size()];
+    node = new int[network.size()];
+    breathing = new int[network.tanks().size()];
   }
 
   /**
@@ -104,7 +104,7 @@ final class NetworkBuilder {
     addOutlets();
     for (int v : airy) {
       int free = building.reservoir(wet.spillHeight(v));
-      airLinks.put(v, link(node[v], free, new Filtering(0), Optional.empty(), plumbing.part(v)));
+      airLinks.put(v, link(node[v], free, new Filtering(0), Optional.empty(), network.part(v)));
     }
     return new RigNetwork(
         building.build(),
@@ -120,11 +120,11 @@ final class NetworkBuilder {
 
   private void addNodes() {
     Arrays.fill(node, -1);
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
+    for (int i = 0; i < network.tanks().size(); i++) {
       breathing[i] = breathingWater(i);
-      for (int v : plumbing.tankVertices(i)) {
+      for (int v : network.tankVertices(i)) {
         if (levels.wet(v) && v != wet.spill(i) && node[wet.one(v)] < 0) {
-          node[wet.one(v)] = breathing[i] >= 0 ? breathing[i] : waterOf(plumbing.tanks().get(i));
+          node[wet.one(v)] = breathing[i] >= 0 ? breathing[i] : waterOf(network.tanks().get(i));
         }
       }
     }
@@ -144,7 +144,7 @@ final class NetworkBuilder {
    * junction that it stands on; or −1.
    */
   private int breathingWater(int place) {
-    Part tank = plumbing.tanks().get(place);
+    Part tank = network.tanks().get(place);
     if (wet.spill(place) >= 0) {
       return building.junction(wet.surface(tank));
     }
@@ -200,7 +200,7 @@ final class NetworkBuilder {
   private void addPassage(int e, Set<Integer> cycling) {
     int a = node[graph.from(e)];
     int b = node[graph.to(e)];
-    Part part = plumbing.part(graph.from(e));
+    Part part = network.part(graph.from(e));
     Optional<String> none = Optional.empty();
     switch (graph.law(e)) {
       case CHECK -> link(a, b, new OneWay(graph.value(e)), none, part);
@@ -208,16 +208,16 @@ final class NetworkBuilder {
           link(
               a,
               b,
-              new Hold(levels.height(graph.to(e)) + graph.value(e), OneWay.FREE_END),
+              new PressureControl(levels.height(graph.to(e)) + graph.value(e), OneWay.FREE_END),
               none,
               part);
       case DRIVE -> {
-        int index = plumbing.index(part.id());
+        int index = network.index(part.id());
         pumpLinks.put(index, link(a, b, lift(part, graph.to(e), cycling), none, part));
       }
       case FREE, SEAL -> {
         if (graph.line(e) >= 0) {
-          String id = plumbing.rig().lines().get(graph.line(e)).id();
+          String id = network.rig().lines().get(graph.line(e)).id();
           link(a, b, pipes.pipe(graph.line(e), water), Optional.of(id), part);
         } else if (part.kind() instanceof Filter filter) {
           link(a, b, filtering(part, filter), none, part);
@@ -236,17 +236,17 @@ final class NetworkBuilder {
     Lift lift =
         new Lift(water.head(driven.shutOffPressure()), driven.freeFlow(), driven.holdsBack());
     OptionalDouble held = driven.held();
-    return held.isPresent() && cycling.contains(plumbing.index(part.id()))
-        ? new Hold(levels.height(out) + water.head(held.getAsDouble()), lift)
+    return held.isPresent() && cycling.contains(network.index(part.id()))
+        ? new PressureControl(levels.height(out) + water.head(held.getAsDouble()), lift)
         : lift;
   }
 
   private void addTanks() {
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
-      Part tank = plumbing.tanks().get(i);
+    for (int i = 0; i < network.tanks().size(); i++) {
+      Part tank = network.tanks().get(i);
       int locked = conditions.carried().airlocked().contains(tank.id()) ? lockedWater(i) : -1;
       boolean takes = locked >= 0 || !conditions.carried().airlocked().contains(tank.id());
-      for (int v : plumbing.tankVertices(i)) {
+      for (int v : network.tankVertices(i)) {
         if (node[v] < 0 || levels.wet(v) || levels.floatShut(v) || !takes) {
           continue;
         }
@@ -266,7 +266,7 @@ final class NetworkBuilder {
 
   /** The node of the water of a tank that passes on what it gets; −1 where none covers a port. */
   private int lockedWater(int place) {
-    for (int v : plumbing.tankVertices(place)) {
+    for (int v : network.tankVertices(place)) {
       if (levels.wet(v) && v != wet.spill(place)) {
         return node[v];
       }
@@ -276,7 +276,7 @@ final class NetworkBuilder {
 
   /** What falls into a tank by a port above its water: freely, or through a float valve. */
   private Loss fallingIn(int v, double drop) {
-    double opening = plumbing.onlyIn(v) ? Math.max(CLOSED, levels.floatOpening(v)) : 1;
+    double opening = network.onlyIn(v) ? Math.max(CLOSED, levels.floatOpening(v)) : 1;
     Optional<Double> passes = floatPasses(v);
     if (passes.isPresent()) {
       double whole = water.head(BAR) / (passes.get() * passes.get());
@@ -286,32 +286,32 @@ final class NetworkBuilder {
       return new OneWay(drop);
     }
     // The passage that is left, as a share of the line's own, takes its velocity head anew.
-    double area = plumbing.lineId(port(v)).map(this::area).orElse(0.0);
+    double area = network.lineId(port(v)).map(this::area).orElse(0.0);
     double closed = 1 / (opening * opening) - 1;
     return new Throttle(drop, closed / (2 * Fluid.GRAVITY * area * area));
   }
 
   /** What a float valve passes at 1 bar (m³/s), where somebody knows. */
   private Optional<Double> floatPasses(int v) {
-    return plumbing.onlyIn(v)
-        ? plumbing.part(v).kind().opening(plumbing.port(v)).flatMap(TankPort::passes)
+    return network.onlyIn(v)
+        ? network.part(v).kind().opening(network.port(v)).flatMap(TankPort::passes)
         : Optional.empty();
   }
 
   private PortRef port(int v) {
-    return plumbing.part(v).port(plumbing.port(v));
+    return network.part(v).port(network.port(v));
   }
 
   private double area(String line) {
-    Line of = plumbing.rig().lines().get(plumbing.lineNumber(line));
+    Line of = network.rig().lines().get(network.lineNumber(line));
     return of.volume() / of.length();
   }
 
   private void addSpills() {
-    for (int i = 0; i < plumbing.tanks().size(); i++) {
+    for (int i = 0; i < network.tanks().size(); i++) {
       int v = wet.spill(i);
       if (v >= 0 && node[v] >= 0) {
-        Part tank = plumbing.tanks().get(i);
+        Part tank = network.tanks().get(i);
         Optional<String> none = Optional.empty();
         spillLinks.put(i, link(breathing[i], node[v], OneWay.FREE_END, none, tank));
         int fallen = building.reservoir(wet.surface(tank));
@@ -323,9 +323,9 @@ final class NetworkBuilder {
   }
 
   private void addSupplies() {
-    for (Part part : plumbing.sources()) {
+    for (Part part : network.sources()) {
       if (wet.gives(part)) {
-        int v = plumbing.first(plumbing.index(part.id()));
+        int v = network.first(network.index(part.id()));
         int supply = building.reservoir(wet.supplyHead(part, v));
         Loss loss = tap(graph.setting().given(part).orElseThrow());
         int link = link(supply, node[v], loss, Optional.empty(), part);
@@ -351,9 +351,9 @@ final class NetworkBuilder {
   private void addOutlets() {
     for (Outlets.Outlet outlet : wet.outlets().ends()) {
       int v = outlet.vertex();
-      Part part = plumbing.part(v);
+      Part part = network.part(v);
       boolean supplies = wet.gives(part);
-      if (node[v] < 0 || plumbing.is(v, Purpose.HOLDS) || supplies || isPouredInto(part, v)) {
+      if (node[v] < 0 || network.is(v, Purpose.HOLDS) || supplies || isPouredInto(part, v)) {
         continue;
       }
       int open = building.reservoir(levels.height(v));
@@ -365,9 +365,9 @@ final class NetworkBuilder {
         gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
       }
     }
-    for (int v : plumbing.wastes()) {
+    for (int v : network.wastes()) {
       if (node[v] >= 0) {
-        Part part = plumbing.part(v);
+        Part part = network.part(v);
         int open = building.reservoir(levels.height(v));
         int link = link(node[v], open, OneWay.FREE_END, Optional.empty(), part);
         gates.add(new Gate(Gate.Kind.END, part.id(), link, 1));
@@ -377,7 +377,7 @@ final class NetworkBuilder {
 
   /** A jug is tilted only as far as the filler swallows, so that nothing comes back out. */
   private boolean isPouredInto(Part part, int v) {
-    return part.kind().is(Purpose.POURED_INTO) && plumbing.hasLine(part.port(plumbing.port(v)));
+    return part.kind().is(Purpose.POURED_INTO) && network.hasLine(part.port(network.port(v)));
   }
 
   /** A mixer that is open half way passes half its flow on each side. */

@@ -1,6 +1,6 @@
 package fernwort.core.hydraulics;
 
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.PortRef;
 import java.util.Arrays;
 import java.util.Optional;
@@ -12,11 +12,11 @@ public final class Pressures {
   /** No port is under water. */
   static final Pressures NONE = new Pressures(Optional.empty(), new double[0]);
 
-  private final Optional<Plumbing> plumbing;
+  private final Optional<Network> network;
   private final double[] atVertex;
 
-  private Pressures(Optional<Plumbing> plumbing, double[] atVertex) {
-    this.plumbing = plumbing;
+  private Pressures(Optional<Network> network, double[] atVertex) {
+    this.network = network;
     this.atVertex = atVertex;
   }
 
@@ -25,13 +25,13 @@ public final class Pressures {
    *
    * @param atVertex pressure at each vertex (Pa), NaN where it is dry
    */
-  static Pressures of(Plumbing plumbing, double[] atVertex) {
-    return new Pressures(Optional.of(plumbing), atVertex);
+  static Pressures of(Network network, double[] atVertex) {
+    return new Pressures(Optional.of(network), atVertex);
   }
 
   /** Returns the gauge pressure at a port (Pa), where water stands. */
   public Optional<Double> at(PortRef port) {
-    return plumbing.map(p -> atVertex[p.vertex(port)]).filter(p -> !p.isNaN());
+    return network.map(p -> atVertex[p.vertex(port)]).filter(p -> !p.isNaN());
   }
 
   /** Returns all of them (Pa). */

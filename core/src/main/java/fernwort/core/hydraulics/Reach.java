@@ -2,11 +2,11 @@ package fernwort.core.hydraulics;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Levels;
+import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
-import fernwort.core.ways.Sweep;
+import fernwort.core.ways.HeadReach;
 import java.util.Arrays;
 import java.util.Set;
 
@@ -14,8 +14,8 @@ import java.util.Set;
  * Which ports stand under water: those that the still head of some source, raised by the pumps on
  * the way, brings it to.
  *
- * <p>As {@link Sweep}, from all sources at once and through running pumps, which add their shut-off
- * head; on the suction side of one, water is drawn up as far as the pump lifts.
+ * <p>As {@link HeadReach}, from all sources at once and through running pumps, which add their
+ * shut-off head; on the suction side of one, water is drawn up as far as the pump lifts.
  */
 final class Reach {
 
@@ -50,7 +50,7 @@ final class Reach {
   Reach(OpenGraph graph, Levels levels, Set<String> airlocked) {
     this.graph = graph;
     this.levels = levels;
-    int n = graph.plumbing().size();
+    int n = graph.network().size();
     head = new double[n];
     Arrays.fill(head, Double.NEGATIVE_INFINITY);
     lift = new double[n];
@@ -59,10 +59,10 @@ final class Reach {
     queue = new int[n + 1];
     brim = new int[n][];
     Arrays.fill(brim, NONE);
-    for (int i = 0; i < graph.plumbing().tanks().size(); i++) {
-      String id = graph.plumbing().tanks().get(i).id();
+    for (int i = 0; i < graph.network().tanks().size(); i++) {
+      String id = graph.network().tanks().get(i).id();
       if (levels.isBrimFull(id) || airlocked.contains(id)) {
-        int[] wet = Arrays.stream(graph.plumbing().tankVertices(i)).filter(levels::wet).toArray();
+        int[] wet = Arrays.stream(graph.network().tankVertices(i)).filter(levels::wet).toArray();
         for (int v : wet) {
           brim[v] = wet;
         }
@@ -78,23 +78,23 @@ final class Reach {
 
   /** Lets water pass the crest of a line that runs full, as a siphon does, from end to end. */
   void runsFull(int line) {
-    within(graph.plumbing().part(graph.plumbing().lineFrom(line)));
-    within(graph.plumbing().part(graph.plumbing().lineTo(line)));
+    within(graph.network().part(graph.network().lineFrom(line)));
+    within(graph.network().part(graph.network().lineTo(line)));
   }
 
   private void within(Part part) {
-    int index = graph.plumbing().index(part.id());
-    for (int v = graph.plumbing().first(index); v < graph.plumbing().first(index + 1); v++) {
+    int index = graph.network().index(part.id());
+    for (int v = graph.network().first(index); v < graph.network().first(index + 1); v++) {
       lift[v] = Math.max(lift[v], SIPHON);
     }
   }
 
   /** Finds all ports under water. */
   void run() {
-    for (Part part : graph.plumbing().pumps()) {
+    for (Part part : graph.network().pumps()) {
       if (graph.is(part, Kind.ON)) {
         ceiling += Water.head(shutOff(part));
-        allow(graph.plumbing().first(graph.plumbing().index(part.id())), suctionLift(part));
+        allow(graph.network().first(graph.network().index(part.id())), suctionLift(part));
       }
     }
     while (read != write) {
@@ -148,7 +148,7 @@ final class Reach {
         switch (graph.law(e)) {
           case CHECK -> head[v] - graph.value(e);
           case REGULATOR -> Math.min(head[v], levels.height(u) + graph.value(e));
-          case DRIVE -> Math.min(ceiling, head[v] + Water.head(shutOff(graph.plumbing().part(v))));
+          case DRIVE -> Math.min(ceiling, head[v] + Water.head(shutOff(graph.network().part(v))));
           case FREE, SEAL -> head[v];
         };
     double crest = graph.line(e) >= 0 ? levels.crest(graph.line(e)) : levels.height(u);

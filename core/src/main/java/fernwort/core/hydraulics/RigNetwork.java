@@ -10,7 +10,7 @@ import java.util.Optional;
 /**
  * The flow network of one state, with what its nodes and links stand for in the rig.
  *
- * @param network junctions, reservoirs and links
+ * @param flowNetwork junctions, reservoirs and links
  * @param node the node of each port, by its vertex; −1 for a dry one
  * @param breathing the node of each tank's water, by its place in the rig; −1 where its air has no
  *     friction
@@ -22,7 +22,7 @@ import java.util.Optional;
  * @param spillLinks the link by which each tank spills, by its place in the rig
  */
 record RigNetwork(
-    FlowNetwork network,
+    FlowNetwork flowNetwork,
     int[] node,
     int[] breathing,
     List<Stands> stands,

@@ -1,10 +1,10 @@
 package fernwort.core.hydraulics;
 
-import fernwort.core.plumbing.End;
+import fernwort.core.network.End;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.TankAir;
-import fernwort.core.ways.Way;
-import fernwort.core.ways.Ways;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,9 +21,9 @@ import java.util.Optional;
 public record Surroundings(
     Map<String, End> wastes, List<TankAir> air, Map<String, List<String>> vents) {
 
-  static Surroundings of(Ways ways) {
+  static Surroundings of(FlowPaths ways) {
     Map<String, End> wastes = new HashMap<>();
-    for (Way way : ways.ways()) {
+    for (FlowPath way : ways.ways()) {
       if (way.source().kind() == Source.Kind.WASTE) {
         wastes.putIfAbsent(way.source().part(), way.end());
       }

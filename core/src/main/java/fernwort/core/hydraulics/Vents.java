@@ -4,8 +4,8 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.flow.Venting;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.plumbing.LinePipes;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.LinePipes;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.TankAir;
@@ -33,14 +33,14 @@ final class Vents {
   /** Narrow vents with the lines they were found for. */
   private record Found(Map<String, List<String>> lines, Map<String, Venting> narrow) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final LinePipes pipes;
 
   /** Those asked for last: a run asks for the same from step to step. */
   private volatile @Nullable Found last;
 
-  Vents(Plumbing plumbing, LinePipes pipes) {
-    this.plumbing = plumbing;
+  Vents(Network network, LinePipes pipes) {
+    this.network = network;
     this.pipes = pipes;
   }
 
@@ -68,9 +68,9 @@ final class Vents {
     Map<String, Venting> narrow = new HashMap<>();
     lines.forEach((tank, route) -> {
       List<Pipe> pipe =
-          route.stream().map(l -> pipes.pipe(plumbing.lineNumber(l), Fluid.AIR)).toList();
+          route.stream().map(l -> pipes.pipe(network.lineNumber(l), Fluid.AIR)).toList();
       Venting vent = new Venting(pipe);
-      if (!pipe.isEmpty() && vent.pressure(most(plumbing.rig().part(tank), route)) > NOTICEABLE) {
+      if (!pipe.isEmpty() && vent.pressure(most(network.rig().part(tank), route)) > NOTICEABLE) {
         narrow.put(tank, vent);
       }
     });
@@ -81,9 +81,9 @@ final class Vents {
   private double most(Part tank, List<String> vent) {
     double most = HOSE;
     for (String port : ((Tank) tank.kind()).ports()) {
-      Optional<String> line = plumbing.lineId(tank.port(port)).filter(l -> !vent.contains(l));
+      Optional<String> line = network.lineId(tank.port(port)).filter(l -> !vent.contains(l));
       if (line.isPresent()) {
-        Line of = plumbing.rig().lines().get(plumbing.lineNumber(line.get()));
+        Line of = network.rig().lines().get(network.lineNumber(line.get()));
         most = Math.max(most, FAST * of.volume() / of.length());
       }
     }

@@ -4,11 +4,11 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Joined;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Outlets;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Joined;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Outlets;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.AirSearch;
 import fernwort.core.ways.OpenWays;
@@ -22,7 +22,7 @@ import java.util.Map;
 final class WetPorts {
 
   private final OpenGraph graph;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final Conditions conditions;
   private final Fluid water;
@@ -34,11 +34,11 @@ final class WetPorts {
     this.graph = graph;
     this.levels = levels;
     this.conditions = conditions;
-    plumbing = graph.plumbing();
+    network = graph.network();
     water = conditions.water();
     outlets = graph.outlets();
     reach = new Reach(graph, levels, conditions.carried().airlocked());
-    joined = new Joined(plumbing.size());
+    joined = new Joined(network.size());
     flood();
     join();
   }
@@ -47,8 +47,8 @@ final class WetPorts {
     return graph;
   }
 
-  Plumbing plumbing() {
-    return plumbing;
+  Network network() {
+    return network;
   }
 
   Levels levels() {
@@ -80,7 +80,7 @@ final class WetPorts {
 
   /** The lines by which each tank breathes, where nobody has found them out before. */
   Map<String, List<String>> ventLines() {
-    boolean[] wet = new boolean[plumbing.size()];
+    boolean[] wet = new boolean[network.size()];
     for (int v = 0; v < wet.length; v++) {
       wet[v] = !reach.dry[v];
     }
@@ -88,8 +88,8 @@ final class WetPorts {
   }
 
   private void flood() {
-    for (Part part : plumbing.sources()) {
-      int v = plumbing.first(plumbing.index(part.id()));
+    for (Part part : network.sources()) {
+      int v = network.first(network.index(part.id()));
       if (part.kind().is(Purpose.HOLDS)) {
         for (int i = 0; i < part.kind().ports().size(); i++) {
           if (levels.wet(v + i)) {
@@ -101,7 +101,7 @@ final class WetPorts {
       }
     }
     for (String line : conditions.carried().runningFull()) {
-      reach.runsFull(plumbing.lineNumber(line));
+      reach.runsFull(network.lineNumber(line));
     }
     reach.run();
   }
@@ -134,9 +134,9 @@ final class WetPorts {
         joined.join(graph.from(e), graph.to(e));
       }
     }
-    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
       int first = -1;
-      for (int v : plumbing.tankVertices(tank)) {
+      for (int v : network.tankVertices(tank)) {
         if (levels.wet(v) && v != spill(tank)) {
           first = first < 0 ? v : first;
           joined.join(first, v);
@@ -147,21 +147,21 @@ final class WetPorts {
 
   /** The port at which a tank spills, as a vertex; −1 for none. */
   int spill(int tank) {
-    Part part = plumbing.tanks().get(tank);
+    Part part = network.tanks().get(tank);
     String port = conditions.carried().spilling().get(part.id());
-    return port == null ? -1 : plumbing.vertex(part, port);
+    return port == null ? -1 : network.vertex(part, port);
   }
 
   /** Where air meets the water at a port; at one that spills, over the crest behind it. */
   double spillHeight(int v) {
-    Part part = plumbing.part(v);
-    return plumbing.port(v).equals(conditions.carried().spilling().get(part.id()))
+    Part part = network.part(v);
+    return network.port(v).equals(conditions.carried().spilling().get(part.id()))
         ? levels.surface(part.id())
         : levels.height(v);
   }
 
   boolean isFree(int e) {
     boolean passage = graph.law(e) == Link.Law.FREE || graph.law(e) == Link.Law.SEAL;
-    return passage && graph.line(e) < 0 && !plumbing.is(graph.from(e), Purpose.FILTERS);
+    return passage && graph.line(e) < 0 && !network.is(graph.from(e), Purpose.FILTERS);
   }
 }

@@ -9,8 +9,8 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Walk;
+import fernwort.core.network.Network;
+import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -57,16 +57,16 @@ public record BadBatch(
    * @param entries what was noted, in any order
    * @param batch the fill that is not to be trusted
    */
-  public static BadBatch of(Plumbing plumbing, List<Entry> entries, Entry batch, Asked asked) {
+  public static BadBatch of(Network network, List<Entry> entries, Entry batch, Asked asked) {
     String tank = batch.what().part();
     List<Entry> order =
         entries.stream()
             .filter(e -> !e.at().isAfter(asked.now()))
             .sorted(Comparator.comparing(Entry::at))
             .toList();
-    Part part = plumbing.rig().part(tank);
+    Part part = network.rig().part(tank);
     List<String> tanks = new ArrayList<>(List.of(part.label()));
-    tanks.addAll(others(plumbing, order, batch));
+    tanks.addAll(others(network, order, batch));
     List<PortRef> ports =
         ((Tank) part.kind())
             .tankPorts().stream()
@@ -75,24 +75,24 @@ public record BadBatch(
                 .toList();
     // What has run through a tap is waste.
     Walk walk =
-        new Walk(plumbing.rig(), p -> !p.kind().is(Purpose.HOLDS) && !p.kind().is(Purpose.USE));
+        new Walk(network.rig(), p -> !p.kind().is(Purpose.HOLDS) && !p.kind().is(Purpose.USE));
     Set<String> ids = walk.lines(ports);
-    List<Line> lines = plumbing.rig().lines().stream().filter(l -> ids.contains(l.id())).toList();
+    List<Line> lines = network.rig().lines().stream().filter(l -> ids.contains(l.id())).toList();
     double held =
         lines.stream().mapToDouble(Line::volume).sum()
-            + plumbing.rig().parts().stream()
+            + network.rig().parts().stream()
                 .filter(p -> touches(p, lines))
                 .mapToDouble(Part::volume)
                 .sum();
     List<String> outlets =
-        plumbing.rig().parts().stream()
+        network.rig().parts().stream()
             .filter(p -> p.kind().is(Purpose.USE) && touches(p, lines))
             .sorted(Comparator.comparing(p -> !((Tap) p.kind()).drinking()))
             .map(Part::label)
             .toList();
     Crew crew = Crew.of(DayShape.in(asked.zone()), asked.people(), crew(order));
     return new BadBatch(
-        share(plumbing, order, batch, asked.slope()),
+        share(network, order, batch, asked.slope()),
         tanks,
         lines.stream().map(Line::label).toList(),
         outlets,
@@ -125,9 +125,9 @@ public record BadBatch(
   }
 
   /** Other fresh tanks that gained since, and of which no fill is noted. */
-  private static List<String> others(Plumbing plumbing, List<Entry> order, Entry batch) {
+  private static List<String> others(Network network, List<Entry> order, Entry batch) {
     List<String> found = new ArrayList<>();
-    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+    for (Part tank : network.rig().tanks(Contents.FRESH).toList()) {
       double last = Double.NaN;
       boolean gained = false;
       for (Entry entry : order) {
@@ -149,9 +149,9 @@ public record BadBatch(
   }
 
   /** How much of the tank is of the batch: what was filled in later thins it. */
-  private static double share(Plumbing plumbing, List<Entry> order, Entry batch, Slope slope) {
-    Part tank = plumbing.rig().part(batch.what().part());
-    TankFigures figures = plumbing.figures(tank, slope);
+  private static double share(Network network, List<Entry> order, Entry batch, Slope slope) {
+    Part tank = network.rig().part(batch.what().part());
+    TankFigures figures = network.figures(tank, slope);
     double full = figures.full();
     double holds = 0;
     double share = 0;

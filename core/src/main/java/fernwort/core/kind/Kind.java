@@ -1,7 +1,7 @@
 package fernwort.core.kind;
 
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Clash;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.list.Kinds;
 import fernwort.core.kind.tank.Contents;
@@ -200,7 +200,7 @@ public interface Kind {
   }
 
   /** Returns it as somebody entered it. */
-  default Kind with(Answers answers) {
+  default Kind with(EnteredValues answers) {
     return this;
   }
 

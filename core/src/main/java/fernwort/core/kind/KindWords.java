@@ -1,6 +1,6 @@
 package fernwort.core.kind;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /** What is said of kinds of part, with {} for what is filled in. */
 public enum KindWords {
@@ -340,6 +340,6 @@ public enum KindWords {
 
   /** Returns the words with what is filled in. */
   public String with(Object... filled) {
-    return Saying.of(text, filled).toString();
+    return Message.of(text, filled).toString();
   }
 }

@@ -1,7 +1,7 @@
 package fernwort.core.load;
 
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -79,13 +79,13 @@ public final class DrawOrders {
    * Returns all orders, the one with the largest margin first, ties to the one that stays most even
    * from side to side.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param volumes water at the start by tank id (m³)
    * @param grayShare share of what is drawn that runs to the gray tanks, 0 to 1
    * @throws Refusal with too many tanks, or a vehicle that cannot stand
    */
-  public static List<Order> of(Plumbing plumbing, Map<String, Double> volumes, double grayShare) {
-    List<Part> tanks = plumbing.tanks();
+  public static List<Order> of(Network network, Map<String, Double> volumes, double grayShare) {
+    List<Part> tanks = network.tanks();
     double[] start = tanks.stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
     List<Integer> fresh =
         IntStream.range(0, tanks.size())
@@ -99,7 +99,7 @@ public final class DrawOrders {
               "%d tanks can be drawn in too many orders; empty some first",
               fresh.size()));
     }
-    Trip trip = new Trip(plumbing, new Moments(plumbing), start, grayShare);
+    Trip trip = new Trip(network, new Moments(network), start, grayShare);
     List<Order> orders = new ArrayList<>();
     DrawOrders.<Integer>permute(new ArrayList<>(), fresh, order -> orders.add(trip.run(order)));
     orders.sort(
@@ -128,7 +128,7 @@ public final class DrawOrders {
   }
 
   /** One trip, to be run in any order of its tanks; tanks by their place in the rig. */
-  private record Trip(Plumbing plumbing, Moments moments, double[] start, double grayShare) {
+  private record Trip(Network network, Moments moments, double[] start, double grayShare) {
 
     Order run(List<Integer> order) {
       double[] now = start.clone();
@@ -145,7 +145,7 @@ public final class DrawOrders {
         }
       }
       return new Order(
-          order.stream().map(t -> plumbing.tanks().get(t).id()).toList(),
+          order.stream().map(t -> network.tanks().get(t).id()).toList(),
           worst(course),
           worst(course.subList(1, Math.max(1, course.size() - 1))),
           course.stream().mapToDouble(l -> Math.abs(l.left())).max().orElse(0),
@@ -161,9 +161,9 @@ public final class DrawOrders {
     private void pour(double[] now, double volume) {
       double left = volume;
       for (int i = 0; i < now.length; i++) {
-        Part tank = plumbing.tanks().get(i);
+        Part tank = network.tanks().get(i);
         if (isTank(tank, Contents.GRAY)) {
-          double room = plumbing.room(tank.id()).capacity() - now[i];
+          double room = network.room(tank.id()).capacity() - now[i];
           double into = Math.clamp(left, 0, Math.max(0, room));
           now[i] += into;
           left -= into;

@@ -1,7 +1,7 @@
 package fernwort.core.load;
 
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -34,30 +34,30 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
    * Finds it: every order of filling one tank after the other is tried, and the one with the
    * largest margin kept. O(n!·n) for n fresh tanks, of which there are few.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param usable water that must be drawable (m³)
    * @throws Refusal with too many tanks, or a vehicle that cannot stand
    */
-  public static LightFill of(Plumbing plumbing, double usable) {
-    List<Part> fresh = plumbing.rig().tanks(Contents.FRESH).toList();
+  public static LightFill of(Network network, double usable) {
+    List<Part> fresh = network.rig().tanks(Contents.FRESH).toList();
     if (fresh.size() > DrawOrders.MOST_TANKS) {
       throw new Refusal(
           String.format(Locale.ROOT, "%d tanks can be filled in too many orders", fresh.size()));
     }
     Map<String, TankFigures> figures = new HashMap<>();
     for (Part tank : fresh) {
-      figures.put(tank.id(), plumbing.figures(tank, Slope.LEVEL));
+      figures.put(tank.id(), network.figures(tank, Slope.LEVEL));
     }
     List<LightFill> tried = new ArrayList<>();
     DrawOrders.permute(
-        new ArrayList<>(), fresh, order -> tried.add(fill(plumbing, order, figures, usable)));
+        new ArrayList<>(), fresh, order -> tried.add(fill(network, order, figures, usable)));
     return tried.stream()
         .max((a, b) -> Double.compare(a.loads().margin(), b.loads().margin()))
         .orElseThrow(() -> new Refusal("The rig has no fresh tank to fill"));
   }
 
   private static LightFill fill(
-      Plumbing plumbing, List<Part> order, Map<String, TankFigures> figures, double usable) {
+      Network network, List<Part> order, Map<String, TankFigures> figures, double usable) {
     double wanted = usable;
     List<Filled> filled = new ArrayList<>();
     Map<String, Double> volumes = new HashMap<>();
@@ -66,12 +66,12 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
       double into = Math.min(wanted, of.usable());
       if (into > 0) {
         double volume = into + of.stranded();
-        double level = plumbing.room(tank.id()).level(volume, Slope.LEVEL);
+        double level = network.room(tank.id()).level(volume, Slope.LEVEL);
         filled.add(new Filled(tank.id(), volume, level));
         volumes.put(tank.id(), volume);
         wanted -= into;
       }
     }
-    return new LightFill(filled, Math.max(0, wanted), Loads.of(plumbing, volumes));
+    return new LightFill(filled, Math.max(0, wanted), Loads.of(network, volumes));
   }
 }

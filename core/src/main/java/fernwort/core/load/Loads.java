@@ -1,6 +1,6 @@
 package fernwort.core.load;
 
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;
@@ -13,19 +13,19 @@ import java.util.Map;
  * @param front water's share on the front support or drawbar (kg)
  * @param left how much more lies to the left than to the right of the middle (kg)
  */
-public record Loads(List<Support> supports, double rear, double front, double left) {
+public record Loads(List<Bearing> supports, double rear, double front, double left) {
 
   /**
    * Reckons the loads of some water.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param volumes water by tank id (m³)
    * @throws Refusal when the vehicle cannot stand on what is described
    */
-  public static Loads of(Plumbing plumbing, Map<String, Double> volumes) {
+  public static Loads of(Network network, Map<String, Double> volumes) {
     double[] byTank =
-        plumbing.tanks().stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
-    return new Moments(plumbing).loads(byTank);
+        network.tanks().stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
+    return new Moments(network).loads(byTank);
   }
 
   /** Returns the water's mass (kg). */
@@ -52,7 +52,7 @@ public record Loads(List<Support> supports, double rear, double front, double le
     return Math.min(margin(supports.get(0), onRear()), margin(supports.get(1), onFront()));
   }
 
-  private static double margin(Support support, double load) {
+  private static double margin(Bearing support, double load) {
     boolean weighed = support.empty() > 0 && support.lowest() > 0;
     double above = support.highest() - load;
     return weighed ? Math.min(above, load - support.lowest()) : above;

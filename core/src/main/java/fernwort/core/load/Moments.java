@@ -1,8 +1,8 @@
 package fernwort.core.load;
 
 import fernwort.core.kind.tank.Point;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Network;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
@@ -30,17 +30,17 @@ final class Moments {
     static final Share NONE = new Share(0, 0, 0);
   }
 
-  private final Plumbing plumbing;
-  private final List<Support> supports;
+  private final Network network;
+  private final List<Bearing> supports;
   private final List<Map<Long, Share>> known = new ArrayList<>();
 
-  Moments(Plumbing plumbing) {
-    this.plumbing = plumbing;
-    supports = Support.of(plumbing.rig().vehicle());
-    plumbing.tanks().forEach(t -> known.add(new HashMap<>()));
+  Moments(Network network) {
+    this.network = network;
+    supports = Bearing.of(network.rig().vehicle());
+    network.tanks().forEach(t -> known.add(new HashMap<>()));
   }
 
-  List<Support> supports() {
+  List<Bearing> supports() {
     return supports;
   }
 
@@ -53,14 +53,14 @@ final class Moments {
   }
 
   private Share share(int index, double volume) {
-    Part tank = plumbing.tanks().get(index);
-    TankRoom room = plumbing.room(tank.id());
+    Part tank = network.tanks().get(index);
+    TankRoom room = network.room(tank.id());
     Point inside = room.centroid(room.level(volume, Slope.LEVEL), Slope.LEVEL);
     double x = tank.x() + inside.x();
     double y = tank.y() + inside.y();
     double mass = volume * Water.DENSITY;
     double ahead = (x - supports.get(0).x()) / (supports.get(1).x() - supports.get(0).x());
-    double aside = Math.clamp(2 * y / plumbing.rig().vehicle().width(), -1, 1);
+    double aside = Math.clamp(2 * y / network.rig().vehicle().width(), -1, 1);
     return new Share(mass * (1 - ahead), mass * ahead, mass * aside);
   }
 

@@ -1,7 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -21,10 +21,10 @@ import java.util.function.UnaryOperator;
 public record Finding(
     Code code,
     Risk risk,
-    Saying title,
-    Saying why,
-    Saying cost,
-    Saying mend,
+    Message title,
+    Message why,
+    Message cost,
+    Message mend,
     List<String> parts,
     Optional<UnaryOperator<Rig>> change) {
 

@@ -1,6 +1,6 @@
 package fernwort.core.review;
 
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -8,25 +8,25 @@ import java.util.List;
 /** The standing review of a plan. */
 public final class LayoutReview {
 
-  private static final List<Look> LOOKS =
+  private static final List<LayoutCheck> LOOKS =
       List.of(
-          new PortLook(),
-          new DeadEndLook(),
-          new AirLook(),
-          new VentLook(),
-          new OutletLook(),
-          new LobeLook(),
-          new WiringLook(),
-          new SupplyLook(),
-          new HeaterLook(),
-          new DrainLook(),
-          new PlaceLook());
+          new PortCheck(),
+          new DeadEndCheck(),
+          new AirCheck(),
+          new VentCheck(),
+          new OutletCheck(),
+          new LobeCheck(),
+          new WiringCheck(),
+          new SupplyCheck(),
+          new HeaterCheck(),
+          new DrainCheck(),
+          new PlaceCheck());
 
   private LayoutReview() {}
 
   /** Returns what is weak about a plan, the worst first. */
-  public static List<Finding> of(Plumbing plumbing) {
-    Plumbed plan = Plumbed.of(plumbing);
+  public static List<Finding> of(Network network) {
+    Plumbed plan = Plumbed.of(network);
     List<Finding> found = new ArrayList<>();
     LOOKS.forEach(look -> look.over(plan, found));
     found.sort(Comparator.comparing(Finding::risk));

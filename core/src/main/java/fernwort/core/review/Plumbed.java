@@ -3,9 +3,9 @@ package fernwort.core.review;
 import fernwort.core.drain.EverythingOpen;
 import fernwort.core.drain.Wetness;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -18,32 +18,32 @@ import java.util.Optional;
 /**
  * A rig as the looks see it: with every handle free and every tank empty.
  *
- * @param plumbing the prepared rig
+ * @param network the prepared rig
  * @param free what the layout joins
  * @param level the heights on level ground
  * @param stays where water stays when all is open that a hand can open
  * @param lines the line at each port
  */
 record Plumbed(
-    Plumbing plumbing, Connections free, Levels level, Wetness stays, Map<PortRef, Line> lines) {
+    Network network, Connections free, Levels level, Wetness stays, Map<PortRef, Line> lines) {
 
-  static Plumbed of(Plumbing plumbing) {
-    State empty = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
-    Levels level = Levels.of(plumbing, empty);
+  static Plumbed of(Network network) {
+    State empty = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
+    Levels level = Levels.of(network, empty);
     return new Plumbed(
-        plumbing,
-        Connections.withHandlesFree(plumbing),
+        network,
+        Connections.withHandlesFree(network),
         level,
-        EverythingOpen.of(plumbing, empty).wetness(),
-        plumbing.rig().linesByPort());
+        EverythingOpen.of(network, empty).wetness(),
+        network.rig().linesByPort());
   }
 
   Rig rig() {
-    return plumbing.rig();
+    return network.rig();
   }
 
   Part part(String id) {
-    return rig().parts().get(plumbing.index(id));
+    return rig().parts().get(network.index(id));
   }
 
   Optional<Line> lineAt(Part part, String port) {

@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
  * @param joints what its ends and ports offer to each other
  * @param supports what carries its tanks
  */
-public record Built(List<Joint> joints, List<Support> supports) {
+public record Built(List<Joint> joints, List<TankSupport> supports) {
 
   /** Nobody said anything: all is as usual. */
   public static final Built AS_USUAL = new Built(List.of(), List.of());
@@ -28,7 +28,7 @@ public record Built(List<Joint> joints, List<Support> supports) {
   }
 
   /** Returns what carries a tank, from its rear on. */
-  public List<Support> supports(String tank) {
+  public List<TankSupport> supports(String tank) {
     return supports.stream().filter(s -> s.tank().equals(tank)).toList();
   }
 

@@ -31,7 +31,7 @@ final class BuiltRules {
     for (Joint joint : built.joints()) {
       rules.joint(joint, byId, seen);
     }
-    for (Support support : built.supports()) {
+    for (TankSupport support : built.supports()) {
       rules.support(support, byId);
     }
     return rules.problems;
@@ -77,7 +77,7 @@ final class BuiltRules {
     }
   }
 
-  private void support(Support support, Map<String, Part> parts) {
+  private void support(TankSupport support, Map<String, Part> parts) {
     String where = "a support of " + support.tank();
     Part part = parts.get(support.tank());
     if (part == null || !part.kind().is(Purpose.HOLDS)) {

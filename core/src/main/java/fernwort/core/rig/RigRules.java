@@ -21,7 +21,7 @@ final class RigRules {
   private static final int MOST_PLACES = 40;
   private static final int LONGEST_NAME = 60;
 
-  private final Faults faults = new Faults();
+  private final RigFaults faults = new RigFaults();
 
   private RigRules() {}
 
@@ -51,8 +51,8 @@ final class RigRules {
 
   private void vehicle(Vehicle v) {
     String where = "the vehicle";
-    faults.size(where, "rear", v.rear(), -Faults.LONGEST, Faults.LONGEST);
-    faults.size(where, "nose", v.nose(), -Faults.LONGEST, Faults.LONGEST);
+    faults.size(where, "rear", v.rear(), -RigFaults.LONGEST, RigFaults.LONGEST);
+    faults.size(where, "nose", v.nose(), -RigFaults.LONGEST, RigFaults.LONGEST);
     faults.size(where, "width", v.width(), 0.1, 10);
     faults.size(where, "floor", v.floor(), 0, 5);
     faults.size(where, "roof", v.roof(), 0, 10);
@@ -69,13 +69,13 @@ final class RigRules {
     }
     for (Axle axle : v.axles()) {
       String which = "axle " + axle.label();
-      faults.size(which, "x", axle.x(), -Faults.LONGEST, Faults.LONGEST);
+      faults.size(which, "x", axle.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(which, "limit", axle.limit(), 1, 100_000);
       faults.size(which, "empty load", axle.emptyLoad(), 0, 100_000);
     }
     v.hitch()
         .ifPresent(h -> {
-          faults.size("the hitch", "x", h.x(), -Faults.LONGEST, Faults.LONGEST);
+          faults.size("the hitch", "x", h.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
           faults.size("the hitch", "lowest", h.lowest(), 0, 100_000);
           faults.size("the hitch", "highest", h.highest(), 0, 100_000);
           h.emptyLoad().ifPresent(e -> faults.size("the hitch", "empty load", e, -1000, 100_000));
@@ -90,8 +90,8 @@ final class RigRules {
       if (!seen.add(place.id())) {
         faults.add(where, "the id is used twice", "Give one of them another id");
       }
-      faults.size(where, "x", place.x(), -Faults.LONGEST, Faults.LONGEST);
-      faults.size(where, "y", place.y(), -Faults.LONGEST, Faults.LONGEST);
+      faults.size(where, "x", place.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
+      faults.size(where, "y", place.y(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(where, "z", place.z(), -5, 10);
       place.warmth().ifPresent(w -> faults.size(where, "share of warmth", w, 0, 1));
       place.heating().ifPresent(h -> faults.size(where, "heating", h, 0, 10_000));
@@ -117,8 +117,8 @@ final class RigRules {
         faults.add(
             where, "there is no place \"" + part.place() + "\"", "Add the place or name another");
       }
-      faults.size(where, "x", part.x(), -Faults.LONGEST, Faults.LONGEST);
-      faults.size(where, "y", part.y(), -Faults.LONGEST, Faults.LONGEST);
+      faults.size(where, "x", part.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
+      faults.size(where, "y", part.y(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(where, "height", part.height(), -5, 10);
       faults.size(where, "volume", part.volume(), 0, 1);
       kind(where, part.kind());
@@ -207,7 +207,7 @@ final class RigRules {
         }
       }
       faults.size(where, "bore", line.bore(), 1e-3, 0.5);
-      faults.size(where, "length", line.length(), 1e-3, Faults.LONGEST);
+      faults.size(where, "length", line.length(), 1e-3, RigFaults.LONGEST);
       faults.size(where, "minor loss", line.minorLoss(), 0, 1000);
       for (ProfilePoint point : line.profile()) {
         faults.size(where, "profile height", point.height(), -5, 10);

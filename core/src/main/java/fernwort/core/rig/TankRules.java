@@ -12,9 +12,9 @@ import java.util.Set;
 /** What makes a tank a sound one: its shape, and openings that lie in it. */
 final class TankRules {
 
-  private final Faults faults;
+  private final RigFaults faults;
 
-  TankRules(Faults faults) {
+  TankRules(RigFaults faults) {
     this.faults = faults;
   }
 
@@ -23,8 +23,8 @@ final class TankRules {
     faults.pressure(where, "highest pressure", tank.highestPressure());
     faults.size(where, "lowest pressure", tank.lowestPressure(), -101_325, 0);
     faults.size(where, "gauge steps", tank.gauge().steps(), 0, 100);
-    faults.size(where, "gauge x", tank.gauge().x(), -Faults.LONGEST, Faults.LONGEST);
-    faults.size(where, "gauge y", tank.gauge().y(), -Faults.LONGEST, Faults.LONGEST);
+    faults.size(where, "gauge x", tank.gauge().x(), -RigFaults.LONGEST, RigFaults.LONGEST);
+    faults.size(where, "gauge y", tank.gauge().y(), -RigFaults.LONGEST, RigFaults.LONGEST);
     probes(where, tank);
     if (tank.gauge().showsSteps() && tank.gauge().steps() < 2) {
       faults.add(
@@ -41,9 +41,9 @@ final class TankRules {
       if (port.id().isBlank() || !ids.add(port.id())) {
         faults.add(which, "the port is named twice or not at all", "Give each port its own id");
       }
-      faults.size(which, "x", port.at().x(), -Faults.LONGEST, Faults.LONGEST);
-      faults.size(which, "y", port.at().y(), -Faults.LONGEST, Faults.LONGEST);
-      faults.size(which, "z", port.at().z(), -Faults.LONGEST, Faults.LONGEST);
+      faults.size(which, "x", port.at().x(), -RigFaults.LONGEST, RigFaults.LONGEST);
+      faults.size(which, "y", port.at().y(), -RigFaults.LONGEST, RigFaults.LONGEST);
+      faults.size(which, "z", port.at().z(), -RigFaults.LONGEST, RigFaults.LONGEST);
       port.bore().ifPresent(bore -> faults.size(which, "bore", bore, 1e-3, 0.5));
       port.passes().ifPresent(flow -> faults.flow(which, "float's flow at 1 bar", flow));
       if (!room.get().holds(port.at())) {
@@ -66,7 +66,7 @@ final class TankRules {
     }
     double last = 0;
     for (double probe : probes) {
-      faults.size(where, "height of a lamp", probe, 0, Faults.LONGEST);
+      faults.size(where, "height of a lamp", probe, 0, RigFaults.LONGEST);
       if (probe < last) {
         faults.add(where, "its lamps do not light from the lowest up", "Sort their heights");
       }

@@ -8,7 +8,7 @@ import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.TwoWayValve;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -140,18 +140,18 @@ public record Drive(String words, List<Stretch> stretches) {
    *
    * @throws IllegalStateException when the flow on a stretch does not settle
    */
-  public Losses losses(Plumbing plumbing, State start) {
-    State parked = shutDown(plumbing.rig(), start);
-    Hydraulics late = Hydraulics.of(plumbing);
+  public Losses losses(Network network, State start) {
+    State parked = shutDown(network.rig(), start);
+    Hydraulics late = Hydraulics.of(network);
     Hydraulics early = late.primingEarly();
-    Gone least = run(plumbing, late, parked, MILDER);
-    Gone middle = run(plumbing, late, parked, 1);
+    Gone least = run(network, late, parked, MILDER);
+    Gone middle = run(network, late, parked, 1);
     List<Gone> most =
         List.of(
             middle,
-            run(plumbing, early, parked, 1),
-            run(plumbing, late, parked, HARDER),
-            run(plumbing, early, parked, HARDER));
+            run(network, early, parked, 1),
+            run(network, late, parked, HARDER),
+            run(network, early, parked, HARDER));
     return new Losses(
         ranges(least.ends(), middle.ends(), most.stream().map(Gone::ends).toList()),
         ranges(least.tanks(), middle.tanks(), most.stream().map(Gone::tanks).toList()));
@@ -186,13 +186,13 @@ public record Drive(String words, List<Stretch> stretches) {
   /** What has left at each end and from each tank, by id (m³). */
   private record Gone(Map<String, Double> ends, Map<String, Double> tanks) {}
 
-  private Gone run(Plumbing plumbing, Hydraulics hydraulics, State start, double share) {
+  private Gone run(Network network, Hydraulics hydraulics, State start, double share) {
     Map<String, Double> ends = new TreeMap<>();
     Conditions conditions = Conditions.ORDINARY;
     State state = start;
     for (Stretch stretch : stretches) {
       State tipped = new State(state.setting(), state.volumes(), stretch.slope(share));
-      Simulation run = Simulation.start(plumbing, hydraulics, tipped, conditions);
+      Simulation run = Simulation.start(network, hydraulics, tipped, conditions);
       run.runTo(stretch.seconds());
       Moment end = run.moment();
       end.totals()
@@ -206,7 +206,7 @@ public record Drive(String words, List<Stretch> stretches) {
       conditions = conditions.carrying(Carried.runningFull(end.flows().runningFull()));
     }
     Map<String, Double> tanks = new TreeMap<>();
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       double lost = start.volume(tank.id()) - state.volume(tank.id());
       if (lost > NOTHING) {
         tanks.put(tank.id(), lost);

@@ -10,7 +10,7 @@ public final class Acted {
 
   private final Simulation run;
   private final List<Actor> actors;
-  private final Consumer<Happening> water;
+  private final Consumer<Event> water;
   private final BiConsumer<Double, Actor.Act> acts;
 
   /**
@@ -24,7 +24,7 @@ public final class Acted {
   public Acted(
       Simulation run,
       List<Actor> actors,
-      Consumer<Happening> water,
+      Consumer<Event> water,
       BiConsumer<Double, Actor.Act> acts) {
     this.run = run;
     this.actors = List.copyOf(actors);
@@ -52,8 +52,8 @@ public final class Acted {
     for (Actor actor : actors) {
       while (Actor.isDue(actor.next(run.moment()), run.moment())) {
         for (Actor.Act act : actor.act(run.moment())) {
-          List<Happening> followed = new ArrayList<>(run.set(act.part(), act.position()));
-          followed.removeIf(h -> h.kind() == Happening.Kind.HAND);
+          List<Event> followed = new ArrayList<>(run.set(act.part(), act.position()));
+          followed.removeIf(h -> h.kind() == Event.Kind.HAND);
           acts.accept(run.time(), act);
           followed.forEach(water);
         }

@@ -38,8 +38,8 @@ final class Events {
   }
 
   private final Progress progress;
-  private final Map<Watch.Standing, Flicker> flickers = new HashMap<>();
-  private Set<Watch.Standing> standing;
+  private final Map<EventMonitor.Standing, Flicker> flickers = new HashMap<>();
+  private Set<EventMonitor.Standing> standing;
 
   Events(Progress progress) {
     this.progress = progress;
@@ -54,50 +54,53 @@ final class Events {
   }
 
   /** Returns what has begun and ended since this was last asked; what flickers goes on. */
-  List<Happening> changes() {
+  List<Event> changes() {
     progress.remember();
     double time = progress.time();
-    Set<Watch.Standing> before = standing;
+    Set<EventMonitor.Standing> before = standing;
     standing = look();
-    for (Watch.Standing s : standing) {
+    for (EventMonitor.Standing s : standing) {
       Flicker known = flickers.getOrDefault(s, new Flicker(0, time, time));
       flickers.put(s, before.contains(s) ? known.goesOn(time) : known.begins(time));
     }
     before.stream()
         .filter(s -> flickers.containsKey(s) && flickers.get(s).goesOnAt(time))
         .forEach(standing::add);
-    List<Happening> changes = new ArrayList<>();
+    List<Event> changes = new ArrayList<>();
     add(standing, before, true, changes);
     add(before, standing, false, changes);
     return changes;
   }
 
   private void add(
-      Set<Watch.Standing> those, Set<Watch.Standing> but, boolean begins, List<Happening> to) {
-    for (Watch.Standing s : those) {
+      Set<EventMonitor.Standing> those,
+      Set<EventMonitor.Standing> but,
+      boolean begins,
+      List<Event> to) {
+    for (EventMonitor.Standing s : those) {
       if (!but.contains(s)) {
-        to.add(new Happening(progress.time(), s.kind(), s.subject(), begins));
+        to.add(new Event(progress.time(), s.kind(), s.subject(), begins));
       }
     }
   }
 
-  private Set<Watch.Standing> look() {
+  private Set<EventMonitor.Standing> look() {
     Flows flows = progress.flows();
     State now = progress.now();
-    Set<Watch.Standing> found = progress.watch.look(now, flows, progress.jugs);
+    Set<EventMonitor.Standing> found = progress.watch.look(now, flows, progress.jugs);
     progress
         .warmth
         .hot(now.setting())
-        .forEach(h -> found.add(new Watch.Standing(Happening.Kind.HOT, h)));
+        .forEach(h -> found.add(new EventMonitor.Standing(Event.Kind.HOT, h)));
     progress
         .fronts
         .awaited(flows)
-        .forEach(p -> found.add(new Watch.Standing(Happening.Kind.AWAITED, p)));
+        .forEach(p -> found.add(new EventMonitor.Standing(Event.Kind.AWAITED, p)));
     flows
         .fixtures()
         .forEach((fixture, q) -> {
           if (q > Rates.STILL && progress.wastes.backsUp(fixture)) {
-            found.add(new Watch.Standing(Happening.Kind.BACKS_UP, fixture));
+            found.add(new EventMonitor.Standing(Event.Kind.BACKS_UP, fixture));
           }
         });
     return found;

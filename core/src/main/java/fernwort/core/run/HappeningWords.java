@@ -11,29 +11,29 @@ import java.util.Set;
 public final class HappeningWords {
 
   /** What a person would want to be stopped at. */
-  private static final Set<Happening.Kind> SERIOUS =
+  private static final Set<Event.Kind> SERIOUS =
       Set.of(
-          Happening.Kind.FULL,
-          Happening.Kind.DRY,
-          Happening.Kind.RUNS_OUT,
-          Happening.Kind.SIPHONS,
-          Happening.Kind.DRAWS_AIR,
-          Happening.Kind.BULGES,
-          Happening.Kind.SUCKED_IN,
-          Happening.Kind.POURED_OUT,
-          Happening.Kind.BACKS_UP,
-          Happening.Kind.FLOAT_SHUTS,
-          Happening.Kind.HOT);
+          Event.Kind.FULL,
+          Event.Kind.DRY,
+          Event.Kind.RUNS_OUT,
+          Event.Kind.SIPHONS,
+          Event.Kind.DRAWS_AIR,
+          Event.Kind.BULGES,
+          Event.Kind.SUCKED_IN,
+          Event.Kind.POURED_OUT,
+          Event.Kind.BACKS_UP,
+          Event.Kind.FLOAT_SHUTS,
+          Event.Kind.HOT);
 
   private HappeningWords() {}
 
   /** Tells whether it is worth stopping at. */
-  public static boolean isSerious(Happening h) {
+  public static boolean isSerious(Event h) {
     return h.begins() && SERIOUS.contains(h.kind());
   }
 
   /** Returns it as a sentence without its time. */
-  public static String of(Rig rig, Happening h) {
+  public static String of(Rig rig, Event h) {
     String what = name(rig, h);
     return switch (h.kind()) {
       case FULL -> what + (h.begins() ? " is full to its vent" : " is below its vent again");
@@ -57,7 +57,7 @@ public final class HappeningWords {
   }
 
   /** Returns what goes wrong, in the middle of a sentence, such as "Fresh bulges"; if it does. */
-  public static Optional<String> harm(Rig rig, Happening h) {
+  public static Optional<String> harm(Rig rig, Event h) {
     return switch (h.kind()) {
       case RUNS_OUT -> Optional.of("water runs out at " + spot(rig, h.subject()));
       case BULGES -> Optional.of(name(rig, h) + " bulges");
@@ -74,8 +74,8 @@ public final class HappeningWords {
     return "%s (%s)".formatted(part.label(), rig.place(part.place()).label());
   }
 
-  private static String name(Rig rig, Happening h) {
-    if (h.kind() == Happening.Kind.SIPHONS) {
+  private static String name(Rig rig, Event h) {
+    if (h.kind() == Event.Kind.SIPHONS) {
       return rig.lines().stream()
           .filter(l -> l.id().equals(h.subject()))
           .findFirst()

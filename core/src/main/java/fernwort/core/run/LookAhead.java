@@ -12,7 +12,7 @@ import java.util.Map;
  * @param first the first time that each thing begins where it does, in order
  * @param until how far it looked (s)
  */
-public record LookAhead(List<Happening> first, double until) {
+public record LookAhead(List<Event> first, double until) {
 
   /**
    * After so many steps in which nothing begins that did not begin before, a rig goes round in
@@ -35,12 +35,12 @@ public record LookAhead(List<Happening> first, double until) {
    * @param ahead how far at the most (s)
    */
   public static LookAhead of(Simulation run, double ahead) {
-    Map<List<Object>, Happening> first = new LinkedHashMap<>();
+    Map<List<Object>, Event> first = new LinkedHashMap<>();
     double until = run.time() + ahead;
     int most = NOTHING_NEW;
     try {
       while (run.isBefore(until) && run.steps() < Math.min(most, MOST_STEPS)) {
-        for (Happening h : run.runToNext(until, Math.min(most, MOST_STEPS))) {
+        for (Event h : run.runToNext(until, Math.min(most, MOST_STEPS))) {
           if (h.begins() && first.putIfAbsent(List.of(h.kind(), h.subject()), h) == null) {
             most = run.steps() + NOTHING_NEW;
           }

@@ -6,19 +6,19 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.Surroundings;
 import fernwort.core.kind.end.PortableContainer;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Air;
-import fernwort.core.run.water.Crossings;
 import fernwort.core.run.water.Dry;
+import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Fronts;
 import fernwort.core.run.water.Jugs;
 import fernwort.core.run.water.Locks;
-import fernwort.core.run.water.Pace;
 import fernwort.core.run.water.Rates;
 import fernwort.core.run.water.Spills;
+import fernwort.core.run.water.StepControl;
 import fernwort.core.run.water.Tanks;
 import fernwort.core.run.water.Thresholds;
 import fernwort.core.run.water.Totals;
@@ -37,15 +37,15 @@ import java.util.function.BiFunction;
  */
 final class Progress {
 
-  final Plumbing plumbing;
-  final Watch watch;
+  final Network network;
+  final EventMonitor watch;
   final Tanks tanks;
-  final Crossings crossings;
+  final EventLocation crossings;
   final Spills spills;
   final Locks locks;
   final Wastes wastes;
   final Jugs jugs;
-  final Pace pace;
+  final StepControl pace;
   final Warmth warmth;
   final Totals totals;
   final Fronts fronts;
@@ -68,24 +68,24 @@ final class Progress {
   /** Lines that the air of each tank passes. */
   private Map<String, List<String>> vents = Map.of();
 
-  Progress(Plumbing plumbing, Hydraulics hydraulics, State state, Conditions given, Dry dry) {
-    this.plumbing = plumbing;
+  Progress(Network network, Hydraulics hydraulics, State state, Conditions given, Dry dry) {
+    this.network = network;
     this.hydraulics = hydraulics;
     this.given = given;
     this.state = state;
-    watch = new Watch(plumbing, state.slope());
-    tanks = new Tanks(plumbing, state);
-    crossings = new Crossings(tanks, thresholds(watch::heights));
+    watch = new EventMonitor(network, state.slope());
+    tanks = new Tanks(network, state);
+    crossings = new EventLocation(tanks, thresholds(watch::heights));
     crests = thresholds(watch::crests);
-    spills = new Spills(plumbing);
+    spills = new Spills(network);
     locks = new Locks(tanks);
     wastes = new Wastes(watch, tanks);
-    jugs = new Jugs(plumbing.rig());
-    pace = new Pace();
-    warmth = new Warmth(plumbing);
-    wear = new Wear(plumbing);
+    jugs = new Jugs(network.rig());
+    pace = new StepControl();
+    warmth = new Warmth(network);
+    wear = new Wear(network);
     totals = Totals.none();
-    fronts = new Fronts(plumbing.rig(), dry);
+    fronts = new Fronts(network.rig(), dry);
     wetVents = new HashSet<>();
     runningFull = given.carried().runningFull();
     lookAround();
@@ -93,19 +93,19 @@ final class Progress {
 
   /** A copy, through the same hydraulics or others of the same rig. */
   Progress(Progress other, Hydraulics through) {
-    plumbing = other.plumbing;
+    network = other.network;
     hydraulics = through;
     given = other.given;
     state = other.state;
     watch = other.watch;
     tanks = new Tanks(other.tanks);
-    crossings = new Crossings(other.crossings, tanks);
+    crossings = new EventLocation(other.crossings, tanks);
     crests = other.crests;
     spills = new Spills(other.spills);
     locks = new Locks(other.locks, tanks);
     wastes = new Wastes(other.wastes, tanks);
     jugs = new Jugs(other.jugs);
-    pace = new Pace(other.pace);
+    pace = new StepControl(other.pace);
     warmth = new Warmth(other.warmth);
     wear = new Wear(other.wear);
     totals = other.totals.copy();
@@ -121,7 +121,7 @@ final class Progress {
     Thresholds[] all = new Thresholds[tanks.count()];
     for (int i = 0; i < all.length; i++) {
       Part tank = tanks.part(i);
-      all[i] = Thresholds.of(plumbing, tank, heights.apply(tank, state), state.slope());
+      all[i] = Thresholds.of(network, tank, heights.apply(tank, state), state.slope());
     }
     return all;
   }
@@ -166,7 +166,7 @@ final class Progress {
   void set(String part, String position) {
     state = state.with(part, position);
     if (position.equals(PortableContainer.POURING.id())) {
-      jugs.fill(plumbing.rig().part(part));
+      jugs.fill(network.rig().part(part));
     }
     spills.forget();
     lookAround();
@@ -184,7 +184,7 @@ final class Progress {
     Surroundings around = hydraulics.around(now, reached);
     wastes.runTo(around.wastes());
     vents = around.vents();
-    Levels levels = Levels.of(plumbing, now);
+    Levels levels = Levels.of(network, now);
     for (int i = 0; i < tanks.count(); i++) {
       breathe(i, around, levels);
     }

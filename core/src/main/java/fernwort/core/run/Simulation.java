@@ -2,7 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import fernwort.core.run.water.Rates;
@@ -22,7 +22,7 @@ public final class Simulation {
   private static final double NOW = 1e-9;
 
   private final Progress progress;
-  private final Step step;
+  private final TimeStep step;
   private final Events events;
 
   private int steps;
@@ -33,25 +33,25 @@ public final class Simulation {
   private Simulation(Progress progress, Events events) {
     this.progress = progress;
     this.events = events;
-    step = new Step(progress);
+    step = new TimeStep(progress);
   }
 
   /** Starts a run from a state, with clean filters and water at 15 °C. */
-  public static Simulation start(Plumbing plumbing, State state) {
-    return start(plumbing, Hydraulics.of(plumbing), state, Conditions.ORDINARY);
+  public static Simulation start(Network network, State state) {
+    return start(network, Hydraulics.of(network), state, Conditions.ORDINARY);
   }
 
   /**
    * Starts a run.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param hydraulics its hydraulics, which many runs may share
    * @param state where it starts
    * @param conditions water and filters
    */
   public static Simulation start(
-      Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions) {
-    return start(plumbing, hydraulics, state, conditions, Dry.NOTHING);
+      Network network, Hydraulics hydraulics, State state, Conditions conditions) {
+    return start(network, hydraulics, state, conditions, Dry.NOTHING);
   }
 
   /**
@@ -60,8 +60,8 @@ public final class Simulation {
    * @param dry what lines and bodies lack
    */
   public static Simulation start(
-      Plumbing plumbing, Hydraulics hydraulics, State state, Conditions conditions, Dry dry) {
-    Progress progress = new Progress(plumbing, hydraulics, state, conditions, dry);
+      Network network, Hydraulics hydraulics, State state, Conditions conditions, Dry dry) {
+    Progress progress = new Progress(network, hydraulics, state, conditions, dry);
     return new Simulation(progress, new Events(progress));
   }
 
@@ -110,11 +110,11 @@ public final class Simulation {
    * @return what begins and ends with it
    * @throws Refusal when the part or position does not exist
    */
-  public List<Happening> set(String part, String position) {
-    progress.plumbing.rig().position(part, position);
+  public List<Event> set(String part, String position) {
+    progress.network.rig().position(part, position);
     progress.set(part, position);
-    List<Happening> happenings = new ArrayList<>();
-    happenings.add(new Happening(time(), Happening.Kind.HAND, part, true));
+    List<Event> happenings = new ArrayList<>();
+    happenings.add(new Event(time(), Event.Kind.HAND, part, true));
     happenings.addAll(events.changes());
     return happenings;
   }
@@ -125,8 +125,8 @@ public final class Simulation {
   }
 
   /** Runs on to a time (s) and returns what begins and ends on the way. */
-  public List<Happening> runTo(double until) {
-    List<Happening> all = new ArrayList<>();
+  public List<Event> runTo(double until) {
+    List<Event> all = new ArrayList<>();
     while (time() < until - NOW) {
       all.addAll(advance(until));
     }
@@ -138,7 +138,7 @@ public final class Simulation {
    *
    * @return what begins and ends then; empty at the time
    */
-  public List<Happening> runToNext(double until) {
+  public List<Event> runToNext(double until) {
     return runToNext(until, Integer.MAX_VALUE);
   }
 
@@ -147,7 +147,7 @@ public final class Simulation {
    *
    * @return when it begins (s), if it does before then
    */
-  public Optional<Double> runUntil(Happening.Kind kind, String subject, double until) {
+  public Optional<Double> runUntil(Event.Kind kind, String subject, double until) {
     return runUntil(kind, subject, true, until);
   }
 
@@ -156,10 +156,9 @@ public final class Simulation {
    *
    * @return when it does (s), if it does before then
    */
-  public Optional<Double> runUntil(
-      Happening.Kind kind, String subject, boolean begins, double until) {
+  public Optional<Double> runUntil(Event.Kind kind, String subject, boolean begins, double until) {
     while (time() < until - NOW) {
-      for (Happening h : advance(until)) {
+      for (Event h : advance(until)) {
         if (h.kind() == kind && h.subject().equals(subject) && h.begins() == begins) {
           return Optional.of(h.at());
         }
@@ -168,10 +167,10 @@ public final class Simulation {
     return Optional.empty();
   }
 
-  private List<Happening> advance(double until) {
+  private List<Event> advance(double until) {
     if (!begun) {
       begun = true;
-      List<Happening> already = events.changes();
+      List<Event> already = events.changes();
       if (!already.isEmpty()) {
         return already;
       }
@@ -190,8 +189,8 @@ public final class Simulation {
    *
    * @return what begins and ends then; empty at the time, or when the steps are used up
    */
-  public List<Happening> runToNext(double until, int mostSteps) {
-    List<Happening> found = List.of();
+  public List<Event> runToNext(double until, int mostSteps) {
+    List<Event> found = List.of();
     while (found.isEmpty() && steps < mostSteps && time() < until - NOW) {
       found = advance(until);
     }

@@ -1,8 +1,8 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.plumbing.End;
-import fernwort.core.run.water.Crossings;
+import fernwort.core.network.End;
+import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;
 import fernwort.core.run.water.Tanks;
 import java.util.Map;
@@ -13,11 +13,11 @@ final class Wastes {
   /** A tank with less room than this takes no waste (m³). */
   private static final double NO_ROOM = 1e-9;
 
-  private final Watch watch;
+  private final EventMonitor watch;
   private final Tanks tanks;
   private Map<String, End> ends = Map.of();
 
-  Wastes(Watch watch, Tanks tanks) {
+  Wastes(EventMonitor watch, Tanks tanks) {
     this.watch = watch;
     this.tanks = tanks;
   }
@@ -81,7 +81,7 @@ final class Wastes {
    * @param within its length (s)
    * @param close how closely the time is found (s)
    */
-  double untilBackedUp(Crossings crossings, Rates start, double within, double close) {
+  double untilBackedUp(EventLocation crossings, Rates start, double within, double close) {
     double soonest = within;
     for (Map.Entry<String, Double> use : start.flows().fixtures().entrySet()) {
       int tank = use.getValue() > Rates.STILL ? tank(use.getKey()) : -1;
@@ -102,7 +102,7 @@ final class Wastes {
     return soonest;
   }
 
-  private double headAfter(double seconds, int tank, Crossings crossings, Rates start) {
+  private double headAfter(double seconds, int tank, EventLocation crossings, Rates start) {
     return tanks.head(tank, crossings.after(start, start, seconds, seconds)[tank]);
   }
 }

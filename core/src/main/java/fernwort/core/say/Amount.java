@@ -6,7 +6,7 @@ package fernwort.core.say;
  * @param quantity what it measures
  * @param si the value in SI
  */
-public record Amount(Quantity quantity, double si) implements Saying.Piece {
+public record Amount(Quantity quantity, double si) implements Message.Piece {
 
   private static final double ABSOLUTE_ZERO = 273.15;
 

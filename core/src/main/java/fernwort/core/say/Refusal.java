@@ -8,15 +8,15 @@ public class Refusal extends RuntimeException {
 
   private static final long serialVersionUID = 1L;
 
-  private final transient Saying saying;
+  private final transient Message saying;
 
   /** Refuses in a sentence without amounts. */
   public Refusal(String sentence) {
-    this(Saying.words(sentence));
+    this(Message.words(sentence));
   }
 
   /** Refuses in a sentence. */
-  public Refusal(Saying saying) {
+  public Refusal(Message saying) {
     super(saying.toString());
     this.saying = saying;
   }
@@ -24,11 +24,11 @@ public class Refusal extends RuntimeException {
   /** Refuses for a reason that is worth keeping. */
   public Refusal(String sentence, Throwable cause) {
     super(sentence, cause);
-    saying = Saying.words(sentence);
+    saying = Message.words(sentence);
   }
 
   /** Returns the sentence. */
-  public Saying saying() {
+  public Message saying() {
     return saying;
   }
 

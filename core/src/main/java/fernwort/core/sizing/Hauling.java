@@ -1,9 +1,9 @@
 package fernwort.core.sizing;
 
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Water;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 
 /**
  * Fetching water in containers.
@@ -50,7 +50,7 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
     int carried = (int) Math.min(container.count(), Math.floor(payload / container.full()));
     if (carried < 1) {
       throw new Refusal(
-          Saying.of(
+          Message.of(
               "One full container weighs {}, more than the {} that may be carried; take a smaller one",
               Amount.mass(container.full()),
               Amount.mass(payload)));

@@ -1,7 +1,7 @@
 package fernwort.core.sizing;
 
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.HashMap;
@@ -17,19 +17,19 @@ import java.util.Map;
 public record Holds(double fresh, double gray, Lasts lasts) {
 
   /** Reckons it. */
-  public static Holds of(Plumbing plumbing, Habits habits) {
+  public static Holds of(Network network, Habits habits) {
     Map<String, Double> full = new HashMap<>();
-    plumbing
+    network
         .rig()
         .tanks(Contents.FRESH)
-        .forEach(t -> full.put(t.id(), plumbing.room(t.id()).capacity()));
+        .forEach(t -> full.put(t.id(), network.room(t.id()).capacity()));
     return new Holds(
-        capacity(plumbing, Contents.FRESH),
-        capacity(plumbing, Contents.GRAY),
-        Lasts.of(plumbing, new State(plumbing.rig().atRest(), full, Slope.LEVEL), habits));
+        capacity(network, Contents.FRESH),
+        capacity(network, Contents.GRAY),
+        Lasts.of(network, new State(network.rig().atRest(), full, Slope.LEVEL), habits));
   }
 
-  private static double capacity(Plumbing plumbing, Contents contents) {
-    return plumbing.rig().tanks(contents).mapToDouble(t -> plumbing.room(t.id()).capacity()).sum();
+  private static double capacity(Network network, Contents contents) {
+    return network.rig().tanks(contents).mapToDouble(t -> network.room(t.id()).capacity()).sum();
   }
 }

@@ -1,7 +1,7 @@
 package fernwort.core.sizing;
 
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.tank.TankFigures;
@@ -43,11 +43,11 @@ public record Lasts(
   }
 
   /** Works it out for a state. */
-  public static Lasts of(Plumbing plumbing, State state, Habits habits) {
+  public static Lasts of(Network network, State state, Habits habits) {
     List<Share> fresh =
-        plumbing.rig().tanks(Contents.FRESH).map(t -> fresh(plumbing, t, state)).toList();
+        network.rig().tanks(Contents.FRESH).map(t -> fresh(network, t, state)).toList();
     List<Share> gray =
-        plumbing.rig().tanks(Contents.GRAY).map(t -> gray(plumbing, t, state)).toList();
+        network.rig().tanks(Contents.GRAY).map(t -> gray(network, t, state)).toList();
     Optional<Double> grayDays =
         gray.isEmpty() ? Optional.empty() : Optional.of(days(sum(gray), habits.grayPerDay()));
     return new Lasts(
@@ -64,14 +64,14 @@ public record Lasts(
     return perDay > 0 ? amount / perDay : Double.POSITIVE_INFINITY;
   }
 
-  private static Share fresh(Plumbing plumbing, Part part, State state) {
+  private static Share fresh(Network network, Part part, State state) {
     double holds = state.volume(part.id());
-    double stranded = Math.min(holds, plumbing.figures(part, state.slope()).stranded());
+    double stranded = Math.min(holds, network.figures(part, state.slope()).stranded());
     return new Share(part.id(), holds, holds - stranded, stranded);
   }
 
-  private static Share gray(Plumbing plumbing, Part part, State state) {
-    TankFigures figures = plumbing.figures(part, state.slope());
+  private static Share gray(Network network, Part part, State state) {
+    TankFigures figures = network.figures(part, state.slope());
     double holds = state.volume(part.id());
     double room = Math.max(0, figures.full() - holds);
     return new Share(part.id(), holds, room, figures.unreachable());

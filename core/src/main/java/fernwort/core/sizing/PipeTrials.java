@@ -4,7 +4,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -30,7 +30,7 @@ final class PipeTrials {
     List<PumpAndLines.Trial> trials = new ArrayList<>();
     for (PumpAndLines.Taken taken : lines.stream().limit(3).toList()) {
       double bore =
-          bench.plumbing().rig().lines().stream()
+          bench.network().rig().lines().stream()
               .filter(l -> l.id().equals(taken.line()))
               .findFirst()
               .orElseThrow()
@@ -61,13 +61,13 @@ final class PipeTrials {
   static List<PumpAndLines.Trial> pumps(TapBench bench) {
     List<PumpAndLines.Trial> trials = new ArrayList<>();
     for (double[] plate : PLATES) {
-      Rig rig = bench.plumbing().rig();
+      Rig rig = bench.network().rig();
       List<Part> parts =
           rig.parts().stream()
               .map(p -> p.kind().is(Purpose.SUPPLIES) ? p.with(plate((Pump) p.kind(), plate)) : p)
               .toList();
-      Plumbing other =
-          Plumbing.of(
+      Network other =
+          Network.of(
               new Rig(
                   rig.name(),
                   rig.note(),

@@ -6,7 +6,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -114,8 +114,8 @@ public record PumpAndLines(
    *     take most
    * @throws Refusal when nothing reaches any fixture like that
    */
-  public static PumpAndLines of(Plumbing plumbing, State now, Collection<String> together) {
-    TapBench every = TapBench.of(plumbing, now);
+  public static PumpAndLines of(Network network, State now, Collection<String> together) {
+    TapBench every = TapBench.of(network, now);
     Map<String, Flows> alone = new HashMap<>();
     for (Part fixture : every.fixtures()) {
       Flows flows = every.open(List.of(fixture));
@@ -142,7 +142,7 @@ public record PumpAndLines(
         PipeTrials.wider(chosen, lines),
         PipeTrials.bores(chosen, all),
         PipeTrials.pumps(chosen),
-        suction(plumbing));
+        suction(network));
   }
 
   private static AtFixture atFixture(TapBench bench, Part part, Flows alone, Flows all) {
@@ -160,7 +160,7 @@ public record PumpAndLines(
   }
 
   private static List<Taken> taken(TapBench bench, Flows flows) {
-    return bench.plumbing().rig().lines().stream()
+    return bench.network().rig().lines().stream()
         .filter(l -> Math.abs(flows.line(l.id())) > TapBench.CARRIES)
         .map(l ->
             new Taken(
@@ -171,11 +171,11 @@ public record PumpAndLines(
         .toList();
   }
 
-  private static List<Suction> suction(Plumbing plumbing) {
+  private static List<Suction> suction(Network network) {
     List<Suction> found = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.SUPPLIES)) {
-        plumbing
+        network
             .rig()
             .tanks(Contents.FRESH)
             .min(Comparator.comparingDouble(PumpAndLines::outlet))

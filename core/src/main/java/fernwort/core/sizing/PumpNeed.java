@@ -4,7 +4,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.HashMap;
@@ -32,8 +32,8 @@ final class PumpNeed {
     double lost = 0;
     Set<String> passed = new HashSet<>();
     double surface = part.height();
-    Map<String, Part> parts = bench.plumbing().rig().partsById();
-    for (Line line : bench.plumbing().rig().lines()) {
+    Map<String, Part> parts = bench.network().rig().partsById();
+    for (Line line : bench.network().rig().lines()) {
       double share = Math.abs(alone.line(line.id())) / own;
       if (share > 1e-3) {
         double flow = flows.getOrDefault(line.id(), share * fixture.ratedFlow());
@@ -43,12 +43,12 @@ final class PumpNeed {
         }
       }
     }
-    for (Part tank : bench.plumbing().tanks()) {
+    for (Part tank : bench.network().tanks()) {
       if (alone.tank(tank.id()) < -TapBench.CARRIES) {
         surface =
             tank.height()
                 + bench
-                    .plumbing()
+                    .network()
                     .room(tank.id())
                     .level(bench.shut().volume(tank.id()), bench.shut().slope());
       }
@@ -75,15 +75,15 @@ final class PumpNeed {
     }
     double wanted = total;
     double given =
-        supplyPumps(bench.plumbing())
+        supplyPumps(bench.network())
             .mapToDouble(p -> p.shutOffPressure() * (1 - wanted / p.freeFlow()))
             .max()
             .orElse(0);
     return new PumpAndLines.Need(total, pressure, given);
   }
 
-  private static Stream<Pump> supplyPumps(Plumbing plumbing) {
-    return plumbing.rig().parts().stream()
+  private static Stream<Pump> supplyPumps(Network network) {
+    return network.rig().parts().stream()
         .map(Part::kind)
         .filter(Pump.class::isInstance)
         .map(Pump.class::cast)

@@ -6,7 +6,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -18,12 +18,12 @@ import java.util.List;
  * A rig set up to try its fixtures: its supply pumps on, the mains off, every fixture shut, and
  * fresh tanks that are nearly empty taken to be half full.
  *
- * @param plumbing the rig
+ * @param network the rig
  * @param hydraulics what flows in it, with bores that may be tried
  * @param shut its state before a fixture is opened
  * @param fixtures those that are tried
  */
-record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part> fixtures) {
+record TapBench(Network network, Hydraulics hydraulics, State shut, List<Part> fixtures) {
 
   /** What carries no more than this is dry (m³/s): a drop in a second or so. */
   static final double CARRIES = 1e-7;
@@ -32,10 +32,10 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
   private static final double LEAST_WATER = 5e-3;
 
   /** Sets a rig up as it stands. */
-  static TapBench of(Plumbing plumbing, State now) {
+  static TapBench of(Network network, State now) {
     State state = now;
     List<Part> fixtures = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       Kind kind = part.kind();
       if (kind.is(Purpose.USE)) {
         state = state.with(part.id(), part.rest().id());
@@ -45,13 +45,13 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
       } else if (kind.is(Purpose.SUPPLIES)) {
         state = state.with(part.id(), Kind.ON);
       } else if (kind.holds(Contents.FRESH)) {
-        double stranded = plumbing.figures(part, now.slope()).stranded();
+        double stranded = network.figures(part, now.slope()).stranded();
         if (now.volume(part.id()) < stranded + LEAST_WATER) {
-          state = state.withVolume(part.id(), plumbing.room(part.id()).capacity() / 2);
+          state = state.withVolume(part.id(), network.room(part.id()).capacity() / 2);
         }
       }
     }
-    return new TapBench(plumbing, Hydraulics.of(plumbing), state, fixtures);
+    return new TapBench(network, Hydraulics.of(network), state, fixtures);
   }
 
   /** Returns what flows with some fixtures open. */
@@ -81,7 +81,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
   }
 
   private TapBench of(List<Part> some) {
-    return new TapBench(plumbing, hydraulics, shut, some);
+    return new TapBench(network, hydraulics, shut, some);
   }
 
   private static boolean isOutside(Part fixture) {
@@ -90,7 +90,7 @@ record TapBench(Plumbing plumbing, Hydraulics hydraulics, State shut, List<Part>
 
   /** Returns the bench with other lines. */
   TapBench with(Hydraulics other) {
-    return new TapBench(plumbing, other, shut, fixtures);
+    return new TapBench(network, other, shut, fixtures);
   }
 
   /** Opens all of its fixtures, and tells what something that was changed gives them. */

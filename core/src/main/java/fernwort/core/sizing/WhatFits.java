@@ -5,8 +5,8 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -99,7 +99,7 @@ public final class WhatFits {
     double least = 2 * m.wall() + 0.01;
     if (inner.length() < least || inner.width() < least || inner.height() < least) {
       throw new Refusal(
-          Saying.of(
+          Message.of(
               "Nothing is left of {} × {} × {} once padding, fittings and walls have their room;"
                   + " check the figures",
               Amount.length(s.length()),

@@ -4,8 +4,8 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Passage;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
+import fernwort.core.network.Passage;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -22,30 +22,30 @@ import java.util.List;
  */
 public final class Directions {
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final List<List<Integer>> onward = new ArrayList<>();
 
-  private Directions(Plumbing plumbing) {
-    this.plumbing = plumbing;
-    for (int v = 0; v < plumbing.size(); v++) {
+  private Directions(Network network) {
+    this.network = network;
+    for (int v = 0; v < network.size(); v++) {
       onward.add(new ArrayList<>());
     }
-    for (Line line : plumbing.rig().lines()) {
+    for (Line line : network.rig().lines()) {
       both(line.from(), line.to());
     }
-    for (int part = 0; part < plumbing.rig().parts().size(); part++) {
+    for (int part = 0; part < network.rig().parts().size(); part++) {
       add(part);
     }
   }
 
   /** Looks at a rig. */
-  public static Directions of(Plumbing plumbing) {
-    return new Directions(plumbing);
+  public static Directions of(Network network) {
+    return new Directions(network);
   }
 
   /** What a pump lets pass at rest is not its way; checks are looked at one by one. */
   private void add(int part) {
-    List<Passage> all = plumbing.passages(part);
+    List<Passage> all = network.passages(part);
     boolean drives = all.stream().anyMatch(p -> p.law() == Link.Law.DRIVE);
     for (Passage passage : all) {
       if (drives ? passage.law() == Link.Law.DRIVE : passage.law() != Link.Law.CHECK) {
@@ -55,8 +55,8 @@ public final class Directions {
   }
 
   private void both(PortRef a, PortRef b) {
-    onward.get(plumbing.vertex(a)).add(plumbing.vertex(b));
-    onward.get(plumbing.vertex(b)).add(plumbing.vertex(a));
+    onward.get(network.vertex(a)).add(network.vertex(b));
+    onward.get(network.vertex(b)).add(network.vertex(a));
   }
 
   /**
@@ -65,10 +65,10 @@ public final class Directions {
    */
   public List<String> reversedCheckValves() {
     List<String> reversed = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.CHECKS)) {
-        int in = plumbing.vertex(part, "in");
-        int out = plumbing.vertex(part, "out");
+        int in = network.vertex(part, "in");
+        int out = network.vertex(part, "out");
         if (!passes(part, in, out) && passes(part, out, in)) {
           reversed.add(part.id());
         }
@@ -84,7 +84,7 @@ public final class Directions {
 
   private List<Integer> sources() {
     List<Integer> sources = new ArrayList<>();
-    for (int v = 0; v < plumbing.size(); v++) {
+    for (int v = 0; v < network.size(); v++) {
       if (isSource(v)) {
         sources.add(v);
       }
@@ -93,17 +93,17 @@ public final class Directions {
   }
 
   private boolean isSource(int v) {
-    Kind kind = plumbing.part(v).kind();
+    Kind kind = network.part(v).kind();
     return kind.is(Purpose.SOURCE) || kind.is(Purpose.END) && leadsOut(v);
   }
 
   private boolean isEnd(int v) {
-    Kind kind = plumbing.part(v).kind();
+    Kind kind = network.part(v).kind();
     return kind.is(Purpose.END) && (kind.is(Purpose.HOLDS) || !leadsOut(v));
   }
 
   private boolean leadsOut(int v) {
-    return plumbing.part(v).kind().flow(plumbing.port(v)) == PortFlow.OUT;
+    return network.part(v).kind().flow(network.port(v)) == PortFlow.OUT;
   }
 
   /** The ports reached without passing one part; other check valves let water through their way. */
@@ -124,11 +124,11 @@ public final class Directions {
   }
 
   private List<Integer> next(Part without, int v) {
-    Part part = plumbing.part(v);
+    Part part = network.part(v);
     boolean other = part.kind().is(Purpose.CHECKS) && !part.id().equals(without.id());
-    if (other && plumbing.port(v).equals("in")) {
+    if (other && network.port(v).equals("in")) {
       List<Integer> on = new ArrayList<>(onward.get(v));
-      on.add(plumbing.vertex(part, "out"));
+      on.add(network.vertex(part, "out"));
       return on;
     }
     return onward.get(v);

@@ -5,8 +5,8 @@ import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 
 /**
  * A level as somebody read it: the ways people read tanks, each turned into litres on the slope the
@@ -87,7 +87,7 @@ public sealed interface Reading {
   private static void within(String what, double value, Amount lowest, Amount highest) {
     if (!(value >= lowest.si() && value <= highest.si())) {
       throw new Refusal(
-          Saying.of(
+          Message.of(
               "{} must be from {} to {} for this tank; check the number and its unit",
               what,
               lowest,

@@ -1,8 +1,8 @@
 package fernwort.core.ways;
 
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
@@ -19,25 +19,25 @@ import java.util.Set;
 public final class AirSearch {
 
   private final OpenGraph graph;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final int[] openings;
   private final boolean[] blocked;
   private final int[] hop;
-  private final Sweep inwards;
-  private final Sweep outwards;
+  private final HeadReach inwards;
+  private final HeadReach outwards;
 
   public AirSearch(OpenGraph graph, Levels levels, int[] openings, boolean[] wet) {
     this.graph = graph;
-    this.plumbing = graph.plumbing();
+    this.network = graph.network();
     this.levels = levels;
     this.openings = openings;
     this.blocked = wet.clone();
-    this.hop = new int[plumbing.size()];
-    this.inwards = new Sweep(graph, levels);
-    this.outwards = new Sweep(graph, levels);
-    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
-      for (int v : plumbing.tankVertices(tank)) {
+    this.hop = new int[network.size()];
+    this.inwards = new HeadReach(graph, levels);
+    this.outwards = new HeadReach(graph, levels);
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
+      for (int v : network.tankVertices(tank)) {
         blocked[v] |= !levels.breathes(v);
       }
     }
@@ -46,18 +46,18 @@ public final class AirSearch {
   /** Returns how the air of each tank gets in and out. */
   public List<TankAir> find() {
     List<TankAir> air = new ArrayList<>();
-    Sweep in = inwards();
+    HeadReach in = inwards();
     Optional<TankAir.Route> none = Optional.empty();
     int[] inHop = hop.clone();
-    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
       Optional<TankAir.Route> wayIn = none;
-      for (int v : plumbing.tankVertices(tank)) {
+      for (int v : network.tankVertices(tank)) {
         if (!blocked[v] && in.reached(v) && inHop[v] < 0) {
           wayIn = Optional.of(route(in, inHop, v, true));
           break;
         }
       }
-      Part part = plumbing.tanks().get(tank);
+      Part part = network.tanks().get(tank);
       air.add(new TankAir(part.id(), outwards(tank), wayIn, bubbling(part, wayIn)));
     }
     return air;
@@ -69,9 +69,9 @@ public final class AirSearch {
         : new CoveredVents(graph, levels, openings).of(tank);
   }
 
-  private Sweep inwards() {
+  private HeadReach inwards() {
     Arrays.fill(hop, -1);
-    Sweep sweep = inwards.begin(Sweep.Medium.AIR);
+    HeadReach sweep = inwards.begin(HeadReach.Medium.AIR);
     for (int v : openings) {
       if (!blocked[v]) {
         sweep.from(v, 0);
@@ -82,8 +82,8 @@ public final class AirSearch {
 
   private Optional<TankAir.Route> outwards(int tank) {
     Arrays.fill(hop, -1);
-    Sweep sweep = outwards.begin(Sweep.Medium.AIR);
-    for (int v : plumbing.tankVertices(tank)) {
+    HeadReach sweep = outwards.begin(HeadReach.Medium.AIR);
+    for (int v : network.tankVertices(tank)) {
       if (!blocked[v]) {
         sweep.from(v, 0);
       }
@@ -104,13 +104,13 @@ public final class AirSearch {
   }
 
   /** How hard air has it on the way to a port: the sum of length over bore⁵ of its lines (m⁻⁴). */
-  private double narrowness(Sweep sweep, int end) {
+  private double narrowness(HeadReach sweep, int end) {
     double sum = 0;
     int v = end;
     while (v >= 0) {
       int e = sweep.arrival[v];
       if (e >= 0 && graph.line(e) >= 0) {
-        Line line = plumbing.rig().lines().get(graph.line(e));
+        Line line = network.rig().lines().get(graph.line(e));
         sum += line.length() / Math.pow(line.bore(), 5);
       }
       v = e >= 0 ? graph.from(e) : hop[v];
@@ -119,27 +119,27 @@ public final class AirSearch {
   }
 
   /** Runs a sweep, going on from port to port of each tank whose air space it reaches. */
-  private Sweep spread(Sweep sweep) {
+  private HeadReach spread(HeadReach sweep) {
     boolean more = true;
     while (more) {
       sweep.run(blocked, -1);
       more = false;
-      for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
+      for (int tank = 0; tank < network.tanks().size(); tank++) {
         more |= hopThrough(sweep, tank);
       }
     }
     return sweep;
   }
 
-  private boolean hopThrough(Sweep sweep, int tank) {
+  private boolean hopThrough(HeadReach sweep, int tank) {
     int entry = -1;
-    for (int v : plumbing.tankVertices(tank)) {
+    for (int v : network.tankVertices(tank)) {
       if (entry < 0 && sweep.reached(v)) {
         entry = v;
       }
     }
     boolean hopped = false;
-    for (int v : plumbing.tankVertices(tank)) {
+    for (int v : network.tankVertices(tank)) {
       if (entry >= 0 && !blocked[v] && !sweep.reached(v)) {
         hop[v] = entry;
         sweep.from(v, 0);
@@ -149,16 +149,16 @@ public final class AirSearch {
     return hopped;
   }
 
-  private TankAir.Route route(Sweep sweep, int[] hops, int end, boolean inwards) {
+  private TankAir.Route route(HeadReach sweep, int[] hops, int end, boolean inwards) {
     Set<String> parts = new LinkedHashSet<>();
     Set<String> lines = new LinkedHashSet<>();
     int v = end;
     while (true) {
-      parts.add(plumbing.part(v).id());
+      parts.add(network.part(v).id());
       if (sweep.arrival[v] >= 0) {
         int line = graph.line(sweep.arrival[v]);
         if (line >= 0) {
-          lines.add(plumbing.rig().lines().get(line).id());
+          lines.add(network.rig().lines().get(line).id());
         }
         v = graph.from(sweep.arrival[v]);
       } else if (hops[v] >= 0) {
@@ -167,7 +167,7 @@ public final class AirSearch {
         break;
       }
     }
-    String opening = plumbing.part(inwards ? v : end).id();
+    String opening = network.part(inwards ? v : end).id();
     return new TankAir.Route(opening, List.copyOf(parts), List.copyOf(lines));
   }
 }

@@ -6,9 +6,9 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
 import java.util.Arrays;
 import java.util.Optional;
@@ -26,17 +26,17 @@ final class CoveredVents {
   private static final Set<TankPort.Use> VENTS = Set.of(TankPort.Use.VENT, TankPort.Use.FILL);
 
   private final OpenGraph graph;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final boolean[] opening;
 
   CoveredVents(OpenGraph graph, Levels levels, int[] openings) {
     this.graph = graph;
     this.levels = levels;
-    plumbing = graph.plumbing();
-    opening = new boolean[plumbing.size()];
+    network = graph.network();
+    opening = new boolean[network.size()];
     for (int v : openings) {
-      opening[v] = isAlwaysOpen(plumbing.part(v).kind());
+      opening[v] = isAlwaysOpen(network.part(v).kind());
     }
   }
 
@@ -53,7 +53,7 @@ final class CoveredVents {
     Optional<TankAir.Bubbling> best = Optional.empty();
     for (TankPort port : ((Tank) tank.kind()).tankPorts()) {
       if (VENTS.contains(port.use())) {
-        double crest = crest(plumbing.vertex(tank, port.id()), surface);
+        double crest = crest(network.vertex(tank, port.id()), surface);
         TankAir.Bubbling by = new TankAir.Bubbling(levels.top(tank.port(port.id())), crest);
         if (crest < Double.POSITIVE_INFINITY
             && best.filter(b -> b.vacuum(surface) <= by.vacuum(surface)).isEmpty()) {
@@ -66,7 +66,7 @@ final class CoveredVents {
 
   /** How high the way from the open air to a port rises at the least (m); infinite for none. */
   private double crest(int port, double surface) {
-    double[] starts = new double[plumbing.size()];
+    double[] starts = new double[network.size()];
     Arrays.fill(starts, Double.POSITIVE_INFINITY);
     starts[port] = levels.height(port);
     double[] crest = LowestCrest.of(graph.backward(), this::over, starts);
@@ -88,10 +88,10 @@ final class CoveredVents {
 
   /** An air valve's ball floats up once water comes to it. */
   private boolean isShutByWater(int v, double surface) {
-    return plumbing.part(v).kind().is(Purpose.BREATHES) && surface > levels.height(v);
+    return network.part(v).kind().is(Purpose.BREATHES) && surface > levels.height(v);
   }
 
   private boolean isTank(int v) {
-    return plumbing.part(v).kind().is(Purpose.HOLDS);
+    return network.part(v).kind().is(Purpose.HOLDS);
   }
 }

@@ -1,6 +1,6 @@
 package fernwort.core.ways;
 
-import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.network.OpenGraph;
 import java.util.Arrays;
 import java.util.BitSet;
 
@@ -34,12 +34,12 @@ final class Currents {
   private final BitSet seen;
 
   Currents(OpenGraph graph) {
-    direction = new int[graph.plumbing().rig().lines().size()];
-    moving = new BitSet(graph.plumbing().size());
-    firstUsed = new int[graph.plumbing().size()];
+    direction = new int[graph.network().rig().lines().size()];
+    moving = new BitSet(graph.network().size());
+    firstUsed = new int[graph.network().size()];
     nextUsed = new int[graph.edges()];
     usedEdge = new int[graph.edges()];
-    int n = graph.plumbing().size();
+    int n = graph.network().size();
     on = new BitSet(n);
     degree = new int[n];
     stack = new int[n + 1];
@@ -61,7 +61,7 @@ final class Currents {
   }
 
   /** Adds the route to one port. */
-  void addRoute(Sweep sweep, int end) {
+  void addRoute(HeadReach sweep, int end) {
     for (int v = end; ; v = sweep.graph.from(sweep.arrival[v])) {
       moving.set(v);
       if (sweep.arrival[v] < 0) {
@@ -72,7 +72,7 @@ final class Currents {
   }
 
   /** Adds the routes to all these ends, with every parallel branch. */
-  void add(Sweep sweep, BitSet ends) {
+  void add(HeadReach sweep, BitSet ends) {
     for (int v = on.nextSetBit(0); v >= 0; v = on.nextSetBit(v + 1)) {
       firstUsed[v] = -1;
     }
@@ -103,12 +103,12 @@ final class Currents {
   private void direct(OpenGraph graph, int e) {
     int line = graph.line(e);
     if (line >= 0 && direction[line] == 0) {
-      boolean forward = graph.plumbing().lineFrom(line) == graph.from(e);
+      boolean forward = graph.network().lineFrom(line) == graph.from(e);
       direction[line] = forward ? 1 : -1;
     }
   }
 
-  private void addEars(Sweep sweep) {
+  private void addEars(HeadReach sweep) {
     BitSet candidates = loops(sweep);
     boolean found = true;
     while (found) {
@@ -122,7 +122,7 @@ final class Currents {
   }
 
   /** The ports left when every branch that ends nowhere is stripped. */
-  private BitSet loops(Sweep sweep) {
+  private BitSet loops(HeadReach sweep) {
     OpenGraph graph = sweep.graph;
     for (int i = 0; i < sweep.touches(); i++) {
       degree[sweep.touched(i)] = 0;
@@ -162,7 +162,7 @@ final class Currents {
     return left;
   }
 
-  private boolean isLoose(Sweep sweep, int v, int[] degree) {
+  private boolean isLoose(HeadReach sweep, int v, int[] degree) {
     return degree[v] == 2 && !on.get(v) && sweep.arrival[v] >= 0;
   }
 
@@ -186,7 +186,7 @@ final class Currents {
   }
 
   /** Looks for one branch from a port in use through unused ports to a later port in use. */
-  private boolean addEar(Sweep sweep, BitSet candidates, int start) {
+  private boolean addEar(HeadReach sweep, BitSet candidates, int start) {
     OpenGraph graph = sweep.graph;
     seen.clear();
     int top = 0;
@@ -230,7 +230,7 @@ final class Currents {
   /** Tells whether the water that passes one port goes on to pass another. */
   private boolean leads(OpenGraph graph, int start, int goal) {
     BitSet seen = new BitSet();
-    int[] stack = new int[graph.plumbing().size() + 1];
+    int[] stack = new int[graph.network().size() + 1];
     int top = 0;
     stack[top++] = start;
     while (top > 0) {

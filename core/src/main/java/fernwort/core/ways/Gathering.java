@@ -3,10 +3,10 @@ package fernwort.core.ways;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Outlets;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Outlets;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -24,17 +24,17 @@ final class Gathering {
   static final double LEAST_FALL = 1e-4;
 
   /** The suction side of a pump: how a source reaches its inlet. */
-  record Intake(Sweep suction, int in) {}
+  record Intake(HeadReach suction, int in) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final OpenGraph graph;
   private final Outlets outlets;
   private final Currents currents;
-  private final Map<Way.Key, Way> ways = new LinkedHashMap<>();
+  private final Map<FlowPath.Key, FlowPath> ways = new LinkedHashMap<>();
 
-  Gathering(Plumbing plumbing, Levels levels, OpenGraph graph) {
-    this.plumbing = plumbing;
+  Gathering(Network network, Levels levels, OpenGraph graph) {
+    this.network = network;
     this.levels = levels;
     this.graph = graph;
     outlets = graph.outlets();
@@ -42,7 +42,7 @@ final class Gathering {
   }
 
   /** Returns the ways in the order in which they were found. */
-  List<Way> ways() {
+  List<FlowPath> ways() {
     return List.copyOf(ways.values());
   }
 
@@ -56,13 +56,13 @@ final class Gathering {
    *
    * @param intake how the source reaches the pump that drives it, if one does
    */
-  void collect(Sweep sweep, Source source, DrivenBy drive, Optional<Intake> intake) {
+  void collect(HeadReach sweep, Source source, DrivenBy drive, Optional<Intake> intake) {
     BitSet ends = new BitSet();
     for (Outlets.Outlet outlet : reached(sweep)) {
       if (accepts(sweep, source, drive, outlet)) {
         ends.set(outlet.vertex());
         ways.computeIfAbsent(
-            new Way.Key(source, outlet.end(), drive),
+            new FlowPath.Key(source, outlet.end(), drive),
             key -> way(key, sweep, outlet.vertex(), intake));
       }
     }
@@ -73,7 +73,7 @@ final class Gathering {
   }
 
   /** The outlets that a sweep reached, in the order of the rig. */
-  private List<Outlets.Outlet> reached(Sweep sweep) {
+  private List<Outlets.Outlet> reached(HeadReach sweep) {
     BitSet found = new BitSet();
     for (int i = 0; i < sweep.touches(); i++) {
       int outlet = outlets.at(sweep.touched(i));
@@ -88,7 +88,7 @@ final class Gathering {
     return inOrder;
   }
 
-  private boolean accepts(Sweep sweep, Source source, DrivenBy drive, Outlets.Outlet outlet) {
+  private boolean accepts(HeadReach sweep, Source source, DrivenBy drive, Outlets.Outlet outlet) {
     int v = outlet.vertex();
     return switch (outlet.end().kind()) {
       case TANK -> {
@@ -108,12 +108,12 @@ final class Gathering {
 
   /** A hose that hangs in outside water lets water out into it, too. */
   private boolean isOutside(int v) {
-    Part part = plumbing.part(v);
+    Part part = network.part(v);
     return part.kind().is(Purpose.INLET) && graph.is(part, HoseInlet.OUTSIDE.id());
   }
 
   private double outside(int v) {
-    return plumbing.part(v).kind().gives().stream()
+    return network.part(v).kind().gives().stream()
         .filter(given -> given.from() == Given.From.OUTSIDE)
         .mapToDouble(Given::height)
         .findFirst()
@@ -122,30 +122,30 @@ final class Gathering {
 
   /** Water poured into a neck passes its mouth without being lost there. */
   private boolean isMouth(int v) {
-    return plumbing.part(v).kind().is(Purpose.POURED_INTO);
+    return network.part(v).kind().is(Purpose.POURED_INTO);
   }
 
-  private Way way(Way.Key key, Sweep sweep, int end, Optional<Intake> intake) {
+  private FlowPath way(FlowPath.Key key, HeadReach sweep, int end, Optional<Intake> intake) {
     List<String> parts = new ArrayList<>();
     Set<String> lines = new LinkedHashSet<>();
     intake.ifPresent(i -> addRoute(i.suction(), i.in(), parts, lines));
     addRoute(sweep, end, parts, lines);
-    return new Way(key.source(), key.end(), key.drive(), parts, List.copyOf(lines));
+    return new FlowPath(key.source(), key.end(), key.drive(), parts, List.copyOf(lines));
   }
 
-  private void addRoute(Sweep sweep, int end, List<String> parts, Set<String> lines) {
+  private void addRoute(HeadReach sweep, int end, List<String> parts, Set<String> lines) {
     List<Integer> backwards = new ArrayList<>();
     int v = end;
     while (sweep.arrival[v] >= 0) {
       backwards.add(sweep.arrival[v]);
       v = graph.from(sweep.arrival[v]);
     }
-    append(parts, plumbing.part(v).id());
+    append(parts, network.part(v).id());
     for (int e : backwards.reversed()) {
       if (graph.line(e) >= 0) {
-        lines.add(plumbing.rig().lines().get(graph.line(e)).id());
+        lines.add(network.rig().lines().get(graph.line(e)).id());
       }
-      append(parts, plumbing.part(graph.to(e)).id());
+      append(parts, network.part(graph.to(e)).id());
     }
   }
 

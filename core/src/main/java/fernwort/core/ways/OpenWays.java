@@ -1,11 +1,11 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.End;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -28,38 +28,38 @@ public final class OpenWays {
   /** A held jug is lifted so far above what it pours into (m). */
   public static final double POURING_HEIGHT = 0.2;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Levels levels;
   private final OpenGraph graph;
   private final Waters waters;
   private final Gathering gathering;
-  private final Sweep sweep;
+  private final HeadReach sweep;
   private final Pumping pumping;
 
-  private OpenWays(Plumbing plumbing, Setting setting, Levels levels, Set<String> running) {
-    this.plumbing = plumbing;
+  private OpenWays(Network network, Setting setting, Levels levels, Set<String> running) {
+    this.network = network;
     this.levels = levels;
-    graph = new OpenGraph(plumbing, setting);
-    waters = Waters.none(plumbing.size());
-    gathering = new Gathering(plumbing, levels, graph);
-    sweep = new Sweep(graph, levels);
-    pumping = new Pumping(plumbing, levels, graph, running, waters, gathering, sweep);
+    graph = new OpenGraph(network, setting);
+    waters = Waters.none(network.size());
+    gathering = new Gathering(network, levels, graph);
+    sweep = new HeadReach(graph, levels);
+    pumping = new Pumping(network, levels, graph, running, waters, gathering, sweep);
   }
 
   /** Returns everything that is open in a state. */
-  public static Ways find(Plumbing plumbing, State state) {
-    return find(plumbing, state.setting(), Levels.of(plumbing, state));
+  public static FlowPaths find(Network network, State state) {
+    return find(network, state.setting(), Levels.of(network, state));
   }
 
   /**
    * Returns everything that is open; for trying many settings on the same levels.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param setting a setting of that rig
    * @param levels heights and levels for the state of its tanks
    */
-  public static Ways find(Plumbing plumbing, Setting setting, Levels levels) {
-    return find(plumbing, setting, levels, Set.of());
+  public static FlowPaths find(Network network, Setting setting, Levels levels) {
+    return find(network, setting, levels, Set.of());
   }
 
   /**
@@ -68,18 +68,19 @@ public final class OpenWays {
    *
    * @param running ids of those pumps
    */
-  public static Ways find(Plumbing plumbing, Setting setting, Levels levels, Set<String> running) {
-    return new OpenWays(plumbing, setting, levels, running).search();
+  public static FlowPaths find(
+      Network network, Setting setting, Levels levels, Set<String> running) {
+    return new OpenWays(network, setting, levels, running).search();
   }
 
-  private Ways search() {
-    for (Part part : plumbing.sources()) {
+  private FlowPaths search() {
+    for (Part part : network.sources()) {
       if (part.kind() instanceof HoseInlet inlet && graph.is(part, HoseInlet.MAINS.id())) {
-        mains(part, inlet, plumbing.first(plumbing.index(part.id())));
+        mains(part, inlet, network.first(network.index(part.id())));
       }
     }
-    List<Origin> origins = Origin.all(plumbing, graph, levels);
-    plumbing.pumps().forEach(pump -> pumping.pump(pump, origins));
+    List<Origin> origins = Origin.all(network, graph, levels);
+    network.pumps().forEach(pump -> pumping.pump(pump, origins));
     List<PumpWork> pumps = pumping.works();
     origins.forEach(this::fall);
     wastes();
@@ -89,12 +90,12 @@ public final class OpenWays {
 
   private void mains(Part inlet, HoseInlet kind, int v) {
     sweep
-        .begin(Sweep.Medium.PRESSED)
+        .begin(HeadReach.Medium.PRESSED)
         .from(v, levels.height(v) + Water.head(kind.mainsPressure()))
         .run(waters.nowhere(), -1);
     Source source = new Source(Source.Kind.MAINS, inlet.id());
     gathering.collect(sweep, source, DrivenBy.MAINS, Optional.empty());
-    for (int u = 0; u < plumbing.size(); u++) {
+    for (int u = 0; u < network.size(); u++) {
       if (sweep.reached(u)) {
         waters.pressed()[u] = true;
         waters.wet()[u] = true;
@@ -104,7 +105,7 @@ public final class OpenWays {
   }
 
   private void fall(Origin origin) {
-    sweep.begin(Sweep.Medium.FALLING);
+    sweep.begin(HeadReach.Medium.FALLING);
     for (int v : origin.ports()) {
       if (!waters.pressed()[v]) {
         sweep.from(v, origin.surface());
@@ -117,15 +118,15 @@ public final class OpenWays {
 
   private void wastes() {
     Set<String> running = new LinkedHashSet<>();
-    for (Way way : gathering.ways()) {
+    for (FlowPath way : gathering.ways()) {
       if (way.end().kind() == End.Kind.FIXTURE) {
         running.add(way.end().part());
       }
     }
     for (String id : running) {
-      Part part = plumbing.rig().parts().get(plumbing.index(id));
-      if (part.kind().ports().contains("waste") && plumbing.hasLine(part.port("waste"))) {
-        int v = plumbing.vertex(part, "waste");
+      Part part = network.rig().parts().get(network.index(id));
+      if (part.kind().ports().contains("waste") && network.hasLine(part.port("waste"))) {
+        int v = network.vertex(part, "waste");
         fall(
             new Origin(
                 new Source(Source.Kind.WASTE, id),
@@ -135,12 +136,12 @@ public final class OpenWays {
     }
   }
 
-  private Ways answer(List<PumpWork> pumps, List<TankAir> air) {
+  private FlowPaths answer(List<PumpWork> pumps, List<TankAir> air) {
     Currents currents = gathering.currents();
     Map<String, Boolean> moving = new HashMap<>();
-    for (int i = 0; i < plumbing.rig().lines().size(); i++) {
+    for (int i = 0; i < network.rig().lines().size(); i++) {
       if (currents.direction(i) != 0) {
-        moving.put(plumbing.rig().lines().get(i).id(), currents.direction(i) > 0);
+        moving.put(network.rig().lines().get(i).id(), currents.direction(i) > 0);
       }
     }
     Set<String> live = new HashSet<>();
@@ -150,11 +151,11 @@ public final class OpenWays {
     }
     Set<String> pressedParts = new HashSet<>();
     Set<String> wetted = new HashSet<>();
-    List<Part> parts = plumbing.rig().parts();
+    List<Part> parts = network.rig().parts();
     for (int i = 0; i < parts.size(); i++) {
       String id = parts.get(i).id();
-      int from = plumbing.first(i);
-      int to = plumbing.first(i + 1);
+      int from = network.first(i);
+      int to = network.first(i + 1);
       if (currents.movesAny(from, to)) {
         live.add(id);
       }
@@ -167,7 +168,7 @@ public final class OpenWays {
     }
     Set<String> dead = new LinkedHashSet<>();
     parts.stream().map(Part::id).filter(p -> !live.contains(p)).forEach(dead::add);
-    return new Ways(gathering.ways(), air, pumps, moving, pressedParts, wetted, dead);
+    return new FlowPaths(gathering.ways(), air, pumps, moving, pressedParts, wetted, dead);
   }
 
   private static boolean any(boolean[] marks, int from, int to) {

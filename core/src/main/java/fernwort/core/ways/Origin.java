@@ -2,9 +2,9 @@ package fernwort.core.ways;
 
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,10 +21,10 @@ import java.util.stream.IntStream;
 record Origin(Source source, double surface, int[] ports) {
 
   /** Returns all that waits in a setting, in the order of the rig. */
-  static List<Origin> all(Plumbing plumbing, OpenGraph graph, Levels levels) {
+  static List<Origin> all(Network network, OpenGraph graph, Levels levels) {
     List<Origin> origins = new ArrayList<>();
-    for (Part part : plumbing.sources()) {
-      int v = plumbing.first(plumbing.index(part.id()));
+    for (Part part : network.sources()) {
+      int v = network.first(network.index(part.id()));
       if (part.kind().is(Purpose.HOLDS)) {
         int[] under =
             IntStream.range(v, v + part.kind().ports().size()).filter(levels::wet).toArray();
@@ -38,26 +38,26 @@ record Origin(Source source, double surface, int[] ports) {
       graph
           .setting()
           .given(part)
-          .flatMap(g -> of(g, plumbing, levels, part, v))
+          .flatMap(g -> of(g, network, levels, part, v))
           .ifPresent(origins::add);
     }
     return origins;
   }
 
   private static Optional<Origin> of(
-      Given given, Plumbing plumbing, Levels levels, Part part, int v) {
+      Given given, Network network, Levels levels, Part part, int v) {
     return switch (given.from()) {
       case OUTSIDE ->
           Optional.of(
               new Origin(
                   new Source(Source.Kind.OUTSIDE, part.id()), given.height(), new int[] {v}));
-      case JUG -> Optional.of(jug(plumbing, levels, part, v));
+      case JUG -> Optional.of(jug(network, levels, part, v));
       case MAINS, NECK -> Optional.empty();
     };
   }
 
-  private static Origin jug(Plumbing plumbing, Levels levels, Part part, int v) {
-    int into = plumbing.across(part.port("spout"));
+  private static Origin jug(Network network, Levels levels, Part part, int v) {
+    int into = network.across(part.port("spout"));
     double lip = into < 0 ? levels.height(v) : Math.max(levels.height(v), levels.height(into));
     return new Origin(
         new Source(Source.Kind.JUG, part.id()), lip + OpenWays.POURING_HEIGHT, new int[] {v});

@@ -6,11 +6,11 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Outlets;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Outlets;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -25,7 +25,7 @@ final class Pumping {
   /** Suction paths that are tried where a pump's two sides meet. */
   private static final int MOST_SUCTION_PATHS = 64;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Set<String> running;
   private final Levels levels;
   private final OpenGraph graph;
@@ -33,9 +33,9 @@ final class Pumping {
   private final int[] islands;
   private final Waters waters;
   private final Gathering gathering;
-  private final Sweep suction;
-  private final Sweep delivery;
-  private final Sweep single;
+  private final HeadReach suction;
+  private final HeadReach delivery;
+  private final HeadReach single;
   private final List<PumpWork> pumps = new ArrayList<>();
 
   /**
@@ -47,14 +47,14 @@ final class Pumping {
    * @param single a sweep that nobody else needs meanwhile
    */
   Pumping(
-      Plumbing plumbing,
+      Network network,
       Levels levels,
       OpenGraph graph,
       Set<String> running,
       Waters waters,
       Gathering gathering,
-      Sweep single) {
-    this.plumbing = plumbing;
+      HeadReach single) {
+    this.network = network;
     this.running = running;
     this.levels = levels;
     this.graph = graph;
@@ -63,8 +63,8 @@ final class Pumping {
     this.single = single;
     outlets = graph.outlets();
     islands = graph.islands();
-    suction = new Sweep(graph, levels);
-    delivery = new Sweep(graph, levels);
+    suction = new HeadReach(graph, levels);
+    delivery = new HeadReach(graph, levels);
   }
 
   /** Returns what each pump that is on does, once all of them run. */
@@ -75,7 +75,7 @@ final class Pumping {
 
   /** Lets a pump run that is on. */
   void pump(Part part, List<Origin> origins) {
-    int in = plumbing.first(plumbing.index(part.id()));
+    int in = network.first(network.index(part.id()));
     if (!graph.is(part, Kind.ON)) {
       return;
     }
@@ -101,14 +101,14 @@ final class Pumping {
   private void run(Part part, int in, double lift, double priming, List<Origin> origins) {
     DrivenBy drive = DrivenBy.pump(part.id());
     List<Source> drawn = new ArrayList<>();
-    boolean[] delivered = new boolean[plumbing.size()];
+    boolean[] delivered = new boolean[network.size()];
     Set<String> loop = new LinkedHashSet<>();
     for (Origin origin : origins) {
       Effort.look();
       if (!origin.isOn(islands, islands[in])) {
         continue;
       }
-      suction.begin(Sweep.Medium.PRESSED);
+      suction.begin(HeadReach.Medium.PRESSED);
       for (int v : origin.ports()) {
         suction.from(v, origin.surface() + priming);
       }
@@ -134,7 +134,7 @@ final class Pumping {
 
   /** A pump that draws from no tank but sits in water that mains or another pump press. */
   private PumpWork boosting(PumpWork work) {
-    int in = plumbing.first(plumbing.index(work.pump()));
+    int in = network.first(network.index(work.pump()));
     if (!work.sources().isEmpty() || work.heldOff() || !waters.pressed()[in]) {
       return work;
     }
@@ -146,22 +146,22 @@ final class Pumping {
   /** The mains, and what other pumps draw from, in the water that a port is joined to. */
   private List<Source> pressers(int vertex) {
     List<Source> pressers = new ArrayList<>();
-    for (Part part : plumbing.sources()) {
-      boolean joined = islands[plumbing.first(plumbing.index(part.id()))] == islands[vertex];
+    for (Part part : network.sources()) {
+      boolean joined = islands[network.first(network.index(part.id()))] == islands[vertex];
       if (joined && part.kind().is(Purpose.INLET) && graph.is(part, HoseInlet.MAINS.id())) {
         pressers.add(new Source(Source.Kind.MAINS, part.id()));
       }
     }
     for (PumpWork other : pumps) {
-      if (islands[plumbing.first(plumbing.index(other.pump()))] == islands[vertex]) {
+      if (islands[network.first(network.index(other.pump()))] == islands[vertex]) {
         pressers.addAll(other.sources());
       }
     }
     return pressers;
   }
 
-  private static void deliver(Sweep sweep, int in, double head, boolean[] blocked) {
-    sweep.begin(Sweep.Medium.PRESSED).from(in + 1, head).run(blocked, in);
+  private static void deliver(HeadReach sweep, int in, double head, boolean[] blocked) {
+    sweep.begin(HeadReach.Medium.PRESSED).from(in + 1, head).run(blocked, in);
   }
 
   private void deliverFrom(Origin origin, DrivenBy drive, int in, double lift) {
@@ -172,7 +172,7 @@ final class Pumping {
       return;
     }
     for (BitSet simple : new SuctionPaths(suction, in, origin.ports()).find(MOST_SUCTION_PATHS)) {
-      boolean[] blocked = new boolean[plumbing.size()];
+      boolean[] blocked = new boolean[network.size()];
       simple.stream().forEach(v -> blocked[v] = true);
       deliver(single, in, origin.surface() + lift, blocked);
       gathering.collect(
@@ -181,15 +181,15 @@ final class Pumping {
   }
 
   private Optional<String> airIntake(int in, boolean[] delivered) {
-    Sweep air = single.begin(Sweep.Medium.AIR);
+    HeadReach air = single.begin(HeadReach.Medium.AIR);
     boolean[] blocked = delivered.clone();
     for (int v : outlets.openings()) {
       if (!blocked[v] && islands[v] == islands[in]) {
         air.from(v, 0);
       }
     }
-    for (int tank = 0; tank < plumbing.tanks().size(); tank++) {
-      for (int v : plumbing.tankVertices(tank)) {
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
+      for (int v : network.tankVertices(tank)) {
         if (islands[v] == islands[in] && levels.breathes(v)) {
           air.from(v, 0);
         }
@@ -203,10 +203,10 @@ final class Pumping {
     while (air.arrival[v] >= 0) {
       v = graph.from(air.arrival[v]);
     }
-    return Optional.of(plumbing.part(v).id());
+    return Optional.of(network.part(v).id());
   }
 
   private List<String> partsOf(BitSet vertices) {
-    return vertices.stream().mapToObj(v -> plumbing.part(v).id()).distinct().toList();
+    return vertices.stream().mapToObj(v -> network.part(v).id()).distinct().toList();
   }
 }

@@ -1,6 +1,6 @@
 package fernwort.core.ways;
 
-import fernwort.core.plumbing.OpenGraph;
+import fernwort.core.network.OpenGraph;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -14,7 +14,7 @@ final class SuctionPaths {
 
   private static final int MOST_STEPS = 20_000;
 
-  private final Sweep suction;
+  private final HeadReach suction;
   private final OpenGraph graph;
   private final int in;
   private final int[] starts;
@@ -22,7 +22,7 @@ final class SuctionPaths {
   private int most;
   private int steps;
 
-  SuctionPaths(Sweep suction, int in, int[] starts) {
+  SuctionPaths(HeadReach suction, int in, int[] starts) {
     this.suction = suction;
     this.graph = suction.graph;
     this.in = in;

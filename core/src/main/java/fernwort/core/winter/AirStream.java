@@ -1,6 +1,6 @@
 package fernwort.core.winter;
 
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Water;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**

@@ -2,17 +2,17 @@ package fernwort.core.winter;
 
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
-import fernwort.core.winter.routes.LetIn;
+import fernwort.core.say.Message;
+import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;
 import fernwort.core.winter.routes.Routes;
-import fernwort.core.winter.sheets.Act;
 import fernwort.core.winter.sheets.Blow;
-import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
 import java.util.ArrayList;
@@ -34,34 +34,34 @@ final class BlowingOut {
   /** What it takes to let the pressure off and take an adapter off (s). */
   private static final double TAKING_OFF = 60;
 
-  private final Sheet sheet;
-  private final Plumbing plumbing;
+  private final WinterSheet sheet;
+  private final Network network;
   private final WinterWish wish;
 
-  BlowingOut(Sheet sheet, WinterWish wish) {
+  BlowingOut(WinterSheet sheet, WinterWish wish) {
     this.sheet = sheet;
-    plumbing = sheet.plumbing();
+    network = sheet.network();
     this.wish = wish;
   }
 
   void blow(List<Blow> blows) {
-    Optional<LetIn.Inlet> found = LetIn.forAir(plumbing, sheet.now());
+    Optional<InjectionPoint.Inlet> found = InjectionPoint.forAir(network, sheet.now());
     if (found.isEmpty()) {
       sheet.note(
-          Saying.words(
+          Message.words(
               "No place to let air in: fit a hose inlet, or a cap on a tee behind the pump, and"
                   + " blow from there."));
       return;
     }
-    LetIn.Inlet inlet = found.get();
+    InjectionPoint.Inlet inlet = found.get();
     List<Route> routes =
-        Routes.from(plumbing, sheet.now(), inlet.out()).stream()
+        Routes.from(network, sheet.now(), inlet.out()).stream()
             .filter(r -> !r.outlet().equals(inlet.part()))
             .sorted(Comparator.comparingDouble(Route::length).reversed())
             .toList();
     if (routes.isEmpty()) {
       sheet.note(
-          Saying.words(
+          Message.words(
               "Air let in at %s reaches no tap; fit a cap or inlet behind the pump."
                   .formatted(inlet.part().label())));
       return;
@@ -70,15 +70,15 @@ final class BlowingOut {
     sheet.closeBeside(routes);
     sheet.add(
         new WinterStep(
-            new Act.Heed(),
+            new Operation.Heed(),
             inlet.part().place(),
-            Saying.of(
+            Message.of(
                 "{}: {}; regulator at {}, no more",
                 inlet.part().label(),
                 inlet.words(),
                 Amount.pressure(
                     routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
-            Saying.of(
+            Message.of(
                 "The least of 2 bar, what the weakest line on the way bears, and what its print or a"
                     + " part's plate says. Eye protection on. Air goes through lines, never into a shut tank or heater, and"
                     + " the pressure comes off before the hose."),
@@ -131,18 +131,18 @@ final class BlowingOut {
             swept));
     for (Map.Entry<String, String> need : route.needs().entrySet()) {
       sheet.put(
-          plumbing.rig().part(need.getKey()), need.getValue(), "So that the air goes this way.");
+          network.rig().part(need.getKey()), need.getValue(), "So that the air goes this way.");
     }
     sheet.put(route.outlet(), route.position(), "The only one that is open.");
     sheet.add(
         new WinterStep(
-            new Act.Blown(carried, cleared(route)),
+            new Operation.Blown(carried, cleared(route)),
             route.outlet().place(),
-            Saying.of(
+            Message.of(
                 "Blow {} bursts to {}, until only mist comes",
                 Integer.toString(bursts),
                 route.outlet().label()),
-            Saying.of(
+            Message.of(
                 "{} of air, {} at the outlet",
                 Amount.length(route.length()),
                 Amount.pressure(stream.pressure() - AirStream.OPEN)),
@@ -152,7 +152,7 @@ final class BlowingOut {
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
       sheet.note(
-          Saying.of(
+          Message.of(
               "Air is too slow in some lines on the way to {}: their low spots keep what they"
                   + " hold. A stronger compressor, or antifreeze there.",
               route.outlet().label()));
@@ -180,10 +180,10 @@ final class BlowingOut {
   }
 
   private void unreached(List<Route> routes) {
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.USE) && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
         sheet.note(
-            Saying.words(
+            Message.words(
                 "Air from there does not reach %s: blow into it with a rag round the nozzle, or"
                         .formatted(part.label())
                     + " leave it open and count on its fall."));

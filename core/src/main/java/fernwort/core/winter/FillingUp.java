@@ -8,17 +8,17 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
-import fernwort.core.winter.routes.LetIn;
+import fernwort.core.say.Message;
+import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;
 import fernwort.core.winter.routes.Routes;
-import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
 import java.util.ArrayList;
@@ -48,30 +48,30 @@ final class FillingUp {
   /** What it takes to put it back (s). */
   private static final double OUT_OF_JUG = 120;
 
-  private final Sheet sheet;
-  private final Plumbing plumbing;
+  private final WinterSheet sheet;
+  private final Network network;
   private final WinterWish wish;
   private final Map<String, Element> elements = new HashMap<>();
 
-  FillingUp(Sheet sheet, WinterWish wish) {
+  FillingUp(WinterSheet sheet, WinterWish wish) {
     this.sheet = sheet;
-    plumbing = sheet.plumbing();
+    network = sheet.network();
     this.wish = wish;
   }
 
   /** Returns the ids of the parts that antifreeze comes into anyway. */
   Set<String> passed() {
     Set<String> passed = new HashSet<>();
-    LetIn.forAntifreeze(plumbing, sheet.now())
+    InjectionPoint.forAntifreeze(network, sheet.now())
         .ifPresent(inlet ->
-            Routes.from(plumbing, sheet.now(), inlet.out())
+            Routes.from(network, sheet.now(), inlet.out())
                 .forEach(r -> r.bodies().forEach(p -> passed.add(p.id()))));
     return passed;
   }
 
   /** What was undone on the ways or beside them is put back, tipped out. */
-  private void refit(LetIn.Inlet inlet, List<Route> routes) {
-    for (Part part : plumbing.rig().parts()) {
+  private void refit(InjectionPoint.Inlet inlet, List<Route> routes) {
+    for (Part part : network.rig().parts()) {
       boolean beside =
           part.equals(inlet.part())
               || routes.stream()
@@ -85,18 +85,18 @@ final class FillingUp {
   }
 
   void fill() {
-    Optional<LetIn.Inlet> found = LetIn.forAntifreeze(plumbing, sheet.now());
+    Optional<InjectionPoint.Inlet> found = InjectionPoint.forAntifreeze(network, sheet.now());
     if (found.isEmpty()) {
       sheet.note(
-          Saying.words(
+          Message.words(
               "No place to let antifreeze in: fit a valve with a hose before the pump, or a cap"
                   + " on a tee behind it."));
-      new Cups(sheet, wish).pour();
+      new TrapDosing(sheet, wish).pour();
       return;
     }
-    LetIn.Inlet inlet = found.get();
+    InjectionPoint.Inlet inlet = found.get();
     List<Route> routes =
-        Routes.from(plumbing, sheet.now(), inlet.out()).stream()
+        Routes.from(network, sheet.now(), inlet.out()).stream()
             .filter(r -> !r.outlet().equals(inlet.part()))
             .sorted(Comparator.comparingDouble(Route::length))
             .toList();
@@ -130,20 +130,20 @@ final class FillingUp {
     inTheTees(routes);
     sheet.openBeside(before);
     List<Part> missed =
-        plumbing.rig().parts().stream()
+        network.rig().parts().stream()
             .filter(p -> p.kind().is(Purpose.USE))
             .filter(p -> routes.stream().noneMatch(r -> r.outlet().equals(p)))
             .toList();
     for (Part part : missed) {
       sheet.note(
-          Saying.words(
+          Message.words(
               "Antifreeze from there does not reach %s: it keeps what its fall leaves."
                   .formatted(part.label())));
     }
-    new Cups(sheet, wish).pour();
+    new TrapDosing(sheet, wish).pour();
   }
 
-  private void push(LetIn.Inlet inlet, Route route) {
+  private void push(InjectionPoint.Inlet inlet, Route route) {
     List<String> ids = new ArrayList<>();
     List<Element> chain = new ArrayList<>();
     if (inlet.part().kind().is(Purpose.PUMPS)) {
@@ -170,7 +170,7 @@ final class FillingUp {
     Chain pushed = new Chain(chain);
     double litres = pushed.pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
     for (Map.Entry<String, String> need : route.needs().entrySet()) {
-      sheet.put(plumbing.rig().part(need.getKey()), need.getValue(), "So that it goes this way.");
+      sheet.put(network.rig().part(need.getKey()), need.getValue(), "So that it goes this way.");
     }
     sheet.put(route.outlet(), route.position(), "A bucket under it.");
     Map<String, Double> strengths = new HashMap<>();
@@ -181,21 +181,21 @@ final class FillingUp {
     }
     sheet.add(
         new WinterStep(
-            new Act.Filled(strengths),
+            new Operation.Filled(strengths),
             route.outlet().place(),
-            Saying.of(
+            Message.of(
                 "{}, {}: run it until it comes coloured, about {}",
                 route.outlet().label(),
                 route.words(),
                 Amount.volume(litres)),
-            Saying.of("Then it is nine tenths as strong as in the jug."),
+            Message.of("Then it is nine tenths as strong as in the jug."),
             Math.max(20, litres / SLOW),
             true,
             litres));
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (litres >= MOST) {
       sheet.note(
-          Saying.of(
+          Message.of(
               "{} does not come coloured within {}: a big body on the way dilutes it. Drain that"
                   + " first, or fit a way round it.",
               route.outlet().label(),
@@ -241,11 +241,11 @@ final class FillingUp {
 
   /** A branch that no outlet stands on keeps what its fall leaves, and is told. */
   private void inTheTees(List<Route> routes) {
-    for (Line line : plumbing.rig().lines()) {
+    for (Line line : network.rig().lines()) {
       boolean filled = routes.stream().anyMatch(r -> r.lines().contains(line));
       if (!filled && sheet.now().wetness().volume(line) > 0) {
         sheet.note(
-            Saying.words(
+            Message.words(
                 "No antifreeze comes into line %s: it keeps what its fall leaves."
                     .formatted(line.label())));
       }

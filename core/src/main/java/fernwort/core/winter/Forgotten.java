@@ -1,10 +1,10 @@
 package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.Harm;
-import fernwort.core.winter.sheets.Remaining;
+import fernwort.core.network.Network;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterStep;
 import java.util.ArrayList;
@@ -20,7 +20,7 @@ import java.util.stream.Collectors;
  * @param step its number from 0
  * @param keeps what then stays that would not, or does more harm, the most dangerous first
  */
-public record Forgotten(int step, List<Remaining> keeps) {
+public record Forgotten(int step, List<FrostRisk> keeps) {
 
   /** Less more than before is the same (m³). */
   private static final double SAME = 2e-6;
@@ -31,11 +31,11 @@ public record Forgotten(int step, List<Remaining> keeps) {
 
   /** Returns how many things then break that would not. */
   public long dangers() {
-    return keeps.stream().filter(r -> r.harm() == Harm.DANGER).count();
+    return keeps.stream().filter(r -> r.harm() == FrostHarm.DANGER).count();
   }
 
   private double volume() {
-    return keeps.stream().mapToDouble(Remaining::volume).sum();
+    return keeps.stream().mapToDouble(FrostRisk::volume).sum();
   }
 
   /**
@@ -45,26 +45,26 @@ public record Forgotten(int step, List<Remaining> keeps) {
    * @param cold what the rig shall stand (K)
    * @return the worst first
    */
-  public static List<Forgotten> of(Plumbing plumbing, WinterPlan plan, double cold) {
-    Map<String, Remaining> meant =
-        Leftovers.of(plumbing, plan.after(), cold).stream()
-            .collect(Collectors.toMap(Remaining::id, Function.identity()));
+  public static List<Forgotten> of(Network network, WinterPlan plan, double cold) {
+    Map<String, FrostRisk> meant =
+        FrostRisks.of(network, plan.after(), cold).stream()
+            .collect(Collectors.toMap(FrostRisk::id, Function.identity()));
     List<Forgotten> found = new ArrayList<>();
     Wintering before = plan.before();
     for (int i = 0; i < plan.steps().size(); i++) {
-      Act act = plan.steps().get(i).act();
-      if (!(act instanceof Act.Heed)) {
+      Operation act = plan.steps().get(i).act();
+      if (!(act instanceof Operation.Heed)) {
         Wintering now = before;
         for (WinterStep step : plan.steps().subList(i + 1, plan.steps().size())) {
-          now = step.act().on(plumbing, now);
+          now = step.act().on(network, now);
         }
-        List<Remaining> keeps =
-            Leftovers.of(plumbing, now, cold).stream().filter(r -> isWorse(r, meant)).toList();
+        List<FrostRisk> keeps =
+            FrostRisks.of(network, now, cold).stream().filter(r -> isWorse(r, meant)).toList();
         if (!keeps.isEmpty()) {
           found.add(new Forgotten(i, keeps));
         }
       }
-      before = act.on(plumbing, before);
+      before = act.on(network, before);
     }
     found.sort(
         Comparator.comparingLong(Forgotten::dangers)
@@ -73,8 +73,8 @@ public record Forgotten(int step, List<Remaining> keeps) {
     return found;
   }
 
-  private static boolean isWorse(Remaining now, Map<String, Remaining> meant) {
-    Remaining was = meant.get(now.id());
+  private static boolean isWorse(FrostRisk now, Map<String, FrostRisk> meant) {
+    FrostRisk was = meant.get(now.id());
     return was == null
         || now.harm().compareTo(was.harm()) < 0
         || now.volume() > was.volume() + SAME;

@@ -7,13 +7,13 @@ import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.winter.sheets.Act;
+import fernwort.core.winter.sheets.Operation;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,42 +36,43 @@ public final class Helping {
    *
    * @param cold what it shall stand (K)
    */
-  public static Map<String, Act> acts(Plumbing plumbing, Wintering now, double cold) {
-    Best best = new Best(plumbing, now);
-    Levels levels = Levels.of(plumbing, now.state());
-    for (Turn turn : EverythingOpen.candidates(plumbing, now)) {
+  public static Map<String, Operation> acts(Network network, Wintering now, double cold) {
+    Best best = new Best(network, now);
+    Levels levels = Levels.of(network, now.state());
+    for (Turn turn : EverythingOpen.candidates(network, now)) {
       best.take(
-          new Act.Put(turn.part(), turn.position()),
-          EverythingOpen.after(plumbing, now, levels, turn));
+          new Operation.Put(turn.part(), turn.position()),
+          EverythingOpen.after(network, now, levels, turn));
     }
-    Map<String, Act> acts = new HashMap<>(best.acts);
-    Best leaning = new Best(plumbing, now);
-    for (Slope slope : Opening.slopes()) {
-      leaning.take(new Act.Tilt(slope.pitch(), slope.roll()), Draining.of(plumbing, now.on(slope)));
+    Map<String, Operation> acts = new HashMap<>(best.acts);
+    Best leaning = new Best(network, now);
+    for (Slope slope : DrainingPoints.slopes()) {
+      leaning.take(
+          new Operation.Tilt(slope.pitch(), slope.roll()), Draining.of(network, now.on(slope)));
     }
     leaning.acts.forEach(acts::putIfAbsent);
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (now.wetness().body(part.id()) > WORTHWHILE) {
         byHand(part, cold).ifPresent(act -> acts.putIfAbsent(part.id(), act));
       }
     }
-    for (Line line : plumbing.rig().lines()) {
+    for (Line line : network.rig().lines()) {
       if (now.wetness().volume(line) > WORTHWHILE) {
-        acts.putIfAbsent(line.id(), new Act.Blown(List.of(line.id()), List.of()));
+        acts.putIfAbsent(line.id(), new Operation.Blown(List.of(line.id()), List.of()));
       }
     }
     return acts;
   }
 
   /** What gets the water out of a body that neither a turn nor a slope empties. */
-  private static Optional<Act> byHand(Part part, double cold) {
+  private static Optional<Operation> byHand(Part part, double cold) {
     Kind kind = part.kind();
     if (kind.is(Purpose.TRAPS)) {
-      return Optional.of(new Act.Filled(Map.of(part.id(), strength(cold))));
+      return Optional.of(new Operation.Filled(Map.of(part.id(), strength(cold))));
     }
     // What only joins lines is cleared with them.
     return kind.blowsClear() && kind.frost() != Frost.AS_ITS_LINE
-        ? Optional.of(new Act.Blown(List.of(), List.of(part.id())))
+        ? Optional.of(new Operation.Blown(List.of(), List.of(part.id())))
         : Optional.empty();
   }
 
@@ -87,21 +88,21 @@ public final class Helping {
   /** The act that lets most out of each line and part. */
   private static final class Best {
 
-    private final Plumbing plumbing;
+    private final Network network;
     private final Wintering now;
-    private final Map<String, Act> acts = new HashMap<>();
+    private final Map<String, Operation> acts = new HashMap<>();
     private final Map<String, Double> most = new HashMap<>();
 
-    private Best(Plumbing plumbing, Wintering now) {
-      this.plumbing = plumbing;
+    private Best(Network network, Wintering now) {
+      this.network = network;
       this.now = now;
     }
 
-    private void take(Act act, Wintering after) {
-      for (Line line : plumbing.rig().lines()) {
+    private void take(Operation act, Wintering after) {
+      for (Line line : network.rig().lines()) {
         keep(line.id(), now.wetness().volume(line) - after.wetness().volume(line), act);
       }
-      for (Part part : plumbing.rig().parts()) {
+      for (Part part : network.rig().parts()) {
         double less =
             now.wetness().body(part.id())
                 - after.wetness().body(part.id())
@@ -111,7 +112,7 @@ public final class Helping {
       }
     }
 
-    private void keep(String id, double less, Act act) {
+    private void keep(String id, double less, Operation act) {
       if (less > most.getOrDefault(id, WORTHWHILE)) {
         most.put(id, less);
         acts.put(id, act);

@@ -13,21 +13,21 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.tank.TankFigures;
-import fernwort.core.winter.routes.LetIn;
+import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;
 import fernwort.core.winter.routes.Routes;
-import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.School;
-import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterPlan;
+import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -62,16 +62,16 @@ public final class Spring {
   private static final double FILLING = 1200;
 
   private final Plans plans;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Setting before;
-  private final Sheet sheet;
+  private final WinterSheet sheet;
   private final Map<String, Element> elements = new HashMap<>();
 
   private Spring(Plans plans, Wintering autumn, Setting before) {
     this.plans = plans;
-    plumbing = plans.plumbing();
+    network = plans.network();
     this.before = before;
-    sheet = new Sheet(plumbing, autumn);
+    sheet = new WinterSheet(network, autumn);
   }
 
   /**
@@ -138,9 +138,9 @@ public final class Spring {
     return plan(autumn, sheet);
   }
 
-  private static WinterPlan plan(Wintering autumn, Sheet sheet) {
+  private static WinterPlan plan(Wintering autumn, WinterSheet sheet) {
     return new WinterPlan(
-        School.FALL,
+        WinterizingMethod.FALL,
         sheet.steps(),
         autumn,
         sheet.now(),
@@ -154,7 +154,7 @@ public final class Spring {
 
   /** Bowls on, plugs in, fittings back; then handles and caps as they were. */
   private void refit() {
-    for (Part part : sheet.byPlace(plumbing.rig().parts().stream())) {
+    for (Part part : sheet.byPlace(network.rig().parts().stream())) {
       if (sheet.now().service().containsKey(part.id())) {
         if (sheet.now().has(part, Valve.HALF)) {
           sheet.put(part, before.of(part.id()), "From half way.");
@@ -174,7 +174,7 @@ public final class Spring {
   }
 
   private void putBack(String why, Function<Part, String> position) {
-    for (Part part : sheet.byPlace(plumbing.rig().handles())) {
+    for (Part part : sheet.byPlace(network.rig().handles())) {
       String rest = position.apply(part);
       if (!sheet.now().state().setting().of(part.id()).equals(rest)) {
         sheet.put(part, rest, why);
@@ -183,7 +183,7 @@ public final class Spring {
   }
 
   private void cartridgesOut() {
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.FILTERS)) {
         sheet.heed(
             part.place(),
@@ -196,7 +196,7 @@ public final class Spring {
   }
 
   private void fill() {
-    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
+    for (Part tank : network.rig().tanks(Contents.FRESH).toList()) {
       sheet.heed(
           tank.place(),
           "Fill " + tank.label() + " a third, with drinking water",
@@ -209,36 +209,35 @@ public final class Spring {
   /** Handles and pump as the taps need them, from the first tank from which they run. */
   private void runTaps() {
     State third = sheet.now().state();
-    for (Part tank : plumbing.rig().tanks(Contents.FRESH).toList()) {
-      third = third.withVolume(tank.id(), plumbing.room(tank.id()).capacity() / 3);
+    for (Part tank : network.rig().tanks(Contents.FRESH).toList()) {
+      third = third.withVolume(tank.id(), network.room(tank.id()).capacity() / 3);
     }
     State filled = third;
     Optional<Plan> running =
-        Jobs.of(plumbing).all().stream()
+        Jobs.of(network).all().stream()
             .filter(j -> j.kind().is(Job.Is.FROM_TANK))
             .map(j -> plans.plan(j, filled))
             .filter(p -> p.trouble().isEmpty())
             .findFirst();
     running.ifPresentOrElse(
-        plan ->
-            plan.moves().forEach(m -> sheet.put(plumbing.rig().part(m.part()), m.to(), m.why())),
+        plan -> plan.moves().forEach(m -> sheet.put(network.rig().part(m.part()), m.to(), m.why())),
         () ->
             sheet.note(
-                Saying.words(
+                Message.words(
                     "The taps run from no tank by themselves: flush them as you use them.")));
   }
 
   /** Each outlet, cold until clear, then hot, then what is low. */
   private void flush(Wintering autumn) {
-    Optional<LetIn.Inlet> inlet = LetIn.forAntifreeze(plumbing, sheet.now());
+    Optional<InjectionPoint.Inlet> inlet = InjectionPoint.forAntifreeze(network, sheet.now());
     if (inlet.isEmpty()) {
       sheet.note(
-          Saying.words("No pump or inlet leads to a tap: flush each by hand, from its tank."));
+          Message.words("No pump or inlet leads to a tap: flush each by hand, from its tank."));
       return;
     }
     double strongest = autumn.glycol().values().stream().mapToDouble(s -> s).max().orElse(0);
     List<Route> routes =
-        Routes.from(plumbing, sheet.now(), inlet.get().out()).stream()
+        Routes.from(network, sheet.now(), inlet.get().out()).stream()
             .filter(r -> !r.outlet().equals(inlet.get().part()))
             .sorted(
                 Comparator.comparing((Route r) -> r.position().equals(Tap.HOT.id()))
@@ -258,21 +257,21 @@ public final class Spring {
       sheet.put(route.outlet(), route.position(), "Slowly: it spits air at first.");
       sheet.add(
           new WinterStep(
-              new Act.Filled(none(route)),
+              new Operation.Filled(none(route)),
               route.outlet().place(),
               litres < LITTLE
-                  ? Saying.of("{}: until no more air comes", route.outlet().label())
+                  ? Message.of("{}: until no more air comes", route.outlet().label())
                   : strongest > 0
-                      ? Saying.of(
+                      ? Message.of(
                           "{}: until it runs clear and no longer foams, about {}",
                           route.outlet().label(),
                           Amount.volume(litres))
-                      : Saying.of(
+                      : Message.of(
                           "{}: first water after {}, {} go into the lines",
                           route.outlet().label(),
                           Amount.time(Math.max(1, dry / TAP)),
                           Amount.volume(litres)),
-              Saying.words("Then shut it, and the next."),
+              Message.words("Then shut it, and the next."),
               litres / TAP,
               true,
               0));
@@ -280,7 +279,7 @@ public final class Spring {
     }
     if (sum >= LITTLE) {
       sheet.note(
-          Saying.of(
+          Message.of(
               "Flushing takes {} in all; the gray tank needs room for it, or empty it in between"
                   + " where local rules permit.",
               Amount.volume(sum)));
@@ -329,10 +328,10 @@ public final class Spring {
   }
 
   private void sanitize() {
-    for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
+    for (Part part : network.rig().tanks(Contents.FRESH).toList()) {
       sheet.heed(
           part.place(),
-          Saying.of(
+          Message.of(
               "{}: {} of plain bleach of 6 g/100 mL with a jug of water, then fill it up",
               part.label(),
               Amount.volume(dose(part).bleach())),
@@ -349,7 +348,7 @@ public final class Spring {
             + "Nobody drinks of it meanwhile.",
         CONTACT,
         true);
-    for (Part part : plumbing.rig().tanks(Contents.FRESH).toList()) {
+    for (Part part : network.rig().tanks(Contents.FRESH).toList()) {
       int changes = dose(part).changes();
       sheet.heed(
           part.place(),
@@ -362,12 +361,12 @@ public final class Spring {
   }
 
   private boolean has(Predicate<Part> wanted) {
-    return plumbing.rig().parts().stream().anyMatch(wanted);
+    return network.rig().parts().stream().anyMatch(wanted);
   }
 
   /** Pumps that bring water to taps. */
   private Stream<Pump> pumps() {
-    return plumbing.pumps().stream()
+    return network.pumps().stream()
         .map(Part::kind)
         .filter(Pump.class::isInstance)
         .map(Pump.class::cast)
@@ -375,12 +374,12 @@ public final class Spring {
   }
 
   private Dose dose(Part tank) {
-    TankFigures figures = plumbing.figures(tank, sheet.now().state().slope());
+    TankFigures figures = network.figures(tank, sheet.now().state().slope());
     return Dose.sanitizing(figures.full(), figures.stranded());
   }
 
   private void cartridgesIn() {
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.FILTERS)) {
         sheet.heed(
             part.place(),
@@ -390,7 +389,7 @@ public final class Spring {
             false);
       }
     }
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.HEATS)) {
         sheet.heed(
             part.place(),

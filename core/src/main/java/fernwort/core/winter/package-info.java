@@ -4,9 +4,9 @@
  * <p>Water at a point leaves when two ways without a common part lead from it: one down to an
  * opening, never rising above it, and one from another opening by which air comes ({@link
  * fernwort.core.drain.Draining}). A winter is a list of acts, done to the rig one after another
- * ({@link fernwort.core.winter.sheets.Act}); a school writes them down while it does them ({@link
- * fernwort.core.winter.Schools}), and done again from the start they give the same. The model and
- * its estimates: docs/cold.md.
+ * ({@link fernwort.core.winter.sheets.Operation}); a school writes them down while it does them
+ * ({@link fernwort.core.winter.WinterizingMethods}), and done again from the start they give the
+ * same. The model and its estimates: docs/cold.md.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.winter;

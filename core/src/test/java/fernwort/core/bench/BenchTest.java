@@ -18,7 +18,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -34,7 +34,7 @@ class BenchTest {
 
   private static final double LITRES_A_MINUTE = 1e-3 / 60;
 
-  private static final Plumbing TRUCK = Plumbing.of(DemoRig.all().getFirst().rig());
+  private static final Network TRUCK = Network.of(DemoRig.all().getFirst().rig());
   private static final State NOW = DemoRig.all().getFirst().state();
 
   @Test
@@ -153,8 +153,8 @@ class BenchTest {
   /**
    * A vented tank, 1 by 0.5 by 0.45 m, whose overflow leaves at 0.2 m, rises to a crest and falls.
    */
-  private static Plumbing overflowing(double crest) {
-    return Plumbing.of(
+  private static Network overflowing(double crest) {
+    return Network.of(
         vented(rig().part("tank", "Tank", 0, 0, 1, tank()), "tank", 1)
             .part("crest", "Crest", 0, 0, crest, new Tee())
             .part("tail", "Tail", 0, 0, 0.6, Fittings.end(OpenEnd.Role.OVERFLOW))
@@ -165,9 +165,9 @@ class BenchTest {
             .build());
   }
 
-  private static BrimFull brimFull(Plumbing plumbing) {
-    State empty = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
-    return BrimFull.of(plumbing, empty).getFirst();
+  private static BrimFull brimFull(Network network) {
+    State empty = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
+    return BrimFull.of(network, empty).getFirst();
   }
 
   @Test
@@ -205,22 +205,22 @@ class BenchTest {
 
   /** A sink whose waste runs through one line, between two heights, to an open end. */
   private static WasteLine wasteLine(double from, double to, double length, double bore) {
-    Plumbing plumbing =
-        Plumbing.of(
+    Network network =
+        Network.of(
             rig()
                 .part("sink", "Sink", 0, 0, from, Fittings.fixture(Fixture.Type.TAP, true, 6))
                 .part("end", "End", 0, 0, to, Fittings.end(OpenEnd.Role.DRAIN))
                 .line("waste", "Waste", "sink.waste > end.in", bore, length, Line.Material.PEX, 1)
                 .build());
-    List<WasteLine> lines = WasteLine.of(plumbing);
+    List<WasteLine> lines = WasteLine.of(network);
     assertThat(lines).hasSize(1);
     return lines.getFirst();
   }
 
   @Test
   void aTankThatNothingRunsOutOfIsRefusedByItsName() {
-    Plumbing closed =
-        Plumbing.of(
+    Network closed =
+        Network.of(
             rig()
                 .part(
                     "can",

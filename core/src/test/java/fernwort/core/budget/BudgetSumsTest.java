@@ -10,7 +10,7 @@ import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -29,28 +29,28 @@ class BudgetSumsTest {
   private static final DayShape DAYS = DayShape.in(ZoneOffset.UTC);
   private static final Store FRESH = new Store(1.0, 0.1, false);
 
-  private static Learnt read(Store store, double estimate, Fact... facts) {
+  private static ConsumptionFilter read(Store store, double estimate, Fact... facts) {
     List<Fact> all = List.of(facts);
-    return Learnt.of(store, Crew.of(DAYS, 2, all), all, estimate, all.getLast().at());
+    return ConsumptionFilter.of(store, Crew.of(DAYS, 2, all), all, estimate, all.getLast().at());
   }
 
   @Test
   void whatHasToBeFetchedIsTheHighUseLessWhatCanBeDrawn() {
-    Learnt learnt = read(FRESH, 0.01, new Fact.Seen(0, 0.5, 1e-9, false));
+    ConsumptionFilter learnt = read(FRESH, 0.01, new Fact.Seen(0, 0.5, 1e-9, false));
     Budget budget =
         new Budget(0, Crew.of(DAYS, 2, List.of()), learnt, Optional.empty(), 0.01, true, List.of());
     // Nine in ten use no more than 15.9 L a person-day: by the doubt of a guess, and because
     // somebody
     // who is not noted may be on board.
-    Need ten = Need.of(budget, FRESH, 10);
+    Shortfall ten = Shortfall.of(budget, FRESH, 10);
     assertThat(ten.used()).isCloseTo(20 * 0.01590, within(2e-3));
     assertThat(ten.there()).isCloseTo(0.4, within(1e-6));
     assertThat(ten.missing()).isZero();
     assertThat(ten.room()).isCloseTo(0.5, within(1e-6));
-    Need twenty = Need.of(budget, FRESH, 20);
+    Shortfall twenty = Shortfall.of(budget, FRESH, 20);
     assertThat(twenty.missing()).isCloseTo(40 * 0.01590 - 0.4, within(4e-3));
-    Need later =
-        Need.of(
+    Shortfall later =
+        Shortfall.of(
             new Budget(
                 5 * DAY,
                 Crew.of(DAYS, 2, List.of(new Fact.People(7 * DAY, 4))),
@@ -67,13 +67,13 @@ class BudgetSumsTest {
 
   @Test
   void aNewGuessKeepsWhatTheTankIsKnownToHold() {
-    Learnt before =
+    ConsumptionFilter before =
         read(
             FRESH,
             0.01,
             new Fact.Seen(0, 0.8, 2e-3, false),
             new Fact.Seen(5 * DAY, 0.7, 2e-3, false));
-    Learnt after =
+    ConsumptionFilter after =
         read(
             FRESH,
             0.01,
@@ -84,7 +84,8 @@ class BudgetSumsTest {
     assertThat(after.doubt()).isCloseTo(before.doubt(), within(1e-6));
     assertThat(after.rate().expected()).isCloseTo(0.03, within(1e-4));
     // Before anything is seen a store may hold anything about its half.
-    Learnt nothing = Learnt.of(FRESH, Crew.of(DAYS, 2, List.of()), List.of(), 0.01, DAY);
+    ConsumptionFilter nothing =
+        ConsumptionFilter.of(FRESH, Crew.of(DAYS, 2, List.of()), List.of(), 0.01, DAY);
     assertThat(nothing.volume()).isCloseTo(0.5, within(1e-9));
     assertThat(nothing.doubt()).isGreaterThan(100);
   }
@@ -95,14 +96,14 @@ class BudgetSumsTest {
     Fact.Seen low = new Fact.Seen(HOUR, 0.5, 1e-3, false);
     Fact.Seen high = new Fact.Seen(HOUR, 0.8, 1e-3, false);
     Fact.Added fill = new Fact.Added(HOUR, 0.3, 1e-2);
-    Learnt both = read(FRESH, 0.01, yesterday, high, fill, low);
+    ConsumptionFilter both = read(FRESH, 0.01, yesterday, high, fill, low);
     assertThat(both.volume()).isCloseTo(0.8, within(3e-3));
     assertThat(both.doubt()).isLessThan(2e-3);
     // Without the look afterwards what was poured in is only known roughly.
-    Learnt first = read(FRESH, 0.01, yesterday, low, fill);
+    ConsumptionFilter first = read(FRESH, 0.01, yesterday, low, fill);
     assertThat(first.volume()).isCloseTo(0.8, within(3e-3));
     assertThat(first.doubt()).isCloseTo(1e-2, within(1e-3));
-    Learnt full = read(FRESH, 0.01, yesterday, low, new Fact.Set(HOUR, 1.0, 5e-3));
+    ConsumptionFilter full = read(FRESH, 0.01, yesterday, low, new Fact.Set(HOUR, 1.0, 5e-3));
     assertThat(full.volume()).isCloseTo(1.0, within(1e-6));
     assertThat(full.doubt()).isCloseTo(5e-3, within(1e-6));
   }
@@ -110,24 +111,24 @@ class BudgetSumsTest {
   @Test
   void moreThanATwelfthThatCameBackUnseenIsAFillAndTeachesNoRate() {
     Fact.Seen start = new Fact.Seen(0, 0.5, 1e-3, false);
-    Learnt risen = read(FRESH, 0.01, start, new Fact.Seen(HOUR, 0.9, 1e-3, false));
+    ConsumptionFilter risen = read(FRESH, 0.01, start, new Fact.Seen(HOUR, 0.9, 1e-3, false));
     assertThat(risen.volume()).isCloseTo(0.9, within(1e-6));
     assertThat(risen.doubt()).isCloseTo(1e-3, within(1e-6));
     assertThat(risen.rate().expected()).isCloseTo(0.01, within(1e-5));
     Store gray = new Store(1.0, 1.0, true);
-    Learnt dumped = read(gray, 0.01, start, new Fact.Seen(HOUR, 0.1, 1e-3, false));
+    ConsumptionFilter dumped = read(gray, 0.01, start, new Fact.Seen(HOUR, 0.1, 1e-3, false));
     assertThat(dumped.volume()).isCloseTo(0.1, within(1e-6));
     // A look that is only a little higher is weighed, not believed.
-    Learnt little =
+    ConsumptionFilter little =
         read(FRESH, 0.01, new Fact.Seen(0, 0.5, 1e-2, false), new Fact.Seen(1, 0.52, 1e-2, false));
     assertThat(little.volume()).isCloseTo(0.51, within(1e-3));
   }
 
-  private static List<Oddity> odd(double at, Fact... facts) {
+  private static List<Anomaly> odd(double at, Fact... facts) {
     List<Fact> all = List.of(facts);
     Crew crew = Crew.of(DAYS, 2, all);
-    Learnt learnt = Learnt.of(FRESH, crew, all, 0.01, at);
-    return Oddity.of(new Oddity.Looked(FRESH, crew, DAYS, all, learnt, at));
+    ConsumptionFilter learnt = ConsumptionFilter.of(FRESH, crew, all, 0.01, at);
+    return Anomaly.of(new Anomaly.Looked(FRESH, crew, DAYS, all, learnt, at));
   }
 
   private static Fact.Seen seen(double hours, double volume) {
@@ -144,8 +145,8 @@ class BudgetSumsTest {
       seen(10, 0.618),
       seen(20, 0.9)
     };
-    List<Oddity> found = odd(11 * HOUR, facts);
-    assertThat(found).hasSize(2).allMatch(o -> o.kind() == Oddity.Kind.UNNOTED_FILL);
+    List<Anomaly> found = odd(11 * HOUR, facts);
+    assertThat(found).hasSize(2).allMatch(o -> o.kind() == Anomaly.Kind.UNNOTED_FILL);
     assertThat(found.getFirst().volume()).isCloseTo(0.1, within(2e-3));
     assertThat(found.getFirst().from()).isEqualTo(9 * HOUR);
     assertThat(found.getFirst().to()).isEqualTo(9.5 * HOUR);
@@ -161,11 +162,11 @@ class BudgetSumsTest {
   @Test
   void whatGoesWhileAllAreAwayIsALeakAlsoByDay() {
     Fact.Away away = new Fact.Away(9 * HOUR, 60 * HOUR);
-    List<Oddity> found = odd(61 * HOUR, away, seen(10, 0.5), seen(50, 0.47));
+    List<Anomaly> found = odd(61 * HOUR, away, seen(10, 0.5), seen(50, 0.47));
     assertThat(found)
         .singleElement()
         .satisfies(o -> {
-          assertThat(o.kind()).isEqualTo(Oddity.Kind.LEAK);
+          assertThat(o.kind()).isEqualTo(Anomaly.Kind.LEAK);
           assertThat(o.volume()).isCloseTo(0.03, within(1e-6));
           assertThat(o.words().toString()).isEqualTo("30 L went while nobody was to use any");
         });
@@ -179,11 +180,11 @@ class BudgetSumsTest {
     // Two use 20 L a day: from ten to six 0.96 L. 15 L are a leak then, and by day they are not.
     assertThat(odd(31 * HOUR, seen(22.5, 0.5), seen(29.5, 0.485)))
         .singleElement()
-        .satisfies(o -> assertThat(o.kind()).isEqualTo(Oddity.Kind.LEAK));
+        .satisfies(o -> assertThat(o.kind()).isEqualTo(Anomaly.Kind.LEAK));
     assertThat(odd(20 * HOUR, seen(10, 0.5), seen(16, 0.485))).isEmpty();
     // Longer than anybody sleeps.
     assertThat(odd(40 * HOUR, seen(18, 0.5), seen(32, 0.46)))
-        .filteredOn(o -> o.kind() == Oddity.Kind.LEAK)
+        .filteredOn(o -> o.kind() == Anomaly.Kind.LEAK)
         .isEmpty();
   }
 
@@ -198,29 +199,29 @@ class BudgetSumsTest {
       little[day] = new Fact.Seen(day * DAY, 0.1 + 0.006 * day, 1e-4, false);
       most[day] = new Fact.Seen(day * DAY, 0.1 + 0.016 * day, 1e-4, false);
     }
-    Learnt used = read(FRESH, 0.01, fresh);
-    Learnt gained = read(gray, 0.008, little);
+    ConsumptionFilter used = read(FRESH, 0.01, fresh);
+    ConsumptionFilter gained = read(gray, 0.008, little);
     double at = 29 * DAY;
-    Oddity found = Oddity.grayShort(used, gained, 0.8, Arrays.asList(little), at).orElseThrow();
+    Anomaly found = Anomaly.grayShort(used, gained, 0.8, Arrays.asList(little), at).orElseThrow();
     assertThat(found.volume())
         .isCloseTo(0.8 * used.rate().expected() - gained.rate().expected(), within(1e-12));
     assertThat(found.volume()).isBetween(0.004, 0.006);
     assertThat(found.from()).isZero();
     assertThat(found.to()).isEqualTo(at);
     assertThat(found.words().toString()).startsWith("Gray gains 3.1 L each a day, where 8.3 L");
-    assertThat(Oddity.grayShort(used, read(gray, 0.008, most), 0.8, Arrays.asList(most), at))
+    assertThat(Anomaly.grayShort(used, read(gray, 0.008, most), 0.8, Arrays.asList(most), at))
         .isEmpty();
     // Three looks tell nothing, nor those that come later.
-    assertThat(Oddity.grayShort(used, gained, 0.8, Arrays.asList(little).subList(0, 3), at))
+    assertThat(Anomaly.grayShort(used, gained, 0.8, Arrays.asList(little).subList(0, 3), at))
         .isEmpty();
-    assertThat(Oddity.grayShort(used, gained, 0.8, Arrays.asList(little), 2.5 * DAY)).isEmpty();
+    assertThat(Anomaly.grayShort(used, gained, 0.8, Arrays.asList(little), 2.5 * DAY)).isEmpty();
     List<Fact> others = new ArrayList<>(Arrays.asList(little).subList(0, 3));
     others.add(new Fact.Added(3.5 * DAY, 0.1, 0.01));
-    assertThat(Oddity.grayShort(used, gained, 0.8, others, at)).isEmpty();
+    assertThat(Anomaly.grayShort(used, gained, 0.8, others, at)).isEmpty();
   }
 
-  private static final Plumbing TANK =
-      Plumbing.of(
+  private static final Network TANK =
+      Network.of(
           CaseRigs.rig()
               .part(
                   "a",

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoLog;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;
@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 class BudgetTest {
 
   private static final DemoRig VAN = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(VAN.rig());
+  private static final Network PLUMBING = Network.of(VAN.rig());
   private static final Instant NOON = Instant.parse("2026-06-10T12:00:00Z");
   private static final Budget.Asked ASKED =
       new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOON);
@@ -103,7 +103,7 @@ class BudgetTest {
     entries.add(read(38.0 / 24, "main", 80));
     entries.add(read(2.0 / 24, "main", 55));
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
-        .filteredOn(o -> o.kind() == Oddity.Kind.LEAK)
+        .filteredOn(o -> o.kind() == Anomaly.Kind.LEAK)
         .first()
         .satisfies(o -> assertThat(o.volume()).isCloseTo(0.025, within(0.003)));
   }
@@ -119,7 +119,7 @@ class BudgetTest {
     entries.add(read(0.19, "main", 96));
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
         .anySatisfy(o -> {
-          assertThat(o.kind()).isEqualTo(Oddity.Kind.GAUGE);
+          assertThat(o.kind()).isEqualTo(Anomaly.Kind.GAUGE);
           assertThat(o.look().toString()).contains("Calibrate");
         });
   }
@@ -131,7 +131,7 @@ class BudgetTest {
       entries.add(read(8 - half / 2.0, "gray", 20 + half));
     }
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
-        .anySatisfy(o -> assertThat(o.kind()).isEqualTo(Oddity.Kind.GRAY_SHORT));
+        .anySatisfy(o -> assertThat(o.kind()).isEqualTo(Anomaly.Kind.GRAY_SHORT));
     entries.removeIf(e -> e.what().part().equals("gray"));
     for (int half = 0; half <= 4; half++) {
       entries.add(read(2 - half / 2.0, "gray", 20 + 10 * half));
@@ -165,14 +165,14 @@ class BudgetTest {
   @Test
   void theDemosLogsAreLivelyAndEndWithWhatTheirTanksHold() {
     for (DemoRig demo : DemoRig.all()) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
-      List<Entry> log = DemoLog.of(demo, plumbing, NOON);
+      Network network = Network.of(demo.rig());
+      List<Entry> log = DemoLog.of(demo, network, NOON);
       assertThat(log).hasSizeGreaterThan(30);
       assertThat(log).extracting(e -> e.what().kind()).contains(Entry.Kind.PEOPLE, Entry.Kind.AWAY);
       assertThat(log).allSatisfy(e -> assertThat(e.at()).isBefore(NOON));
       Budget budget =
           Budget.of(
-              plumbing, log, new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOON));
+              network, log, new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOON));
       assertThat(budget.fresh().rate().low()).isLessThan(0.016);
       assertThat(budget.fresh().rate().high()).isGreaterThan(0.011);
     }

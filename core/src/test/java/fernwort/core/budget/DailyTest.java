@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Instant;
@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 /** Days reckoned by hand: two people, one tank, looks at midnight. */
 class DailyTest {
 
-  private static final Plumbing PLUMBING = Plumbing.of(DemoRig.all().getFirst().rig());
+  private static final Network PLUMBING = Network.of(DemoRig.all().getFirst().rig());
   private static final Instant MONDAY = Instant.parse("2026-06-01T00:00:00Z");
   private static final LocalDate FIRST = LocalDate.of(2026, 6, 1);
 

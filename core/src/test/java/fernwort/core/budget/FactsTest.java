@@ -11,7 +11,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -40,17 +40,17 @@ class FactsTest {
         Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.38));
   }
 
-  private static Plumbing rig(Gauge gauge) {
+  private static Network rig(Gauge gauge) {
     Rig rig =
         CaseRigs.rig()
             .part("a", "A", 1, 0, 0.7, tank(Contents.FRESH, gauge))
             .part("b", "B", 2, 0, 0.7, tank(Contents.FRESH, gauge))
             .part("gray", "Gray", 3, 0, 0.4, tank(Contents.GRAY, gauge))
             .build();
-    return Plumbing.of(rig);
+    return Network.of(rig);
   }
 
-  private static final Plumbing STICKS = rig(Fittings.stick(0.1, 0.1));
+  private static final Network STICKS = rig(Fittings.stick(0.1, 0.1));
 
   private static Entry entry(int hours, Entry.What what) {
     return new Entry("e" + hours + what, NOON.plusSeconds(3600L * hours), what);
@@ -65,9 +65,9 @@ class FactsTest {
     return Facts.of(STICKS, contents, Slope.LEVEL, Facts.crew(DAYS, 2, all), all);
   }
 
-  private static Fact.Seen look(Plumbing plumbing, double litres, String shown, boolean reckoned) {
-    Part tank = plumbing.rig().part("a");
-    return new GaugeDoubt(plumbing)
+  private static Fact.Seen look(Network network, double litres, String shown, boolean reckoned) {
+    Part tank = network.rig().part("a");
+    return new GaugeDoubt(network)
         .seen(tank, AT, new Entry.Reading("a", litres / 1000, shown, reckoned, ""));
   }
 
@@ -76,9 +76,9 @@ class FactsTest {
     // 5 mm of half a metre squared.
     assertThat(look(STICKS, 50, "", false).doubt()).isCloseTo(0.00125, within(1e-6));
     assertThat(look(STICKS, 50, "", true).doubt()).isCloseTo(0.05 * 0.1, within(1e-9));
-    Plumbing none = rig(new Gauge(Gauge.GaugeKind.NONE, 0, 0.1, 0.1));
+    Network none = rig(new Gauge(Gauge.GaugeKind.NONE, 0, 0.1, 0.1));
     assertThat(look(none, 50, "", false).doubt()).isCloseTo(0.005, within(1e-9));
-    Plumbing sender = rig(Fittings.sender(4, 0.1, 0.1));
+    Network sender = rig(Fittings.sender(4, 0.1, 0.1));
     assertThat(look(sender, 25.5, "", false).coarse()).isTrue();
     assertThat(look(sender, 25.5, "", false).doubt())
         .isCloseTo(0.025 / Math.sqrt(12), within(1e-9));

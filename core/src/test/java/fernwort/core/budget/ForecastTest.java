@@ -16,10 +16,10 @@ class ForecastTest {
   private static final Store FRESH = new Store(1.0, 0.1, false);
   private static final Store GRAY = new Store(1.0, 1.0, true);
 
-  private static Learnt once(Store store, double volume, double estimate, Fact... more) {
+  private static ConsumptionFilter once(Store store, double volume, double estimate, Fact... more) {
     List<Fact> facts = new ArrayList<>(List.of(more));
     facts.add(new Fact.Seen(0, volume, 1e-9, false));
-    return Learnt.of(store, Crew.of(DAYS, 2, facts), facts, estimate, 0);
+    return ConsumptionFilter.of(store, Crew.of(DAYS, 2, facts), facts, estimate, 0);
   }
 
   @Test
@@ -44,14 +44,14 @@ class ForecastTest {
 
   @Test
   void laterThereIsLessByWhatIsUsedAndNeverLessThanCanBeDrawn() {
-    Learnt fresh = once(FRESH, 0.5, 0.01);
+    ConsumptionFilter fresh = once(FRESH, 0.5, 0.01);
     assertThat(fresh.at(0).expected()).isCloseTo(0.5, within(1e-6));
     Range tenDays = fresh.at(10 * DAY);
     assertThat(tenDays.expected()).isBetween(0.29, 0.304);
     assertThat(tenDays.low()).isLessThan(0.26).isGreaterThan(0.16);
     assertThat(tenDays.high()).isGreaterThan(0.34).isLessThan(0.42);
     assertThat(fresh.at(300 * DAY).high()).isEqualTo(0.1);
-    Learnt gray = once(GRAY, 0.6, 0.01);
+    ConsumptionFilter gray = once(GRAY, 0.6, 0.01);
     assertThat(gray.at(10 * DAY).expected()).isBetween(0.796, 0.81);
     assertThat(gray.at(300 * DAY).low()).isEqualTo(1.0);
   }
@@ -66,8 +66,9 @@ class ForecastTest {
         double at = half * DAY / 2;
         facts.add(new Fact.Seen(at, 0.9 - 0.02 * days.between(0, at), 1e-3, false));
       }
-      Learnt learnt =
-          Learnt.leaning(FRESH, Crew.of(DAYS, 2, facts), facts, 0.012, facts.getLast().at());
+      ConsumptionFilter learnt =
+          ConsumptionFilter.leaning(
+              FRESH, Crew.of(DAYS, 2, facts), facts, 0.012, facts.getLast().at());
       assertThat(learnt.crew().lean()).isEqualTo(lean);
       assertThat(learnt.rate().expected()).isCloseTo(0.01, within(1e-3));
     }
@@ -82,20 +83,21 @@ class ForecastTest {
     assertThat(width(ahead(0.9))).isGreaterThan(1.5 * width(ahead(0)));
   }
 
-  private static double width(Learnt learnt) {
+  private static double width(ConsumptionFilter learnt) {
     Range ahead = learnt.at(209 * DAY);
     return ahead.high() - ahead.low();
   }
 
   /** What is learnt from days of 20 L, every other so much more and the rest so much less. */
-  private static Learnt ahead(double differs) {
+  private static ConsumptionFilter ahead(double differs) {
     List<Fact> facts = new ArrayList<>();
     Store deep = new Store(9, 0, false);
     for (int day = 0; day <= 200; day++) {
       double more = day % 2 == 0 ? 0 : 0.02 * differs;
       facts.add(new Fact.Seen(day * DAY, 8 - 0.02 * day - more, 1e-6, false));
     }
-    Learnt learnt = Learnt.of(deep, Crew.of(DAYS, 2, facts), facts, 0.012, 200 * DAY);
+    ConsumptionFilter learnt =
+        ConsumptionFilter.of(deep, Crew.of(DAYS, 2, facts), facts, 0.012, 200 * DAY);
     double rate = learnt.rate().expected();
     assertThat(rate).isCloseTo(0.01, within(1e-3));
     return learnt;
@@ -103,11 +105,11 @@ class ForecastTest {
 
   @Test
   void whatIsPouredInIsThereAndTeachesNothing() {
-    Learnt poured = once(FRESH, 0.5, 0.01, new Fact.Added(0, 0.1, 0.005));
+    ConsumptionFilter poured = once(FRESH, 0.5, 0.01, new Fact.Added(0, 0.1, 0.005));
     // The look of the same moment was before it, or after it: either way there are 500 or 600 L.
     assertThat(poured.volume()).isIn(0.6, poured.volume());
-    Learnt later =
-        Learnt.of(
+    ConsumptionFilter later =
+        ConsumptionFilter.of(
             FRESH,
             Crew.of(DAYS, 2, List.of()),
             List.of(new Fact.Seen(0, 0.5, 1e-9, false), new Fact.Added(1, 0.1, 0.005)),
@@ -115,8 +117,8 @@ class ForecastTest {
             2);
     assertThat(later.volume()).isCloseTo(0.6, within(1e-5));
     assertThat(later.doubt()).isCloseTo(0.005, within(1e-5));
-    Learnt full =
-        Learnt.of(
+    ConsumptionFilter full =
+        ConsumptionFilter.of(
             FRESH,
             Crew.of(DAYS, 2, List.of()),
             List.of(new Fact.Seen(0, 0.5, 1e-9, false), new Fact.Set(1, 0.9, 0.01)),
@@ -133,8 +135,8 @@ class ForecastTest {
     List<Fact> again =
         List.of(new Fact.Seen(0, 0.5, 0.02, true), new Fact.Seen(60, 0.5, 0.02, true));
     Crew crew = Crew.of(DAYS, 2, List.of());
-    double two = Learnt.of(FRESH, crew, once, 0.01, 60).doubt();
-    double same = Learnt.of(FRESH, crew, again, 0.01, 60).doubt();
+    double two = ConsumptionFilter.of(FRESH, crew, once, 0.01, 60).doubt();
+    double same = ConsumptionFilter.of(FRESH, crew, again, 0.01, 60).doubt();
     // What two steps share is 49 of 69 mm of it; a step that is seen again is still anywhere in it.
     assertThat(two).isBetween(0.0135, 0.0155);
     assertThat(same).isBetween(0.016, 0.0195);
@@ -143,18 +145,20 @@ class ForecastTest {
   @Test
   void nobodyOnBoardNeverEnds() {
     List<Fact> facts = List.of(new Fact.People(0, 0), new Fact.Seen(0, 0.5, 1e-6, false));
-    Learnt learnt = Learnt.of(FRESH, Crew.of(DAYS, 2, facts), facts, 0.01, 0);
+    ConsumptionFilter learnt = ConsumptionFilter.of(FRESH, Crew.of(DAYS, 2, facts), facts, 0.01, 0);
     assertThat(learnt.ends().low()).isEqualTo(Crew.FAR);
-    assertThat(Learnt.of(FRESH, Crew.of(DAYS, 2, List.of()), List.of(), 0.01, 0).isKnown())
+    assertThat(
+            ConsumptionFilter.of(FRESH, Crew.of(DAYS, 2, List.of()), List.of(), 0.01, 0).isKnown())
         .isFalse();
   }
 
-  private static List<Oddity> odd(Store store, Fact... facts) {
+  private static List<Anomaly> odd(Store store, Fact... facts) {
     List<Fact> all = List.of(facts);
     Crew crew = Crew.of(DAYS, 2, all);
     double at = all.getLast().at();
-    return Oddity.of(
-        new Oddity.Looked(store, crew, DAYS, all, Learnt.of(store, crew, all, 0.01, at), at));
+    return Anomaly.of(
+        new Anomaly.Looked(
+            store, crew, DAYS, all, ConsumptionFilter.of(store, crew, all, 0.01, at), at));
   }
 
   @Test
@@ -163,7 +167,7 @@ class ForecastTest {
     assertThat(odd(FRESH, evening, new Fact.Seen(30 * 3600, 0.48, 1e-3, false)))
         .singleElement()
         .satisfies(o -> {
-          assertThat(o.kind()).isEqualTo(Oddity.Kind.LEAK);
+          assertThat(o.kind()).isEqualTo(Anomaly.Kind.LEAK);
           assertThat(o.from()).isEqualTo(22 * 3600);
           assertThat(o.to()).isEqualTo(30 * 3600);
           assertThat(o.volume()).isCloseTo(0.0185, within(0.0025));
@@ -179,7 +183,7 @@ class ForecastTest {
     assertThat(odd(FRESH, before, new Fact.Seen(9 * 3600, 0.53, 1e-3, false)))
         .singleElement()
         .satisfies(o -> {
-          assertThat(o.kind()).isEqualTo(Oddity.Kind.UNNOTED_FILL);
+          assertThat(o.kind()).isEqualTo(Anomaly.Kind.UNNOTED_FILL);
           assertThat(o.words().toString()).contains("came in");
         });
     assertThat(odd(GRAY, before, new Fact.Seen(9 * 3600, 0.45, 1e-3, false)))
@@ -195,7 +199,7 @@ class ForecastTest {
     assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.52, 1e-3, false)))
         .singleElement()
         .satisfies(o -> {
-          assertThat(o.kind()).isEqualTo(Oddity.Kind.GAUGE);
+          assertThat(o.kind()).isEqualTo(Anomaly.Kind.GAUGE);
           assertThat(o.volume()).isCloseTo(0.02, within(1e-9));
         });
     assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.54, 1e-3, false)))

@@ -48,7 +48,7 @@ class TripsTest {
     double truth = seconds(trip.get("truth_fresh_ends"));
     Store store = new Store(full, area * tank.get("feed_height_m").asDouble(), false);
     Range ends =
-        Learnt.leaning(
+        ConsumptionFilter.leaning(
                 store,
                 Crew.of(DAYS, 1, facts),
                 facts,

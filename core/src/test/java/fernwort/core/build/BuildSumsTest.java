@@ -7,7 +7,7 @@ import fernwort.core.build.drill.DrillSheet;
 import fernwort.core.build.drill.FaceSheet;
 import fernwort.core.build.joints.BuyList;
 import fernwort.core.build.joints.EndFinding;
-import fernwort.core.build.joints.EndLook;
+import fernwort.core.build.joints.JointCheck;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Connection;
@@ -26,7 +26,7 @@ import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
@@ -34,7 +34,7 @@ import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Map;
@@ -143,8 +143,8 @@ class BuildSumsTest {
 
   @Test
   void supportsAreBoughtWithTheirBolts() {
-    Support strap = new Support("tank", Support.Type.STRAP, 0.2, 0.05, 2, 2500, 1800);
-    Support rail = new Support("tank", Support.Type.RAIL, 0.6, 0.05, 3, 2500, 1800);
+    TankSupport strap = new TankSupport("tank", TankSupport.Type.STRAP, 0.2, 0.05, 2, 2500, 1800);
+    TankSupport rail = new TankSupport("tank", TankSupport.Type.RAIL, 0.6, 0.05, 3, 2500, 1800);
     Rig hung = SmallVan.rig().with(new Built(List.of(), List.of(strap, rail)));
     assertThat(bought(hung))
         .contains(
@@ -165,7 +165,7 @@ class BuildSumsTest {
   }
 
   private static FaceSheet face(Rig rig, DrillSheet.Measured measured) {
-    return DrillSheet.of(rig, rig.part("tank"), Plumbing.of(rig).room("tank"), measured)
+    return DrillSheet.of(rig, rig.part("tank"), Network.of(rig).room("tank"), measured)
         .faces()
         .getFirst();
   }
@@ -279,11 +279,11 @@ class BuildSumsTest {
 
   @Test
   void aFullTankWeighsItsWaterAndItself() {
-    TankRoom room = Plumbing.of(SmallVan.rig()).room("tank");
+    TankRoom room = Network.of(SmallVan.rig()).room("tank");
     // 780 by 380 by 280 mm inside, and 6 % for the tank.
     assertThat(Hanging.fullMass(room)).isCloseTo(1.06 * 0.78 * 0.38 * 0.28 * 999.1, within(1e-6));
-    Support near = new Support("tank", Support.Type.STRAP, 0.1, 0.05, 2, 2500, 1800);
-    Support far = new Support("tank", Support.Type.STRAP, 0.7, 0.05, 2, 1000, 1800);
+    TankSupport near = new TankSupport("tank", TankSupport.Type.STRAP, 0.1, 0.05, 2, 2500, 1800);
+    TankSupport far = new TankSupport("tank", TankSupport.Type.STRAP, 0.7, 0.05, 2, 1000, 1800);
     Hanging hanging = Hanging.of(80, 0.4, 0, 0, 0.4, List.of(near, far), Hanging.Moving.USUAL);
     assertThat(hanging.fullest().orElseThrow().support()).isEqualTo(far);
     assertThat(hanging.moveToCentre()).isCloseTo(0, within(1e-12));
@@ -308,11 +308,11 @@ class BuildSumsTest {
   void brassIsToldInDrinkingWaterAndNowhereElse() {
     Connection port = thread(Gender.MALE, Made.PLASTIC, Optional.empty());
     Connection brass = thread(Gender.FEMALE, Made.BRASS, Optional.empty());
-    assertThat(EndLook.of(joined(new PortRef("pump", "out"), port, brass)))
+    assertThat(JointCheck.of(joined(new PortRef("pump", "out"), port, brass)))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.BRASS);
     Connection leadFree = thread(Gender.FEMALE, Made.LEAD_FREE_BRASS, Optional.empty());
-    assertThat(EndLook.of(joined(new PortRef("pump", "out"), port, leadFree))).isEmpty();
+    assertThat(JointCheck.of(joined(new PortRef("pump", "out"), port, leadFree))).isEmpty();
     // The vent carries air.
     Connection bulkhead =
         new Connection(
@@ -320,7 +320,7 @@ class BuildSumsTest {
             Optional.of(Made.BRASS),
             Optional.empty());
     Connection male = thread(Gender.MALE, Made.BRASS, Optional.empty());
-    assertThat(EndLook.of(joined(new PortRef("tank", "vent"), bulkhead, male))).isEmpty();
+    assertThat(JointCheck.of(joined(new PortRef("tank", "vent"), bulkhead, male))).isEmpty();
   }
 
   @ParameterizedTest
@@ -337,7 +337,7 @@ class BuildSumsTest {
             new PortRef("pump", "out"),
             thread(Gender.MALE, Made.PLASTIC, Optional.of(port)),
             thread(Gender.FEMALE, Made.PLASTIC, Optional.of(line)));
-    assertThat(EndLook.of(rig))
+    assertThat(JointCheck.of(rig))
         .extracting(EndFinding::code)
         .isEqualTo(told ? List.of(EndFinding.Code.SEALED_TWICE) : List.of());
   }
@@ -370,7 +370,7 @@ class BuildSumsTest {
   @MethodSource("quarrels")
   void whatTwoFormsHaveAgainstEachOtherIsTheSameFromBothSides(
       Connection.Form a, Connection.Form b, EndFinding.Code code) {
-    assertThat(EndLook.code(a, b)).isEqualTo(code);
-    assertThat(EndLook.code(b, a)).isEqualTo(code);
+    assertThat(JointCheck.code(a, b)).isEqualTo(code);
+    assertThat(JointCheck.code(b, a)).isEqualTo(code);
   }
 }

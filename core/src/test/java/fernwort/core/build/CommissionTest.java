@@ -10,7 +10,7 @@ import fernwort.core.build.check.PressureHold;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -39,28 +39,28 @@ class CommissionTest {
   @Test
   void lossesAreFoundAgainFromTheFlowsTheyMake() {
     DemoRig demo = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(demo.rig());
+    Network network = Network.of(demo.rig());
     List<String> taps =
         demo.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).map(Part::id).toList();
     State state = demo.state();
-    Hydraulics rough = Hydraulics.of(plumbing).withFittings(2);
+    Hydraulics rough = Hydraulics.of(network).withFittings(2);
     Map<String, Double> timed = new TreeMap<>();
     for (String tap : taps) {
-      double flow = rough.solve(JugAgainstModel.alone(plumbing, state, tap)).fixture(tap);
+      double flow = rough.solve(JugAgainstModel.alone(network, state, tap)).fixture(tap);
       if (flow > 1e-6) {
         timed.put(tap, flow);
       }
     }
     assertThat(timed).isNotEmpty();
-    ModelFit fit = ModelFit.of(plumbing, state, timed);
+    ModelFit fit = ModelFit.of(network, state, timed);
     assertThat(fit.losses().times()).isCloseTo(2, within(0.2));
     assertThat(fit.losses().low()).isLessThanOrEqualTo(2);
     assertThat(fit.losses().high()).isGreaterThanOrEqualTo(1.9);
     assertThat(fit.off()).isLessThan(fit.offBefore());
     assertThat(fit.pump().low()).isLessThanOrEqualTo(1);
     assertThat(fit.pump().high()).isGreaterThanOrEqualTo(1);
-    assertThat(ModelFit.of(plumbing, state, Map.of(timed.keySet().iterator().next(), 1e-4)).pump())
+    assertThat(ModelFit.of(network, state, Map.of(timed.keySet().iterator().next(), 1e-4)).pump())
         .isEqualTo(new ModelFit.Factor(1, 1, 1));
-    assertThatThrownBy(() -> ModelFit.of(plumbing, state, Map.of())).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> ModelFit.of(network, state, Map.of())).isInstanceOf(Refusal.class);
   }
 }

@@ -3,9 +3,9 @@ package fernwort.core.build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.build.drill.Through;
+import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.joints.Adapter;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Mating;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.build.mount.UsualBuild;
@@ -236,14 +236,14 @@ class FormsTest {
   })
   void theCutEndOfALineIsGrippedByWhatFitsIt(Material material, String end, String grip) {
     Line line = line(material, 0.012);
-    assertThat(Adapter.words(Ends.usualEnd(line))).isEqualTo(end);
-    assertThat(Adapter.words(Ends.gripping(line))).isEqualTo(grip);
-    assertThat(Mating.mates(Ends.usualEnd(line), Ends.gripping(line))).isTrue();
+    assertThat(Adapter.words(JointEnds.usualEnd(line))).isEqualTo(end);
+    assertThat(Adapter.words(JointEnds.gripping(line))).isEqualTo(grip);
+    assertThat(Mating.mates(JointEnds.usualEnd(line), JointEnds.gripping(line))).isTrue();
   }
 
   private static String usual(Kind kind, String port, double bore) {
     Part part = new Part("p", "P", "box", 0, 0, 1, 0, kind);
-    return Adapter.words(Ends.usualPort(part, port, line(Material.PEX, bore)));
+    return Adapter.words(JointEnds.usualPort(part, port, line(Material.PEX, bore)));
   }
 
   private static Tank tank(Optional<Double> bore) {
@@ -285,14 +285,14 @@ class FormsTest {
 
   @Test
   void whatAnApplianceHasIsAskedForUntilItIsDescribed() {
-    List<Ends> ends = Ends.of(SmallVan.rig());
+    List<JointEnds> ends = JointEnds.of(SmallVan.rig());
     assertThat(ends).hasSize(10);
     assertThat(ends)
         .filteredOn(e -> e.isAsked(SmallVan.rig()))
         .extracting(e -> e.at().part())
         .containsExactly("tank", "pump", "pump", "sink", "rinse", "tank");
     Rig known = UsualBuild.on(SmallVan.rig());
-    assertThat(Ends.of(known))
+    assertThat(JointEnds.of(known))
         .filteredOn(e -> e.isAsked(known))
         .extracting(e -> e.at().part())
         .containsExactly("sink", "rinse");
@@ -300,9 +300,9 @@ class FormsTest {
 
   @Test
   void aHoleThroughTheFloorLiesWhereTheLinePassesIt() {
-    List<Through> holes = Through.of(SmallVan.rig());
+    List<Penetration> holes = Penetration.of(SmallVan.rig());
     // From the tank at (1.4, -0.2, 0.33) to the pump at (2, 0, 0.8): the floor at 0.6 is at 57 %.
-    Through suction =
+    Penetration suction =
         holes.stream().filter(h -> h.what().equals("Suction")).findFirst().orElseThrow();
     double part = 0.27 / 0.47;
     assertThat(suction.wall()).isFalse();
@@ -312,7 +312,7 @@ class FormsTest {
     // Hose of 13 mm is 18.2 mm outside, and its grommet takes 8 mm more.
     assertThat(suction.diameter()).isCloseTo(0.0262, within(1e-9));
     assertThat(suction.inside()).startsWith("Pump");
-    assertThat(holes).extracting(Through::what).containsExactly("Suction", "Breath");
+    assertThat(holes).extracting(Penetration::what).containsExactly("Suction", "Breath");
     Rig shore =
         RigBuilder.named("Shore")
             .vehicle(SmallVan.VAN)
@@ -322,7 +322,7 @@ class FormsTest {
             .part("far", "Far", 1, 1, 0.8, new Plug(true))
             .line("a", "A", "inlet.out > far.in", 12, 1.2, Material.PEX, 1)
             .build();
-    assertThat(Through.of(shore))
+    assertThat(Penetration.of(shore))
         .singleElement()
         .satisfies(h -> {
           assertThat(h.wall()).isTrue();

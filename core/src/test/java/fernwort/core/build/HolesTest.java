@@ -16,7 +16,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
@@ -63,7 +63,7 @@ class HolesTest {
 
   private static DrillSheet sheet(Rig rig) {
     return DrillSheet.of(
-        rig, rig.part("tank"), Plumbing.of(rig).room("tank"), DrillSheet.Measured.NOTHING);
+        rig, rig.part("tank"), Network.of(rig).room("tank"), DrillSheet.Measured.NOTHING);
   }
 
   private static List<Hole> holes(Rig rig) {
@@ -195,7 +195,7 @@ class HolesTest {
         DrillSheet.of(
             rig,
             rig.part("tank"),
-            Plumbing.of(rig).room("tank"),
+            Network.of(rig).room("tank"),
             new DrillSheet.Measured(Map.of(), Set.of("vent"), Optional.empty()));
     assertThat(there.steps()).hasSize(6);
   }

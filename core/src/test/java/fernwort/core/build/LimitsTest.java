@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.build.check.ModelFit;
-import fernwort.core.build.drill.Through;
+import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.Adapters;
 import fernwort.core.build.joints.BuyList;
 import fernwort.core.build.joints.EndFinding;
-import fernwort.core.build.joints.EndLook;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointCheck;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Mating;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.build.mount.UsualBuild;
@@ -41,7 +41,7 @@ import fernwort.core.kind.machine.Macerator;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.PortRef;
@@ -49,7 +49,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
@@ -88,7 +88,8 @@ class LimitsTest {
   }
 
   private static Hanging.Load load(double used, int fasteners) {
-    Support support = new Support("tank", Support.Type.STRAP, 0, 0.05, fasteners, 2000, 1500);
+    TankSupport support =
+        new TankSupport("tank", TankSupport.Type.STRAP, 0, 0.05, fasteners, 2000, 1500);
     return new Hanging.Load(support, 0, 0, 0, 0, 0, 0, used, 0);
   }
 
@@ -103,18 +104,18 @@ class LimitsTest {
     assertThat(load(1 + 1e-12, 2).fastenersNeeded()).isEqualTo(2);
   }
 
-  private static Hanging hung(double centre, Support... supports) {
+  private static Hanging hung(double centre, TankSupport... supports) {
     return Hanging.of(50, centre, 0, 0, 0.4, List.of(supports), Hanging.Moving.USUAL);
   }
 
-  private static Support rail(double along, int bolts, double pull, double shear) {
-    return new Support("tank", Support.Type.RAIL, along, 0.05, bolts, pull, shear);
+  private static TankSupport rail(double along, int bolts, double pull, double shear) {
+    return new TankSupport("tank", TankSupport.Type.RAIL, along, 0.05, bolts, pull, shear);
   }
 
   @Test
   void aTankTipsOnceItsCentreIsOutside() {
-    Support rear = rail(0.2, 2, 2500, 1800);
-    Support front = rail(0.6, 2, 2500, 1800);
+    TankSupport rear = rail(0.2, 2, 2500, 1800);
+    TankSupport front = rail(0.6, 2, 2500, 1800);
     assertThat(hung(0.2, rear, front).tips()).isFalse();
     assertThat(hung(0.6, rear, front).tips()).isFalse();
     assertThat(hung(0.199, rear, front).tips()).isTrue();
@@ -123,8 +124,8 @@ class LimitsTest {
 
   @Test
   void whatHasNoBoltOrBearsNothingDoesNotHold() {
-    Support loose = rail(0.2, 0, 2500, 1800);
-    Support tight = rail(0.6, 2, 2500, 1800);
+    TankSupport loose = rail(0.2, 0, 2500, 1800);
+    TankSupport tight = rail(0.6, 2, 2500, 1800);
     Hanging one = hung(0.4, loose, tight);
     assertThat(one.loads().getFirst().pull()).isInfinite();
     assertThat(one.loads().getFirst().holds()).isFalse();
@@ -166,12 +167,12 @@ class LimitsTest {
     "0.7, 3.02, 1.52, 1.02, SHELF",
   })
   void aTankIsWellHungByTheFewestBoltsThatHold(
-      double bottom, double length, double width, double height, Support.Type type) {
-    List<Support> supports =
+      double bottom, double length, double width, double height, TankSupport.Type type) {
+    List<TankSupport> supports =
         UsualBuild.on(bed(bottom, length, width, height)).built().supports("tank");
     double inside = length - 0.02;
     double[] along =
-        type == Support.Type.BOX
+        type == TankSupport.Type.BOX
             ? new double[] {0.15 * inside, 0.5 * inside, 0.85 * inside}
             : new double[] {0.2 * inside, 0.8 * inside};
     assertThat(supports).hasSize(along.length).allMatch(s -> s.type() == type);
@@ -188,10 +189,10 @@ class LimitsTest {
   }
 
   private static boolean holds(
-      double mass, double inside, double width, Support.Type type, double[] along, int bolts) {
-    List<Support> supports = new ArrayList<>();
+      double mass, double inside, double width, TankSupport.Type type, double[] along, int bolts) {
+    List<TankSupport> supports = new ArrayList<>();
     for (double at : along) {
-      supports.add(new Support("tank", type, at, 0.2, bolts, 2000, 1500));
+      supports.add(new TankSupport("tank", type, at, 0.2, bolts, 2000, 1500));
     }
     return Hanging.of(mass, inside / 2, 0, 0, width, supports, Hanging.Moving.USUAL)
         .loads()
@@ -227,9 +228,9 @@ class LimitsTest {
             .part("to", "To", 1.2, 0, 1, new Plug(true))
             .line("l", "L", "it.in > to.in", 12, 0.3, Material.PEX, 1)
             .build();
-    Ends at = Ends.of(rig).getFirst();
+    JointEnds at = JointEnds.of(rig).getFirst();
     assertThat(at.isAsked(rig)).isEqualTo(asked);
-    Ends known = new Ends(at.line(), at.at(), at.port(), at.end(), false, true);
+    JointEnds known = new JointEnds(at.line(), at.at(), at.port(), at.end(), false, true);
     assertThat(known.isAsked(rig)).isFalse();
   }
 
@@ -297,17 +298,17 @@ class LimitsTest {
             .part("d", "Beyond", 1.41, 1, 0.9, new Plug(true))
             .part("e", "Below", 1, 1.1, 0.59, new Plug(true))
             .build();
-    Through hole = Through.of(rig).getFirst();
+    Penetration hole = Penetration.of(rig).getFirst();
     assertThat(hole.inside()).containsExactly("Near", "Middle", "Far");
     assertThat(hole.outside()).containsExactly("Below");
   }
 
   private static Map<String, Double> flows(Rig rig, double losses, double pump) {
-    Plumbing plumbing = Plumbing.of(ModelFit.with(rig, losses, pump));
-    Hydraulics hydraulics = Hydraulics.of(plumbing);
+    Network network = Network.of(ModelFit.with(rig, losses, pump));
+    Hydraulics hydraulics = Hydraulics.of(network);
     Map<String, Double> flows = new TreeMap<>();
     for (String tap : List.of("sink", "rinse")) {
-      State alone = JugAgainstModel.alone(plumbing, state(rig), tap);
+      State alone = JugAgainstModel.alone(network, state(rig), tap);
       flows.put(tap, hydraulics.solve(alone).fixture(tap));
     }
     return flows;
@@ -329,7 +330,7 @@ class LimitsTest {
     Rig rig = SmallVan.rig();
     Map<String, Double> timed = new TreeMap<>(flows(rig, 3, 1));
     timed.replaceAll((tap, q) -> tap.equals("sink") ? 1.02 * q : 0.99 * q);
-    ModelFit fit = ModelFit.of(Plumbing.of(rig), state(rig), timed);
+    ModelFit fit = ModelFit.of(Network.of(rig), state(rig), timed);
     // Every step from an eighth to eight times, a forty-eighth of the way each.
     Map<Double, Double> tried = new TreeMap<>();
     for (int i = 0; i <= 48; i++) {
@@ -375,7 +376,7 @@ class LimitsTest {
   void aTapFromWhichNothingRunsIsNamed() {
     Rig rig = SmallVan.rig();
     State off = new State(rig.atRest(), Map.of("tank", 0.08), Slope.LEVEL);
-    assertThatThrownBy(() -> ModelFit.of(Plumbing.of(rig), off, Map.of("sink", 0.0)))
+    assertThatThrownBy(() -> ModelFit.of(Network.of(rig), off, Map.of("sink", 0.0)))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Sink");
   }
@@ -437,7 +438,7 @@ class LimitsTest {
   }
 
   private static EndFinding.Code tail(double hose, double tail) {
-    return EndLook.code(new Connection.HoseEnd(hose), new Connection.HoseTail(tail));
+    return JointCheck.code(new Connection.HoseEnd(hose), new Connection.HoseTail(tail));
   }
 
   @Test

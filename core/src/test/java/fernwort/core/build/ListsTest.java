@@ -5,22 +5,22 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.cut.CutList;
 import fernwort.core.build.cut.Cutting;
-import fernwort.core.build.drill.Through;
+import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.joints.BuyList;
-import fernwort.core.build.joints.EndLook;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointCheck;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.ReadyRig;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Shop;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Map;
@@ -112,17 +112,17 @@ class ListsTest {
             DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig))
         .map(UsualBuild::on)
         .forEach(rig -> {
-          assertThat(EndLook.of(rig)).as(rig.name()).isEmpty();
-          Plumbing plumbing = Plumbing.of(rig);
+          assertThat(JointCheck.of(rig)).as(rig.name()).isEmpty();
+          Network network = Network.of(rig);
           rig.tanks()
               .forEach(t -> {
-                TankRoom room = plumbing.room(t.id());
-                List<Support> supports = rig.built().supports(t.id());
+                TankRoom room = network.room(t.id());
+                List<TankSupport> supports = rig.built().supports(t.id());
                 assertThat(supports).hasSizeBetween(2, 3);
                 assertThat(supports).allMatch(s -> s.fasteners() >= 2 && s.width() > 0);
                 boolean under = t.height() < rig.vehicle().floor();
                 assertThat(supports)
-                    .allMatch(s -> (s.type() == Support.Type.BOX) == under)
+                    .allMatch(s -> (s.type() == TankSupport.Type.BOX) == under)
                     .allMatch(s -> s.along() > 0);
                 Hanging hung =
                     Hanging.of(
@@ -158,13 +158,13 @@ class ListsTest {
     Rig van = UsualBuild.on(SmallVan.rig());
     assertThat(item(van, "box, 200 mm wide").needed()).isEqualTo(3);
     assertThat(item(van, "bolt with nut, washers and lock, working load 2.0 kN in pull").needed())
-        .isEqualTo(van.built().supports().stream().mapToInt(Support::fasteners).sum());
+        .isEqualTo(van.built().supports().stream().mapToInt(TankSupport::fasteners).sum());
   }
 
   @Test
   void whatNobodySaidIsAskedOfAppliancesOnly() {
     Rig van = SmallVan.rig();
-    assertThat(Ends.of(van).stream().filter(e -> e.isAsked(van)).map(e -> e.at().toString()))
+    assertThat(JointEnds.of(van).stream().filter(e -> e.isAsked(van)).map(e -> e.at().toString()))
         .containsExactlyInAnyOrder(
             new PortRef("tank", "feed").toString(),
             new PortRef("pump", "in").toString(),
@@ -177,9 +177,9 @@ class ListsTest {
   @Test
   void theFloorIsPassedWhereTheLineIsAtItsHeight() {
     // From 0.33 m to 0.8 m: the floor at 0.6 m is 0.27/0.47 of the way from x 1.4 to 2.
-    List<Through> holes = Through.of(SmallVan.rig());
-    assertThat(holes).extracting(Through::what).containsExactly("Suction", "Breath");
-    Through suction = holes.getFirst();
+    List<Penetration> holes = Penetration.of(SmallVan.rig());
+    assertThat(holes).extracting(Penetration::what).containsExactly("Suction", "Breath");
+    Penetration suction = holes.getFirst();
     assertThat(suction.at().x()).isCloseTo(1.4 + 0.6 * 0.27 / 0.47, within(1e-6));
     assertThat(suction.at().z()).isEqualTo(0.6);
     assertThat(suction.wall()).isFalse();

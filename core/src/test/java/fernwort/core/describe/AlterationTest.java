@@ -11,7 +11,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Optional;
@@ -66,14 +66,14 @@ class AlterationTest {
         new Alteration.Joined(new Joint(at, Optional.empty(), Optional.empty())).on(again);
     assertThat(nothing.built().joints()).isEmpty();
     // What carries a tank stays while a joint is described, and the other way round.
-    Support shelf = new Support("fresh", Support.Type.SHELF, 0.1, 0.5, 4, 2000, 3000);
+    TankSupport shelf = new TankSupport("fresh", TankSupport.Type.SHELF, 0.1, 0.5, 4, 2000, 3000);
     Alteration supported = new Alteration.Supported("fresh", List.of(shelf));
     Rig both = supported.on(described);
     assertThat(both.built().joints()).containsExactly(barb);
     assertThat(both.built().supports()).containsExactly(shelf);
     assertThat(new Alteration.Joined(line).on(both).built().supports()).containsExactly(shelf);
     assertThat(supported.words(rig)).isEqualTo("Changed what carries Fresh");
-    Support other = new Support("gray", Support.Type.RAIL, 0.1, 0.05, 2, 2000, 3000);
+    TankSupport other = new TankSupport("gray", TankSupport.Type.RAIL, 0.1, 0.05, 2, 2000, 3000);
     Rig two = new Alteration.Supported("gray", List.of(other)).on(both);
     assertThat(two.built().supports()).containsExactlyInAnyOrder(shelf, other);
     assertThat(new Alteration.Supported("fresh", List.of()).on(two).built().supports())

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
 import fernwort.core.kind.end.Fixture;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -53,7 +53,7 @@ class ComparisonTest {
     for (int sections : new int[] {1, 2, 8}) {
       DemoRig coach = LongCoach.of(sections);
       assertThat(coach.rig().parts()).hasSize(sections * LongCoach.PARTS_PER_SECTION);
-      assertThat(OpenWays.find(Plumbing.of(coach.rig()), coach.state()).ways())
+      assertThat(OpenWays.find(Network.of(coach.rig()), coach.state()).ways())
           .filteredOn(w -> coach.rig().part(w.end().part()).kind() instanceof Fixture)
           .hasSize(sections);
     }

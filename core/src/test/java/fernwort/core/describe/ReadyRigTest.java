@@ -6,16 +6,16 @@ import fernwort.core.OnRecord;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.streams.Directions;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -41,10 +41,10 @@ class ReadyRigTest {
       rig.position(both[0], both[1]);
       setting = setting.with(both[0], both[1]);
     }
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Map<String, Double> volumes = new HashMap<>();
     rig.tanks(Contents.FRESH)
-        .forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+        .forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(setting, volumes, Slope.LEVEL);
   }
 
@@ -96,7 +96,7 @@ class ReadyRigTest {
           .as(part.label())
           .allMatch(port -> port.equals("mouth") || port.equals("waste"));
     }
-    assertThat(Directions.of(Plumbing.of(ready.rig())).reversedCheckValves()).isEmpty();
+    assertThat(Directions.of(Network.of(ready.rig())).reversedCheckValves()).isEmpty();
   }
 
   @ParameterizedTest
@@ -122,17 +122,17 @@ class ReadyRigTest {
     if (id.equals("three-in-a-row")) {
       state = state.withVolume("first", 0.055).withVolume("second", 0.005);
     }
-    assertThat(OpenWays.find(Plumbing.of(rig), state).to(end)).isNotEmpty();
+    assertThat(OpenWays.find(Network.of(rig), state).to(end)).isNotEmpty();
   }
 
   @ParameterizedTest
   @MethodSource("all")
   void isInNoDangerAtRest(ReadyRig ready) {
     State rest = halfFull(ready.rig(), firstRest(ready.rig()));
-    Plumbing plumbing = Plumbing.of(ready.rig());
-    Levels levels = Levels.of(plumbing, rest);
-    Ways ways = OpenWays.find(plumbing, rest.setting(), levels);
-    assertThat(Hazards.of(plumbing).warnings(rest.setting(), levels, ways))
+    Network network = Network.of(ready.rig());
+    Levels levels = Levels.of(network, rest);
+    FlowPaths ways = OpenWays.find(network, rest.setting(), levels);
+    assertThat(Hazards.of(network).warnings(rest.setting(), levels, ways))
         .noneMatch(w -> w.severity() == Severity.DANGER);
   }
 

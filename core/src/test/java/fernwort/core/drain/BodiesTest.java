@@ -21,21 +21,20 @@ import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Macerator;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.winter.Leftovers;
-import fernwort.core.winter.sheets.Act;
-import fernwort.core.winter.sheets.Harm;
-import fernwort.core.winter.sheets.Leftover;
+import fernwort.core.winter.FrostRisks;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.Procedure;
-import fernwort.core.winter.sheets.Remaining;
-import fernwort.core.winter.sheets.Remains;
+import fernwort.core.winter.sheets.ResidualWater;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -50,19 +49,19 @@ class BodiesTest {
 
   private static final double COLD = 258.15;
 
-  private static Wintering after(Plumbing plumbing, String... turns) {
-    State rest = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+  private static Wintering after(Network network, String... turns) {
+    State rest = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
     List<Turn> steps =
         Stream.of(turns).map(t -> t.split(" ")).map(t -> new Turn(t[0], t[1])).toList();
-    return Procedure.run(plumbing, Filled.of(plumbing, rest), steps);
+    return Procedure.run(network, Filled.of(network, rest), steps);
   }
 
-  private static Harm harm(Plumbing plumbing, Wintering now, String id) {
-    return Leftovers.of(plumbing, now, COLD).stream()
+  private static FrostHarm harm(Network network, Wintering now, String id) {
+    return FrostRisks.of(network, now, COLD).stream()
         .filter(r -> r.id().equals(id))
-        .map(Remaining::harm)
+        .map(FrostRisk::harm)
         .findFirst()
-        .orElse(Harm.NONE);
+        .orElse(FrostHarm.NONE);
   }
 
   private static Rig fall(double height, Kind body) {
@@ -91,60 +90,60 @@ class BodiesTest {
 
   @Test
   void aHeaterKeepsWhatLiesUnderItsDrain() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Heater(Heater.Type.STORAGE, true, 0.02)));
-    assertThat(after(plumbing, "top open").wetness().body("body")).isEqualTo(5e-4);
-    double left = after(plumbing, "top open", "body drained").wetness().body("body");
+    Network network = Network.of(fall(1.0, new Heater(Heater.Type.STORAGE, true, 0.02)));
+    assertThat(after(network, "top open").wetness().body("body")).isEqualTo(5e-4);
+    double left = after(network, "top open", "body drained").wetness().body("body");
     // Half a litre upright, half as high again as wide: 113 mm high, two centimetres stay.
     assertThat(left).isCloseTo(5e-4 * 20 / 112.7, within(1e-6));
-    assertThat(harm(plumbing, after(plumbing), "body")).isEqualTo(Harm.DANGER);
-    assertThat(harm(plumbing, after(plumbing, "top open", "body drained"), "body"))
-        .isEqualTo(Harm.WARNING);
+    assertThat(harm(network, after(network), "body")).isEqualTo(FrostHarm.DANGER);
+    assertThat(harm(network, after(network, "top open", "body drained"), "body"))
+        .isEqualTo(FrostHarm.WARNING);
   }
 
   @Test
   void aCoilKeepsAllOfItUntilItIsBlown() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Heater(Heater.Type.INSTANT, false, 0)));
-    Wintering drained = after(plumbing, "top open", "cap off");
+    Network network = Network.of(fall(1.0, new Heater(Heater.Type.INSTANT, false, 0)));
+    Wintering drained = after(network, "top open", "cap off");
     assertThat(drained.wetness().body("body")).isEqualTo(5e-4);
     assertThat(drained.wetness().lines().values()).allMatch(List::isEmpty);
-    Wintering blown = new Act.Blown(List.of(), List.of("body")).on(plumbing, drained);
-    assertThat(Leftovers.of(plumbing, blown, COLD)).isEmpty();
+    Wintering blown = new Operation.Blown(List.of(), List.of("body")).on(network, drained);
+    assertThat(FrostRisks.of(network, blown, COLD)).isEmpty();
   }
 
   @Test
   void aPumpRunDryKeepsAFifthAndUndoneNothing() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, Fittings.pressurePump(10, 2.5)));
-    assertThat(harm(plumbing, after(plumbing, "top open", "cap off"), "body"))
-        .isEqualTo(Harm.DANGER);
-    Wintering dry = after(plumbing, "top open", "cap off", "body on", "body off");
+    Network network = Network.of(fall(1.0, Fittings.pressurePump(10, 2.5)));
+    assertThat(harm(network, after(network, "top open", "cap off"), "body"))
+        .isEqualTo(FrostHarm.DANGER);
+    Wintering dry = after(network, "top open", "cap off", "body on", "body off");
     assertThat(dry.wetness().body("body")).isCloseTo(1e-4, within(1e-12));
-    assertThat(harm(plumbing, dry, "body")).isEqualTo(Harm.WARNING);
-    Wintering undone = after(plumbing, "top open", "cap off", "body undone");
+    assertThat(harm(network, dry, "body")).isEqualTo(FrostHarm.WARNING);
+    Wintering undone = after(network, "top open", "cap off", "body undone");
     assertThat(undone.wetness().bodies().getOrDefault("body", 0.0)).isZero();
-    assertThat(Leftovers.of(plumbing, undone, COLD)).isEmpty();
+    assertThat(FrostRisks.of(network, undone, COLD)).isEmpty();
   }
 
   @Test
   void behindAGrayTankIsWaterWhileItHoldsSomeAndBehindAFreshOneAlways() {
     DemoRig van = DemoRig.called("marginalia");
-    Plumbing plumbing = Plumbing.of(van.rig());
+    Network network = Network.of(van.rig());
     for (double litres : new double[] {0, 20}) {
       State state = van.state().withVolume("gray", litres / 1000).withVolume("main", litres / 1000);
-      Wetness wet = Filled.of(plumbing, state).wetness();
-      assertThat(wet.volume(lowestLine(plumbing, "main"))).as("fresh, %.0f L", litres).isPositive();
-      assertThat(wet.volume(lowestLine(plumbing, "gray")) > 0)
+      Wetness wet = Filled.of(network, state).wetness();
+      assertThat(wet.volume(lowestLine(network, "main"))).as("fresh, %.0f L", litres).isPositive();
+      assertThat(wet.volume(lowestLine(network, "gray")) > 0)
           .as("gray, %.0f L", litres)
           .isEqualTo(litres > 0);
     }
   }
 
   /** Returns the line at the lowest port of a tank. */
-  private static Line lowestLine(Plumbing plumbing, String tank) {
-    Part part = plumbing.rig().part(tank);
+  private static Line lowestLine(Network network, String tank) {
+    Part part = network.rig().part(tank);
     return ((Tank) part.kind())
         .tankPorts().stream()
             .min(Comparator.comparingDouble(port -> port.at().z()))
-            .map(port -> plumbing.rig().lines().get(plumbing.lineAt(part.port(port.id()))))
+            .map(port -> network.rig().lines().get(network.lineAt(part.port(port.id()))))
             .orElseThrow();
   }
 
@@ -175,16 +174,16 @@ class BodiesTest {
             new Heater(Heater.Type.INSTANT, false, 0));
     List<String> told = new ArrayList<>();
     for (Kind kind : kinds) {
-      Plumbing plumbing = Plumbing.of(fall(1.0, kind));
+      Network network = Network.of(fall(1.0, kind));
       told.add("## " + OnRecord.tell(kind));
-      tell(told, "full", plumbing, after(plumbing));
-      tell(told, "run out", plumbing, after(plumbing, "top open", "cap off"));
+      tell(told, "full", network, after(network));
+      tell(told, "run out", network, after(network, "top open", "cap off"));
     }
     OnRecord.assertAsRead("words/leftovers", told);
   }
 
-  private static void tell(List<String> told, String when, Plumbing plumbing, Wintering now) {
-    for (Remaining left : Leftovers.of(plumbing, now, COLD)) {
+  private static void tell(List<String> told, String when, Network network, Wintering now) {
+    for (FrostRisk left : FrostRisks.of(network, now, COLD)) {
       told.add(
           "%s: %s %s m³, %s: %s. %s"
               .formatted(
@@ -206,13 +205,13 @@ class BodiesTest {
             .line("a", "A", "tank.low > pump.in", 12, 1, Material.PEX, 1)
             .line("b", "B", "pump.out > tap.cold", 12, 1, Material.PEX, 1)
             .build();
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     List<Turn> on = List.of(new Turn("pump", Kind.ON));
     for (double litres : new double[] {60, 0}) {
       State state = new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
-      Wintering before = Filled.of(plumbing, state);
+      Wintering before = Filled.of(network, state);
       double full = before.wetness().body("pump");
-      assertThat(Procedure.run(plumbing, before, on).wetness().body("pump"))
+      assertThat(Procedure.run(network, before, on).wetness().body("pump"))
           .as("%.0f L", litres)
           .isCloseTo(litres > 0 ? full : full / 5, within(1e-12));
       assertThat(full).isPositive();
@@ -221,30 +220,30 @@ class BodiesTest {
 
   @Test
   void whatStaysIsToldTheMostFirstAndOfTheTanksAskedAfter() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Strainer()));
-    State shut = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
-    assertThat(Remains.of(plumbing, shut, Set.of(), false)).isEmpty();
-    List<Leftover> lines = Remains.of(plumbing, shut, Set.of(), true);
-    assertThat(lines).extracting(Leftover::id).contains("upper", "lower", "body");
+    Network network = Network.of(fall(1.0, new Strainer()));
+    State shut = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
+    assertThat(ResidualWater.of(network, shut, Set.of(), false)).isEmpty();
+    List<ResidualWater> lines = ResidualWater.of(network, shut, Set.of(), true);
+    assertThat(lines).extracting(ResidualWater::id).contains("upper", "lower", "body");
     assertThat(lines)
-        .isSortedAccordingTo(Comparator.comparingDouble(Leftover::volume).reversed())
+        .isSortedAccordingTo(Comparator.comparingDouble(ResidualWater::volume).reversed())
         .filteredOn(l -> l.id().equals("body"))
         .singleElement()
-        .satisfies(l -> assertThat(l.kind()).isEqualTo(Leftover.Kind.BODY));
+        .satisfies(l -> assertThat(l.kind()).isEqualTo(ResidualWater.Kind.BODY));
     DemoRig van = DemoRig.called("marginalia");
     State stands = van.state().withVolume("main", 0.02).withVolume("low", 5e-7);
-    assertThat(Remains.of(Plumbing.of(van.rig()), stands, Set.of("main", "low"), false))
-        .containsExactly(new Leftover("main", Leftover.Kind.TANK, 0.02));
+    assertThat(ResidualWater.of(Network.of(van.rig()), stands, Set.of("main", "low"), false))
+        .containsExactly(new ResidualWater("main", ResidualWater.Kind.TANK, 0.02));
   }
 
   @Test
   void aBowlIsAnOpeningAndABallHalfWayKeepsNothing() {
-    Plumbing bowl = Plumbing.of(fall(1.0, new Strainer()));
+    Network bowl = Network.of(fall(1.0, new Strainer()));
     // The bowl off lets the riser above it run out without the cap.
     assertThat(after(bowl, "top open", "body off").wetness().body("body")).isZero();
     assertThat(after(bowl, "top open", "body off").wetness().of(bowl.rig().lines().getFirst()))
         .isEmpty();
-    Plumbing ball = Plumbing.of(fall(1.0, Fittings.twoWay(0)));
+    Network ball = Network.of(fall(1.0, Fittings.twoWay(0)));
     assertThat(after(ball, "top open", "cap off", "body open").wetness().body("body"))
         .isCloseTo(0.15 * 5e-4, within(1e-12));
     assertThat(after(ball, "top open", "cap off", "body half").wetness().body("body")).isZero();
@@ -252,16 +251,16 @@ class BodiesTest {
 
   @Test
   void aStrawHoldsItsWaterAndIsADanger() {
-    Plumbing plumbing = Plumbing.of(fall(1.0, new Strainer()));
-    Wintering shut = after(plumbing, "cap off");
-    assertThat(harm(plumbing, shut, "upper")).isEqualTo(Harm.DANGER);
-    List<Remaining> told = Leftovers.withHelp(plumbing, shut, COLD);
+    Network network = Network.of(fall(1.0, new Strainer()));
+    Wintering shut = after(network, "cap off");
+    assertThat(harm(network, shut, "upper")).isEqualTo(FrostHarm.DANGER);
+    List<FrostRisk> told = FrostRisks.withHelp(network, shut, COLD);
     assertThat(told)
         .filteredOn(r -> r.id().equals("upper"))
         .singleElement()
         .satisfies(r -> {
           assertThat(r.how().toString()).contains("closed end");
-          assertThat(r.help()).contains(new Act.Put("top", "open"));
+          assertThat(r.help()).contains(new Operation.Put("top", "open"));
         });
   }
 }

@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.time.Duration;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -65,13 +65,13 @@ class EffortTest {
   @Test
   void planningAndRunningLookAtIt() {
     DemoRig tern = DemoRig.all().get(1);
-    Plumbing plumbing = Plumbing.of(tern.rig());
-    Plans plans = Plans.of(plumbing);
+    Network network = Network.of(tern.rig());
+    Plans plans = Plans.of(network);
     Effort over = Effort.of(LONG);
     over.cancel();
     assertThatThrownBy(() ->
             over.on(() -> {
-              Jobs.of(plumbing).all().forEach(job -> plans.plan(job, tern.state()));
+              Jobs.of(network).all().forEach(job -> plans.plan(job, tern.state()));
               return true;
             }))
         .isInstanceOf(EffortExceededException.class);

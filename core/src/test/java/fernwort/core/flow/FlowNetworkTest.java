@@ -74,7 +74,7 @@ class FlowNetworkTest {
       int a = net.junction(0);
       int b = net.junction(0);
       net.link(mains, a, pipe(0.013, 5));
-      net.link(a, b, new Hold(20, OneWay.FREE_END));
+      net.link(a, b, new PressureControl(20, OneWay.FREE_END));
       net.link(b, net.reservoir(0), new Orifice(rated, 20, Double.POSITIVE_INFINITY));
       SteadyFlow flow = net.build().solve();
       assertThat(flow.heads()[b]).isCloseTo(20, within(1e-3));
@@ -86,7 +86,7 @@ class FlowNetworkTest {
     FlowNetwork.Builder net = FlowNetwork.builder();
     int mains = net.reservoir(10);
     int a = net.junction(0);
-    net.link(mains, a, new Hold(20, OneWay.FREE_END));
+    net.link(mains, a, new PressureControl(20, OneWay.FREE_END));
     net.link(a, net.reservoir(0), new Orifice(1e-4, 10, Double.POSITIVE_INFINITY));
     assertThat(net.build().solve().heads()[a]).isCloseTo(10, within(1e-3));
   }
@@ -97,7 +97,7 @@ class FlowNetworkTest {
     int mains = net.reservoir(40);
     int a = net.junction(0);
     int end = net.junction(1);
-    net.link(mains, a, new Hold(20, OneWay.FREE_END));
+    net.link(mains, a, new PressureControl(20, OneWay.FREE_END));
     net.link(a, end, pipe(0.01, 3));
     assertThat(net.build().solve().heads()[end]).isEqualTo(20);
   }

@@ -99,7 +99,7 @@ public class FlowReferenceTest {
       rig.junction(0), rig.junction(0), rig.junction(0), rig.junction(0), rig.junction(0)
     };
     double set = Fluid.WATER.head(number(c, "regulator_set_pa"));
-    rig.link(tap, at[0], new Hold(set, OneWay.FREE_END));
+    rig.link(tap, at[0], new PressureControl(set, OneWay.FREE_END));
     rig.link(at[0], at[1], pipe(c.get("hose")));
     rig.link(at[1], at[2], new OneWay(Fluid.WATER.head(number(c, "check_cracking_pa"))));
     double rated = number(c, "filter_rated_flow_l_per_min") * LITRES_PER_MINUTE;

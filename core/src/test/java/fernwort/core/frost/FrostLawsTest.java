@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.util.List;
 import java.util.Set;
 import net.jqwik.api.ForAll;
@@ -67,21 +67,22 @@ class FrostLawsTest {
   @Test
   void warmthInsulationAndDrainingHelp() {
     DemoRig rig = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(rig.rig());
-    Wintering now = Filled.of(plumbing, rig.state());
-    Tonight.Asked asked = new Tonight.Asked(night(272, 262), 288, 3, 288, false, 0, Set.of());
-    Tonight tonight = Tonight.of(plumbing, now, asked);
+    Network network = Network.of(rig.rig());
+    Wintering now = Filled.of(network, rig.state());
+    FreezeForecast.Asked asked =
+        new FreezeForecast.Asked(night(272, 262), 288, 3, 288, false, 0, Set.of());
+    FreezeForecast tonight = FreezeForecast.of(network, now, asked);
     assertThat(tonight.exposures().getFirst().zero()).isPresent();
-    assertThat(Tonight.of(plumbing, now, asked.insulated(0.02)).watts())
+    assertThat(FreezeForecast.of(network, now, asked.insulated(0.02)).watts())
         .isLessThan(tonight.watts());
-    assertThat(Tonight.of(plumbing, now, asked.withDoorsOpen()).coldest())
+    assertThat(FreezeForecast.of(network, now, asked.withDoorsOpen()).coldest())
         .isLessThanOrEqualTo(tonight.coldest() + 0.1);
     String first = tonight.exposures().getFirst().id();
-    assertThat(Tonight.of(plumbing, now, asked.draining(Set.of(first))).exposures())
-        .extracting(Tonight.Exposure::id)
+    assertThat(FreezeForecast.of(network, now, asked.draining(Set.of(first))).exposures())
+        .extracting(FreezeForecast.Exposure::id)
         .doesNotContain(first);
-    Tonight.BatteryEnd end =
-        Tonight.battery(plumbing, now, asked, tonight.energy() / 2).orElseThrow();
+    FreezeForecast.BatteryEnd end =
+        FreezeForecast.battery(network, now, asked, tonight.energy() / 2).orElseThrow();
     assertThat(end.ends()).isBetween(0.0, asked.outside().length());
     assertThat(end.zero().orElse(1e9)).isGreaterThan(end.ends());
   }
@@ -89,15 +90,16 @@ class FrostLawsTest {
   @Test
   void nothingFreezesInTheColdestNightThatItStands() {
     DemoRig rig = DemoRig.all().getLast();
-    Plumbing plumbing = Plumbing.of(rig.rig());
-    Wintering now = Filled.of(plumbing, rig.state());
+    Network network = Network.of(rig.rig());
+    Wintering now = Filled.of(network, rig.state());
     Curve outside = night(272, 262);
-    Tonight.Asked asked = new Tonight.Asked(outside, 288, 3, 288, false, 0, Set.of());
-    double coldest = Tonight.of(plumbing, now, asked).coldest();
+    FreezeForecast.Asked asked = new FreezeForecast.Asked(outside, 288, 3, 288, false, 0, Set.of());
+    double coldest = FreezeForecast.of(network, now, asked).coldest();
     for (double more : new double[] {0.1, -0.2}) {
       Curve shifted = outside.warmer(coldest + more - outside.lowest());
       boolean freezes =
-          Tonight.of(plumbing, now, new Tonight.Asked(shifted, 288, 3, 288, false, 0, Set.of()))
+          FreezeForecast.of(
+                  network, now, new FreezeForecast.Asked(shifted, 288, 3, 288, false, 0, Set.of()))
               .exposures()
               .stream()
               .anyMatch(e -> e.zero().isPresent());

@@ -12,7 +12,7 @@ import fernwort.core.kind.Motor;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.TwoWayValve;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
@@ -30,7 +30,7 @@ class FrostValveTest {
   private static final double FIVE = 278.15;
   private static final double HOUR = 3600;
 
-  private static final Plumbing PLUMBING = Plumbing.of(rig(Optional.of(FIVE)));
+  private static final Network PLUMBING = Network.of(rig(Optional.of(FIVE)));
 
   private static Rig rig(Optional<Double> below) {
     TwoWayValve plain = (TwoWayValve) Fittings.twoWay(90);
@@ -58,7 +58,7 @@ class FrostValveTest {
   private static List<FrostValve> night(Wintering now, double lowest) {
     Curve curve = new Curve(List.of(0.0, 10 * HOUR), List.of(283.15, lowest));
     return FrostValve.tonight(
-        PLUMBING, now, new Tonight.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()));
+        PLUMBING, now, new FreezeForecast.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()));
   }
 
   @Test
@@ -81,7 +81,7 @@ class FrostValveTest {
         FrostValve.tonight(
                 PLUMBING,
                 full("open"),
-                new Tonight.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()))
+                new FreezeForecast.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()))
             .getFirst();
     // Two kelvin an hour outside are 0.8 in the box: 5 K lower after 6.25 hours.
     assertThat(valve.opens().orElseThrow()).isCloseTo(6.25 * HOUR, within(61.0));
@@ -91,7 +91,7 @@ class FrostValveTest {
             FrostValve.tonight(
                     PLUMBING,
                     full("open"),
-                    new Tonight.Asked(even, FIVE, 0, FIVE, false, 0, Set.of()))
+                    new FreezeForecast.Asked(even, FIVE, 0, FIVE, false, 0, Set.of()))
                 .getFirst()
                 .opens())
         .isEmpty();
@@ -99,17 +99,18 @@ class FrostValveTest {
 
   @Test
   void oneThatMindsOnlyItsPowerOpensAtNoTemperatureAndOneThatIsOpenIsNoNews() {
-    Plumbing plumbing = Plumbing.of(rig(Optional.empty()));
-    State rest = new State(plumbing.rig().atRest(), Map.of(), Slope.LEVEL);
+    Network network = Network.of(rig(Optional.empty()));
+    State rest = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
     Curve cold = new Curve(List.of(0.0, HOUR), List.of(263.15, 253.15));
-    Tonight.Asked asked = new Tonight.Asked(cold, 283.15, 0, 283.15, false, 0, Set.of());
-    assertThat(FrostValve.tonight(plumbing, Filled.of(plumbing, rest), asked))
+    FreezeForecast.Asked asked =
+        new FreezeForecast.Asked(cold, 283.15, 0, 283.15, false, 0, Set.of());
+    assertThat(FrostValve.tonight(network, Filled.of(network, rest), asked))
         .singleElement()
         .satisfies(v -> {
           assertThat(v.opensBelow()).isEmpty();
           assertThat(v.opens()).isEmpty();
         });
-    assertThat(FrostValve.tonight(plumbing, Filled.of(plumbing, rest.with("frost", "open")), asked))
+    assertThat(FrostValve.tonight(network, Filled.of(network, rest.with("frost", "open")), asked))
         .isEmpty();
   }
 
@@ -125,9 +126,9 @@ class FrostValveTest {
   @Test
   void aTankThatStandsOpenToTheValveRunsOut() {
     DemoRig tern = DemoRig.all().getLast();
-    Plumbing plumbing = Plumbing.of(tern.rig());
+    Network network = Network.of(tern.rig());
     double lost =
-        FrostValve.loses(plumbing, Filled.of(plumbing, tern.state()), "frost-motor", "open");
+        FrostValve.loses(network, Filled.of(network, tern.state()), "frost-motor", "open");
     assertThat(lost).isGreaterThan(0.8 * tern.state().volume("fore"));
   }
 }

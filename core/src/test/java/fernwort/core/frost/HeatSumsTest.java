@@ -12,7 +12,7 @@ import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Heater;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -244,9 +244,9 @@ class HeatSumsTest {
         part.kind());
   }
 
-  private static Tonight.Asked asked(double evening, double morning, double wind) {
+  private static FreezeForecast.Asked asked(double evening, double morning, double wind) {
     Curve outside = new Curve(List.of(0.0, 10 * HOUR), List.of(evening, morning));
-    return new Tonight.Asked(outside, 290, wind, 285, false, 0, Set.of());
+    return new FreezeForecast.Asked(outside, 290, wind, 285, false, 0, Set.of());
   }
 
   @Test
@@ -260,7 +260,7 @@ class HeatSumsTest {
     assertThat(Shelter.isOpen(rig, high)).isTrue();
     assertThat(Shelter.share(rig, box)).isEqualTo(0.6);
     assertThat(Shelter.share(rig, belly)).isZero();
-    Tonight.Asked open = asked(272, 262, 0).withDoorsOpen();
+    FreezeForecast.Asked open = asked(272, 262, 0).withDoorsOpen();
     assertThat(Shelter.share(rig, box, open)).isEqualTo(0.9);
     assertThat(Shelter.share(rig, belly, open)).isZero();
     Rig warm = inPlaces(Optional.of(0.95), Optional.empty());
@@ -295,7 +295,7 @@ class HeatSumsTest {
     assertThat(1 / still.conductance())
         .isCloseTo(new PipeWall(0.012, wall, conductivity, 0).resistance(11), within(1e-9));
     // Out in the wind the film is thinner, and foam put round it counts.
-    Tonight.Asked foam = asked(272, 262, 8).insulated(0.01);
+    FreezeForecast.Asked foam = asked(272, 262, 8).insulated(0.01);
     Cooling windy = Shelter.line(rig, line, rig.place("belly"), foam);
     PipeWall wrapped = new PipeWall(0.012, wall, conductivity, 0.01);
     double film = Shelter.across(wrapped.outside(), 8);
@@ -306,38 +306,38 @@ class HeatSumsTest {
   @Test
   void aTanksLossIsItsSurfaceTimesItsWall() {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Part tank = rig.part("tank");
     double wall = ((Tank) tank.kind()).wall();
-    double capacity = plumbing.room("tank").capacity();
+    double capacity = network.room("tank").capacity();
     double area = 6 * Math.pow(capacity, 2.0 / 3);
-    assertThat(Shelter.conductance(plumbing, tank, rig.place("box"), asked(272, 262, 9)))
+    assertThat(Shelter.conductance(network, tank, rig.place("box"), asked(272, 262, 9)))
         .isCloseTo(area / (1.0 / 8 + wall / 0.4), within(1e-9));
     // 5.7 + 3.8 · 9 W/(m² K) in the wind below the floor.
-    assertThat(Shelter.conductance(plumbing, tank, rig.place("belly"), asked(272, 262, 9)))
+    assertThat(Shelter.conductance(network, tank, rig.place("belly"), asked(272, 262, 9)))
         .isCloseTo(area / (1 / 39.9 + wall / 0.4), within(1e-9));
     Part filter = rig.part("filter");
     double body = 6 * Math.pow(filter.volume(), 2.0 / 3);
-    assertThat(Shelter.conductance(plumbing, filter, rig.place("box"), asked(272, 262, 0)))
+    assertThat(Shelter.conductance(network, filter, rig.place("box"), asked(272, 262, 0)))
         .isCloseTo(body / (1.0 / 8 + 0.003 / 0.4), within(1e-9));
   }
 
-  private static Tonight tonight(Rig rig, Tonight.Asked asked) {
-    Plumbing plumbing = Plumbing.of(rig);
+  private static FreezeForecast tonight(Rig rig, FreezeForecast.Asked asked) {
+    Network network = Network.of(rig);
     State state = new State(rig.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    return Tonight.of(plumbing, Filled.of(plumbing, state), asked);
+    return FreezeForecast.of(network, Filled.of(network, state), asked);
   }
 
-  private static Tonight.Exposure of(Tonight night, String id) {
+  private static FreezeForecast.Exposure of(FreezeForecast night, String id) {
     return night.exposures().stream().filter(e -> e.id().equals(id)).findFirst().orElseThrow();
   }
 
   @Test
   void aNightListsWhatHoldsWaterTheFirstToFreezeFirst() {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
-    Tonight night = tonight(rig, asked(272, 262, 3));
+    FreezeForecast night = tonight(rig, asked(272, 262, 3));
     assertThat(night.exposures())
-        .extracting(Tonight.Exposure::id)
+        .extracting(FreezeForecast.Exposure::id)
         .containsExactlyInAnyOrder("feed", "up", "tank", "filter");
     List<Double> zeros =
         night.exposures().stream().map(e -> e.zero().orElse(Double.MAX_VALUE)).toList();
@@ -351,17 +351,18 @@ class HeatSumsTest {
     assertThat(night.byPlace()).isEqualTo(Map.of("belly", 3L));
     assertThat(night.watts())
         .isCloseTo(
-            night.exposures().stream().mapToDouble(Tonight.Exposure::watts).sum(), within(1e-9));
+            night.exposures().stream().mapToDouble(FreezeForecast.Exposure::watts).sum(),
+            within(1e-9));
   }
 
   @Test
   void wattsDripAndEnergyOfALineUnderTheFloor() {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
-    Tonight.Asked asked = asked(268.15, 268.15, 0);
-    Tonight night = tonight(rig, asked);
+    FreezeForecast.Asked asked = asked(268.15, 268.15, 0);
+    FreezeForecast night = tonight(rig, asked);
     Line up = rig.lines().get(1);
     double metre = Shelter.line(rig, up, rig.place("belly"), asked).conductance();
-    Tonight.Exposure line = of(night, "up");
+    FreezeForecast.Exposure line = of(night, "up");
     // 1.2 m at 2 °C in air of -5 °C; a drip at 11.85 °C gives up what is lost at 0 °C.
     assertThat(line.watts()).isCloseTo(1.2 * metre * 7, within(1e-9));
     assertThat(line.drip()).isCloseTo(1.2 * metre * 5 / (ColdWater.heat(1) * 11.85), within(1e-15));
@@ -373,7 +374,8 @@ class HeatSumsTest {
   void aNightThatEndsWithinAnHourTakesNoMoreThanThat() {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
     Curve outside = new Curve(List.of(0.0, 2.5 * HOUR), List.of(268.15, 268.15));
-    Tonight night = tonight(rig, new Tonight.Asked(outside, 290, 0, 285, false, 0, Set.of()));
+    FreezeForecast night =
+        tonight(rig, new FreezeForecast.Asked(outside, 290, 0, 285, false, 0, Set.of()));
     assertThat(night.energy()).isCloseTo(2.5 * HOUR * night.watts(), within(1e-3));
   }
 
@@ -381,20 +383,20 @@ class HeatSumsTest {
   void aPadIsSharedByWhatItsPlaceHoldsAndBatteriesEnd() {
     Rig cold = inPlaces(Optional.of(0.0), Optional.empty());
     Rig padded = inPlaces(Optional.of(0.0), Optional.of(2000.0));
-    Tonight.Asked asked = asked(266, 262, 0);
+    FreezeForecast.Asked asked = asked(266, 262, 0);
     assertThat(of(tonight(cold, asked), "tank").lowest()).isLessThan(ColdWater.ZERO);
     assertThat(of(tonight(padded, asked), "tank").zero()).isEmpty();
     assertThat(of(tonight(padded, asked), "filter").zero()).isPresent();
-    Plumbing plumbing = Plumbing.of(cold);
+    Network network = Network.of(cold);
     State state = new State(cold.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    var now = Filled.of(plumbing, state);
-    Tonight.Asked steady = asked(268.15, 268.15, 0);
+    var now = Filled.of(network, state);
+    FreezeForecast.Asked steady = asked(268.15, 268.15, 0);
     double watts = tonight(cold, steady).watts();
-    Tonight.BatteryEnd end =
-        Tonight.battery(plumbing, now, steady, 3.25 * HOUR * watts).orElseThrow();
+    FreezeForecast.BatteryEnd end =
+        FreezeForecast.battery(network, now, steady, 3.25 * HOUR * watts).orElseThrow();
     assertThat(end.ends()).isCloseTo(3.25 * HOUR, within(1.0));
     assertThat(end.zero().orElseThrow()).isGreaterThan(end.ends() + 60);
-    assertThat(Tonight.battery(plumbing, now, steady, 10.01 * HOUR * watts)).isEmpty();
+    assertThat(FreezeForecast.battery(network, now, steady, 10.01 * HOUR * watts)).isEmpty();
   }
 
   @Test
@@ -405,18 +407,20 @@ class HeatSumsTest {
             .part("tap", "Tap", 1, 0, 1.4, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("up", "Up", "boiler.hot > tap.cold", 12, 1.2, Material.PEX, 1)
             .build();
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     State off = new State(rig.atRest(), Map.of(), Slope.LEVEL);
-    Tonight.Asked asked = asked(272, 262, 0);
-    assertThat(Tonight.of(plumbing, Filled.of(plumbing, off), asked).exposures())
-        .extracting(Tonight.Exposure::id)
+    FreezeForecast.Asked asked = asked(272, 262, 0);
+    assertThat(FreezeForecast.of(network, Filled.of(network, off), asked).exposures())
+        .extracting(FreezeForecast.Exposure::id)
         .containsExactlyInAnyOrder("boiler", "up");
     assertThat(
-            Tonight.of(plumbing, Filled.of(plumbing, off.with("boiler", "on")), asked).exposures())
-        .extracting(Tonight.Exposure::id)
+            FreezeForecast.of(network, Filled.of(network, off.with("boiler", "on")), asked)
+                .exposures())
+        .extracting(FreezeForecast.Exposure::id)
         .containsExactly("up");
     assertThat(
-            Tonight.of(plumbing, Filled.of(plumbing, off), asked.draining(Set.of("boiler", "up")))
+            FreezeForecast.of(
+                    network, Filled.of(network, off), asked.draining(Set.of("boiler", "up")))
                 .exposures())
         .isEmpty();
   }

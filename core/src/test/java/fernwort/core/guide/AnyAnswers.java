@@ -1,13 +1,13 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.Answers.Drain;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Piece;
-import fernwort.core.guide.Answers.Runs;
-import fernwort.core.guide.Answers.Size;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.RigAnswers.Drain;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Piece;
+import fernwort.core.guide.RigAnswers.Runs;
+import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
@@ -34,13 +34,13 @@ final class AnyAnswers {
     return new Spot(random.nextInt(5), random.nextInt(3));
   }
 
-  private static Answers.Tank anyTank(int n, Contents contents, Random random) {
-    Answers.Tank tank = plain(n, contents, random);
-    List<Answers.Opening> openings = new ArrayList<>();
+  private static RigAnswers.Tank anyTank(int n, Contents contents, Random random) {
+    RigAnswers.Tank tank = plain(n, contents, random);
+    List<RigAnswers.Opening> openings = new ArrayList<>();
     for (String port : List.of("vent", "neck", "mains", "feed", "drain", "waste", "transfer")) {
       if (random.nextInt(4) == 0) {
         openings.add(
-            new Answers.Opening(
+            new RigAnswers.Opening(
                 port, any(Face.class, random), random.nextDouble(), random.nextDouble()));
       }
     }
@@ -49,7 +49,7 @@ final class AnyAnswers {
         .opened(openings);
   }
 
-  private static Answers.Tank plain(int n, Contents contents, Random random) {
+  private static RigAnswers.Tank plain(int n, Contents contents, Random random) {
     boolean under = random.nextBoolean();
     Set<Fill> fills = EnumSet.noneOf(Fill.class);
     if (contents == Contents.FRESH) {
@@ -60,7 +60,7 @@ final class AnyAnswers {
       }
     }
     double bottom = under ? 0.3 + 0.1 * random.nextDouble() : 0.7 + 0.4 * random.nextDouble();
-    return new Answers.Tank(
+    return new RigAnswers.Tank(
         "t" + n,
         (contents == Contents.FRESH ? "Fresh " : "Gray ") + n,
         contents,
@@ -81,10 +81,10 @@ final class AnyAnswers {
   }
 
   /** Returns the answers of a seed. */
-  static Answers of(long seed) {
+  static RigAnswers of(long seed) {
     Random random = new Random(seed);
-    Answers none = Answers.of("Drawn " + seed);
-    List<Answers.Tank> tanks = new ArrayList<>();
+    RigAnswers none = RigAnswers.of("Drawn " + seed);
+    List<RigAnswers.Tank> tanks = new ArrayList<>();
     for (int i = random.nextInt(4); i > 0; i--) {
       tanks.add(anyTank(tanks.size(), Contents.FRESH, random));
     }
@@ -108,12 +108,12 @@ final class AnyAnswers {
         shared.add(use);
       }
     }
-    return new Answers(
+    return new RigAnswers(
         none.name(),
         2,
-        new Answers.Van(any(Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
+        new RigAnswers.Van(any(Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
         tanks,
-        new Answers.Mains(
+        new RigAnswers.Mains(
             spot(random),
             0.6 + 0.6 * random.nextDouble(),
             random.nextBoolean(),
@@ -121,8 +121,8 @@ final class AnyAnswers {
             random.nextBoolean(),
             random.nextBoolean()),
         suction,
-        new Answers.Selector(any(Answers.Third.class, random), none.selector().positions()),
-        new Answers.Pump(
+        new RigAnswers.Selector(any(RigAnswers.Third.class, random), none.selector().positions()),
+        new RigAnswers.Pump(
             any(Pump.Type.class, random),
             spot(random),
             0.7 + 0.4 * random.nextDouble(),
@@ -130,12 +130,12 @@ final class AnyAnswers {
             (1.5 + 2 * random.nextDouble()) * 1e5,
             random.nextBoolean(),
             random.nextBoolean() ? List.of() : List.of(any(Filter.Grade.class, random)),
-            any(Answers.Hot.class, random),
+            any(RigAnswers.Hot.class, random),
             0.01,
             random.nextBoolean()),
         taps,
-        new Answers.Waste(shared, random.nextBoolean()),
-        new Answers.Lows(random.nextBoolean(), random.nextBoolean()),
+        new RigAnswers.Waste(shared, random.nextBoolean()),
+        new RigAnswers.Lows(random.nextBoolean(), random.nextBoolean()),
         none.bores());
   }
 }

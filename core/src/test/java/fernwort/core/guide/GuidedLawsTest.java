@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.describe.TankResize;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Size;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
@@ -21,7 +21,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.kind.tank.TankPort.Use;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
@@ -46,12 +46,12 @@ import net.jqwik.api.constraints.LongRange;
 class GuidedLawsTest {
 
   /** With a pump that draws water up: another may not, and then says so on the Board. */
-  private static Answers pumped(Answers drawn) {
+  private static RigAnswers pumped(RigAnswers drawn) {
     // An outlet that was shown at the top gives nothing, rightly.
-    Answers a = drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
-    Answers.Pump p = a.pump();
+    RigAnswers a = drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
+    RigAnswers.Pump p = a.pump();
     return a.pumping(
-        new Answers.Pump(
+        new RigAnswers.Pump(
             Pump.Type.DIAPHRAGM,
             p.spot(),
             p.height(),
@@ -84,7 +84,7 @@ class GuidedLawsTest {
                   || port.equals("hot") && part.kind() instanceof Heater
                   || rig.lines().isEmpty());
     }
-    assertThat(Directions.of(Plumbing.of(rig)).reversedCheckValves()).isEmpty();
+    assertThat(Directions.of(Network.of(rig)).reversedCheckValves()).isEmpty();
   }
 
   private static double edge(Random random, double low, double high) {
@@ -100,13 +100,13 @@ class GuidedLawsTest {
   void theSmallestAndTheLargestTankMakeASoundRigToo(
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
     Random random = new Random(seed);
-    Answers answers = AnyAnswers.of(seed);
+    RigAnswers answers = AnyAnswers.of(seed);
     Rig rig =
         Guided.of(
                 answers.with(
                     answers.tanks().stream()
                         .map(t ->
-                            new Answers.Tank(
+                            new RigAnswers.Tank(
                                 t.id(),
                                 t.label(),
                                 t.contents(),
@@ -131,9 +131,9 @@ class GuidedLawsTest {
                         .toList()))
             .rig();
     assertThat(RigLimits.problems(rig)).isEmpty();
-    Plumbing plumbing = Plumbing.of(rig);
-    for (Part part : plumbing.tanks()) {
-      assertThat(plumbing.room(part.id()).capacity()).as(part.label()).isPositive();
+    Network network = Network.of(rig);
+    for (Part part : network.tanks()) {
+      assertThat(network.room(part.id()).capacity()).as(part.label()).isPositive();
     }
   }
 
@@ -146,10 +146,10 @@ class GuidedLawsTest {
     if (rig.tanks(Contents.FRESH).findAny().isEmpty()) {
       return;
     }
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Map<String, Double> volumes = new HashMap<>();
     rig.tanks(Contents.FRESH)
-        .forEach(t -> volumes.put(t.id(), 0.9 * plumbing.room(t.id()).capacity()));
+        .forEach(t -> volumes.put(t.id(), 0.9 * network.room(t.id()).capacity()));
     Setting set = rig.atRest();
     for (Map.Entry<String, String> handle : guided.running().entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
@@ -157,7 +157,7 @@ class GuidedLawsTest {
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Fixture tap) {
         State open = new State(set.with(part.id(), tap.cold().id()), volumes, Slope.LEVEL);
-        assertThat(Hydraulics.of(plumbing).solve(open).fixture(part.id()))
+        assertThat(Hydraulics.of(network).solve(open).fixture(part.id()))
             .as(part.label())
             .isGreaterThan(1e-6);
       }
@@ -167,32 +167,31 @@ class GuidedLawsTest {
   /** Every tank that is filled from another gets its water, with the valve open and the pump on. */
   @Property(tries = 120)
   void aTankThatIsFilledFromAnotherRises(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Answers answers = pumped(AnyAnswers.of(seed));
+    RigAnswers answers = pumped(AnyAnswers.of(seed));
     Guided guided = Guided.of(answers);
     Rig rig = guided.rig();
-    Plumbing plumbing = Plumbing.of(rig);
-    for (Answers.Tank tank : answers.tanks(Contents.FRESH)) {
-      Optional<Answers.Tank> source = TankMaker.source(answers, tank);
+    Network network = Network.of(rig);
+    for (RigAnswers.Tank tank : answers.tanks(Contents.FRESH)) {
+      Optional<RigAnswers.Tank> source = TankMaker.source(answers, tank);
       if (source.isEmpty()) {
         continue;
       }
       String from = guided.tanks().getOrDefault(source.orElseThrow().id(), "");
       String to = guided.tanks().getOrDefault(tank.id(), "");
       Map<String, Double> volumes =
-          Map.of(
-              from, 0.9 * plumbing.room(from).capacity(), to, 0.2 * plumbing.room(to).capacity());
+          Map.of(from, 0.9 * network.room(from).capacity(), to, 0.2 * network.room(to).capacity());
       Setting set =
           rig.atRest()
               .with(id(rig, "Valve for " + tank.label()), "open")
               .with(id(rig, "Pump for " + tank.label()), "on");
-      assertThat(Hydraulics.of(plumbing).solve(new State(set, volumes, Slope.LEVEL)).tank(to))
+      assertThat(Hydraulics.of(network).solve(new State(set, volumes, Slope.LEVEL)).tank(to))
           .as(tank.label())
           .isGreaterThan(1e-6);
     }
   }
 
-  private static Answers asUsual(long seed) {
-    Answers drawn = AnyAnswers.of(seed);
+  private static RigAnswers asUsual(long seed) {
+    RigAnswers drawn = AnyAnswers.of(seed);
     return drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
   }
 
@@ -230,11 +229,11 @@ class GuidedLawsTest {
   /** Every tank, neck and vent is where it was said to be, and no tank sticks out at the rear. */
   @Property(tries = 200)
   void whatIsKnownOfATankIsKept(@ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Answers answers = AnyAnswers.of(seed);
+    RigAnswers answers = AnyAnswers.of(seed);
     Guided guided = Guided.of(answers);
     Rig rig = guided.rig();
     double half = rig.vehicle().width() / 2;
-    for (Answers.Tank tank : answers.tanks()) {
+    for (RigAnswers.Tank tank : answers.tanks()) {
       Part part = rig.part(guided.tanks().getOrDefault(tank.id(), ""));
       Tank kind = (Tank) part.kind();
       double wall = tank.inside() ? 0 : kind.wall();
@@ -278,7 +277,7 @@ class GuidedLawsTest {
   @Property(tries = 200)
   void wasteFallsToItsTankAndCapsLieBelowWhatTheyDrain(
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Answers answers = AnyAnswers.of(seed);
+    RigAnswers answers = AnyAnswers.of(seed);
     Rig rig = Guided.of(answers).rig();
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part part : rig.parts()) {

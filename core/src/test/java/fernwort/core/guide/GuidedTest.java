@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
 import fernwort.core.describe.TankResize;
-import fernwort.core.guide.Answers.Drain;
-import fernwort.core.guide.Answers.Fill;
-import fernwort.core.guide.Answers.Piece;
-import fernwort.core.guide.Answers.Runs;
-import fernwort.core.guide.Answers.Size;
-import fernwort.core.guide.Answers.Spot;
-import fernwort.core.guide.Answers.Tap;
-import fernwort.core.guide.Answers.Use;
+import fernwort.core.guide.RigAnswers.Drain;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Piece;
+import fernwort.core.guide.RigAnswers.Runs;
+import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Tap;
+import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.find.Jobs;
@@ -24,8 +24,8 @@ import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -48,8 +48,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Rigs made from answers: that of somebody with a tape measure, a trailer and a bus. */
 class GuidedTest {
 
-  private static Answers.Tank tank(String label, Contents contents, double litres, Fill... fills) {
-    return new Answers.Tank(
+  private static RigAnswers.Tank tank(
+      String label, Contents contents, double litres, Fill... fills) {
+    return new RigAnswers.Tank(
         label,
         label,
         contents,
@@ -67,19 +68,19 @@ class GuidedTest {
   }
 
   /** A plain van: one tank over the wheel arch, a three-way valve before the pump. */
-  private static Answers plainVan() {
-    Answers none = Answers.of("Plain van");
-    return new Answers(
+  private static RigAnswers plainVan() {
+    RigAnswers none = RigAnswers.of("Plain van");
+    return new RigAnswers(
         none.name(),
         2,
         none.vehicle(),
         List.of(
             tank("Fresh", Contents.FRESH, 95, Fill.NECK, Fill.MAINS),
             tank("Gray", Contents.GRAY, 60)),
-        Answers.Mains.USUAL,
+        RigAnswers.Mains.USUAL,
         List.of(Piece.THREE_WAY, Piece.STRAINER),
         none.selector(),
-        new Answers.Pump(
+        new RigAnswers.Pump(
             Pump.Type.DIAPHRAGM,
             new Spot(1, 1),
             0.85,
@@ -87,14 +88,14 @@ class GuidedTest {
             2.4e5,
             true,
             List.of(),
-            Answers.Hot.NONE,
+            RigAnswers.Hot.NONE,
             0.01,
             false),
         List.of(
             new Tap(Use.SINK, new Spot(3, 2), 1.5, Runs.TANK),
             new Tap(Use.OUTSIDE, new Spot(0, 2), 1.0, Runs.GROUND)),
         none.waste(),
-        new Answers.Lows(true, false),
+        new RigAnswers.Lows(true, false),
         none.bores());
   }
 
@@ -110,9 +111,9 @@ class GuidedTest {
   @Test
   void thePlainVanFillsRunsAndDrains() {
     Guided guided = Guided.of(plainVan());
-    Plumbing plumbing = Plumbing.of(guided.rig());
-    Plans plans = Plans.of(plumbing);
-    Jobs jobs = Jobs.of(plumbing);
+    Network network = Network.of(guided.rig());
+    Plans plans = Plans.of(network);
+    Jobs jobs = Jobs.of(network);
     State empty = new State(guided.rig().atRest(), Map.of(), Slope.LEVEL);
     State full = empty.withVolume("fresh", 0.08);
     assertThat(trouble(plans, jobs, "fill-fresh-hose-inlet", empty)).isNull();
@@ -127,17 +128,17 @@ class GuidedTest {
   }
 
   /** A trailer with two tanks on one three-way valve and a foot to pump with. */
-  private static Answers trailer() {
-    Answers none = Answers.of("Trailer");
-    Answers.Tank first = tank("Near", Contents.FRESH, 40, Fill.NECK, Fill.JUG);
-    Answers.Tank second = tank("Far", Contents.FRESH, 40, Fill.NECK);
-    return none.on("Trailer", 2, new Answers.Van(Vehicle.Body.TRAILER, 3.5))
+  private static RigAnswers trailer() {
+    RigAnswers none = RigAnswers.of("Trailer");
+    RigAnswers.Tank first = tank("Near", Contents.FRESH, 40, Fill.NECK, Fill.JUG);
+    RigAnswers.Tank second = tank("Far", Contents.FRESH, 40, Fill.NECK);
+    return none.on("Trailer", 2, new RigAnswers.Van(Vehicle.Body.TRAILER, 3.5))
         .with(List.of(first, second))
         .drawing(
             List.of(Piece.THREE_WAY, Piece.STRAINER),
-            new Answers.Selector(Answers.Third.OTHER_TANK, none.selector().positions()))
+            new RigAnswers.Selector(RigAnswers.Third.OTHER_TANK, none.selector().positions()))
         .pumping(
-            new Answers.Pump(
+            new RigAnswers.Pump(
                 Pump.Type.FOOT,
                 new Spot(0, 1),
                 0.7,
@@ -145,24 +146,24 @@ class GuidedTest {
                 0.6e5,
                 false,
                 List.of(),
-                Answers.Hot.NONE,
+                RigAnswers.Hot.NONE,
                 0.01,
                 false))
         .tapping(List.of(new Tap(Use.SINK, new Spot(0, 2), 1.1, Runs.GROUND)));
   }
 
   /** A bus with mains to tank and taps, filters, a heater, manifolds and a washroom. */
-  private static Answers bus() {
-    Answers none = Answers.of("Bus");
-    return none.on("Bus", 4, new Answers.Van(Vehicle.Body.TRUCK, 9))
+  private static RigAnswers bus() {
+    RigAnswers none = RigAnswers.of("Bus");
+    return none.on("Bus", 4, new RigAnswers.Van(Vehicle.Body.TRUCK, 9))
         .with(
             List.of(
                 tank("Fresh", Contents.FRESH, 300, Fill.NECK, Fill.MAINS),
                 tank("Gray", Contents.GRAY, 200)))
-        .filledBy(new Answers.Mains(new Spot(0, 0), 1, true, true, true, true))
+        .filledBy(new RigAnswers.Mains(new Spot(0, 0), 1, true, true, true, true))
         .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
         .pumping(
-            new Answers.Pump(
+            new RigAnswers.Pump(
                 Pump.Type.DIAPHRAGM,
                 new Spot(1, 0),
                 1.2,
@@ -170,7 +171,7 @@ class GuidedTest {
                 3e5,
                 true,
                 List.of(Filter.Grade.SEDIMENT, Filter.Grade.CARBON),
-                Answers.Hot.STORAGE,
+                RigAnswers.Hot.STORAGE,
                 0.015,
                 true))
         .tapping(
@@ -179,32 +180,32 @@ class GuidedTest {
                 new Tap(Use.BASIN, new Spot(2, 2), 1.9, Runs.TANK),
                 new Tap(Use.SHOWER, new Spot(2, 0), 2.4, Runs.TANK),
                 new Tap(Use.TOILET, new Spot(2, 0), 1.5, Runs.TANK)))
-        .running(new Answers.Waste(Set.of(Use.BASIN, Use.SHOWER), true))
-        .low(new Answers.Lows(true, true), none.bores());
+        .running(new RigAnswers.Waste(Set.of(Use.BASIN, Use.SHOWER), true))
+        .low(new RigAnswers.Lows(true, true), none.bores());
   }
 
   /** Taps on the mains, and no tank yet. */
-  private static Answers onMainsAlone() {
-    return Answers.of("On mains alone")
-        .filledBy(new Answers.Mains(new Spot(0, 2), 0.8, true, true, false, true))
+  private static RigAnswers onMainsAlone() {
+    return RigAnswers.of("On mains alone")
+        .filledBy(new RigAnswers.Mains(new Spot(0, 2), 0.8, true, true, false, true))
         .tapping(List.of(new Tap(Use.BASIN, new Spot(2, 0), 1.4, Runs.GROUND)));
   }
 
   private static State holding(Rig rig, double share) {
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     State state = new State(rig.atRest(), Map.of(), Slope.LEVEL);
-    for (Part tank : plumbing.tanks()) {
-      state = state.withVolume(tank.id(), share * plumbing.room(tank.id()).capacity());
+    for (Part tank : network.tanks()) {
+      state = state.withVolume(tank.id(), share * network.room(tank.id()).capacity());
     }
     return state;
   }
 
   /** What cannot be planned, and why. */
   private static List<String> troubles(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Plans plans = Plans.of(plumbing);
+    Network network = Network.of(rig);
+    Plans plans = Plans.of(network);
     State half = holding(rig, 0.5);
-    return Jobs.of(plumbing).all().stream()
+    return Jobs.of(network).all().stream()
         .map(job -> job.id() + ": " + plans.plan(job, half).trouble().map(Plan.Trouble::words))
         .filter(line -> !line.endsWith("Optional.empty"))
         .toList();
@@ -222,22 +223,21 @@ class GuidedTest {
 
   @Test
   void whatTheyShowAtRestIsNoDanger() {
-    for (Answers answers : List.of(plainVan(), trailer(), bus())) {
+    for (RigAnswers answers : List.of(plainVan(), trailer(), bus())) {
       Rig rig = Guided.of(answers).rig();
-      Plumbing plumbing = Plumbing.of(rig);
+      Network network = Network.of(rig);
       State half = holding(rig, 0.5);
-      Levels levels = Levels.of(plumbing, half);
+      Levels levels = Levels.of(network, half);
       assertThat(
-              Hazards.of(plumbing)
-                  .warnings(
-                      half.setting(), levels, OpenWays.find(plumbing, half.setting(), levels)))
+              Hazards.of(network)
+                  .warnings(half.setting(), levels, OpenWays.find(network, half.setting(), levels)))
           .as(answers.name())
           .filteredOn(w -> w.severity() != Severity.NOTE)
           .isEmpty();
     }
   }
 
-  static Stream<Answers> answers() {
+  static Stream<RigAnswers> answers() {
     return Stream.of(
             Stream.of(plainVan(), trailer(), bus(), onMainsAlone()),
             Stream.of(
@@ -255,7 +255,7 @@ class GuidedTest {
   /** Every part and line that answers have become, where they are and what was guessed for them. */
   @ParameterizedTest
   @MethodSource("answers")
-  void whatAnswersBecomeIsOnRecord(Answers answers) {
+  void whatAnswersBecomeIsOnRecord(RigAnswers answers) {
     Guided guided = Guided.of(answers);
     List<String> told = new ArrayList<>(OnRecord.rig(guided.rig()));
     guided.ways().forEach(w -> told.add("way " + w));
@@ -270,10 +270,10 @@ class GuidedTest {
   void aSecondPlanOfTheSameJobFromTheSameStateSaysTheSame() {
     Rig rig = Guided.of(bus()).rig();
     State half = holding(rig, 0.5);
-    Plans plans = Plans.of(Plumbing.of(rig));
-    for (Job job : Jobs.of(Plumbing.of(rig)).all()) {
+    Plans plans = Plans.of(Network.of(rig));
+    for (Job job : Jobs.of(Network.of(rig)).all()) {
       Plan first = plans.plan(job, half);
-      assertThat(Plans.of(Plumbing.of(rig)).plan(job, half).steps())
+      assertThat(Plans.of(Network.of(rig)).plan(job, half).steps())
           .as(job.id())
           .isEqualTo(first.steps());
       assertThat(plans.plan(job, half).steps()).as(job.id()).isEqualTo(first.steps());
@@ -308,7 +308,7 @@ class GuidedTest {
   @Test
   void litresAloneAreEnoughAndWhatIsGuessedIsSaid() {
     Guided guided = Guided.of(plainVan());
-    TankRoom room = Plumbing.of(guided.rig()).room("fresh");
+    TankRoom room = Network.of(guided.rig()).room("fresh");
     assertThat(room.capacity()).isCloseTo(0.095, within(1e-4));
     assertThat(guided.guesses())
         .extracting(g -> g.what().toString())
@@ -323,8 +323,8 @@ class GuidedTest {
         .singleElement()
         .asString()
         .startsWith("Near and Far in the same place");
-    Answers.Tank near = trailer().tanks().getFirst();
-    for (Answers.Tank far :
+    RigAnswers.Tank near = trailer().tanks().getFirst();
+    for (RigAnswers.Tank far :
         List.of(
             at(near, new Spot(3, 0), near.bottom()),
             at(near, new Spot(1, 2), near.bottom()),
@@ -335,15 +335,15 @@ class GuidedTest {
         .hasSize(1);
   }
 
-  private static List<Object> overlaps(Answers answers) {
+  private static List<Object> overlaps(RigAnswers answers) {
     return Guided.of(answers).guesses().stream()
         .<Object>map(Guess::what)
         .filter(what -> what.toString().contains("in the same place"))
         .toList();
   }
 
-  private static Answers.Tank at(Answers.Tank tank, Spot spot, double bottom) {
-    return new Answers.Tank(
+  private static RigAnswers.Tank at(RigAnswers.Tank tank, Spot spot, double bottom) {
+    return new RigAnswers.Tank(
         "Other",
         "Other",
         tank.contents(),
@@ -377,7 +377,8 @@ class GuidedTest {
 
   @Test
   void whatLengthsMatterForTheFlowIsToldAsARangeOrNotAtAll() {
-    Answers narrow = plainVan().low(Answers.Lows.USUAL, new Answers.Bores(0.007, 0.03, 0.03, 0.01));
+    RigAnswers narrow =
+        plainVan().low(RigAnswers.Lows.USUAL, new RigAnswers.Bores(0.007, 0.03, 0.03, 0.01));
     assertThat(Guided.of(narrow).flow().orElseThrow().toString())
         .isEqualTo("Sink gives 4.2 L/min to 4.4 L/min");
     assertThat(Guided.of(trailer()).flow().orElseThrow().toString())
@@ -404,7 +405,7 @@ class GuidedTest {
 
   @Test
   void aVentEndsWhereItIsSaidToAndRisesBeforeThat() {
-    Answers.Tank low = plainVan().tanks().getFirst().vented(0.9, true);
+    RigAnswers.Tank low = plainVan().tanks().getFirst().vented(0.9, true);
     Rig rig = Guided.of(plainVan().with(List.of(low))).rig();
     assertThat(rig.part("fresh-vent").height()).isEqualTo(0.9);
     double top = rig.part("fresh").at("vent").z();
@@ -415,8 +416,8 @@ class GuidedTest {
 
   @Test
   void aTankThatFillsTwoGivesThemOutletsThatStandApart() {
-    Answers.Tank near = trailer().tanks().getFirst();
-    List<Answers.Tank> tanks =
+    RigAnswers.Tank near = trailer().tanks().getFirst();
+    List<RigAnswers.Tank> tanks =
         List.of(
             near,
             tank("Left", Contents.FRESH, 30).filledFrom(Optional.of("Near")),
@@ -445,7 +446,7 @@ class GuidedTest {
 
   @Test
   void whereNothingIsSaidNothingIsGuessed() {
-    Guided nothing = Guided.of(Answers.of("Nothing"));
+    Guided nothing = Guided.of(RigAnswers.of("Nothing"));
     assertThat(nothing.guesses()).isEmpty();
     assertThat(nothing.ways()).isEmpty();
     assertThat(nothing.rig().parts()).isEmpty();
@@ -453,9 +454,9 @@ class GuidedTest {
   }
 
   private static TankSizes sizes(double litres, Size size, boolean inside) {
-    Answers.Tank t = tank("T", Contents.FRESH, litres);
+    RigAnswers.Tank t = tank("T", Contents.FRESH, litres);
     return TankSizes.of(
-        new Answers.Tank(
+        new RigAnswers.Tank(
             t.id(),
             t.label(),
             t.contents(),

@@ -10,15 +10,15 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.OpenWays;
 import java.util.List;
 import java.util.Map;
@@ -271,7 +271,7 @@ class HazardsTest {
     assertThat(all)
         .isNotEmpty()
         .allSatisfy(w ->
-            assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(Saying::isEmpty))
+            assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(Message::isEmpty))
         .isSortedAccordingTo(java.util.Comparator.comparing(Warning::severity));
   }
 
@@ -296,12 +296,12 @@ class HazardsTest {
         new State(rig.atRest(), Map.of(), Slope.LEVEL)
             .with("stream", "outside")
             .with("draw-pump", "on");
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, drawing);
+    Network network = Network.of(rig);
+    Levels levels = Levels.of(network, drawing);
     assertThat(
-            Hazards.of(plumbing)
+            Hazards.of(network)
                 .warnings(
-                    drawing.setting(), levels, OpenWays.find(plumbing, drawing.setting(), levels)))
+                    drawing.setting(), levels, OpenWays.find(network, drawing.setting(), levels)))
         .anyMatch(w ->
             w.code() == Warning.Code.UNSAFE_WATER
                 && w.severity() == Severity.DANGER

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Part;
@@ -22,7 +22,7 @@ class LoadCheckTest {
   private static final Map<String, Double> EMPTY = Map.of("tank", 0.0);
 
   private static List<Warning.Code> warned(Rig rig, Map<String, Double> volumes) {
-    return LoadCheck.of(Plumbing.of(rig), volumes).stream().map(Warning::code).toList();
+    return LoadCheck.of(Network.of(rig), volumes).stream().map(Warning::code).toList();
   }
 
   private static Rig coupled(double lowest, double highest, Optional<Double> weighed) {
@@ -36,7 +36,7 @@ class LoadCheckTest {
   void aCouplingBelowItsLeastLoadIsADanger() {
     Rig light = coupled(30, 60, Optional.of(24.0));
     assertThat(warned(light, EMPTY)).containsExactly(Warning.Code.HITCH_LIGHT);
-    assertThat(LoadCheck.of(Plumbing.of(light), EMPTY).getFirst().severity())
+    assertThat(LoadCheck.of(Network.of(light), EMPTY).getFirst().severity())
         .isEqualTo(Severity.DANGER);
   }
 
@@ -72,7 +72,7 @@ class LoadCheckTest {
   }
 
   private static List<String> said(Rig rig, Map<String, Double> volumes) {
-    return LoadCheck.of(Plumbing.of(rig), volumes).stream()
+    return LoadCheck.of(Network.of(rig), volumes).stream()
         .map(w -> w.title() + " / " + w.what())
         .toList();
   }

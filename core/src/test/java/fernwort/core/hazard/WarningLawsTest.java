@@ -3,8 +3,8 @@ package fernwort.core.hazard;
 import static fernwort.core.hazard.Watched.warnings;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;
@@ -76,7 +76,7 @@ class WarningLawsTest {
   void theReviewSaysNothingTwiceAndItsMendsCanBeApplied(
       @ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
     Rig rig = RandomRigs.rig(seed);
-    List<Finding> findings = LayoutReview.of(Plumbing.of(rig));
+    List<Finding> findings = LayoutReview.of(Network.of(rig));
     assertThat(findings).extracting(Finding::key).doesNotHaveDuplicates();
     assertThat(findings).extracting(Finding::title).doesNotHaveDuplicates();
     for (Finding finding : findings) {
@@ -86,7 +86,7 @@ class WarningLawsTest {
       for (int i = 0; i < MOST_MENDS && left.flatMap(Finding::change).isPresent(); i++) {
         mended = left.flatMap(Finding::change).orElseThrow().apply(mended);
         left =
-            LayoutReview.of(Plumbing.of(mended)).stream()
+            LayoutReview.of(Network.of(mended)).stream()
                 .filter(f -> f.key().equals(finding.key()))
                 .findFirst();
       }
@@ -99,13 +99,13 @@ class WarningLawsTest {
   void aFixTakesItsFindingAwayAndBringsNoWorseOne(
       @ForAll @LongRange(min = 0, max = 1L << 40) long seed) {
     Rig rig = TankHouses.draw(new Random(seed));
-    List<Finding> findings = LayoutReview.of(Plumbing.of(rig));
+    List<Finding> findings = LayoutReview.of(Network.of(rig));
     Set<Finding.Code> known = findings.stream().map(Finding::code).collect(Collectors.toSet());
     for (Finding finding : findings) {
       finding
           .change()
           .ifPresent(fix -> {
-            List<Finding> after = LayoutReview.of(Plumbing.of(fix.apply(rig)));
+            List<Finding> after = LayoutReview.of(Network.of(fix.apply(rig)));
             assertThat(after)
                 .as("%s", finding.title())
                 .noneMatch(f -> f.key().equals(finding.key()) && !ONE_AT_A_TIME.contains(f.code()));

@@ -22,14 +22,14 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort.Use;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Ways;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -200,10 +200,10 @@ class WarningTableTest {
     List<Warning> found = at("marginalia", "gray=60, main=120, low=90");
     assertThat(found).extracting(Warning::severity).isSorted();
     DemoRig tern = DemoRig.called("tern");
-    Plumbing plumbing = Plumbing.of(tern.rig());
-    Levels levels = Levels.of(plumbing, tern.state());
-    Ways ways = OpenWays.find(plumbing, tern.state().setting(), levels);
-    Hazards hazards = Hazards.of(plumbing);
+    Network network = Network.of(tern.rig());
+    Levels levels = Levels.of(network, tern.state());
+    FlowPaths ways = OpenWays.find(network, tern.state().setting(), levels);
+    Hazards hazards = Hazards.of(network);
     assertThat(hazards.withoutPower(tern.state().setting(), levels, ways))
         .extracting(Warning::code)
         .containsExactly(Warning.Code.POWER_LOSS);
@@ -220,7 +220,7 @@ class WarningTableTest {
         new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL)
             .with("pump", "on")
             .with("bypass", "open");
-    Flows flows = Hydraulics.of(Plumbing.of(rig)).solve(on.with("tap", "open"));
+    Flows flows = Hydraulics.of(Network.of(rig)).solve(on.with("tap", "open"));
     double stirred = 1 - flows.fixture("tap") / flows.pumps().get("pump").flow();
     assertThat(stirred).isBetween(0.05, 0.95);
     assertThat(warnings(rig, on.with("tap", "open")))

@@ -6,8 +6,8 @@ import static fernwort.core.hydraulics.CaseRigs.tank;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -21,10 +21,10 @@ final class Watched {
 
   /** Returns the warnings of a rig in a state. */
   static List<Warning> warnings(Rig rig, State state) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing)
-        .warnings(state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+    Network network = Network.of(rig);
+    Levels levels = Levels.of(network, state);
+    return Hazards.of(network)
+        .warnings(state.setting(), levels, OpenWays.find(network, state.setting(), levels));
   }
 
   /** Returns a pump with a narrow way from its outlet back to its inlet, through a valve. */

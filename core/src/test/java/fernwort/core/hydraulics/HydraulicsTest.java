@@ -21,8 +21,8 @@ import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Regulator;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -71,13 +71,13 @@ class HydraulicsTest {
       @ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
     Rig rig = RandomRigs.rig(seed);
     State state = RandomRigs.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     for (Part filter : rig.parts()) {
       if (filter.kind() instanceof Filter) {
         Conditions all = Conditions.ORDINARY.withClogged(filter.id(), 2.5);
         Conditions some = Conditions.ORDINARY.withClogged(filter.id(), 1.5);
-        Map<String, Double> now = Hydraulics.of(plumbing).solve(state, all).lines();
-        Hydraulics used = Hydraulics.of(plumbing, Map.of(filter.id(), 2.0));
+        Map<String, Double> now = Hydraulics.of(network).solve(state, all).lines();
+        Hydraulics used = Hydraulics.of(network, Map.of(filter.id(), 2.0));
         assertThat(used.solve(state, some).lines()).isEqualTo(now);
         assertThat(used.withFittings(1).solve(state, some).lines()).isEqualTo(now);
       }
@@ -121,7 +121,7 @@ class HydraulicsTest {
   }
 
   private static Flows solve(Rig rig, State state) {
-    return Hydraulics.of(Plumbing.of(rig)).solve(state);
+    return Hydraulics.of(Network.of(rig)).solve(state);
   }
 
   // --- the cases worked out independently, as rigs ---------------------------------------------

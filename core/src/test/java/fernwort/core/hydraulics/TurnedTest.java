@@ -10,8 +10,8 @@ import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -47,9 +47,9 @@ class TurnedTest {
       @ForAll @DoubleRange(min = -15, max = 15) double roll) {
     Slope slope = new Slope(pitch, roll);
     for (DemoRig demo : DemoRig.all()) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
+      Network network = Network.of(demo.rig());
       State state = new State(demo.state().setting(), demo.state().volumes(), slope);
-      Levels levels = Levels.of(plumbing, state);
+      Levels levels = Levels.of(network, state);
       for (Part part : demo.rig().parts()) {
         for (String port : part.kind().ports()) {
           assertThat(levels.height(part.port(port)))
@@ -94,9 +94,8 @@ class TurnedTest {
     for (Part part : rig.parts()) {
       open = part.kind() instanceof Fixture ? open.with(part.id(), "open") : open;
     }
-    Flows onSlope = Hydraulics.of(Plumbing.of(rig)).solve(new State(open, Map.of(), slope));
-    Flows onLevel =
-        Hydraulics.of(Plumbing.of(turned)).solve(new State(open, Map.of(), Slope.LEVEL));
+    Flows onSlope = Hydraulics.of(Network.of(rig)).solve(new State(open, Map.of(), slope));
+    Flows onLevel = Hydraulics.of(Network.of(turned)).solve(new State(open, Map.of(), Slope.LEVEL));
     onSlope
         .fixtures()
         .forEach((tap, q) -> assertThat(onLevel.fixture(tap)).as(tap).isCloseTo(q, within(1e-9)));

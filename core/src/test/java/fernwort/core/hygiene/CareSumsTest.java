@@ -19,7 +19,7 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -79,7 +79,7 @@ class CareSumsTest {
           .line("waste", "Waste", "sink.waste > gray.fill", 25, 0.9, Material.RIGID_PVC, 1)
           .build();
 
-  private static final Plumbing PLUMBING = Plumbing.of(RIG);
+  private static final Network PLUMBING = Network.of(RIG);
 
   private static Instant ago(double days) {
     return NOW.minus(Duration.ofMinutes(Math.round(1440 * days)));

@@ -11,7 +11,7 @@ import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
 import fernwort.core.kind.line.LeakTray;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -30,7 +30,7 @@ import org.junit.jupiter.api.Test;
 class CareTest {
 
   private static final DemoRig VAN = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(VAN.rig());
+  private static final Network PLUMBING = Network.of(VAN.rig());
   private static final Instant NOW = Instant.parse("2026-06-10T12:00:00Z");
 
   private static Instant ago(int days) {
@@ -122,10 +122,10 @@ class CareTest {
     assertThat(BuyList.of(rig, List.of()))
         .extracting(BuyList.Item::what)
         .contains("leak tray with contact: Tray");
-    assertThat(LayoutReview.of(Plumbing.of(rig)))
-        .hasSameSizeAs(LayoutReview.of(Plumbing.of(VAN.rig())));
-    assertThat(OpenWays.find(Plumbing.of(rig), VAN.state()).ways())
-        .isEqualTo(OpenWays.find(Plumbing.of(VAN.rig()), VAN.state()).ways());
+    assertThat(LayoutReview.of(Network.of(rig)))
+        .hasSameSizeAs(LayoutReview.of(Network.of(VAN.rig())));
+    assertThat(OpenWays.find(Network.of(rig), VAN.state()).ways())
+        .isEqualTo(OpenWays.find(Network.of(VAN.rig()), VAN.state()).ways());
   }
 
   @Test

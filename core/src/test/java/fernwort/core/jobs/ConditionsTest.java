@@ -9,10 +9,10 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.find.Finder;
 import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.jobs.plan.Hands;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.Fixture;
@@ -20,10 +20,10 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.Filter.Grade;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.End;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -96,7 +96,7 @@ class ConditionsTest {
   @CsvSource({"marginalia, main low, gray, inlet, pump", "tern, fore arch aft, gray, inlet, pump"})
   void whenEachHoldsIsOnRecord(String id, String tanks, String gray, String inlet, String pump) {
     DemoRig demo = DemoRig.called(id);
-    Plumbing plumbing = Plumbing.of(demo.rig());
+    Network network = Network.of(demo.rig());
     State rest = demo.state().with(demo.rig().atRest());
     List<String> told = new ArrayList<>();
     for (Map.Entry<String, State> from :
@@ -108,7 +108,8 @@ class ConditionsTest {
                     "pumping", rest.with(pump, "on")))
             .entrySet()) {
       Goal goal = Goal.of(Map.of(), List.of(), TAPS);
-      Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from.getValue(), goal);
+      ConditionEvaluator scout =
+          new ConditionEvaluator(network, Hazards.of(network), Set.of(), from.getValue(), goal);
       Levels levels = scout.levels();
       Setting stands = from.getValue().setting();
       for (Condition condition : conditions(List.of(tanks.split(" ")), gray, inlet, pump)) {
@@ -126,7 +127,8 @@ class ConditionsTest {
     OnRecord.assertAsRead(OnRecord.file("conditions", id), told);
   }
 
-  private static String fault(Condition condition, Scout scout, Setting setting, Levels levels) {
+  private static String fault(
+      Condition condition, ConditionEvaluator scout, Setting setting, Levels levels) {
     return condition
         .fault(scout, setting, levels)
         .map(f ->
@@ -150,10 +152,11 @@ class ConditionsTest {
             .line("e", "E", "check.out > tank.vent", 19, 1, Material.PEX, 1)
             .line("c", "C", "tee.c > valve.a", 19, 1, Material.PEX, 1)
             .line("d", "D", "valve.b > drain.in", 19, 1, Material.PEX, 1);
-    Plumbing plumbing = Plumbing.of(builder.build());
-    Setting filling = plumbing.rig().atRest().with("inlet", "mains");
+    Network network = Network.of(builder.build());
+    Setting filling = network.rig().atRest().with("inlet", "mains");
     State from = new State(filling, Map.of("tank", 0.03), Slope.LEVEL);
-    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    ConditionEvaluator scout =
+        new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight("tank");
     assertThat(tight.fault(scout, filling, scout.levels())).isEmpty();
     assertThat(tight.fault(scout, filling.with("valve", "open"), scout.levels()))
@@ -183,10 +186,11 @@ class ConditionsTest {
             .line("e", "E", "filter.out > join.a", 19, 1, Material.PEX, 0)
             .line("f", "F", "past.b > join.b", 19, 1, Material.PEX, 0)
             .line("g", "G", "join.c > tank.high", 19, 1, Material.PEX, 0);
-    Plumbing plumbing = Plumbing.of(CaseRigs.vented(builder, "tank", 1).build());
+    Network network = Network.of(CaseRigs.vented(builder, "tank", 1).build());
     State from =
-        new State(plumbing.rig().atRest().with("pump", "on"), Map.of("tank", 0.03), Slope.LEVEL);
-    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+        new State(network.rig().atRest().with("pump", "on"), Map.of("tank", 0.03), Slope.LEVEL);
+    ConditionEvaluator scout =
+        new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition filtered = new Condition.Filtered("tank", List.of("filter"));
     Setting past = from.setting().with("past", "open");
     assertThat(filtered.fault(scout, from.setting(), scout.levels())).isEmpty();
@@ -210,9 +214,10 @@ class ConditionsTest {
             .line("in", "In", "inlet.out > tank.high", 19, 1, Material.PEX, 1)
             .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 1)
             .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 1);
-    Plumbing plumbing = Plumbing.of(CaseRigs.vented(builder, "tank", 1).build());
-    State from = new State(plumbing.rig().atRest(), Map.of("tank", 0.03), Slope.LEVEL);
-    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    Network network = Network.of(CaseRigs.vented(builder, "tank", 1).build());
+    State from = new State(network.rig().atRest(), Map.of("tank", 0.03), Slope.LEVEL);
+    ConditionEvaluator scout =
+        new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Setting draining = from.setting().with("valve", "open");
     Setting both = draining.with("inlet", "mains");
     Condition stops = new Condition.Stops("tank", "high");
@@ -239,14 +244,15 @@ class ConditionsTest {
             .line("b", "B", "pump.out > tank.high", 19, 1, Material.PEX, 0)
             .line("c", "C", "tank.low > filter.in", 19, 1, Material.PEX, 0)
             .line("d", "D", "filter.out > tap.cold", 19, 1, Material.PEX, 0);
-    Plumbing plumbing =
-        Plumbing.of(CaseRigs.vented(CaseRigs.vented(builder, "tank", 1), "other", 1).build());
+    Network network =
+        Network.of(CaseRigs.vented(CaseRigs.vented(builder, "tank", 1), "other", 1).build());
     State from =
         new State(
-            plumbing.rig().atRest().with("pump", "on"),
+            network.rig().atRest().with("pump", "on"),
             Map.of("tank", 0.03, "other", 0.03),
             Slope.LEVEL);
-    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    ConditionEvaluator scout =
+        new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     assertThat(
             new Condition.Filtered("tank", List.of("filter"))
                 .fault(scout, from.setting(), scout.levels()))
@@ -266,9 +272,10 @@ class ConditionsTest {
             .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 0)
             .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 0)
             .build();
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     State from = new State(rig.atRest(), Map.of("tank", 0.02), Slope.LEVEL);
-    Scout scout = new Scout(plumbing, Hazards.of(plumbing), Set.of(), from, Goal.of(Map.of()));
+    ConditionEvaluator scout =
+        new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight("tank");
     assertThat(tight.fault(scout, from.setting(), scout.levels()).isPresent()).isEqualTo(leaks);
     assertThat(tight.fault(scout, from.setting().with("valve", "open"), scout.levels()))

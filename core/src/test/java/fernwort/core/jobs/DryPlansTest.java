@@ -9,9 +9,9 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.run.water.Dry;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -26,10 +26,10 @@ class DryPlansTest {
   @ParameterizedTest
   @MethodSource("demos")
   void whatCanBeDoneWithFullLinesCanBeDoneWithDryOnesAndTakesMore(DemoRig demo) {
-    Plumbing plumbing = Plumbing.of(demo.rig());
-    Plans plans = Plans.of(plumbing);
-    Dry dry = Filled.of(plumbing, demo.state()).with(Wetness.DRY).dry(plumbing);
-    for (Job job : plans.offered(Jobs.of(plumbing))) {
+    Network network = Network.of(demo.rig());
+    Plans plans = Plans.of(network);
+    Dry dry = Filled.of(network, demo.state()).with(Wetness.DRY).dry(network);
+    for (Job job : plans.offered(Jobs.of(network))) {
       Plan full = plans.plan(job, demo.state());
       Plan through = plans.plan(job, demo.state(), dry);
       if (full.trouble().isEmpty()) {
@@ -37,7 +37,7 @@ class DryPlansTest {
         if (job.kind() == Job.Kind.RUN_FROM_TANK) {
           assertThat(through.notes())
               .as(job.id())
-              .extracting(Saying::toString)
+              .extracting(Message::toString)
               .anyMatch(n -> n.startsWith("The first water comes to"));
         }
       }

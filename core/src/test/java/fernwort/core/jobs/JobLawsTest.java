@@ -21,7 +21,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.TwoWayValve;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -48,9 +48,9 @@ class JobLawsTest {
   }
 
   private static State half(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Map<String, Double> volumes = new HashMap<>();
-    rig.tanks().forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    rig.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(rig.atRest(), volumes, Slope.LEVEL);
   }
 
@@ -95,7 +95,7 @@ class JobLawsTest {
   @ParameterizedTest
   @MethodSource("rigs")
   void whoeverJoinsAHoseToTheMainsIsToldOfTheHoseAndOfBackflow(Rig rig) {
-    for (Job job : Jobs.of(Plumbing.of(rig)).all()) {
+    for (Job job : Jobs.of(Network.of(rig)).all()) {
       boolean mains = job.stages().stream().anyMatch(s -> s.goal().musts().containsValue("mains"));
       assertThat(job.cautions().contains(Caution.BACKFLOW)).as(job.id()).isEqualTo(mains);
       if (mains) {
@@ -107,7 +107,7 @@ class JobLawsTest {
   @ParameterizedTest
   @MethodSource("rigs")
   void whatAJobAsksForIsOnRecord(Rig rig) {
-    Jobs jobs = Jobs.of(Plumbing.of(rig));
+    Jobs jobs = Jobs.of(Network.of(rig));
     List<String> told = new ArrayList<>();
     jobs.all().forEach(j -> told.addAll(Told.job(j)));
     jobs.cannot().forEach(c -> told.add("cannot: " + c.what() + ". " + c.why()));
@@ -115,7 +115,7 @@ class JobLawsTest {
   }
 
   private static List<String> ids(Rig rig) {
-    return Jobs.of(Plumbing.of(rig)).all().stream().map(j -> j.id() + ": " + j.name()).toList();
+    return Jobs.of(Network.of(rig)).all().stream().map(j -> j.id() + ": " + j.name()).toList();
   }
 
   @Property(tries = 40)
@@ -128,7 +128,7 @@ class JobLawsTest {
   }
 
   private static int turns(Rig rig, State start, Goal goal) {
-    return Planner.of(Plumbing.of(rig)).plan(start, goal) instanceof Planner.Found found
+    return Planner.of(Network.of(rig)).plan(start, goal) instanceof Planner.Found found
         ? found.turns().size()
         : -1;
   }
@@ -138,9 +138,9 @@ class JobLawsTest {
   @ParameterizedTest
   @MethodSource("rigs")
   void everyJobIsListedOnceAndWhatStandsInItsWayIsSaid(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Jobs jobs = Jobs.of(plumbing);
-    List<Plans.Offer> offers = Plans.of(plumbing).offers(jobs);
+    Network network = Network.of(rig);
+    Jobs jobs = Jobs.of(network);
+    List<Plans.Offer> offers = Plans.of(network).offers(jobs);
     assertThat(offers).extracting(o -> o.job().id()).doesNotHaveDuplicates();
     assertThat(offers).extracting(o -> o.job().name()).doesNotHaveDuplicates();
     assertThat(offers).hasSameSizeAs(jobs.all());
@@ -157,7 +157,7 @@ class JobLawsTest {
   @ParameterizedTest
   @MethodSource("rigs")
   void aJobIsFoundByItsIdAndKnowsWhatItFills(Rig rig) {
-    Jobs jobs = Jobs.of(Plumbing.of(rig));
+    Jobs jobs = Jobs.of(Network.of(rig));
     for (Job job : jobs.all()) {
       assertThat(jobs.byId(job.id())).contains(job);
       FillToMark.tank(job)
@@ -177,11 +177,11 @@ class JobLawsTest {
   @ParameterizedTest
   @MethodSource("rigs")
   void aPlanBeginsWhereThingsStandAndEveryStepGoesOnFromTheOneBefore(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Plans plans = Plans.of(plumbing);
+    Network network = Network.of(rig);
+    Plans plans = Plans.of(network);
     State from = half(rig);
     List<String> told = new ArrayList<>();
-    for (Job job : Jobs.of(plumbing).all()) {
+    for (Job job : Jobs.of(network).all()) {
       Plan plan = plans.plan(job, from);
       told.addAll(Told.plan(plan, from));
       State at = from;
@@ -206,9 +206,9 @@ class JobLawsTest {
   @ParameterizedTest
   @MethodSource("rigs")
   void theFirstTurnAfterAFillStopsTheWater(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Plans plans = Plans.of(plumbing);
-    for (Job job : Jobs.of(plumbing).all()) {
+    Network network = Network.of(rig);
+    Plans plans = Plans.of(network);
+    for (Job job : Jobs.of(network).all()) {
       if (job.kind() != Job.Kind.FILL_FROM_MAINS) {
         continue;
       }

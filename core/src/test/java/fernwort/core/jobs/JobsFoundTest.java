@@ -12,7 +12,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.line.Filter.Grade;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -72,8 +72,8 @@ class JobsFoundTest {
           haulage | pour-tank-hatch lift-tank-outside stir-tank rinse-hose-tank rinse-hose-tank-fall
           """)
   void everyJobOfARigIsFoundAndNoOther(String rig, String jobs) {
-    Plumbing plumbing = Plumbing.of(Objects.requireNonNull(rigs().get(rig)));
-    assertThat(Jobs.of(plumbing).all())
+    Network network = Network.of(Objects.requireNonNull(rigs().get(rig)));
+    assertThat(Jobs.of(network).all())
         .extracting(Job::id)
         .containsExactlyInAnyOrder((jobs + " drive arrive rest").split(" "));
   }
@@ -92,7 +92,7 @@ class JobsFoundTest {
             .line("c", "C", "pump.out > sink.cold", 12, 1, Material.PEX, 0)
             .line("d", "D", "tee.c > low.cold", 12, 1, Material.PEX, 0)
             .build();
-    Jobs jobs = Jobs.of(Plumbing.of(rig));
+    Jobs jobs = Jobs.of(Network.of(rig));
     assertThat(jobs.byId("run-tank").orElseThrow().by()).isEqualTo("by pump");
     assertThat(jobs.byId("run-tank-fall").orElseThrow().by()).isEqualTo("by fall");
   }
@@ -117,8 +117,8 @@ class JobsFoundTest {
             .line("e", "E", "tee.b > three.in", 19, 1, Material.PEX, 0)
             .line("f", "F", "three.out > sink.cold", 12, 1, Material.PEX, 0)
             .line("g", "G", "tee.c > basin.cold", 12, 1, Material.PEX, 0);
-    Plumbing plumbing = Plumbing.of(CaseRigs.vented(builder, "tank", 1).build());
-    assertThat(FilterRow.of(plumbing))
+    Network network = Network.of(CaseRigs.vented(builder, "tank", 1).build());
+    assertThat(FilterRow.of(network))
         .extracting(row -> row.filters().stream().map(Part::id).toList())
         .containsExactly(List.of("one", "two"), List.of("three"));
   }
@@ -145,17 +145,17 @@ class JobsFoundTest {
           the water of Haulage tank
           """)
   void whatItCannotDoIsSaid(String rig, String cannot) {
-    Plumbing plumbing = Plumbing.of(Objects.requireNonNull(rigs().get(rig)));
-    assertThat(Jobs.of(plumbing).cannot())
+    Network network = Network.of(Objects.requireNonNull(rigs().get(rig)));
+    assertThat(Jobs.of(network).cannot())
         .extracting(Jobs.Cannot::what)
         .containsExactlyInAnyOrder(cannot.split("; "));
-    assertThat(Jobs.of(plumbing).cannot()).allSatisfy(c -> assertThat(c.why()).isNotEmpty());
+    assertThat(Jobs.of(network).cannot()).allSatisfy(c -> assertThat(c.why()).isNotEmpty());
   }
 
   @Test
   void aCanWithoutADrainIsCarried() {
-    Plumbing plumbing = Plumbing.of(Objects.requireNonNull(rigs().get("jug")));
-    assertThat(Jobs.of(plumbing).cannot())
+    Network network = Network.of(Objects.requireNonNull(rigs().get("jug")));
+    assertThat(Jobs.of(network).cannot())
         .filteredOn(c -> c.what().equals("Empty Gray can"))
         .singleElement()
         .satisfies(c -> assertThat(c.why()).contains("Gray can has no drain").contains("carried"));

@@ -9,8 +9,8 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -84,32 +84,32 @@ class LabelsTest {
 
   /** Jobs and their obstacles, plans, mistakes, warnings, findings and winters. */
   private static List<String> texts(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Map<String, Double> volumes = new HashMap<>();
-    rig.tanks().forEach(t -> volumes.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+    rig.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     State state = new State(rig.atRest(), volumes, Slope.LEVEL);
-    Plans plans = Plans.of(plumbing);
+    Plans plans = Plans.of(network);
     List<String> texts = new ArrayList<>();
-    for (Job job : Jobs.of(plumbing).all()) {
+    for (Job job : Jobs.of(network).all()) {
       texts.add(job.name().toString());
       Plan plan = plans.plan(job, state);
       texts.addAll(Told.plan(plan, state));
     }
-    Levels levels = Levels.of(plumbing, state);
+    Levels levels = Levels.of(network, state);
     for (Part handle : rig.handles().toList()) {
       handle
           .kind()
           .positions()
           .forEach(p -> {
             State turned = state.with(handle.id(), p.id());
-            Hazards.of(plumbing)
+            Hazards.of(network)
                 .warnings(
-                    turned.setting(), levels, OpenWays.find(plumbing, turned.setting(), levels))
+                    turned.setting(), levels, OpenWays.find(network, turned.setting(), levels))
                 .forEach(
                     w -> texts.add(w.title() + "/" + w.what() + "/" + w.why() + "/" + w.mend()));
           });
     }
-    LayoutReview.of(plumbing)
+    LayoutReview.of(network)
         .forEach(f -> texts.add(f.title() + "/" + f.why() + "/" + f.cost() + "/" + f.mend()));
     return texts;
   }

@@ -8,13 +8,13 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.find.Finder;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.mistake.SlipWords;
@@ -23,17 +23,17 @@ import fernwort.core.jobs.plan.Troubles;
 import fernwort.core.jobs.wait.WaitWords;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Way;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -48,7 +48,7 @@ import org.junit.jupiter.api.Test;
 class SaidTest {
 
   private static final DemoRig TRUCK = DemoRig.called("marginalia");
-  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Network PLUMBING = Network.of(TRUCK.rig());
   private static final Need NEED = need(Source.Kind.TANK, "main");
   private static final Need MAINS = need(Source.Kind.MAINS, "inlet");
   private static final Goal GOAL = Goal.of(Map.of(), List.of(NEED));
@@ -58,14 +58,14 @@ class SaidTest {
         new Source(kind, from), new End(End.Kind.FIXTURE, "sink"), Finder.PUMPED_OR_FALLING);
   }
 
-  private static Scout scout(State state, Goal goal) {
-    return new Scout(PLUMBING, Hazards.of(PLUMBING), Set.of(), state, goal);
+  private static ConditionEvaluator scout(State state, Goal goal) {
+    return new ConditionEvaluator(PLUMBING, Hazards.of(PLUMBING), Set.of(), state, goal);
   }
 
-  private static Way way() {
+  private static FlowPath way() {
     State running =
         TRUCK.state().with("tank-selector", "main").with("pump", "on").with("sink", "cold");
-    Scout scout = scout(running, GOAL);
+    ConditionEvaluator scout = scout(running, GOAL);
     return scout.ways(running.setting()).ways().stream()
         .filter(w -> w.end().part().equals("sink"))
         .findFirst()
@@ -87,7 +87,7 @@ class SaidTest {
 
   private static List<Fault> faults() {
     Harm harm =
-        new Harm(Harm.Kind.LOST, "sink", 5, Saying.of("water is lost"), Saying.of("Shut it."));
+        new Harm(Harm.Kind.LOST, "sink", 5, Message.of("water is lost"), Message.of("Shut it."));
     return List.of(
         new Fault.Misplaced("pump", "on"),
         new Fault.Missing(NEED),
@@ -224,7 +224,7 @@ class SaidTest {
     }
     told.add(words.loss(0.0123, "sink").toString());
     told.add(SlipWords.sentence(List.of()).toString());
-    told.add(SlipWords.sentence(List.of(Saying.of("this"), Saying.of("that"))).toString());
+    told.add(SlipWords.sentence(List.of(Message.of("this"), Message.of("that"))).toString());
     for (Slip.Grade grade : Slip.Grade.values()) {
       for (boolean broken : new boolean[] {false, true}) {
         for (double lost : new double[] {0.001, 0.0101}) {
@@ -245,7 +245,7 @@ class SaidTest {
   void whatWouldMendARig() {
     List<String> told = new ArrayList<>();
     for (DemoRig demo : DemoRig.all()) {
-      for (Remedy remedy : Remedy.of(Plumbing.of(demo.rig()))) {
+      for (Remedy remedy : Remedy.of(Network.of(demo.rig()))) {
         told.add(demo.id() + " " + remedy.id() + ": " + remedy.words());
         told.addAll(difference(demo.rig(), remedy.changed()));
       }

@@ -12,7 +12,7 @@ import fernwort.core.kind.line.Manifold;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.End;
+import fernwort.core.network.End;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

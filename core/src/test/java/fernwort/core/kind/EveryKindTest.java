@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.joints.BuyList;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.NewParts;
@@ -20,8 +20,8 @@ import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.MixingValve;
@@ -32,8 +32,8 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -42,9 +42,9 @@ import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.winter.Schools;
-import fernwort.core.winter.sheets.School;
+import fernwort.core.winter.WinterizingMethods;
 import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -86,7 +86,7 @@ class EveryKindTest {
   private static State half(Rig rig) {
     Map<String, Double> volumes =
         rig.tanks()
-            .collect(Collectors.toMap(Part::id, t -> Plumbing.of(rig).room(t.id()).capacity() / 2));
+            .collect(Collectors.toMap(Part::id, t -> Network.of(rig).room(t.id()).capacity() / 2));
     return new State(rig.atRest(), volumes, Slope.LEVEL);
   }
 
@@ -101,9 +101,9 @@ class EveryKindTest {
   }
 
   private static List<Warning> warnings(Rig rig, State state) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Levels levels = Levels.of(plumbing, state);
-    return Hazards.of(plumbing).warnings(state.setting(), levels, OpenWays.find(plumbing, state));
+    Network network = Network.of(rig);
+    Levels levels = Levels.of(network, state);
+    return Hazards.of(network).warnings(state.setting(), levels, OpenWays.find(network, state));
   }
 
   @Test
@@ -170,7 +170,7 @@ class EveryKindTest {
     Kind again =
         what.kind()
             .with(
-                new Answers() {
+                new EnteredValues() {
                   @Override
                   public double amount(Asked asked) {
                     return held.get(asked).amount().orElseThrow();
@@ -198,24 +198,24 @@ class EveryKindTest {
   @MethodSource("oneOfEachKind")
   void everythingComputesWithItInALine(NewPart what) {
     Rig rig = with(one(), what.id(), TAP_LINE);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     State state = running(rig);
-    Flows flows = Hydraulics.of(plumbing).solve(state);
+    Flows flows = Hydraulics.of(network).solve(state);
     assertThat(flows.line(rig.lines().getFirst().id())).isFinite();
     assertThat(warnings(rig, state)).allMatch(w -> !w.title().toString().isBlank());
-    assertThat(LayoutReview.of(plumbing)).allMatch(f -> !f.title().toString().isBlank());
+    assertThat(LayoutReview.of(network)).allMatch(f -> !f.title().toString().isBlank());
     assertThat(BuyList.of(rig, List.of())).isNotEmpty();
-    assertThat(Ends.of(rig)).hasSize(2 * rig.lines().size());
-    Plans plans = Plans.of(plumbing);
-    assertThat(Jobs.of(plumbing).all())
+    assertThat(JointEnds.of(rig)).hasSize(2 * rig.lines().size());
+    Plans plans = Plans.of(network);
+    assertThat(Jobs.of(network).all())
         .isNotEmpty()
         .allMatch(job ->
             plans.plan(job, half(rig)).trouble().isPresent()
                 || !plans.plan(job, half(rig)).steps().isEmpty()
                 || plans.isSo(job, half(rig)));
     assertThat(
-            Schools.of(plans)
-                .plan(School.FALL, Filled.of(plumbing, half(rig)), WinterWish.USUAL)
+            WinterizingMethods.of(plans)
+                .plan(WinterizingMethod.FALL, Filled.of(network, half(rig)), WinterWish.USUAL)
                 .steps())
         .isNotEmpty();
   }
@@ -224,11 +224,11 @@ class EveryKindTest {
   void aBottleFillerGivesWaterWhileItIsHeldAndCountsAsDrinkingWater() {
     Rig rig = with(one(), "bottle-filler", TAP_LINE);
     State held = running(rig).with(odd(rig).id(), "open");
-    Flows flows = Hydraulics.of(Plumbing.of(rig)).solve(held);
+    Flows flows = Hydraulics.of(Network.of(rig)).solve(held);
     // Two bar at a pump of 2.8 bar: a little over its rated 2 L/min, an orifice.
     assertThat(flows.fixture(odd(rig).id())).isBetween(3.3e-5, 4.5e-5);
     assertThat(odd(rig).kind().forDrinking()).isTrue();
-    Flows released = Hydraulics.of(Plumbing.of(rig)).solve(running(rig));
+    Flows released = Hydraulics.of(Network.of(rig)).solve(running(rig));
     assertThat(released.fixture(odd(rig).id())).isZero();
   }
 
@@ -280,7 +280,7 @@ class EveryKindTest {
   @Test
   void aMixingValveGivesOfBothAndDoesNotLetHotWaterCrossIntoTheCold() {
     Rig rig = mixing();
-    Hydraulics hydraulics = Hydraulics.of(Plumbing.of(rig));
+    Hydraulics hydraulics = Hydraulics.of(Network.of(rig));
     Flows open = hydraulics.solve(running(rig).with("sink", "open"));
     assertThat(open.line("to-mix")).isGreaterThan(1e-5);
     assertThat(open.line("hot")).isGreaterThan(1e-5);
@@ -337,7 +337,7 @@ class EveryKindTest {
     assertThat(runsBack(guarded)).isZero();
     // And it lets the hose fill the tank.
     State filling = half(guarded).with("inlet", HoseInlet.MAINS.id());
-    assertThat(Hydraulics.of(Plumbing.of(guarded)).solve(filling).line("on")).isGreaterThan(1e-4);
+    assertThat(Hydraulics.of(Network.of(guarded)).solve(filling).line("on")).isGreaterThan(1e-4);
   }
 
   private static boolean backflow(Rig rig) {
@@ -346,7 +346,7 @@ class EveryKindTest {
   }
 
   private static double runsBack(Rig rig) {
-    return Hydraulics.of(Plumbing.of(rig))
+    return Hydraulics.of(Network.of(rig))
         .solve(half(rig).with("inlet", HoseInlet.OPEN.id()))
         .end("inlet");
   }
@@ -354,7 +354,7 @@ class EveryKindTest {
   @Test
   void aFloatVentLetsAirAndNoWater() {
     Rig rig = with(one(), "float-vent", TAP_LINE);
-    Flows flows = Hydraulics.of(Plumbing.of(rig)).solve(running(rig));
+    Flows flows = Hydraulics.of(Network.of(rig)).solve(running(rig));
     assertThat(flows.end(odd(rig).id())).isZero();
     assertThat(odd(rig).kind().mouths("open"))
         .extracting(Mouth::onto)

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -20,7 +20,7 @@ import org.junit.jupiter.api.Test;
 class LightFillTest {
 
   private static final Rig TRUCK = DemoRig.all().getFirst().rig();
-  private static final Plumbing PLUMBING = Plumbing.of(TRUCK);
+  private static final Network PLUMBING = Network.of(TRUCK);
 
   @Test
   void justWhatIsNeededCanBeDrawn() {
@@ -59,13 +59,13 @@ class LightFillTest {
   @Test
   void aDrawbarThatWasWeighedCountsWithItsOwnLoad() {
     Rig trailer = DemoRig.all().get(1).rig();
-    Loads weighed = Loads.of(Plumbing.of(trailer), Map.of());
+    Loads weighed = Loads.of(Network.of(trailer), Map.of());
     assertThat(weighed.onFront()).isEqualTo(24);
     Hitch hitch = trailer.vehicle().hitch().orElseThrow();
     Hitch unknown = new Hitch(hitch.x(), hitch.lowest(), hitch.highest(), Optional.empty());
     Rig other =
         fernwort.core.describe.RigEdit.of(trailer)
             .vehicle(trailer.vehicle().standingOn(trailer.vehicle().axles(), Optional.of(unknown)));
-    assertThat(Loads.of(Plumbing.of(other), Map.of()).onFront()).isZero();
+    assertThat(Loads.of(Network.of(other), Map.of()).onFront()).isZero();
   }
 }

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.Network;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
@@ -25,7 +25,7 @@ class LoadsTest {
   private static final DemoRig MARGINALIA = DemoRig.all().get(0);
   private static final DemoRig SAMPHIRE = DemoRig.all().get(1);
   private static final DemoRig TERN = DemoRig.all().get(2);
-  private static final Plumbing PLUMBING = Plumbing.of(MARGINALIA.rig());
+  private static final Network PLUMBING = Network.of(MARGINALIA.rig());
 
   @Test
   void aFullMainTankWeighsOnTheAxlesByTheLeverRule() {
@@ -51,9 +51,9 @@ class LoadsTest {
 
   @Test
   void waterAheadOfATrailersAxleWeighsOnItsDrawbar() {
-    Plumbing trailer = Plumbing.of(SAMPHIRE.rig());
+    Network trailer = Network.of(SAMPHIRE.rig());
     Loads loads = Loads.of(trailer, Map.of("tank", 0.05));
-    assertThat(loads.supports()).extracting(Support::label).endsWith("drawbar");
+    assertThat(loads.supports()).extracting(Bearing::label).endsWith("drawbar");
     assertThat(loads.front()).isNotZero();
     assertThat(loads.total()).isCloseTo(0.05 * Water.DENSITY, within(1e-6));
   }
@@ -68,7 +68,7 @@ class LoadsTest {
   void aVehicleThatCannotStandIsSaidToNeedItsHitch() {
     Vehicle v = SAMPHIRE.rig().vehicle();
     Rig loose = RigEdit.of(SAMPHIRE.rig()).vehicle(v.standingOn(v.axles(), Optional.empty()));
-    assertThatThrownBy(() -> Loads.of(Plumbing.of(loose), Map.of()))
+    assertThatThrownBy(() -> Loads.of(Network.of(loose), Map.of()))
         .hasMessageContaining("describe the hitch");
   }
 
@@ -84,7 +84,7 @@ class LoadsTest {
                         new Axle("middle", 0.6, 3000, 1500),
                         new Axle("front", 3.85, 2700, 2190)),
                     v.hitch()));
-    Loads loads = Loads.of(Plumbing.of(six), Map.of("main", 0.1));
+    Loads loads = Loads.of(Network.of(six), Map.of("main", 0.1));
     assertThat(loads.supports().getFirst().label()).isEqualTo("rear + middle");
     assertThat(loads.supports().getFirst().highest()).isEqualTo(6000);
     assertThat(loads.supports().getFirst().x()).isCloseTo(0, within(1e-9));
@@ -93,7 +93,7 @@ class LoadsTest {
   @Test
   void everyOrderOfTheTanksIsTriedOnceAndTheBestStandsFirst() {
     Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", 0.01);
-    List<DrawOrders.Order> orders = DrawOrders.of(Plumbing.of(TERN.rig()), full, 0.8);
+    List<DrawOrders.Order> orders = DrawOrders.of(Network.of(TERN.rig()), full, 0.8);
     assertThat(orders).hasSize(6);
     assertThat(new HashSet<>(orders.stream().map(DrawOrders.Order::tanks).toList())).hasSize(6);
     assertThat(orders.stream().map(o -> -o.worst())).isSorted();
@@ -110,8 +110,8 @@ class LoadsTest {
   private static Loads loads(double rear, double front, double drawbarEmpty, double drawbarLeast) {
     return new Loads(
         List.of(
-            new Support("axle", 0, 500, 0, 1000),
-            new Support("drawbar", 3, drawbarEmpty, drawbarLeast, 200)),
+            new Bearing("axle", 0, 500, 0, 1000),
+            new Bearing("drawbar", 3, drawbarEmpty, drawbarLeast, 200)),
         rear,
         front,
         0);
@@ -141,15 +141,15 @@ class LoadsTest {
     List<Axle> near = List.of(new Axle("rear", 0, 3000, 1500), new Axle("middle", 1.8, 3000, 1500));
     List<Axle> apart =
         List.of(new Axle("rear", 0, 3000, 1500), new Axle("front", 1.81, 3000, 1500));
-    assertThatThrownBy(() -> Support.of(v.standingOn(near, Optional.empty())))
+    assertThatThrownBy(() -> Bearing.of(v.standingOn(near, Optional.empty())))
         .hasMessageContaining("one axle");
-    assertThat(Support.of(v.standingOn(apart, Optional.empty()))).hasSize(2);
+    assertThat(Bearing.of(v.standingOn(apart, Optional.empty()))).hasSize(2);
     List<Axle> three =
         List.of(
             new Axle("rear", 0, 3000, 1500),
             new Axle("middle", 3, 3000, 1500),
             new Axle("front", 6, 3000, 1500));
-    assertThatThrownBy(() -> Support.of(v.standingOn(three, Optional.empty())))
+    assertThatThrownBy(() -> Bearing.of(v.standingOn(three, Optional.empty())))
         .hasMessageContaining("weighbridge");
   }
 
@@ -157,7 +157,7 @@ class LoadsTest {
   void waterIsNeitherMadeNorLostOnATripButWhatIsUsedUp() {
     Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", 0.01);
     for (double share : new double[] {0, 0.3}) {
-      for (DrawOrders.Order order : DrawOrders.of(Plumbing.of(TERN.rig()), full, share)) {
+      for (DrawOrders.Order order : DrawOrders.of(Network.of(TERN.rig()), full, share)) {
         for (int i = 0; i < order.course().size(); i++) {
           double left = 0.17 - order.drawn().get(i) * (1 - share);
           assertThat(order.course().get(i).total()).isCloseTo(left * Water.DENSITY, within(1e-3));
@@ -173,7 +173,7 @@ class LoadsTest {
 
   @Test
   void aGrayTankThatIsFullTakesNoMoreAndNothingIsLostBeyondIt() {
-    Plumbing tern = Plumbing.of(TERN.rig());
+    Network tern = Network.of(TERN.rig());
     double capacity = tern.room("gray").capacity();
     Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", capacity);
     DrawOrders.Order order = DrawOrders.of(tern, full, 1).getFirst();
@@ -183,7 +183,7 @@ class LoadsTest {
   @Test
   void loadsBetweenStretchesLieBetweenThem() {
     Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05);
-    DrawOrders.Order order = DrawOrders.of(Plumbing.of(TERN.rig()), full, 0).getFirst();
+    DrawOrders.Order order = DrawOrders.of(Network.of(TERN.rig()), full, 0).getFirst();
     for (int i = 0; i < order.drawn().size(); i++) {
       Loads there = order.course().get(i);
       assertThat(order.onRear(order.drawn().get(i))).isCloseTo(there.onRear(), within(1e-9));
@@ -194,7 +194,7 @@ class LoadsTest {
         .isCloseTo(
             (order.course().get(1).onRear() + order.course().get(2).onRear()) / 2, within(1e-9));
     assertThat(order.onRear(1)).isEqualTo(order.course().getLast().onRear());
-    assertThat(DrawOrders.of(Plumbing.of(TERN.rig()), Map.of(), 0).getFirst().onRear(0.1))
+    assertThat(DrawOrders.of(Network.of(TERN.rig()), Map.of(), 0).getFirst().onRear(0.1))
         .isPositive();
   }
 }

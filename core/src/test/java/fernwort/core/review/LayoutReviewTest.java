@@ -21,7 +21,7 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.review.Finding.Code;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -46,7 +46,7 @@ class LayoutReviewTest {
   private static final Rig ROW = ReadyRig.find("three-in-a-row").orElseThrow().rig();
 
   private static List<Finding> review(Rig rig) {
-    return LayoutReview.of(Plumbing.of(rig));
+    return LayoutReview.of(Network.of(rig));
   }
 
   private static Optional<Finding> find(Rig rig, Code code, String part) {
@@ -56,7 +56,7 @@ class LayoutReviewTest {
   }
 
   private static Rig port(Rig rig, String tank, String port, double z) {
-    return RigEdit.of(rig).change(tank, p -> OutletLook.movePort(p, port, z));
+    return RigEdit.of(rig).change(tank, p -> OutletCheck.movePort(p, port, z));
   }
 
   private static Rig heater(Rig rig, boolean relief) {
@@ -250,7 +250,7 @@ class LayoutReviewTest {
             .build();
     assertThat(find(drained, Code.NO_AIR, "one")).isPresent();
     assertThat(find(drained, Code.OUTLET_LOW, "one")).isEmpty();
-    assertThat(Plumbing.of(drained).joined(drained.part("one")).tankPorts())
+    assertThat(Network.of(drained).joined(drained.part("one")).tankPorts())
         .extracting(TankPort::id)
         .containsExactly("side");
   }
@@ -340,8 +340,8 @@ class LayoutReviewTest {
             .changeLine(line, l -> l.along(List.of(new ProfilePoint(share * l.length(), 0.35))));
     Finding finding = find(sagging, Code.NO_LOW_DRAIN, "pump").orElseThrow();
     Rig mended = finding.change().orElseThrow().apply(sagging);
-    Plumbed plan = Plumbed.of(Plumbing.of(mended));
-    double before = inLine(Plumbed.of(Plumbing.of(sagging)), line);
+    Plumbed plan = Plumbed.of(Network.of(mended));
+    double before = inLine(Plumbed.of(Network.of(sagging)), line);
     assertThat(before).isGreaterThan(3e-4);
     assertThat(inLine(plan, line)).isLessThanOrEqualTo(0.1 * before);
   }
@@ -360,7 +360,7 @@ class LayoutReviewTest {
     Rig guided = Guided.of(ReadyAnswers.of("long-stay", "Stay").orElseThrow()).rig();
     for (Heater.Type type : Heater.Type.values()) {
       Rig rig = RigEdit.of(guided).change("heater", p -> p.with(new Heater(type, true, 0.02)));
-      Plumbed plan = Plumbed.of(Plumbing.of(rig));
+      Plumbed plan = Plumbed.of(Network.of(rig));
       assertThat(RigEdit.of(rig).linesAt("heater"))
           .hasSize(2)
           .as("%s", type)

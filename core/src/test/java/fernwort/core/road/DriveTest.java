@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -24,7 +24,7 @@ class DriveTest {
       TRUCK.state().withVolume("low", 0.088).withVolume("main", 0.124);
 
   private static double lost(Rig rig, State state, Drive drive) {
-    return drive.losses(Plumbing.of(rig), state).ends().values().stream()
+    return drive.losses(Network.of(rig), state).ends().values().stream()
         .mapToDouble(Drive.Lost::expected)
         .sum();
   }
@@ -33,7 +33,7 @@ class DriveTest {
   void aPassPushesWaterOutOfAnOpenOverflowAndAShutValveKeepsIt() {
     Drive pass = Drive.READY.getFirst();
     State open = FULL.with("low-overflow-valve", "open");
-    Map<String, Drive.Lost> losses = pass.losses(Plumbing.of(TRUCK.rig()), open).ends();
+    Map<String, Drive.Lost> losses = pass.losses(Network.of(TRUCK.rig()), open).ends();
     assertThat(losses).containsKey("low-tail");
     assertThat(losses.get("low-tail").low()).isLessThanOrEqualTo(losses.get("low-tail").high());
     State shut = Drive.travelValvesShut(TRUCK.rig(), open).orElseThrow();
@@ -45,7 +45,7 @@ class DriveTest {
   void whatEndsLoseTanksLose() {
     State open = FULL.with("low-overflow-valve", "open");
     for (Drive drive : Drive.READY) {
-      Drive.Losses losses = drive.losses(Plumbing.of(TRUCK.rig()), open);
+      Drive.Losses losses = drive.losses(Network.of(TRUCK.rig()), open);
       assertThat(losses.tanks().values().stream().mapToDouble(Drive.Lost::expected).sum())
           .isCloseTo(
               losses.ends().values().stream().mapToDouble(Drive.Lost::expected).sum(),
@@ -68,7 +68,7 @@ class DriveTest {
   void aTankBelowItsOverflowLosesNothingOnTheFlat() {
     Drive flat = new Drive("Flat", List.of(new Drive.Stretch(3600, 0, 0, 0, 0)));
     State half = FULL.withVolume("low", 0.04).withVolume("main", 0.06);
-    assertThat(flat.losses(Plumbing.of(TRUCK.rig()), half).ends()).isEmpty();
+    assertThat(flat.losses(Network.of(TRUCK.rig()), half).ends()).isEmpty();
   }
 
   @Test

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 class ActedTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Network PLUMBING = Network.of(TRUCK.rig());
 
   private static WorkList.Due due(double seconds, String part, String position) {
     return new WorkList.Due(seconds, new Actor.Act(part, position));
@@ -70,9 +70,9 @@ class ActedTest {
 
   @Test
   void whatBeginsInTheWaterIsToldTheHandItselfIsNot() {
-    List<Happening.Kind> told = new ArrayList<>();
+    List<Event.Kind> told = new ArrayList<>();
     WorkList hand = new WorkList(List.of(due(30, "sink", "shut")));
     new Acted(begin(), List.of(hand), h -> told.add(h.kind()), (at, act) -> {}).runTo(3600);
-    assertThat(told).isNotEmpty().doesNotContain(Happening.Kind.HAND);
+    assertThat(told).isNotEmpty().doesNotContain(Event.Kind.HAND);
   }
 }

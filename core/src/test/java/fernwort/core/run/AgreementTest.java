@@ -8,8 +8,8 @@ import fernwort.core.hazard.Warning.Code;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Totals;
@@ -56,12 +56,12 @@ class AgreementTest {
     System.out.printf("LAST %d%n", looked);
   }
 
-  private record Drawn(Plumbing plumbing, State state) {
+  private record Drawn(Network network, State state) {
     static Drawn from(long seed) {
       Random random = new Random(seed);
       Rig rig = TankHouses.draw(random);
-      Plumbing plumbing = Plumbing.of(rig);
-      return new Drawn(plumbing, TankHouses.state(plumbing, random));
+      Network network = Network.of(rig);
+      return new Drawn(network, TankHouses.state(network, random));
     }
   }
 
@@ -72,8 +72,8 @@ class AgreementTest {
     for (long s = SEED; s < SEED + STATES; s++) {
       Drawn drawn = Drawn.from(s);
       looked = s;
-      Flows steady = Hydraulics.of(drawn.plumbing()).solve(drawn.state());
-      Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
+      Flows steady = Hydraulics.of(drawn.network()).solve(drawn.state());
+      Simulation run = Simulation.start(drawn.network(), drawn.state());
       Flows first = run.moment().flows();
       apart.addAll(differing(s, "tap", 1, steady.fixtures(), Map.of(), first.fixtures()));
       apart.addAll(differing(s, "end", 1, steady.ends(), Map.of(), first.ends()));
@@ -100,7 +100,7 @@ class AgreementTest {
   /** What left at open ends, without what taps let onto the ground (m³). */
   private static Map<String, Double> out(Drawn drawn, Totals moved) {
     Map<String, Double> out = new HashMap<>(moved.out());
-    out.keySet().removeIf(id -> drawn.plumbing().rig().part(id).kind() instanceof Fixture);
+    out.keySet().removeIf(id -> drawn.network().rig().part(id).kind() instanceof Fixture);
     return out;
   }
 
@@ -141,12 +141,12 @@ class AgreementTest {
       Drawn drawn = Drawn.from(s);
       looked = s;
       List<Warning> told = told(drawn);
-      double ahead = LookAhead.of(Simulation.start(drawn.plumbing(), drawn.state()), LONG).until();
+      double ahead = LookAhead.of(Simulation.start(drawn.network(), drawn.state()), LONG).until();
       cut += ahead < LONG - 1 ? 1 : 0;
-      Simulation run = Simulation.start(drawn.plumbing(), drawn.state());
+      Simulation run = Simulation.start(drawn.network(), drawn.state());
       int events = 0;
       while (run.isBefore(ahead)) {
-        for (Happening h : run.runToNext(ahead)) {
+        for (Event h : run.runToNext(ahead)) {
           events++;
           if (h.begins() && !foretelling(h.kind()).isEmpty()) {
             harms++;
@@ -172,7 +172,7 @@ class AgreementTest {
     assertThat(cut).as("states that take too many steps").isLessThan(2 + STATES / 5);
   }
 
-  private static Set<Code> foretelling(Happening.Kind kind) {
+  private static Set<Code> foretelling(Event.Kind kind) {
     return switch (kind) {
       case BULGES -> EnumSet.of(Code.NO_AIR_OUT, Code.NO_ROOM, Code.VENT_NARROW);
       case SUCKED_IN -> EnumSet.of(Code.NO_AIR_IN);
@@ -191,17 +191,16 @@ class AgreementTest {
     };
   }
 
-  private static boolean foretells(Drawn drawn, Warning w, Happening h) {
-    String label = drawn.plumbing().rig().part(h.subject()).label();
+  private static boolean foretells(Drawn drawn, Warning w, Event h) {
+    String label = drawn.network().rig().part(h.subject()).label();
     return foretelling(h.kind()).contains(w.code())
         && (w.parts().contains(h.subject()) || w.what().toString().contains(label));
   }
 
   private static List<Warning> told(Drawn drawn) {
     State state = drawn.state();
-    Levels levels = Levels.of(drawn.plumbing(), state);
-    return Hazards.of(drawn.plumbing())
-        .warnings(
-            state.setting(), levels, OpenWays.find(drawn.plumbing(), state.setting(), levels));
+    Levels levels = Levels.of(drawn.network(), state);
+    return Hazards.of(drawn.network())
+        .warnings(state.setting(), levels, OpenWays.find(drawn.network(), state.setting(), levels));
   }
 }

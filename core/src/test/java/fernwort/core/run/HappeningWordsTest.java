@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Rig;
-import fernwort.core.run.Happening.Kind;
+import fernwort.core.run.Event.Kind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -16,7 +16,7 @@ class HappeningWordsTest {
   private static final Rig TRUCK = DemoRig.all().getFirst().rig();
 
   private static String words(Kind kind, String subject, boolean begins) {
-    return HappeningWords.of(TRUCK, new Happening(0, kind, subject, begins));
+    return HappeningWords.of(TRUCK, new Event(0, kind, subject, begins));
   }
 
   @ParameterizedTest
@@ -33,9 +33,9 @@ class HappeningWordsTest {
 
   @Test
   void onlyWhatBeginsAndMattersStopsARehearsal() {
-    assertThat(HappeningWords.isSerious(new Happening(0, Kind.FULL, "low", true))).isTrue();
-    assertThat(HappeningWords.isSerious(new Happening(0, Kind.FULL, "low", false))).isFalse();
-    assertThat(HappeningWords.isSerious(new Happening(0, Kind.CYCLES, "pump", true))).isFalse();
+    assertThat(HappeningWords.isSerious(new Event(0, Kind.FULL, "low", true))).isTrue();
+    assertThat(HappeningWords.isSerious(new Event(0, Kind.FULL, "low", false))).isFalse();
+    assertThat(HappeningWords.isSerious(new Event(0, Kind.CYCLES, "pump", true))).isFalse();
   }
 
   @ParameterizedTest

@@ -13,8 +13,8 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -196,11 +196,11 @@ class SaddleTankTest {
     Saddle saddle = Saddle.random(seed, bothLobes);
     Slope slope = new Slope(seed % 7 - 3, seed % 5 - 2);
     Rig rig = saddle.drained();
-    Plumbing plumbing = Plumbing.of(rig);
-    TankRoom room = plumbing.room("tank");
+    Network network = Network.of(rig);
+    TankRoom room = network.room("tank");
     double stranded = TankFigures.of(saddle.tank(), room, slope).stranded();
     State full = new State(rig.atRest(), Map.of("tank", 0.9 * room.capacity()), slope);
-    Simulation run = Simulation.start(plumbing, full);
+    Simulation run = Simulation.start(network, full);
     run.runTo(2 * 3600);
     double left = run.moment().state().volume("tank");
     assertThat(left).isCloseTo(stranded, within(2e-3 * room.capacity()));
@@ -236,15 +236,15 @@ class SaddleTankTest {
             .line("in", "In", "inlet.out > tank.fill", 13, 1, Material.PEX, 1)
             .line("air", "Air", "tank.vent > vent.in", 20, 1, Material.PEX, 0)
             .build();
-    Plumbing plumbing = Plumbing.of(rig);
-    TankFigures figures = TankFigures.of((Tank) tank, plumbing.room("tank"), Slope.LEVEL);
+    Network network = Network.of(rig);
+    TankFigures figures = TankFigures.of((Tank) tank, network.room("tank"), Slope.LEVEL);
     assertThat(figures.unreachable())
         .as("above the vent in one lobe, above the bridge in the other")
         .isCloseTo(0.2 * WIDTH * (high - top) + 0.2 * WIDTH * (high - bridge), within(1e-9));
     Simulation run =
         Simulation.start(
-            plumbing, new State(rig.atRest(), Map.of(), Slope.LEVEL).with("inlet", "mains"));
-    assertThat(run.runUntil(Happening.Kind.FULL, "tank", 3600)).isPresent();
+            network, new State(rig.atRest(), Map.of(), Slope.LEVEL).with("inlet", "mains"));
+    assertThat(run.runUntil(Event.Kind.FULL, "tank", 3600)).isPresent();
     assertThat(run.moment().state().volume("tank")).isCloseTo(figures.full(), within(1e-4));
   }
 
@@ -269,10 +269,10 @@ class SaddleTankTest {
   void aLobeThatKeepsItsWaterLeavesTheOtherDry() {
     Saddle saddle = Saddle.random(7, false);
     Rig rig = saddle.drained();
-    Plumbing plumbing = Plumbing.of(rig);
-    double kept = plumbing.room("tank").kept(Slope.LEVEL).getFirst().volume();
+    Network network = Network.of(rig);
+    double kept = network.room("tank").kept(Slope.LEVEL).getFirst().volume();
     State state = new State(rig.atRest(), Map.of("tank", kept), Slope.LEVEL);
-    assertThat(Levels.of(plumbing, state).surface("tank")).isCloseTo(1, within(1e-9));
-    assertThat(Simulation.start(plumbing, state).moment().flows().end("end")).isZero();
+    assertThat(Levels.of(network, state).surface("tank")).isCloseTo(1, within(1e-9));
+    assertThat(Simulation.start(network, state).moment().flows().end("end")).isZero();
   }
 }

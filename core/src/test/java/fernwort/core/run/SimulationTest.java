@@ -26,9 +26,9 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -64,7 +64,7 @@ public class SimulationTest {
     for (int i = 0; i < set.length; i += 2) {
       state = state.with(set[i], set[i + 1]);
     }
-    return Simulation.start(Plumbing.of(rig), state);
+    return Simulation.start(Network.of(rig), state);
   }
 
   // --- the cases worked out independently --------------------------------------------------------
@@ -158,7 +158,7 @@ public class SimulationTest {
     Air air = new Air(0.1, water);
     air.ways(
         Levels.of(
-            Plumbing.of(DemoRig.all().getFirst().rig()),
+            Network.of(DemoRig.all().getFirst().rig()),
             new State(DemoRig.all().getFirst().rig().atRest(), Map.of(), Slope.LEVEL)),
         new TankAir("tank", Optional.empty(), Optional.empty(), Optional.empty()),
         Set.of());
@@ -191,20 +191,20 @@ public class SimulationTest {
   @Test
   void anOverflowOnceRunningSiphonsDownToItsPort() {
     Simulation run = start(filled(false), Map.of(), "inlet", "mains");
-    assertThat(run.runUntil(Happening.Kind.RUNS_OUT, "tail", 3600)).isPresent();
+    assertThat(run.runUntil(Event.Kind.RUNS_OUT, "tail", 3600)).isPresent();
     assertThat(run.moment().state().volume("tank")).isCloseTo(0.25 * 0.45, within(1e-4));
     run.set("inlet", "capped");
-    List<Happening> after = run.runTo(run.time() + 3600);
+    List<Event> after = run.runTo(run.time() + 3600);
     assertThat(after)
-        .anyMatch(h -> h.kind() == Happening.Kind.SIPHONS && h.begins())
-        .anyMatch(h -> h.kind() == Happening.Kind.RUNS_OUT && !h.begins());
+        .anyMatch(h -> h.kind() == Event.Kind.SIPHONS && h.begins())
+        .anyMatch(h -> h.kind() == Event.Kind.RUNS_OUT && !h.begins());
     assertThat(run.moment().state().volume("tank")).isCloseTo(0.25 * 0.2, within(1e-4));
   }
 
   @Test
   void airThatComesInAtTheCrestKeepsItFromSiphoning() {
     Simulation run = start(filled(true), Map.of(), "inlet", "mains");
-    assertThat(run.runUntil(Happening.Kind.RUNS_OUT, "tail", 3600)).isPresent();
+    assertThat(run.runUntil(Event.Kind.RUNS_OUT, "tail", 3600)).isPresent();
     run.runTo(run.time() + 5);
     run.set("inlet", "capped");
     run.runTo(run.time() + 3600);
@@ -223,8 +223,8 @@ public class SimulationTest {
             .build();
     Simulation run = start(rig, Map.of("tank", 50.0), "pump", "on", "tap", "open");
     double first = run.moment().flows().fixture("tap");
-    List<Happening> seen = run.runTo(20 * MINUTE);
-    assertThat(seen).anyMatch(h -> h.kind() == Happening.Kind.SUCKED_IN);
+    List<Event> seen = run.runTo(20 * MINUTE);
+    assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.SUCKED_IN);
     assertThat(run.moment().flows().fixture("tap")).isLessThan(0.8 * first);
     assertThat(run.moment().air().get("tank")).isLessThan(-10_000);
   }
@@ -232,9 +232,8 @@ public class SimulationTest {
   @Test
   void aPumpDrawsAirWhenItsTankIsDown() {
     DemoRig truck = DemoRig.all().getFirst();
-    Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
-    double minutes =
-        run.runUntil(Happening.Kind.DRAWS_AIR, "pump", 3600 * 3).orElseThrow() / MINUTE;
+    Simulation run = Simulation.start(Network.of(truck.rig()), truck.state());
+    double minutes = run.runUntil(Event.Kind.DRAWS_AIR, "pump", 3600 * 3).orElseThrow() / MINUTE;
     assertThat(minutes).isBetween(5.0, 30.0);
     assertThat(run.moment().state().volume("main")).isBetween(0.008, 0.015);
   }
@@ -243,11 +242,10 @@ public class SimulationTest {
   void grayFillsAsFixturesAreUsedAndBacksUpWhenFull() {
     DemoRig truck = DemoRig.all().getFirst();
     State state = truck.state().withVolume("gray", 0.098).withVolume("main", 0.120);
-    Simulation run = Simulation.start(Plumbing.of(truck.rig()), state);
-    List<Happening> seen = run.runTo(40 * MINUTE);
-    assertThat(seen).anyMatch(h -> h.kind() == Happening.Kind.FULL && h.subject().equals("gray"));
-    assertThat(seen)
-        .anyMatch(h -> h.kind() == Happening.Kind.BACKS_UP && h.subject().equals("sink"));
+    Simulation run = Simulation.start(Network.of(truck.rig()), state);
+    List<Event> seen = run.runTo(40 * MINUTE);
+    assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.FULL && h.subject().equals("gray"));
+    assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.BACKS_UP && h.subject().equals("sink"));
     assertThat(run.moment().totals().out().get("sink")).isGreaterThan(0.05);
   }
 
@@ -274,16 +272,16 @@ public class SimulationTest {
             .line("down", "Down", "trap.out > gray.waste", 30, 0.4, Material.PVC_HOSE, 1)
             .build();
     Simulation run = start(rig, Map.of("gray", 60.0), "inlet", "mains", "tap", "open");
-    List<Happening> seen = run.runTo(1800);
-    assertThat(seen).anyMatch(h -> h.kind() == Happening.Kind.BACKS_UP);
-    assertThat(seen).noneMatch(h -> h.kind() == Happening.Kind.BULGES);
+    List<Event> seen = run.runTo(1800);
+    assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.BACKS_UP);
+    assertThat(seen).noneMatch(h -> h.kind() == Event.Kind.BULGES);
     assertThat(run.moment().air().getOrDefault("gray", 0.0)).isBetween(500.0, 9810 * 0.41);
   }
 
   @Test
   void goingBackGoesOnExactlyAsBefore() {
     DemoRig truck = DemoRig.all().getFirst();
-    Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
+    Simulation run = Simulation.start(Network.of(truck.rig()), truck.state());
     run.runTo(60);
     Simulation kept = run.copy();
     run.runTo(400);
@@ -294,7 +292,7 @@ public class SimulationTest {
   @Test
   void restCostsNothingAndChangesNothing() {
     DemoRig truck = DemoRig.all().getFirst();
-    Simulation run = Simulation.start(Plumbing.of(truck.rig()), truck.state());
+    Simulation run = Simulation.start(Network.of(truck.rig()), truck.state());
     run.set("sink", "shut");
     run.set("pump", "off");
     run.set("heater", "off");
@@ -312,7 +310,7 @@ public class SimulationTest {
   void waterIsConserved(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
     Rig rig = RandomRigs.rig(seed);
     State state = RandomRigs.state(rig, seed);
-    Simulation run = Simulation.start(Plumbing.of(rig), state);
+    Simulation run = Simulation.start(Network.of(rig), state);
     double before = sum(run.moment().state().volumes());
     run.runTo(600);
     Moment end = run.moment();
@@ -361,7 +359,7 @@ public class SimulationTest {
   @Test
   void aCascadeThatGurglesBurstsNoTankWhateverTheMomentsOfItsTurns() {
     DemoRig tern = DemoRig.all().getLast();
-    Plumbing plumbing = Plumbing.of(tern.rig());
+    Network network = Network.of(tern.rig());
     State state =
         new State(
             tern.rig().atRest(),
@@ -372,13 +370,13 @@ public class SimulationTest {
       state = state.with(set.split(" ")[0], set.split(" ")[1]);
     }
     for (int pause = 0; pause < 8; pause++) {
-      Simulation run = Simulation.start(plumbing, state);
-      List<Happening> seen = new ArrayList<>(run.set("shore-tanks", "open"));
+      Simulation run = Simulation.start(network, state);
+      List<Event> seen = new ArrayList<>(run.set("shore-tanks", "open"));
       seen.addAll(run.runTo(run.time() + pause));
       seen.addAll(run.set("inlet", "mains"));
       seen.addAll(run.runTo(2400));
-      assertThat(seen).noneMatch(h -> h.kind() == Happening.Kind.BULGES);
-      assertThat(seen.stream().filter(h -> h.kind() == Happening.Kind.FULL)).hasSizeLessThan(80);
+      assertThat(seen).noneMatch(h -> h.kind() == Event.Kind.BULGES);
+      assertThat(seen.stream().filter(h -> h.kind() == Event.Kind.FULL)).hasSizeLessThan(80);
       assertThat(run.moment().air().getOrDefault("fore", 0.0)).isLessThan(5000);
     }
   }
@@ -386,7 +384,7 @@ public class SimulationTest {
   @Test
   void aFloatValveStopsAFillAtItsHeightAndLetsNothingBack() {
     Simulation run = start(withFloatValve(), Map.of("tank", 20.0), "inlet", "mains");
-    double shuts = run.runUntil(Happening.Kind.FLOAT_SHUTS, "tank", 3600).orElseThrow();
+    double shuts = run.runUntil(Event.Kind.FLOAT_SHUTS, "tank", 3600).orElseThrow();
     assertThat(run.moment().state().volume("tank")).isCloseTo(0.075, within(1e-4));
     assertThat(shuts).isGreaterThan(2 * MINUTE);
     run.runTo(7200);
@@ -400,7 +398,7 @@ public class SimulationTest {
   void aStorageHeaterIsHotWhenItsPowerHasWarmedItsWater() {
     Rig rig = withHeater();
     Simulation run = start(rig, Map.of("tank", 50.0), "heater", "on");
-    double hot = run.runUntil(Happening.Kind.HOT, "heater", 7200).orElseThrow();
+    double hot = run.runUntil(Event.Kind.HOT, "heater", 7200).orElseThrow();
     assertThat(hot).isCloseTo(999.1 * 4186 * 0.01 * 45 / 1000, within(0.01));
     assertThat(run.moment().warmth()).containsEntry("heater", Heater.THERMOSTAT);
   }
@@ -410,8 +408,8 @@ public class SimulationTest {
     Simulation run = start(withHeater(), Map.of("tank", 50.0), "heater", "on");
     run.runTo(3600);
     run.set("tap", "hot");
-    List<Happening> found = run.runToNext(7200);
-    assertThat(found).extracting(Happening::kind).containsExactly(Happening.Kind.HOT);
+    List<Event> found = run.runToNext(7200);
+    assertThat(found).extracting(Event::kind).containsExactly(Event.Kind.HOT);
     assertThat(found.getFirst().begins()).isFalse();
     double q = run.moment().flows().fixture("tap");
     assertThat(run.time() - 3600).isCloseTo(0.01 / q * Math.log(45.0 / 40), within(0.3));
@@ -447,11 +445,11 @@ public class SimulationTest {
             .line("out", "Out", "filter.out > end.in", 12, 1, Material.PEX, 1)
             .build();
     Simulation worn = start(rig, Map.of("tank", 60.0));
-    worn.runUntil(Happening.Kind.DRY, "tank", 86_400);
+    worn.runUntil(Event.Kind.DRY, "tank", 86_400);
     double left = worn.moment().totals().out().getOrDefault("end", 0.0);
     assertThat(left).isCloseTo(0.06, within(1e-3));
     Simulation clean = start(withClean(rig), Map.of("tank", 60.0));
-    clean.runUntil(Happening.Kind.DRY, "tank", 86_400);
+    clean.runUntil(Event.Kind.DRY, "tank", 86_400);
     // Three times the doubling has passed: the loss ends at four times and is 2.5 times on average.
     assertThat(worn.time() / clean.time()).isBetween(2.0, 3.2);
   }

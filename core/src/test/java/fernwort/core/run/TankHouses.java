@@ -16,7 +16,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.kind.tank.TankPort.Use;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -187,27 +187,27 @@ public final class TankHouses {
   }
 
   /** Every handle anywhere; tanks from empty to the brim, also to the very height of a port. */
-  public static State state(Plumbing plumbing, Random random) {
-    Setting setting = plumbing.rig().atRest();
-    for (Part part : plumbing.rig().handles().toList()) {
+  public static State state(Network network, Random random) {
+    Setting setting = network.rig().atRest();
+    for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       setting = setting.with(part.id(), all.get(random.nextInt(all.size())).id());
     }
     Map<String, Double> volumes = new HashMap<>();
-    for (Part tank : plumbing.tanks()) {
-      volumes.put(tank.id(), volume(plumbing, tank, random));
+    for (Part tank : network.tanks()) {
+      volumes.put(tank.id(), volume(network, tank, random));
     }
     return new State(setting, volumes, Slope.LEVEL);
   }
 
-  private static double volume(Plumbing plumbing, Part tank, Random random) {
-    double capacity = plumbing.room(tank.id()).capacity();
+  private static double volume(Network network, Part tank, Random random) {
+    double capacity = network.room(tank.id()).capacity();
     List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
     double port = ports.get(random.nextInt(ports.size())).at().z();
     double off = 0.001 * (random.nextInt(3) - 1);
     return switch (random.nextInt(6)) {
       case 0 -> random.nextInt(2) * capacity;
-      case 1, 2 -> plumbing.room(tank.id()).volumeBelow(port + off, Slope.LEVEL);
+      case 1, 2 -> network.room(tank.id()).volumeBelow(port + off, Slope.LEVEL);
       case 3 -> (1 - 0.01 * random.nextDouble()) * capacity;
       default -> random.nextDouble() * capacity;
     };

@@ -5,14 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class DemandTest {
 
   private static final DemoRig RIG = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(RIG.rig());
+  private static final Network PLUMBING = Network.of(RIG.rig());
 
   @Test
   void daysAndReserveMultiplyWhatIsUsed() {

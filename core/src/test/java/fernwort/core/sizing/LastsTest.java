@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 class LastsTest {
 
   private static final DemoRig RIG = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(RIG.rig());
+  private static final Network PLUMBING = Network.of(RIG.rig());
 
   private static Habits habits(double litres, double gray) {
     return new Habits(2, 0, Habits.Season.MILD, List.of(Habit.daily("all", "All", litres, gray)));
@@ -39,7 +39,7 @@ class LastsTest {
   @Test
   void aRigWithoutGrayTankOnlyRunsOutOfFresh() {
     DemoRig trailer = DemoRig.called("samphire");
-    Lasts lasts = Lasts.of(Plumbing.of(trailer.rig()), trailer.state(), Habits.DEFAULT);
+    Lasts lasts = Lasts.of(Network.of(trailer.rig()), trailer.state(), Habits.DEFAULT);
     assertThat(lasts.grayDays()).isEmpty();
     assertThat(lasts.days()).isEqualTo(lasts.freshDays()).isPositive();
   }

@@ -10,7 +10,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -49,7 +49,7 @@ class PlainLineTest {
           .line("h", "H", "g.c > garden.cold", 13, 4, Material.PEX, 1)
           .build();
 
-  private static final Plumbing PLUMBING = Plumbing.of(RIG);
+  private static final Network PLUMBING = Network.of(RIG);
   private static final Hydraulics HYDRAULICS = Hydraulics.of(PLUMBING);
 
   private static PumpAndLines figures(double volume, String... together) {

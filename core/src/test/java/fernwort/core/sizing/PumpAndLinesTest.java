@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.WasteRuns;
+import fernwort.core.network.Network;
+import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.State;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 class PumpAndLinesTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Network PLUMBING = Network.of(TRUCK.rig());
 
   private static PumpAndLines figures(State state) {
     return PumpAndLines.of(

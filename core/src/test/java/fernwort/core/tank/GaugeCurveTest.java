@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -123,10 +123,10 @@ class GaugeCurveTest {
   @Test
   void everyMarkOfAStickIsWhereThatMuchIsRead() {
     for (DemoRig demo : DemoRig.all()) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
-      for (Part part : plumbing.tanks()) {
+      Network network = Network.of(demo.rig());
+      for (Part part : network.tanks()) {
         Tank tank = (Tank) part.kind();
-        TankRoom room = plumbing.room(part.id());
+        TankRoom room = network.room(part.id());
         for (Slope slope : List.of(Slope.LEVEL, new Slope(3, -2))) {
           Dipstick stick = Dipstick.of(tank, room, slope, 3.785411784e-3);
           assertThat(stick.marks()).hasSizeGreaterThan(5);

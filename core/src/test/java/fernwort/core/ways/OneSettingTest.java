@@ -10,8 +10,8 @@ import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -56,7 +56,7 @@ class OneSettingTest {
   }
 
   private static boolean joins(Rig rig) {
-    return OneSetting.joins(Plumbing.of(rig), rig.part("near"), rig.part("far"));
+    return OneSetting.joins(Network.of(rig), rig.part("near"), rig.part("far"));
   }
 
   @Test
@@ -98,8 +98,8 @@ class OneSettingTest {
   @Property(tries = 400)
   void joinsWhatSomeSettingJoins(@ForAll long seed) {
     Rig rig = rig(seed);
-    Plumbing plumbing = Plumbing.of(rig);
-    boolean some = settings(rig).stream().anyMatch(setting -> joins(plumbing, setting));
+    Network network = Network.of(rig);
+    boolean some = settings(rig).stream().anyMatch(setting -> joins(network, setting));
     assertThat(joins(rig)).isEqualTo(some);
   }
 
@@ -117,19 +117,19 @@ class OneSettingTest {
     return all;
   }
 
-  private static boolean joins(Plumbing plumbing, Setting setting) {
-    OpenGraph graph = new OpenGraph(plumbing, setting);
+  private static boolean joins(Network network, Setting setting) {
+    OpenGraph graph = new OpenGraph(network, setting);
     Deque<Integer> next = new ArrayDeque<>();
     Set<Integer> seen = new HashSet<>();
     for (String port : List.of("low", "high", "vent")) {
-      next.add(plumbing.vertex(plumbing.rig().part("near"), port));
+      next.add(network.vertex(network.rig().part("near"), port));
     }
     while (!next.isEmpty()) {
       int v = next.remove();
       if (!seen.add(v)) {
         continue;
       }
-      if (plumbing.part(v).id().equals("far")) {
+      if (network.part(v).id().equals("far")) {
         return true;
       }
       for (int e = graph.first(v); e >= 0; e = graph.next(e)) {

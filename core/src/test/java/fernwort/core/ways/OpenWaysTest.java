@@ -3,8 +3,8 @@ package fernwort.core.ways;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -22,9 +22,9 @@ class OpenWaysTest {
   void findsTheVeryWaysThatAllSimplePathsFind(@ForAll long seed) {
     Rig rig = RandomRigs.rig(seed);
     State state = RandomRigs.state(rig, seed);
-    Set<Way.Key> ways =
-        OpenWays.find(Plumbing.of(rig), state).ways().stream()
-            .map(Way::key)
+    Set<FlowPath.Key> ways =
+        OpenWays.find(Network.of(rig), state).ways().stream()
+            .map(FlowPath::key)
             .collect(Collectors.toSet());
     assertThat(ways).isEqualTo(SimplePaths.ways(rig, state));
   }
@@ -33,10 +33,10 @@ class OpenWaysTest {
   void aWaysLinesAreJoinedFromSourceToEndAndAllMove(@ForAll long seed) {
     Rig rig = RandomRigs.rig(seed);
     State state = RandomRigs.state(rig, seed);
-    Ways ways = OpenWays.find(Plumbing.of(rig), state);
+    FlowPaths ways = OpenWays.find(Network.of(rig), state);
     Map<String, Line> lines =
         rig.lines().stream().collect(Collectors.toMap(Line::id, line -> line));
-    for (Way way : ways.ways()) {
+    for (FlowPath way : ways.ways()) {
       assertThat(way.parts().getFirst()).isEqualTo(way.source().part());
       assertThat(way.parts().getLast()).isEqualTo(way.end().part());
       assertThat(way.parts()).noneMatch(ways.dead()::contains);
@@ -50,7 +50,7 @@ class OpenWaysTest {
   @Property(tries = 300)
   void deadPartsAndPartsOnSomeWayAreAllParts(@ForAll long seed) {
     Rig rig = RandomRigs.rig(seed);
-    Ways ways = OpenWays.find(Plumbing.of(rig), RandomRigs.state(rig, seed));
+    FlowPaths ways = OpenWays.find(Network.of(rig), RandomRigs.state(rig, seed));
     Set<String> alive = new HashSet<>();
     ways.ways().forEach(w -> alive.addAll(w.parts()));
     assertThat(alive).noneMatch(ways.dead()::contains);
@@ -62,12 +62,12 @@ class OpenWaysTest {
         });
   }
 
-  private static Ways ways(DemoRig demo, String... turned) {
+  private static FlowPaths ways(DemoRig demo, String... turned) {
     State state = demo.state();
     for (int i = 0; i < turned.length; i += 2) {
       state = state.with(turned[i], turned[i + 1]);
     }
-    return OpenWays.find(Plumbing.of(demo.rig()), state);
+    return OpenWays.find(Network.of(demo.rig()), state);
   }
 
   @Test
@@ -81,14 +81,14 @@ class OpenWaysTest {
 
   @Test
   void theMainsHoldThePumpsSwitchOpen() {
-    Ways ways = ways(DemoRig.called("marginalia"), "inlet", "mains", "mains-valve", "open");
+    FlowPaths ways = ways(DemoRig.called("marginalia"), "inlet", "mains", "mains-valve", "open");
     assertThat(ways.pumps()).singleElement().matches(PumpWork::heldOff);
     assertThat(ways.to("sink").map(w -> w.drive().kind())).containsOnly(DrivenBy.Kind.MAINS);
   }
 
   @Test
   void waterRunsThroughBothBranchesOfAnOpenBypass() {
-    Ways ways = ways(DemoRig.called("marginalia"), "bypass", "open");
+    FlowPaths ways = ways(DemoRig.called("marginalia"), "bypass", "open");
     assertThat(ways.moving()).containsKeys("b1", "b6");
   }
 
@@ -115,10 +115,10 @@ class OpenWaysTest {
   @Test
   void turningAHandleBackGivesTheVerySameWays() {
     DemoRig rig = DemoRig.called("tern");
-    Plumbing plumbing = Plumbing.of(rig.rig());
-    Ways before = OpenWays.find(plumbing, rig.state());
-    Ways after =
-        OpenWays.find(plumbing, rig.state().with("suction", "bucket").with("suction", "tanks"));
+    Network network = Network.of(rig.rig());
+    FlowPaths before = OpenWays.find(network, rig.state());
+    FlowPaths after =
+        OpenWays.find(network, rig.state().with("suction", "bucket").with("suction", "tanks"));
     assertThat(after).isEqualTo(before);
   }
 }

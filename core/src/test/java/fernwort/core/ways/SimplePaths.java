@@ -8,9 +8,9 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Water;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
+import fernwort.core.network.Water;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -35,7 +35,7 @@ final class SimplePaths {
   private final Map<PortRef, Line> lines;
   private final Map<String, Double> surfaces = new HashMap<>();
   private final Set<PortRef> pressed = new HashSet<>();
-  private final Set<Way.Key> found = new HashSet<>();
+  private final Set<FlowPath.Key> found = new HashSet<>();
 
   private SimplePaths(Rig rig, State state) {
     this.rig = rig;
@@ -44,16 +44,16 @@ final class SimplePaths {
     rig.tanks().forEach(t -> surfaces.put(t.id(), t.height() + state.volume(t.id()) / (0.6 * 0.3)));
   }
 
-  static Set<Way.Key> ways(Rig rig, State state) {
+  static Set<FlowPath.Key> ways(Rig rig, State state) {
     SimplePaths paths = new SimplePaths(rig, state);
-    Plumbing plumbing = Plumbing.of(rig);
-    paths.mains(plumbing);
+    Network network = Network.of(rig);
+    paths.mains(network);
     paths.pumps();
     paths.falls();
     return paths.found;
   }
 
-  private void mains(Plumbing plumbing) {
+  private void mains(Network network) {
     for (Part part : rig.parts()) {
       if (part.kind() instanceof HoseInlet inlet && at(part, "mains")) {
         double head = part.height() + Water.head(inlet.mainsPressure());
@@ -162,24 +162,25 @@ final class SimplePaths {
   private void end(Path path, Source source, DrivenBy drive) {
     Part part = rig.part(path.port().part());
     switch (part.kind()) {
-      case OpenEnd k -> found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+      case OpenEnd k ->
+          found.add(new FlowPath.Key(source, new End(End.Kind.GROUND, part.id()), drive));
       case HoseInlet k when at(part, "outside") -> {
         boolean own = part.id().equals(source.part());
         if (!own && path.head() > k.outsideHeight() + 1e-4) {
-          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+          found.add(new FlowPath.Key(source, new End(End.Kind.GROUND, part.id()), drive));
         }
       }
       case HoseInlet k when at(part, "open") ->
-          found.add(new Way.Key(source, new End(End.Kind.GROUND, part.id()), drive));
+          found.add(new FlowPath.Key(source, new End(End.Kind.GROUND, part.id()), drive));
       case Fixture k when at(part, "open") ->
-          found.add(new Way.Key(source, new End(End.Kind.FIXTURE, part.id()), drive));
+          found.add(new FlowPath.Key(source, new End(End.Kind.FIXTURE, part.id()), drive));
       case Tank k -> {
         String port = path.port().port();
         double against =
             wet(part, port) ? surfaces.getOrDefault(part.id(), 0.0) : part.at(port).z();
         boolean same = drive.equals(DrivenBy.FALL) && part.id().equals(source.part());
         if (!same && path.head() > against + 1e-4) {
-          found.add(new Way.Key(source, new End(End.Kind.TANK, part.id()), drive));
+          found.add(new FlowPath.Key(source, new End(End.Kind.TANK, part.id()), drive));
         }
       }
       default -> {}

@@ -7,8 +7,8 @@ import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -25,19 +25,19 @@ class DrainingLawsTest {
   /** A line may end in a cell that is half wet, at each of its bends. */
   private static final double SOME_CELLS = 5.0 / EveryWay.CELLS;
 
-  private static Wintering full(Plumbing plumbing, Slope slope) {
-    return Filled.of(plumbing, new State(plumbing.rig().atRest(), Map.of(), slope));
+  private static Wintering full(Network network, Slope slope) {
+    return Filled.of(network, new State(network.rig().atRest(), Map.of(), slope));
   }
 
   @Property(tries = 150)
   void whatStaysIsWhatEverySimpleWayLeaves(@ForAll long seed) {
     Rig rig = WetHouses.rig(seed);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Slope slope = WetHouses.slope(seed);
-    Wintering now = full(plumbing, slope);
+    Wintering now = full(network, slope);
     EveryWay brute = new EveryWay(rig, slope);
     for (Turn step : WetHouses.steps(rig, seed)) {
-      now = Procedure.run(plumbing, now, List.of(step));
+      now = Procedure.run(network, now, List.of(step));
       brute.step(step);
       for (Line line : rig.lines()) {
         assertThat(now.wetness().volume(line))
@@ -58,12 +58,12 @@ class DrainingLawsTest {
   @Property(tries = 150)
   void openingOneMoreEndNeverLeavesMore(@ForAll long seed) {
     Rig rig = WetHouses.rig(seed);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     List<Turn> steps = WetHouses.steps(rig, seed);
-    Wintering fewer = Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), steps);
+    Wintering fewer = Procedure.run(network, full(network, WetHouses.slope(seed)), steps);
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Plug) {
-        Wintering more = Procedure.run(plumbing, fewer, List.of(new Turn(part.id(), "off")));
+        Wintering more = Procedure.run(network, fewer, List.of(new Turn(part.id(), "off")));
         for (Line line : rig.lines()) {
           assertThat(more.wetness().volume(line))
               .isLessThanOrEqualTo(fewer.wetness().volume(line) + 1e-12);
@@ -75,11 +75,11 @@ class DrainingLawsTest {
   @Property(tries = 100)
   void whatRanDryStaysDryHoweverItIsShutAgain(@ForAll long seed) {
     Rig rig = WetHouses.rig(seed);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Wintering now =
-        Procedure.run(plumbing, full(plumbing, WetHouses.slope(seed)), WetHouses.steps(rig, seed));
+        Procedure.run(network, full(network, WetHouses.slope(seed)), WetHouses.steps(rig, seed));
     List<Turn> shut = rig.handles().map(p -> new Turn(p.id(), p.rest().id())).toList();
-    Wintering after = Procedure.run(plumbing, now, shut);
+    Wintering after = Procedure.run(network, now, shut);
     for (Line line : rig.lines()) {
       assertThat(after.wetness().volume(line))
           .isLessThanOrEqualTo(now.wetness().volume(line) + 1e-12);

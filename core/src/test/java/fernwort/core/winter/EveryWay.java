@@ -8,7 +8,7 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

@@ -13,15 +13,15 @@ import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.winter.sheets.Sheet;
+import fernwort.core.winter.sheets.WinterSheet;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -54,12 +54,12 @@ class OneLawOfDrainingTest {
   }
 
   private static void assertReviewTellsWhatWinterLeaves(Rig rig) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Sheet sheet = new Sheet(plumbing, Filled.of(plumbing, empty(rig)));
-    Opening winter = new Opening(sheet, false);
+    Network network = Network.of(rig);
+    WinterSheet sheet = new WinterSheet(network, Filled.of(network, empty(rig)));
+    DrainingPoints winter = new DrainingPoints(sheet, false);
     winter.open();
     winter.turnOn();
-    Wintering review = EverythingOpen.of(plumbing, empty(rig));
+    Wintering review = EverythingOpen.of(network, empty(rig));
     assertThat(inLines(rig, review))
         .as(rig.name())
         .isCloseTo(inLines(rig, sheet.now()), within(A_FEW_DROPS));
@@ -73,16 +73,15 @@ class OneLawOfDrainingTest {
   void aTankThatAPlanEmptiesHoldsWhatWinterSays(@ForAll long seed) {
     Rig rig = SmallHouses.rig(seed);
     State before = SmallHouses.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
-    for (Part tank : plumbing.tanks()) {
-      Plan plan =
-          Plans.of(plumbing).plan(EmptyingJob.of(plumbing, Set.of(tank.id()), false), before);
+    Network network = Network.of(rig);
+    for (Part tank : network.tanks()) {
+      Plan plan = Plans.of(network).plan(EmptyingJob.of(network, Set.of(tank.id()), false), before);
       boolean throughAnother =
-          plumbing.tanks().stream()
+          network.tanks().stream()
               .anyMatch(t -> plan.after().volume(t.id()) > before.volume(t.id()) + A_TRICKLE);
       if (plan.trouble().isEmpty() && plan.notes().isEmpty() && !throughAnother) {
         State asPlanned = before.with(plan.after().setting());
-        Wintering winter = Draining.of(plumbing, Filled.of(plumbing, asPlanned));
+        Wintering winter = Draining.of(network, Filled.of(network, asPlanned));
         assertThat(plan.after().volume(tank.id()))
             .isCloseTo(winter.state().volume(tank.id()), within(A_TRICKLE));
       }
@@ -94,21 +93,21 @@ class OneLawOfDrainingTest {
   void afterAPlanThatEmptiesTheLinesWinterFindsNoHandleToTurn(@ForAll long seed) {
     Rig rig = SmallHouses.rig(seed);
     State before = SmallHouses.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
-    Plan plan = Plans.of(plumbing).plan(EmptyingJob.of(plumbing, Set.of(), true), before);
+    Network network = Network.of(rig);
+    Plan plan = Plans.of(network).plan(EmptyingJob.of(network, Set.of(), true), before);
     if (plan.trouble().isPresent()) {
       return;
     }
-    Wintering left = Draining.of(plumbing, Filled.of(plumbing, plan.after()));
-    Levels levels = Levels.of(plumbing, left.state());
-    for (Turn turn : EverythingOpen.candidates(plumbing, left)) {
+    Wintering left = Draining.of(network, Filled.of(network, plan.after()));
+    Levels levels = Levels.of(network, left.state());
+    for (Turn turn : EverythingOpen.candidates(network, left)) {
       Part part = rig.part(turn.part());
       boolean handle = Stream.of(Purpose.TURNS, Purpose.CLOSES).anyMatch(part.kind()::is);
       if (handle
           && part.kind().positions().stream().anyMatch(p -> p.id().equals(turn.position()))) {
-        Wintering more = EverythingOpen.after(plumbing, left, levels, turn);
+        Wintering more = EverythingOpen.after(network, left, levels, turn);
         boolean drainsATank =
-            plumbing.tanks().stream()
+            network.tanks().stream()
                 .anyMatch(t -> more.state().volume(t.id()) < left.state().volume(t.id()) - 1e-6);
         assertThat(drainsATank || inLines(rig, more) > inLines(rig, left) - 1e-5)
             .as("%s lets more out", turn)

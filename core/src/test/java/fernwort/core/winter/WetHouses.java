@@ -10,7 +10,7 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

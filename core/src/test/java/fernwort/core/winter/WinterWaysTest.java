@@ -17,7 +17,7 @@ import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Macerator;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -25,10 +25,10 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.sheets.Blow;
-import fernwort.core.winter.sheets.Remaining;
-import fernwort.core.winter.sheets.School;
+import fernwort.core.winter.sheets.FrostRisk;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -71,10 +71,10 @@ class WinterWaysTest {
         : rig.line("main", "Main", "join.b > tee.a", 12, 0.5, Material.PEX, 1).build();
   }
 
-  private static WinterPlan plan(Rig rig, School school, WinterWish wish) {
-    Plumbing plumbing = Plumbing.of(rig);
+  private static WinterPlan plan(Rig rig, WinterizingMethod school, WinterWish wish) {
+    Network network = Network.of(rig);
     State rest = new State(rig.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    return Schools.of(Plans.of(plumbing)).plan(school, Filled.of(plumbing, rest), wish);
+    return WinterizingMethods.of(Plans.of(network)).plan(school, Filled.of(network, rest), wish);
   }
 
   /** A compressor that gives so many litres of free air a minute. */
@@ -92,7 +92,7 @@ class WinterWaysTest {
 
   @Test
   void airGoesToTheFarthestFirstAtThePressureItsOutletLetsBuildUp() {
-    WinterPlan plan = plan(rig(false), School.AIR, WinterWish.USUAL);
+    WinterPlan plan = plan(rig(false), WinterizingMethod.AIR, WinterWish.USUAL);
     assertThat(plan.air()).extracting(Blow::outlet).containsExactly("far", "near");
     Blow near = plan.air().getLast();
     assertThat(near.length()).isCloseTo(2.0, within(1e-9));
@@ -111,7 +111,7 @@ class WinterWaysTest {
 
   @Test
   void aBellyKeepsHalfOrAllWhereAirIsTooSlow() {
-    WinterPlan plan = plan(rig(true), School.AIR, WinterWish.USUAL);
+    WinterPlan plan = plan(rig(true), WinterizingMethod.AIR, WinterWish.USUAL);
     Blow near = plan.air().getLast();
     double belly = 0.8 * METRE;
     assertThat(swept(near, "main").low()).isCloseTo(belly / 2, within(1e-8));
@@ -128,19 +128,19 @@ class WinterWaysTest {
 
   @Test
   void aStrongCompressorCarriesItOutButForAFilm() {
-    WinterPlan plan = plan(rig(true), School.AIR, blowing(200, 150_000));
+    WinterPlan plan = plan(rig(true), WinterizingMethod.AIR, blowing(200, 150_000));
     Blow near = plan.air().getLast();
     assertThat(swept(near, "main").isCarried()).isTrue();
     assertThat(swept(near, "main").low()).isCloseTo(0.02 * 0.8 * METRE, within(1e-10));
     assertThat(swept(near, "main").high()).isCloseTo(0.06 * 0.8 * METRE, within(1e-10));
-    assertThat(plan.left()).extracting(Remaining::id).doesNotContain("main");
+    assertThat(plan.left()).extracting(FrostRisk::id).doesNotContain("main");
     assertThat(plan.after().wetness().lines().getOrDefault("main", List.of())).isEmpty();
   }
 
   @Test
   void theWeakestLineOnTheWayBoundsThePressure() {
     // The silicone hose bears 1.5 bar; the way to the near tap 2 bar, as asked.
-    WinterPlan plan = plan(rig(false), School.AIR, blowing(3000, 200_000));
+    WinterPlan plan = plan(rig(false), WinterizingMethod.AIR, blowing(3000, 200_000));
     assertThat(plan.air().getFirst().pressure()).isCloseTo(150_000, within(1.0));
     assertThat(plan.air().getLast().pressure()).isCloseTo(200_000, within(1.0));
     assertThat(said(plan)).anyMatch(s -> s.contains("regulator at 1.5 bar"));
@@ -154,9 +154,9 @@ class WinterWaysTest {
             .part("low", "Low", 1, 0, 0.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("fall", "Fall", "high.cold > low.cold", 12, 1.0, Material.PEX, 1)
             .build();
-    assertThat(plan(sealed, School.AIR, WinterWish.USUAL).notes().toString())
+    assertThat(plan(sealed, WinterizingMethod.AIR, WinterWish.USUAL).notes().toString())
         .contains("No place to let air in");
-    assertThat(plan(sealed, School.ANTIFREEZE, WinterWish.USUAL).notes().toString())
+    assertThat(plan(sealed, WinterizingMethod.ANTIFREEZE, WinterWish.USUAL).notes().toString())
         .contains("No place to let antifreeze in");
     Rig apart =
         begun()
@@ -166,14 +166,14 @@ class WinterWaysTest {
             .line("stub", "Stub", "join.c > tee.a", 12, 0.5, Material.PEX, 1)
             .build();
     // The pump's own outlet is where air comes in that reaches both.
-    assertThat(plan(apart, School.AIR, WinterWish.USUAL).air()).hasSize(2);
-    assertThat(said(plan(apart, School.AIR, WinterWish.USUAL)))
+    assertThat(plan(apart, WinterizingMethod.AIR, WinterWish.USUAL).air()).hasSize(2);
+    assertThat(said(plan(apart, WinterizingMethod.AIR, WinterWish.USUAL)))
         .anyMatch(s -> s.startsWith("Pump: take its outlet hose off"));
   }
 
   @Test
   void antifreezeFillsTheWayToEachTapTheShortestFirst() {
-    WinterPlan plan = plan(rig(false), School.ANTIFREEZE, WinterWish.USUAL);
+    WinterPlan plan = plan(rig(false), WinterizingMethod.ANTIFREEZE, WinterWish.USUAL);
     // Pump 0.2 L, 1.8 m of 12 mm and 10 mL in the tee; then 3 m of 25 mm; then a cup and a half.
     double near = 0.2e-3 + 1.8 * METRE + 0.01e-3;
     double far = 3 * Math.PI / 4 * 0.025 * 0.025;
@@ -207,18 +207,18 @@ class WinterWaysTest {
             .line("in", "Dead end", "inlet.in > join.c", 12, 0.5, Material.PEX, 1)
             .line("main", "Main", "join.b > tee.a", 12, 0.5, Material.PEX, 1)
             .build();
-    WinterPlan plan = plan(rig, School.ANTIFREEZE, WinterWish.USUAL);
+    WinterPlan plan = plan(rig, WinterizingMethod.ANTIFREEZE, WinterWish.USUAL);
     assertThat(plan.notes().toString()).contains("No antifreeze comes into line Dead end");
     assertThat(plan.after().strength("in")).isZero();
   }
 
   @Test
   void aMixTakesACupForTheTrapAndNoMore() {
-    WinterPlan plan = plan(rig(false), School.MIX, WinterWish.USUAL);
+    WinterPlan plan = plan(rig(false), WinterizingMethod.MIX, WinterWish.USUAL);
     assertThat(plan.litres()).isCloseTo(0.45e-3, within(1e-9));
     assertThat(plan.after().glycol()).containsOnlyKeys("trap");
     WinterWish plug = new WinterWish(258.15, 1e-3, 150_000, 0.5, 5e-3, 12, true, false);
-    WinterPlan dry = plan(rig(false), School.MIX, plug);
+    WinterPlan dry = plan(rig(false), WinterizingMethod.MIX, plug);
     assertThat(dry.litres()).isZero();
     assertThat(dry.weakest()).isEmpty();
     assertThat(dry.air()).hasSize(2);
@@ -234,7 +234,7 @@ class WinterWaysTest {
             .line("soil", "Soil", "seat.waste > mill.in", 50, 0.6, Material.RIGID_PVC, 1)
             .line("fall", "Fall", "mill.out > out.in", 25, 0.3, Material.RIGID_PVC, 1)
             .build();
-    WinterPlan plan = plan(rig, School.MIX, WinterWish.USUAL);
+    WinterPlan plan = plan(rig, WinterizingMethod.MIX, WinterWish.USUAL);
     assertThat(said(plan))
         .anyMatch(s -> s.startsWith("Seat: a cup of antifreeze into the bowl"))
         .contains("Mill: undone and tipped out")
@@ -271,38 +271,38 @@ class WinterWaysTest {
         .hasMessageContaining(named);
   }
 
-  private static Wintering dry(Plumbing plumbing, double litres, Map<String, String> turned) {
-    State state = new State(plumbing.rig().atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
+  private static Wintering dry(Network network, double litres, Map<String, String> turned) {
+    State state = new State(network.rig().atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
     for (Map.Entry<String, String> turn : turned.entrySet()) {
       state = state.with(turn.getKey(), turn.getValue());
     }
     return new Wintering(state, Map.of(), Wetness.DRY, Map.of());
   }
 
-  private static Set<String> wet(Plumbing plumbing, double litres, Map<String, String> turned) {
-    return Rewetting.of(plumbing, dry(plumbing, litres, turned)).wetness().lines().keySet();
+  private static Set<String> wet(Network network, double litres, Map<String, String> turned) {
+    return Rewetting.of(network, dry(network, litres, turned)).wetness().lines().keySet();
   }
 
   @Test
   void waterThatCameAgainIsWhereATankAPumpOrTheMainsBringsIt() {
-    Plumbing plumbing = Plumbing.of(rig(false));
-    assertThat(wet(plumbing, 0, Map.of())).isEmpty();
+    Network network = Network.of(rig(false));
+    assertThat(wet(network, 0, Map.of())).isEmpty();
     // Through a pump that is off water falls, as far as the tank stands higher.
-    assertThat(wet(plumbing, 50, Map.of()))
+    assertThat(wet(network, 50, Map.of()))
         .containsExactlyInAnyOrder("feed", "out", "in", "main", "up", "wide");
-    assertThat(wet(plumbing, 0, Map.of("pump", "on"))).isEmpty();
+    assertThat(wet(network, 0, Map.of("pump", "on"))).isEmpty();
     // Which way a pump's own valves hold is not asked: too much counts as full, never too little.
-    assertThat(wet(plumbing, 0, Map.of("inlet", "mains")))
+    assertThat(wet(network, 0, Map.of("inlet", "mains")))
         .containsExactlyInAnyOrder("feed", "out", "in", "main", "up", "wide");
-    Wintering again = Rewetting.of(plumbing, dry(plumbing, 0, Map.of("inlet", "mains")));
+    Wintering again = Rewetting.of(network, dry(network, 0, Map.of("inlet", "mains")));
     assertThat(again.wetness().body("tee")).isEqualTo(0.01e-3);
     assertThat(again.wetness().body("pump")).isEqualTo(0.2e-3);
   }
 
   @Test
   void aTankThatLiesLowNeedsItsPump() {
-    Plumbing plumbing =
-        Plumbing.of(
+    Network network =
+        Network.of(
             CaseRigs.vented(CaseRigs.rig(), "tank", 0.2)
                 .part("tank", "Tank", 0, 0, 0.2, CaseRigs.tank())
                 .part("pump", "Pump", 0.5, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
@@ -310,8 +310,8 @@ class WinterWaysTest {
                 .line("feed", "Feed", "tank.low > pump.in", 12, 0.8, Material.PVC_HOSE, 1)
                 .line("up", "Up", "pump.out > tap.cold", 12, 1.0, Material.PEX, 1)
                 .build());
-    assertThat(wet(plumbing, 50, Map.of())).containsExactly("feed");
-    assertThat(Rewetting.of(plumbing, dry(plumbing, 50, Map.of())).wetness().body("pump")).isZero();
-    assertThat(wet(plumbing, 50, Map.of("pump", "on"))).containsExactlyInAnyOrder("feed", "up");
+    assertThat(wet(network, 50, Map.of())).containsExactly("feed");
+    assertThat(Rewetting.of(network, dry(network, 50, Map.of())).wetness().body("pump")).isZero();
+    assertThat(wet(network, 50, Map.of("pump", "on"))).containsExactlyInAnyOrder("feed", "up");
   }
 }

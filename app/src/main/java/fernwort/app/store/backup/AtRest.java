@@ -2,7 +2,7 @@ package fernwort.app.store.backup;
 
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
-import fernwort.app.store.disk.Opening;
+import fernwort.app.store.disk.FolderOpening;
 import fernwort.core.say.Refusal;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -48,7 +48,7 @@ public final class AtRest {
 
   /** Backs a folder up into a new file. */
   public static void backUp(DataFolder folder, Path file, Clock clock) {
-    Opening.prepare(folder, clock);
+    FolderOpening.prepare(folder, clock);
     toNewFile(
         file,
         out -> {

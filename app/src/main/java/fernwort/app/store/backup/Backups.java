@@ -1,8 +1,8 @@
 package fernwort.app.store.backup;
 
 import fernwort.app.store.DataFolder;
+import fernwort.app.store.disk.FolderOpening;
 import fernwort.app.store.disk.Keeping;
-import fernwort.app.store.disk.Opening;
 import fernwort.core.say.Refusal;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -131,7 +131,7 @@ public class Backups {
   }
 
   private Path folder() {
-    return folder.path().resolve(Opening.BACKUPS);
+    return folder.path().resolve(FolderOpening.BACKUPS);
   }
 
   /** Writes a file of that name whole or not at all. */

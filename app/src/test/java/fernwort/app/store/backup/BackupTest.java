@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
-import fernwort.app.store.disk.Opening;
+import fernwort.app.store.disk.FolderOpening;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
@@ -118,7 +118,7 @@ class BackupTest {
   @Test
   void aRestoreKeepsWhatWasThereAndThePassphrase() throws IOException {
     DataFolder folder = DataFolder.claim(home.resolve("second"));
-    Opening.prepare(folder, NOON);
+    FolderOpening.prepare(folder, NOON);
     DatabaseFile.setPassphrase(folder, "{hash}");
     byte[] before = Files.readAllBytes(folder.database());
     String said = AtRest.restore(folder, backup, NOON, StoredRigs.look());
@@ -134,7 +134,7 @@ class BackupTest {
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     Files.write(folder.database(), new byte[5000]);
     AtRest.restore(folder, backup, NOON, StoredRigs.look());
-    Opening.prepare(folder, NOON);
+    FolderOpening.prepare(folder, NOON);
     folder.release();
   }
 
@@ -157,7 +157,7 @@ class BackupTest {
     String file = text.replace(sound, wrong);
     assertThat(file).isNotEqualTo(text);
     DataFolder folder = DataFolder.claim(home.resolve("second"));
-    Opening.prepare(folder, NOON);
+    FolderOpening.prepare(folder, NOON);
     byte[] before = Files.readAllBytes(folder.database());
     Path from = Files.writeString(home.resolve("from.json"), file);
     if (words.equals("NOT REFUSED")) {
@@ -175,7 +175,7 @@ class BackupTest {
   @Test
   void aBackupCutOffAnywhereIsRefused() throws IOException {
     DataFolder folder = DataFolder.claim(home.resolve("second"));
-    Opening.prepare(folder, NOON);
+    FolderOpening.prepare(folder, NOON);
     byte[] whole = text.getBytes(StandardCharsets.UTF_8);
     Random random = new Random(3);
     for (int round = 0; round < 20; round++) {

@@ -5,10 +5,10 @@ import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -30,7 +30,7 @@ import java.util.stream.IntStream;
  * @param unseen mistakes that show in no trial: they change nothing that pressed water tells
  * @param fewest whether fewer are known not to do
  */
-public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen, boolean fewest) {
+public record AssemblyCheck(List<Step> steps, int mistakes, List<Message> unseen, boolean fewest) {
 
   private static final int MOST_TRIALS = 90;
   private static final int MOST_BRANCHES = 200_000;
@@ -46,7 +46,7 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
   }
 
   /** A trial with what to look at. */
-  public record Step(Trial trial, List<Look> looks) {
+  public record Step(CheckSetting trial, List<Look> looks) {
     public Step {
       looks = List.copyOf(looks);
     }
@@ -66,7 +66,7 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
   }
 
   /** A wrong answer: what comes, and which mistakes make it so. */
-  public record Wrong(What comes, List<Saying> means) {
+  public record Wrong(What comes, List<Message> means) {
     public Wrong {
       means = List.copyOf(means);
     }
@@ -87,20 +87,20 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
    * @param joints the ports that were undone
    */
   public static AssemblyCheck of(Plans plans, List<PortRef> joints) {
-    return of(plans.plumbing(), Trial.ofJobs(plans.brief()), joints, true);
+    return of(plans.network(), CheckSetting.ofJobs(plans.brief()), joints, true);
   }
 
   /** Finds the trials among some settings. */
   static AssemblyCheck of(
-      Plumbing plumbing, List<Trial> trials, List<PortRef> joints, boolean around) {
-    return new Finding(plumbing, Mistake.among(plumbing, joints)).find(trials, around);
+      Network network, List<CheckSetting> trials, List<PortRef> joints, boolean around) {
+    return new Finding(network, Mistake.among(network, joints)).find(trials, around);
   }
 
   /** Returns the ports at which somebody can see water come. */
-  static int[] outlets(Plumbing plumbing) {
+  static int[] outlets(Network network) {
     List<Integer> outlets = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
-      int v = plumbing.first(plumbing.index(part.id()));
+    for (Part part : network.rig().parts()) {
+      int v = network.first(network.index(part.id()));
       Kind kind = part.kind();
       if (kind.is(Purpose.HOLDS)) {
         IntStream.range(0, kind.ports().size()).forEach(port -> outlets.add(v + port));
@@ -120,32 +120,32 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
 
   private static final class Finding {
 
-    private final Plumbing plumbing;
+    private final Network network;
     private final List<Mistake> mistakes;
     private final int[] outlets;
     private final int[] across;
-    private final List<Trial> trials = new ArrayList<>();
+    private final List<CheckSetting> trials = new ArrayList<>();
     private final List<byte[]> right = new ArrayList<>();
     private final List<byte[][]> wrong = new ArrayList<>();
     private final List<BitSet> shows = new ArrayList<>();
     private final BitSet told = new BitSet();
 
-    private Finding(Plumbing plumbing, List<Mistake> mistakes) {
-      this.plumbing = plumbing;
+    private Finding(Network network, List<Mistake> mistakes) {
+      this.network = network;
       this.mistakes = mistakes;
-      outlets = outlets(plumbing);
-      across = new int[plumbing.size()];
+      outlets = outlets(network);
+      across = new int[network.size()];
       Arrays.fill(across, -1);
-      for (int i = 0; i < plumbing.rig().lines().size(); i++) {
-        across[plumbing.lineFrom(i)] = plumbing.lineTo(i);
-        across[plumbing.lineTo(i)] = plumbing.lineFrom(i);
+      for (int i = 0; i < network.rig().lines().size(); i++) {
+        across[network.lineFrom(i)] = network.lineTo(i);
+        across[network.lineTo(i)] = network.lineFrom(i);
       }
     }
 
-    private AssemblyCheck find(List<Trial> base, boolean around) {
+    private AssemblyCheck find(List<CheckSetting> base, boolean around) {
       base.forEach(this::tryOut);
       if (around && told.cardinality() < mistakes.size()) {
-        List<Trial> more = Trial.around(plumbing, base);
+        List<CheckSetting> more = CheckSetting.around(network, base);
         more.subList(0, Math.min(MOST_AROUND, more.size())).forEach(this::tryOut);
       }
       Cover cover = new Cover(shows, told);
@@ -156,19 +156,19 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
         steps.add(step(t, left));
         left.andNot(shows.get(t));
       }
-      List<Saying> unseen = new ArrayList<>();
+      List<Message> unseen = new ArrayList<>();
       for (int m = told.nextClearBit(0); m < mistakes.size(); m = told.nextClearBit(m + 1)) {
         if (unseen.size() < MOST_NAMED) {
-          unseen.add(mistakes.get(m).words(plumbing));
+          unseen.add(mistakes.get(m).words(network));
         }
       }
       return new AssemblyCheck(steps, mistakes.size(), unseen, cover.isProven());
     }
 
     /** Makes every mistake in one setting; a setting that tells nothing new is not kept. */
-    private void tryOut(Trial trial) {
+    private void tryOut(CheckSetting trial) {
       Effort.look();
-      PressedWater water = new PressedWater(plumbing, trial.setting(), outlets);
+      PressedWater water = new PressedWater(network, trial.setting(), outlets);
       if (!water.isDriven() || trials.size() >= MOST_TRIALS) {
         return;
       }
@@ -176,9 +176,9 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
       byte[][] otherwise = new byte[mistakes.size()][];
       BitSet seen = new BitSet(mistakes.size());
       for (int m = 0; m < mistakes.size(); m++) {
-        mistakes.get(m).swap(plumbing, across);
+        mistakes.get(m).swap(network, across);
         byte[] made = water.look(across);
-        mistakes.get(m).swap(plumbing, across);
+        mistakes.get(m).swap(network, across);
         if (!Arrays.equals(made, asBuilt)) {
           seen.set(m);
           otherwise[m] = made;
@@ -228,11 +228,11 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
     private Look look(int trial, int outlet, BitSet tells) {
       List<Wrong> otherwise = new ArrayList<>();
       for (What what : What.values()) {
-        List<Saying> means = new ArrayList<>();
+        List<Message> means = new ArrayList<>();
         for (int m = tells.nextSetBit(0); m >= 0; m = tells.nextSetBit(m + 1)) {
           byte[] made = wrong.get(trial)[m];
           if (made != null && made[outlet] == what.ordinal()) {
-            means.add(mistakes.get(m).words(plumbing));
+            means.add(mistakes.get(m).words(network));
           }
         }
         if (!means.isEmpty()) {
@@ -241,7 +241,7 @@ public record AssemblyCheck(List<Step> steps, int mistakes, List<Saying> unseen,
       }
       int v = outlets[outlet];
       return new Look(
-          plumbing.part(v).port(plumbing.port(v)),
+          network.part(v).port(network.port(v)),
           What.values()[right.get(trial)[outlet]],
           otherwise);
     }

@@ -1,9 +1,9 @@
 package fernwort.core.build.check;
 
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -19,7 +19,7 @@ import java.util.Set;
 record Mistake(PortRef one, PortRef other, boolean turned) {
 
   /** Returns every swap of two ends among joints; a part with two ends turned round is one. */
-  static List<Mistake> among(Plumbing plumbing, List<PortRef> joints) {
+  static List<Mistake> among(Network network, List<PortRef> joints) {
     List<Mistake> mistakes = new ArrayList<>();
     Set<PortRef> seen = new HashSet<>();
     for (PortRef one : joints) {
@@ -28,7 +28,7 @@ record Mistake(PortRef one, PortRef other, boolean turned) {
         if (!seen.contains(other)) {
           boolean turned =
               one.part().equals(other.part())
-                  && plumbing.rig().part(one.part()).kind().ports().size() == 2;
+                  && network.rig().part(one.part()).kind().ports().size() == 2;
           mistakes.add(new Mistake(one, other, turned));
         }
       }
@@ -37,9 +37,9 @@ record Mistake(PortRef one, PortRef other, boolean turned) {
   }
 
   /** Joins the ports the wrong way, or back the right way again. */
-  void swap(Plumbing plumbing, int[] across) {
-    int a = plumbing.vertex(one);
-    int b = plumbing.vertex(other);
+  void swap(Network network, int[] across) {
+    int a = network.vertex(one);
+    int b = network.vertex(other);
     int farOfA = across[a];
     int farOfB = across[b];
     if (farOfA == b) {
@@ -56,20 +56,20 @@ record Mistake(PortRef one, PortRef other, boolean turned) {
   }
 
   /** Returns it in words. */
-  Saying words(Plumbing plumbing) {
-    Part part = plumbing.rig().part(one.part());
+  Message words(Network network) {
+    Part part = network.rig().part(one.part());
     if (turned) {
-      return Saying.of("{} is the wrong way round", part.label());
+      return Message.of("{} is the wrong way round", part.label());
     }
-    return Saying.of(
+    return Message.of(
         "the ends of {} and {} are swapped, at {} and {}",
-        line(plumbing, one),
-        line(plumbing, other),
+        line(network, one),
+        line(network, other),
         part.label(),
-        plumbing.rig().part(other.part()).label());
+        network.rig().part(other.part()).label());
   }
 
-  private static String line(Plumbing plumbing, PortRef at) {
-    return plumbing.rig().lines().get(plumbing.lineAt(at)).label();
+  private static String line(Network network, PortRef at) {
+    return network.rig().lines().get(network.lineAt(at)).label();
   }
 }

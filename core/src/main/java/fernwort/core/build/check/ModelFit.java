@@ -4,7 +4,7 @@ import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -59,13 +59,13 @@ public record ModelFit(
    * @param timed measured flow by fixture (m³/s)
    * @throws Refusal when nothing was timed, or the model lets nothing run where something ran
    */
-  public static ModelFit of(Plumbing plumbing, State state, Map<String, Double> timed) {
+  public static ModelFit of(Network network, State state, Map<String, Double> timed) {
     if (timed.isEmpty()) {
       throw new Refusal("Time a jug at one tap at least, then the model is held against it");
     }
     List<Tried> tried = new ArrayList<>();
     for (double pump : timed.size() >= TAPS_FOR_PUMP ? PUMPS : AS_DESCRIBED) {
-      Plumbing pumped = pump == 1 ? plumbing : Plumbing.of(with(plumbing.rig(), 1, pump));
+      Network pumped = pump == 1 ? network : Network.of(with(network.rig(), 1, pump));
       Hydraulics hydraulics = Hydraulics.of(pumped);
       for (int i = 0; i <= STEPS; i++) {
         double losses = LEAST * Math.pow(MOST / LEAST, (double) i / STEPS);
@@ -74,9 +74,7 @@ public record ModelFit(
                 losses,
                 pump,
                 error(
-                    flows(pumped, hydraulics.withFittings(losses), state, timed),
-                    plumbing,
-                    timed)));
+                    flows(pumped, hydraulics.withFittings(losses), state, timed), network, timed)));
       }
     }
     Tried best = tried.getFirst();
@@ -85,9 +83,9 @@ public record ModelFit(
     }
     double floor = best.error() + JUG * JUG / timed.size();
     List<Tried> asGood = tried.stream().filter(t -> t.error() <= floor).toList();
-    Rig fitted = with(plumbing.rig(), best.losses(), best.pump());
-    Plumbing after = Plumbing.of(fitted);
-    Hydraulics before = Hydraulics.of(plumbing);
+    Rig fitted = with(network.rig(), best.losses(), best.pump());
+    Network after = Network.of(fitted);
+    Hydraulics before = Hydraulics.of(network);
     return new ModelFit(
         new Factor(
             best.losses(),
@@ -98,7 +96,7 @@ public record ModelFit(
             asGood.stream().mapToDouble(Tried::pump).min().orElse(1),
             asGood.stream().mapToDouble(Tried::pump).max().orElse(1)),
         Math.sqrt(best.error()),
-        Math.sqrt(error(flows(plumbing, before, state, timed), plumbing, timed)),
+        Math.sqrt(error(flows(network, before, state, timed), network, timed)),
         flows(after, Hydraulics.of(after), state, timed));
   }
 
@@ -121,24 +119,24 @@ public record ModelFit(
   }
 
   private static Map<String, Double> flows(
-      Plumbing plumbing, Hydraulics hydraulics, State state, Map<String, Double> timed) {
+      Network network, Hydraulics hydraulics, State state, Map<String, Double> timed) {
     Map<String, Double> flows = new TreeMap<>();
     for (String fixture : timed.keySet()) {
-      State alone = JugAgainstModel.alone(plumbing, state, fixture);
+      State alone = JugAgainstModel.alone(network, state, fixture);
       flows.put(fixture, hydraulics.solve(alone).fixture(fixture));
     }
     return flows;
   }
 
   private static double error(
-      Map<String, Double> flows, Plumbing plumbing, Map<String, Double> timed) {
+      Map<String, Double> flows, Network network, Map<String, Double> timed) {
     double squares = 0;
     for (Map.Entry<String, Double> flow : flows.entrySet()) {
       double measured = timed.getOrDefault(flow.getKey(), 0.0);
       if (flow.getValue() < NOTHING || measured < NOTHING) {
         throw new Refusal(
             "%s: the model lets nothing run there as the handles stand; set them so that the taps run"
-                .formatted(plumbing.rig().part(flow.getKey()).label()));
+                .formatted(network.rig().part(flow.getKey()).label()));
       }
       squares += Math.pow(Math.log(measured / flow.getValue()), 2);
     }

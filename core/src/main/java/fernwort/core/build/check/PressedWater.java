@@ -4,8 +4,8 @@ import fernwort.core.kind.Given;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.OpenGraph;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
+import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
@@ -26,7 +26,7 @@ final class PressedWater {
   static final byte COLD = 1;
   static final byte HOT = 2;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final int[] first;
   private final int[] next;
   private final int[] to;
@@ -46,11 +46,11 @@ final class PressedWater {
    *
    * @param outlets the ports at which somebody looks
    */
-  PressedWater(Plumbing plumbing, Setting setting, int[] outlets) {
-    this.plumbing = plumbing;
+  PressedWater(Network network, Setting setting, int[] outlets) {
+    this.network = network;
     this.outlets = outlets;
-    OpenGraph graph = new OpenGraph(plumbing, setting);
-    vertices = plumbing.size();
+    OpenGraph graph = new OpenGraph(network, setting);
+    vertices = network.size();
     first = new int[vertices];
     Arrays.fill(first, -1);
     next = new int[graph.edges()];
@@ -61,12 +61,12 @@ final class PressedWater {
         next[e] = first[graph.from(e)];
         first[graph.from(e)] = e;
         to[e] = graph.to(e);
-        heats[e] = plumbing.part(graph.from(e)).kind().is(Purpose.HEATS);
+        heats[e] = network.part(graph.from(e)).kind().is(Purpose.HEATS);
       }
     }
     List<Integer> tanks = new ArrayList<>();
-    for (Part part : plumbing.rig().parts()) {
-      int v = plumbing.first(plumbing.index(part.id()));
+    for (Part part : network.rig().parts()) {
+      int v = network.first(network.index(part.id()));
       Optional<Given.From> from = graph.setting().given(part).map(Given::from);
       if (part.kind().is(Purpose.DRIVES) && graph.is(part, Kind.ON)) {
         pumps.add(new int[] {v, v + 1});

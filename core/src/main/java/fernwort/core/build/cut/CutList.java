@@ -2,7 +2,7 @@ package fernwort.core.build.cut;
 
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.Adapters;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.kind.Connection;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
@@ -37,10 +37,11 @@ public record CutList(String sort, List<Cutting.Piece> pieces) {
   /** Returns the lists of a rig, one for each sort. */
   public static List<CutList> of(Rig rig) {
     Map<String, List<Cutting.Piece>> pieces = new TreeMap<>();
-    List<Ends> ends = Ends.of(rig);
+    List<JointEnds> ends = JointEnds.of(rig);
     for (int i = 0; i < rig.lines().size(); i++) {
       Line line = rig.lines().get(i);
-      String sort = "%s, %s".formatted(Adapter.words(Ends.usualEnd(line)), word(line.material()));
+      String sort =
+          "%s, %s".formatted(Adapter.words(JointEnds.usualEnd(line)), word(line.material()));
       pieces
           .computeIfAbsent(sort, s -> new ArrayList<>())
           .add(
@@ -54,9 +55,9 @@ public record CutList(String sort, List<Cutting.Piece> pieces) {
   }
 
   /** The run between its ports, less what adapters take, with what goes into each fitting. */
-  private static double length(Line line, Ends from, Ends to) {
+  private static double length(Line line, JointEnds from, JointEnds to) {
     double length = line.length() * (1 + LONG);
-    for (Ends end : List.of(from, to)) {
+    for (JointEnds end : List.of(from, to)) {
       int adapters =
           Adapters.shelf().between(end.port().form(), end.end().form()).map(List::size).orElse(0);
       boolean into = !(end.port().form() instanceof Connection.Open);

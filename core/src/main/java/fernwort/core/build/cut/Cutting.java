@@ -1,8 +1,8 @@
 package fernwort.core.build.cut;
 
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -63,7 +63,7 @@ public record Cutting(List<Stick> sticks, boolean exact) {
     for (Piece piece : pieces) {
       if (piece.length() > stock + EPSILON) {
         throw new Refusal(
-            Saying.of(
+            Message.of(
                 "{} is {} long, and a coil or stick {}: take a longer one, or join it",
                 piece.mark(),
                 Amount.length(piece.length()),

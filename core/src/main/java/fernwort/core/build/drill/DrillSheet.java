@@ -1,7 +1,7 @@
 package fernwort.core.build.drill;
 
 import fernwort.core.build.joints.Adapter;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.end.Tank;
@@ -15,7 +15,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -184,12 +184,12 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
 
   private static Connection fitting(Rig rig, Part tank, TankPort port) {
     PortRef at = tank.port(port.id());
-    return Ends.of(rig).stream()
+    return JointEnds.of(rig).stream()
         .filter(e -> e.at().equals(at))
         .findFirst()
-        .map(Ends::port)
+        .map(JointEnds::port)
         .or(() -> rig.built().joint(at).flatMap(j -> j.port()))
-        .orElseGet(() -> new Connection(Ends.usualPort(tank, port.id(), unknown(tank, port))));
+        .orElseGet(() -> new Connection(JointEnds.usualPort(tank, port.id(), unknown(tank, port))));
   }
 
   /** An opening that no line leads to yet is as wide as it says, or half an inch. */
@@ -238,9 +238,9 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     };
   }
 
-  private static List<Saying> slips(
+  private static List<Message> slips(
       Hole hole, List<Hole> all, Face face, double width, double height, Optional<Double> seam) {
-    List<Saying> slips = new ArrayList<>();
+    List<Message> slips = new ArrayList<>();
     double rim = hole.room() / 2;
     edge(slips, "left edge of the drawing", hole.across(), rim);
     edge(slips, "right edge of the drawing", width - hole.across(), rim);
@@ -251,7 +251,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
       double needs = rim + other.room() / 2 + HAND;
       if (!other.port().equals(hole.port()) && apart < needs) {
         slips.add(
-            Saying.of(
+            Message.of(
                 "{} from {}: the nuts and a hand need {}; move one by {}",
                 Amount.length(apart),
                 other.port(),
@@ -263,15 +263,15 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     seam.filter(s -> side && Math.abs(s - hole.up()) < rim + SEAM)
         .ifPresent(s ->
             slips.add(
-                Saying.of("Over the weld or seam: keep {} from it", Amount.length(rim + SEAM))));
+                Message.of("Over the weld or seam: keep {} from it", Amount.length(rim + SEAM))));
     return slips;
   }
 
-  private static void edge(List<Saying> slips, String edge, double away, double rim) {
+  private static void edge(List<Message> slips, String edge, double away, double rim) {
     double needs = rim + EDGE;
     if (away < needs) {
       slips.add(
-          Saying.of(
+          Message.of(
               "{} from the {}: its nut needs {} to sit flat beside the rounded edge; move it by {}",
               Amount.length(away),
               edge,
@@ -281,21 +281,21 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
   }
 
   /** Returns what to do, in order. */
-  public List<Saying> steps() {
-    List<Saying> steps = new ArrayList<>();
+  public List<Message> steps() {
+    List<Message> steps = new ArrayList<>();
     steps.add(
-        Saying.words(
+        Message.words(
             "Measure the fittings in your hand: body and nut. The sizes here are usual ones."));
     steps.add(
-        Saying.words(
+        Message.words(
             "Look which way up the tank lies, and write TOP and REAR on it, large, before"
                 + " anything else."));
     steps.add(
-        Saying.words(
+        Message.words(
             "Mark each middle from the two edges named, then hold the template over it: both must"
                 + " agree."));
     steps.add(
-        Saying.words(
+        Message.words(
             "Drill a pilot hole, then the saws from the smallest to the largest, slowly, no heat."
                 + " Eye protection; the tank held so that it cannot turn."));
     List<String> late =
@@ -306,15 +306,15 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
             .toList();
     if (!late.isEmpty()) {
       steps.add(
-          Saying.words(
+          Message.words(
               "Leave until the tank hangs: " + String.join(", ", late) + ". Mark where it goes."));
     }
     steps.add(
-        Saying.words(
+        Message.words(
             "All chips out: vacuum, rinse, look with a lamp. Deburr inside and outside by hand; a"
                 + " burr cuts the seal."));
     steps.add(
-        Saying.words(
+        Message.words(
             "Fit with the seal on the wet side, by hand and half a turn. Fill and look before it"
                 + " hangs."));
     return steps;

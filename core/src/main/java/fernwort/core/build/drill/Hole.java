@@ -1,7 +1,7 @@
 package fernwort.core.build.drill;
 
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 
 /**
@@ -30,7 +30,7 @@ public record Hole(
     double room,
     boolean there,
     String late,
-    List<Saying> slips) {
+    List<Message> slips) {
 
   public Hole {
     slips = List.copyOf(slips);
@@ -43,7 +43,7 @@ public record Hole(
   }
 
   /** Returns it with what is wrong with it. */
-  Hole with(List<Saying> found) {
+  Hole with(List<Message> found) {
     return new Hole(port, use, across, up, diameter, usual, fitting, room, there, late, found);
   }
 }

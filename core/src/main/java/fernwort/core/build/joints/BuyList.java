@@ -9,7 +9,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -100,7 +100,7 @@ public final class BuyList {
         .map(p -> lines.get(part.port(p)))
         .filter(l -> l != null)
         .findFirst()
-        .map(l -> Adapter.words(Ends.usualEnd(l)))
+        .map(l -> Adapter.words(JointEnds.usualEnd(l)))
         .orElse("as its line");
   }
 
@@ -111,7 +111,7 @@ public final class BuyList {
   private void joints() {
     TreeSet<String> cements = new TreeSet<>();
     boolean tape = false;
-    for (Ends ends : Ends.of(rig)) {
+    for (JointEnds ends : JointEnds.of(rig)) {
       String place = place(rig.part(ends.at().part()));
       Connection.Form at = ends.port().form();
       if (at instanceof Connection.Bulkhead b) {
@@ -157,7 +157,7 @@ public final class BuyList {
   }
 
   private void supports() {
-    for (Support support : rig.built().supports()) {
+    for (TankSupport support : rig.built().supports()) {
       String place = place(rig.part(support.tank()));
       add(
           Shop.HARDWARE,
@@ -175,7 +175,7 @@ public final class BuyList {
     }
   }
 
-  private static String word(Support.Type type) {
+  private static String word(TankSupport.Type type) {
     return type.name().toLowerCase(Locale.ROOT);
   }
 
@@ -184,7 +184,7 @@ public final class BuyList {
       add(Shop.HARDWARE, "hole saw, %s mm".formatted(Math.round(1000 * saw)), "tanks", 1, false);
     }
     for (Line line : rig.lines()) {
-      if (Ends.usualEnd(line) instanceof Connection.TubeEnd) {
+      if (JointEnds.usualEnd(line) instanceof Connection.TubeEnd) {
         add(Shop.HARDWARE, "tube cutter and deburrer", "everywhere", 1, false);
         return;
       }

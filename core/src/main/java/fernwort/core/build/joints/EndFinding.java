@@ -1,7 +1,7 @@
 package fernwort.core.build.joints;
 
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /**
  * Something about two ends that does not fit.
@@ -12,7 +12,7 @@ import fernwort.core.say.Saying;
  * @param what what does not fit, and what comes of it
  * @param mend what to use instead
  */
-public record EndFinding(Code code, PortRef at, String line, Saying what, Saying mend) {
+public record EndFinding(Code code, PortRef at, String line, Message what, Message mend) {
 
   /** The sorts of finding. */
   public enum Code {

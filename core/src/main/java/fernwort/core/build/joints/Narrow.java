@@ -51,10 +51,10 @@ public record Narrow(PortRef at, Line line, double bore, double without, double 
    *
    * @param state with a tap open, so that something runs
    */
-  public static List<Narrow> of(Hydraulics hydraulics, List<Ends> ends, State state) {
+  public static List<Narrow> of(Hydraulics hydraulics, List<JointEnds> ends, State state) {
     Flows clear = hydraulics.solve(state);
     List<Narrow> found = new ArrayList<>();
-    for (Ends end : ends) {
+    for (JointEnds end : ends) {
       Effort.look();
       double bore = bore(end);
       double without = Math.abs(clear.line(end.line().id()));
@@ -72,7 +72,7 @@ public record Narrow(PortRef at, Line line, double bore, double without, double 
   }
 
   /** The narrowest that stands between a line and its port. */
-  static double bore(Ends ends) {
+  static double bore(JointEnds ends) {
     double narrowest = Adapter.bore(ends.port().form());
     for (Adapter adapter :
         Adapters.shelf().between(ends.port().form(), ends.end().form()).orElse(List.of())) {

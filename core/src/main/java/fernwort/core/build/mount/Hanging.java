@@ -1,7 +1,7 @@
 package fernwort.core.build.mount;
 
-import fernwort.core.plumbing.Water;
-import fernwort.core.rig.Support;
+import fernwort.core.network.Water;
+import fernwort.core.rig.TankSupport;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -68,7 +68,7 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
    * @param pressure under a strap or rail on the tank's wall, moving (Pa); 0 where nothing presses
    */
   public record Load(
-      Support support,
+      TankSupport support,
       double still,
       double slack,
       double braking,
@@ -110,7 +110,7 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
       double high,
       double tall,
       double breadth,
-      List<Support> supports,
+      List<TankSupport> supports,
       Moving moving) {
     if (supports.isEmpty()) {
       throw new Refusal("Nothing carries it yet: add a support, with where it stands");
@@ -119,17 +119,17 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
       throw new Refusal("Its mass must be more than nothing; give tank and water together");
     }
     double weight = mass * GRAVITY;
-    List<Support> order =
-        supports.stream().sorted(Comparator.comparingDouble(Support::along)).toList();
+    List<TankSupport> order =
+        supports.stream().sorted(Comparator.comparingDouble(TankSupport::along)).toList();
     double[] still = shares(weight, centre, order);
     boolean under = order.stream().anyMatch(s -> s.type().isUnder());
     double arm = under ? high : high - tall;
     double[] braking = shares(weight, centre + moving.along() * arm, order);
     List<Load> loads = new ArrayList<>();
-    int fasteners = order.stream().mapToInt(Support::fasteners).sum();
+    int fasteners = order.stream().mapToInt(TankSupport::fasteners).sum();
     for (int i = 0; i < order.size(); i++) {
       double slack = Math.max(still[i], worst(weight, centre, order, i));
-      Support support = order.get(i);
+      TankSupport support = order.get(i);
       // What lies on a support pulls its bolts by what lifts it, what hangs by all it bears.
       double brakes = support.type().isUnder() ? -braking[i] : braking[i];
       double most = Math.max(Math.max(0, slack) * moving.down(), brakes);
@@ -162,9 +162,9 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
   }
 
   /** Returns what each of some supports bears (N), in their order. */
-  static double[] shares(double weight, double centre, List<Support> supports) {
+  static double[] shares(double weight, double centre, List<TankSupport> supports) {
     int n = supports.size();
-    double mean = supports.stream().mapToDouble(Support::along).average().orElseThrow();
+    double mean = supports.stream().mapToDouble(TankSupport::along).average().orElseThrow();
     double spread = supports.stream().mapToDouble(s -> Math.pow(s.along() - mean, 2)).sum();
     double[] shares = new double[n];
     for (int i = 0; i < n; i++) {
@@ -178,11 +178,11 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
   }
 
   /** The most that a support bears when one of the others has gone slack. */
-  private static double worst(double weight, double centre, List<Support> order, int of) {
+  private static double worst(double weight, double centre, List<TankSupport> order, int of) {
     double worst = 0;
     for (int gone = 0; gone < order.size(); gone++) {
       if (gone != of && order.size() > 2) {
-        List<Support> left = new ArrayList<>(order);
+        List<TankSupport> left = new ArrayList<>(order);
         left.remove(gone);
         worst = Math.max(worst, shares(weight, centre, left)[gone < of ? of - 1 : of]);
       }

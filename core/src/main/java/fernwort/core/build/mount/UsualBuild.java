@@ -1,6 +1,6 @@
 package fernwort.core.build.mount;
 
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.describe.TankResize;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Made;
@@ -11,7 +11,7 @@ import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.rig.Support;
+import fernwort.core.rig.TankSupport;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +36,7 @@ public final class UsualBuild {
   /** Returns the rig so put together; what was described of it stays. */
   public static Rig on(Rig rig) {
     List<Joint> joints = new ArrayList<>(rig.built().joints());
-    for (Ends ends : Ends.of(rig)) {
+    for (JointEnds ends : JointEnds.of(rig)) {
       Part part = rig.part(ends.at().part());
       boolean known = rig.built().joint(ends.at()).isPresent();
       if (!known && isDescribed(part)) {
@@ -49,7 +49,7 @@ public final class UsualBuild {
                 Optional.empty()));
       }
     }
-    List<Support> supports = new ArrayList<>(rig.built().supports());
+    List<TankSupport> supports = new ArrayList<>(rig.built().supports());
     rig.tanks()
         .filter(t -> rig.built().supports(t.id()).isEmpty())
         .forEach(t -> supports.addAll(supports(rig, t)));
@@ -70,18 +70,18 @@ public final class UsualBuild {
   }
 
   /** Inside on a shelf, under the floor in trays; as many bolts as hold. */
-  private static List<Support> supports(Rig rig, Part tank) {
+  private static List<TankSupport> supports(Rig rig, Part tank) {
     Tank kind = (Tank) tank.kind();
     double length = TankResize.length(kind);
     boolean under = tank.height() < rig.vehicle().floor();
-    Support.Type type = under ? Support.Type.BOX : Support.Type.SHELF;
+    TankSupport.Type type = under ? TankSupport.Type.BOX : TankSupport.Type.SHELF;
     double[] along =
         under
             ? new double[] {0.15 * length, 0.5 * length, 0.85 * length}
             : new double[] {0.2 * length, 0.8 * length};
     double mass = 1060 * length * TankResize.width(kind) * TankResize.height(kind);
     for (int bolts = 2; bolts < MOST_BOLTS; bolts++) {
-      List<Support> supports = supports(tank.id(), type, along, bolts);
+      List<TankSupport> supports = supports(tank.id(), type, along, bolts);
       Hanging hung =
           Hanging.of(
               mass,
@@ -98,10 +98,11 @@ public final class UsualBuild {
     return supports(tank.id(), type, along, MOST_BOLTS);
   }
 
-  private static List<Support> supports(String tank, Support.Type type, double[] along, int bolts) {
-    List<Support> supports = new ArrayList<>();
+  private static List<TankSupport> supports(
+      String tank, TankSupport.Type type, double[] along, int bolts) {
+    List<TankSupport> supports = new ArrayList<>();
     for (double at : along) {
-      supports.add(new Support(tank, type, at, TRAY, bolts, PULL, SHEAR));
+      supports.add(new TankSupport(tank, type, at, TRAY, bolts, PULL, SHEAR));
     }
     return supports;
   }

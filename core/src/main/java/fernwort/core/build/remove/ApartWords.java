@@ -5,7 +5,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,36 +34,38 @@ final class ApartWords {
    *
    * @param tap the one that stays open, if there is one
    */
-  static List<Saying> heed(List<Part> out, State state, Optional<Part> tap) {
-    List<Saying> heed = new ArrayList<>();
+  static List<Message> heed(List<Part> out, State state, Optional<Part> tap) {
+    List<Message> heed = new ArrayList<>();
     tap.ifPresent(t ->
         heed.add(
-            Saying.of(
+            Message.of(
                 "{} stays open: no joint spits, and air comes in above what runs out", t.label())));
     for (Part part : out) {
       if (part.kind().is(Purpose.HOLDS)) {
         double left = state.volume(part.id());
         heed.add(
-            Saying.of(
+            Message.of(
                 "{}: {} in it as it stands. Two people or a jack under it; never under a"
                     + " vehicle on a jack alone.",
                 part.label(),
                 Amount.mass(1000 * left)));
       }
-      part.kind().takenOut().forEach(words -> heed.add(Saying.of("{}: {}", part.label(), words)));
+      part.kind().takenOut().forEach(words -> heed.add(Message.of("{}: {}", part.label(), words)));
     }
     heed.add(
-        Saying.words(
+        Message.words(
             "Edges of cut tube and clamps are sharp: gloves. Ends capped at once, against dirt as"
                 + " much as against drips."));
     return heed;
   }
 
   /** Returns which way round each goes back, where it matters. */
-  static List<Saying> wayRound(List<Part> out) {
-    List<Saying> ways = new ArrayList<>();
+  static List<Message> wayRound(List<Part> out) {
+    List<Message> ways = new ArrayList<>();
     for (Part part : out) {
-      part.kind().wayRound().ifPresent(words -> ways.add(Saying.of("{}: {}", part.label(), words)));
+      part.kind()
+          .wayRound()
+          .ifPresent(words -> ways.add(Message.of("{}: {}", part.label(), words)));
     }
     return ways;
   }

@@ -4,8 +4,8 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Beyond;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Beyond;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.List;
@@ -35,10 +35,10 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
    */
   public static Meanwhile of(TakeApart plan, Rig rig, List<Job> usual) {
     Rig without = plan.meanwhile(rig);
-    Plumbing plumbing = Plumbing.of(without);
+    Network network = Network.of(without);
     // A cap on an open end makes jobs of its own, which nobody means.
     Set<String> found =
-        Plans.of(plumbing).offered(Jobs.of(plumbing)).stream()
+        Plans.of(network).offered(Jobs.of(network)).stream()
             .map(j -> j.name().toString())
             .collect(Collectors.toSet());
     List<Part> backsUp = without.parts().stream().filter(p -> backsUp(without, p)).toList();

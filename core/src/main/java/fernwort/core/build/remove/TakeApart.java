@@ -1,7 +1,7 @@
 package fernwort.core.build.remove;
 
 import fernwort.core.build.joints.Adapter;
-import fernwort.core.build.joints.Ends;
+import fernwort.core.build.joints.JointEnds;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
@@ -13,15 +13,15 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Walk;
+import fernwort.core.network.Network;
+import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -59,7 +59,7 @@ public record TakeApart(
     List<Undo> joints,
     double litres,
     Map<String, Integer> caps,
-    List<Saying> heed) {
+    List<Message> heed) {
 
   /** Less is not worth a turn (m³). */
   private static final double WORTH = 1e-4;
@@ -132,23 +132,23 @@ public record TakeApart(
    * @param from how the rig stands
    * @throws Refusal when nothing is chosen, or nothing chosen has a joint
    */
-  public static TakeApart of(Plumbing plumbing, State from, Set<String> parts) {
-    return new Planning(plumbing, from, parts).plan();
+  public static TakeApart of(Network network, State from, Set<String> parts) {
+    return new Planning(network, from, parts).plan();
   }
 
   private static final class Planning {
 
-    private final Plumbing plumbing;
+    private final Network network;
     private final Rig rig;
     private final List<Part> out;
     private final List<PortRef> joints;
     private final State from;
     private State state;
 
-    private Planning(Plumbing plumbing, State from, Set<String> parts) {
-      this.plumbing = plumbing;
+    private Planning(Network network, State from, Set<String> parts) {
+      this.network = network;
       this.from = from;
-      rig = plumbing.rig();
+      rig = network.rig();
       out = parts.stream().map(rig::part).toList();
       joints = Undoing.joints(rig, parts);
       if (joints.isEmpty()) {
@@ -215,7 +215,7 @@ public record TakeApart(
     private List<Turn> shut() {
       List<Turn> shut = new ArrayList<>();
       Rig apart = Undoing.open(rig, joints);
-      Plumbing opened = Plumbing.of(apart);
+      Network opened = Network.of(apart);
       double loses = loses(opened, state);
       double held = held(full(state));
       // A shut vent keeps water back only until the first bubble.
@@ -250,7 +250,7 @@ public record TakeApart(
     /** Parts on the lines by which tanks breathe. */
     private Set<String> breathing() {
       List<PortRef> vents = new ArrayList<>();
-      for (Part part : plumbing.tanks()) {
+      for (Part part : network.tanks()) {
         ((Tank) part.kind())
             .tankPorts().stream()
                 .filter(p -> p.use() == TankPort.Use.VENT)
@@ -260,14 +260,14 @@ public record TakeApart(
           .parts(vents);
     }
 
-    private double loses(Plumbing opened, State at) {
+    private double loses(Network opened, State at) {
       Wintering full = full(at);
       return held(full) - held(Draining.of(opened, full));
     }
 
     /** The rig's own water as it stands before anything is undone: what runs out anyway has. */
     private Wintering full(State at) {
-      return Draining.of(plumbing, Filled.of(plumbing, at));
+      return Draining.of(network, Filled.of(network, at));
     }
 
     private double held(Wintering now) {
@@ -295,7 +295,7 @@ public record TakeApart(
       Wintering now = full(state);
       for (PortRef joint : order) {
         open.add(joint);
-        Wintering next = Draining.of(Plumbing.of(Undoing.open(rig, open)), now);
+        Wintering next = Draining.of(Network.of(Undoing.open(rig, open)), now);
         undone.add(
             new Undo(
                 undone.size() + 1,
@@ -314,7 +314,7 @@ public record TakeApart(
     }
 
     private String seal(PortRef joint) {
-      return Ends.of(rig).stream()
+      return JointEnds.of(rig).stream()
           .filter(e -> e.at().equals(joint))
           .findFirst()
           .map(e -> ApartWords.seal(e.port().form(), e.end().form()))
@@ -324,7 +324,7 @@ public record TakeApart(
     /** Something over or into each half. */
     private Map<String, Integer> caps() {
       Map<String, Integer> caps = new TreeMap<>();
-      for (Ends ends : Ends.of(rig)) {
+      for (JointEnds ends : JointEnds.of(rig)) {
         if (joints.contains(ends.at())) {
           for (Connection.Form half : List.of(ends.port().form(), ends.end().form())) {
             if (!(half instanceof Connection.Open)) {
@@ -338,7 +338,7 @@ public record TakeApart(
 
     private Map<String, Double> emptied() {
       Wintering full = full(state);
-      Wintering drained = Draining.of(Plumbing.of(Undoing.open(rig, joints)), full);
+      Wintering drained = Draining.of(Network.of(Undoing.open(rig, joints)), full);
       Map<String, Double> empty = new HashMap<>();
       rig.tanks()
           .forEach(t -> {
@@ -357,7 +357,7 @@ public record TakeApart(
   }
 
   /** Returns which way round each goes back, where it matters. */
-  public List<Saying> wayRound() {
+  public List<Message> wayRound() {
     return ApartWords.wayRound(out);
   }
 }

@@ -6,14 +6,14 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.say.Times;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayDeque;
@@ -48,32 +48,31 @@ public final class AutomationCheck {
    */
   public record Finding(Warning warning, String when) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Hazards hazards;
 
-  private AutomationCheck(Plumbing plumbing) {
-    this.plumbing = plumbing;
-    hazards = Hazards.of(plumbing);
+  private AutomationCheck(Network network) {
+    this.network = network;
+    hazards = Hazards.of(network);
   }
 
   /** Prepares a rig. */
-  public static AutomationCheck of(Plumbing plumbing) {
-    return new AutomationCheck(plumbing);
+  public static AutomationCheck of(Network network) {
+    return new AutomationCheck(network);
   }
 
   /** Returns the hazards that an automation can bring about and that are not there now. */
   public List<Finding> findings(Automation automation, State now) {
     Set<Warning.Key> before = new LinkedHashSet<>();
     warnings(now).forEach(w -> before.add(w.key()));
-    warnings(now.with(plumbing.rig().withoutPower(now.setting())))
-        .forEach(w -> before.add(w.key()));
+    warnings(now.with(network.rig().withoutPower(now.setting()))).forEach(w -> before.add(w.key()));
     Map<Warning.Key, Finding> found = new LinkedHashMap<>();
     for (Setting setting : reachable(automation, now.setting())) {
       State there = now.with(setting);
       String words = words(automation, setting);
       note(there, "with " + words, before, found);
       note(
-          now.with(plumbing.rig().withoutPower(setting)),
+          now.with(network.rig().withoutPower(setting)),
           "when the power fails with " + words,
           before,
           found);
@@ -124,15 +123,15 @@ public final class AutomationCheck {
   }
 
   private Finding fight(String part, int times) {
-    String label = plumbing.rig().part(part).label();
+    String label = network.rig().part(part).label();
     return new Finding(
         new Warning(
             Warning.Code.RULES_FIGHT,
             Severity.WARNING,
-            Saying.words(label + " is turned to and fro"),
-            Saying.of("One rule undoes what another has done, again and again."),
-            Saying.of("It was turned {} times in an hour when they were run together.", times),
-            Saying.of("Take one of them away, or set their marks further apart."),
+            Message.words(label + " is turned to and fro"),
+            Message.of("One rule undoes what another has done, again and again."),
+            Message.of("It was turned {} times in an hour when they were run together.", times),
+            Message.of("Take one of them away, or set their marks further apart."),
             List.of(part)),
         "when they are run together");
   }
@@ -144,7 +143,7 @@ public final class AutomationCheck {
   private void ran(Automation automation, State now, Map<Warning.Key, Finding> found) {
     for (State start : starts(now)) {
       Set<Trial.Thing> without = things(List.of(), start);
-      for (AutomationRun.Event event : course(List.of(automation), start).events()) {
+      for (AutomationRun.Noted event : course(List.of(automation), start).events()) {
         event
             .happening()
             .filter(h -> h.begins() && !without.contains(new Trial.Thing(h.kind(), h.subject())))
@@ -160,7 +159,7 @@ public final class AutomationCheck {
   private List<State> starts(State now) {
     List<State> starts = new ArrayList<>();
     starts.add(now);
-    plumbing.rig().parts().stream()
+    network.rig().parts().stream()
         .filter(p -> p.kind().is(Purpose.USE))
         .findFirst()
         .ifPresent(tap -> starts.add(now.with(tap.id(), ((Tap) tap.kind()).cold().id())));
@@ -177,10 +176,10 @@ public final class AutomationCheck {
   }
 
   private AutomationRun.Course course(List<Automation> automations, State start) {
-    return AutomationRun.run(plumbing, automations, start, RUN, Double.POSITIVE_INFINITY);
+    return AutomationRun.run(network, automations, start, RUN, Double.POSITIVE_INFINITY);
   }
 
-  private Optional<Warning> harm(Happening h) {
+  private Optional<Warning> harm(Event h) {
     return switch (h.kind()) {
       case BULGES -> harm(Warning.Code.NO_AIR_OUT, h, "Open its vent, or let it stop sooner.");
       case SUCKED_IN -> harm(Warning.Code.NO_AIR_IN, h, "Open its vent, or let it stop sooner.");
@@ -193,17 +192,17 @@ public final class AutomationCheck {
     };
   }
 
-  private Optional<Warning> harm(Warning.Code code, Happening h, String mend) {
-    return HappeningWords.harm(plumbing.rig(), h)
-        .map(words -> Saying.words(words).capitalised())
+  private Optional<Warning> harm(Warning.Code code, Event h, String mend) {
+    return HappeningWords.harm(network.rig(), h)
+        .map(words -> Message.words(words).capitalised())
         .map(title ->
             new Warning(
                 code,
                 Severity.WARNING,
                 title,
-                Saying.of("{} when it does what it is told.", title),
-                Saying.of("It was run on the simulated rig."),
-                Saying.words(mend),
+                Message.of("{} when it does what it is told.", title),
+                Message.of("It was run on the simulated rig."),
+                Message.words(mend),
                 List.of(h.subject())));
   }
 
@@ -219,9 +218,9 @@ public final class AutomationCheck {
   }
 
   private List<Warning> warnings(State state) {
-    Levels levels = Levels.of(plumbing, state);
+    Levels levels = Levels.of(network, state);
     return hazards.warnings(
-        state.setting(), levels, OpenWays.find(plumbing, state.setting(), levels));
+        state.setting(), levels, OpenWays.find(network, state.setting(), levels));
   }
 
   private static Set<Setting> reachable(Automation automation, Setting start) {
@@ -250,7 +249,7 @@ public final class AutomationCheck {
             " and ",
             automation.turns().stream()
                 .filter(t -> setting.of(t.part()).equals(t.position()))
-                .map(t -> Automation.words(plumbing.rig(), t))
+                .map(t -> Automation.words(network.rig(), t))
                 .toList());
     return turned.isEmpty() ? "the valves as they are" : turned;
   }

@@ -3,12 +3,12 @@ package fernwort.core.jobs.automation;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Motor;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.ArrayList;
@@ -37,7 +37,7 @@ public final class AutomationRun implements Actor {
    * @param happening what, when it is of the water
    * @param turn what a motor did, when it is of a valve
    */
-  public record Event(double at, Optional<Happening> happening, Optional<Turn> turn) {}
+  public record Noted(double at, Optional<Event> happening, Optional<Turn> turn) {}
 
   /**
    * What came of it.
@@ -48,12 +48,12 @@ public final class AutomationRun implements Actor {
    * @param lost what ran out (m³)
    */
   public record Course(
-      List<Event> events, Map<String, Double> lowest, Map<String, Double> highest, double lost) {}
+      List<Noted> events, Map<String, Double> lowest, Map<String, Double> highest, double lost) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final List<Automation> automations;
   private final double leakAt;
-  private final List<Event> events = new ArrayList<>();
+  private final List<Noted> events = new ArrayList<>();
 
   /** When each motor has turned its valve (s). */
   private final Map<Turn, Double> turning = new LinkedHashMap<>();
@@ -65,8 +65,8 @@ public final class AutomationRun implements Actor {
   /** When the senders are looked at next (s). */
   private double nextLook;
 
-  private AutomationRun(Plumbing plumbing, List<Automation> automations, double leakAt) {
-    this.plumbing = plumbing;
+  private AutomationRun(Network network, List<Automation> automations, double leakAt) {
+    this.network = network;
     this.automations = automations;
     this.leakAt = leakAt;
   }
@@ -74,16 +74,16 @@ public final class AutomationRun implements Actor {
   /**
    * Runs automations from a state.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param automations what the motors do
    * @param from handles and levels to begin with
    * @param seconds how long (s)
    * @param leakAt when the leak sensor gets wet (s); infinite for never
    */
   public static Course run(
-      Plumbing plumbing, List<Automation> automations, State from, double seconds, double leakAt) {
-    AutomationRun motors = new AutomationRun(plumbing, automations, leakAt);
-    Simulation run = Simulation.start(plumbing, Hydraulics.of(plumbing), from, Conditions.ORDINARY);
+      Network network, List<Automation> automations, State from, double seconds, double leakAt) {
+    AutomationRun motors = new AutomationRun(network, automations, leakAt);
+    Simulation run = Simulation.start(network, Hydraulics.of(network), from, Conditions.ORDINARY);
     new Acted(run, List.of(motors), motors::noteWater, motors::noteTurn).runTo(seconds);
     motors.remember(run.moment().state());
     double lost = run.moment().totals().allOut();
@@ -112,7 +112,7 @@ public final class AutomationRun implements Actor {
   }
 
   private void remember(State now) {
-    plumbing
+    network
         .tanks()
         .forEach(t -> {
           lowest.merge(t.id(), now.volume(t.id()), Math::min);
@@ -141,7 +141,7 @@ public final class AutomationRun implements Actor {
   }
 
   private double travel(Turn turn) {
-    return plumbing.rig().part(turn.part()).kind().motor().map(Motor::travelTime).orElse(0.0);
+    return network.rig().part(turn.part()).kind().motor().map(Motor::travelTime).orElse(0.0);
   }
 
   private boolean isDue(Automation.When when, State now, boolean leaking) {
@@ -153,18 +153,18 @@ public final class AutomationRun implements Actor {
   }
 
   private double share(State now, String tank) {
-    return now.volume(tank) / plumbing.room(tank).capacity();
+    return now.volume(tank) / network.room(tank).capacity();
   }
 
   private void noteTurn(double at, Act act) {
-    note(new Event(at, Optional.empty(), Optional.of(new Turn(act.part(), act.position()))));
+    note(new Noted(at, Optional.empty(), Optional.of(new Turn(act.part(), act.position()))));
   }
 
-  private void noteWater(Happening h) {
-    note(new Event(h.at(), Optional.of(h), Optional.empty()));
+  private void noteWater(Event h) {
+    note(new Noted(h.at(), Optional.of(h), Optional.empty()));
   }
 
-  private void note(Event event) {
+  private void note(Noted event) {
     if (events.size() < MOST_EVENTS) {
       events.add(event);
     }

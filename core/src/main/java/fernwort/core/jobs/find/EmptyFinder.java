@@ -18,13 +18,13 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.ways.DrivenBy;
-import fernwort.core.ways.Turns.Pumped;
+import fernwort.core.ways.HandleDistance.Pumped;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -39,8 +39,8 @@ final class EmptyFinder extends Finder {
   /** Drains that are offered for each tank. */
   private static final int MOST_DRAINS = 2;
 
-  EmptyFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  EmptyFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override
@@ -53,7 +53,7 @@ final class EmptyFinder extends Finder {
   }
 
   private void empty() {
-    List<Part> dumps = Dumps.of(plumbing).ends();
+    List<Part> dumps = Dumps.of(network).ends();
     List<Part> grays = rig.tanks(Contents.GRAY).toList();
     for (Part gray : grays) {
       int before = found();
@@ -142,7 +142,7 @@ final class EmptyFinder extends Finder {
   }
 
   private double top(Part tank) {
-    return tank.height() + plumbing.room(tank.id()).highest(Slope.LEVEL);
+    return tank.height() + network.room(tank.id()).highest(Slope.LEVEL);
   }
 
   private static boolean isDrain(Part part) {

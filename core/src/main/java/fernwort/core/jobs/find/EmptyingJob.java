@@ -14,11 +14,11 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -44,48 +44,48 @@ public final class EmptyingJob {
   };
 
   private final Rig rig;
-  private final Plumbing plumbing;
+  private final Network network;
   private final Set<String> tanks;
   private final boolean lines;
 
-  private EmptyingJob(Plumbing plumbing, Set<String> tanks, boolean lines) {
-    this.plumbing = plumbing;
+  private EmptyingJob(Network network, Set<String> tanks, boolean lines) {
+    this.network = network;
     this.tanks = new TreeSet<>(tanks);
     this.lines = lines;
-    rig = plumbing.rig();
+    rig = network.rig();
   }
 
   /**
    * Returns the job of emptying some tanks.
    *
-   * @param plumbing the prepared rig
+   * @param network the prepared rig
    * @param tanks ids of the tanks
    * @param lines whether the lines are to be emptied, too
    * @throws Refusal when one of them is no tank, or nothing is chosen
    */
-  public static Job of(Plumbing plumbing, Set<String> tanks, boolean lines) {
+  public static Job of(Network network, Set<String> tanks, boolean lines) {
     for (String tank : tanks) {
-      if (!plumbing.rig().part(tank).kind().is(Purpose.HOLDS)) {
-        throw new Refusal(plumbing.rig().part(tank).label() + " is no tank; choose tanks to empty");
+      if (!network.rig().part(tank).kind().is(Purpose.HOLDS)) {
+        throw new Refusal(network.rig().part(tank).label() + " is no tank; choose tanks to empty");
       }
     }
     if (tanks.isEmpty() && !lines) {
       throw new Refusal("Nothing is chosen; tick a tank or the lines");
     }
-    return new EmptyingJob(plumbing, tanks, lines).job();
+    return new EmptyingJob(network, tanks, lines).job();
   }
 
   /** Returns the job of this name, if it is one of emptying what the rig has. */
-  public static Optional<Job> named(Plumbing plumbing, String id) {
+  public static Optional<Job> named(Network network, String id) {
     boolean lines = id.endsWith(LINES);
     String chosen = lines ? id.substring(0, id.length() - LINES.length()) : id;
     List<String> names = Arrays.asList(chosen.split("~"));
     Set<String> tanks = Set.copyOf(names.subList(1, names.size()));
     boolean known =
         names.getFirst().equals(NAME)
-            && plumbing.tanks().stream().map(Part::id).toList().containsAll(tanks)
+            && network.tanks().stream().map(Part::id).toList().containsAll(tanks)
             && (lines || !tanks.isEmpty());
-    return known ? Optional.of(of(plumbing, tanks, lines)) : Optional.empty();
+    return known ? Optional.of(of(network, tanks, lines)) : Optional.empty();
   }
 
   /** Returns the tanks that a job empties; none for another sort of job. */
@@ -121,7 +121,7 @@ public final class EmptyingJob {
             + tanks.stream().map(t -> "~" + t).collect(Collectors.joining())
             + (lines ? LINES : ""),
         Job.Kind.EMPTY_OUT,
-        Saying.words("Empty " + what(chosen)),
+        Message.words("Empty " + what(chosen)),
         "by fall",
         stages,
         cautions(chosen));
@@ -188,7 +188,7 @@ public final class EmptyingJob {
       }
     }
     List<String> kept =
-        plumbing.tanks().stream().filter(t -> !chosen.contains(t)).map(Part::id).toList();
+        network.tanks().stream().filter(t -> !chosen.contains(t)).map(Part::id).toList();
     List<Condition> conditions = new ArrayList<>();
     kept.forEach(t -> conditions.add(new Condition.Quiet(t)));
     conditions.add(new Condition.LinesRunOut(kept));
@@ -197,7 +197,7 @@ public final class EmptyingJob {
 
   /** The valve is shut before the hose comes off. */
   private void dumpsShut(Part gray, List<Stage> stages) {
-    for (Condition held : Dumps.of(plumbing).held()) {
+    for (Condition held : Dumps.of(network).held()) {
       if (held instanceof Condition.Parted parted && parted.from().equals(gray.id())) {
         stages.add(Stage.ifPossible(resting(Map.of()).and(parted)));
         stages.add(Stage.ifPossible(resting(Map.of(parted.to(), OpenEnd.CAPPED.id())).and(parted)));

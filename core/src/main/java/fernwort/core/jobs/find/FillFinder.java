@@ -9,19 +9,19 @@ import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
-import fernwort.core.ways.Turns.Pumped;
+import fernwort.core.say.Message;
+import fernwort.core.ways.HandleDistance.Pumped;
 import java.util.List;
 
 /** Finds the ways to fill one tank. */
 final class FillFinder extends Filling {
 
-  FillFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  FillFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override
@@ -56,8 +56,8 @@ final class FillFinder extends Filling {
   }
 
   private boolean leadsThroughAPump(Part low, Part tank) {
-    Connections free = Connections.withHandlesFree(plumbing);
-    return plumbing.pumps().stream()
+    Connections free = Connections.withHandlesFree(network);
+    return network.pumps().stream()
         .filter(pump -> free.route(low.id(), p -> p.equals(tank), pump::equals).isPresent())
         .anyMatch(pump -> free.behind(pump.id(), "out", pump::equals, tank::equals).isPresent());
   }
@@ -84,7 +84,7 @@ final class FillFinder extends Filling {
           inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id(),
-          Saying.words("Fill " + tank.label()),
+          Message.words("Fill " + tank.label()),
           by,
           List.of(filling(tank, inlet)));
       fillToFloats(tank, inlet, by);
@@ -102,10 +102,10 @@ final class FillFinder extends Filling {
           inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id() + "-" + low.id(),
-          Saying.of(
+          Message.of(
               "Fill {} to its lower stop, {}",
               tank.label(),
-              Amount.volume(Floats.shutsAt(plumbing, tank, low))),
+              Amount.volume(Floats.shutsAt(network, tank, low))),
           by,
           List.of(Stage.of(goal, new Until(Until.What.FULL, tank.id()))));
     }

@@ -1,12 +1,12 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.jobs.goal.Job;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.say.Saying;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,14 +44,14 @@ public final class FillToMark {
    *
    * @throws Refusal when the tank does not take so much
    */
-  static Optional<Job> named(Plumbing plumbing, Jobs jobs, String id) {
+  static Optional<Job> named(Network network, Jobs jobs, String id) {
     int at = id.indexOf(TO);
     Optional<Job> filling = at < 0 ? Optional.empty() : jobs.byId(id.substring(0, at));
     Optional<BigDecimal> litres =
         at < 0 ? Optional.empty() : litres(id.substring(at + TO.length()));
     return filling
         .filter(f -> tank(f).isPresent())
-        .flatMap(f -> litres.map(l -> to(plumbing, f, l)));
+        .flatMap(f -> litres.map(l -> to(network, f, l)));
   }
 
   private static Optional<BigDecimal> litres(String words) {
@@ -60,13 +60,13 @@ public final class FillToMark {
         : Optional.empty();
   }
 
-  private static Job to(Plumbing plumbing, Job filling, BigDecimal litres) {
-    Part tank = plumbing.rig().part(tank(filling).orElseThrow());
-    double most = most(plumbing, tank);
+  private static Job to(Network network, Job filling, BigDecimal litres) {
+    Part tank = network.rig().part(tank(filling).orElseThrow());
+    double most = most(network, tank);
     double mark = litres.doubleValue() / 1000;
     if (mark > most) {
       throw new Refusal(
-          Saying.of(
+          Message.of(
               "{} takes no more than {}; choose a lower mark", tank.label(), Amount.volume(most)));
     }
     List<Job.Stage> stages = new ArrayList<>(filling.stages());
@@ -75,14 +75,14 @@ public final class FillToMark {
     return new Job(
         name(filling, litres),
         filling.kind(),
-        Saying.of("{} to {}", filling.title(), Amount.volume(mark)),
+        Message.of("{} to {}", filling.title(), Amount.volume(mark)),
         filling.by(),
         stages,
         filling.cautions());
   }
 
   /** What a tank holds on level ground when it is full by its vents (m³). */
-  private static double most(Plumbing plumbing, Part tank) {
-    return plumbing.figures(tank, Slope.LEVEL).full();
+  private static double most(Network network, Part tank) {
+    return network.figures(tank, Slope.LEVEL).full();
   }
 }

@@ -17,13 +17,13 @@ import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.OneSetting;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -35,8 +35,8 @@ import java.util.stream.Stream;
 /** What finders of fills share: how water is let in, and which tanks fill one from the next. */
 abstract class Filling extends Finder {
 
-  Filling(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  Filling(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   final List<Part> fillers() {
@@ -68,7 +68,7 @@ abstract class Filling extends Finder {
     return filled.stream()
         .filter(t -> !but.contains(t) && holdsTheSame(t, full))
         .filter(t -> inlets.stream().noneMatch(i -> joins(i.id(), t.id(), pumped)))
-        .filter(t -> joins(full.id(), t.id(), Pumped.NO) && OneSetting.joins(plumbing, full, t))
+        .filter(t -> joins(full.id(), t.id(), Pumped.NO) && OneSetting.joins(network, full, t))
         .min(
             Comparator.comparing((Part t) -> !isJoinedAtRest(full, t))
                 .thenComparingInt(t -> turns.from(full.id(), rest).to(t.id(), Pumped.NO))
@@ -76,7 +76,7 @@ abstract class Filling extends Finder {
   }
 
   final boolean isJoinedAtRest(Part near, Part far) {
-    return Connections.of(plumbing, rest).route(near.id(), p -> false, far::equals).isPresent();
+    return Connections.of(network, rest).route(near.id(), p -> false, far::equals).isPresent();
   }
 
   /**
@@ -172,7 +172,7 @@ abstract class Filling extends Finder {
 
   /** Adds a job that fills by a hose from a tap: at its end the hose comes off. */
   final void fromTap(
-      Part inlet, Job.Kind kind, String id, Saying title, String by, List<Stage> filling) {
+      Part inlet, Job.Kind kind, String id, Message title, String by, List<Stage> filling) {
     List<Stage> stages = new ArrayList<>(filling);
     stages.addAll(hoseOff(inlet));
     add(kind, id, title, by, stages, Caution.STAY);

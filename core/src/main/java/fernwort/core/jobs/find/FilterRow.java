@@ -1,7 +1,7 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -22,24 +22,24 @@ public record FilterRow(List<Part> filters) {
   }
 
   /** Returns the rows of a rig, each filter in one. */
-  public static List<FilterRow> of(Plumbing plumbing) {
+  public static List<FilterRow> of(Network network) {
     List<Part> all =
-        plumbing.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).toList();
+        network.rig().parts().stream().filter(p -> p.kind().is(Purpose.FILTERS)).toList();
     List<FilterRow> rows = new ArrayList<>();
     for (Part filter : all) {
-      if (all.stream().noneMatch(f -> next(plumbing, f).filter(filter::equals).isPresent())) {
-        rows.add(from(plumbing, filter));
+      if (all.stream().noneMatch(f -> next(network, f).filter(filter::equals).isPresent())) {
+        rows.add(from(network, filter));
       }
     }
     return rows;
   }
 
-  private static FilterRow from(Plumbing plumbing, Part first) {
+  private static FilterRow from(Network network, Part first) {
     List<Part> row = new ArrayList<>();
     Optional<Part> at = Optional.of(first);
     while (at.isPresent() && !row.contains(at.get())) {
       row.add(at.get());
-      at = next(plumbing, at.get());
+      at = next(network, at.get());
     }
     return new FilterRow(row);
   }
@@ -47,15 +47,15 @@ public record FilterRow(List<Part> filters) {
   /**
    * The filter that all water behind one comes to next, through lines and whatever has two ends.
    */
-  private static Optional<Part> next(Plumbing plumbing, Part filter) {
+  private static Optional<Part> next(Network network, Part filter) {
     PortRef out = filter.port("out");
-    for (int i = 0; i < plumbing.rig().parts().size(); i++) {
-      Line line = plumbing.rig().linesByPort().get(out);
+    for (int i = 0; i < network.rig().parts().size(); i++) {
+      Line line = network.rig().linesByPort().get(out);
       if (line == null) {
         return Optional.empty();
       }
       PortRef far = line.other(out);
-      Part part = plumbing.rig().part(far.part());
+      Part part = network.rig().part(far.part());
       if (part.kind().is(Purpose.FILTERS)) {
         return far.port().equals("in") ? Optional.of(part) : Optional.empty();
       }

@@ -11,16 +11,16 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.HandleDistance;
+import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns;
-import fernwort.core.ways.Turns.Pumped;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,9 +40,9 @@ public abstract class Finder {
   public static final Set<DrivenBy.Kind> PUMPED_OR_FALLING =
       Set.of(DrivenBy.Kind.PUMP, DrivenBy.Kind.FALL);
 
-  final Plumbing plumbing;
+  final Network network;
   final Rig rig;
-  final Turns turns;
+  final HandleDistance turns;
   final Setting rest;
   final List<Part> fresh;
 
@@ -54,12 +54,12 @@ public abstract class Finder {
   private final List<Job> jobs;
   private final List<Jobs.Cannot> cannot;
 
-  Finder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    this.plumbing = plumbing;
+  Finder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    this.network = network;
     this.jobs = jobs;
     this.cannot = cannot;
-    rig = plumbing.rig();
-    turns = Turns.full(plumbing);
+    rig = network.rig();
+    turns = HandleDistance.full(network);
     rest = rig.atRest();
     fresh = rig.tanks(Contents.FRESH).toList();
     filled = rig.tanks().filter(t -> ((Tank) t.kind()).contents() != Contents.GRAY).toList();
@@ -80,7 +80,7 @@ public abstract class Finder {
   }
 
   final boolean joins(String from, String to, Pumped pumped) {
-    return turns.from(from, rest).to(to, pumped) < Turns.NEVER;
+    return turns.from(from, rest).to(to, pumped) < HandleDistance.NEVER;
   }
 
   final List<Part> taps(String source, Pumped pumped) {
@@ -131,11 +131,11 @@ public abstract class Finder {
 
   final void add(
       Job.Kind kind, String id, String title, String by, List<Stage> stages, Caution... cautions) {
-    add(kind, id, Saying.words(title), by, stages, cautions);
+    add(kind, id, Message.words(title), by, stages, cautions);
   }
 
   void add(
-      Job.Kind kind, String id, Saying title, String by, List<Stage> stages, Caution... cautions) {
+      Job.Kind kind, String id, Message title, String by, List<Stage> stages, Caution... cautions) {
     Set<Caution> mind = EnumSet.noneOf(Caution.class);
     mind.addAll(List.of(cautions));
     if (stages.stream().anyMatch(this::isOnTheMains)) {

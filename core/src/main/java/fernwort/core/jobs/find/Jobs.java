@@ -1,7 +1,7 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.jobs.goal.Job;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,24 +24,24 @@ public final class Jobs {
 
   private final List<Job> jobs = new ArrayList<>();
   private final List<Cannot> cannot = new ArrayList<>();
-  private final Plumbing plumbing;
+  private final Network network;
 
-  private Jobs(Plumbing plumbing) {
-    this.plumbing = plumbing;
+  private Jobs(Network network) {
+    this.network = network;
     List.of(
-            new RunFinder(plumbing, jobs, cannot),
-            new FillFinder(plumbing, jobs, cannot),
-            new RowFinder(plumbing, jobs, cannot),
-            new MoveFinder(plumbing, jobs, cannot),
-            new UseFinder(plumbing, jobs, cannot),
-            new EmptyFinder(plumbing, jobs, cannot),
-            new RoadFinder(plumbing, jobs, cannot))
+            new RunFinder(network, jobs, cannot),
+            new FillFinder(network, jobs, cannot),
+            new RowFinder(network, jobs, cannot),
+            new MoveFinder(network, jobs, cannot),
+            new UseFinder(network, jobs, cannot),
+            new EmptyFinder(network, jobs, cannot),
+            new RoadFinder(network, jobs, cannot))
         .forEach(Finder::find);
   }
 
   /** Finds the jobs of a rig. */
-  public static Jobs of(Plumbing plumbing) {
-    return new Jobs(plumbing);
+  public static Jobs of(Network network) {
+    return new Jobs(network);
   }
 
   /** Returns the jobs, grouped as people meet them. */
@@ -58,7 +58,7 @@ public final class Jobs {
     return jobs.stream()
         .filter(j -> j.id().equals(id))
         .findFirst()
-        .or(() -> FillToMark.named(plumbing, this, id));
+        .or(() -> FillToMark.named(network, this, id));
   }
 
   /** Returns the other means to the same end. */

@@ -8,12 +8,12 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.HandleDistance;
+import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.OneSetting;
-import fernwort.core.ways.Turns;
-import fernwort.core.ways.Turns.Pumped;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,8 +22,8 @@ import java.util.Set;
 /** Finds the ways to move water from tank to tank, and through a filter again. */
 final class MoveFinder extends Finder {
 
-  MoveFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  MoveFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override
@@ -39,7 +39,7 @@ final class MoveFinder extends Finder {
           move(from, to, FALLING, "by fall");
         }
       }
-      FilterRow.of(plumbing).forEach(row -> filterAgain(from, row));
+      FilterRow.of(network).forEach(row -> filterAgain(from, row));
       sendRound(from);
     }
   }
@@ -48,7 +48,7 @@ final class MoveFinder extends Finder {
     Need need = Need.of(tank(from), into(to), drives);
     if (!joins(from.id(), to.id(), need.pumped())
         || drives == FALLING
-            && (from.height() <= to.height() || !OneSetting.joins(plumbing, from, to))) {
+            && (from.height() <= to.height() || !OneSetting.joins(network, from, to))) {
       return;
     }
     Goal goal =
@@ -75,7 +75,8 @@ final class MoveFinder extends Finder {
     String first = row.first().id();
     if (joins(tank.id(), first, Pumped.YES)
         && joins(tank.id(), tank.id(), Pumped.YES)
-        && turns.behind(row.last().id(), "out", rest).to(tank.id(), Pumped.EITHER) < Turns.NEVER) {
+        && turns.behind(row.last().id(), "out", rest).to(tank.id(), Pumped.EITHER)
+            < HandleDistance.NEVER) {
       Need need = new Need(tank(tank), into(tank), PUMPED, Optional.of(first));
       Goal goal =
           Goal.of(Map.of(), List.of(need))

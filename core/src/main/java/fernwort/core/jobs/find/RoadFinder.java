@@ -6,7 +6,7 @@ import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.road.Drive;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,8 +15,8 @@ import java.util.Map;
 /** Finds what is done before a drive, after it, and before the rig is handed over. */
 final class RoadFinder extends Finder {
 
-  RoadFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  RoadFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override
@@ -32,7 +32,7 @@ final class RoadFinder extends Finder {
         "drive",
         "Make ready to drive",
         "",
-        List.of(Stage.of(Goal.of(shut).and(new Condition.Still()).and(Dumps.of(plumbing).held()))),
+        List.of(Stage.of(Goal.of(shut).and(new Condition.Still()).and(Dumps.of(network).held()))),
         Caution.HEATER);
     add(
         Job.Kind.ARRIVE,

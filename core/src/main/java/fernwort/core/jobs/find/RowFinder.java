@@ -9,15 +9,15 @@ import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.PortableContainer;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.HandleDistance;
+import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns;
-import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -27,8 +27,8 @@ import java.util.Map;
 /** Finds the ways to fill several tanks, at once or one from the next. */
 final class RowFinder extends Filling {
 
-  RowFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  RowFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override
@@ -54,7 +54,7 @@ final class RowFinder extends Filling {
             inlet,
             Job.Kind.FILL_ALL,
             "fill-through-" + first.id() + "-" + inlet.id(),
-            Saying.words(through(linked)),
+            Message.words(through(linked)),
             names(row, linked),
             linked ? throughLink(row, inlet) : overflowing(row, inlet));
       }
@@ -215,13 +215,14 @@ final class RowFinder extends Filling {
    */
   private boolean linked(List<Part> row) {
     Map<String, Double> half = new HashMap<>();
-    plumbing.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
-    Turns low = Turns.of(plumbing, Levels.of(plumbing, new State(rest, half, Slope.LEVEL)));
+    network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
+    HandleDistance low =
+        HandleDistance.of(network, Levels.of(network, new State(rest, half, Slope.LEVEL)));
     for (int i = 1; i < row.size(); i++) {
       Part near = row.get(i - 1);
       Part far = row.get(i);
       int least = low.from(near.id(), rest).to(far.id(), Pumped.NO);
-      if (least == 0 || least < Turns.NEVER && !isJoinedAtRest(near, far)) {
+      if (least == 0 || least < HandleDistance.NEVER && !isJoinedAtRest(near, far)) {
         return true;
       }
     }
@@ -239,7 +240,7 @@ final class RowFinder extends Filling {
           inlet,
           Job.Kind.FILL_ALL,
           "fill-all-" + inlet.id(),
-          Saying.of("Fill all fresh tanks, one after another"),
+          Message.of("Fill all fresh tanks, one after another"),
           "from the mains",
           tanks.stream().map(t -> filling(t, inlet)).toList());
     }

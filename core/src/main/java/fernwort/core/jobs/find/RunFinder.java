@@ -12,10 +12,10 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.PortableContainer;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -24,8 +24,8 @@ import java.util.Optional;
 /** Finds the ways to run the taps. */
 final class RunFinder extends Finder {
 
-  RunFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  RunFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override

@@ -12,12 +12,12 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns.Pumped;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,8 +28,8 @@ import java.util.Set;
 /** Finds rinsing outside, heating and sending round. */
 final class UseFinder extends Finder {
 
-  UseFinder(Plumbing plumbing, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(plumbing, jobs, cannot);
+  UseFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, jobs, cannot);
   }
 
   @Override

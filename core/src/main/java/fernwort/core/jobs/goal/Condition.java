@@ -5,19 +5,19 @@ import fernwort.core.drain.EverythingOpen;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Relief;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Connections;
+import fernwort.core.network.End;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Relief;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.PumpWork;
 import fernwort.core.ways.Source;
 import fernwort.core.ways.TankAir;
-import fernwort.core.ways.Way;
-import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -39,7 +39,7 @@ public sealed interface Condition {
    * @param setting the setting
    * @param levels the levels
    */
-  Optional<Fault> fault(Scout scout, Setting setting, Levels levels);
+  Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels);
 
   /**
    * Tells whether it has to hold from the moment on that water begins to move, so that what it asks
@@ -52,7 +52,7 @@ public sealed interface Condition {
   /** A part is in a position. */
   record Placed(String part, String position) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return setting.of(part).equals(position)
           ? Optional.empty()
           : Optional.of(new Fault.Misplaced(part, position));
@@ -67,7 +67,7 @@ public sealed interface Condition {
   /** A way is open. */
   record Runs(Need need) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.ways(scout.probed(setting), levels).ways().stream().anyMatch(need::isMetBy)
           ? Optional.empty()
           : Optional.of(new Fault.Missing(need));
@@ -82,7 +82,7 @@ public sealed interface Condition {
   /** Water passes between two tanks long before they are full; their air may besides. */
   record Linked(String from, String to) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.turnsBetween(from, to, setting, Set.of()) == 0
           ? Optional.empty()
           : Optional.of(new Fault.Unlinked(from, to));
@@ -97,7 +97,7 @@ public sealed interface Condition {
   /** Open passages join two parts. */
   record Joined(String from, String to) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.route(setting, from, to).isPresent()
           ? Optional.empty()
           : Optional.of(new Fault.Apart(from, to));
@@ -112,7 +112,7 @@ public sealed interface Condition {
   /** No open passage joins two parts. */
   record Parted(String from, String to) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.route(setting, from, to).map(route -> new Fault.Joined(from, to, route));
     }
   }
@@ -129,20 +129,20 @@ public sealed interface Condition {
     }
 
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels),
           w -> isStray(w) || scout.isNew(w) && begins(w));
     }
 
-    private boolean isStray(Way way) {
+    private boolean isStray(FlowPath way) {
       return way.source().kind() != Source.Kind.WASTE
           && needs.stream()
               .anyMatch(n -> n.source().equals(way.source()) || n.end().equals(way.end()))
           && needs.stream().noneMatch(n -> n.isMetBy(way));
     }
 
-    private boolean begins(Way way) {
+    private boolean begins(FlowPath way) {
       return way.end().kind() == End.Kind.TANK
           && way.source().kind() != Source.Kind.WASTE
           && needs.stream().noneMatch(n -> n.isMetBy(way));
@@ -152,7 +152,7 @@ public sealed interface Condition {
   /** A source or tank gives nothing. */
   record Quiet(String source) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels),
           w -> w.source().kind() != Source.Kind.WASTE && w.source().part().equals(source));
@@ -162,7 +162,7 @@ public sealed interface Condition {
   /** No water moves at all. */
   record Still() implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels), w -> w.source().kind() != Source.Kind.WASTE);
     }
@@ -171,7 +171,7 @@ public sealed interface Condition {
   /** The air of a tank can come and go. */
   record Breathes(String tank) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       Optional<TankAir> air = scout.ways(scout.probed(setting), levels).airOf(tank);
       boolean free = air.filter(a -> a.in().isPresent() && a.out().isPresent()).isPresent();
       return free ? Optional.empty() : Optional.of(new Fault.Airless(tank));
@@ -181,7 +181,7 @@ public sealed interface Condition {
   /** Air can come into a tank, so that its water can leave. */
   record BreathesIn(String tank) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       boolean free =
           scout.ways(setting, levels).airOf(tank).filter(a -> a.in().isPresent()).isPresent();
       return free ? Optional.empty() : Optional.of(new Fault.Airless(tank));
@@ -191,8 +191,8 @@ public sealed interface Condition {
   /** Once a tank is full, what still comes in finds a way out, or a float has shut it off. */
   record Relieved(String tank, String source) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      return Relief.of(scout.plumbing(), setting).has(tank, Optional.of(source))
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return Relief.of(scout.network(), setting).has(tank, Optional.of(source))
           ? Optional.empty()
           : Optional.of(new Fault.ShutIn(tank));
     }
@@ -201,8 +201,8 @@ public sealed interface Condition {
   /** Nothing lets a tank out that is being filled, but its own overflow; lasts until it is full. */
   record Tight(String tank) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Ways full = scout.ways(setting, scout.full(levels, tank));
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      FlowPaths full = scout.ways(setting, scout.full(levels, tank));
       return full.ways().stream()
           .filter(w ->
               w.source().part().equals(tank)
@@ -212,9 +212,9 @@ public sealed interface Condition {
           .map(w -> new Fault.Leaking(tank, w));
     }
 
-    private static boolean loses(Scout scout, Way way) {
+    private static boolean loses(ConditionEvaluator scout, FlowPath way) {
       return switch (way.end().kind()) {
-        case GROUND -> !scout.plumbing().rig().part(way.end().part()).kind().letsAir();
+        case GROUND -> !scout.network().rig().part(way.end().part()).kind().letsAir();
         case DUMP -> true;
         case TANK, FIXTURE -> false;
       };
@@ -224,7 +224,7 @@ public sealed interface Condition {
   /** Water still comes into a tank when it stands just below one of its floats. */
   record GoesOn(Need need, String floatPort) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       double volume = scout.near(need.end().part(), floatPort, -Floats.CLEAR);
       Levels then = scout.holding(need.end().part(), volume);
       return scout.ways(setting, then).ways().stream().anyMatch(need::isMetBy)
@@ -236,7 +236,7 @@ public sealed interface Condition {
   /** Nothing comes into a tank any more when it stands just above one of its floats. */
   record Stops(String tank, String floatPort) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       Levels then = scout.holding(tank, scout.near(tank, floatPort, Floats.CLEAR));
       return stray(scout.ways(setting, then), w -> w.end().part().equals(tank));
     }
@@ -245,9 +245,9 @@ public sealed interface Condition {
   /** No pump is on in the water that a hose presses. */
   record PumpsOff(String inlet) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Connections open = Connections.of(scout.plumbing(), setting);
-      for (Part pump : scout.plumbing().rig().parts()) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      Connections open = Connections.of(scout.network(), setting);
+      for (Part pump : scout.network().rig().parts()) {
         boolean on =
             pump.kind().is(Purpose.PUMPS)
                 && !pump.kind().is(Purpose.CIRCULATES)
@@ -265,7 +265,7 @@ public sealed interface Condition {
   /** A pump has water to draw, and no air, whenever it is on. */
   record Fed(String pump) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.ways(scout.probed(setting), levels).pumps().stream()
           .filter(w -> w.pump().equals(pump) && !w.heldOff())
           .filter(w -> w.sources().isEmpty() || w.airThrough().isPresent())
@@ -283,8 +283,8 @@ public sealed interface Condition {
   record GoesRound(String pump, Optional<String> heater, Optional<String> tap)
       implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Ways open = scout.ways(scout.probed(setting), levels);
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      FlowPaths open = scout.ways(scout.probed(setting), levels);
       boolean round =
           open.pumps().stream().anyMatch(w -> w.pump().equals(pump) && passes(w.loop()));
       return round && tap.map(t -> isHot(t, open)).orElse(true)
@@ -296,8 +296,8 @@ public sealed interface Condition {
       return !parts.isEmpty() && heater.map(parts::contains).orElse(true);
     }
 
-    private boolean isHot(String tap, Ways open) {
-      List<Way> to = open.ways().stream().filter(w -> w.end().part().equals(tap)).toList();
+    private boolean isHot(String tap, FlowPaths open) {
+      List<FlowPath> to = open.ways().stream().filter(w -> w.end().part().equals(tap)).toList();
       return !to.isEmpty() && to.stream().allMatch(w -> passes(w.parts()));
     }
 
@@ -314,8 +314,8 @@ public sealed interface Condition {
     }
 
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Connections open = Connections.of(scout.plumbing(), setting);
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      Connections open = Connections.of(scout.network(), setting);
       for (PumpWork work : scout.ways(setting, levels).pumps()) {
         boolean draws = work.sources().stream().anyMatch(s -> s.part().equals(tank));
         Optional<List<String>> past =
@@ -339,10 +339,10 @@ public sealed interface Condition {
     private static final double NEARLY_EMPTY = 0.05;
 
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Part part = scout.plumbing().rig().part(tank);
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      Part part = scout.network().rig().part(tank);
       Optional<DrainRoutes.Route> best =
-          DrainRoutes.of(scout.plumbing(), setting, levels)
+          DrainRoutes.of(scout.network(), setting, levels)
               .best(part)
               .filter(r -> leadsOut(scout, levels, r));
       boolean lowest =
@@ -361,9 +361,9 @@ public sealed interface Condition {
     }
 
     /** A way that climbs over the water of a tank that holds some, by its vent, is none. */
-    private boolean leadsOut(Scout scout, Levels levels, DrainRoutes.Route route) {
+    private boolean leadsOut(ConditionEvaluator scout, Levels levels, DrainRoutes.Route route) {
       return route.crest() < levels.surface(tank)
-          || levels.volume(tank) < NEARLY_EMPTY * scout.plumbing().room(tank).capacity();
+          || levels.volume(tank) < NEARLY_EMPTY * scout.network().room(tank).capacity();
     }
 
     @Override
@@ -383,17 +383,17 @@ public sealed interface Condition {
     }
 
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
-      Plumbing plumbing = scout.plumbing();
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      Network network = scout.network();
       Wintering now = scout.drained(setting, levels);
       Optional<Turn> turn =
           EverythingOpen.best(
-              plumbing,
+              network,
               now,
-              t -> drains(plumbing.rig().part(t.part()), t.position()),
+              t -> drains(network.rig().part(t.part()), t.position()),
               after ->
                   kept.stream().allMatch(t -> keeps(now, after, t))
-                      ? EverythingOpen.weight(plumbing, after)
+                      ? EverythingOpen.weight(network, after)
                       : Double.POSITIVE_INFINITY,
               WORTHWHILE);
       return turn.map(t -> new Fault.Keeping("", Map.of(t.part(), t.position())));
@@ -419,15 +419,15 @@ public sealed interface Condition {
   /** Water of some sort goes nowhere near an end that it ran out of when this was tried. */
   record NothingTo(String end) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(scout.ways(setting, levels), w -> w.end().part().equals(end));
     }
   }
 
   /** A way is not open that did harm when it was. */
-  record Without(Way.Key way) implements Condition {
+  record Without(FlowPath.Key way) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(scout.ways(setting, levels), w -> w.key().equals(way));
     }
   }
@@ -435,7 +435,7 @@ public sealed interface Condition {
   /** A condition on the levels that were met when the plan was run. */
   record Then(Levels met, Condition condition) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return condition.fault(scout, setting, met);
     }
   }
@@ -443,7 +443,7 @@ public sealed interface Condition {
   /** A setting that was run to its end, and did not do. */
   record Other(Setting than, Harm harm) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return setting.equals(than) ? Optional.of(new Fault.Disproved(harm)) : Optional.empty();
     }
   }
@@ -451,12 +451,12 @@ public sealed interface Condition {
   /** A condition that no setting on the way may break; what stands at the end is not its matter. */
   record Passing(Condition condition) implements Condition {
     @Override
-    public Optional<Fault> fault(Scout scout, Setting setting, Levels levels) {
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return Optional.empty();
     }
 
     /** Returns what is wrong with a setting on the way. */
-    Optional<Fault> onTheWay(Scout scout, Setting setting, Levels levels) {
+    Optional<Fault> onTheWay(ConditionEvaluator scout, Setting setting, Levels levels) {
       return condition.fault(scout, setting, levels);
     }
   }
@@ -469,7 +469,7 @@ public sealed interface Condition {
   }
 
   /** Returns the first open way that must not be. */
-  private static Optional<Fault> stray(Ways ways, Predicate<Way> unwanted) {
+  private static Optional<Fault> stray(FlowPaths ways, Predicate<FlowPath> unwanted) {
     return ways.ways().stream().filter(unwanted).findFirst().map(Fault.Stray::new);
   }
 }

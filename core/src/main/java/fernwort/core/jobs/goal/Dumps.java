@@ -2,8 +2,8 @@ package fernwort.core.jobs.goal;
 
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -16,17 +16,17 @@ import java.util.Set;
 /** Where gray water leaves by a cap and hose, and which tanks a valve can hold back from there. */
 public final class Dumps {
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Rig rig;
 
-  private Dumps(Plumbing plumbing) {
-    this.plumbing = plumbing;
-    rig = plumbing.rig();
+  private Dumps(Network network) {
+    this.network = network;
+    rig = network.rig();
   }
 
   /** Returns the dump outlets of a rig. */
-  public static Dumps of(Plumbing plumbing) {
-    return new Dumps(plumbing);
+  public static Dumps of(Network network) {
+    return new Dumps(network);
   }
 
   /** Returns the ends with a cap. */
@@ -36,7 +36,7 @@ public final class Dumps {
 
   /** Returns the ends that no gray water comes to with every valve shut. */
   public Set<String> parted() {
-    Connections shut = Connections.of(plumbing, allShut());
+    Connections shut = Connections.of(network, allShut());
     Set<String> parted = new LinkedHashSet<>();
     for (Part end : ends()) {
       boolean joined =
@@ -50,8 +50,8 @@ public final class Dumps {
 
   /** Returns that every gray tank is parted from every end that a valve can part it from. */
   public List<Condition> held() {
-    Connections shut = Connections.of(plumbing, allShut());
-    Connections free = Connections.withHandlesFree(plumbing);
+    Connections shut = Connections.of(network, allShut());
+    Connections free = Connections.withHandlesFree(network);
     List<Condition> held = new ArrayList<>();
     for (Part end : ends()) {
       rig.tanks(Contents.GRAY)

@@ -1,7 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.ways.Way;
+import fernwort.core.ways.FlowPath;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,10 +29,10 @@ public sealed interface Fault {
   }
 
   /** Water goes where it should not. */
-  record Stray(Way way) implements Fault {}
+  record Stray(FlowPath way) implements Fault {}
 
   /** Water of a tank that is being filled runs out again, now or when it stands higher. */
-  record Leaking(String tank, Way way) implements Fault {}
+  record Leaking(String tank, FlowPath way) implements Fault {}
 
   /** Something would go wrong. */
   record Danger(Warning warning) implements Fault {}

@@ -2,7 +2,7 @@ package fernwort.core.jobs.goal;
 
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import java.util.Comparator;
@@ -26,7 +26,7 @@ public final class Floats {
   }
 
   /** Returns what a tank holds on level ground when a float shuts (m³). */
-  public static double shutsAt(Plumbing plumbing, Part tank, TankPort port) {
-    return plumbing.room(tank.id()).volumeBelow(port.at().z(), Slope.LEVEL);
+  public static double shutsAt(Network network, Part tank, TankPort port) {
+    return network.room(tank.id()).volumeBelow(port.at().z(), Slope.LEVEL);
   }
 }

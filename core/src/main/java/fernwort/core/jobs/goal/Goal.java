@@ -1,7 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.List;

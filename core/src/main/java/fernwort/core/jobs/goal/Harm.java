@@ -1,6 +1,6 @@
 package fernwort.core.jobs.goal;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /**
  * What went wrong when a plan was run.
@@ -11,7 +11,7 @@ import fernwort.core.say.Saying;
  * @param words what, as a sentence
  * @param mend what to do about it, as a sentence
  */
-public record Harm(Kind kind, String part, double seconds, Saying words, Saying mend) {
+public record Harm(Kind kind, String part, double seconds, Message words, Message mend) {
 
   /** The sorts. */
   public enum Kind {

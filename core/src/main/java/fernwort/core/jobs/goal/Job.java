@@ -1,11 +1,11 @@
 package fernwort.core.jobs.goal;
 
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
 import java.util.HashSet;
 import java.util.List;
@@ -25,7 +25,7 @@ import java.util.TreeMap;
  * @param cautions what to mind
  */
 public record Job(
-    String id, Kind kind, Saying title, String by, List<Stage> stages, List<Caution> cautions) {
+    String id, Kind kind, Message title, String by, List<Stage> stages, List<Caution> cautions) {
 
   private static final double LITTLE = 0.1;
   private static final double MUCH = 0.9;
@@ -161,8 +161,8 @@ public record Job(
   }
 
   /** Returns title and means. */
-  public Saying name() {
-    return by.isEmpty() ? title : Saying.of("{}, {}", title, by);
+  public Message name() {
+    return by.isEmpty() ? title : Message.of("{}, {}", title, by);
   }
 
   /** Tells whether the job draws water from a tank. */
@@ -224,7 +224,7 @@ public record Job(
    * Returns a state with enough in the tanks that a stage draws from and room in all, to plan the
    * handles with whatever the levels.
    */
-  public static State assumed(Plumbing plumbing, State state, Goal goal) {
+  public static State assumed(Network network, State state, Goal goal) {
     Set<String> drawn = new HashSet<>();
     goal.of(Condition.Quiet.class).forEach(q -> drawn.add(q.source()));
     for (Need need : goal.needs()) {
@@ -233,8 +233,8 @@ public record Job(
       }
     }
     State assumed = state;
-    for (Part tank : plumbing.tanks()) {
-      double capacity = plumbing.room(tank.id()).capacity();
+    for (Part tank : network.tanks()) {
+      double capacity = network.room(tank.id()).capacity();
       double volume = state.volume(tank.id());
       if (drawn.contains(tank.id()) && volume < LITTLE * capacity) {
         assumed = assumed.withVolume(tank.id(), capacity / 2);

@@ -1,10 +1,10 @@
 package fernwort.core.jobs.goal;
 
-import fernwort.core.plumbing.End;
+import fernwort.core.network.End;
 import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.HandleDistance;
 import fernwort.core.ways.Source;
-import fernwort.core.ways.Turns;
-import fernwort.core.ways.Way;
 import java.util.Optional;
 import java.util.Set;
 
@@ -28,7 +28,7 @@ public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<S
   }
 
   /** Tells whether a way is the one asked for. */
-  public boolean isMetBy(Way way) {
+  public boolean isMetBy(FlowPath way) {
     return way.source().equals(source)
         && way.end().equals(end)
         && drives.contains(way.drive().kind())
@@ -36,10 +36,10 @@ public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<S
   }
 
   /** Returns whether a pump is on the way. */
-  public Turns.Pumped pumped() {
+  public HandleDistance.Pumped pumped() {
     if (!drives.contains(DrivenBy.Kind.PUMP)) {
-      return Turns.Pumped.NO;
+      return HandleDistance.Pumped.NO;
     }
-    return drives.size() == 1 ? Turns.Pumped.YES : Turns.Pumped.EITHER;
+    return drives.size() == 1 ? HandleDistance.Pumped.YES : HandleDistance.Pumped.EITHER;
   }
 }

@@ -2,7 +2,7 @@ package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,7 +20,7 @@ public record Plan(
     Job job,
     List<Step> steps,
     List<Integer> stages,
-    List<Saying> notes,
+    List<Message> notes,
     State after,
     Optional<Trouble> trouble) {
 
@@ -36,7 +36,7 @@ public record Plan(
    * @param words in a sentence
    * @param hazard the hazard that stands in the way, if one does
    */
-  public record Trouble(Saying words, Optional<Warning> hazard) {}
+  public record Trouble(Message words, Optional<Warning> hazard) {}
 
   /** Returns the moves of hands. */
   public List<Step.Move> moves() {

@@ -1,6 +1,6 @@
 package fernwort.core.jobs.goal;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,7 +17,7 @@ public sealed interface Step {
    * @param why what it is for, as a sentence
    * @param notice what to see, hear or feel
    */
-  record Move(String part, String from, String to, Saying why, String notice) implements Step {}
+  record Move(String part, String from, String to, Message why, String notice) implements Step {}
 
   /**
    * Something to wait for or to check.
@@ -32,7 +32,7 @@ public sealed interface Step {
    */
   record Wait(
       Job.Until until,
-      Saying words,
+      Message words,
       String notice,
       Span seconds,
       double moved,
@@ -45,12 +45,12 @@ public sealed interface Step {
     }
 
     /** Returns it with something said before its words. */
-    public Wait after(Saying first) {
-      if (first.equals(Saying.NOTHING)) {
+    public Wait after(Message first) {
+      if (first.equals(Message.NOTHING)) {
         return this;
       }
       return new Wait(
-          until, Saying.of("{} {}", first, words), notice, seconds, moved, levels, then);
+          until, Message.of("{} {}", first, words), notice, seconds, moved, levels, then);
     }
   }
 
@@ -61,7 +61,7 @@ public sealed interface Step {
    * @param words what
    * @param shows id of the part at which water shows then, if it does
    */
-  record Then(double seconds, Saying words, Optional<String> shows) {}
+  record Then(double seconds, Message words, Optional<String> shows) {}
 
   /**
    * A time, as a range because the losses of fittings are guesses; all 0 when it is not known.

@@ -7,12 +7,12 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Actor;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.ways.OpenWays;
@@ -65,18 +65,17 @@ public final class Trial {
   private static final double BARE = 3;
 
   /** What is asked how long it lasted. */
-  private static final Set<Happening.Kind> TIMED =
-      EnumSet.of(Happening.Kind.DRAWS_AIR, Happening.Kind.RESTS);
+  private static final Set<Event.Kind> TIMED = EnumSet.of(Event.Kind.DRAWS_AIR, Event.Kind.RESTS);
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Hydraulics hydraulics;
   private final Hazards hazards;
 
   /** Prepares trials of a rig. */
-  public Trial(Plumbing plumbing, Hydraulics hydraulics) {
-    this.plumbing = plumbing;
+  public Trial(Network network, Hydraulics hydraulics) {
+    this.network = network;
     this.hydraulics = hydraulics;
-    hazards = Hazards.of(plumbing);
+    hazards = Hazards.of(network);
   }
 
   /**
@@ -100,7 +99,7 @@ public final class Trial {
       Map<String, Double> spilt) {}
 
   /** Something that began, and to what. */
-  public record Thing(Happening.Kind kind, String subject) {}
+  public record Thing(Event.Kind kind, String subject) {}
 
   /**
    * Acts that were run, with how things stood before each, so that others which begin alike need
@@ -152,7 +151,7 @@ public final class Trial {
     private final Map<String, Double> spilt;
 
     private Going(State from, Map<String, String> taps) {
-      run = Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY);
+      run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
       this.taps = taps;
       served = new TreeMap<>();
       found = new LinkedHashMap<>();
@@ -193,7 +192,7 @@ public final class Trial {
     /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
     private boolean isUncovered(Turned turned) {
       String before = run.moment().state().setting().of(turned.part());
-      return plumbing.rig().part(turned.part()).kind().is(Purpose.DUMPS)
+      return network.rig().part(turned.part()).kind().is(Purpose.DUMPS)
           && !before.equals(OpenEnd.OPEN.id())
           && !before.equals(turned.position());
     }
@@ -212,11 +211,11 @@ public final class Trial {
     private void drive(Drive drive) {
       double at = run.time();
       drive
-          .losses(plumbing, run.moment().state())
+          .losses(network, run.moment().state())
           .ends()
           .forEach((end, lost) -> {
             goneOn.merge(end, lost.expected(), Double::sum);
-            found.putIfAbsent(new Thing(Happening.Kind.RUNS_OUT, end), at);
+            found.putIfAbsent(new Thing(Event.Kind.RUNS_OUT, end), at);
           });
     }
 
@@ -260,7 +259,7 @@ public final class Trial {
     /** Runs on to a time, or until the tank that is watched is full; tells whether it is. */
     private boolean isFullBefore(double limit, Optional<String> watched) {
       while (run.isBefore(limit)) {
-        List<Happening> next = run.runToNext(limit);
+        List<Event> next = run.runToNext(limit);
         note(next);
         if (next.stream().anyMatch(h -> isFull(h, watched))) {
           return true;
@@ -269,14 +268,14 @@ public final class Trial {
       return false;
     }
 
-    private static boolean isFull(Happening h, Optional<String> watched) {
+    private static boolean isFull(Event h, Optional<String> watched) {
       return h.begins()
-          && h.kind() == Happening.Kind.FULL
+          && h.kind() == Event.Kind.FULL
           && watched.filter(h.subject()::equals).isPresent();
     }
 
-    private void note(List<Happening> happenings) {
-      for (Happening h : happenings) {
+    private void note(List<Event> happenings) {
+      for (Event h : happenings) {
         Thing thing = new Thing(h.kind(), h.subject());
         if (h.begins()) {
           found.putIfAbsent(thing, h.at());
@@ -291,9 +290,9 @@ public final class Trial {
 
     private void look() {
       State now = run.moment().state();
-      Levels levels = Levels.of(plumbing, now);
+      Levels levels = Levels.of(network, now);
       hazards
-          .withPower(now.setting(), levels, OpenWays.find(plumbing, now.setting(), levels))
+          .withPower(now.setting(), levels, OpenWays.find(network, now.setting(), levels))
           .stream()
           .filter(w -> w.severity() == Severity.DANGER && w.code().is(Warning.Is.UNSEEN))
           .forEach(w -> dangers.putIfAbsent(w.key(), run.time()));

@@ -7,13 +7,13 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
-import fernwort.core.ways.Turns;
+import fernwort.core.ways.HandleDistance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,15 +32,15 @@ public record Remedy(String id, String words, Rig changed) {
   private static final String LAST_LOOK = "last-look";
 
   /** Returns the changes that suit a rig. */
-  public static List<Remedy> of(Plumbing plumbing) {
-    Rig rig = plumbing.rig();
+  public static List<Remedy> of(Network network) {
+    Rig rig = network.rig();
     List<Remedy> remedies = new ArrayList<>();
     remedies.add(
         new Remedy(
             LAST_LOOK,
             "Make it a habit to look round before you leave: pumps off, taps shut, hose off.",
             rig));
-    rig.tanks().forEach(tank -> floats(plumbing, tank, remedies));
+    rig.tanks().forEach(tank -> floats(network, tank, remedies));
     raisedVents(rig, remedies);
     for (Part part : rig.parts()) {
       if (part.kind().is(Purpose.DRAINS)) {
@@ -56,15 +56,15 @@ public record Remedy(String id, String words, Rig changed) {
   }
 
   /** A float valve at a fill that the mains can come to. */
-  private static void floats(Plumbing plumbing, Part tank, List<Remedy> remedies) {
+  private static void floats(Network network, Part tank, List<Remedy> remedies) {
     Tank kind = (Tank) tank.kind();
-    Turns turns = Turns.full(plumbing);
+    HandleDistance turns = HandleDistance.full(network);
     boolean fromMains =
-        plumbing.sources().stream()
+        network.sources().stream()
             .filter(s -> s.kind().is(Purpose.MAINS))
             .anyMatch(s ->
-                turns.from(s.id(), plumbing.rig().atRest()).to(tank.id(), Turns.Pumped.NO)
-                    < Turns.NEVER);
+                turns.from(s.id(), network.rig().atRest()).to(tank.id(), HandleDistance.Pumped.NO)
+                    < HandleDistance.NEVER);
     boolean hasFill = kind.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.FILL);
     if (fromMains && hasFill) {
       List<TankPort> ports =
@@ -79,7 +79,7 @@ public record Remedy(String id, String words, Rig changed) {
               "float-" + tank.id(),
               "Put a float valve at the fill of %s: it shuts by itself when the water comes up to it."
                   .formatted(tank.label()),
-              RigEdit.of(plumbing.rig()).change(tank.id(), p -> p.with(kind.withPorts(ports)))));
+              RigEdit.of(network.rig()).change(tank.id(), p -> p.with(kind.withPorts(ports)))));
     }
   }
 
@@ -127,11 +127,11 @@ public record Remedy(String id, String words, Rig changed) {
    * @param without the slips of the job without this
    */
   public Optional<List<Slip>> mending(String job, State before, List<Slip> without) {
-    Plumbing plumbing = Plumbing.of(changed);
-    Plans plans = Plans.of(plumbing);
-    Slips slips = Slips.of(plumbing, plans);
+    Network network = Network.of(changed);
+    Plans plans = Plans.of(network);
+    Slips slips = Slips.of(network, plans);
     State from = state(before);
-    return Jobs.of(plumbing)
+    return Jobs.of(network)
         .byId(job)
         .filter(j -> plans.plan(j, from).trouble().isEmpty())
         .map(j -> (id.equals(LAST_LOOK) ? slips.withLastLook() : slips).of(j, from))

@@ -1,6 +1,6 @@
 package fernwort.core.jobs.mistake;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /**
  * One slip in a job and what follows from it.
@@ -17,11 +17,11 @@ import fernwort.core.say.Saying;
 public record Slip(
     Kind kind,
     int step,
-    Saying words,
+    Message words,
     Grade grade,
     double after,
     double lost,
-    Saying leads,
+    Message leads,
     String undone) {
 
   /** The sorts of slip. */

@@ -9,11 +9,11 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.machine.DryRun;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
-import fernwort.core.say.Saying;
+import fernwort.core.run.Event;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -31,12 +31,12 @@ final class SlipJudge {
   /** A pump that runs dry for longer than this wears, even if it bears more (s). */
   private static final double WEARS = 60;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final SlipWords words;
 
-  SlipJudge(Plumbing plumbing) {
-    this.plumbing = plumbing;
-    words = new SlipWords(plumbing.rig());
+  SlipJudge(Network network) {
+    this.network = network;
+    words = new SlipWords(network.rig());
   }
 
   /**
@@ -54,7 +54,7 @@ final class SlipJudge {
     losses(meant, came, verdict);
     spills(meant, came, verdict);
     if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
-      verdict.leads(Saying.of("the job does not get done"), Slip.Grade.NUISANCE);
+      verdict.leads(Message.of("the job does not get done"), Slip.Grade.NUISANCE);
     }
     return new Slip(
         slip.kind(),
@@ -70,7 +70,7 @@ final class SlipJudge {
   /** What is found while a slip is judged; the worst decides. */
   private static final class Verdict {
 
-    private final List<Saying> leads = new ArrayList<>();
+    private final List<Message> leads = new ArrayList<>();
     private Slip.Grade grade = Slip.Grade.HARMLESS;
 
     /** When the first harm began (s); infinite for none. */
@@ -79,7 +79,7 @@ final class SlipJudge {
     private double lost;
     private boolean broken;
 
-    private void leads(Saying to, Slip.Grade atLeast) {
+    private void leads(Message to, Slip.Grade atLeast) {
       leads.add(to);
       grade = grade.compareTo(atLeast) <= 0 ? grade : atLeast;
     }
@@ -102,7 +102,7 @@ final class SlipJudge {
 
   private void harms(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
     for (Map.Entry<Thing, Double> thing : came.happenings().entrySet()) {
-      boolean timed = thing.getKey().kind() == Happening.Kind.DRAWS_AIR;
+      boolean timed = thing.getKey().kind() == Event.Kind.DRAWS_AIR;
       if (timed || meant.happenings().containsKey(thing.getKey())) {
         continue;
       }
@@ -121,8 +121,8 @@ final class SlipJudge {
   private void running(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
     came.lasted()
         .forEach((thing, seconds) -> {
-          Kind kind = plumbing.rig().part(thing.subject()).kind();
-          boolean dry = thing.kind() == Happening.Kind.DRAWS_AIR;
+          Kind kind = network.rig().part(thing.subject()).kind();
+          boolean dry = thing.kind() == Event.Kind.DRAWS_AIR;
           boolean heeds = kind instanceof Pump pump && pump.stopsItself();
           double longer = seconds - meant.lasted().getOrDefault(thing, 0.0);
           if (longer <= NOTICED || !dry && heeds || !(kind instanceof Driven driven)) {
@@ -148,7 +148,7 @@ final class SlipJudge {
           if (more > StageRun.SPLASH) {
             verdict.lost += more;
             verdict.leads(words.overTheHands(more, outlet), Slip.Grade.BAD);
-            Thing runs = new Thing(Happening.Kind.RUNS_OUT, outlet);
+            Thing runs = new Thing(Event.Kind.RUNS_OUT, outlet);
             Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
           }
         });
@@ -160,13 +160,13 @@ final class SlipJudge {
       if (more > StageRun.SPLASH) {
         verdict.lost += more;
         verdict.leads(words.loss(more, out.getKey()), Slip.Grade.BAD);
-        Thing runs = new Thing(Happening.Kind.RUNS_OUT, out.getKey());
+        Thing runs = new Thing(Event.Kind.RUNS_OUT, out.getKey());
         Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
       }
     }
   }
 
-  private static boolean breaks(Happening.Kind kind) {
+  private static boolean breaks(Event.Kind kind) {
     return switch (kind) {
       case BULGES, SUCKED_IN -> true;
       case FULL,
@@ -197,7 +197,7 @@ final class SlipJudge {
                 came.served().getOrDefault(t.getKey(), 0.0) < HALF * t.getValue()
                     && t.getValue() > Flows.TRICKLE);
     return dry
-        || plumbing.tanks().stream()
+        || network.tanks().stream()
             .map(Part::id)
             .anyMatch(t -> {
               double should = meant.end().volume(t) - from.volume(t);

@@ -13,7 +13,7 @@ import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -73,7 +73,7 @@ final class SlipMaker {
               new Try(
                   Slip.Kind.BUMPED,
                   -1,
-                  Saying.of("{} is bumped: {}.", part.label(), position.words()),
+                  Message.of("{} is bumped: {}.", part.label(), position.words()),
                   List.of(new Turned(part.id(), position.id()), new Pause(ALONE))));
         }
       }
@@ -109,7 +109,7 @@ final class SlipMaker {
         new Try(
             Slip.Kind.MISSED,
             i,
-            Saying.words(part.label() + " is forgotten" + twice),
+            Message.words(part.label() + " is forgotten" + twice),
             ended(without(right, i))));
     tooFar(right, i, move, tries);
     if (i + 1 < right.size() && plan.steps().get(i + 1) instanceof Step.Move next) {
@@ -120,7 +120,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.SWAPPED,
               i,
-              Saying.of("{} is done before {}.", rig.part(next.part()).label(), part.label()),
+              Message.of("{} is done before {}.", rig.part(next.part()).label(), part.label()),
               ended(swapped)));
     }
     for (Part other : neighbours(part)) {
@@ -129,7 +129,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.NEIGHBOUR,
               i,
-              Saying.of("{} is turned in place of {}.", other.label(), part.label()),
+              Message.of("{} is turned in place of {}.", other.label(), part.label()),
               ended(with(right, i, new Turned(other.id(), next.id())))));
     }
   }
@@ -144,7 +144,7 @@ final class SlipMaker {
               new Try(
                   Slip.Kind.TOO_FAR,
                   i,
-                  Saying.of("{} is turned too far: {}.", part.label(), position.words()),
+                  Message.of("{} is turned too far: {}.", part.label(), position.words()),
                   ended(with(right, i, new Turned(part.id(), position.id())))));
         }
       }
@@ -186,7 +186,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.OVERRUN,
               i,
-              Saying.of("Nobody comes back: “{}” is never ended.", wait.words()),
+              Message.of("Nobody comes back: “{}” is never ended.", wait.words()),
               left(overrun)));
     }
     powerLost(from, right, i, tries);
@@ -212,7 +212,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.POWER_LOST,
               Math.min(after, right.size() - 1),
-              Saying.words("The power fails " + when),
+              Message.words("The power fails " + when),
               left(dark)));
     }
   }
@@ -253,7 +253,7 @@ final class SlipMaker {
                 new Try(
                     Slip.Kind.TAP_OPEN,
                     -1,
-                    Saying.of("{} was left open all the while.", tap.label()),
+                    Message.of("{} was left open all the while.", tap.label()),
                     ended(open)));
           });
     }

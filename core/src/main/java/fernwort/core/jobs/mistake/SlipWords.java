@@ -3,10 +3,10 @@ package fernwort.core.jobs.mistake;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.rig.Rig;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 
@@ -24,16 +24,16 @@ public final class SlipWords {
   }
 
   /** Returns a danger that has come up. */
-  public Saying danger(Warning.Key key) {
+  public Message danger(Warning.Key key) {
     String first = label(key.parts().getFirst());
     return switch (key.code()) {
       case UNSAFE_WATER ->
-          Saying.of(
+          Message.of(
               "water that is not fit to drink gets from {} to {}",
               first,
               label(key.parts().getLast()));
-      case BACKFLOW -> Saying.of("{} can run back into the public tap", first);
-      case HEATER_DRY -> Saying.of("{} heats without water", first);
+      case BACKFLOW -> Message.of("{} can run back into the public tap", first);
+      case HEATER_DRY -> Message.of("{} heats without water", first);
       default -> throw new IllegalArgumentException("no slip is judged by " + key.code());
     };
   }
@@ -42,38 +42,38 @@ public final class SlipWords {
    * Returns the harm of something that began after so long (s), when it is one. What runs out is
    * told by its litres instead.
    */
-  Optional<Saying> harm(Thing thing, double after) {
-    Happening begun = new Happening(0, thing.kind(), thing.subject(), true);
-    return thing.kind() == Happening.Kind.RUNS_OUT
+  Optional<Message> harm(Thing thing, double after) {
+    Event begun = new Event(0, thing.kind(), thing.subject(), true);
+    return thing.kind() == Event.Kind.RUNS_OUT
         ? Optional.empty()
         : HappeningWords.harm(rig, begun)
-            .map(words -> Saying.of("{} after {}", words, Amount.time(after)));
+            .map(words -> Message.of("{} after {}", words, Amount.time(after)));
   }
 
   /** Returns how long a pump ran with nothing to draw, or against a closed outlet (s). */
-  Saying running(String pump, boolean dry, double seconds) {
-    return Saying.of(
+  Message running(String pump, boolean dry, double seconds) {
+    return Message.of(
         dry ? "{} runs dry for {}" : "{} pushes against a closed outlet for {}",
         label(pump),
         Amount.time(seconds));
   }
 
   /** Returns a volume that runs out while an outlet has neither cap nor hose (m³). */
-  Saying overTheHands(double volume, String outlet) {
-    return Saying.of(
+  Message overTheHands(double volume, String outlet) {
+    return Message.of(
         "{} run over your hands at {} before the hose is on", Amount.volume(volume), label(outlet));
   }
 
   /** Returns a volume that ran out where it should not (m³). */
-  public Saying loss(double volume, String end) {
-    return Saying.of("{} run out at {}", Amount.volume(volume), label(end));
+  public Message loss(double volume, String end) {
+    return Message.of("{} run out at {}", Amount.volume(volume), label(end));
   }
 
   /** Returns the whole of what a slip leads to. */
-  public static Saying sentence(List<Saying> leads) {
+  public static Message sentence(List<Message> leads) {
     return leads.isEmpty()
-        ? Saying.of("Nothing comes of it.")
-        : Saying.of("{}.", Saying.joined("; ", leads).capitalised());
+        ? Message.of("Nothing comes of it.")
+        : Message.of("{}.", Message.joined("; ", leads).capitalised());
   }
 
   /**

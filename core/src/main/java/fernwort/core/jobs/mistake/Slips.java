@@ -8,7 +8,7 @@ import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
@@ -28,28 +28,28 @@ public final class Slips {
   /** A tap is used for so long (s); own choice, a basin of washing up. */
   private static final double IN_USE = 90;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Plans plans;
   private final Trial trial;
   private final SlipMaker maker;
   private final SlipJudge judge;
 
-  private Slips(Plumbing plumbing, Plans plans, boolean lastLook) {
-    this.plumbing = plumbing;
+  private Slips(Network network, Plans plans, boolean lastLook) {
+    this.network = network;
     this.plans = plans;
-    trial = new Trial(plumbing, plans.hydraulics());
-    maker = new SlipMaker(plumbing.rig(), lastLook);
-    judge = new SlipJudge(plumbing);
+    trial = new Trial(network, plans.hydraulics());
+    maker = new SlipMaker(network.rig(), lastLook);
+    judge = new SlipJudge(network);
   }
 
   /** Prepares a rig. */
-  public static Slips of(Plumbing plumbing, Plans plans) {
-    return new Slips(plumbing, plans, false);
+  public static Slips of(Network network, Plans plans) {
+    return new Slips(network, plans, false);
   }
 
   /** The same, by somebody who looks round before leaving: pumps off, taps shut, hoses off. */
   public Slips withLastLook() {
-    return new Slips(plumbing, plans, true);
+    return new Slips(network, plans, true);
   }
 
   /**
@@ -58,7 +58,7 @@ public final class Slips {
    */
   public List<Slip> of(Job job, State stands) {
     State from = stands;
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.USE)) {
         from = from.with(part.id(), part.rest().id());
       }
@@ -98,7 +98,7 @@ public final class Slips {
             List.<Act>of(
                 new Trial.Turned(tap.getKey(), tap.getValue()),
                 new Trial.Pause(IN_USE),
-                new Trial.Turned(tap.getKey(), plumbing.rig().part(tap.getKey()).rest().id())))
+                new Trial.Turned(tap.getKey(), network.rig().part(tap.getKey()).rest().id())))
         .orElse(List.of());
   }
 
@@ -106,7 +106,7 @@ public final class Slips {
   private List<Act> atCamp(State arrived) {
     List<Act> acts = new ArrayList<>();
     State at = arrived;
-    List<Job> all = Jobs.of(plumbing).all();
+    List<Job> all = Jobs.of(network).all();
     for (Job.Kind kind : List.of(Job.Kind.RUN_FROM_TANK, Job.Kind.FILL_FROM_MAINS)) {
       for (Job next : all) {
         if (next.kind() == kind) {

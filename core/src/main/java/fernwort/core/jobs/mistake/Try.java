@@ -1,7 +1,7 @@
 package fernwort.core.jobs.mistake;
 
 import fernwort.core.jobs.goal.Trial;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 
 /**
@@ -12,4 +12,4 @@ import java.util.List;
  * @param words what is done wrong
  * @param acts what is done in place of what the plan says, to its end
  */
-record Try(Slip.Kind kind, int step, Saying words, List<Trial.Act> acts) {}
+record Try(Slip.Kind kind, int step, Message words, List<Trial.Act> acts) {}

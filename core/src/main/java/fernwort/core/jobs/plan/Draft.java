@@ -4,28 +4,28 @@ import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -50,34 +50,34 @@ final class Draft {
   private static final int HARD = 4;
 
   /** What it is made with. */
-  record Kit(Plumbing plumbing, Planner planner, Hydraulics hydraulics, Waits waits) {}
+  record Kit(Network network, Planner planner, Hydraulics hydraulics, Waits waits) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Planner planner;
   private final Waits waits;
   private final Troubles troubles;
-  private final Lessons learnt;
+  private final LearnedConstraints learnt;
   private final Job job;
   private final Set<String> stuck;
   private final Set<String> concerned;
   private final List<Step> steps = new ArrayList<>();
   private final List<Integer> stages = new ArrayList<>();
-  private final List<Saying> notes = new ArrayList<>();
-  private final List<Saying> full = new ArrayList<>();
+  private final List<Message> notes = new ArrayList<>();
+  private final List<Message> full = new ArrayList<>();
   private final State from;
   private Simulation run;
 
   Draft(Kit kit, Job job, State from, Dry dry, Set<String> stuck) {
-    plumbing = kit.plumbing();
+    network = kit.network();
     planner = kit.planner();
     waits = kit.waits();
-    troubles = new Troubles(plumbing);
-    learnt = new Lessons(plumbing);
+    troubles = new Troubles(network);
+    learnt = new LearnedConstraints(network);
     this.job = job;
     this.stuck = stuck;
     this.from = from;
-    concerned = job.tanks(plumbing.rig());
-    run = StageRun.start(plumbing, kit.hydraulics(), from, dry);
+    concerned = job.tanks(network.rig());
+    run = StageRun.start(network, kit.hydraulics(), from, dry);
   }
 
   private State state() {
@@ -171,21 +171,21 @@ final class Draft {
   private boolean isDone(Job.Stage stage) {
     boolean done =
         !job.kind().is(Job.Is.MOVES)
-            && stage.until().filter(u -> Marks.isReached(plumbing, state(), job, u)).isPresent();
+            && stage.until().filter(u -> Marks.isReached(network, state(), job, u)).isPresent();
     if (done) {
       notes.add(already(stage.until().orElseThrow()));
     }
     return done;
   }
 
-  private Saying already(Job.Until until) {
-    Saying words =
+  private Message already(Job.Until until) {
+    Message words =
         until.what() == Job.Until.What.MARK
-            ? Saying.of(
+            ? Message.of(
                 "{} holds {} already.",
                 label(until.part()),
                 Amount.volume(state().volume(until.part())))
-            : Saying.of("{} is full already.", label(until.part()));
+            : Message.of("{} is full already.", label(until.part()));
     full.add(words);
     return words;
   }
@@ -202,7 +202,8 @@ final class Draft {
         .findFirst()
         .map(until ->
             new Plan.Trouble(
-                Saying.of("{} is empty already. There is nothing to let out.", label(until.part())),
+                Message.of(
+                    "{} is empty already. There is nothing to let out.", label(until.part())),
                 Optional.empty()));
   }
 
@@ -217,7 +218,7 @@ final class Draft {
     return all && !fills
         ? Optional.of(
             new Plan.Trouble(
-                Saying.of("{} There is nothing to fill.", full.getLast()), Optional.empty()))
+                Message.of("{} There is nothing to fill.", full.getLast()), Optional.empty()))
         : Optional.empty();
   }
 
@@ -234,7 +235,7 @@ final class Draft {
     Optional<Harm> first = Optional.empty();
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Goal wiser = goal.and(lessons);
-      State assumed = Job.assumed(plumbing, state, wiser);
+      State assumed = Job.assumed(network, state, wiser);
       // What took several lessons is looked for less hard, so that nobody waits for long.
       Planner.Result result =
           attempt < HARD ? planner.plan(assumed, wiser) : planner.within(assumed, wiser);
@@ -249,7 +250,7 @@ final class Draft {
               : Optional.of(troubles.blocked(goal, blocked.fault()));
         }
         case Planner.Found found -> {
-          Scout scout = planner.scout(assumed, wiser);
+          ConditionEvaluator scout = planner.scout(assumed, wiser);
           Attempt tried = attempt(stage, scout, found);
           if (tried.run().harm().isEmpty()) {
             scout.fault(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);
@@ -281,15 +282,15 @@ final class Draft {
   /** Before a drive: what the axles and the coupling carry beyond their limits. */
   private void noteLoads() {
     if (job.kind().is(Job.Is.DRIVES_OFF)) {
-      LoadCheck.of(plumbing, state().volumes()).stream()
+      LoadCheck.of(network, state().volumes()).stream()
           .filter(w -> w.severity() == Severity.DANGER)
-          .forEach(w -> notes.add(Saying.of("{}. {}", w.title(), w.mend())));
+          .forEach(w -> notes.add(Message.of("{}. {}", w.title(), w.mend())));
     }
   }
 
   private void noteBorne(Fault fault) {
     if (fault instanceof Fault.Danger danger) {
-      notes.add(Saying.of("{}. {}", danger.warning().title(), danger.warning().mend()));
+      notes.add(Message.of("{}. {}", danger.warning().title(), danger.warning().mend()));
     }
   }
 
@@ -297,8 +298,8 @@ final class Draft {
     for (Need need : goal.needs()) {
       String tank = need.source().part();
       if (need.source().kind() == Source.Kind.TANK
-          && state.volume(tank) < LITTLE * plumbing.room(tank).capacity()) {
-        Saying words = Saying.of("{} is nearly empty: little or nothing will come.", label(tank));
+          && state.volume(tank) < LITTLE * network.room(tank).capacity()) {
+        Message words = Message.of("{} is nearly empty: little or nothing will come.", label(tank));
         if (!notes.contains(words)) {
           notes.add(words);
         }
@@ -309,15 +310,15 @@ final class Draft {
   /** A stage as it was tried. */
   private record Attempt(List<Step> steps, StageRun run) {}
 
-  private Attempt attempt(Job.Stage stage, Scout scout, Planner.Found found) {
+  private Attempt attempt(Job.Stage stage, ConditionEvaluator scout, Planner.Found found) {
     List<Step> tried = new ArrayList<>();
     StageRun stageRun =
-        new StageRun(plumbing, run.copy(), job.losing(plumbing.rig(), stage), concerned);
+        new StageRun(network, run.copy(), job.losing(network.rig(), stage), concerned);
     Reasons reasons = new Reasons(scout);
     Setting at = state().setting();
     for (Turn turn : found.turns()) {
       String before = at.of(turn.part());
-      Part part = plumbing.rig().part(turn.part());
+      Part part = network.rig().part(turn.part());
       tried.add(
           new Step.Move(
               turn.part(),
@@ -363,19 +364,20 @@ final class Draft {
 
   private void noteFirstWater(StageRun stage) {
     if (stage.wetted() > StageRun.SPLASH) {
-      notes.add(Saying.of("Dry lines take {} before this is done.", Amount.volume(stage.wetted())));
+      notes.add(
+          Message.of("Dry lines take {} before this is done.", Amount.volume(stage.wetted())));
     }
     stage
         .arrivals()
         .forEach((part, seconds) ->
             notes.add(
-                Saying.of(
+                Message.of(
                     "The first water comes to {} after {}; it spits before.",
                     label(part),
                     Amount.time(seconds))));
   }
 
   private String label(String part) {
-    return plumbing.rig().part(part).label();
+    return network.rig().part(part).label();
   }
 }

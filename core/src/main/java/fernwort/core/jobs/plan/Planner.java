@@ -2,19 +2,19 @@ package fernwort.core.jobs.plan;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Hazards;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
-import fernwort.core.ways.Turns;
+import fernwort.core.ways.HandleDistance;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -36,29 +36,29 @@ public final class Planner {
   private static final int MOST_LOOKS = 1000;
   private static final int FEW_LOOKS = 300;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Hazards hazards;
   private final Set<String> parting;
 
-  private Planner(Plumbing plumbing) {
-    this.plumbing = plumbing;
-    hazards = Hazards.of(plumbing);
-    parting = Dumps.of(plumbing).parted();
+  private Planner(Network network) {
+    this.network = network;
+    hazards = Hazards.of(network);
+    parting = Dumps.of(network).parted();
   }
 
   /** Prepares a rig. */
-  public static Planner of(Plumbing plumbing) {
-    return new Planner(plumbing);
+  public static Planner of(Network network) {
+    return new Planner(network);
   }
 
   /** Returns the prepared rig. */
-  public Plumbing plumbing() {
-    return plumbing;
+  public Network network() {
+    return network;
   }
 
   /** Looks from a state towards a goal. */
-  Scout scout(State from, Goal goal) {
-    return new Scout(plumbing, hazards, parting, from, goal);
+  ConditionEvaluator scout(State from, Goal goal) {
+    return new ConditionEvaluator(network, hazards, parting, from, goal);
   }
 
   /** What a search came to. */
@@ -100,8 +100,9 @@ public final class Planner {
   }
 
   private Result plan(State from, Goal goal, int looks) {
-    Scout scout = scout(from, goal);
-    Targets targets = new Targets(scout, Turns.of(plumbing, scout.levels()), from.setting());
+    ConditionEvaluator scout = scout(from, goal);
+    Targets targets =
+        new Targets(scout, HandleDistance.of(network, scout.levels()), from.setting());
     List<Setting> found = targets.find(looks);
     Sequence sequence = new Sequence(scout, from.setting());
     if (found.isEmpty()) {
@@ -128,14 +129,14 @@ public final class Planner {
     if (known <= least) {
       return near;
     }
-    List<Part> all = plumbing.rig().handles().toList();
+    List<Part> all = network.rig().handles().toList();
     Result far = withDetours(scout, targets, from.setting(), all, looks, known);
     return far instanceof Found || known == Integer.MAX_VALUE ? far : near;
   }
 
   /** The handles that have to change, and pumps and heaters, which may have to rest meanwhile. */
   private List<Part> near(State from, List<Setting> targets) {
-    return plumbing
+    return network
         .rig()
         .handles()
         .filter(p ->
@@ -150,13 +151,15 @@ public final class Planner {
    * Where handles stand so far from the goal that the search is given up: the setting that it finds
    * from rest, gone to from where they stand. Safe, but perhaps with more turns than there need be.
    */
-  private Optional<Found> fromRest(State from, Scout scout, Sequence sequence, int looks) {
-    State rest = from.with(plumbing.rig().atRest());
+  private Optional<Found> fromRest(
+      State from, ConditionEvaluator scout, Sequence sequence, int looks) {
+    State rest = from.with(network.rig().atRest());
     if (rest.setting().equals(from.setting())) {
       return Optional.empty();
     }
-    Scout resting = scout(rest, scout.goal());
-    Targets targets = new Targets(resting, Turns.of(plumbing, resting.levels()), rest.setting());
+    ConditionEvaluator resting = scout(rest, scout.goal());
+    Targets targets =
+        new Targets(resting, HandleDistance.of(network, resting.levels()), rest.setting());
     return targets.find(looks).stream()
         .filter(t -> scout.fault(t).filter(f -> !Targets.isBearable(f)).isEmpty())
         .flatMap(t -> sequence.order(sequence.turnsTo(t)).stream())
@@ -187,7 +190,12 @@ public final class Planner {
    * @param fewer only plans with fewer turns than this are looked for
    */
   private Result withDetours(
-      Scout scout, Targets targets, Setting start, List<Part> handles, int most, int fewer) {
+      ConditionEvaluator scout,
+      Targets targets,
+      Setting start,
+      List<Part> handles,
+      int most,
+      int fewer) {
     Sequence sequence = new Sequence(scout, start);
     PriorityQueue<Node> queue =
         new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
@@ -224,7 +232,7 @@ public final class Planner {
             more.add(turn);
             Setting next = node.setting().with(part.id(), position.id());
             int bound = targets.bound(next);
-            boolean near = bound < Turns.NEVER && more.size() + bound < fewer;
+            boolean near = bound < HandleDistance.NEVER && more.size() + bound < fewer;
             if (near && more.size() < seen.getOrDefault(next, Integer.MAX_VALUE)) {
               seen.put(next, more.size());
               queue.add(new Node(next, more, bound, sequence.walking(more).metres()));

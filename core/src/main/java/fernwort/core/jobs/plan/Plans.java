@@ -8,7 +8,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.wait.Waits;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
@@ -26,38 +26,38 @@ import java.util.Set;
  */
 public final class Plans {
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Planner planner;
   private final Hydraulics hydraulics;
   private final Waits waits;
   private final Troubles troubles;
 
-  private Plans(Plumbing plumbing, Planner planner, Hydraulics hydraulics, boolean brief) {
-    this.plumbing = plumbing;
+  private Plans(Network network, Planner planner, Hydraulics hydraulics, boolean brief) {
+    this.network = network;
     this.planner = planner;
     this.hydraulics = hydraulics;
-    waits = new Waits(plumbing, hydraulics, brief);
-    troubles = new Troubles(plumbing);
+    waits = new Waits(network, hydraulics, brief);
+    troubles = new Troubles(network);
   }
 
   /** Prepares a rig. */
-  public static Plans of(Plumbing plumbing) {
-    return new Plans(plumbing, Planner.of(plumbing), Hydraulics.of(plumbing), false);
+  public static Plans of(Network network) {
+    return new Plans(network, Planner.of(network), Hydraulics.of(network), false);
   }
 
   /** Prepares a rig with its hydraulics, such as one whose filters have been used. */
-  public static Plans of(Plumbing plumbing, Hydraulics hydraulics) {
-    return new Plans(plumbing, Planner.of(plumbing), hydraulics, false);
+  public static Plans of(Network network, Hydraulics hydraulics) {
+    return new Plans(network, Planner.of(network), hydraulics, false);
   }
 
   /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
   public Plans brief() {
-    return new Plans(plumbing, planner, hydraulics, true);
+    return new Plans(network, planner, hydraulics, true);
   }
 
   /** Returns the prepared rig. */
-  public Plumbing plumbing() {
-    return plumbing;
+  public Network network() {
+    return network;
   }
 
   /**
@@ -72,8 +72,8 @@ public final class Plans {
   /** Returns every job that the layout allows, with what stands in its way whatever the handles. */
   public List<Offer> offers(Jobs jobs) {
     Map<String, Double> half = new HashMap<>();
-    plumbing.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
-    State rest = new State(plumbing.rig().atRest(), half, Slope.LEVEL);
+    network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
+    State rest = new State(network.rig().atRest(), half, Slope.LEVEL);
     return jobs.all().stream().map(j -> offer(j, full(j, rest))).toList();
   }
 
@@ -107,7 +107,7 @@ public final class Plans {
     for (Need need : job.stages().getFirst().goal().needs()) {
       String tank = need.source().part();
       if (need.source().kind() == Source.Kind.TANK) {
-        full = full.withVolume(tank, 0.9 * plumbing.room(tank).capacity());
+        full = full.withVolume(tank, 0.9 * network.room(tank).capacity());
       }
     }
     return full;
@@ -133,7 +133,7 @@ public final class Plans {
    * @param stuck ids of parts that have to stay as they are
    */
   public Plan plan(Job job, State from, Dry dry, int stage, Set<String> stuck) {
-    return new Draft(new Draft.Kit(plumbing, planner, hydraulics, waits), job, from, dry, stuck)
+    return new Draft(new Draft.Kit(network, planner, hydraulics, waits), job, from, dry, stuck)
         .from(stage);
   }
 
@@ -152,7 +152,7 @@ public final class Plans {
             .map(Job.Stage::goal)
             .allMatch(goal ->
                 planner
-                    .scout(Job.assumed(plumbing, from, goal), goal)
+                    .scout(Job.assumed(network, from, goal), goal)
                     .fault(from.setting())
                     .filter(f -> !Targets.isBearable(f))
                     .isEmpty());
@@ -168,7 +168,7 @@ public final class Plans {
     State state = from;
     int turns = 0;
     for (Job.Stage next : job.stages()) {
-      State assumed = Job.assumed(plumbing, state, next.goal());
+      State assumed = Job.assumed(network, state, next.goal());
       if (planner.plan(assumed, next.goal()) instanceof Planner.Found found) {
         turns += found.turns().size();
         state = state.with(found.after());

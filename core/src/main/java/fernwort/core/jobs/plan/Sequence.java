@@ -1,9 +1,9 @@
 package fernwort.core.jobs.plan;
 
 import fernwort.core.effort.Effort;
-import fernwort.core.jobs.goal.Scout;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -63,14 +63,14 @@ final class Sequence {
   /** An order of turns with what it costs. */
   record Order(List<Turn> turns, Cost cost) {}
 
-  private final Scout scout;
+  private final ConditionEvaluator scout;
   private final Setting start;
   private final Rig rig;
 
-  Sequence(Scout scout, Setting start) {
+  Sequence(ConditionEvaluator scout, Setting start) {
     this.scout = scout;
     this.start = start;
-    rig = scout.plumbing().rig();
+    rig = scout.network().rig();
   }
 
   private record State(long done, int last) {}

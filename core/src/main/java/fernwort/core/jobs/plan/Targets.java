@@ -3,18 +3,18 @@ package fernwort.core.jobs.plan;
 import fernwort.core.effort.Effort;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Condition;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import fernwort.core.ways.Turns;
-import fernwort.core.ways.Way;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.HandleDistance;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -45,18 +45,18 @@ final class Targets {
   /** So many searches are kept at hand, for a setting is asked about more than once. */
   private static final int MOST_SEARCHED = 500;
 
-  private final Scout scout;
-  private final Turns turns;
+  private final ConditionEvaluator scout;
+  private final HandleDistance turns;
   private final Setting start;
   private final Map<String, String> musts;
   private final List<Need> needs;
   private final List<Condition.Joined> joins;
   private final List<Condition.Linked> links;
-  private final Map<Searched, Turns.From> searched = new HashMap<>();
+  private final Map<Searched, HandleDistance.From> searched = new HashMap<>();
   private Optional<Fault> last = Optional.empty();
   private boolean through;
 
-  Targets(Scout scout, Turns turns, Setting start) {
+  Targets(ConditionEvaluator scout, HandleDistance turns, Setting start) {
     this.scout = scout;
     this.turns = turns;
     this.start = start;
@@ -139,7 +139,7 @@ final class Targets {
       return Optional.empty();
     }
     int bound = bound(next, turned(next));
-    return bound >= Turns.NEVER || node.changed() + 1 + bound > nearest
+    return bound >= HandleDistance.NEVER || node.changed() + 1 + bound > nearest
         ? Optional.empty()
         : Optional.of(new Node(next, node.changed() + 1, bound));
   }
@@ -167,16 +167,18 @@ final class Targets {
     }
     int farthest = 0;
     for (Need need : needs) {
-      Turns.From from = from(need.source().part(), placed, kept);
+      HandleDistance.From from = from(need.source().part(), placed, kept);
       farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
     }
     for (Condition.Joined pair : joins) {
-      farthest = Math.max(farthest, from(pair.from(), placed, kept).to(pair.to(), Turns.Pumped.NO));
+      farthest =
+          Math.max(
+              farthest, from(pair.from(), placed, kept).to(pair.to(), HandleDistance.Pumped.NO));
     }
     for (Condition.Linked pair : links) {
       farthest = Math.max(farthest, scout.turnsBetween(pair.from(), pair.to(), placed, kept));
     }
-    return farthest >= Turns.NEVER ? farthest : misplaced + farthest;
+    return farthest >= HandleDistance.NEVER ? farthest : misplaced + farthest;
   }
 
   /**
@@ -199,14 +201,14 @@ final class Targets {
   }
 
   private boolean isAway(Need need, Setting setting) {
-    Turns.From from = from(need.source().part(), setting, turned(setting));
+    HandleDistance.From from = from(need.source().part(), setting, turned(setting));
     return from.to(need.end().part(), need.pumped()) != 0;
   }
 
   /** What a search was made from. */
   private record Searched(String source, Setting setting, Set<String> kept) {}
 
-  private Turns.From from(String source, Setting setting, Set<String> kept) {
+  private HandleDistance.From from(String source, Setting setting, Set<String> kept) {
     if (searched.size() > MOST_SEARCHED) {
       searched.clear();
     }
@@ -247,7 +249,7 @@ final class Targets {
   }
 
   private Set<Turn> opening(Setting setting, Need need) {
-    Turns.From from = from(need.source().part(), setting, turned(setting));
+    HandleDistance.From from = from(need.source().part(), setting, turned(setting));
     return from.to(need.end().part(), need.pumped()) == 0 ? all(setting) : from.barriers();
   }
 
@@ -262,7 +264,7 @@ final class Targets {
       return scout.ways(scout.probed(setting)).ways().stream()
           .filter(w -> w.end().part().equals(first) && w.source().part().equals(last))
           .findFirst()
-          .map(Way::parts)
+          .map(FlowPath::parts)
           .map(parts -> turnsOf(setting, parts))
           .orElseGet(() -> all(setting));
     }
@@ -291,7 +293,7 @@ final class Targets {
   private Set<Turn> stopping(Setting setting, String pump) {
     Set<Turn> mends = switching(pump, Position.OFF.id());
     scout
-        .plumbing()
+        .network()
         .rig()
         .handles()
         .filter(p -> p.kind().is(Purpose.TURNS))
@@ -302,7 +304,7 @@ final class Targets {
   private Set<Turn> pumpsOff(Setting setting) {
     Set<Turn> off = new LinkedHashSet<>();
     scout
-        .plumbing()
+        .network()
         .rig()
         .handles()
         .filter(p -> p.kind().is(Purpose.PUMPS) && setting.of(p.id()).equals(Kind.ON))
@@ -318,7 +320,7 @@ final class Targets {
 
   /** Every turn of what joins two parts now, by the shortest route. */
   private Set<Turn> between(Setting setting, String from, String to) {
-    return Connections.of(scout.plumbing(), setting)
+    return Connections.of(scout.network(), setting)
         .route(from, p -> false, p -> p.id().equals(to))
         .map(route -> turnsOf(setting, route))
         .orElseGet(() -> all(setting));
@@ -327,7 +329,7 @@ final class Targets {
   /** Every turn that lets any water on from where it stands, and pumps that could press it. */
   private Set<Turn> letting(Setting setting) {
     Set<Turn> found = new LinkedHashSet<>();
-    for (Part source : scout.plumbing().sources()) {
+    for (Part source : scout.network().sources()) {
       for (Turn turn : turns.from(source.id(), setting).barriers()) {
         if (isOffered(part(turn.part()), turn.position())) {
           found.add(turn);
@@ -338,7 +340,7 @@ final class Targets {
   }
 
   private Part part(String id) {
-    return scout.plumbing().rig().parts().get(scout.plumbing().index(id));
+    return scout.network().rig().parts().get(scout.network().index(id));
   }
 
   /** Every turn of the parts of a way. */
@@ -352,7 +354,7 @@ final class Targets {
 
   private Set<Turn> all(Setting setting) {
     Set<Turn> found = new LinkedHashSet<>();
-    scout.plumbing().rig().handles().forEach(p -> add(setting, p, found));
+    scout.network().rig().handles().forEach(p -> add(setting, p, found));
     return found;
   }
 

@@ -7,10 +7,10 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -18,44 +18,44 @@ import java.util.stream.Stream;
 /** Why a job cannot be done, in words, with its mend. */
 public final class Troubles {
 
-  private final Plumbing plumbing;
+  private final Network network;
 
   /** Prepares the troubles of a rig. */
-  public Troubles(Plumbing plumbing) {
-    this.plumbing = plumbing;
+  public Troubles(Network network) {
+    this.network = network;
   }
 
   /** A part would have to be elsewhere, and cannot. */
   public Plan.Trouble needed(Turn turn) {
     return new Plan.Trouble(
-        Saying.of(
+        Message.of(
             "{} has to be “{}” for it. Leave the job here, and have it mended first.",
             label(turn.part()),
-            plumbing.rig().position(turn.part(), turn.position()).words()),
+            network.rig().position(turn.part(), turn.position()).words()),
         Optional.empty());
   }
 
   /** A stage that is left out for want of a valve. */
-  public Saying without(Goal goal) {
+  public Message without(Goal goal) {
     Optional<Condition.RunsOut> out = goal.of(Condition.RunsOut.class).stream().findFirst();
     if (out.isPresent()) {
-      return Saying.of(
+      return Message.of(
           "Nothing lets {} out by itself: pump it out, or fit a drain.", label(out.get().tank()));
     }
     return goal.of(Condition.Parted.class).stream()
         .findFirst()
         .map(p ->
-            Saying.of(
+            Message.of(
                 "No valve parts {} from {}: mind what still runs, and fit one.",
                 label(p.from()),
                 label(p.to())))
-        .orElse(Saying.of("No valve shuts the water off here: mind what still runs."));
+        .orElse(Message.of("No valve shuts the water off here: mind what still runs."));
   }
 
   /** Every way that was found went wrong when it was run. */
   Plan.Trouble disproved(Harm harm) {
     return new Plan.Trouble(
-        Saying.of(
+        Message.of(
             "It was run through, and does not work as things stand: {}. {}",
             harm.words().capitalised(),
             harm.mend()),
@@ -66,7 +66,7 @@ public final class Troubles {
   public Plan.Trouble blocked(Goal goal, Optional<Fault> fault) {
     return fault
         .map(f -> trouble(goal, f))
-        .orElseGet(() -> new Plan.Trouble(Saying.words(noWay(goal)), Optional.empty()));
+        .orElseGet(() -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty()));
   }
 
   private Plan.Trouble trouble(Goal goal, Fault fault) {
@@ -83,7 +83,7 @@ public final class Troubles {
               f.tank());
       case Fault.StopsShort f ->
           new Plan.Trouble(
-              Saying.of(
+              Message.of(
                   "The float that is open shuts before {} holds {}, and no position of the handles leads on. Open the way to its higher float.",
                   label(f.tank()),
                   Amount.volume(f.volume())),
@@ -116,12 +116,12 @@ public final class Troubles {
       case Fault.NotRound f -> words("%s has no loop to turn its water round in.", f.pump());
       case Fault.Keeping f when f.tank().isEmpty() ->
           new Plan.Trouble(
-              Saying.of("Water stays in the lines that no handle lets out."), Optional.empty());
+              Message.of("Water stays in the lines that no handle lets out."), Optional.empty());
       case Fault.Keeping f ->
           words("Nothing lets %s out by itself. Pump it out, or fit a drain.", f.tank());
       case Fault.Disproved f -> disproved(f.harm());
-      case Fault.Misplaced f -> new Plan.Trouble(Saying.words(noWay(goal)), Optional.empty());
-      case Fault.Missing f -> new Plan.Trouble(Saying.words(missing(f.need())), Optional.empty());
+      case Fault.Misplaced f -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty());
+      case Fault.Missing f -> new Plan.Trouble(Message.words(missing(f.need())), Optional.empty());
       case Fault.Unlinked f ->
           words("No position of the handles links %s with %s.", f.from(), f.to());
       case Fault.Apart f -> words("No position of the handles joins %s with %s.", f.from(), f.to());
@@ -130,14 +130,14 @@ public final class Troubles {
 
   private static Plan.Trouble danger(Warning hazard) {
     return new Plan.Trouble(
-        Saying.of("Every way there leads through a danger: {}. {}", hazard.title(), hazard.mend()),
+        Message.of("Every way there leads through a danger: {}. {}", hazard.title(), hazard.mend()),
         Optional.of(hazard));
   }
 
   /** Says a sentence about some parts; a name in it is never a pattern itself. */
   private Plan.Trouble words(String sentence, String... parts) {
     Object[] labels = Stream.of(parts).map(this::label).toArray();
-    return new Plan.Trouble(Saying.words(sentence.formatted(labels)), Optional.empty());
+    return new Plan.Trouble(Message.words(sentence.formatted(labels)), Optional.empty());
   }
 
   private String noWay(Goal goal) {
@@ -159,6 +159,6 @@ public final class Troubles {
   }
 
   private String label(String part) {
-    return plumbing.rig().part(part).label();
+    return network.rig().part(part).label();
   }
 }

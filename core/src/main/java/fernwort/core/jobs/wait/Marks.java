@@ -3,8 +3,8 @@ package fernwort.core.jobs.wait;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 
@@ -14,9 +14,9 @@ public final class Marks {
   private Marks() {}
 
   /** Tells whether no outlet of a tank is under water. */
-  static boolean isDry(Plumbing plumbing, State state, String tank) {
-    Part part = plumbing.rig().part(tank);
-    Levels levels = Levels.of(plumbing, state);
+  static boolean isDry(Network network, State state, String tank) {
+    Part part = network.rig().part(tank);
+    Levels levels = Levels.of(network, state);
     return ((Tank) part.kind())
         .tankPorts().stream()
             .filter(p -> p.use() == TankPort.Use.FEED || p.use() == TankPort.Use.DRAIN)
@@ -27,20 +27,19 @@ public final class Marks {
   static final double AT = 1e-5;
 
   /** Tells whether what is filled has come to its mark. */
-  public static boolean isReached(Plumbing plumbing, State state, Job job, Job.Until until) {
+  public static boolean isReached(Network network, State state, Job job, Job.Until until) {
     return switch (until.what()) {
-      case FULL -> isFull(plumbing, state, until.part());
-      case FIRST_FULL ->
-          job.tanks(plumbing.rig()).stream().anyMatch(t -> isFull(plumbing, state, t));
+      case FULL -> isFull(network, state, until.part());
+      case FIRST_FULL -> job.tanks(network.rig()).stream().anyMatch(t -> isFull(network, state, t));
       case MARK -> state.volume(until.part()) > until.mark() - AT;
       case LEVEL, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS -> false;
     };
   }
 
   /** Tells whether a tank's lowest vent is under water, or not a drop more fits. */
-  static boolean isFull(Plumbing plumbing, State state, String tank) {
-    Part part = plumbing.rig().part(tank);
-    Levels levels = Levels.of(plumbing, state);
+  static boolean isFull(Network network, State state, String tank) {
+    Part part = network.rig().part(tank);
+    Levels levels = Levels.of(network, state);
     return levels.isBrimFull(tank)
         || ((Tank) part.kind())
             .tankPorts().stream()

@@ -6,10 +6,10 @@ import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import java.util.Map;
 import java.util.Optional;
@@ -42,11 +42,11 @@ final class NarrowVent {
   /** Flows that a tap is opened to (L/min), the fastest first: such as a jug times well. */
   private static final double[] SLOW = {12, 10, 8, 6, 5, 4, 3, 2, 1};
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Hydraulics hydraulics;
 
-  NarrowVent(Plumbing plumbing, Hydraulics hydraulics) {
-    this.plumbing = plumbing;
+  NarrowVent(Network network, Hydraulics hydraulics) {
+    this.network = network;
     this.hydraulics = hydraulics;
   }
 
@@ -65,7 +65,7 @@ final class NarrowVent {
       return pressed ? OptionalDouble.of(harm.seconds()) : OptionalDouble.empty();
     }
     Simulation on = ended.run().copy();
-    return on.runUntil(Happening.Kind.BULGES, tank, on.time() + LATE)
+    return on.runUntil(Event.Kind.BULGES, tank, on.time() + LATE)
         .map(OptionalDouble::of)
         .orElse(OptionalDouble.empty());
   }
@@ -103,11 +103,11 @@ final class NarrowVent {
    */
   Optional<Slow> slowly(String tank, Simulation start) {
     Optional<Part> inlet =
-        plumbing.sources().stream()
+        network.sources().stream()
             .filter(p -> p.kind().is(Purpose.INLET))
             .filter(p -> start.moment().flows().supplies().getOrDefault(p.id(), 0.0) > 0)
             .findFirst();
-    Optional<String> line = inlet.flatMap(p -> plumbing.lineId(p.port("out")));
+    Optional<String> line = inlet.flatMap(p -> network.lineId(p.port("out")));
     if (line.isEmpty()) {
       return Optional.empty();
     }
@@ -117,7 +117,7 @@ final class NarrowVent {
       if (flow < full) {
         Simulation slow = start.with(throttled((HoseInlet) inlet.get().kind(), line.get(), flow));
         Simulation run = slow.copy();
-        Optional<Double> fills = run.runUntil(Happening.Kind.FULL, tank, run.time() + LONGEST);
+        Optional<Double> fills = run.runUntil(Event.Kind.FULL, tank, run.time() + LONGEST);
         if (fills.isPresent() && !bulgesBefore(slow, tank, fills.get())) {
           return Optional.of(new Slow(flow, slow));
         }
@@ -127,12 +127,12 @@ final class NarrowVent {
   }
 
   private static boolean bulgesBefore(Simulation start, String tank, double time) {
-    return start.copy().runUntil(Happening.Kind.BULGES, tank, time).isPresent();
+    return start.copy().runUntil(Event.Kind.BULGES, tank, time).isPresent();
   }
 
   /** The rig with a tap that is opened only so far that about so much comes (m³/s). */
   private Hydraulics throttled(HoseInlet inlet, String line, double flow) {
-    Line of = plumbing.rig().lines().get(plumbing.lineNumber(line));
+    Line of = network.rig().lines().get(network.lineNumber(line));
     double speed = flow * of.length() / of.volume();
     double share = inlet.tapFlow().map(most -> 1 - Math.pow(flow / most, 2)).orElse(1.0);
     double head = Fluid.WATER.head(inlet.mainsPressure()) * Math.max(0, share);

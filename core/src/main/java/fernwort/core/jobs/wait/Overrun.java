@@ -3,12 +3,12 @@ package fernwort.core.jobs.wait;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -32,12 +32,12 @@ final class Overrun {
   /** First water is a sign when it comes so soon (s). */
   private static final double SOON = 180;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Hydraulics primingEarly;
   private final WaitWords say;
 
-  Overrun(Plumbing plumbing, Hydraulics primingEarly, WaitWords say) {
-    this.plumbing = plumbing;
+  Overrun(Network network, Hydraulics primingEarly, WaitWords say) {
+    this.network = network;
     this.primingEarly = primingEarly;
     this.say = say;
   }
@@ -52,7 +52,7 @@ final class Overrun {
     return first
         .shows()
         .filter(p -> first.seconds() < reached.time() + SOON)
-        .map(plumbing.rig()::part);
+        .map(network.rig()::part);
   }
 
   /** Returns what follows, in order of time. */
@@ -60,9 +60,9 @@ final class Overrun {
     Simulation reached = stage.run();
     Simulation on = reached.copy();
     List<Step.Then> then = new ArrayList<>();
-    Set<Saying> said = new HashSet<>();
+    Set<Message> said = new HashSet<>();
     for (String end : stage.runningOut()) {
-      Happening begun = new Happening(on.time(), Happening.Kind.RUNS_OUT, end, true);
+      Event begun = new Event(on.time(), Event.Kind.RUNS_OUT, end, true);
       say.overrun(begun)
           .filter(said::add)
           .ifPresent(words -> then.add(new Step.Then(on.time(), words, shows(begun))));
@@ -70,9 +70,9 @@ final class Overrun {
     double end = on.time() + OVERRUN;
     for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
       Moment before = on.moment();
-      List<Happening> found = on.runToNext(Math.min(end, on.time() + LOOK));
-      for (Happening h : found) {
-        if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Happening.Kind.FULL)) {
+      List<Event> found = on.runToNext(Math.min(end, on.time() + LOOK));
+      for (Event h : found) {
+        if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Event.Kind.FULL)) {
           say.overrun(h)
               .filter(said::add)
               .ifPresent(words -> then.add(new Step.Then(h.at(), words, shows(h))));
@@ -108,7 +108,7 @@ final class Overrun {
         });
   }
 
-  private static Optional<String> shows(Happening h) {
-    return h.kind() == Happening.Kind.RUNS_OUT ? Optional.of(h.subject()) : Optional.empty();
+  private static Optional<String> shows(Event h) {
+    return h.kind() == Event.Kind.RUNS_OUT ? Optional.of(h.subject()) : Optional.empty();
   }
 }

@@ -4,23 +4,23 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -52,7 +52,7 @@ public final class StageRun {
   /** Flows that were there before are not a plan's doing (m³/s). */
   private static final double MOVES = 1e-7;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private Simulation run;
   private final Set<String> losing;
   private final Set<String> concerned;
@@ -69,8 +69,8 @@ public final class StageRun {
    * @param losing ends at which the job means to lose water
    * @param concerned tanks that the job has to do with
    */
-  public StageRun(Plumbing plumbing, Simulation run, Set<String> losing, Set<String> concerned) {
-    this.plumbing = plumbing;
+  public StageRun(Network network, Simulation run, Set<String> losing, Set<String> concerned) {
+    this.network = network;
     this.run = run;
     this.losing = losing;
     this.concerned = concerned;
@@ -93,8 +93,8 @@ public final class StageRun {
   }
 
   /** Prepares the run of a whole plan. */
-  public static Simulation start(Plumbing plumbing, Hydraulics hydraulics, State from, Dry dry) {
-    return Simulation.start(plumbing, hydraulics, from, Conditions.ORDINARY, dry);
+  public static Simulation start(Network network, Hydraulics hydraulics, State from, Dry dry) {
+    return Simulation.start(network, hydraulics, from, Conditions.ORDINARY, dry);
   }
 
   /** Returns the run so far. */
@@ -140,7 +140,7 @@ public final class StageRun {
 
   /** Returns the levels as they are. */
   public Levels levels() {
-    return Levels.of(plumbing, run.moment().state());
+    return Levels.of(network, run.moment().state());
   }
 
   /** Makes one turn. */
@@ -163,9 +163,9 @@ public final class StageRun {
    *
    * @param meant kinds of happening that the stage waits for
    */
-  void note(List<Happening> happenings, Set<Happening.Kind> meant) {
-    for (Happening h : happenings) {
-      if (h.kind() == Happening.Kind.AWAITED && !h.begins()) {
+  void note(List<Event> happenings, Set<Event.Kind> meant) {
+    for (Event h : happenings) {
+      if (h.kind() == Event.Kind.AWAITED && !h.begins()) {
         arrivals.putIfAbsent(h.subject(), h.at() - before.time());
       }
       if (h.begins() && !meant.contains(h.kind()) && harm.isEmpty()) {
@@ -177,23 +177,23 @@ public final class StageRun {
     }
   }
 
-  private Optional<Harm> harmOf(Happening h) {
+  private Optional<Harm> harmOf(Event h) {
     return switch (h.kind()) {
       case BULGES ->
           harm(
               Harm.Kind.STRAINED,
               h,
-              Saying.of("Open its vent or overflow, or fit one that is wide and low enough."));
+              Message.of("Open its vent or overflow, or fit one that is wide and low enough."));
       case SUCKED_IN ->
-          harm(Harm.Kind.STRAINED, h, Saying.of("Open its vent, or fit one that is wide enough."));
+          harm(Harm.Kind.STRAINED, h, Message.of("Open its vent, or fit one that is wide enough."));
       case DRAWS_AIR ->
           harm(
               Harm.Kind.DREW_AIR,
               h,
-              plumbing.rig().part(h.subject()).kind().is(Purpose.CUTS)
-                  ? Saying.of(LEAVE_THE_REST)
-                  : Saying.of("Fill the tank that it draws from first."));
-      case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Saying.of("Empty gray first."));
+              network.rig().part(h.subject()).kind().is(Purpose.CUTS)
+                  ? Message.of(LEAVE_THE_REST)
+                  : Message.of("Fill the tank that it draws from first."));
+      case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Message.of("Empty gray first."));
       case FULL,
           DRY,
           RUNS_OUT,
@@ -209,15 +209,15 @@ public final class StageRun {
     };
   }
 
-  private Optional<Harm> harm(Harm.Kind kind, Happening h, Saying mend) {
-    return HappeningWords.harm(plumbing.rig(), h)
-        .map(words -> new Harm(kind, h.subject(), h.at(), Saying.words(words), mend));
+  private Optional<Harm> harm(Harm.Kind kind, Event h, Message mend) {
+    return HappeningWords.harm(network.rig(), h)
+        .map(words -> new Harm(kind, h.subject(), h.at(), Message.words(words), mend));
   }
 
   private Optional<Harm> lost() {
     Moment now = run.moment();
     for (Map.Entry<String, Double> out : now.totals().out().entrySet()) {
-      Part part = plumbing.rig().part(out.getKey());
+      Part part = network.rig().part(out.getKey());
       double more = out.getValue() - before.totals().out().getOrDefault(out.getKey(), 0.0);
       boolean meant =
           losing.contains(part.id()) || leaking.contains(part.id()) || part.kind().is(Purpose.USE);
@@ -227,8 +227,8 @@ public final class StageRun {
                 Harm.Kind.LOST,
                 part.id(),
                 now.time(),
-                Saying.words("water runs out at " + part.label()),
-                Saying.of(
+                Message.words("water runs out at " + part.label()),
+                Message.of(
                     letsAir(part)
                         ? "A tank is too full for it as it is parked: let some out, or park level."
                         : "Shut the way there, or catch it.")));
@@ -243,7 +243,7 @@ public final class StageRun {
 
   private Optional<Harm> moved() {
     Moment now = run.moment();
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       double change = now.state().volume(tank.id()) - before.state().volume(tank.id());
       boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
       boolean meant = concerned.contains(tank.id()) || moving.contains(tank.id()) || waste;
@@ -253,8 +253,8 @@ public final class StageRun {
                 change > 0 ? Harm.Kind.GAINED : Harm.Kind.DRAINED,
                 tank.id(),
                 now.time(),
-                Saying.words(tank.label() + (change > 0 ? " fills as well" : " runs out as well")),
-                Saying.of("Fit a valve that parts it from the rest.")));
+                Message.words(tank.label() + (change > 0 ? " fills as well" : " runs out as well")),
+                Message.of("Fit a valve that parts it from the rest.")));
       }
     }
     return Optional.empty();
@@ -262,10 +262,10 @@ public final class StageRun {
 
   /** Says that something else went wrong. */
   void fail(Harm.Kind kind, String part, String words, String mend) {
-    fail(kind, part, Saying.words(words), Saying.words(mend));
+    fail(kind, part, Message.words(words), Message.words(mend));
   }
 
-  void fail(Harm.Kind kind, String part, Saying words, Saying mend) {
+  void fail(Harm.Kind kind, String part, Message words, Message mend) {
     if (harm.isEmpty()) {
       harm = Optional.of(new Harm(kind, part, run.time(), words, mend));
     }
@@ -293,7 +293,7 @@ public final class StageRun {
     if (tried.moment().lacking() > 0) {
       tried
           .copy()
-          .runUntil(Happening.Kind.AWAITED, tap, false, opened + LONGEST_ON_ITS_WAY)
+          .runUntil(Event.Kind.AWAITED, tap, false, opened + LONGEST_ON_ITS_WAY)
           .ifPresent(at -> arrivals.putIfAbsent(tap, at - opened));
       tried.fillLines();
     }
@@ -302,26 +302,26 @@ public final class StageRun {
   private String why(Need need, Flows flows) {
     String source = need.source().part();
     boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
-    boolean tank = plumbing.rig().part(source).kind().is(Purpose.HOLDS);
-    return tank && (air || Marks.isDry(plumbing, run.moment().state(), source))
+    boolean tank = network.rig().part(source).kind().is(Purpose.HOLDS);
+    return tank && (air || Marks.isDry(network, run.moment().state(), source))
         ? "Fill %s first: as it is parked, its water does not come to an outlet."
             .formatted(label(source))
         : "See what holds it back: height, pressure, or another way that takes it.";
   }
 
   /** Says so when something would go on that no run shows, since it is of what water it is. */
-  public void look(Scout scout) {
+  public void look(ConditionEvaluator scout) {
     if (harm.isPresent()) {
       return;
     }
     State now = run.moment().state();
     scout
-        .unseen(now.setting(), Levels.of(plumbing, now))
+        .unseen(now.setting(), Levels.of(network, now))
         .filter(w -> w.severity() == Severity.DANGER)
         .ifPresent(w -> fail(Harm.Kind.SPOILT, w.parts().getFirst(), w.title(), w.mend()));
   }
 
   private String label(String part) {
-    return plumbing.rig().part(part).label();
+    return network.rig().part(part).label();
   }
 }

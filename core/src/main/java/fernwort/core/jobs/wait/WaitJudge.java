@@ -2,10 +2,10 @@ package fernwort.core.jobs.wait;
 
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /** Tells what is wrong with how a wait ended, when it is not how the job should end. */
 final class WaitJudge {
@@ -13,23 +13,23 @@ final class WaitJudge {
   /** Nearer to a mark than this nobody can tell (m³). */
   private static final double NEAR = 5e-4;
 
-  private final Plumbing plumbing;
+  private final Network network;
 
-  WaitJudge(Plumbing plumbing) {
-    this.plumbing = plumbing;
+  WaitJudge(Network network) {
+    this.network = network;
   }
 
   /** Says what went wrong when it is not how the job should end. */
   void look(Job job, Job.Until until, WaitEnd end, double moved, StageRun stage) {
-    String label = plumbing.rig().part(until.part()).label();
+    String label = network.rig().part(until.part()).label();
     boolean little = moved < Waits.WORTHWHILE;
-    Saying never =
+    Message never =
         switch (until.what()) {
-          case FULL, FIRST_FULL -> Saying.of("{} does not fill", label);
-          case MARK -> Saying.of("{} does not come to {}", label, Amount.volume(until.mark()));
-          case DRY -> Saying.of("{} does not empty", label);
-          case POURED_OUT -> Saying.of("{} does not pour out", label);
-          case LEVEL, HOT, PRESSURE, SLACK, RUNS -> Saying.NOTHING;
+          case FULL, FIRST_FULL -> Message.of("{} does not fill", label);
+          case MARK -> Message.of("{} does not come to {}", label, Amount.volume(until.mark()));
+          case DRY -> Message.of("{} does not empty", label);
+          case POURED_OUT -> Message.of("{} does not pour out", label);
+          case LEVEL, HOT, PRESSURE, SLACK, RUNS -> Message.NOTHING;
         };
     boolean mains = job.kind().is(Job.Is.FROM_MAINS);
     boolean filling = mains && until.fills();
@@ -57,8 +57,8 @@ final class WaitJudge {
           stage.fail(
               Harm.Kind.NOT_REACHED,
               until.part(),
-              Saying.of("{} within {}", never, Amount.time(Waits.LONGEST)),
-              Saying.of(
+              Message.of("{} within {}", never, Amount.time(Waits.LONGEST)),
+              Message.of(
                   "Too little comes, or it runs out as fast elsewhere: look for what holds it back."));
         }
       }
@@ -72,12 +72,12 @@ final class WaitJudge {
       stage.fail(
           Harm.Kind.NOT_REACHED,
           until.part(),
-          Saying.of(
+          Message.of(
               "{} holds {} before anybody can stop at {}",
-              plumbing.rig().part(until.part()).label(),
+              network.rig().part(until.part()).label(),
               Amount.volume(holds),
               Amount.volume(until.mark())),
-          Saying.of("Choose a higher mark, or let it in more slowly."));
+          Message.of("Choose a higher mark, or let it in more slowly."));
     }
   }
 
@@ -86,23 +86,23 @@ final class WaitJudge {
     return until.what() == Job.Until.What.HOT || until.what() == Job.Until.What.LEVEL;
   }
 
-  private Saying reason(Job.Until until, StageRun stage) {
+  private Message reason(Job.Until until, StageRun stage) {
     State now = stage.run().moment().state();
     if (until.what() == Job.Until.What.DRY) {
       double held = now.volume(until.part());
       if (held < Waits.WORTHWHILE) {
-        return Saying.of("It is empty already.");
+        return Message.of("It is empty already.");
       }
-      if (Marks.isDry(plumbing, now, until.part())) {
-        return Saying.of(
+      if (Marks.isDry(network, now, until.part())) {
+        return Message.of(
             "As it is parked, the {} in it do not come to its outlet: lean it that way.",
             Amount.volume(held));
       }
     }
     if (until.what() == Job.Until.What.MARK && now.volume(until.part()) > Waits.WORTHWHILE) {
-      return Saying.of("It stops at {} by itself.", Amount.volume(now.volume(until.part())));
+      return Message.of("It stops at {} by itself.", Amount.volume(now.volume(until.part())));
     }
-    return Saying.of(
+    return Message.of(
         "Nothing moves as the levels stand: look at what lies higher, and at the pressure.");
   }
 }

@@ -3,15 +3,15 @@ package fernwort.core.jobs.wait;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Connections;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -27,34 +27,35 @@ public final class WaitWords {
   /** What people time a tap with (m³). */
   private static final double JUG = 0.01;
 
-  private final Plumbing plumbing;
+  private final Network network;
 
   /** Prepares the words for a rig. */
-  public WaitWords(Plumbing plumbing) {
-    this.plumbing = plumbing;
+  public WaitWords(Network network) {
+    this.network = network;
   }
 
   /** Returns what to wait for. */
-  public Saying words(Job.Until until, Optional<String> dryPump, boolean settles) {
+  public Message words(Job.Until until, Optional<String> dryPump, boolean settles) {
     String label = label(until.part());
     if (dryPump.isPresent()) {
-      return Saying.of(
+      return Message.of(
           "Let it run until {} draws air, then switch it off at once.", label(dryPump.get()));
     }
     if (settles) {
-      return Saying.of("Let it run until nothing moves any more.");
+      return Message.of("Let it run until nothing moves any more.");
     }
     return switch (until.what()) {
-      case FULL -> Saying.of("Fill slowly and stay with it until {} is full.", label);
-      case FIRST_FULL -> Saying.of("Fill slowly and stay with it until the first tank is full.");
+      case FULL -> Message.of("Fill slowly and stay with it until {} is full.", label);
+      case FIRST_FULL -> Message.of("Fill slowly and stay with it until the first tank is full.");
       case MARK ->
-          Saying.of("Fill and stay with it until {} holds {}.", label, Amount.volume(until.mark()));
-      case LEVEL -> Saying.of("Let the tanks come to one level.");
-      case DRY -> Saying.of("Let it run until {} is empty.", label);
-      case HOT -> Saying.of("Wait until {} is hot.", label);
-      case POURED_OUT -> Saying.of("Pour slowly until {} is empty.", label);
-      case PRESSURE -> Saying.of("Listen to {}.", label);
-      case SLACK, RUNS -> Saying.of("Watch {}.", label);
+          Message.of(
+              "Fill and stay with it until {} holds {}.", label, Amount.volume(until.mark()));
+      case LEVEL -> Message.of("Let the tanks come to one level.");
+      case DRY -> Message.of("Let it run until {} is empty.", label);
+      case HOT -> Message.of("Wait until {} is hot.", label);
+      case POURED_OUT -> Message.of("Pour slowly until {} is empty.", label);
+      case PRESSURE -> Message.of("Listen to {}.", label);
+      case SLACK, RUNS -> Message.of("Watch {}.", label);
     };
   }
 
@@ -85,7 +86,7 @@ public final class WaitWords {
 
   private String gauge(String tank, Moment end) {
     boolean floats =
-        plumbing.rig().part(tank).kind().tankPorts().stream().anyMatch(p -> !p.letsOut());
+        network.rig().part(tank).kind().tankPorts().stream().anyMatch(p -> !p.letsOut());
     boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
     return floats && shut
         ? "The flow stops by itself: the float has shut."
@@ -93,24 +94,24 @@ public final class WaitWords {
   }
 
   private double share(String tank, Moment at) {
-    return at.state().volume(tank) / plumbing.room(tank).capacity();
+    return at.state().volume(tank) / network.room(tank).capacity();
   }
 
-  Optional<Saying> overrun(Happening h) {
-    return h.kind() == Happening.Kind.FULL
-        ? Optional.of(Saying.of("{} is full too", label(h.subject())))
-        : HappeningWords.harm(plumbing.rig(), h).map(Saying::words);
+  Optional<Message> overrun(Event h) {
+    return h.kind() == Event.Kind.FULL
+        ? Optional.of(Message.of("{} is full too", label(h.subject())))
+        : HappeningWords.harm(network.rig(), h).map(Message::words);
   }
 
   /** Returns that a full tank may lose so much more by its overflow (m³). */
-  public Saying maySiphon(String part, double more) {
-    return Saying.of(
+  public Message maySiphon(String part, double more) {
+    return Message.of(
         "{} may siphon: up to {} more run out there", spot(part(part)), Amount.volume(more));
   }
 
   /** A tap that is opened no further than a narrow vent bears (m³/s), timed with a jug. */
-  Saying openLess(double flow) {
-    return Saying.of(
+  Message openLess(double flow) {
+    return Message.of(
         "Open the tap only to {}, so far that a {} jug takes {}: the vent bears no more.",
         Amount.flow(flow),
         Amount.roughly(JUG),
@@ -118,20 +119,20 @@ public final class WaitWords {
   }
 
   /** A fill that ends before its vent has to let water out. */
-  Saying stopShort(Job.Until until) {
-    return Saying.of(
+  Message stopShort(Job.Until until) {
+    return Message.of(
         "Stop at {}: the vent of {} is too narrow for water, and the tank bulges once it is full.",
         Amount.volume(until.mark()),
         label(until.part()));
   }
 
   private Part part(String id) {
-    return plumbing.rig().part(id);
+    return network.rig().part(id);
   }
 
   /** Returns how one finds out whether a pump builds up pressure. */
-  public Saying pressure(String pump, boolean on) {
-    return Saying.words(
+  public Message pressure(String pump, boolean on) {
+    return Message.words(
         (on ? "" : "Switch " + label(pump) + " on when you want water. ")
             + "Open a cold tap until it runs without spitting, then shut it and listen.");
   }
@@ -148,17 +149,17 @@ public final class WaitWords {
   }
 
   /** Returns what to do or look at while one waits. */
-  public Saying check(Job.Until until, State state) {
+  public Message check(Job.Until until, State state) {
     String label = label(until.part());
     if (until.what() == Job.Until.What.SLACK) {
       return feedsATap(until.part(), state)
-          ? Saying.of(
+          ? Message.of(
               "Let the pressure off: open a tap on board, or loosen the hose at {} a turn.", label)
-          : Saying.of("Let the pressure off: loosen the hose at {} a turn.", label);
+          : Message.of("Let the pressure off: loosen the hose at {} a turn.", label);
     }
     return isFixture(until.part())
-        ? Saying.of("Open {}.", label)
-        : Saying.of("Let it run as long as you need; watch the gauge of {}.", label);
+        ? Message.of("Open {}.", label)
+        : Message.of("Let it run as long as you need; watch the gauge of {}.", label);
   }
 
   /** Returns what is true once one has seen it. */
@@ -173,20 +174,20 @@ public final class WaitWords {
 
   /** Tells whether what a hose brings comes to a tap as the handles stand. */
   private boolean feedsATap(String inlet, State state) {
-    return Connections.of(plumbing, state.setting())
+    return Connections.of(network, state.setting())
         .route(inlet, p -> p.kind().is(Purpose.HOLDS), p -> p.kind().is(Purpose.USE))
         .isPresent();
   }
 
   private boolean isFixture(String part) {
-    return plumbing.rig().part(part).kind().is(Purpose.USE);
+    return network.rig().part(part).kind().is(Purpose.USE);
   }
 
   private String spot(Part part) {
-    return "%s (%s)".formatted(part.label(), plumbing.rig().place(part.place()).label());
+    return "%s (%s)".formatted(part.label(), network.rig().place(part.place()).label());
   }
 
   private String label(String part) {
-    return plumbing.rig().part(part).label();
+    return network.rig().part(part).label();
   }
 }

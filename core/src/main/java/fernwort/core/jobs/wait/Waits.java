@@ -6,14 +6,14 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -50,7 +50,7 @@ public final class Waits {
   /** A float that lets less than this through has shut (m³/s). */
   private static final double SHUT = 1e-8;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final WaitWords say;
   private final Hydraulics smoother;
   private final Hydraulics rougher;
@@ -63,15 +63,15 @@ public final class Waits {
   private final NarrowVent vent;
 
   /** Prepares the waits of a rig; brief ones are not run with other fittings. */
-  public Waits(Plumbing plumbing, Hydraulics hydraulics, boolean brief) {
-    this.plumbing = plumbing;
+  public Waits(Network network, Hydraulics hydraulics, boolean brief) {
+    this.network = network;
     this.brief = brief;
-    say = new WaitWords(plumbing);
+    say = new WaitWords(network);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
-    vent = new NarrowVent(plumbing, hydraulics);
-    judge = new WaitJudge(plumbing);
-    overrun = new Overrun(plumbing, hydraulics.primingEarly(), say);
+    vent = new NarrowVent(network, hydraulics);
+    judge = new WaitJudge(network);
+    overrun = new Overrun(network, hydraulics.primingEarly(), say);
   }
 
   /** Waits in a run for what a stage of a job waits for. */
@@ -79,10 +79,10 @@ public final class Waits {
     return switch (until.what()) {
       case PRESSURE -> pressure(until, stage.run().moment().state());
       case SLACK, RUNS -> check(until, stage.run().moment().state());
-      case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Happening.Kind.FULL, stage);
-      case DRY -> run(job, until, Happening.Kind.DRY, stage);
-      case HOT -> run(job, until, Happening.Kind.HOT, stage);
-      case POURED_OUT -> run(job, until, Happening.Kind.POURED_OUT, stage);
+      case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Event.Kind.FULL, stage);
+      case DRY -> run(job, until, Event.Kind.DRY, stage);
+      case HOT -> run(job, until, Event.Kind.HOT, stage);
+      case POURED_OUT -> run(job, until, Event.Kind.POURED_OUT, stage);
     };
   }
 
@@ -98,13 +98,13 @@ public final class Waits {
   /**
    * Runs a wait; a fill that its vent does not bear goes slowly, or stops in good time, or both.
    */
-  private Step.Wait run(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
+  private Step.Wait run(Job job, Job.Until until, Event.Kind kind, StageRun stage) {
     Simulation start = stage.run().copy();
     Step.Wait wait = runOn(job, until, kind, stage);
     if (until.what() != Job.Until.What.FULL || vent.bulges(until.part(), stage).isEmpty()) {
       return wait;
     }
-    Saying less = Saying.NOTHING;
+    Message less = Message.NOTHING;
     if (stage.harm().isPresent()) {
       Optional<NarrowVent.Slow> slow = vent.slowly(until.part(), start);
       if (slow.isEmpty()) {
@@ -127,21 +127,21 @@ public final class Waits {
     return runOn(job, early.get(), kind, stage).after(say.stopShort(early.get())).after(less);
   }
 
-  private Step.Wait runOn(Job job, Job.Until until, Happening.Kind kind, StageRun stage) {
+  private Step.Wait runOn(Job job, Job.Until until, Event.Kind kind, StageRun stage) {
     Simulation start = stage.run().copy();
     State from = start.moment().state();
     double began = start.time();
     Ended ended =
-        Marks.isReached(plumbing, from, job, until)
+        Marks.isReached(network, from, job, until)
             ? Ended.of(WaitEnd.REACHED, began)
-            : reach(stage, kind, new Aim(until, job.tanks(plumbing.rig())));
+            : reach(stage, kind, new Aim(until, job.tanks(network.rig())));
     WaitEnd end = ended.end();
     double seconds = ended.at() - began;
     // What runs while the last handles are turned counts, too: the gauge shows all of it.
     double moved = moved(until, stage.before(), stage.run().moment());
     judge.look(job, until, end, moved, stage);
     boolean known = end != WaitEnd.ENDLESS && seconds > 0 && stage.harm().isEmpty();
-    boolean warms = kind == Happening.Kind.HOT && end == WaitEnd.SETTLED;
+    boolean warms = kind == Event.Kind.HOT && end == WaitEnd.SETTLED;
     boolean levels = until.what() == Job.Until.What.LEVEL;
     List<Step.Then> then = stage.harm().isEmpty() && !brief ? overrun.of(until, stage) : List.of();
     return new Step.Wait(
@@ -153,7 +153,7 @@ public final class Waits {
             end == WaitEnd.DRY_PUMP,
             stage.run().moment()),
         known && !warms
-            ? span(new Aim(until, job.tanks(plumbing.rig())), kind, start, end, seconds)
+            ? span(new Aim(until, job.tanks(network.rig())), kind, start, end, seconds)
             : Step.Span.UNKNOWN,
         moved,
         changed(stage.before().state(), stage.run().moment().state()),
@@ -188,17 +188,17 @@ public final class Waits {
     }
   }
 
-  private Ended reach(StageRun stage, Happening.Kind kind, Aim aim) {
+  private Ended reach(StageRun stage, Event.Kind kind, Aim aim) {
     Simulation run = stage.run();
     double until = run.time() + LONGEST;
     int events = 0;
-    Set<Happening.Kind> meant = Set.of(Happening.Kind.DRAWS_AIR);
+    Set<Event.Kind> meant = Set.of(Event.Kind.DRAWS_AIR);
     while (run.time() < until - 1) {
       Moment before = run.moment();
       double slice = aim.slice(before);
-      List<Happening> found = run.runToNext(Math.min(until, run.time() + slice));
+      List<Event> found = run.runToNext(Math.min(until, run.time() + slice));
       Optional<Ended> end = ended(run, found, kind, aim);
-      stage.note(found, kind == Happening.Kind.HOT ? Set.of() : meant);
+      stage.note(found, kind == Event.Kind.HOT ? Set.of() : meant);
       if (stage.harm().isPresent()) {
         return Ended.of(WaitEnd.HARMED, run.time());
       }
@@ -217,15 +217,15 @@ public final class Waits {
   }
 
   private static Optional<Ended> ended(
-      Simulation run, List<Happening> found, Happening.Kind kind, Aim aim) {
+      Simulation run, List<Event> found, Event.Kind kind, Aim aim) {
     if (aim.isMet(run.moment())) {
       return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
     }
-    for (Happening h : found) {
+    for (Event h : found) {
       boolean floats =
-          kind == Happening.Kind.FULL
+          kind == Event.Kind.FULL
               && aim.until().what() != Job.Until.What.MARK
-              && h.kind() == Happening.Kind.FLOAT_SHUTS
+              && h.kind() == Event.Kind.FLOAT_SHUTS
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
       boolean so = h.kind() == kind && aim.until().what() != Job.Until.What.MARK;
       if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
@@ -233,14 +233,13 @@ public final class Waits {
       }
     }
     return found.stream()
-        .filter(h -> h.begins() && h.kind() == Happening.Kind.DRAWS_AIR)
-        .filter(h -> kind != Happening.Kind.HOT)
+        .filter(h -> h.begins() && h.kind() == Event.Kind.DRAWS_AIR)
+        .filter(h -> kind != Event.Kind.HOT)
         .findFirst()
         .map(h -> new Ended(WaitEnd.DRY_PUMP, run.time(), Optional.of(h.subject())));
   }
 
-  private Step.Span span(
-      Aim aim, Happening.Kind kind, Simulation start, WaitEnd end, double middle) {
+  private Step.Span span(Aim aim, Event.Kind kind, Simulation start, WaitEnd end, double middle) {
     if (brief) {
       return new Step.Span(middle, middle, middle);
     }
@@ -251,12 +250,12 @@ public final class Waits {
 
   /** Returns when another run ends so, or the same as this one where it ends otherwise (s). */
   private static double seconds(
-      Simulation run, Happening.Kind kind, Aim aim, WaitEnd end, double otherwise) {
+      Simulation run, Event.Kind kind, Aim aim, WaitEnd end, double otherwise) {
     double began = run.time();
     int events = 0;
     while (run.time() < began + LONGEST && events < MOST_EVENTS) {
       Moment before = run.moment();
-      List<Happening> found = run.runToNext(run.time() + aim.slice(before));
+      List<Event> found = run.runToNext(run.time() + aim.slice(before));
       if (ended(run, found, kind, aim).isPresent()) {
         return run.time() - began;
       }
@@ -279,7 +278,7 @@ public final class Waits {
 
   private Map<String, Double> changed(State before, State after) {
     Map<String, Double> changed = new TreeMap<>();
-    for (Part tank : plumbing.tanks()) {
+    for (Part tank : network.tanks()) {
       double volume = after.volume(tank.id());
       if (Math.abs(volume - before.volume(tank.id())) > NOTICEABLE) {
         changed.put(tank.id(), volume);
@@ -289,7 +288,7 @@ public final class Waits {
   }
 
   private double moved(Job.Until until, Moment before, Moment after) {
-    if (plumbing.rig().part(until.part()).kind().is(Purpose.HOLDS)) {
+    if (network.rig().part(until.part()).kind().is(Purpose.HOLDS)) {
       double change = after.state().volume(until.part()) - before.state().volume(until.part());
       return Math.abs(change);
     }
@@ -304,10 +303,10 @@ public final class Waits {
 
   /** A pump falls silent when it has filled the lines behind it and its accumulators. */
   private Step.Wait pressure(Job.Until until, State state) {
-    Pump pump = (Pump) plumbing.rig().part(until.part()).kind();
-    double lines = plumbing.rig().lines().stream().mapToDouble(Line::volume).sum();
+    Pump pump = (Pump) network.rig().part(until.part()).kind();
+    double lines = network.rig().lines().stream().mapToDouble(Line::volume).sum();
     double vessels =
-        plumbing.rig().parts().stream()
+        network.rig().parts().stream()
             .filter(p -> p.kind().is(Purpose.CUSHIONS))
             .mapToDouble(Part::volume)
             .sum();

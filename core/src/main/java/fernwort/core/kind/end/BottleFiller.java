@@ -6,8 +6,8 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -57,7 +57,7 @@ public record BottleFiller(double ratedFlow, double ratedPressure) implements Ta
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new BottleFiller(
         answers.amount(Asked.TAP_RATED_FLOW), answers.amount(Asked.RATED_PRESSURE));
   }

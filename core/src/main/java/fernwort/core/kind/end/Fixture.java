@@ -4,8 +4,8 @@ import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -79,7 +79,7 @@ public record Fixture(
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Fixture(
         answers.choice(Asked.FIXTURE, Type.class),
         answers.ticked(Asked.DRINKING),

@@ -12,8 +12,8 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -153,7 +153,7 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new OpenEnd(answers.choice(Asked.END_ROLE, Role.class));
   }
 

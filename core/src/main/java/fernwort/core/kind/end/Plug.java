@@ -14,8 +14,8 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -140,7 +140,7 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Plug(answers.ticked(Asked.REMOVABLE));
   }
 

@@ -10,8 +10,8 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -102,7 +102,7 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new PortableContainer(answers.amount(Asked.CAPACITY), answers.ticked(Asked.DRINKABLE));
   }
 

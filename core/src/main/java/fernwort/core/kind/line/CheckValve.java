@@ -7,8 +7,8 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 
@@ -53,7 +53,7 @@ public record CheckValve(double crackingPressure) implements Seated {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new CheckValve(answers.amount(Asked.CRACKING_PRESSURE));
   }
 

@@ -5,8 +5,8 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -82,7 +82,7 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Filter(
         answers.choice(Asked.GRADE, Grade.class),
         answers.amount(Asked.RATED_FLOW),

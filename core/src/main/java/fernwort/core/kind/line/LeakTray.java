@@ -9,8 +9,8 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 
@@ -67,7 +67,7 @@ public record LeakTray(double holds, boolean contact) implements Fitting {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new LeakTray(answers.amount(Asked.TRAY_HOLDS), answers.ticked(Asked.CONTACT));
   }
 

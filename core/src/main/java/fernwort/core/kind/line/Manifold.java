@@ -5,8 +5,8 @@ import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.ArrayList;
 import java.util.List;
@@ -45,7 +45,7 @@ public record Manifold(int outlets) implements Junction {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Manifold((int) answers.amount(Asked.OUTLETS));
   }
 

@@ -10,8 +10,8 @@ import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -101,7 +101,7 @@ public record MixingValve(double temperature, double crackingPressure) implement
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new MixingValve(answers.amount(Asked.MIXES_TO), answers.amount(Asked.CRACKING_PRESSURE));
   }
 

@@ -6,8 +6,8 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 
@@ -51,7 +51,7 @@ public record Regulator(double setPressure) implements Seated {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Regulator(answers.amount(Asked.SET_PRESSURE));
   }
 

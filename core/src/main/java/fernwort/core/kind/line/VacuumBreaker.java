@@ -10,8 +10,8 @@ import fernwort.core.kind.NewPart;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -66,7 +66,7 @@ public record VacuumBreaker(double openingPressure) implements Seated {
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new VacuumBreaker(answers.amount(Asked.CRACKING_PRESSURE));
   }
 

@@ -13,8 +13,8 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -225,7 +225,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Heater(
         answers.choice(Asked.HEATS_HOW, Type.class),
         answers.ticked(Asked.RELIEF),

@@ -7,8 +7,8 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -111,7 +111,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Macerator(
         answers.amount(Asked.MACERATOR_FLOW),
         answers.amount(Asked.SHUT_OFF),

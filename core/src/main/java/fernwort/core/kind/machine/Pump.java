@@ -9,9 +9,9 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
-import fernwort.core.kind.entered.Answers;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Clash;
+import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
@@ -234,7 +234,7 @@ public record Pump(
 
   /** What it could do beyond its cut-out is rarely on its plate: left out, half a bar more. */
   @Override
-  public Kind with(Answers answers) {
+  public Kind with(EnteredValues answers) {
     return new Pump(
         answers.choice(Asked.DUTY, Duty.class),
         answers.choice(Asked.PUMP_WORKS, Type.class),

@@ -1,7 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.flow.Fluid;
-import fernwort.core.plumbing.Levels;
+import fernwort.core.network.Levels;
 import fernwort.core.ways.TankAir;
 import java.util.List;
 import java.util.Optional;

@@ -73,7 +73,7 @@ public final class Locks {
    * Returns a tank whose shut-in air comes to its balance within a step, hardly moving: a step
    * beyond would overshoot it, and swing about it without an end.
    */
-  public OptionalInt balanced(Rates start, Rates end, double seconds, Pace pace) {
+  public OptionalInt balanced(Rates start, Rates end, double seconds, StepControl pace) {
     return first(
         start,
         end,

@@ -1,7 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.util.Map;
@@ -21,17 +21,17 @@ public final class Spills {
    */
   private record Spill(String port, double raised) {}
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Map<String, Spill> spills = new TreeMap<>();
 
   /** Begins with nothing spilling. */
-  public Spills(Plumbing plumbing) {
-    this.plumbing = plumbing;
+  public Spills(Network network) {
+    this.network = network;
   }
 
   /** Makes a copy that goes on by itself. */
   public Spills(Spills other) {
-    plumbing = other.plumbing;
+    network = other.network;
     spills.putAll(other.spills);
   }
 
@@ -96,11 +96,11 @@ public final class Spills {
 
   /** What leaves a tank by the line at one of its ports (m³/s). */
   private double leaving(Part tank, String port, Flows flows) {
-    return plumbing
+    return network
         .lineId(tank.port(port))
         .map(id -> {
           boolean first =
-              plumbing.rig().lines().get(plumbing.lineNumber(id)).from().equals(tank.port(port));
+              network.rig().lines().get(network.lineNumber(id)).from().equals(tank.port(port));
           return first ? flows.line(id) : -flows.line(id);
         })
         .orElse(0.0);

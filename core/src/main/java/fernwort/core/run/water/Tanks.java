@@ -2,7 +2,7 @@ package fernwort.core.run.water;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -14,7 +14,7 @@ import java.util.TreeMap;
 /** The tanks of a run, by their place in the rig: what each holds, and the air above it. */
 public final class Tanks {
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final List<Part> parts;
   private final Slope slope;
   private final double[] capacities;
@@ -22,11 +22,11 @@ public final class Tanks {
   private final Air[] air;
 
   /** Begins as a state has them. */
-  public Tanks(Plumbing plumbing, State state) {
-    this.plumbing = plumbing;
-    parts = plumbing.tanks();
+  public Tanks(Network network, State state) {
+    this.network = network;
+    parts = network.tanks();
     slope = state.slope();
-    capacities = parts.stream().mapToDouble(t -> plumbing.room(t.id()).capacity()).toArray();
+    capacities = parts.stream().mapToDouble(t -> network.room(t.id()).capacity()).toArray();
     volumes = new double[parts.size()];
     air = new Air[volumes.length];
     for (int i = 0; i < volumes.length; i++) {
@@ -37,7 +37,7 @@ public final class Tanks {
 
   /** Makes a copy that goes on by itself. */
   public Tanks(Tanks other) {
-    plumbing = other.plumbing;
+    network = other.network;
     parts = other.parts;
     slope = other.slope;
     capacities = other.capacities;
@@ -137,7 +137,7 @@ public final class Tanks {
   /** Returns the head of a tank's water when it holds a volume (m³), its air's included (m). */
   public double head(int tank, double holding) {
     Part part = part(tank);
-    double level = plumbing.room(part.id()).level(holding, slope);
+    double level = network.room(part.id()).level(holding, slope);
     double corner = slope.heightOf(new Point(part.x(), part.y(), part.height()));
     return corner + level + Fluid.WATER.head(air[tank].pressure(holding));
   }

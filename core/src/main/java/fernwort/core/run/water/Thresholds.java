@@ -1,8 +1,8 @@
 package fernwort.core.run.water;
 
 import fernwort.core.kind.tank.Point;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
@@ -34,8 +34,8 @@ public final class Thresholds {
    *
    * @param heights heights on the slope that matter, in the frame of the ground (m)
    */
-  public static Thresholds of(Plumbing plumbing, Part tank, double[] heights, Slope slope) {
-    TankRoom room = plumbing.room(tank.id());
+  public static Thresholds of(Network network, Part tank, double[] heights, Slope slope) {
+    TankRoom room = network.room(tank.id());
     double corner = slope.heightOf(new Point(tank.x(), tank.y(), tank.height()));
     double low = room.lowest(slope);
     double high = room.highest(slope);

@@ -5,7 +5,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.machine.Heater;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
@@ -40,9 +40,9 @@ public final class Warmth {
   private final boolean[] satisfied;
 
   /** Begins with every heater cold. */
-  public Warmth(Plumbing plumbing) {
-    heaters = plumbing.rig().parts().stream().filter(Warmth::isKnown).toList();
-    feeds = heaters.stream().map(h -> plumbing.lineId(h.port("cold")).orElse("")).toList();
+  public Warmth(Network network) {
+    heaters = network.rig().parts().stream().filter(Warmth::isKnown).toList();
+    feeds = heaters.stream().map(h -> network.lineId(h.port("cold")).orElse("")).toList();
     temperature = new double[heaters.size()];
     Arrays.fill(temperature, COLD);
     satisfied = new boolean[heaters.size()];

@@ -3,7 +3,7 @@ package fernwort.core.run.water;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import java.util.List;
 
@@ -18,9 +18,9 @@ public final class Wear {
   private final double[] passed;
 
   /** Begins with cartridges as they are. */
-  public Wear(Plumbing plumbing) {
-    filters = plumbing.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
-    feeds = filters.stream().map(p -> plumbing.lineId(p.port("in")).orElse("")).toList();
+  public Wear(Network network) {
+    filters = network.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
+    feeds = filters.stream().map(p -> network.lineId(p.port("in")).orElse("")).toList();
     passed = new double[filters.size()];
   }
 

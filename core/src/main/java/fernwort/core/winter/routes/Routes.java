@@ -6,7 +6,7 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -34,14 +34,14 @@ public final class Routes {
   /** A handle that has to be turned counts as so much (m³). */
   private static final double A_TURN = 1e-5;
 
-  private final Plumbing plumbing;
+  private final Network network;
   private final Map<PortRef, Line> lines;
   private final Wintering now;
 
-  private Routes(Plumbing plumbing, Wintering now) {
-    this.plumbing = plumbing;
+  private Routes(Network network, Wintering now) {
+    this.network = network;
     this.now = now;
-    lines = plumbing.rig().linesByPort();
+    lines = network.rig().linesByPort();
   }
 
   private record Come(
@@ -56,8 +56,8 @@ public final class Routes {
    *
    * @param start the port from which air or antifreeze goes out into its line
    */
-  public static List<Route> from(Plumbing plumbing, Wintering now, PortRef start) {
-    return new Routes(plumbing, now).search(start);
+  public static List<Route> from(Network network, Wintering now, PortRef start) {
+    return new Routes(network, now).search(start);
   }
 
   private List<Route> search(PortRef start) {
@@ -72,7 +72,7 @@ public final class Routes {
         continue;
       }
       PortRef far = line.other(come.port());
-      Part part = plumbing.rig().part(far.part());
+      Part part = network.rig().part(far.part());
       Come there =
           new Come(
               far, come.cost() + line.volume(), come.needs(), come, new Route.Leg.Through(line));

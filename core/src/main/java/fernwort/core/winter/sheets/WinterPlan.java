@@ -1,7 +1,7 @@
 package fernwort.core.winter.sheets;
 
 import fernwort.core.drain.Wintering;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -20,12 +20,12 @@ import java.util.OptionalDouble;
  * @param weakestAt what that is called
  */
 public record WinterPlan(
-    School school,
+    WinterizingMethod school,
     List<WinterStep> steps,
     Wintering before,
     Wintering after,
-    List<Remaining> left,
-    List<Saying> notes,
+    List<FrostRisk> left,
+    List<Message> notes,
     List<Blow> air,
     double litres,
     OptionalDouble weakest,
@@ -49,7 +49,7 @@ public record WinterPlan(
   }
 
   /** Returns how much of what stays does some harm. */
-  public long count(Harm harm) {
+  public long count(FrostHarm harm) {
     return left.stream().filter(l -> l.harm() == harm).count();
   }
 

@@ -1,6 +1,6 @@
 package fernwort.core.winter.sheets;
 
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 
 /**
  * One line of a winter run sheet.
@@ -14,10 +14,10 @@ import fernwort.core.say.Saying;
  * @param litres antifreeze it takes (m³)
  */
 public record WinterStep(
-    Act act,
+    Operation act,
     String place,
-    Saying words,
-    Saying why,
+    Message words,
+    Message why,
     double seconds,
     boolean timed,
     double litres) {}

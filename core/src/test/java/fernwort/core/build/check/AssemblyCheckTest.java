@@ -10,18 +10,18 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.Valve;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Way;
-import fernwort.core.ways.Ways;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -97,12 +97,12 @@ class AssemblyCheckTest {
     return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), rig.parts(), lines);
   }
 
-  private static int[] across(Plumbing plumbing) {
-    int[] across = new int[plumbing.size()];
+  private static int[] across(Network network) {
+    int[] across = new int[network.size()];
     Arrays.fill(across, -1);
-    for (int i = 0; i < plumbing.rig().lines().size(); i++) {
-      across[plumbing.lineFrom(i)] = plumbing.lineTo(i);
-      across[plumbing.lineTo(i)] = plumbing.lineFrom(i);
+    for (int i = 0; i < network.rig().lines().size(); i++) {
+      across[network.lineFrom(i)] = network.lineTo(i);
+      across[network.lineTo(i)] = network.lineFrom(i);
     }
     return across;
   }
@@ -111,18 +111,18 @@ class AssemblyCheckTest {
   void swappingEndsInPlaceIsLikeBuildingItSo(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
     Rig rig = RandomRigs.rig(seed);
     Setting setting = RandomRigs.state(rig, seed).setting();
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     List<PortRef> joints =
         Undoing.joints(rig, rig.parts().stream().map(Part::id).toList()).stream().limit(6).toList();
-    int[] outlets = AssemblyCheck.outlets(plumbing);
-    PressedWater water = new PressedWater(plumbing, setting, outlets);
-    int[] across = across(plumbing);
+    int[] outlets = AssemblyCheck.outlets(network);
+    PressedWater water = new PressedWater(network, setting, outlets);
+    int[] across = across(network);
     byte[] right = water.look(across);
-    for (Mistake mistake : Mistake.among(plumbing, joints)) {
-      mistake.swap(plumbing, across);
+    for (Mistake mistake : Mistake.among(network, joints)) {
+      mistake.swap(network, across);
       byte[] made = water.look(across);
-      mistake.swap(plumbing, across);
-      Plumbing built = Plumbing.of(swapped(rig, mistake.one(), mistake.other()));
+      mistake.swap(network, across);
+      Network built = Network.of(swapped(rig, mistake.one(), mistake.other()));
       assertThat(made).isEqualTo(new PressedWater(built, setting, outlets).look(across(built)));
     }
     assertThat(water.look(across)).isEqualTo(right);
@@ -131,23 +131,23 @@ class AssemblyCheckTest {
   @Test
   void whatPressedWaterReachesTheWaysOfTheRigReachToo() {
     DemoRig demo = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(demo.rig());
-    int[] outlets = AssemblyCheck.outlets(plumbing);
-    for (Trial trial : Trial.ofJobs(Plans.of(plumbing))) {
-      byte[] seen = new PressedWater(plumbing, trial.setting(), outlets).look(across(plumbing));
+    Network network = Network.of(demo.rig());
+    int[] outlets = AssemblyCheck.outlets(network);
+    for (CheckSetting trial : CheckSetting.ofJobs(Plans.of(network))) {
+      byte[] seen = new PressedWater(network, trial.setting(), outlets).look(across(network));
       for (int o = 0; o < outlets.length; o++) {
-        Part part = plumbing.part(outlets[o]);
-        if (part.kind() instanceof Fixture tap && plumbing.port(outlets[o]).equals("cold")) {
+        Part part = network.part(outlets[o]);
+        if (part.kind() instanceof Fixture tap && network.port(outlets[o]).equals("cold")) {
           State state =
               new State(
                   trial.setting().with(part.id(), tap.cold().id()),
                   demo.state().volumes(),
                   demo.state().slope());
-          Ways ways = OpenWays.find(plumbing, state);
+          FlowPaths ways = OpenWays.find(network, state);
           Set<String> reached =
               ways.ways().stream()
                   .filter(AssemblyCheckTest::isPressed)
-                  .map((Way w) -> w.end().part())
+                  .map((FlowPath w) -> w.end().part())
                   .collect(Collectors.toSet());
           assertThat(seen[o] != PressedWater.NOTHING)
               .as("%s in %s", part.id(), trial.as())
@@ -157,14 +157,13 @@ class AssemblyCheckTest {
     }
   }
 
-  private static boolean isPressed(Way way) {
+  private static boolean isPressed(FlowPath way) {
     return way.drive().kind() != fernwort.core.ways.DrivenBy.Kind.FALL;
   }
 
   private static byte[] look(Rig rig, Setting setting) {
-    Plumbing plumbing = Plumbing.of(rig);
-    return new PressedWater(plumbing, setting, AssemblyCheck.outlets(plumbing))
-        .look(across(plumbing));
+    Network network = Network.of(rig);
+    return new PressedWater(network, setting, AssemblyCheck.outlets(network)).look(across(network));
   }
 
   @Test
@@ -173,10 +172,10 @@ class AssemblyCheckTest {
     // rinse.
     Rig van = SmallVan.rig();
     Setting rest = van.atRest();
-    assertThat(new PressedWater(Plumbing.of(van), rest, new int[0]).isDriven()).isFalse();
+    assertThat(new PressedWater(Network.of(van), rest, new int[0]).isDriven()).isFalse();
     assertThat(look(van, rest)).containsOnly(PressedWater.NOTHING);
     Setting on = rest.with("pump", Kind.ON);
-    assertThat(new PressedWater(Plumbing.of(van), on, new int[0]).isDriven()).isTrue();
+    assertThat(new PressedWater(Network.of(van), on, new int[0]).isDriven()).isTrue();
     assertThat(look(van, on))
         .containsExactly(
             PressedWater.NOTHING,
@@ -195,10 +194,10 @@ class AssemblyCheckTest {
   @Test
   void twoTrialsAreNeededWhereOneLookTellsNotAll() {
     Rig van = SmallVan.rig();
-    Plumbing plumbing = Plumbing.of(van);
+    Network network = Network.of(van);
     List<PortRef> ends =
         Stream.of("pump", "tee").flatMap(p -> Undoing.joints(van, List.of(p)).stream()).toList();
-    AssemblyCheck check = AssemblyCheck.of(Plans.of(plumbing), ends);
+    AssemblyCheck check = AssemblyCheck.of(Plans.of(network), ends);
     // Five ends: ten mistakes. Two ends of the tee on each other change nothing that runs.
     assertThat(check.mistakes()).isEqualTo(10);
     assertThat(check.fewest()).isTrue();
@@ -216,23 +215,23 @@ class AssemblyCheckTest {
 
   /** Makes every mistake by itself in every setting that the check tries, and looks. */
   private static void eachAnswerIsMadeByWhatItNames(
-      Plumbing plumbing, List<PortRef> joints, AssemblyCheck check) {
-    List<Mistake> mistakes = Mistake.among(plumbing, joints);
-    int[] outlets = AssemblyCheck.outlets(plumbing);
+      Network network, List<PortRef> joints, AssemblyCheck check) {
+    List<Mistake> mistakes = Mistake.among(network, joints);
+    int[] outlets = AssemblyCheck.outlets(network);
     for (AssemblyCheck.Step step : check.steps()) {
-      PressedWater water = new PressedWater(plumbing, step.trial().setting(), outlets);
-      byte[] right = water.look(across(plumbing));
+      PressedWater water = new PressedWater(network, step.trial().setting(), outlets);
+      byte[] right = water.look(across(network));
       Map<String, List<byte[]>> made = new HashMap<>();
       for (Mistake mistake : mistakes) {
-        int[] across = across(plumbing);
-        mistake.swap(plumbing, across);
-        made.computeIfAbsent(mistake.words(plumbing).toString(), w -> new ArrayList<>())
+        int[] across = across(network);
+        mistake.swap(network, across);
+        made.computeIfAbsent(mistake.words(network).toString(), w -> new ArrayList<>())
             .add(water.look(across));
       }
       for (AssemblyCheck.Look look : step.looks()) {
         int o =
             IntStream.range(0, outlets.length)
-                .filter(i -> outlets[i] == plumbing.vertex(look.at()))
+                .filter(i -> outlets[i] == network.vertex(look.at()))
                 .findFirst()
                 .orElseThrow();
         assertThat(look.right().ordinal()).isEqualTo(right[o]);
@@ -242,7 +241,7 @@ class AssemblyCheckTest {
               .isNotEmpty()
               .allSatisfy(m ->
                   assertThat(made.get(m.toString()))
-                      .as("%s: %s at %s", plumbing.rig().name(), m, look.at())
+                      .as("%s: %s at %s", network.rig().name(), m, look.at())
                       .anyMatch(bytes -> bytes[o] == wrong.comes().ordinal()));
         }
       }
@@ -256,24 +255,24 @@ class AssemblyCheckTest {
   @Property(tries = 60)
   void answersOnRigsNobodyDrew(@ForAll @LongRange(min = 0, max = 1 << 20) long seed) {
     Rig rig = RandomRigs.rig(seed);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     List<PortRef> joints =
         Undoing.joints(rig, rig.parts().stream().map(Part::id).toList()).stream().limit(9).toList();
     Setting drawn = RandomRigs.state(rig, seed).setting();
-    List<Trial> trials =
+    List<CheckSetting> trials =
         Stream.of(drawn, rig.atRest(), RandomRigs.state(rig, seed + 1).setting())
-            .map(s -> new Trial(s, Saying.words("drawn"), Saying.NOTHING))
+            .map(s -> new CheckSetting(s, Message.words("drawn"), Message.NOTHING))
             .toList();
     eachAnswerIsMadeByWhatItNames(
-        plumbing, joints, AssemblyCheck.of(plumbing, trials, joints, seed % 2 == 0));
+        network, joints, AssemblyCheck.of(network, trials, joints, seed % 2 == 0));
   }
 
   @Test
   void oneTurnMoreTellsMoreAndLetsNothingElseGoWrong() {
     int more = 0;
     for (DemoRig demo : DemoRig.all()) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
-      List<Trial> jobs = Trial.ofJobs(Plans.of(plumbing).brief());
+      Network network = Network.of(demo.rig());
+      List<CheckSetting> jobs = CheckSetting.ofJobs(Plans.of(network).brief());
       List<PortRef> joints =
           Undoing.joints(
               demo.rig(),
@@ -281,15 +280,15 @@ class AssemblyCheckTest {
                   .filter(p -> p.kind() instanceof Valve || p.kind() instanceof Tee)
                   .map(Part::id)
                   .toList());
-      AssemblyCheck few = AssemblyCheck.of(plumbing, jobs, joints, false);
-      AssemblyCheck check = AssemblyCheck.of(plumbing, jobs, joints, true);
-      eachAnswerIsMadeByWhatItNames(plumbing, joints, few);
-      eachAnswerIsMadeByWhatItNames(plumbing, joints, check);
+      AssemblyCheck few = AssemblyCheck.of(network, jobs, joints, false);
+      AssemblyCheck check = AssemblyCheck.of(network, jobs, joints, true);
+      eachAnswerIsMadeByWhatItNames(network, joints, few);
+      eachAnswerIsMadeByWhatItNames(network, joints, check);
       assertThat(told(check)).isGreaterThanOrEqualTo(told(few));
       more += told(check) - told(few);
-      assertThat(Trial.around(plumbing, jobs))
+      assertThat(CheckSetting.around(network, jobs))
           .doesNotContainAnyElementsOf(jobs)
-          .allSatisfy(t -> assertThat(t.also()).isNotEqualTo(Saying.NOTHING));
+          .allSatisfy(t -> assertThat(t.also()).isNotEqualTo(Message.NOTHING));
     }
     assertThat(more).isPositive();
   }
@@ -297,8 +296,8 @@ class AssemblyCheckTest {
   @Test
   void everyMistakeThatShowsAnywhereShowsInTheChosenTrials() {
     for (DemoRig demo : DemoRig.all().subList(0, 2)) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
-      Plans plans = Plans.of(plumbing);
+      Network network = Network.of(demo.rig());
+      Plans plans = Plans.of(network);
       for (String place :
           demo.rig().places().stream().map(fernwort.core.rig.Place::id).limit(2).toList()) {
         List<PortRef> joints =
@@ -309,7 +308,7 @@ class AssemblyCheckTest {
                     .map(Part::id)
                     .toList());
         AssemblyCheck check = AssemblyCheck.of(plans, joints);
-        List<Saying> told = new ArrayList<>(check.unseen());
+        List<Message> told = new ArrayList<>(check.unseen());
         for (AssemblyCheck.Step step : check.steps()) {
           for (AssemblyCheck.Look look : step.looks()) {
             assertThat(look.wrong()).isNotEmpty();
@@ -330,9 +329,9 @@ class AssemblyCheckTest {
   @Test
   void aPumpPutBackTheWrongWayRoundShowsAtTheFirstTap() {
     DemoRig demo = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(demo.rig());
+    Network network = Network.of(demo.rig());
     AssemblyCheck check =
-        AssemblyCheck.of(Plans.of(plumbing), Undoing.joints(demo.rig(), List.of("pump")));
+        AssemblyCheck.of(Plans.of(network), Undoing.joints(demo.rig(), List.of("pump")));
     assertThat(check.mistakes()).isEqualTo(1);
     assertThat(check.steps()).hasSize(1);
     AssemblyCheck.Look look = check.steps().getFirst().looks().getFirst();

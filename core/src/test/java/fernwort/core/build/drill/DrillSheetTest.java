@@ -11,7 +11,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -39,7 +39,7 @@ class DrillSheetTest {
   }
 
   private static DrillSheet sheet(Rig rig, DrillSheet.Measured measured) {
-    return DrillSheet.of(rig, rig.part("tank"), Plumbing.of(rig).room("tank"), measured);
+    return DrillSheet.of(rig, rig.part("tank"), Network.of(rig).room("tank"), measured);
   }
 
   private static Hole hole(DrillSheet sheet, Face face, String port) {
@@ -122,10 +122,10 @@ class DrillSheetTest {
     return Stream.concat(
             DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig))
         .flatMap(rig -> {
-          Plumbing plumbing = Plumbing.of(rig);
+          Network network = Network.of(rig);
           return rig.tanks()
               .map((Part t) ->
-                  DrillSheet.of(rig, t, plumbing.room(t.id()), DrillSheet.Measured.NOTHING));
+                  DrillSheet.of(rig, t, network.room(t.id()), DrillSheet.Measured.NOTHING));
         });
   }
 
@@ -230,7 +230,7 @@ class DrillSheetTest {
   @Test
   void holesThroughTheFloorNameWhatLiesThere() {
     Rig marginalia = DemoRig.all().getFirst().rig();
-    List<Through> holes = Through.of(marginalia);
+    List<Penetration> holes = Penetration.of(marginalia);
     assertThat(holes).isNotEmpty();
     assertThat(holes.stream().filter(h -> !h.wall()))
         .allSatisfy(h -> assertThat(h.at().z()).isEqualTo(marginalia.vehicle().floor()));

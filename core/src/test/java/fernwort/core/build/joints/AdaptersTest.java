@@ -76,7 +76,7 @@ class AdaptersTest {
                 new Connection.Bulkhead(Standard.BSP_PARALLEL, "1/2"),
                 new Connection.HoseEnd(0.013)))
         .hasValueSatisfying(chain ->
-            assertThat(EndLook.words(chain))
+            assertThat(JointCheck.words(chain))
                 .isEqualTo("1/2 BSP parallel thread, male to tail for 13 mm hose"));
     assertThat(
             shelf.between(
@@ -211,12 +211,12 @@ class AdaptersTest {
         Stream.concat(
             DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
     rigs.forEach(rig -> {
-      for (Ends ends : Ends.of(rig)) {
+      for (JointEnds ends : JointEnds.of(rig)) {
         assertThat(Adapters.shelf().between(ends.port().form(), ends.end().form()))
             .as("%s: %s at %s", rig.name(), ends.line().id(), ends.at())
             .isPresent();
       }
-      assertThat(EndLook.of(rig)).as(rig.name()).isEmpty();
+      assertThat(JointCheck.of(rig)).as(rig.name()).isEmpty();
     });
   }
 }

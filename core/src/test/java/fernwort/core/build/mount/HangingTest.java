@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.rig.Support;
-import fernwort.core.rig.Support.Type;
+import fernwort.core.rig.TankSupport;
+import fernwort.core.rig.TankSupport.Type;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,11 +20,11 @@ class HangingTest {
 
   private static final Hanging.Moving MOVING = new Hanging.Moving(2, 0.8, 0.5);
 
-  private static Support strap(double along, int bolts) {
-    return new Support("tank", Type.STRAP, along, 0.05, bolts, 2000, 1500);
+  private static TankSupport strap(double along, int bolts) {
+    return new TankSupport("tank", Type.STRAP, along, 0.05, bolts, 2000, 1500);
   }
 
-  private static Hanging hung(double kilograms, double centre, Support... supports) {
+  private static Hanging hung(double kilograms, double centre, TankSupport... supports) {
     return Hanging.of(kilograms, centre, 0, 0, 0.4, List.of(supports), MOVING);
   }
 
@@ -43,7 +43,7 @@ class HangingTest {
     // 1307.6 N on 0.05 m by 0.4 m: 65.4 kPa.
     assertThat(hung.loads().getFirst().pressure()).isCloseTo(65_378, within(1.0));
     assertThat(hung.fallsWithoutOne()).isTrue();
-    Support shelf = new Support("tank", Type.SHELF, 0.5, 0.5, 4, 2000, 1500);
+    TankSupport shelf = new TankSupport("tank", Type.SHELF, 0.5, 0.5, 4, 2000, 1500);
     assertThat(hung(100, 0.5, shelf).fallsWithoutOne()).isFalse();
     assertThat(hung.moveToCentre()).isCloseTo(-0.1, within(1e-12));
   }
@@ -82,7 +82,7 @@ class HangingTest {
   @Property(tries = 300)
   void loadsAndLeversBalance(@ForAll long seed) {
     Random random = new Random(seed);
-    List<Support> supports = new ArrayList<>();
+    List<TankSupport> supports = new ArrayList<>();
     for (int i = 0; i < 2 + random.nextInt(4); i++) {
       supports.add(strap(i * 0.3 + 0.2 * random.nextDouble(), 2));
     }
@@ -108,10 +108,10 @@ class HangingTest {
   /** 1327 N with the centre 0.35 m over shelves 0.219 m apart, at 0.8 g: 1697 N go to the front. */
   @Test
   void brakingLoadsTheFrontAndLiftsTheRear() {
-    List<Support> shelves =
+    List<TankSupport> shelves =
         List.of(
-            new Support("tank", Support.Type.SHELF, 0.075, 0.48, 4, 2000, 2500),
-            new Support("tank", Support.Type.SHELF, 0.294, 0.48, 4, 2000, 2500));
+            new TankSupport("tank", TankSupport.Type.SHELF, 0.075, 0.48, 4, 2000, 2500),
+            new TankSupport("tank", TankSupport.Type.SHELF, 0.294, 0.48, 4, 2000, 2500));
     Hanging under =
         Hanging.of(135.34, 0.19, 0.35, 0.7, 0.4, shelves, new Hanging.Moving(1, 0.8, 0.5));
     assertThat(under.loads().getLast().braking()).isCloseTo(2394, within(10.0));
@@ -121,10 +121,10 @@ class HangingTest {
 
   @Test
   void whatHangsSwingsForwardAndPullsAtTheRear() {
-    List<Support> straps =
+    List<TankSupport> straps =
         List.of(
-            new Support("tank", Support.Type.STRAP, 0.1, 0.05, 2, 2000, 2500),
-            new Support("tank", Support.Type.STRAP, 0.5, 0.05, 2, 2000, 2500));
+            new TankSupport("tank", TankSupport.Type.STRAP, 0.1, 0.05, 2, 2000, 2500),
+            new TankSupport("tank", TankSupport.Type.STRAP, 0.5, 0.05, 2, 2000, 2500));
     Hanging hung = Hanging.of(100, 0.3, 0.15, 0.3, 0.4, straps, new Hanging.Moving(1, 0.8, 0.5));
     double weight = 100 * Hanging.GRAVITY;
     double more = 0.8 * weight * 0.15 / 0.4;

@@ -20,8 +20,8 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
@@ -66,20 +66,20 @@ class TakeApartTest {
     for (TakeApart.Turn turn : plan.shut()) {
       state = state.with(turn.part().id(), turn.to().id());
     }
-    Plumbing plumbing = Plumbing.of(rig);
-    Wintering full = Draining.of(plumbing, Filled.of(plumbing, state));
+    Network network = Network.of(rig);
+    Wintering full = Draining.of(network, Filled.of(network, state));
     Wintering now = full;
     List<PortRef> open = new ArrayList<>();
     for (TakeApart.Undo joint : plan.joints()) {
       open.add(joint.at());
-      now = Draining.of(Plumbing.of(Undoing.open(rig, open)), now);
+      now = Draining.of(Network.of(Undoing.open(rig, open)), now);
     }
     return held(rig, full) - held(rig, now);
   }
 
-  private static double loses(Rig rig, State state, Plumbing opened) {
-    Plumbing plumbing = Plumbing.of(rig);
-    Wintering full = Draining.of(plumbing, Filled.of(plumbing, state));
+  private static double loses(Rig rig, State state, Network opened) {
+    Network network = Network.of(rig);
+    Wintering full = Draining.of(network, Filled.of(network, state));
     return held(rig, full) - held(rig, Draining.of(opened, full));
   }
 
@@ -89,7 +89,7 @@ class TakeApartTest {
     for (TakeApart.Turn turn : plan.off()) {
       state = state.with(turn.part().id(), turn.to().id());
     }
-    Plumbing opened = Plumbing.of(Undoing.open(rig, Undoing.joints(rig, List.of(out.id()))));
+    Network opened = Network.of(Undoing.open(rig, Undoing.joints(rig, List.of(out.id()))));
     for (TakeApart.Turn turn : plan.shut()) {
       State shut = state.with(turn.part().id(), turn.to().id());
       assertThat(turn.part().id()).isNotEqualTo(out.id());
@@ -102,8 +102,8 @@ class TakeApartTest {
   }
 
   private static void check(Rig rig, State state, Part part) {
-    Plumbing plumbing = Plumbing.of(rig);
-    TakeApart plan = TakeApart.of(plumbing, state, Set.of(part.id()));
+    Network network = Network.of(rig);
+    TakeApart plan = TakeApart.of(network, state, Set.of(part.id()));
     assertThat(plan.joints()).allSatisfy(j -> assertThat(j.comes()).isGreaterThanOrEqualTo(0));
     assertThat(plan.litres())
         .isCloseTo(plan.joints().stream().mapToDouble(TakeApart.Undo::comes).sum(), within(1e-12));
@@ -123,9 +123,9 @@ class TakeApartTest {
     for (TakeApart.Turn turn : plan.shut()) {
       shut = shut.with(turn.part().id(), turn.to().id());
     }
-    assertThat(held(rig, Draining.of(plumbing, Filled.of(plumbing, shut))))
+    assertThat(held(rig, Draining.of(network, Filled.of(network, shut))))
         .as(rig.name() + " " + part.id())
-        .isGreaterThan(held(rig, Draining.of(plumbing, Filled.of(plumbing, off))) - 1e-5);
+        .isGreaterThan(held(rig, Draining.of(network, Filled.of(network, off))) - 1e-5);
   }
 
   @Test
@@ -140,8 +140,8 @@ class TakeApartTest {
     for (ReadyRig ready : ReadyRig.all()) {
       Rig rig = ready.rig();
       Map<String, Double> half = new HashMap<>();
-      Plumbing plumbing = Plumbing.of(rig);
-      rig.tanks().forEach(t -> half.put(t.id(), plumbing.room(t.id()).capacity() / 2));
+      Network network = Network.of(rig);
+      rig.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
       State state = new State(rig.atRest(), half, Slope.LEVEL);
       rig.parts().stream()
           .filter(p -> p.kind() instanceof Pump || p.kind() instanceof Filter)
@@ -172,7 +172,7 @@ class TakeApartTest {
   @Test
   void thePumpOfMarginaliaIsShutOffAndLosesLittle() {
     DemoRig demo = DemoRig.all().getFirst();
-    TakeApart plan = TakeApart.of(Plumbing.of(demo.rig()), demo.state(), Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(demo.rig()), demo.state(), Set.of("pump"));
     assertThat(plan.joints()).hasSize(2);
     assertThat(plan.joints()).extracting(TakeApart.Undo::tag).containsExactly(1, 2);
     assertThat(plan.litres()).isLessThan(0.012);
@@ -186,7 +186,7 @@ class TakeApartTest {
   void whatToHoldUnderWhatToMindAndWhatToRenewIsSaidPartByPart() {
     Rig van = SmallVan.rig();
     State state = new State(van.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    TakeApart plan = TakeApart.of(Plumbing.of(van), state, Set.of("tank", "pump", "tee"));
+    TakeApart plan = TakeApart.of(Network.of(van), state, Set.of("tank", "pump", "tee"));
     assertThat(plan.heed().toString())
         .contains("Sink stays open")
         .contains("50 kg in it")
@@ -261,7 +261,7 @@ class TakeApartTest {
   @Test
   void theStopBelowATankKeepsWhatIsInIt() {
     Rig rig = shelf(true);
-    TakeApart plan = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of("pump"));
     // The pump off and the tap open; the stop, and never that of the vent, which would keep water
     // back until the first bubble.
     assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly("pump", "sink");
@@ -284,7 +284,7 @@ class TakeApartTest {
   @Test
   void withoutAStopTheTankIsEmptiedFirst() {
     Rig rig = shelf(false);
-    TakeApart plan = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of("pump"));
     assertThat(plan.shut()).isEmpty();
     assertThat(plan.empty().get("tank")).isCloseTo(0.04, within(1e-6));
     assertThat(plan.litres()).isCloseTo(0.04 + 0.000113097, within(2e-4));
@@ -298,11 +298,11 @@ class TakeApartTest {
   void aStopThatIsShutAlreadyIsNotTurned() {
     Rig rig = shelf(true);
     State shut = standing(rig).with("stop", "shut").with("pump", "off");
-    TakeApart plan = TakeApart.of(Plumbing.of(rig), shut, Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(rig), shut, Set.of("pump"));
     assertThat(plan.shut()).isEmpty();
     assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly("sink");
     // Nor is what comes out itself.
-    TakeApart stop = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("stop"));
+    TakeApart stop = TakeApart.of(Network.of(rig), standing(rig), Set.of("stop"));
     assertThat(stop.shut()).isEmpty();
     assertThat(stop.empty()).containsOnlyKeys("tank");
   }
@@ -326,7 +326,7 @@ class TakeApartTest {
       }
     }
     Rig rig = shelf(true);
-    TakeApart plan = TakeApart.of(Plumbing.of(rig), standing(rig), Set.of("stop", "pump"));
+    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of("stop", "pump"));
     assertThat(plan.joints()).extracting(j -> j.at().part()).containsOnlyOnce("stop", "pump");
   }
 
@@ -343,10 +343,10 @@ class TakeApartTest {
   @Test
   void whileTheGrayTankIsOutNothingRunsDownASink() {
     DemoRig demo = DemoRig.called("marginalia");
-    Plumbing plumbing = Plumbing.of(demo.rig());
-    List<Job> usual = Plans.of(plumbing).offered(Jobs.of(plumbing));
+    Network network = Network.of(demo.rig());
+    List<Job> usual = Plans.of(network).offered(Jobs.of(network));
     assertThat(usual).anyMatch(j -> j.kind().is(Job.Is.RUNS_TAPS));
-    TakeApart plan = TakeApart.of(plumbing, demo.state(), Set.of("gray"));
+    TakeApart plan = TakeApart.of(network, demo.state(), Set.of("gray"));
     Meanwhile meanwhile = Meanwhile.of(plan, demo.rig(), usual);
     assertThat(meanwhile.backsUp())
         .extracting(Part::label)
@@ -360,9 +360,9 @@ class TakeApartTest {
   @Test
   void whatHasNoJointIsRefused() {
     DemoRig demo = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(demo.rig());
+    Network network = Network.of(demo.rig());
     State state = demo.state();
-    assertThatThrownBy(() -> TakeApart.of(plumbing, state, Set.of()))
+    assertThatThrownBy(() -> TakeApart.of(network, state, Set.of()))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Choose");
   }

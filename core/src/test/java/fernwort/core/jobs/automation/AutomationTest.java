@@ -15,8 +15,8 @@ import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -61,7 +61,7 @@ class AutomationTest {
 
   private static AutomationRun.Course run(Rig rig, Automation automation, State from) {
     return AutomationRun.run(
-        Plumbing.of(rig), List.of(automation), from, 3 * HOUR, Double.POSITIVE_INFINITY);
+        Network.of(rig), List.of(automation), from, 3 * HOUR, Double.POSITIVE_INFINITY);
   }
 
   @Test
@@ -91,7 +91,7 @@ class AutomationTest {
     Automation leak = Automation.shutOnLeak(rig);
     AutomationRun.Course course =
         AutomationRun.run(
-            Plumbing.of(rig),
+            Network.of(rig),
             List.of(leak),
             state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
             HOUR,
@@ -120,7 +120,7 @@ class AutomationTest {
                 state(rig, 20).with("motor", "open")),
             "shut on a leak",
             AutomationRun.run(
-                Plumbing.of(rig),
+                Network.of(rig),
                 List.of(Automation.shutOnLeak(rig)),
                 state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
                 HOUR,
@@ -152,7 +152,7 @@ class AutomationTest {
   void anAutomationThatCanDrainATankIsFoundOut() {
     Rig rig = rig("shut");
     Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
-    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(wrong, state(rig, 60)))
+    assertThat(AutomationCheck.of(Network.of(rig)).findings(wrong, state(rig, 60)))
         .anySatisfy(f -> assertThat(f.warning().code()).isEqualTo(Warning.Code.OPEN_TO_GROUND));
   }
 
@@ -160,7 +160,7 @@ class AutomationTest {
   void theFillValveThatKeepsATankIsFoundSafe() {
     Rig rig = rig("shut");
     Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
-    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(keep, state(rig, 60))).isEmpty();
+    assertThat(AutomationCheck.of(Network.of(rig)).findings(keep, state(rig, 60))).isEmpty();
   }
 
   @Test
@@ -168,7 +168,7 @@ class AutomationTest {
     Rig rig = rig("shut");
     Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.4);
     Automation against = Automation.keepBetween(rig, "tank", "motor", 0.38, 0.6);
-    AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
+    AutomationCheck check = AutomationCheck.of(Network.of(rig));
     State low = state(rig, 20);
     List<AutomationCheck.Finding> one = check.findings(keep, low);
     assertThat(check.together(List.of(keep), one, low)).isEmpty();
@@ -181,7 +181,7 @@ class AutomationTest {
   @Test
   void whatOneOfThemDoesAloneIsNotToldOfBoth() {
     Rig rig = rig("shut");
-    AutomationCheck check = AutomationCheck.of(Plumbing.of(rig));
+    AutomationCheck check = AutomationCheck.of(Network.of(rig));
     Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
     Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
     State now = state(rig, 60);
@@ -205,7 +205,7 @@ class AutomationTest {
             Map.of("left", 0.004, "right", 0.05),
             Slope.LEVEL);
     Automation pumps = Automation.keepBetween(rig, "left", "pump", 0.2, 0.9);
-    assertThat(AutomationCheck.of(Plumbing.of(rig)).findings(pumps, low))
+    assertThat(AutomationCheck.of(Network.of(rig)).findings(pumps, low))
         .filteredOn(f -> f.when().startsWith("when it is run"))
         .extracting(f -> f.warning().code())
         .contains(Warning.Code.PUMP_DRY);

@@ -11,11 +11,10 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.end.Fixture;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.winter.sheets.Leftover;
-import fernwort.core.winter.sheets.Remains;
+import fernwort.core.winter.sheets.ResidualWater;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -25,8 +24,8 @@ import org.junit.jupiter.api.Test;
 class EmptyingJobTest {
 
   private static Plan plan(DemoRig rig, State from, boolean lines, String... tanks) {
-    Plumbing plumbing = Plumbing.of(rig.rig());
-    return Plans.of(plumbing).plan(EmptyingJob.of(plumbing, Set.of(tanks), lines), from);
+    Network network = Network.of(rig.rig());
+    return Plans.of(network).plan(EmptyingJob.of(network, Set.of(tanks), lines), from);
   }
 
   private static Plan plan(DemoRig rig, boolean lines, String... tanks) {
@@ -104,13 +103,13 @@ class EmptyingJobTest {
           assertThat(fixture.opensCold(stands)).as(tap.id()).isTrue();
           assertThat(fixture.opensHot(stands)).as(tap.id()).isEqualTo(fixture.use().mixes());
         });
-    List<Leftover> left = Remains.of(Plumbing.of(rig.rig()), plan.after(), tanks, true);
-    assertThat(left).extracting(Leftover::id).contains("sink-trap", "sediment", "pump");
+    List<ResidualWater> left = ResidualWater.of(Network.of(rig.rig()), plan.after(), tanks, true);
+    assertThat(left).extracting(ResidualWater::id).contains("sink-trap", "sediment", "pump");
     double before = rig.rig().lines().stream().mapToDouble(l -> l.volume()).sum();
     double after =
         left.stream()
-            .filter(l -> l.kind() == Leftover.Kind.LINE)
-            .mapToDouble(Leftover::volume)
+            .filter(l -> l.kind() == ResidualWater.Kind.LINE)
+            .mapToDouble(ResidualWater::volume)
             .sum();
     assertThat(after).isLessThan(0.6 * before);
   }
@@ -126,14 +125,14 @@ class EmptyingJobTest {
 
   @Test
   void itsNameHoldsTheChoice() {
-    Plumbing plumbing = Plumbing.of(DemoRig.called("tern").rig());
-    Job job = EmptyingJob.of(plumbing, Set.of("fore", "gray"), true);
-    assertThat(EmptyingJob.named(plumbing, job.id())).contains(job);
-    assertThat(EmptyingJob.named(plumbing, "empty-out~heron")).isEmpty();
-    assertThat(EmptyingJob.named(plumbing, "rest")).isEmpty();
-    assertThatThrownBy(() -> EmptyingJob.of(plumbing, Set.of(), false))
+    Network network = Network.of(DemoRig.called("tern").rig());
+    Job job = EmptyingJob.of(network, Set.of("fore", "gray"), true);
+    assertThat(EmptyingJob.named(network, job.id())).contains(job);
+    assertThat(EmptyingJob.named(network, "empty-out~heron")).isEmpty();
+    assertThat(EmptyingJob.named(network, "rest")).isEmpty();
+    assertThatThrownBy(() -> EmptyingJob.of(network, Set.of(), false))
         .hasMessageContaining("Nothing is chosen");
-    assertThatThrownBy(() -> EmptyingJob.of(plumbing, Set.of("pump"), false))
+    assertThatThrownBy(() -> EmptyingJob.of(network, Set.of("pump"), false))
         .hasMessageContaining("is no tank");
   }
 }

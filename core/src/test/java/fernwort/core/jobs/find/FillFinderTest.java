@@ -24,9 +24,9 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -53,7 +53,7 @@ class FillFinderTest {
     Rig weak =
         RigEdit.of(RigEdit.of(hauling).remove("hatch"))
             .change("engine-pump", p -> p.with(Fittings.transferPump(120, 2.8)));
-    Jobs jobs = Jobs.of(Plumbing.of(weak));
+    Jobs jobs = Jobs.of(Network.of(weak));
     assertThat(jobs.all()).noneMatch(job -> job.title().toString().startsWith("Fill"));
     assertThat(jobs.cannot())
         .filteredOn(c -> c.what().equals("Fill Haulage tank"))
@@ -62,7 +62,7 @@ class FillFinderTest {
             assertThat(c.why())
                 .startsWith("No pump on the way from Suction hose lifts water to Haulage tank."));
     Rig without = RigEdit.of(weak).remove("outside");
-    assertThat(Jobs.of(Plumbing.of(without)).cannot())
+    assertThat(Jobs.of(Network.of(without)).cannot())
         .filteredOn(c -> c.what().equals("Fill Haulage tank"))
         .singleElement()
         .satisfies(c -> assertThat(c.why()).startsWith("It needs a hose inlet or a filler"));
@@ -98,21 +98,21 @@ class FillFinderTest {
     return rig.build();
   }
 
-  private static Plan plan(Plumbing plumbing, String job, Map<String, Double> litres) {
+  private static Plan plan(Network network, String job, Map<String, Double> litres) {
     State from =
         new State(
-            plumbing.rig().atRest(),
+            network.rig().atRest(),
             Map.of("left", litres.get("left") / 1000, "right", litres.get("right") / 1000),
             Slope.LEVEL);
-    return Plans.of(plumbing).plan(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+    return Plans.of(network).plan(Jobs.of(network).byId(job).orElseThrow(), from);
   }
 
   /** In a narrow link the far tank lags behind what the hose gives. */
   @ParameterizedTest
   @CsvSource({"25, 0.06", "12, 0.15"})
   void twoTanksFillThroughTheirLink(double bore, double lag) {
-    Plumbing plumbing = Plumbing.of(linked(0, bore));
-    Plan plan = plan(plumbing, "fill-through-left-inlet", Map.of("left", 20.0, "right", 40.0));
+    Network network = Network.of(linked(0, bore));
+    Plan plan = plan(network, "fill-through-left-inlet", Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
@@ -121,7 +121,7 @@ class FillFinderTest {
     double full = plan.after().volume("left");
     assertThat(full).isGreaterThan(0.118);
     assertThat(plan.after().volume("right")).isCloseTo(full, within(lag * full));
-    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+    assertThat(Jobs.of(network).cannot()).noneMatch(c -> c.what().contains("Fill"));
   }
 
   /** A bladder on the ground, a pump, and a tank above it. */
@@ -142,11 +142,11 @@ class FillFinderTest {
   @ValueSource(booleans = {true, false})
   void aTankIsPumpedFullFromABladder(boolean drinkable) {
     Rig rig = bladder(drinkable);
-    Plumbing plumbing = Plumbing.of(rig);
-    Job job = Jobs.of(plumbing).byId("lift-tank-bladder").orElseThrow();
+    Network network = Network.of(rig);
+    Job job = Jobs.of(network).byId("lift-tank-bladder").orElseThrow();
     assertThat(job.cautions().contains(Caution.UNSAFE_SOURCE)).isEqualTo(!drinkable);
     State from = new State(rig.atRest(), Map.of("tank", 0.01), Slope.LEVEL);
-    Plan plan = Plans.of(plumbing).plan(job, from);
+    Plan plan = Plans.of(network).plan(job, from);
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume("tank")).isCloseTo(0.03, within(1e-3));
     assertThat(plan.after().setting()).isEqualTo(rig.atRest());
@@ -176,20 +176,20 @@ class FillFinderTest {
   @ParameterizedTest
   @CsvSource({"bladder, true, lift", "can, false, jug"})
   void aRowIsFilledThroughItsLinkFromAJug(String id, boolean pumped, String by) {
-    Plumbing plumbing = Plumbing.of(linkedBy(id, new PortableContainer(0.02, true), pumped));
-    Plan plan = plan(plumbing, by + "-through-left-" + id, Map.of("left", 10.0, "right", 10.0));
+    Network network = Network.of(linkedBy(id, new PortableContainer(0.02, true), pumped));
+    Plan plan = plan(network, by + "-through-left-" + id, Map.of("left", 10.0, "right", 10.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume("left") + plan.after().volume("right"))
         .isCloseTo(0.04, within(1e-3));
     assertThat(plan.after().volume("right")).isGreaterThan(0.012);
     assertThat(plan.moves()).extracting(m -> m.part()).contains("link", id);
-    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().contains("Fill"));
+    assertThat(Jobs.of(network).cannot()).noneMatch(c -> c.what().contains("Fill"));
   }
 
   @Test
   void aRowIsPumpedFullFromTheOutsideAndLevelledBetween() {
-    Plumbing plumbing = Plumbing.of(linkedBy("hose", new HoseInlet(0, 0.45), true));
-    Plan plan = plan(plumbing, "lift-through-left-hose", Map.of("left", 10.0, "right", 10.0));
+    Network network = Network.of(linkedBy("hose", new HoseInlet(0, 0.45), true));
+    Plan plan = plan(network, "lift-through-left-hose", Map.of("left", 10.0, "right", 10.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume("left")).isGreaterThan(0.115);
     assertThat(plan.after().volume("right")).isCloseTo(plan.after().volume("left"), within(0.006));
@@ -200,15 +200,14 @@ class FillFinderTest {
   @Test
   void whatHasToRestBeforeTheTapIsShutRestsBeforeTheFill() {
     DemoRig truck = DemoRig.all().getFirst();
-    Plumbing plumbing = Plumbing.of(truck.rig());
+    Network network = Network.of(truck.rig());
     State from =
         truck
             .state()
             .with("mains-valve", "open")
             .with("heater-out", "shut")
             .with("tank-selector", "shut");
-    Plan plan =
-        Plans.of(plumbing).plan(Jobs.of(plumbing).byId("fill-low-inlet").orElseThrow(), from);
+    Plan plan = Plans.of(network).plan(Jobs.of(network).byId("fill-low-inlet").orElseThrow(), from);
     assertThat(plan.trouble()).isEmpty();
     List<Step> steps = plan.steps();
     for (int i = 1; i < steps.size(); i++) {
@@ -225,12 +224,12 @@ class FillFinderTest {
   @ValueSource(doubles = {0, 0.5, 20})
   void whatIsPouredIntoTheFirstOfARowComesToAllThroughTheirLinks(double litres) {
     Rig rig = ReadyRig.find("three-in-a-row").orElseThrow().rig();
-    Plumbing plumbing = Plumbing.of(rig);
-    Job job = Jobs.of(plumbing).byId("pour-through-first-filler").orElseThrow();
+    Network network = Network.of(rig);
+    Job job = Jobs.of(network).byId("pour-through-first-filler").orElseThrow();
     Map<String, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), litres / 1000));
     State from = new State(rig.atRest(), volumes, Slope.LEVEL);
-    Plan plan = Plans.of(plumbing).plan(job, from);
+    Plan plan = Plans.of(network).plan(job, from);
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
@@ -243,20 +242,20 @@ class FillFinderTest {
     // Poured into the first, it stands as high in all of them a while later.
     State poured = from.withVolume("first", 0.06);
     Simulation run =
-        Simulation.start(plumbing, poured.with(plan.after().setting()).with("filler", "open"));
+        Simulation.start(network, poured.with(plan.after().setting()).with("filler", "open"));
     run.runTo(7200);
-    Levels levels = Levels.of(plumbing, run.moment().state());
+    Levels levels = Levels.of(network, run.moment().state());
     assertThat(levels.surface("second")).isCloseTo(levels.surface("first"), within(0.005));
     assertThat(levels.surface("third")).isCloseTo(levels.surface("first"), within(0.005));
-    assertThat(Jobs.of(plumbing).cannot()).noneMatch(c -> c.what().startsWith("Fill"));
+    assertThat(Jobs.of(network).cannot()).noneMatch(c -> c.what().startsWith("Fill"));
   }
 
   // --- to a mark ---------------------------------------------------------------------------------
 
   @Test
   void aTankIsFilledToAMark() {
-    Plumbing plumbing = Plumbing.of(linked(0, 25));
-    Plan plan = plan(plumbing, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
+    Network network = Network.of(linked(0, 25));
+    Plan plan = plan(network, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 75.5 L");
     assertThat(plan.after().volume("left")).isCloseTo(0.0755, within(1e-4));
@@ -273,7 +272,7 @@ class FillFinderTest {
   void aMarkThatIsPassedBeforeTheTapCanBeShutIsRefusedWithWhatComes() {
     Plan plan =
         plan(
-            Plumbing.of(linked(0, 25)),
+            Network.of(linked(0, 25)),
             "fill-left-inlet~to~20.2",
             Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble().orElseThrow().words().toString())
@@ -285,7 +284,7 @@ class FillFinderTest {
   void aMarkThatIsPassedAlreadyIsSaid() {
     Plan plan =
         plan(
-            Plumbing.of(linked(0, 25)),
+            Network.of(linked(0, 25)),
             "fill-left-inlet~to~15",
             Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble().orElseThrow().words().toString()).contains("Left holds 20 L already");
@@ -304,12 +303,12 @@ class FillFinderTest {
         "fill-nothing~to~5"
       })
   void aMarkThatIsNoneNamesNoJob(String id) {
-    assertThat(Jobs.of(Plumbing.of(linked(0, 25))).byId(id)).isEmpty();
+    assertThat(Jobs.of(Network.of(linked(0, 25))).byId(id)).isEmpty();
   }
 
   @Test
   void aMarkAboveWhatTheTankTakesIsRefusedWithTheMost() {
-    Jobs jobs = Jobs.of(Plumbing.of(linked(0, 25)));
+    Jobs jobs = Jobs.of(Network.of(linked(0, 25)));
     assertThatThrownBy(() -> jobs.byId("fill-left-inlet~to~130"))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Left")
@@ -349,8 +348,8 @@ class FillFinderTest {
 
   @Test
   void floatsAreTakenFromTheLowestOnWhicheverTheFileNamesFirst() {
-    Plumbing plumbing = Plumbing.of(twoFloats());
-    Part tank = plumbing.rig().part("left");
+    Network network = Network.of(twoFloats());
+    Part tank = network.rig().part("left");
     List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
     Part turned = tank.with(((Tank) tank.kind()).withPorts(ports.reversed()));
     assertThat(Floats.of(tank))
@@ -358,22 +357,22 @@ class FillFinderTest {
         .extracting(TankPort::id)
         .containsExactly("low-float", "high-float");
     double[] shuts =
-        Floats.of(tank).stream().mapToDouble(f -> Floats.shutsAt(plumbing, tank, f)).toArray();
+        Floats.of(tank).stream().mapToDouble(f -> Floats.shutsAt(network, tank, f)).toArray();
     assertThat(shuts).containsExactly(new double[] {0.05, 0.1}, within(1e-9));
   }
 
   @ParameterizedTest
   @CsvSource({"fill-left-inlet, 100", "fill-left-inlet-low-float, 50"})
   void aTankFillsToTheFloatThatIsMeant(String job, double litres) {
-    Plumbing plumbing = Plumbing.of(twoFloats());
+    Network network = Network.of(twoFloats());
     for (String low : List.of("open", "shut")) {
       for (String high : List.of("open", "shut")) {
         State from =
             new State(
-                plumbing.rig().atRest().with("low", low).with("high", high),
+                network.rig().atRest().with("low", low).with("high", high),
                 Map.of("left", 0.01),
                 Slope.LEVEL);
-        Plan plan = Plans.of(plumbing).plan(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+        Plan plan = Plans.of(network).plan(Jobs.of(network).byId(job).orElseThrow(), from);
         assertThat(plan.trouble()).isEmpty();
         assertThat(plan.after().volume("left"))
             .as("low %s, high %s", low, high)

@@ -7,10 +7,10 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Trial.Outcome;
 import fernwort.core.jobs.goal.Trial.Thing;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
-import fernwort.core.say.Saying;
+import fernwort.core.run.Event;
+import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -23,7 +23,7 @@ class SlipJudgeTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
   private static final State FROM = TRUCK.state();
-  private static final SlipJudge JUDGE = new SlipJudge(Plumbing.of(TRUCK.rig()));
+  private static final SlipJudge JUDGE = new SlipJudge(Network.of(TRUCK.rig()));
 
   private static final Warning.Key HEATER =
       new Warning.Key(Warning.Code.HEATER_DRY, List.of("heater"));
@@ -42,11 +42,11 @@ class SlipJudgeTest {
   private static final Outcome RIGHT = outcome(Map.of(), Map.of(), FROM, Map.of(), Map.of());
 
   private static Slip judged(Outcome meant, Outcome came) {
-    Try slip = new Try(Slip.Kind.MISSED, 2, Saying.words("Something was forgotten."), List.of());
+    Try slip = new Try(Slip.Kind.MISSED, 2, Message.words("Something was forgotten."), List.of());
     return JUDGE.judge(slip, meant, came, FROM);
   }
 
-  private static Outcome happening(Happening.Kind kind, String subject, double at) {
+  private static Outcome happening(Event.Kind kind, String subject, double at) {
     return outcome(Map.of(new Thing(kind, subject), at), Map.of(), FROM, Map.of(), Map.of());
   }
 
@@ -86,7 +86,7 @@ class SlipJudgeTest {
         .isEqualTo(Slip.Grade.HARMLESS);
   }
 
-  private static Outcome running(Happening.Kind kind, double seconds) {
+  private static Outcome running(Event.Kind kind, double seconds) {
     return new Outcome(
         Map.of(new Thing(kind, "pump"), 30.0),
         Map.of(),
@@ -107,7 +107,7 @@ class SlipJudgeTest {
     "RESTS, 1200, HARMLESS",
   })
   void aPumpBearsRunningDryForAWhileAndItsSwitchStopsItAtAClosedOutlet(
-      Happening.Kind kind, double seconds, Slip.Grade grade) {
+      Event.Kind kind, double seconds, Slip.Grade grade) {
     assertThat(judged(RIGHT, running(kind, seconds)).grade()).isEqualTo(grade);
     assertThat(judged(running(kind, seconds), running(kind, seconds)).grade())
         .as("as the job has it")
@@ -127,9 +127,9 @@ class SlipJudgeTest {
 
   @ParameterizedTest
   @EnumSource(
-      value = Happening.Kind.class,
+      value = Event.Kind.class,
       names = {"BULGES", "SUCKED_IN"})
-  void whatBreaksIsGrave(Happening.Kind kind) {
+  void whatBreaksIsGrave(Event.Kind kind) {
     String subject = "main";
     Slip slip = judged(RIGHT, happening(kind, subject, 125));
     assertThat(slip.grade()).isEqualTo(Slip.Grade.GRAVE);
@@ -142,7 +142,7 @@ class SlipJudgeTest {
 
   @Test
   void whatBacksUpIsBadAndCanBeUndone() {
-    Slip slip = judged(RIGHT, happening(Happening.Kind.BACKS_UP, "sink", 60));
+    Slip slip = judged(RIGHT, happening(Event.Kind.BACKS_UP, "sink", 60));
     assertThat(slip.grade()).isEqualTo(Slip.Grade.BAD);
     assertThat(slip.after()).isEqualTo(60);
     assertThat(slip.undone()).startsWith("Yes, but");
@@ -157,7 +157,7 @@ class SlipJudgeTest {
     "0.0101, BAD, 'No: the water is gone.'",
   })
   void whatRunsOutIsBadByItsLitres(double lost, Slip.Grade grade, String undone) {
-    Map<Thing, Double> runs = Map.of(new Thing(Happening.Kind.RUNS_OUT, "main-tail"), 33.0);
+    Map<Thing, Double> runs = Map.of(new Thing(Event.Kind.RUNS_OUT, "main-tail"), 33.0);
     Slip slip = judged(RIGHT, losing(Map.of("main-tail", lost), runs));
     assertThat(slip.grade()).isEqualTo(grade);
     assertThat(slip.undone()).isEqualTo(undone);
@@ -212,7 +212,7 @@ class SlipJudgeTest {
   void theWorstDecidesAndAJobNotDoneIsNotAddedToIt() {
     Outcome came =
         outcome(
-            Map.of(new Thing(Happening.Kind.BULGES, "main"), 50.0),
+            Map.of(new Thing(Event.Kind.BULGES, "main"), 50.0),
             Map.of(),
             FROM,
             Map.of("main-tail", 0.02),

@@ -9,9 +9,9 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.State;
-import fernwort.core.say.Saying;
+import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -28,15 +28,14 @@ class SlipsTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
 
-  private static List<Slip> slips(Plumbing plumbing, String job, State from) {
-    return Slips.of(plumbing, Plans.of(plumbing))
-        .of(Jobs.of(plumbing).byId(job).orElseThrow(), from);
+  private static List<Slip> slips(Network network, String job, State from) {
+    return Slips.of(network, Plans.of(network)).of(Jobs.of(network).byId(job).orElseThrow(), from);
   }
 
   private final Map<String, List<Slip>> found = new HashMap<>();
 
   private List<Slip> slips(String job) {
-    return found.computeIfAbsent(job, j -> slips(Plumbing.of(TRUCK.rig()), j, TRUCK.state()));
+    return found.computeIfAbsent(job, j -> slips(Network.of(TRUCK.rig()), j, TRUCK.state()));
   }
 
   private static Slip only(List<Slip> slips, Slip.Kind kind, String words) {
@@ -59,7 +58,7 @@ class SlipsTest {
     State shut = TRUCK.state().with("low-overflow-valve", "shut");
     Slip missed =
         only(
-            slips(Plumbing.of(TRUCK.rig()), "fill-low-inlet", shut),
+            slips(Network.of(TRUCK.rig()), "fill-low-inlet", shut),
             Slip.Kind.MISSED,
             "Low overflow");
     assertThat(missed.grade()).isEqualTo(Slip.Grade.GRAVE);
@@ -121,7 +120,7 @@ class SlipsTest {
   }
 
   private static Remedy remedy(String id) {
-    return Remedy.of(Plumbing.of(TRUCK.rig())).stream()
+    return Remedy.of(Network.of(TRUCK.rig())).stream()
         .filter(r -> r.id().equals(id))
         .findFirst()
         .orElseThrow();
@@ -137,7 +136,7 @@ class SlipsTest {
 
   private static List<Slip> graded(Slip.Grade... grades) {
     return Stream.of(grades)
-        .map(g -> new Slip(Slip.Kind.MISSED, 0, Saying.NOTHING, g, 0, 0, Saying.NOTHING, ""))
+        .map(g -> new Slip(Slip.Kind.MISSED, 0, Message.NOTHING, g, 0, 0, Message.NOTHING, ""))
         .toList();
   }
 
@@ -172,11 +171,11 @@ class SlipsTest {
 
   @Test
   void slipsThatBeginAlikeComeToWhatTheyComeToRunFromTheStart() {
-    Plumbing plumbing = Plumbing.of(TRUCK.rig());
-    Trial trial = new Trial(plumbing, Hydraulics.of(plumbing));
+    Network network = Network.of(TRUCK.rig());
+    Trial trial = new Trial(network, Hydraulics.of(network));
     Plan plan =
-        Plans.of(plumbing)
-            .plan(Jobs.of(plumbing).byId("fill-main-inlet").orElseThrow(), TRUCK.state());
+        Plans.of(network)
+            .plan(Jobs.of(network).byId("fill-main-inlet").orElseThrow(), TRUCK.state());
     List<Trial.Act> right = Trial.acts(plan);
     Trial.Course course = trial.run(TRUCK.state(), right, Map.of());
     for (int i = 0; i < right.size(); i++) {
@@ -228,9 +227,9 @@ class SlipsTest {
 
   @Test
   void atRestEachHandleIsBumpedOnceAndADrainCapLosesWater() {
-    Plumbing plumbing = Plumbing.of(TRUCK.rig());
+    Network network = Network.of(TRUCK.rig());
     State rest = TRUCK.state().with(TRUCK.rig().atRest()).with("low-overflow-valve", "open");
-    List<Slip> bumps = Slips.of(plumbing, Plans.of(plumbing)).bumps(rest);
+    List<Slip> bumps = Slips.of(network, Plans.of(network)).bumps(rest);
     Slip cap = only(bumps, Slip.Kind.BUMPED, "Low drain cap");
     assertThat(cap.lost()).isGreaterThan(0.01);
     assertThat(only(bumps, Slip.Kind.BUMPED, "Sink").grade()).isEqualTo(Slip.Grade.HARMLESS);

@@ -8,19 +8,19 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.SmallHouses;
 import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.kind.Position;
-import fernwort.core.plumbing.Levels;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
+import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
-import fernwort.core.ways.Ways;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -55,8 +55,8 @@ class PlannerTest {
   // --- brute force -----------------------------------------------------------------------------
 
   /** Breadth first over all settings, through none with a hazard that was not there before. */
-  private static OptionalInt fewestTurns(Plumbing plumbing, State start, Goal goal) {
-    Scout scout = Planner.of(plumbing).scout(start, goal);
+  private static OptionalInt fewestTurns(Network network, State start, Goal goal) {
+    ConditionEvaluator scout = Planner.of(network).scout(start, goal);
     Map<Setting, Integer> turns = new HashMap<>();
     Deque<Setting> front = new ArrayDeque<>();
     turns.put(start.setting(), 0);
@@ -70,7 +70,7 @@ class PlannerTest {
       if (scout.fault(at).isEmpty()) {
         return OptionalInt.of(so);
       }
-      for (Setting next : neighbours(plumbing.rig(), at, goal)) {
+      for (Setting next : neighbours(network.rig(), at, goal)) {
         if (turns.putIfAbsent(next, so + 1) == null) {
           front.add(next);
         }
@@ -107,10 +107,10 @@ class PlannerTest {
   private static OptionalInt assertFewest(long seed) {
     Rig rig = SmallHouses.rig(seed);
     State start = SmallHouses.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
+    Network network = Network.of(rig);
     Goal goal = SmallHouses.goal(rig, seed);
-    OptionalInt fewest = fewestTurns(plumbing, start, goal);
-    switch (Planner.of(plumbing).plan(start, goal)) {
+    OptionalInt fewest = fewestTurns(network, start, goal);
+    switch (Planner.of(network).plan(start, goal)) {
       case Planner.Found found ->
           assertThat(OptionalInt.of(found.turns().size())).as(found.toString()).isEqualTo(fewest);
       case Planner.Blocked blocked -> assertThat(fewest).as(blocked.toString()).isEmpty();
@@ -149,21 +149,21 @@ class PlannerTest {
   private static void assertSafe(long seed) {
     Rig rig = SmallHouses.rig(seed);
     State start = SmallHouses.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
-    if (Planner.of(plumbing).plan(start, SmallHouses.goal(rig, seed))
+    Network network = Network.of(rig);
+    if (Planner.of(network).plan(start, SmallHouses.goal(rig, seed))
         instanceof Planner.Found found) {
-      assertSafe(plumbing, start, found.turns(), Set.of());
+      assertSafe(network, start, found.turns(), Set.of());
     }
   }
 
   private static void assertSafe(
-      Plumbing plumbing, State start, List<Turn> turns, Set<Warning.Code> inherent) {
+      Network network, State start, List<Turn> turns, Set<Warning.Code> inherent) {
     Set<Warning.Key> before = new HashSet<>();
-    warnings(plumbing, start).forEach(w -> before.add(w.key()));
+    warnings(network, start).forEach(w -> before.add(w.key()));
     State at = start;
     for (Turn turn : turns) {
       at = at.with(turn.part(), turn.position());
-      assertThat(warnings(plumbing, at))
+      assertThat(warnings(network, at))
           .as("after %s of %s", turn, turns)
           .noneMatch(w ->
               w.severity() != Severity.NOTE
@@ -173,10 +173,10 @@ class PlannerTest {
     }
   }
 
-  private static List<Warning> warnings(Plumbing plumbing, State state) {
-    Levels levels = Levels.of(plumbing, state);
-    Ways ways = OpenWays.find(plumbing, state.setting(), levels);
-    Hazards hazards = Hazards.of(plumbing);
+  private static List<Warning> warnings(Network network, State state) {
+    Levels levels = Levels.of(network, state);
+    FlowPaths ways = OpenWays.find(network, state.setting(), levels);
+    Hazards hazards = Hazards.of(network);
     List<Warning> now = new ArrayList<>(hazards.withPower(state.setting(), levels, ways));
     now.addAll(hazards.withoutPower(state.setting(), levels, ways));
     return now;
@@ -188,9 +188,9 @@ class PlannerTest {
   List<DynamicTest> everyJobOfTheDemoRigsKeepsToSafeStates() {
     List<DynamicTest> tests = new ArrayList<>();
     for (DemoRig demo : DemoRig.all()) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
-      Planner planner = Planner.of(plumbing);
-      for (Job job : Jobs.of(plumbing).all()) {
+      Network network = Network.of(demo.rig());
+      Planner planner = Planner.of(network);
+      for (Job job : Jobs.of(network).all()) {
         tests.add(
             DynamicTest.dynamicTest(
                 demo.id() + ": " + job.name(), () -> assertSafe(planner, job, demo.state())));
@@ -202,9 +202,9 @@ class PlannerTest {
   private static void assertSafe(Planner planner, Job job, State from) {
     State state = from;
     for (Job.Stage stage : job.stages()) {
-      State assumed = Job.assumed(planner.plumbing(), state, stage.goal());
+      State assumed = Job.assumed(planner.network(), state, stage.goal());
       if (planner.plan(assumed, stage.goal()) instanceof Planner.Found found) {
-        assertSafe(planner.plumbing(), assumed, found.turns(), stage.goal().inherent());
+        assertSafe(planner.network(), assumed, found.turns(), stage.goal().inherent());
         state = state.with(found.after());
       }
     }
@@ -213,7 +213,7 @@ class PlannerTest {
   // --- order -----------------------------------------------------------------------------------
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Network PLUMBING = Network.of(TRUCK.rig());
 
   private static List<List<Turn>> plan(String id, State from) {
     Job job = Jobs.of(PLUMBING).byId(id).orElseThrow();

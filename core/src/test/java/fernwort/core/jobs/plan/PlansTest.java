@@ -10,11 +10,11 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.goal.Trial;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import java.util.HashMap;
@@ -28,7 +28,7 @@ import org.junit.jupiter.api.Test;
 class PlansTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
-  private static final Plumbing PLUMBING = Plumbing.of(TRUCK.rig());
+  private static final Network PLUMBING = Network.of(TRUCK.rig());
   private static final Jobs JOBS = Jobs.of(PLUMBING);
   private static final Plans PLANS = Plans.of(PLUMBING);
 
@@ -61,7 +61,7 @@ class PlansTest {
 
   @Test
   void whatARigCannotDoIsSaidWithThePartThatIsMissing() {
-    Plumbing van = Plumbing.of(DemoRig.all().get(1).rig());
+    Network van = Network.of(DemoRig.all().get(1).rig());
     assertThat(Jobs.of(van).cannot())
         .anySatisfy(c -> {
           assertThat(c.what().toString()).isEqualTo("Heat water");
@@ -72,7 +72,7 @@ class PlansTest {
 
   @Test
   void aTankThatFillsByOverflowIsFilledThroughTheOthers() {
-    Plumbing van = Plumbing.of(DemoRig.all().get(2).rig());
+    Network van = Network.of(DemoRig.all().get(2).rig());
     Job job = Jobs.of(van).byId("fill-through-fore-inlet").orElseThrow();
     assertThat(job.by()).isEqualTo("Fore fresh, then Arch fresh, then Aft fresh");
     assertThat(job.stages().getFirst().until()).contains(new Job.Until(Job.Until.What.FULL, "aft"));
@@ -83,15 +83,15 @@ class PlansTest {
   void hotWaterThatIsSentRoundIsFedThroughItsHeater() {
     Rig rig =
         ReadyRig.all().stream().filter(r -> r.id().equals("long-stay")).findFirst().get().rig();
-    Plumbing plumbing = Plumbing.of(rig);
-    Job round = Jobs.of(plumbing).byId("round-loop-pump").orElseThrow();
+    Network network = Network.of(rig);
+    Job round = Jobs.of(network).byId("round-loop-pump").orElseThrow();
     for (String bypass : List.of("shut", "open")) {
       State from =
           new State(
               rig.atRest().with("bypass", bypass),
-              Map.of("fresh", plumbing.room("fresh").capacity() / 2),
+              Map.of("fresh", network.room("fresh").capacity() / 2),
               Slope.LEVEL);
-      Plan plan = Plans.of(plumbing).plan(round, from);
+      Plan plan = Plans.of(network).plan(round, from);
       assertThat(plan.trouble()).as("bypass %s", bypass).isEmpty();
       assertThat(plan.after().setting().of("heater-in")).isEqualTo("open");
       assertThat(plan.after().setting().of("bypass")).as("left %s", bypass).isEqualTo("shut");
@@ -134,13 +134,13 @@ class PlansTest {
 
   /** Returns why a job cannot be done with so much in each tank (m³). */
   private static String trouble(String demo, String job, double volume) {
-    Plumbing plumbing = Plumbing.of(DemoRig.called(demo).rig());
+    Network network = Network.of(DemoRig.called(demo).rig());
     Map<String, Double> volumes = new HashMap<>();
-    plumbing.tanks().forEach(t -> volumes.put(t.id(), volume));
-    return Plans.of(plumbing)
+    network.tanks().forEach(t -> volumes.put(t.id(), volume));
+    return Plans.of(network)
         .plan(
-            Jobs.of(plumbing).byId(job).orElseThrow(),
-            new State(plumbing.rig().atRest(), volumes, Slope.LEVEL))
+            Jobs.of(network).byId(job).orElseThrow(),
+            new State(network.rig().atRest(), volumes, Slope.LEVEL))
         .trouble()
         .orElseThrow()
         .words()
@@ -186,9 +186,9 @@ class PlansTest {
   @Test
   void whatIsSoAlreadyNeedsNothingDone() {
     DemoRig trailer = DemoRig.called("samphire");
-    Plumbing plumbing = Plumbing.of(trailer.rig());
-    Plans plans = Plans.of(plumbing);
-    Jobs jobs = Jobs.of(plumbing);
+    Network network = Network.of(trailer.rig());
+    Plans plans = Plans.of(network);
+    Jobs jobs = Jobs.of(network);
     State rest = trailer.state().with(trailer.rig().atRest());
     State pumping = rest.with("foot-pump", "on");
     assertThat(so(plans, jobs, rest)).containsExactlyInAnyOrder("drive", "arrive", "rest");
@@ -220,7 +220,7 @@ class PlansTest {
     run.set("inlet", "mains");
     run.runTo(10);
     double before = TRUCK.state().volume("main");
-    double full = run.runUntil(Happening.Kind.FULL, "main", 7200).orElseThrow() - 10;
+    double full = run.runUntil(Event.Kind.FULL, "main", 7200).orElseThrow() - 10;
     assertThat(wait.seconds().expected()).isCloseTo(full, within(0.01));
     assertThat(wait.seconds().low()).isLessThan(full);
     assertThat(wait.seconds().high()).isGreaterThan(full);
@@ -233,14 +233,14 @@ class PlansTest {
   void theSignOfAFullTankIsWhereWaterRunsOutFirst() {
     int signs = 0;
     for (DemoRig demo : DemoRig.all()) {
-      Plumbing plumbing = Plumbing.of(demo.rig());
-      Plans plans = Plans.of(plumbing);
-      for (Job job : plans.offered(Jobs.of(plumbing))) {
+      Network network = Network.of(demo.rig());
+      Plans plans = Plans.of(network);
+      for (Job job : plans.offered(Jobs.of(network))) {
         if (!job.kind().name().startsWith("FILL")) {
           continue;
         }
         Plan plan = plans.plan(job, demo.state());
-        Simulation run = Simulation.start(plumbing, demo.state());
+        Simulation run = Simulation.start(network, demo.state());
         Set<String> before = Set.copyOf(running(run));
         for (Step step : plan.steps()) {
           if (step instanceof Step.Move move) {
@@ -286,9 +286,9 @@ class PlansTest {
       }
       run.set(move.part(), move.to());
     }
-    List<Happening> seen = run.runTo(600);
+    List<Event> seen = run.runTo(600);
     assertThat(seen)
-        .filteredOn(h -> h.kind() == Happening.Kind.RUNS_OUT && h.begins())
+        .filteredOn(h -> h.kind() == Event.Kind.RUNS_OUT && h.begins())
         .hasSizeLessThanOrEqualTo(2);
   }
 
@@ -339,10 +339,10 @@ class PlansTest {
   @Test
   void theValveAtADrainTailIsShutAgain() {
     DemoRig van = DemoRig.all().getLast();
-    Plumbing plumbing = Plumbing.of(van.rig());
+    Network network = Network.of(van.rig());
     Plan plan =
-        Plans.of(plumbing)
-            .plan(Jobs.of(plumbing).byId("shed-arch-sump-tail").orElseThrow(), van.state());
+        Plans.of(network)
+            .plan(Jobs.of(network).byId("shed-arch-sump-tail").orElseThrow(), van.state());
     assertThat(plan.after().setting().of("sump")).isEqualTo("shut");
   }
 

@@ -3,13 +3,13 @@ package fernwort.core.jobs.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.jobs.SmallHouses;
+import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
-import fernwort.core.jobs.goal.Scout;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.Turn;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -34,8 +34,8 @@ class SequenceTest {
   void noSafeOrderWalksLess(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
     Rig rig = SmallHouses.rig(seed);
     State start = SmallHouses.state(rig, seed);
-    Plumbing plumbing = Plumbing.of(rig);
-    Scout scout = Planner.of(plumbing).scout(start, Goal.of(Map.of()));
+    Network network = Network.of(rig);
+    ConditionEvaluator scout = Planner.of(network).scout(start, Goal.of(Map.of()));
     List<Turn> turns = someTurns(rig, start.setting(), seed);
     Sequence sequence = new Sequence(scout, start.setting());
     Optional<Sequence.Order> order = sequence.order(turns);
@@ -77,7 +77,7 @@ class SequenceTest {
         .toList();
   }
 
-  private static boolean isSafe(Scout scout, Setting start, List<Turn> turns) {
+  private static boolean isSafe(ConditionEvaluator scout, Setting start, List<Turn> turns) {
     Setting at = start;
     for (Turn turn : turns) {
       at = at.with(turn.part(), turn.position());

@@ -12,7 +12,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -60,41 +60,41 @@ class MarksTest {
   @CsvSource({"119.9, false", "120.1, true", "125, true"})
   void aTankIsFullWhenItsVentIsUnderWater(double litres, boolean full) {
     Rig rig = rig(true);
-    assertThat(Marks.isFull(Plumbing.of(rig), holding(rig, litres), "tank")).isEqualTo(full);
+    assertThat(Marks.isFull(Network.of(rig), holding(rig, litres), "tank")).isEqualTo(full);
   }
 
   @ParameterizedTest
   @CsvSource({"120.1, false", "124.9, false", "125, true"})
   void withoutAVentItIsFullWhenNotADropMoreFits(double litres, boolean full) {
     Rig rig = rig(false);
-    assertThat(Marks.isFull(Plumbing.of(rig), holding(rig, litres), "tank")).isEqualTo(full);
+    assertThat(Marks.isFull(Network.of(rig), holding(rig, litres), "tank")).isEqualTo(full);
   }
 
   @ParameterizedTest
   @CsvSource({"0, true", "4.9, true", "5.1, false", "110, false"})
   void aTankIsDryWhenItsOutletIsAboveTheWater(double litres, boolean dry) {
     Rig rig = rig(true);
-    assertThat(Marks.isDry(Plumbing.of(rig), holding(rig, litres), "tank")).isEqualTo(dry);
+    assertThat(Marks.isDry(Network.of(rig), holding(rig, litres), "tank")).isEqualTo(dry);
   }
 
   @ParameterizedTest
   @CsvSource({"59.98, false", "59.995, true", "60, true", "61, true"})
   void aMarkIsReachedToAHundredthOfALitre(double litres, boolean reached) {
     Rig rig = DemoRig.all().getFirst().rig();
-    Plumbing plumbing = Plumbing.of(rig);
-    Job job = Jobs.of(plumbing).byId("fill-main-inlet~to~60").orElseThrow();
+    Network network = Network.of(rig);
+    Job job = Jobs.of(network).byId("fill-main-inlet~to~60").orElseThrow();
     Job.Until until = job.stages().getFirst().until().orElseThrow();
     State state = new State(rig.atRest(), Map.of("main", litres / 1000, "low", 0.02), Slope.LEVEL);
-    assertThat(Marks.isReached(plumbing, state, job, until)).isEqualTo(reached);
+    assertThat(Marks.isReached(network, state, job, until)).isEqualTo(reached);
   }
 
   @Test
   void onlyAFillingByAHoseOrALiftHasAMark() {
-    Jobs jobs = Jobs.of(Plumbing.of(DemoRig.all().getFirst().rig()));
+    Jobs jobs = Jobs.of(Network.of(DemoRig.all().getFirst().rig()));
     assertThat(FillToMark.tank(jobs.byId("fill-main-inlet").orElseThrow())).contains("main");
     assertThat(FillToMark.tank(jobs.byId("fill-all-inlet").orElseThrow())).isEmpty();
     assertThat(FillToMark.tank(jobs.byId("move-main-low-pump").orElseThrow())).isEmpty();
-    Jobs tern = Jobs.of(Plumbing.of(DemoRig.all().getLast().rig()));
+    Jobs tern = Jobs.of(Network.of(DemoRig.all().getLast().rig()));
     assertThat(FillToMark.tank(tern.byId("lift-fore-bucket").orElseThrow())).contains("fore");
     Job filling = jobs.byId("fill-main-inlet").orElseThrow();
     assertThat(FillToMark.name(filling, new BigDecimal("60.50")))
@@ -106,7 +106,7 @@ class MarksTest {
 
   @Test
   void otherWaysToTheSameAreAlternatives() {
-    Jobs jobs = Jobs.of(Plumbing.of(DemoRig.all().getFirst().rig()));
+    Jobs jobs = Jobs.of(Network.of(DemoRig.all().getFirst().rig()));
     assertThat(jobs.alternatives(jobs.byId("move-main-low-pump").orElseThrow()))
         .extracting(Job::id)
         .containsExactly("move-main-low-fall");

@@ -12,8 +12,8 @@ import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.plumbing.End;
-import fernwort.core.plumbing.Plumbing;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -31,7 +31,7 @@ import org.junit.jupiter.api.Test;
 class StageRunTest {
 
   private static final Rig RIG = rig();
-  private static final Plumbing PLUMBING = Plumbing.of(RIG);
+  private static final Network PLUMBING = Network.of(RIG);
   private static final Hydraulics HYDRAULICS = Hydraulics.of(PLUMBING);
 
   private static Rig rig() {

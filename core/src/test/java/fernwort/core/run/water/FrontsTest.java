@@ -10,12 +10,12 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.plumbing.Plumbing;
-import fernwort.core.plumbing.RandomRigs;
+import fernwort.core.network.Network;
+import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
-import fernwort.core.run.Happening;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import java.util.Map;
@@ -31,12 +31,12 @@ class FrontsTest {
 
   private static final DemoRig VAN = DemoRig.all().getFirst();
 
-  private static Dry all(Plumbing plumbing, State state) {
-    return Filled.of(plumbing, state).with(Wetness.DRY).dry(plumbing);
+  private static Dry all(Network network, State state) {
+    return Filled.of(network, state).with(Wetness.DRY).dry(network);
   }
 
-  private static Simulation run(Plumbing plumbing, State state, Dry dry) {
-    return Simulation.start(plumbing, Hydraulics.of(plumbing), state, Conditions.ORDINARY, dry);
+  private static Simulation run(Network network, State state, Dry dry) {
+    return Simulation.start(network, Hydraulics.of(network), state, Conditions.ORDINARY, dry);
   }
 
   private static double sum(Map<String, Double> of) {
@@ -46,18 +46,18 @@ class FrontsTest {
   /** A tap of the van that gives water at once while its lines are full. */
   private record Tap(State open, String id) {}
 
-  private static Tap tap(Plumbing plumbing) {
+  private static Tap tap(Network network) {
     State ready = VAN.state();
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind() instanceof Pump) {
         ready = ready.with(part.id(), "on");
       }
     }
-    for (Part part : plumbing.rig().parts()) {
+    for (Part part : network.rig().parts()) {
       if (part.kind() instanceof Fixture) {
         for (var position : part.kind().positions()) {
           State open = ready.with(part.id(), position.id());
-          if (run(plumbing, open, Dry.NOTHING).moment().flows().fixture(part.id()) > 1e-5) {
+          if (run(network, open, Dry.NOTHING).moment().flows().fixture(part.id()) > 1e-5) {
             return new Tap(open, part.id());
           }
         }
@@ -68,12 +68,12 @@ class FrontsTest {
 
   @Test
   void theFirstWaterComesWhenTheLinesOnItsWayHaveFilled() {
-    Plumbing plumbing = Plumbing.of(VAN.rig());
-    Tap tap = tap(plumbing);
-    Simulation dry = run(plumbing, tap.open(), all(plumbing, tap.open()));
+    Network network = Network.of(VAN.rig());
+    Tap tap = tap(network);
+    Simulation dry = run(network, tap.open(), all(network, tap.open()));
     assertThat(dry.moment().flows().fixture(tap.id())).isZero();
     double lacked = dry.moment().lacking();
-    double came = dry.runUntil(Happening.Kind.AWAITED, tap.id(), false, 3600).orElseThrow();
+    double came = dry.runUntil(Event.Kind.AWAITED, tap.id(), false, 3600).orElseThrow();
     // Until then all that left the tanks is in the lines.
     double went = sum(tap.open().volumes()) - sum(dry.moment().state().volumes());
     assertThat(lacked - dry.moment().lacking()).isCloseTo(went, within(1e-6));
@@ -84,18 +84,18 @@ class FrontsTest {
 
   @Test
   void aLineThatFillsFromMainsTakesItsVolumeOverItsFlow() {
-    Plumbing plumbing = Plumbing.of(VAN.rig());
-    Tap tap = tap(plumbing);
-    Simulation full = run(plumbing, tap.open(), Dry.NOTHING);
+    Network network = Network.of(VAN.rig());
+    Tap tap = tap(network);
+    Simulation full = run(network, tap.open(), Dry.NOTHING);
     Line last =
-        plumbing.rig().lines().stream()
+        network.rig().lines().stream()
             .filter(l -> Math.abs(full.moment().flows().line(l.id())) > 1e-5)
             .filter(l -> l.to().part().equals(tap.id()) || l.from().part().equals(tap.id()))
             .findFirst()
             .orElseThrow();
     double flow = Math.abs(full.moment().flows().line(last.id()));
-    Simulation dry = run(plumbing, tap.open(), new Dry(Map.of(last.id(), last.volume()), Map.of()));
-    double came = dry.runUntil(Happening.Kind.AWAITED, tap.id(), false, 3600).orElseThrow();
+    Simulation dry = run(network, tap.open(), new Dry(Map.of(last.id(), last.volume()), Map.of()));
+    double came = dry.runUntil(Event.Kind.AWAITED, tap.id(), false, 3600).orElseThrow();
     // The flow hardly changes in such a time.
     assertThat(came).isCloseTo(last.volume() / flow, within(0.05 * came));
   }
@@ -113,9 +113,9 @@ class FrontsTest {
   }
 
   private static void assertNothingIsMadeOrLost(long seed) {
-    Plumbing plumbing = Plumbing.of(RandomRigs.rig(seed));
-    State state = RandomRigs.state(plumbing.rig(), seed);
-    Simulation dry = run(plumbing, state, all(plumbing, state));
+    Network network = Network.of(RandomRigs.rig(seed));
+    State state = RandomRigs.state(network.rig(), seed);
+    Simulation dry = run(network, state, all(network, state));
     double lacked = dry.moment().lacking();
     double before = sum(dry.moment().state().volumes());
     dry.runTo(90);

@@ -1,0 +1,70 @@
+package fernwort.app.services;
+
+import fernwort.app.store.DiaryStore;
+import fernwort.app.store.backup.Backups;
+import fernwort.core.budget.Budget;
+import fernwort.core.budget.Daily;
+import fernwort.core.diary.Entry;
+import fernwort.core.hygiene.Upkeep;
+import fernwort.core.rig.Slope;
+import fernwort.core.sizing.Habits;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** How clogged the filters of rigs are by their logs: found once after each change of a log. */
+@Component
+class Clogging {
+
+  /** Nobody leaves a cartridge in for longer. */
+  private static final Duration MEMORY = Duration.ofDays(1100);
+
+  private final DiaryStore diary;
+  private final Clock clock;
+  private final Map<String, Found> found = new ConcurrentHashMap<>();
+
+  Clogging(DiaryStore diary, Clock clock) {
+    this.diary = diary;
+    this.clock = clock;
+  }
+
+  /** What was found for a version of a rig, who uses it, and so many changes of its log. */
+  private record Found(int version, Habits habits, int changes, Map<String, Double> clogged) {}
+
+  /** Returns how many times its clean loss each filter takes, where it is known and more than 1. */
+  Map<String, Double> of(OpenRig rig, Habits habits) {
+    boolean none = rig.rig().parts().stream().noneMatch(p -> p.kind().clogs());
+    if (none) {
+      return Map.of();
+    }
+    int now = diary.changes(rig.id());
+    Found known = found.get(rig.id());
+    if (known == null
+        || known.version() != rig.version()
+        || known.changes() != now
+        || !known.habits().equals(habits)) {
+      known = new Found(rig.version(), habits, now, find(rig, habits));
+      found.put(rig.id(), known);
+    }
+    return known.clogged();
+  }
+
+  private Map<String, Double> find(OpenRig rig, Habits habits) {
+    Instant now = clock.instant();
+    List<Entry> entries = diary.standing(rig.id(), now.minus(MEMORY));
+    Budget.Asked asked = new Budget.Asked(Slope.LEVEL, habits, ZoneId.systemDefault(), now);
+    List<Daily> days = Daily.of(rig.network(), entries, asked);
+    return Upkeep.clogging(Upkeep.of(rig.rig(), entries, days, asked.zone(), now), rig.rig());
+  }
+
+  @EventListener
+  void restored(Backups.Restored restored) {
+    found.clear();
+  }
+}

@@ -1,0 +1,55 @@
+package fernwort.app.services;
+
+import fernwort.app.Missing;
+import fernwort.core.jobs.find.EmptyingJob;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.mistake.Remedy;
+import fernwort.core.jobs.mistake.Slips;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.say.Refusal;
+import java.util.List;
+
+/**
+ * The jobs of a rig with what plans them, made once for a description.
+ *
+ * @param jobs all jobs, and what the rig cannot do
+ * @param offers every job that the layout allows, with what stands in its way if something does
+ * @param plans makes run sheets
+ * @param slips tries slips
+ * @param remedies changes of plumbing to try against them
+ */
+public record JobBook(
+    Jobs jobs, List<Plans.Offer> offers, Plans plans, Slips slips, List<Remedy> remedies) {
+
+  /** Finds the jobs of a rig. */
+  public static JobBook of(OpenRig rig) {
+    Jobs jobs = Jobs.of(rig.network());
+    Plans plans = Plans.of(rig.network(), rig.hydraulics());
+    return new JobBook(
+        jobs, plans.offers(jobs), plans, Slips.of(rig.network(), plans), Remedy.of(rig.network()));
+  }
+
+  /** Returns the jobs that some setting of the handles can do. */
+  public List<Job> offered() {
+    return offers.stream().filter(o -> o.trouble().isEmpty()).map(Plans.Offer::job).toList();
+  }
+
+  /**
+   * Returns a job.
+   *
+   * @throws Refusal when the rig has none with this id
+   * @throws Refusal when a tank does not take what is to be filled in
+   */
+  public Job job(String id) {
+    return jobs.byId(id)
+        .or(() -> EmptyingJob.named(plans.network(), id))
+        .orElseThrow(
+            () -> new Missing("This rig has no such job any more; pick one from the list"));
+  }
+
+  /** Returns the other means to the same end, as far as the rig can do them. */
+  public List<Job> alternatives(Job job) {
+    return jobs.alternatives(job).stream().filter(offered()::contains).toList();
+  }
+}

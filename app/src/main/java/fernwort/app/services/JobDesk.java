@@ -1,0 +1,140 @@
+package fernwort.app.services;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import fernwort.app.compute.TooBusy;
+import fernwort.app.store.backup.Backups;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.mistake.Remedy;
+import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.rig.State;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/** Hands out the book of jobs of each rig. */
+@Component
+public class JobDesk {
+
+  /** Who asks for slips and nothing else waits as long as this. */
+  private static final Duration PATIENCE = Duration.ofSeconds(11);
+
+  private static final Duration LONGEST = Duration.ofMinutes(2);
+
+  private final Cache<OpenRig.Content, JobBook> books =
+      Caffeine.newBuilder().maximumSize(10).build();
+  private final Cache<Asked, Awaited<List<Slip>>> slips =
+      Caffeine.newBuilder().maximumSize(50).build();
+  private final Cache<Asked, Awaited<List<Mended>>> remedies =
+      Caffeine.newBuilder().maximumSize(20).build();
+  private final SlipBench bench;
+  private final Sleep sleep;
+
+  JobDesk(SlipBench bench, Sleep sleep) {
+    this.bench = bench;
+    this.sleep = sleep;
+  }
+
+  /** What slips were asked of. */
+  private record Asked(OpenRig.Content rig, String job, State from) {}
+
+  /**
+   * A change of plumbing that takes the harm out of slips of a job.
+   *
+   * @param remedy the change
+   * @param slips what every slip leads to with it
+   */
+  public record Mended(Remedy remedy, List<Slip> slips) {}
+
+  /** After a restore nothing is as it was at hand. */
+  @EventListener
+  void restored(Backups.Restored restored) {
+    books.invalidateAll();
+    slips.invalidateAll();
+    remedies.invalidateAll();
+  }
+
+  /** Returns every job that a rig's layout allows, with what stands in its way. */
+  public List<Plans.Offer> offers(OpenRig rig) {
+    return book(rig).offers();
+  }
+
+  /**
+   * Plans a job from how things stand, in a rig that sleeps through the lines that are dry.
+   *
+   * @throws fernwort.core.say.Refusal when the rig has no such job
+   */
+  public Plan plan(OpenRig rig, String job, State from) {
+    return plan(rig, job, from, 0, Set.of());
+  }
+
+  /**
+   * Plans what is left of a job.
+   *
+   * @param stage the stage to begin with
+   * @param stuck ids of parts that have to stay as they are
+   * @throws fernwort.core.say.Refusal when the rig has no such job
+   */
+  public Plan plan(OpenRig rig, String job, State from, int stage, Set<String> stuck) {
+    return book(rig).plans().plan(book(rig).job(job), from, sleep.dry(rig), stage, stuck);
+  }
+
+  /**
+   * Returns what every single slip of a job leads to, the worst first, once it has been tried.
+   *
+   * @throws fernwort.core.say.Refusal when the rig has no such job
+   * @throws TooBusy when it takes longer than anybody should wait
+   */
+  public List<Slip> slips(OpenRig rig, String job, State from) {
+    return slips(rig, job, from, PATIENCE)
+        .orElseThrow(() ->
+            new TooBusy(
+                "The slips are still being tried. Nothing is lost; ask again in a moment."));
+  }
+
+  /** The same, if it has been tried within some time; otherwise the trying goes on. */
+  public Optional<List<Slip>> slips(OpenRig rig, String job, State from, Duration patience) {
+    Job found = book(rig).job(job);
+    return awaited(
+            slips, new Asked(rig.content(), job, from), () -> book(rig).slips().of(found, from))
+        .within(patience);
+  }
+
+  /** Returns the changes of plumbing that mend slips of a job, once all have been tried. */
+  public Optional<List<Mended>> remedies(
+      OpenRig rig, String job, State from, List<Slip> without, Duration patience) {
+    return awaited(
+            remedies,
+            new Asked(rig.content(), job, from),
+            () -> mending(book(rig).remedies(), job, from, without))
+        .within(patience);
+  }
+
+  private static List<Mended> mending(
+      List<Remedy> remedies, String job, State from, List<Slip> without) {
+    List<Mended> mended = new ArrayList<>();
+    for (Remedy remedy : remedies) {
+      remedy.mending(job, from, without).ifPresent(s -> mended.add(new Mended(remedy, s)));
+    }
+    return mended;
+  }
+
+  private <T> Awaited<T> awaited(Cache<Asked, Awaited<T>> kept, Asked asked, Callable<T> work) {
+    return kept.asMap()
+        .compute(
+            asked,
+            (key, known) -> known == null || known.isEnded() ? bench.begin(LONGEST, work) : known);
+  }
+
+  /** Returns the jobs of a rig, found once for each description. */
+  public JobBook book(OpenRig rig) {
+    return books.get(rig.content(), key -> JobBook.of(rig));
+  }
+}

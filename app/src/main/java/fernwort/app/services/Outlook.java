@@ -1,0 +1,51 @@
+package fernwort.app.services;
+
+import fernwort.core.hazard.Warning;
+import fernwort.core.network.Levels;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import fernwort.core.ways.FlowPaths;
+import fernwort.core.ways.OpenWays;
+import java.util.List;
+
+/**
+ * What is open in a state, and what would go wrong in it.
+ *
+ * @param ways every way that stands open
+ * @param warnings the worst first
+ */
+public record Outlook(FlowPaths ways, List<Warning> warnings) {
+
+  /** Works out what is open and what would go wrong. */
+  public static Outlook of(OpenRig rig, State state) {
+    return of(rig, state.setting(), Levels.of(rig.network(), state));
+  }
+
+  private static Outlook of(OpenRig rig, Setting setting, Levels levels) {
+    FlowPaths ways = OpenWays.find(rig.network(), setting, levels);
+    return new Outlook(ways, rig.hazards().warnings(setting, levels, ways));
+  }
+
+  /**
+   * What turning one handle would change, without turning it.
+   *
+   * @param before as things stand
+   * @param after with the handle turned
+   */
+  public record Preview(Outlook before, Outlook after) {
+
+    /**
+     * Works both out.
+     *
+     * @throws Refusal in one sentence, when the handle has no such position
+     */
+    public static Preview of(OpenRig rig, State state, String part, String position) {
+      rig.rig().position(part, position);
+      Levels levels = Levels.of(rig.network(), state);
+      return new Preview(
+          Outlook.of(rig, state.setting(), levels),
+          Outlook.of(rig, state.setting().with(part, position), levels));
+    }
+  }
+}

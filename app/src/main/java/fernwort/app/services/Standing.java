@@ -1,0 +1,21 @@
+package fernwort.app.services;
+
+import fernwort.app.store.Logbook;
+import fernwort.core.rig.State;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Where things stand now.
+ *
+ * @param state handles, volumes and slope; a tank that was never read counts as empty
+ * @param readings the newest reading of each tank
+ * @param setAside tanks whose newest reading cannot be shown
+ */
+public record Standing(State state, Map<String, Logbook.Level> readings, List<String> setAside) {
+
+  /** Returns a state that nobody recorded. */
+  public static Standing unrecorded(State state) {
+    return new Standing(state, Map.of(), List.of());
+  }
+}

@@ -1,0 +1,309 @@
+package fernwort.app.services;
+
+import fernwort.app.store.DiaryStore;
+import fernwort.app.store.Logbook;
+import fernwort.app.store.RigStore;
+import fernwort.core.diary.Entry;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import fernwort.core.sizing.Habits;
+import fernwort.core.tank.Reading;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.DoubleFunction;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What stands with each rig: its handles, levels and slope, the journal of them, who travels. */
+@Service
+public class States {
+
+  /** So many entries of a tank are looked through for what it held last. */
+  private static final int MOST = 200;
+
+  /** How far ahead a reading may be: clocks and time zones differ. */
+  private static final Duration AHEAD = Duration.ofDays(1);
+
+  private final RigStore store;
+  private final Logbook logbook;
+  private final DiaryStore diary;
+  private final Calibrations calibrations;
+  private final JsonMapper mapper;
+  private final Clock clock;
+
+  States(
+      RigStore store,
+      Logbook logbook,
+      DiaryStore diary,
+      Calibrations calibrations,
+      JsonMapper mapper,
+      Clock clock) {
+    this.calibrations = calibrations;
+    this.store = store;
+    this.diary = diary;
+    this.logbook = logbook;
+    this.mapper = mapper;
+    this.clock = clock;
+  }
+
+  /** Returns handles and levels as they stand. A tank that was never read counts as empty. */
+  public Standing of(OpenRig rig) {
+    Map<String, Logbook.Level> readings = logbook.levels(rig.id());
+    Map<String, Double> volumes = new HashMap<>();
+    // The description may have changed since: parts gone, handles with other positions.
+    rig.rig()
+        .tanks()
+        .map(Part::id)
+        .filter(readings::containsKey)
+        .forEach(tank -> volumes.put(tank, held(rig, tank, readings)));
+    Map<String, String> positions = new HashMap<>(rig.rig().atRest().positions());
+    logbook
+        .handles(rig.id())
+        .forEach((part, position) -> keepIfThere(rig, positions, part, position));
+    return new Standing(
+        new State(new Setting(positions), volumes, parked(rig)),
+        readings,
+        logbook.setAside(rig.id()));
+  }
+
+  /** Returns how a rig is parked. */
+  public Slope parked(OpenRig rig) {
+    RigStore.Stored stored = store.get(rig.id());
+    return new Slope(stored.pitch(), stored.roll());
+  }
+
+  /**
+   * Keeps how a rig is parked; its levels are read and reckoned on that slope from now on.
+   *
+   * @throws Refusal in one sentence, when nobody parks like that
+   */
+  public void park(OpenRig rig, Slope slope) {
+    if (!slope.canBeParked()) {
+      throw new Refusal(
+          String.format(
+              Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", Slope.STEEPEST));
+    }
+    store.park(rig.id(), slope.pitch(), slope.roll());
+  }
+
+  private static double held(OpenRig rig, String tank, Map<String, Logbook.Level> readings) {
+    Logbook.Level level = readings.get(tank);
+    return level == null ? 0 : Math.min(level.volume(), rig.network().room(tank).capacity());
+  }
+
+  private static void keepIfThere(
+      OpenRig rig, Map<String, String> positions, String part, String position) {
+    boolean there =
+        positions.containsKey(part)
+            && rig.rig().part(part).kind().positions().stream()
+                .anyMatch(p -> p.id().equals(position));
+    if (there) {
+      positions.put(part, position);
+    }
+  }
+
+  /**
+   * Turns a handle.
+   *
+   * @throws Refusal in one sentence, when it has no such position
+   */
+  public void turn(OpenRig rig, String part, String position, String who) {
+    rig.rig().position(part, position);
+    logbook.turn(rig.id(), part, rig.rig().atRest().of(part), position, who);
+  }
+
+  /**
+   * Keeps a reading of a tank.
+   *
+   * @param shown the reading as it was given, such as "62 %"
+   * @throws Refusal in one sentence, when the tank cannot hold or show that
+   */
+  @Transactional
+  public void record(
+      OpenRig rig, String tank, Reading reading, String shown, Instant at, String who) {
+    keep(rig, tank, level(rig, tank, reading, shown, at), false, who);
+  }
+
+  /**
+   * Keeps what a tank is reckoned to hold: nobody looked.
+   *
+   * @param volume what it holds now (m³)
+   */
+  @Transactional
+  public void reckon(OpenRig rig, String tank, double volume, String who) {
+    String shown = String.format(Locale.ROOT, "%.0f L, as reckoned", volume * 1000);
+    Reading reading = new Reading.Volume(volume);
+    keep(rig, tank, level(rig, tank, reading, shown, clock.instant()), true, who);
+  }
+
+  private void keep(OpenRig rig, String tank, Logbook.Level level, boolean reckoned, String who) {
+    Entry entry =
+        new Entry(
+            UUID.randomUUID().toString(),
+            level.at(),
+            new Entry.Reading(tank, level.volume(), level.shown(), reckoned, ""));
+    diary.add(rig.id(), entry, parked(rig), who);
+    relevel(rig, tank, who);
+  }
+
+  /**
+   * Brings the level of a tank to what the log says of it last: the newest look, fill to the brim
+   * or dump, with what was poured in and let out since.
+   */
+  @Transactional
+  public void relevel(OpenRig rig, String tank, String who) {
+    Optional<Logbook.Level> last =
+        Levelling.of(rig, parked(rig), tank, diary.ofTank(rig.id(), tank, MOST));
+    Optional<Logbook.Level> now = Optional.ofNullable(logbook.levels(rig.id()).get(tank));
+    if (last.isPresent() && !last.equals(now)) {
+      logbook.read(rig.id(), tank, last.get(), who);
+    }
+  }
+
+  private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
+    Tank kind = tank(rig, tank);
+    if (at.isBefore(Instant.EPOCH)) {
+      throw new Refusal("The time of the reading is before 1970; give when you looked");
+    }
+    if (at.isAfter(clock.instant().plus(AHEAD))) {
+      throw new Refusal("The time of the reading is more than a day ahead; give when you looked");
+    }
+    double volume = volume(rig, tank, kind, reading, parked(rig));
+    return new Logbook.Level(volume, at.truncatedTo(ChronoUnit.MICROS), shown);
+  }
+
+  /** What a reading stands for: a step of a sender by the jugs that were poured in, if any were. */
+  private double volume(OpenRig rig, String tank, Tank kind, Reading reading, Slope slope) {
+    double drawn = reading.volume(kind, rig.network().room(tank), slope);
+    return reading instanceof Reading.Steps steps
+        ? calibrations
+            .ofSteps(rig, tank)
+            .map(c -> Math.clamp(c.holds(steps.lit()), 0, rig.network().room(tank).capacity()))
+            .orElse(drawn)
+        : drawn;
+  }
+
+  /**
+   * Returns what a reading of a tank stands for (m³).
+   *
+   * @param slope how the vehicle stood
+   * @throws Refusal in one sentence, when the tank cannot hold or show that
+   */
+  public double volume(OpenRig rig, String tank, Reading reading, Slope slope) {
+    return volume(rig, tank, tank(rig, tank), reading, slope);
+  }
+
+  private static Tank tank(OpenRig rig, String id) {
+    Part part = rig.rig().part(id);
+    if (part.kind() instanceof Tank tank) {
+      return tank;
+    }
+    throw new Refusal(part.label() + " is no tank; pick a tank to read");
+  }
+
+  /**
+   * Takes a state over as that of the rig, all of it or nothing. Tanks that nobody ever read stay
+   * so: what they held when it began was a guess.
+   *
+   * @param shown writes a volume (m³) as the reading is to be shown
+   * @throws Refusal naming the part that is gone or changed since
+   */
+  @Transactional
+  public void adopt(OpenRig rig, State state, DoubleFunction<String> shown, String who) {
+    Standing before = of(rig);
+    Map<String, String> positions = new TreeMap<>(state.setting().positions());
+    for (Map.Entry<String, String> handle : positions.entrySet()) {
+      boolean there =
+          rig.rig().handles().anyMatch(p -> p.id().equals(handle.getKey()))
+              && rig.rig().part(handle.getKey()).kind().positions().stream()
+                  .anyMatch(p -> p.id().equals(handle.getValue()));
+      if (!there) {
+        throw new Refusal(
+            "The rig was changed since: it has no “%s” that can stand so any more. Nothing was kept; rehearse again"
+                .formatted(handle.getKey()));
+      }
+    }
+    positions.forEach((part, position) -> {
+      if (!before.state().setting().of(part).equals(position)) {
+        turn(rig, part, position, who);
+      }
+    });
+    for (Part tank : rig.network().tanks()) {
+      if (before.readings().containsKey(tank.id())) {
+        double volume =
+            Math.clamp(state.volume(tank.id()), 0, rig.network().room(tank.id()).capacity());
+        Reading reading = new Reading.Volume(volume);
+        keep(
+            rig,
+            tank.id(),
+            level(rig, tank.id(), reading, shown.apply(volume), clock.instant()),
+            true,
+            who);
+      }
+    }
+  }
+
+  /** Takes the last change back. */
+  @Transactional
+  public Optional<Logbook.Entry> undo(OpenRig rig, String who) {
+    Optional<Logbook.Entry> undone = logbook.undo(rig.id(), who);
+    undone.ifPresent(e -> stand(rig, e, DiaryStore.Standing.TAKEN_BACK));
+    return undone;
+  }
+
+  /** A reading that is taken back on the Board counts no more in the log, either. */
+  private void stand(OpenRig rig, Logbook.Entry line, DiaryStore.Standing standing) {
+    if (line.kind() == Logbook.Kind.READING) {
+      Logbook.Level.parse(line.after())
+          .flatMap(level -> diary.reading(rig.id(), line.subject(), level))
+          .ifPresent(id -> diary.stand(rig.id(), id, standing));
+    }
+  }
+
+  /** Puts the change taken back last into force again. */
+  @Transactional
+  public Optional<Logbook.Entry> redo(OpenRig rig, String who) {
+    Optional<Logbook.Entry> redone = logbook.redo(rig.id(), who);
+    redone.ifPresent(e -> stand(rig, e, DiaryStore.Standing.STANDS));
+    return redone;
+  }
+
+  /** Returns the newest lines of the journal. */
+  public List<Logbook.Entry> journal(OpenRig rig, int most) {
+    return logbook.journal(rig.id(), most);
+  }
+
+  /** Returns the newest lines of the journal before a time. */
+  public List<Logbook.Entry> journal(OpenRig rig, int most, Optional<Instant> before) {
+    return logbook.journal(rig.id(), most, before);
+  }
+
+  /** Tells whether there is something to undo (first) and to redo (second). */
+  public boolean[] canUndoRedo(OpenRig rig) {
+    return logbook.canUndoRedo(rig.id());
+  }
+
+  /** Returns who travels and what they use. */
+  public Habits habits(OpenRig rig) {
+    return mapper.readValue(store.get(rig.id()).habits(), Habits.class);
+  }
+
+  /** Keeps who travels and what they use. */
+  public void setHabits(OpenRig rig, Habits habits) {
+    store.setHabits(rig.id(), habits.people(), mapper.writeValueAsString(habits));
+  }
+}

@@ -1,0 +1,76 @@
+package fernwort.app.services;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import fernwort.app.format.SayingModule;
+import fernwort.core.drain.Stretch;
+import fernwort.core.drain.Wintering;
+import fernwort.core.rig.Setting;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterStep;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Sheets of winter as the text that is kept, and back. */
+@Component
+class WinterText {
+
+  /**
+   * What is kept of a sheet.
+   *
+   * @param school the school, or empty for a sheet of spring
+   * @param cold the cold it is meant for (K)
+   * @param before how the rig stood
+   * @param steps its steps
+   * @param notes what cannot be done, or what to know
+   */
+  record Kept(
+      String school, double cold, Wintering before, List<WinterStep> steps, List<Message> notes) {}
+
+  private final JsonMapper mapper =
+      JsonMapper.builder()
+          .addModule(SayingModule.kept())
+          .addMixIn(Operation.class, Names.class)
+          .addMixIn(Stretch.class, WithoutLength.class)
+          .addMixIn(Setting.class, Positions.class)
+          .build();
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Operation.Put.class, name = "put"),
+    @JsonSubTypes.Type(value = Operation.Tilt.class, name = "tilt"),
+    @JsonSubTypes.Type(value = Operation.Emptied.class, name = "emptied"),
+    @JsonSubTypes.Type(value = Operation.RunDry.class, name = "run-dry"),
+    @JsonSubTypes.Type(value = Operation.Blown.class, name = "blown"),
+    @JsonSubTypes.Type(value = Operation.Filled.class, name = "filled"),
+    @JsonSubTypes.Type(value = Operation.Heed.class, name = "heed")
+  })
+  private interface Names {}
+
+  @JsonIgnoreProperties("length")
+  private interface WithoutLength {}
+
+  /** A setting is kept as its positions. */
+  private abstract static class Positions {
+
+    @JsonCreator
+    Positions(@JsonProperty("positions") Map<String, String> positions) {}
+
+    @JsonProperty("positions")
+    abstract Map<String, String> positions();
+  }
+
+  String write(Kept kept) {
+    return mapper.writeValueAsString(kept);
+  }
+
+  Kept read(String text) {
+    return mapper.readValue(text, Kept.class);
+  }
+}

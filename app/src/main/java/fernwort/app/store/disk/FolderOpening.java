@@ -1,0 +1,235 @@
+package fernwort.app.store.disk;
+
+import fernwort.app.store.DataFolder;
+import fernwort.core.say.Refusal;
+import java.io.IOException;
+import java.io.Reader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Clob;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.h2.api.ErrorCode;
+
+/**
+ * Makes a data folder ready before anything else looks at it: a new one gets an empty database, an
+ * old one is looked through, copied and brought up to date. What cannot be opened is refused as it
+ * is, in one sentence with the way back.
+ */
+public final class FolderOpening {
+
+  /** What went wrong stands here. */
+  public static final String LOG = "fernwort.log";
+
+  /** Backups of each day are kept here. */
+  public static final String BACKUPS = "backups";
+
+  private static final long WORTH_COMPACTING = 8L << 20;
+
+  private final DataFolder folder;
+  private final Clock clock;
+
+  private FolderOpening(DataFolder folder, Clock clock) {
+    this.folder = folder;
+    this.clock = clock;
+  }
+
+  /**
+   * Makes a claimed folder ready.
+   *
+   * @throws Refusal when what it holds is damaged, or from a newer Fernwort
+   */
+  public static void prepare(DataFolder folder, Clock clock) {
+    FolderOpening opening = new FolderOpening(folder, clock);
+    try {
+      opening.prepare();
+    } catch (IOException e) {
+      throw new Refusal(
+          "The data folder %s cannot be written (%s). Make room there, or choose another with --data DIR."
+              .formatted(folder.path(), e.getMessage()));
+    }
+  }
+
+  private void prepare() throws IOException {
+    Path database = folder.database();
+    if (!Files.exists(database)) {
+      begin();
+    } else if (Files.size(database) == 0) {
+      throw damaged("is empty (0 bytes), though a database stood there");
+    } else {
+      int step = lookThrough();
+      if (step > Schema.NEWEST) {
+        throw new Refusal(
+            String.format(
+                Locale.ROOT,
+                "The data in %s were written by a newer Fernwort (step %d; this one knows %d). Nothing was touched. Start that newer Fernwort, or choose another folder with --data DIR.",
+                folder.path(),
+                step,
+                Schema.NEWEST));
+      }
+      bringUpToDate(step);
+    }
+    Reserve.in(folder.path()).make();
+    Path log = folder.path().resolve(LOG);
+    if (!Files.exists(log)) {
+      Files.createFile(log);
+    }
+    folder.tighten();
+  }
+
+  /** A new database is made under another name, so that one half made is never taken for one. */
+  private void begin() throws IOException {
+    if (newestBackup().isPresent()) {
+      throw damaged("is missing, though the folder was in use");
+    }
+    DatabaseFile.make(folder.database(), connection -> {});
+  }
+
+  /** Reads every value of every table, changing nothing, and returns the newest step it has. */
+  private int lookThrough() {
+    try (Connection connection = DatabaseFile.reading(folder)) {
+      List<String> tables = tables(connection);
+      if (!tables.contains("flyway_schema_history")) {
+        throw damaged("is no database of Fernwort");
+      }
+      for (String table : tables) {
+        readAll(connection, table);
+      }
+      return step(connection);
+    } catch (SQLException e) {
+      throw switch (e.getErrorCode()) {
+        case ErrorCode.DATABASE_ALREADY_OPEN_1 ->
+            new Refusal(
+                "The database in %s is open in another program. Close it there, then start again."
+                    .formatted(folder.path()));
+        case ErrorCode.FILE_VERSION_ERROR_1 -> damaged("has a form that this Fernwort cannot read");
+        default -> damaged("is damaged");
+      };
+    } catch (IOException | RuntimeException e) {
+      if (e instanceof Refusal refusal) {
+        throw refusal;
+      }
+      throw damaged("is damaged");
+    }
+  }
+
+  private static List<String> tables(Connection connection) throws SQLException {
+    List<String> tables = new ArrayList<>();
+    try (ResultSet found =
+        connection.getMetaData().getTables(null, "public", null, new String[] {"BASE TABLE"})) {
+      while (found.next()) {
+        tables.add(found.getString("TABLE_NAME"));
+      }
+    }
+    return tables;
+  }
+
+  private static void readAll(Connection connection, String table)
+      throws SQLException, IOException {
+    try (Statement statement = connection.createStatement();
+        ResultSet rows = statement.executeQuery("select * from \"" + table + "\"")) {
+      int columns = rows.getMetaData().getColumnCount();
+      while (rows.next()) {
+        for (int i = 1; i <= columns; i++) {
+          if (rows.getObject(i) instanceof Clob text) {
+            try (Reader reader = text.getCharacterStream()) {
+              reader.transferTo(java.io.Writer.nullWriter());
+            }
+          }
+        }
+      }
+    }
+  }
+
+  private static int step(Connection connection) throws SQLException {
+    try (Statement statement = connection.createStatement();
+        ResultSet found =
+            statement.executeQuery(
+                "select max(cast(\"version\" as int)) from \"flyway_schema_history\" where \"success\"")) {
+      found.next();
+      return found.getInt(1);
+    }
+  }
+
+  /** Steps that are missing are taken on the database, of which a copy is made first. */
+  private void bringUpToDate(int step) throws IOException {
+    if (step == Schema.NEWEST) {
+      compactIfLoose();
+      return;
+    }
+    Path copy =
+        DatabaseFile.copy(folder, String.format(Locale.ROOT, "before-step-%02d-", step + 1), clock);
+    try {
+      Schema.bringUpToDate(DatabaseUrl.writing(folder.database()));
+      DatabaseFile.close(DatabaseUrl.writing(folder.database()));
+    } catch (RuntimeException e) {
+      closeQuietly();
+      Files.copy(copy, folder.database(), StandardCopyOption.REPLACE_EXISTING);
+      throw new Refusal(
+          "The data in %s could not be brought up to date (%s). They are as they were; go on with the Fernwort you had, and report this."
+              .formatted(folder.path(), firstLine(e)));
+    }
+  }
+
+  private static String firstLine(RuntimeException e) {
+    return String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given");
+  }
+
+  private void closeQuietly() {
+    try {
+      DatabaseFile.close(DatabaseUrl.writing(folder.database()));
+    } catch (IllegalStateException closed) {
+      // It broke off with the migration.
+    }
+  }
+
+  /** Gives back room that a process that was killed could not. */
+  private void compactIfLoose() throws IOException {
+    if (Files.size(folder.database()) < WORTH_COMPACTING) {
+      return;
+    }
+    try (Connection connection =
+            DriverManager.getConnection(DatabaseUrl.writing(folder.database()), "sa", "");
+        Statement statement = connection.createStatement()) {
+      statement.execute("SHUTDOWN COMPACT");
+    } catch (SQLException e) {
+      throw new IOException("it could not be compacted", e);
+    }
+  }
+
+  private Refusal damaged(String how) {
+    String way =
+        newestBackup()
+            .map(b -> "bring back the newest backup with ./fernwort restore %s".formatted(b))
+            .orElse(
+                "bring back a backup of yours with ./fernwort restore FILE, or begin anew in another folder with --data DIR");
+    return new Refusal(
+        "The database %s %s. Nothing was touched: keep a copy of the folder, then %s."
+            .formatted(folder.database(), how, way));
+  }
+
+  private Optional<Path> newestBackup() {
+    Path backups = folder.path().resolve(BACKUPS);
+    if (!Files.isDirectory(backups)) {
+      return Optional.empty();
+    }
+    try (Stream<Path> files = Files.list(backups)) {
+      return files
+          .filter(f -> f.toString().endsWith(".json.gz"))
+          .max(Comparator.comparing(Path::toString));
+    } catch (IOException e) {
+      return Optional.empty();
+    }
+  }
+}

@@ -1,0 +1,63 @@
+package fernwort.app.services;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Rig;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** What is found out about a rig is found once for its description. */
+class JobDeskTest {
+
+  private static final Duration LONG = Duration.ofMinutes(1);
+  private static final String JOB = "run-main";
+
+  private final DemoRig demo = DemoRig.all().getFirst();
+  private final SlipBench bench = new SlipBench();
+
+  /** Neither books nor slips ask whether a rig sleeps. */
+  private final JobDesk desk = new JobDesk(bench, new Sleep(null, null, null, null));
+
+  @AfterEach
+  void clear() {
+    bench.destroy();
+  }
+
+  private static Rig copy(Rig rig) {
+    return new Rig(
+        rig.name(),
+        rig.note(),
+        rig.vehicle(),
+        List.copyOf(rig.places()),
+        List.copyOf(rig.parts()),
+        List.copyOf(rig.lines()),
+        rig.built());
+  }
+
+  @Test
+  void anotherAddressOrVersionOfTheSameFindsItAtHand() {
+    OpenRig first = OpenRig.of("first", 1, demo.rig());
+    OpenRig again = OpenRig.of("again", 7, copy(demo.rig()));
+    assertThat(desk.book(again)).isSameAs(desk.book(first));
+    List<Slip> slips = desk.slips(first, JOB, demo.state(), LONG).orElseThrow();
+    assertThat(desk.slips(again, JOB, demo.state(), LONG).orElseThrow()).isSameAs(slips);
+    // From another state they are others.
+    assertThat(desk.slips(first, JOB, demo.state().with("sink", "shut"), LONG).orElseThrow())
+        .isNotSameAs(slips);
+  }
+
+  @Test
+  void aFilterThatCloggedMakesItAnotherRigInTheSameVersion() {
+    OpenRig clean = OpenRig.of("van", 1, demo.rig());
+    OpenRig clogged = OpenRig.of("van", 1, Network.of(demo.rig()), Map.of("sediment", 1.5));
+    assertThat(desk.book(clogged)).isNotSameAs(desk.book(clean));
+    List<Slip> slips = desk.slips(clean, JOB, demo.state(), LONG).orElseThrow();
+    assertThat(desk.slips(clogged, JOB, demo.state(), LONG).orElseThrow()).isNotSameAs(slips);
+  }
+}

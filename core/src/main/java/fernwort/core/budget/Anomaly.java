@@ -1,0 +1,191 @@
+package fernwort.core.budget;
+
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something in the log that does not fit the rest.
+ *
+ * @param kind what it looks like
+ * @param from since when (s since 1970)
+ * @param to until when (s since 1970)
+ * @param volume how much (m³)
+ * @param words what was seen
+ * @param look what to look at first
+ */
+public record Anomaly(
+    Kind kind, double from, double to, double volume, Message words, Message look) {
+
+  /** What it looks like. */
+  public enum Kind {
+    /** Water goes while nobody uses it. */
+    LEAK,
+    /** The water rose, and nobody noted a fill. */
+    UNNOTED_FILL,
+    /** A gauge shows another amount than was filled in. */
+    GAUGE,
+    /** Gray gains less than was used. */
+    GRAY_SHORT
+  }
+
+  /** What is further off than so many standard deviations does not fit. */
+  private static final double FAR = 3;
+
+  /** Less than this is not worth a word (m³). */
+  private static final double LITTLE = 3e-3;
+
+  /** Two looks with a fill between them belong to it when they are no longer apart (s). */
+  private static final double ABOUT = 3 * 3600;
+
+  /** Nobody sleeps longer between two looks (s). */
+  private static final double A_NIGHT = 13 * 3600;
+
+  /** What is used at night or away by those who use something (share of the rest). */
+  private static final double MOSTLY = 0.35;
+
+  /** Gray that gains less than this share of what should come to it is short. */
+  private static final double SHORT = 0.6;
+
+  /** Fewer looks into gray tell nothing. */
+  private static final int FEWEST = 4;
+
+  /**
+   * Returns that gray gains less than is used, if it does, whatever of both is doubtful.
+   *
+   * @param share of what is used, what should come to gray
+   * @param looks into gray
+   */
+  static Optional<Anomaly> grayShort(
+      ConsumptionFilter fresh, ConsumptionFilter gray, double share, List<Fact> looks, double at) {
+    List<Fact> seen = looks.stream().filter(f -> f instanceof Fact.Seen && f.at() <= at).toList();
+    double comes = share * fresh.rate().low();
+    double gains = gray.rate().high();
+    if (seen.size() < FEWEST || !(gains < SHORT * comes)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Anomaly(
+            Kind.GRAY_SHORT,
+            seen.getFirst().at(),
+            seen.getLast().at(),
+            share * fresh.rate().expected() - gray.rate().expected(),
+            Message.of(
+                "Gray gains {} each a day, where {} should come to it",
+                Amount.volume(gray.rate().expected()),
+                Amount.volume(share * fresh.rate().expected())),
+            Message.of(
+                "Look under sinks, traps and the gray tank for a leak, at a valve that drips; or"
+                    + " more is used outside, drunk or dried away than the habits say.")));
+  }
+
+  /** What is looked at. */
+  record Looked(
+      Store store,
+      Crew crew,
+      DayShape shape,
+      List<Fact> facts,
+      ConsumptionFilter learnt,
+      double at) {}
+
+  /** Returns what does not fit, the weightiest first. */
+  static List<Anomaly> of(Looked looked) {
+    List<Fact> levels =
+        looked.facts().stream()
+            .filter(f -> f.at() <= looked.at())
+            .filter(f -> f instanceof Fact.Seen || f instanceof Fact.Set || f instanceof Fact.Added)
+            .sorted(Comparator.comparingDouble(Fact::at))
+            .toList();
+    double rate = looked.learnt().rate().expected();
+    List<Anomaly> found = new ArrayList<>();
+    for (int i = 1; i < levels.size(); i++) {
+      if (levels.get(i - 1) instanceof Fact.Seen a && levels.get(i) instanceof Fact.Seen b) {
+        between(looked, rate, a, b, found);
+      }
+      if (i > 1
+          && levels.get(i - 2) instanceof Fact.Seen a
+          && levels.get(i - 1) instanceof Fact.Added filled
+          && levels.get(i) instanceof Fact.Seen b) {
+        filled(looked, a, filled, b, found);
+      }
+    }
+    found.sort(Comparator.comparingDouble(Anomaly::volume).reversed());
+    return found;
+  }
+
+  /** What went, or came, between two looks with nothing noted between them. */
+  private static void between(
+      Looked looked, double rate, Fact.Seen a, Fact.Seen b, List<Anomaly> found) {
+    double days = looked.crew().days(a.at(), b.at());
+    double expected = looked.store().sign() * rate * days;
+    double doubt =
+        Math.hypot(
+            Math.hypot(a.doubt(), b.doubt()),
+            ConsumptionFilter.DAYS_DIFFER
+                * rate
+                * Math.sqrt(days * Math.max(1, looked.crew().at(a.at()))));
+    double off = b.volume() - a.volume() - expected;
+    double against = looked.store().sign() * off;
+    if (-against > FAR * doubt && -against > LITTLE && days >= 0) {
+      found.add(
+          new Anomaly(
+              Kind.UNNOTED_FILL,
+              a.at(),
+              b.at(),
+              -against,
+              looked.store().gains()
+                  ? Message.of("{} of gray went, and no dump is noted", Amount.volume(-against))
+                  : Message.of("{} came in, and no fill is noted", Amount.volume(-against)),
+              Message.of(
+                  "Note it, so that what it cost and where it came from is known; or it"
+                      + " was a slope, or water that sloshed.")));
+    } else if (isQuiet(looked, a.at(), b.at()) && against > FAR * doubt && against > LITTLE) {
+      found.add(
+          new Anomaly(
+              Kind.LEAK,
+              a.at(),
+              b.at(),
+              against,
+              Message.of("{} went while nobody was to use any", Amount.volume(against)),
+              Message.of(
+                  "Look first at taps and toilet that run, then under the tank's drain, the pump"
+                      + " and its joints, and for a hose that hangs lower than the tank: it"
+                      + " siphons. A look on another slope, or after a drive, shows the same.")));
+    }
+  }
+
+  /** Tells whether two times lie in one night, or all were away between them for the most part. */
+  private static boolean isQuiet(Looked looked, double from, double to) {
+    boolean away = looked.crew().isAway(from + 1) && looked.crew().isAway(to - 1);
+    boolean night =
+        to - from < A_NIGHT
+            && looked.shape().between(from, to) < MOSTLY * (to - from) / 86_400
+            && (looked.shape().isNight(from) || looked.shape().isNight(to));
+    return away || night;
+  }
+
+  private static void filled(
+      Looked looked, Fact.Seen a, Fact.Added filled, Fact.Seen b, List<Anomaly> found) {
+    double doubt = Math.hypot(Math.hypot(a.doubt(), b.doubt()), filled.doubt());
+    double shows = b.volume() - a.volume();
+    double off = shows - filled.volume();
+    if (b.at() - a.at() < ABOUT && Math.abs(off) > FAR * doubt && Math.abs(off) > LITTLE) {
+      found.add(
+          new Anomaly(
+              Kind.GAUGE,
+              a.at(),
+              b.at(),
+              Math.abs(off),
+              Message.of(
+                  "{} were filled in, and the gauge shows {} more",
+                  Amount.volume(filled.volume()),
+                  Amount.volume(shows)),
+              Message.of(
+                  "Calibrate the gauge by known jugs, level the rig, or look for where the water"
+                      + " went while it was filled.")));
+    }
+  }
+}

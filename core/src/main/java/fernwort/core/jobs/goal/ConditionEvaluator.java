@@ -1,0 +1,289 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.FlowPaths;
+import fernwort.core.ways.HandleDistance;
+import fernwort.core.ways.HandleDistance.Pumped;
+import fernwort.core.ways.OpenWays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Looks at settings, on the levels that are and on those that will be, and remembers what it saw.
+ */
+public final class ConditionEvaluator {
+
+  /** A tank with this share in it is as good as full. */
+  private static final double FULL = 0.9999;
+
+  private final Network network;
+  private final State start;
+  private final Levels levels;
+  private final Hazards hazards;
+  private final Goal goal;
+  private final Set<Warning.Key> before = new HashSet<>();
+  private final Set<FlowPath.Key> waysBefore = new HashSet<>();
+  private final Map<Levels, Map<Setting, FlowPaths>> seen = new IdentityHashMap<>();
+  private final Map<Levels, Map<Setting, Wintering>> drained = new IdentityHashMap<>();
+  private final Map<Setting, List<Warning>> warnings = new HashMap<>();
+  private final Map<Held, Levels> later = new HashMap<>();
+  private final Map<Setting, Connections> connections = new HashMap<>();
+  private @Nullable HandleDistance halfFull;
+  private final Set<String> parting;
+  private final List<Condition.Passing> passing;
+  private final boolean draws;
+
+  /**
+   * Looks from a state towards a goal.
+   *
+   * @param parting parts that are turned only while a valve holds gray water back from them
+   */
+  public ConditionEvaluator(
+      Network network, Hazards hazards, Set<String> parting, State start, Goal goal) {
+    this.network = network;
+    this.start = start;
+    this.hazards = hazards;
+    this.goal = goal;
+    levels = Levels.of(network, start);
+    FlowPaths ways = ways(start.setting(), levels);
+    warnings(start.setting()).forEach(w -> before.add(w.key()));
+    hazards.withoutPower(start.setting(), levels, ways).forEach(w -> before.add(w.key()));
+    ways.ways().forEach(w -> waysBefore.add(w.key()));
+    passing = goal.of(Condition.Passing.class);
+    this.parting = parting;
+    draws = draws(start.setting());
+  }
+
+  /** Returns the rig. */
+  public Network network() {
+    return network;
+  }
+
+  /** Returns the levels at which it looks. */
+  public Levels levels() {
+    return levels;
+  }
+
+  /** Returns what is asked for. */
+  public Goal goal() {
+    return goal;
+  }
+
+  /** Returns what is open on some levels. */
+  public FlowPaths ways(Setting setting, Levels on) {
+    return seen.computeIfAbsent(on, l -> new HashMap<>())
+        .computeIfAbsent(setting, s -> OpenWays.find(network, s, on));
+  }
+
+  /** Returns what is open now. */
+  public FlowPaths ways(Setting setting) {
+    return ways(setting, levels);
+  }
+
+  /** Returns levels with one tank full, otherwise as others. */
+  Levels full(Levels on, String tank) {
+    double brim = FULL * network.room(tank).capacity();
+    return holding(tank, Math.max(brim, on.volume(tank)));
+  }
+
+  /** Returns levels with one tank holding so much (m³), otherwise as they are at the start. */
+  Levels holding(String tank, double volume) {
+    return later.computeIfAbsent(
+        new Held(tank, volume), h -> Levels.of(network, start.withVolume(tank, volume)));
+  }
+
+  /** Returns what a tank holds, as it is parked, when it stands so far above a port (m³). */
+  double near(String tank, String port, double above) {
+    return below(tank, levels.height(network.rig().part(tank).port(port)) + above);
+  }
+
+  /** Returns what a tank holds, as it is parked, when it stands at a height (m³). */
+  double below(String tank, double height) {
+    Part part = network.rig().part(tank);
+    Point corner = new Point(part.x(), part.y(), part.height());
+    return network.room(tank).volumeBelow(height - start.slope().heightOf(corner), start.slope());
+  }
+
+  /** Returns the rig when all has run out that can, its lines full before. */
+  Wintering drained(Setting setting, Levels on) {
+    return drained
+        .computeIfAbsent(on, l -> new HashMap<>())
+        .computeIfAbsent(setting, s -> Draining.of(network, Filled.of(network, on.state(s))));
+  }
+
+  private record Held(String tank, double volume) {}
+
+  /**
+   * Returns the fewest turns that let water pass between two tanks, whichever way, while both are
+   * half full: what joins their air only does not count.
+   */
+  public int turnsBetween(String one, String other, Setting setting, Set<String> kept) {
+    return Math.min(
+        halfFull().from(one, setting, kept).to(other, Pumped.NO),
+        halfFull().from(other, setting, kept).to(one, Pumped.NO));
+  }
+
+  /** Returns the turns that let water on from where a half full tank's comes to. */
+  public Set<Turn> barriersOf(String tank, Setting setting) {
+    return halfFull().from(tank, setting).barriers();
+  }
+
+  private HandleDistance halfFull() {
+    HandleDistance known = halfFull;
+    if (known == null) {
+      State half = start;
+      for (Part tank : network.tanks()) {
+        half = half.withVolume(tank.id(), network.room(tank.id()).capacity() / 2);
+      }
+      known = HandleDistance.of(network, Levels.of(network, half));
+      halfFull = known;
+    }
+    return known;
+  }
+
+  /** Returns the open route between two parts, if there is one. */
+  Optional<List<String>> route(Setting setting, String from, String to) {
+    return connections
+        .computeIfAbsent(setting, s -> Connections.of(network, s))
+        .route(from, p -> false, p -> p.id().equals(to));
+  }
+
+  /** Tells whether a way was not there before. */
+  public boolean isNew(FlowPath way) {
+    return !waysBefore.contains(way.key());
+  }
+
+  private List<Warning> warnings(Setting setting) {
+    return warnings.computeIfAbsent(setting, s -> hazards.withPower(s, levels, ways(s, levels)));
+  }
+
+  /**
+   * Returns why a setting must not be gone through; empty when it may: a hazard that was not there
+   * before, or water that moves before all else is as it has to be.
+   */
+  public Optional<Fault> newHazard(Setting setting) {
+    Optional<Fault> hazard =
+        warnings(setting).stream().filter(this::counts).findFirst().map(Fault.Danger::new);
+    for (Condition.Passing passing : passing) {
+      hazard = hazard.isPresent() ? hazard : passing.onTheWay(this, setting, levels);
+    }
+    return hazard.isPresent() || draws || !draws(setting) ? hazard : guarded(setting);
+  }
+
+  /** Tells whether the job's water moves in a setting, as its taps stand. */
+  private boolean draws(Setting setting) {
+    return goal.needs().stream()
+        .anyMatch(n -> ways(setting, levels).ways().stream().anyMatch(n::isMetBy));
+  }
+
+  private Optional<Fault> guarded(Setting setting) {
+    return goal.conditions().stream()
+        .filter(Condition::isGuard)
+        .flatMap(c -> c.fault(this, setting, levels).stream())
+        .findFirst();
+  }
+
+  /**
+   * Returns why a handle must not be turned at this moment: the cap or hose of a dump comes off
+   * only while a valve holds the gray water back, where there is one.
+   */
+  public Optional<Fault> forbids(Setting from, Turn turn) {
+    if (!parting.contains(turn.part())) {
+      return Optional.empty();
+    }
+    for (Part gray : network.rig().tanks(Contents.GRAY).toList()) {
+      Optional<List<String>> route = route(from, gray.id(), turn.part());
+      if (route.isPresent()) {
+        return Optional.of(new Fault.Joined(gray.id(), turn.part(), route.get()));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private boolean counts(Warning warning) {
+    return !before.contains(warning.key()) && matters(warning);
+  }
+
+  private boolean matters(Warning warning) {
+    boolean stirs =
+        warning.code() == Warning.Code.PUMP_STIRS
+            && goal.needs().stream().anyMatch(n -> n.drives().contains(DrivenBy.Kind.PUMP));
+    return (warning.severity() != Severity.NOTE || stirs)
+        && !warning.code().is(Warning.Is.STANDING)
+        && !goal.inherent().contains(warning.code())
+        && !isWaste(warning);
+  }
+
+  /** Waste that runs to the ground does so whatever the handles; the layout's review says it. */
+  private boolean isWaste(Warning warning) {
+    return warning.code() == Warning.Code.OPEN_TO_GROUND
+        && network.rig().part(warning.parts().getLast()).kind().is(Purpose.USE);
+  }
+
+  /** Returns what keeps a setting from the goal; empty when it is reached. */
+  public Optional<Fault> fault(Setting setting) {
+    for (Condition condition : goal.conditions()) {
+      Optional<Fault> fault = condition.fault(this, setting, levels);
+      if (fault.isPresent()) {
+        return fault;
+      }
+    }
+    return danger(warnings(probed(setting)))
+        .or(() -> danger(warnings(setting)))
+        .or(() -> danger(hazards.withoutPower(setting, levels, ways(setting, levels))));
+  }
+
+  /** Returns a setting with the taps as they are for the look. */
+  public Setting probed(Setting setting) {
+    Setting probed = setting;
+    for (Map.Entry<String, String> tap : goal.probe().entrySet()) {
+      if (!setting.of(tap.getKey()).equals(tap.getValue())) {
+        probed = probed.with(tap.getKey(), tap.getValue());
+      }
+    }
+    return probed;
+  }
+
+  /** Nothing new may go wrong, and what went wrong badly before must be over. */
+  private Optional<Fault> danger(List<Warning> warnings) {
+    return warnings.stream()
+        .filter(w -> counts(w) || w.severity() == Severity.DANGER && matters(w))
+        .findFirst()
+        .map(Fault.Danger::new);
+  }
+
+  /** Returns a danger of what water it is, which no run shows, on some levels. */
+  public Optional<Warning> unseen(Setting setting, Levels on) {
+    return hazards.withPower(setting, on, ways(setting, on)).stream()
+        .filter(w -> w.code().is(Warning.Is.UNSEEN) && counts(w))
+        .findFirst();
+  }
+
+  /** Returns how a way is still driven from a source in a setting, if it is. */
+  public Optional<FlowPath> drawing(Setting setting, String source) {
+    return ways(setting, levels).from(source).findFirst();
+  }
+}

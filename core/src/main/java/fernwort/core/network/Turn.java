@@ -1,0 +1,10 @@
+package fernwort.core.network;
+
+/**
+ * One turn of a handle, or one thing put somewhere.
+ *
+ * @param part id of the part
+ * @param position the position that it comes to, of those in use or of {@link
+ *     fernwort.core.kind.Kind#service}
+ */
+public record Turn(String part, String position) {}

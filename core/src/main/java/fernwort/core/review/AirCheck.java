@@ -1,0 +1,278 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.line.AirAdmittanceValve;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.network.Water;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import fernwort.core.say.Scale;
+import fernwort.core.streams.LineService;
+import fernwort.core.tank.TankRoom;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Vents: none at all, too low, sagging, or a tail that can siphon. */
+final class AirCheck implements LayoutCheck {
+
+  /** Capacity that a low vent may cost before it is worth saying. */
+  private static final double SHARE_WORTH_SAYING = 0.03;
+
+  private static final double SAG_WORTH_SAYING = 0.005;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    for (Part part : plan.rig().parts()) {
+      if (part.kind() instanceof Tank tank) {
+        air(plan, part, tank, found);
+        low(plan, part, found);
+        siphon(plan, part, tank, found);
+      }
+    }
+    sags(plan, found);
+  }
+
+  // --- none ------------------------------------------------------------------------------------
+
+  private static void air(Plumbed plan, Part part, Tank tank, List<Finding> found) {
+    boolean breathes =
+        plan.free()
+            .leaving(part, port -> takesAir(tank.port(port)), AirCheck::isOpening)
+            .isPresent();
+    if (!breathes) {
+      found.add(
+          new Finding(
+              Finding.Code.NO_AIR,
+              Finding.Risk.HARM,
+              Message.words(part.label() + " has no way for air"),
+              Message.of("Filling presses its air together, drawing sucks its walls in."),
+              Message.of("A burst or caved tank, and taps that die while there is water."),
+              Message.of("Add a vent from its top to the open."),
+              List.of(part.id()),
+              Optional.of(vent(part, tank))));
+    }
+  }
+
+  /** A drain opens below, and what it lets in bubbles through what it should let out. */
+  private static boolean takesAir(TankPort port) {
+    return port.use() != TankPort.Use.DRAIN;
+  }
+
+  private static boolean isOpening(Part part) {
+    return part.kind().is(Purpose.OUTLET)
+            && !part.kind().is(Purpose.DUMPS)
+            && !part.kind().is(Purpose.DRAINS)
+        || part.kind().is(Purpose.BREATHES)
+        || part.kind().is(Purpose.POURED_INTO);
+  }
+
+  private static UnaryOperator<Rig> vent(Part part, Tank tank) {
+    return rig -> {
+      TankRoom room = TankRoom.of(tank);
+      double top = room.highest(Slope.LEVEL);
+      Point middle = room.centroid(top, Slope.LEVEL);
+      String port = freePort(tank);
+      List<TankPort> ports = new ArrayList<>(tank.tankPorts());
+      ports.add(
+          new TankPort(port, TankPort.Use.VENT, new Point(middle.x(), middle.y(), top - 0.005)));
+      Rig drilled = RigEdit.of(rig).change(part.id(), p -> p.with(tank.withPorts(ports)));
+      Part end =
+          new Part(
+              RigEdit.of(drilled).freeId(part.id() + "-vent"),
+              RigEdit.shortened(part.label() + " vent"),
+              part.place(),
+              part.x(),
+              part.y(),
+              part.height() + top + 0.4,
+              0,
+              new OpenEnd(OpenEnd.Role.VENT));
+      return RigEdit.of(drilled).addAt(end, "in", part.port(port), 0.016, 0.6);
+    };
+  }
+
+  private static String freePort(Tank tank) {
+    String port = "vent";
+    for (int n = 2; tank.ports().contains(port); n++) {
+      port = "vent-" + n;
+    }
+    return port;
+  }
+
+  // --- too low ---------------------------------------------------------------------------------
+
+  private static void low(Plumbed plan, Part part, List<Finding> found) {
+    TankRoom room = plan.network().room(part.id());
+    double top = room.highest(Slope.LEVEL);
+    double fills = room.volumeBelow(top, Slope.LEVEL);
+    plan.network().joined(part).tankPorts().stream()
+        .filter(p -> p.use() == TankPort.Use.VENT)
+        .max((a, b) -> Double.compare(a.at().z(), b.at().z()))
+        .filter(p ->
+            fills - room.volumeBelow(p.at(), Slope.LEVEL) > SHARE_WORTH_SAYING * room.capacity())
+        .ifPresent(vent -> {
+          double lost = fills - room.volumeBelow(vent.at(), Slope.LEVEL);
+          found.add(
+              new Finding(
+                  Finding.Code.VENT_LOW,
+                  Finding.Risk.LOSS,
+                  Message.of(
+                      "{}: its vent leaves {} below its top",
+                      part.label(),
+                      Amount.length(top - vent.at().z())),
+                  Message.of("Air above the vent cannot get out, so water never gets there."),
+                  Message.of("{} of its room is never filled.", Amount.volume(lost)),
+                  Message.of("Lead the vent from the very top."),
+                  List.of(part.id()),
+                  Optional.of(raise(part, vent, top - 0.004))));
+        });
+  }
+
+  private static UnaryOperator<Rig> raise(Part part, TankPort port, double z) {
+    return rig -> RigEdit.of(rig).change(part.id(), p -> OutletCheck.movePort(p, port.id(), z));
+  }
+
+  // --- sagging ---------------------------------------------------------------------------------
+
+  private static void sags(Plumbed plan, List<Finding> found) {
+    Map<String, LineService.Stream> streams = LineService.of(plan.rig());
+    for (Line line : plan.rig().lines()) {
+      double sag = plan.level().sag(line.id());
+      if (streams.get(line.id()) == LineService.Stream.AIR && sag > SAG_WORTH_SAYING) {
+        boolean shared = vents(plan, line) > 1;
+        found.add(
+            new Finding(
+                Finding.Code.VENT_SAG,
+                shared ? Finding.Risk.HARM : Finding.Risk.LOSS,
+                Message.of(
+                    "{} sags by {}{}",
+                    line.label(),
+                    Amount.length(sag),
+                    shared ? " and serves two tanks" : ""),
+                Message.of("Water that gets into it stays in the low spot and locks the air."),
+                Message.of(
+                    "It holds back {}: early overflow, and “full” that is not full.",
+                    Amount.pressure(Water.DENSITY * Water.GRAVITY * sag)),
+                Message.words(
+                    shared
+                        ? "Let it rise all the way, or give each tank a vent of its own."
+                        : "Let it rise all the way."),
+                List.of(line.from().part(), line.to().part()),
+                Optional.of(
+                    rig -> RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of())))));
+      }
+    }
+  }
+
+  private static long vents(Plumbed plan, Line line) {
+    return plan.network().tanks().stream()
+        .filter(t ->
+            plan.free()
+                .route(
+                    t.id(),
+                    p -> p.kind().is(Purpose.PUMPS) || p.kind().is(Purpose.USE),
+                    p -> p.id().equals(line.to().part()) || p.id().equals(line.from().part()))
+                .isPresent())
+        .count();
+  }
+
+  // --- siphon ----------------------------------------------------------------------------------
+
+  private static void siphon(Plumbed plan, Part part, Tank tank, List<Finding> found) {
+    for (TankPort port : tank.tankPorts()) {
+      Optional<Line> line = plan.lineAt(part, port.id());
+      if (port.use() != TankPort.Use.VENT || line.isEmpty()) {
+        continue;
+      }
+      Optional<Part> tail = tail(plan, line.get().other(part.port(port.id())).part());
+      if (tail.isPresent() && tail.get().height() < part.at(port.id()).z() - 0.1) {
+        double lost = lostOnSlope(plan.network().room(part.id()), port);
+        found.add(
+            new Finding(
+                Finding.Code.OVERFLOW_SIPHON,
+                Finding.Risk.LOSS,
+                Message.of("{} can siphon out through {}", part.label(), tail.get().label()),
+                Message.of(
+                    "Its tail hangs lower than the tank's port: once full of water it goes on drawing."),
+                Message.of(
+                    "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where"
+                        + " none does, the walls fold inwards and it goes on: up to {}.",
+                    Amount.volume(lost),
+                    Scale.rounded(Slope.ROAD, 0),
+                    Amount.volume(plan.network().room(part.id()).capacity())),
+                Message.of(
+                    "Lead it over a crest with an air valve, which stays safe when a handle is"
+                        + " forgotten; or fit a hand valve and remember it."),
+                List.of(part.id(), tail.get().id()),
+                Optional.of(airAtCrest(part, port, line.get()))));
+      }
+    }
+  }
+
+  /** The open end that a vent line leads down to, when no air valve is on its way. */
+  private static Optional<Part> tail(Plumbed plan, String start) {
+    boolean admits =
+        plan.free().route(start, AirCheck::stops, p -> p.kind().is(Purpose.BREATHES)).isPresent();
+    Part first = plan.part(start);
+    if (admits || first.kind().is(Purpose.BREATHES)) {
+      return Optional.empty();
+    }
+    if (isTail(first)) {
+      return Optional.of(first);
+    }
+    return plan.free()
+        .route(start, AirCheck::stops, AirCheck::isTail)
+        .map(route -> plan.part(route.getLast()));
+  }
+
+  /** A drain that a tank is emptied by is no tail, even where its line meets a vent's. */
+  private static boolean isTail(Part part) {
+    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir();
+  }
+
+  private static boolean stops(Part part) {
+    return part.kind().is(Purpose.HOLDS)
+        || part.kind().is(Purpose.PUMPS)
+        || part.kind().is(Purpose.USE);
+  }
+
+  /** The most that lies above a port when a full tank is tipped one way or another (m³). */
+  private static double lostOnSlope(TankRoom room, TankPort port) {
+    double full = room.volumeBelow(port.at(), Slope.LEVEL);
+    double kept = full;
+    for (double[] tip :
+        new double[][] {{Slope.ROAD, 0}, {-Slope.ROAD, 0}, {0, Slope.ROAD}, {0, -Slope.ROAD}}) {
+      kept = Math.min(kept, room.volumeBelow(port.at(), new Slope(tip[0], tip[1])));
+    }
+    return full - kept;
+  }
+
+  private static UnaryOperator<Rig> airAtCrest(Part tank, TankPort port, Line line) {
+    return rig -> {
+      double crest = tank.at(port.id()).z() + 0.25;
+      Part valve =
+          new Part(
+              RigEdit.of(rig).freeId(tank.id() + "-air"),
+              RigEdit.shortened(tank.label() + " air valve"),
+              tank.place(),
+              tank.x(),
+              tank.y(),
+              crest + 0.05,
+              0,
+              new AirAdmittanceValve());
+      ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
+      return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, over);
+    };
+  }
+}

@@ -1,0 +1,289 @@
+package fernwort.core.review;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.line.CheckValve;
+import fernwort.core.kind.line.Strainer;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import fernwort.core.say.Refusal;
+import fernwort.core.tank.TankRoom;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/** Backflow into the mains, fresh water that gray can reach, pumps without a strainer, one leak. */
+final class SupplyCheck implements LayoutCheck {
+
+  /** A link that lies lower than what is above this share of a tank brings it to one level. */
+  private static final double MUCH = 0.8;
+
+  private static final double BAR = 1e5;
+
+  /** Parts for vehicles are often made for no more; a cautious estimate (Pa). */
+  private static final double STRONG = 3.5 * BAR;
+
+  /** Where a regulator is usually set (bar). */
+  private static final double USUAL = 2.8;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    for (Part part : plan.rig().parts()) {
+      if (part.kind() instanceof HoseInlet inlet && inlet.mainsPressure() > 0) {
+        backflow(plan, part, found);
+        tooStrong(plan, part, inlet, found);
+      } else if (part.kind().is(Purpose.PUMPS)) {
+        strainer(plan, part, found);
+      } else if (part.kind().holds(Contents.GRAY)) {
+        mixes(plan, part, found);
+      }
+    }
+    oneLeak(plan, found);
+  }
+
+  private static void backflow(Plumbed plan, Part inlet, List<Finding> found) {
+    boolean reachable =
+        plan.network().tanks().stream()
+            .anyMatch(t ->
+                plan.free().route(t.id(), p -> false, p -> p.id().equals(inlet.id())).isPresent());
+    if (reachable) {
+      found.add(
+          new Finding(
+              Finding.Code.NO_BACKFLOW,
+              Finding.Risk.HARM,
+              Message.words(inlet.label() + " has no backflow protection"),
+              Message.of("When mains pressure drops, tank water is drawn into the public pipe."),
+              Message.of("Other people's drinking water."),
+              Message.of("Fit a check valve behind it; your local code may ask for more."),
+              List.of(inlet.id()),
+              behind(plan, inlet, "check", " check valve", new CheckValve(2_000))));
+    }
+  }
+
+  /** Mains that press harder than what hangs on them is made for, with nothing to tame them. */
+  private static void tooStrong(Plumbed plan, Part inlet, HoseInlet kind, List<Finding> found) {
+    if (kind.mainsPressure() <= STRONG) {
+      return;
+    }
+    plan.free()
+        .route(inlet.id(), p -> p.kind().is(Purpose.REGULATES), p -> p.kind().bursts())
+        .ifPresent(route ->
+            found.add(
+                new Finding(
+                    Finding.Code.NO_REGULATOR,
+                    Finding.Risk.LOSS,
+                    Message.of(
+                        "{} gives {}, and no regulator is behind it",
+                        inlet.label(),
+                        Amount.pressure(kind.mainsPressure())),
+                    Message.of(
+                        "Fittings, filters and heaters on board are often made for less, and a tap at night gives more than by day."),
+                    Message.of(
+                        "{} first, or the joint next to it, while nobody is there.",
+                        plan.part(route.getLast()).label()),
+                    Message.of(
+                        "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says."),
+                    List.of(inlet.id(), route.getLast()),
+                    behind(plan, inlet, "regulator", " regulator", Fittings.regulator(USUAL)))));
+  }
+
+  private static void strainer(Plumbed plan, Part pump, List<Finding> found) {
+    boolean unstrained =
+        plan.network().sources().stream()
+            .anyMatch(s ->
+                plan.free()
+                    .route(s.id(), SupplyCheck::strains, p -> p.id().equals(pump.id()))
+                    .filter(route -> throughSuction(plan, route, pump))
+                    .isPresent());
+    boolean circulates = pump.kind().is(Purpose.CIRCULATES);
+    if (unstrained && !circulates) {
+      found.add(
+          new Finding(
+              Finding.Code.PUMP_STRAINER,
+              Finding.Risk.BOTHER,
+              Message.words(pump.label() + " has no strainer before it"),
+              Message.of(
+                  "A drilling chip or a grain of sand in its valves and it no longer holds pressure."),
+              Message.of("A pump, and an afternoon."),
+              Message.of("Fit a strainer on its suction side, where it can be opened and rinsed."),
+              List.of(pump.id()),
+              plan.lineAt(pump, "in")
+                  .map(line ->
+                      putIn(
+                          line,
+                          pump,
+                          "in",
+                          "strainer",
+                          pump.label() + " strainer",
+                          new Strainer()))));
+    }
+  }
+
+  private static boolean strains(Part part) {
+    return part.kind().is(Purpose.STRAINS);
+  }
+
+  /** Tells whether a route comes to a pump by its inlet, not backwards by its outlet. */
+  private static boolean throughSuction(Plumbed plan, List<String> route, Part pump) {
+    return plan.lineAt(pump, "in")
+        .map(line -> line.other(pump.port("in")).part())
+        .filter(before -> route.size() > 1 && route.get(route.size() - 2).equals(before))
+        .isPresent();
+  }
+
+  /** The step that fits a part right behind an inlet, where a line is there to take it. */
+  private static Optional<UnaryOperator<Rig>> behind(
+      Plumbed plan, Part inlet, String id, String name, Kind kind) {
+    return plan.lineAt(inlet, "out")
+        .map(line -> putIn(line, inlet, "out", id, inlet.label() + name, kind));
+  }
+
+  /** Puts a two-ended part into a line, its out port away from one end of the line. */
+  private static UnaryOperator<Rig> putIn(
+      Line line, Part near, String port, String id, String label, Kind kind) {
+    boolean inlet = port.equals("out");
+    boolean nearIsFirst = line.from().equals(near.port(port));
+    String towardsFirst = nearIsFirst == inlet ? "in" : "out";
+    String towardsSecond = towardsFirst.equals("in") ? "out" : "in";
+    return rig -> {
+      Part part =
+          new Part(
+              RigEdit.of(rig).freeId(near.id() + "-" + id),
+              RigEdit.shortened(label),
+              near.place(),
+              near.x(),
+              near.y(),
+              near.height(),
+              2e-5,
+              kind);
+      return RigEdit.of(rig).insert(line.id(), part, towardsFirst, towardsSecond);
+    };
+  }
+
+  private static void mixes(Plumbed plan, Part gray, List<Finding> found) {
+    plan.free()
+        .route(gray.id(), SupplyCheck::purifies, SupplyCheck::isDrinking)
+        .ifPresent(route ->
+            found.add(
+                new Finding(
+                    Finding.Code.FRESH_MEETS_GRAY,
+                    Finding.Risk.HARM,
+                    Message.words(
+                        gray.label() + " can reach " + plan.part(route.getLast()).label()),
+                    Message.of(
+                        "With some setting of the handles gray water gets where people drink."),
+                    Message.of("Somebody's health."),
+                    Message.of(
+                        "Part the two for good: no line, no valve, no shared hose between them."),
+                    List.of(gray.id(), route.getLast()),
+                    Optional.empty())));
+  }
+
+  private static boolean purifies(Part part) {
+    return part.kind().is(Purpose.PURIFIES);
+  }
+
+  private static boolean isDrinking(Part part) {
+    return part.kind().forDrinking();
+  }
+
+  private static void oneLeak(Plumbed plan, List<Finding> found) {
+    List<Part> fresh =
+        plan.network().tanks().stream().filter(t -> Plumbed.isTank(t, Contents.FRESH)).toList();
+    for (int i = 0; i < fresh.size(); i++) {
+      for (Part other : fresh.subList(i + 1, fresh.size())) {
+        joined(plan, fresh.get(i), other).ifPresent(found::add);
+      }
+    }
+  }
+
+  /** Water can run from one tank to the other and nothing a hand turns is between them. */
+  private static Optional<Finding> joined(Plumbed plan, Part one, Part other) {
+    return plan.free()
+        .route(one.id(), SupplyCheck::parts, p -> p.id().equals(other.id()))
+        .filter(route -> isWater(plan, one, route) && isLow(plan, one, other, route))
+        .map(route ->
+            new Finding(
+                Finding.Code.ONE_LEAK,
+                Finding.Risk.LOSS,
+                Message.of("{} and {} cannot be parted", one.label(), other.label()),
+                Message.of(
+                    "No valve is between them, so they stand at one level and run out together."),
+                Message.of("One split hose loses both."),
+                Message.of("Put a valve between them and keep it shut on the road."),
+                List.of(one.id(), other.id()),
+                Optional.of(rig -> partThem(rig, route))));
+  }
+
+  private static boolean parts(Part part) {
+    return part.kind().is(Purpose.TURNS)
+        || part.kind().is(Purpose.CHECKS)
+        || part.kind().is(Purpose.PUMPS);
+  }
+
+  /** A shared vent joins tanks for air only; what counts leaves the first tank by another port. */
+  private static boolean isWater(Plumbed plan, Part one, List<String> route) {
+    return plan.rig().lines().stream()
+        .filter(l -> joins(l, route.get(0), route.get(1)))
+        .map(l -> l.from().part().equals(one.id()) ? l.from().port() : l.to().port())
+        .anyMatch(
+            port -> one.kind().opening(port).filter(p -> p.use() != TankPort.Use.VENT).isPresent());
+  }
+
+  /** What only runs over from one into the other does not bring them to one level. */
+  private static boolean isLow(Plumbed plan, Part one, Part other, List<String> route) {
+    double crest = Double.NEGATIVE_INFINITY;
+    for (int i = 1; i < route.size(); i++) {
+      String a = route.get(i - 1);
+      String b = route.get(i);
+      crest =
+          Math.max(
+              crest,
+              plan.rig().lines().stream()
+                  .filter(l -> joins(l, a, b))
+                  .mapToDouble(l -> plan.level().crest(l.id()))
+                  .min()
+                  .orElse(Double.POSITIVE_INFINITY));
+    }
+    return isMuchAbove(plan, one, crest) && isMuchAbove(plan, other, crest);
+  }
+
+  private static boolean isMuchAbove(Plumbed plan, Part tank, double height) {
+    TankRoom room = plan.network().room(tank.id());
+    return room.volumeBelow(height - tank.height(), Slope.LEVEL) < MUCH * room.capacity();
+  }
+
+  private static Rig partThem(Rig rig, List<String> route) {
+    Line line =
+        rig.lines().stream()
+            .filter(l -> joins(l, route.get(0), route.get(1)))
+            .findFirst()
+            .orElseThrow(() -> new Refusal("The line between them is gone; look again"));
+    Part near = rig.part(route.get(0));
+    Part valve =
+        new Part(
+            RigEdit.of(rig).freeId(near.id() + "-valve"),
+            RigEdit.shortened(near.label() + " valve"),
+            near.place(),
+            near.x(),
+            near.y(),
+            near.height(),
+            2e-5,
+            Fittings.twoWay(0));
+    return RigEdit.of(rig).insert(line.id(), valve, "a", "b");
+  }
+
+  private static boolean joins(Line line, String a, String b) {
+    return line.from().part().equals(a) && line.to().part().equals(b)
+        || line.from().part().equals(b) && line.to().part().equals(a);
+  }
+}

@@ -1,0 +1,187 @@
+package fernwort.core.review;
+
+import fernwort.core.bench.VentWidth;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.flow.Fluid;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Given;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.UnaryOperator;
+
+/**
+ * Vents that let out less water than a hose or transfer pump brings: once the tank is full, what
+ * the water loses on its way out stands as pressure in the tank. And floats that pass clearly less
+ * than the hose gives.
+ */
+final class VentCheck implements LayoutCheck {
+
+  /** A float that passes less than this share of what the hose gives is clearly slower. */
+  private static final double CLEARLY = 0.7;
+
+  private static final double BAR = 1e5;
+
+  @Override
+  public void over(Plumbed plan, List<Finding> found) {
+    Hydraulics hydraulics = Hydraulics.of(plan.network());
+    for (Part part : plan.network().tanks()) {
+      Tank tank = (Tank) part.kind();
+      double fill = filling(plan, part);
+      if (fill <= 0) {
+        continue;
+      }
+      floats(plan, part, tank, fill, found);
+      if (tank.tankPorts().stream().anyMatch(p -> p.use() == TankPort.Use.FILL)) {
+        vent(plan, hydraulics, part, tank, fill, found);
+      }
+    }
+  }
+
+  /** The most that a hose under pressure or a transfer pump brings into a tank (m³/s). */
+  private static double filling(Plumbed plan, Part tank) {
+    return plan.rig().parts().stream()
+        .filter(p -> p.kind().brings() > 0)
+        .filter(p -> plan.free().route(p.id(), q -> isTank(q, tank), tank::equals).isPresent())
+        .mapToDouble(p -> p.kind().brings())
+        .max()
+        .orElse(0);
+  }
+
+  private static boolean isTank(Part part, Part but) {
+    return part.kind().is(Purpose.HOLDS) && !part.equals(but);
+  }
+
+  private static void vent(
+      Plumbed plan, Hydraulics hydraulics, Part part, Tank tank, double fill, List<Finding> found) {
+    List<List<String>> ways = ways(plan, part, tank);
+    if (ways.isEmpty()) {
+      return;
+    }
+    List<String> widest =
+        ways.stream().min(Comparator.comparingDouble(w -> loss(hydraulics, w, fill))).orElseThrow();
+    double pressure = Fluid.WATER.pressure(loss(hydraulics, widest, fill));
+    if (pressure <= tank.highestPressure()) {
+      return;
+    }
+    OptionalDouble wider =
+        VentWidth.BORES.stream()
+            .mapToDouble(b -> b)
+            .filter(b ->
+                Fluid.WATER.pressure(loss(hydraulics.withBore(widest, b), widest, fill))
+                    <= tank.highestPressure())
+            .findFirst();
+    if (wider.isEmpty()) {
+      return;
+    }
+    double narrowest =
+        widest.stream().mapToDouble(l -> RigEdit.of(plan.rig()).line(l).bore()).min().orElse(0);
+    found.add(
+        new Finding(
+            Finding.Code.VENT_NARROW,
+            Finding.Risk.HARM,
+            Message.of("{}: its vent is too narrow for the fill", part.label()),
+            Message.of(
+                "Up to {} come in. To push that out through a vent of {} once the tank is full takes"
+                    + " {}; the tank bears {}.",
+                Amount.flow(fill),
+                Amount.length(narrowest),
+                Amount.pressure(pressure),
+                Amount.pressure(tank.highestPressure())),
+            Message.of("It bulges, and can burst, when somebody is late to the tap."),
+            Message.of(
+                "Fit a vent of {}, or open the tap less and stop before it is full.",
+                Amount.length(wider.getAsDouble())),
+            List.of(part.id()),
+            Optional.of(widened(widest, wider.getAsDouble()))));
+  }
+
+  private static double loss(Hydraulics hydraulics, List<String> lines, double flow) {
+    return lines.stream().mapToDouble(l -> Math.abs(hydraulics.loss(l, flow))).sum();
+  }
+
+  private static UnaryOperator<Rig> widened(List<String> lines, double bore) {
+    return rig -> {
+      Rig changed = rig;
+      for (String line : lines) {
+        changed = RigEdit.of(changed).changeLine(line, l -> l.bore() < bore ? l.ofBore(bore) : l);
+      }
+      return changed;
+    };
+  }
+
+  /** The lines of each way from a vent of a tank to the open. */
+  private static List<List<String>> ways(Plumbed plan, Part part, Tank tank) {
+    List<List<String>> ways = new ArrayList<>();
+    for (TankPort port : tank.tankPorts()) {
+      if (port.use() == TankPort.Use.VENT) {
+        plan.free()
+            .leaving(part, port.id()::equals, VentCheck::letsWaterOut)
+            .ifPresent(parts -> ways.add(lines(plan, parts)));
+      }
+    }
+    return ways;
+  }
+
+  private static boolean letsWaterOut(Part part) {
+    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir()
+        || part.kind().is(Purpose.POURED_INTO);
+  }
+
+  private static List<String> lines(Plumbed plan, List<String> parts) {
+    List<String> lines = new ArrayList<>();
+    for (int i = 1; i < parts.size(); i++) {
+      String one = parts.get(i - 1);
+      String other = parts.get(i);
+      plan.rig().lines().stream()
+          .filter(l -> joins(l, one, other))
+          .map(Line::id)
+          .findFirst()
+          .ifPresent(lines::add);
+    }
+    return lines;
+  }
+
+  private static boolean joins(Line line, String one, String other) {
+    return line.from().part().equals(one) && line.to().part().equals(other)
+        || line.from().part().equals(other) && line.to().part().equals(one);
+  }
+
+  private static void floats(Plumbed plan, Part part, Tank tank, double fill, List<Finding> found) {
+    for (TankPort port : tank.tankPorts()) {
+      double passes = port.passes().map(p -> p * Math.sqrt(mains(plan) / BAR)).orElse(fill);
+      if (!port.letsOut() && passes < CLEARLY * fill) {
+        found.add(
+            new Finding(
+                Finding.Code.FLOAT_SLOW,
+                Finding.Risk.BOTHER,
+                Message.of("{}: its float valve passes less than the hose gives", part.label()),
+                Message.of(
+                    "It passes about {} fully open; the hose gives {}.",
+                    Amount.flow(passes),
+                    Amount.flow(fill)),
+                Message.of("Filling takes longer, and less comes while water is drawn."),
+                Message.of("Fit a larger float valve, or plan with its flow."),
+                List.of(part.id()),
+                Optional.empty()));
+      }
+    }
+  }
+
+  private static double mains(Plumbed plan) {
+    return plan.rig().parts().stream()
+        .mapToDouble(p -> p.kind().gives().stream().mapToDouble(Given::pressure).max().orElse(0))
+        .max()
+        .orElse(BAR);
+  }
+}

@@ -1,0 +1,268 @@
+package fernwort.core.winter;
+
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.EverythingOpen;
+import fernwort.core.drain.Wintering;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.machine.Pump;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterSheet;
+import fernwort.core.winter.sheets.WinterStep;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/** Everything opened that lets air in or water out, on the slope that leaves least. */
+public final class DrainingPoints {
+
+  /** Slopes that a wheel on a block or a kerb gives (degrees). */
+  private static final double[] PITCHES = {0, 2, -2, 4, -4};
+
+  private static final double[] ROLLS = {0, 2, -2};
+
+  /** Another slope is worth it for this much less water (m³). */
+  private static final double WORTH_A_SLOPE = 5e-5;
+
+  /** A spanner is worth it for this. */
+  private static final double WORTH_A_SPANNER = 6e-6;
+
+  private static final int MOST_TILTS = 2;
+
+  private static final double PARKING = 300;
+
+  /** What stands behind an outlet and would run over the hands (m³); own choice. */
+  private static final double A_SPILL = 5e-4;
+
+  private final WinterSheet sheet;
+  private final Network network;
+
+  /** Whether the plugs of traps come out, too. */
+  private final boolean traps;
+
+  DrainingPoints(WinterSheet sheet, boolean traps) {
+    this.sheet = sheet;
+    this.traps = traps;
+    network = sheet.network();
+  }
+
+  /** The best slope for what is going to be opened. */
+  void park() {
+    List<Turn> turns = turns();
+    tiltTo(
+        best(slope -> trial(sheet.now(), slope, turns)),
+        "Park it %s",
+        "On this slope least stays.");
+  }
+
+  /** Returns the slope on which least stays; the present one unless another is worth it. */
+  private Slope best(Function<Slope, Wintering> after) {
+    Slope best = sheet.now().state().slope();
+    double least = EverythingOpen.weight(network, after.apply(best));
+    for (Slope slope : slopes()) {
+      double weight = EverythingOpen.weight(network, after.apply(slope));
+      if (weight < least - WORTH_A_SLOPE) {
+        least = weight;
+        best = slope;
+      }
+    }
+    return best;
+  }
+
+  /** The slopes that are tried. */
+  static List<Slope> slopes() {
+    List<Slope> slopes = new ArrayList<>();
+    for (double pitch : PITCHES) {
+      for (double roll : ROLLS) {
+        slopes.add(new Slope(pitch, roll));
+      }
+    }
+    return slopes;
+  }
+
+  private Wintering trial(Wintering from, Slope slope, List<Turn> turns) {
+    Wintering now = from.on(slope);
+    for (Turn turn : turns) {
+      now = now.with(network.rig(), turn.part(), turn.position());
+    }
+    return Draining.of(network, now);
+  }
+
+  /** Tilts to other slopes in between, as long as that lets more out; what is dry stays dry. */
+  void tiltOn() {
+    for (int times = 0; times < MOST_TILTS; times++) {
+      tiltTo(
+          best(slope -> Draining.of(network, sheet.now().on(slope))),
+          "Then %s",
+          "More runs out so; what is dry stays dry.");
+    }
+  }
+
+  private void tiltTo(Slope slope, String words, String why) {
+    if (slope.equals(sheet.now().state().slope())) {
+      return;
+    }
+    sheet.add(
+        new WinterStep(
+            new Operation.Tilt(slope.pitch(), slope.roll()),
+            "",
+            Message.words(words.formatted(said(slope))),
+            Message.words(why + " Chock the wheels; never under a vehicle on a jack."),
+            PARKING,
+            false,
+            0));
+  }
+
+  /** A slope in words: "nose up by 2°, level across". */
+  public static String said(Slope slope) {
+    String along =
+        slope.pitch() == 0
+            ? "level along"
+            : (slope.pitch() > 0 ? "nose up by %s°" : "nose down by %s°")
+                .formatted(Math.round(Math.abs(slope.pitch())));
+    String across =
+        slope.roll() == 0
+            ? "level across"
+            : (slope.roll() > 0 ? "left side up by %s°" : "right side up by %s°")
+                .formatted(Math.round(Math.abs(slope.roll())));
+    return along + ", " + across;
+  }
+
+  /** Opens all of it, place by place. */
+  void open() {
+    Set<String> hoses = hoses();
+    for (Turn turn : turns()) {
+      Part part = network.rig().part(turn.part());
+      if (!hoses.contains(part.id())) {
+        sheet.put(part, turn.position(), part.kind().openedNote());
+      }
+    }
+    for (Part part : network.pumps()) {
+      if (part.kind() instanceof Pump pump
+          && !pump.works().byHand()
+          && sheet.now().wetness().body(part.id()) > Operation.DRY_PUMP * part.volume()) {
+        double seconds = pump.dryToEmpty();
+        sheet.add(
+            new WinterStep(
+                new Operation.RunDry(part.id()),
+                part.place(),
+                Message.words(
+                    part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
+                Message.words("It throws out what its head holds; longer wears it."),
+                seconds,
+                true,
+                0));
+      }
+    }
+  }
+
+  /**
+   * Puts the hose on each dump outlet behind which gray water stands, its valve closed before, so
+   * that none runs over the hands; returns those outlets.
+   */
+  private Set<String> hoses() {
+    Set<String> hoses = new TreeSet<>();
+    Connections free = Connections.withHandlesFree(network);
+    for (Part outlet : network.rig().parts()) {
+      if (outlet.kind().is(Purpose.DUMPS)) {
+        network.tanks().stream()
+            .filter(tank -> sheet.now().state().volume(tank.id()) > A_SPILL)
+            .map(tank -> free.leaving(tank, p -> true, p -> p.equals(outlet)))
+            .flatMap(Optional::stream)
+            .findFirst()
+            .ifPresent(way -> {
+              shutOn(way);
+              sheet.put(
+                  outlet,
+                  OpenEnd.HOSE.id(),
+                  "Only where local rules permit. The hose falls all the way.");
+              hoses.add(outlet.id());
+            });
+      }
+    }
+    return hoses;
+  }
+
+  /** Closes the first valve on a way, unless one is closed there. */
+  private void shutOn(List<String> way) {
+    for (String id : way) {
+      Part part = network.rig().part(id);
+      if (part.kind() instanceof TwoWayValve valve && valve.shut().isPresent()) {
+        sheet.put(part, valve.shut().get().id(), "So nothing runs out while the cap is off.");
+        return;
+      }
+    }
+  }
+
+  /**
+   * Turns on whatever lets out more, such as the other ways of a valve. Each is tried by draining
+   * the rig with it.
+   */
+  void turnOn() {
+    greedy(EverythingOpen::isMeant, EverythingOpen.WORTH_A_TURN);
+  }
+
+  /**
+   * Undoes, as a last resort, what keeps water that nothing else lets out.
+   *
+   * @param spared ids of parts that need not be undone
+   */
+  void undo(Set<String> spared) {
+    greedy(t -> !EverythingOpen.isMeant(t) && !spared.contains(t.part()), WORTH_A_SPANNER);
+    turnOn();
+  }
+
+  private void greedy(Predicate<Turn> kind, double worth) {
+    for (int times = 0; times < EverythingOpen.MOST_TURNS; times++) {
+      Optional<Turn> best =
+          EverythingOpen.best(
+              network,
+              sheet.now(),
+              t -> kind.test(t) && !isTrapLeft(t),
+              w -> EverythingOpen.weight(network, w),
+              worth);
+      if (best.isEmpty()) {
+        return;
+      }
+      Part part = network.rig().part(best.get().part());
+      sheet.put(part, best.get().position(), more(best.get(), part));
+    }
+  }
+
+  private boolean isTrapLeft(Turn turn) {
+    return !traps && network.rig().part(turn.part()).kind().is(Purpose.TRAPS);
+  }
+
+  private static String more(Turn turn, Part part) {
+    if (turn.position().equals(Kind.UNDONE)) {
+      return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
+    }
+    return part.kind().is(Purpose.TURNS) && !turn.position().equals(Valve.HALF)
+        ? "So that this side runs out, too; wait until it drips no more."
+        : part.kind().openedNote();
+  }
+
+  /** What is opened: taps first, which lets the pressure off, then what is low, then the rest. */
+  List<Turn> turns() {
+    Stream<Part> taps = network.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE));
+    Stream<Part> rest = network.rig().parts().stream().filter(p -> !p.kind().is(Purpose.USE));
+    return EverythingOpen.turns(
+        Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream())
+            .filter(p -> traps || !p.kind().is(Purpose.TRAPS))
+            .toList());
+  }
+}

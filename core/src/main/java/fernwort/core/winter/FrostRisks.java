@@ -1,0 +1,201 @@
+package fernwort.core.winter;
+
+import fernwort.core.drain.Regions;
+import fernwort.core.drain.Wintering;
+import fernwort.core.glycol.FreezingPoint;
+import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.ResidualWater;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The water that is still in a rig, most dangerous first, each with how to get it out. */
+public final class FrostRisks {
+
+  /** Less in a line is a film, and breaks nothing (m³). */
+  private static final double FILM = 5e-6;
+
+  /** Less in a body is a drop (m³). */
+  private static final double DROP = 1e-6;
+
+  /** A tank or body up to half full lets ice grow upward. */
+  private static final double HALF = 0.5;
+
+  private final Network network;
+  private final Wintering now;
+  private final double cold;
+  private final Regions regions;
+  private final Map<String, Operation> helps;
+
+  private FrostRisks(Network network, Wintering now, double cold, Map<String, Operation> helps) {
+    this.network = network;
+    this.now = now;
+    this.cold = cold;
+    this.helps = helps;
+    regions = new Regions(network, now);
+  }
+
+  /**
+   * Returns what is left, without looking for what would let it out.
+   *
+   * @param network the prepared rig
+   * @param now how it stands
+   * @param cold the cold it shall stand (K)
+   */
+  public static List<FrostRisk> of(Network network, Wintering now, double cold) {
+    return new FrostRisks(network, now, cold, Map.of()).all();
+  }
+
+  /** Returns what is left, each with the one thing that would get more of it out, if one does. */
+  public static List<FrostRisk> withHelp(Network network, Wintering now, double cold) {
+    return new FrostRisks(network, now, cold, Helping.acts(network, now, cold)).all();
+  }
+
+  private List<FrostRisk> all() {
+    List<FrostRisk> left = new ArrayList<>();
+    for (Line line : network.rig().lines()) {
+      double volume = now.wetness().volume(line);
+      if (volume > FILM && !stands(line.id())) {
+        left.add(line(line, volume));
+      }
+    }
+    for (Part part : network.rig().parts()) {
+      double volume = now.wetness().body(part.id());
+      if (part.kind() instanceof Tank tank) {
+        tank(part, tank).ifPresent(left::add);
+      } else if (volume > DROP && !stands(part.id())) {
+        left.add(body(part, volume));
+      }
+    }
+    left.sort(
+        Comparator.comparing(FrostRisk::harm)
+            .thenComparing(Comparator.comparingDouble(FrostRisk::volume).reversed()));
+    return left;
+  }
+
+  private boolean stands(String id) {
+    return FreezingPoint.stands(now.strength(id), cold);
+  }
+
+  private FrostRisk remaining(
+      String id, ResidualWater.Kind kind, double volume, FrostHarm harm, String how, String mend) {
+    return new FrostRisk(
+        id,
+        kind,
+        volume,
+        harm,
+        Message.words(how),
+        Message.words(mend),
+        Optional.ofNullable(helps.get(id)));
+  }
+
+  private FrostRisk line(Line line, double volume) {
+    return switch (regions.of(line, network)) {
+      case SHUT_IN ->
+          remaining(
+              line.id(),
+              ResidualWater.Kind.LINE,
+              volume,
+              FrostHarm.DANGER,
+              "full between closed ends: ice finds no room",
+              "Open something at both of its ends, so that air follows; or blow it out");
+      case DEAD_END ->
+          remaining(
+              line.id(),
+              ResidualWater.Kind.LINE,
+              volume,
+              FrostHarm.DANGER,
+              "full up to a closed end: no air gets in behind it",
+              "Open its closed end; or add a drain there, or blow it out");
+      case AT_A_TANK ->
+          remaining(
+              line.id(),
+              ResidualWater.Kind.LINE,
+              volume,
+              FrostHarm.WARNING,
+              "filled from a tank that still holds water",
+              "Empty the tank first");
+      case POCKET -> pocket(line, volume);
+    };
+  }
+
+  private FrostRisk pocket(Line line, double volume) {
+    boolean sags = regions.sags(line, network);
+    boolean stretches = line.material().stretches();
+    return remaining(
+        line.id(),
+        ResidualWater.Kind.LINE,
+        volume,
+        stretches ? FrostHarm.NONE : FrostHarm.WARNING,
+        "%s with air beside it; %s"
+            .formatted(
+                sags ? "a pocket in a low spot" : "some water in it",
+                stretches ? "this line stretches" : "a rigid line may split there"),
+        sags
+            ? "Lift the low spot, park the other way, or blow it out"
+            : "Blow it out, or park so that it falls to an open end");
+  }
+
+  private Optional<FrostRisk> tank(Part part, Tank tank) {
+    double volume = now.state().volume(part.id());
+    if (volume <= FILM || stands(part.id())) {
+      return Optional.empty();
+    }
+    boolean fuller = volume > HALF * network.room(part.id()).capacity();
+    return Optional.of(
+        remaining(
+            part.id(),
+            ResidualWater.Kind.TANK,
+            volume,
+            fuller ? FrostHarm.WARNING : FrostHarm.NONE,
+            fuller
+                ? "more than half full: ice closes over first and then pushes"
+                : "not over half full: ice grows upward",
+            fuller
+                ? tank.contents() == Contents.GRAY
+                    ? "Dump it where local rules permit"
+                    : "Let it out, or at least down to half"
+                : "Leave its outlets open"));
+  }
+
+  /** Bodies crack with little; one that is not over half full has air to grow into. */
+  private FrostRisk body(Part part, double volume) {
+    boolean little = volume <= HALF * part.volume();
+    return remaining(
+        part.id(),
+        ResidualWater.Kind.BODY,
+        volume,
+        harm(part, little),
+        part.kind().frozen(little),
+        little && harm(part, true) == FrostHarm.WARNING
+            ? "Leave it open: ice there has air to grow into"
+            : part.kind().mend());
+  }
+
+  private FrostHarm harm(Part part, boolean little) {
+    return switch (part.kind().frost()) {
+      case CRACKS -> FrostHarm.DANGER;
+      case CRACKS_WHEN_FULL -> little ? FrostHarm.WARNING : FrostHarm.DANGER;
+      case AS_ITS_LINE -> byRegion(part);
+      case LIFTS -> FrostHarm.WARNING;
+      case NOTHING -> FrostHarm.NONE;
+    };
+  }
+
+  private FrostHarm byRegion(Part part) {
+    return switch (regions.at(network.first(network.index(part.id())))) {
+      case SHUT_IN, DEAD_END -> FrostHarm.DANGER;
+      case AT_A_TANK, POCKET -> FrostHarm.WARNING;
+    };
+  }
+}

@@ -1,0 +1,131 @@
+package fernwort.core.winter;
+
+import fernwort.core.jobs.find.EmptyingJob;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.Keeps;
+import fernwort.core.kind.Purpose;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterSheet;
+import fernwort.core.winter.sheets.WinterStep;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What every school begins with: everything off, the heater cold, the tanks empty. */
+final class Shutdown {
+
+  private static final double COOLING = 3600;
+
+  /** What a tap gives, roughly (m³/s). */
+  private static final double TAP = 8e-5;
+
+  /** Less than this in a tank is what cannot be drawn anyway (m³). */
+  private static final double NOTHING = 1e-4;
+
+  private Shutdown() {}
+
+  static void begin(WinterSheet sheet, Plans plans) {
+    Network network = sheet.network();
+    for (Part part : network.rig().parts()) {
+      part.kind().restNote().ifPresent(note -> sheet.put(part, part.rest().id(), note));
+      boolean hot = part.kind().is(Purpose.HEATS) && part.kind().keeps() == Keeps.UNDER_ITS_DRAIN;
+      if (hot && sheet.now().wetness().body(part.id()) > 0) {
+        sheet.heed(
+            part.place(),
+            part.label() + ": let it cool until a hot tap runs cold",
+            "Hot water scalds. An hour or more.",
+            COOLING,
+            true);
+      }
+    }
+    empty(sheet, plans);
+  }
+
+  /**
+   * A tank that no fall empties is drawn by the taps, down to what its feed leaves; tells whether
+   * one was.
+   */
+  private static boolean pumpOut(WinterSheet sheet, Plans plans, Plan fall) {
+    Network network = sheet.network();
+    Jobs jobs = Jobs.of(network);
+    int before = sheet.steps().size();
+    for (Part tank : network.tanks()) {
+      double left = network.figures(tank, sheet.now().state().slope()).stranded();
+      if (fall.after().volume(tank.id()) > left + NOTHING) {
+        jobs.all().stream()
+            .filter(j -> j.kind().is(Job.Is.FROM_TANK) && j.drawsFrom(tank.id()))
+            .map(j -> plans.plan(j, sheet.now().state()))
+            .filter(p -> p.trouble().isEmpty())
+            .findFirst()
+            .ifPresent(p -> draw(sheet, tank, left, p));
+      }
+    }
+    return sheet.steps().size() > before;
+  }
+
+  private static void draw(WinterSheet sheet, Part tank, double left, Plan plan) {
+    plan.moves().forEach(m -> sheet.put(sheet.network().rig().part(m.part()), m.to(), m.why()));
+    double drawn = sheet.now().state().volume(tank.id()) - left;
+    sheet.add(
+        new WinterStep(
+            new Operation.Emptied(Map.of(tank.id(), left)),
+            tank.place(),
+            Message.of(
+                "Draw {} by the taps until the pump sucks air: {}",
+                tank.label(),
+                Amount.volume(drawn)),
+            Message.words(
+                "No fall empties it. Catch it in cans, or empty the gray tank in between."),
+            drawn / TAP,
+            true,
+            0));
+  }
+
+  /** The tanks run out in an order that works, each way tried by running it. */
+  private static void empty(WinterSheet sheet, Plans plans) {
+    Network network = sheet.network();
+    Set<String> full =
+        network.tanks().stream()
+            .map(Part::id)
+            .filter(t -> sheet.now().state().volume(t) > NOTHING)
+            .collect(Collectors.toSet());
+    if (full.isEmpty()) {
+      return;
+    }
+    Job emptying = EmptyingJob.of(network, full, false);
+    Plan fall = plans.plan(emptying, sheet.now().state());
+    Plan plan = pumpOut(sheet, plans, fall) ? plans.plan(emptying, sheet.now().state()) : fall;
+    for (Step step : plan.steps()) {
+      switch (step) {
+        case Step.Move move -> sheet.put(network.rig().part(move.part()), move.to(), move.why());
+        case Step.Wait wait -> {
+          Part part = network.rig().part(wait.until().part());
+          sheet.add(
+              new WinterStep(
+                  new Operation.Emptied(wait.levels()),
+                  part.place(),
+                  wait.words(),
+                  Message.words(wait.notice()),
+                  wait.seconds().expected(),
+                  true,
+                  0));
+        }
+      }
+    }
+    plan.trouble()
+        .ifPresent(t ->
+            sheet.note(
+                Message.of(
+                    "The tanks do not all run out by themselves: {}. Draw the rest by a tap, or"
+                        + " pump it out.",
+                    t.words())));
+  }
+}

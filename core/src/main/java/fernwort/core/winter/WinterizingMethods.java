@@ -1,0 +1,217 @@
+package fernwort.core.winter;
+
+import fernwort.core.drain.Wintering;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.Blow;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.WinterPlan;
+import fernwort.core.winter.sheets.WinterSheet;
+import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** Finds for a rig how each school takes it through the winter, by doing it step by step. */
+public final class WinterizingMethods {
+
+  private static final double CARRYING = 600;
+
+  private final Network network;
+  private final Plans plans;
+
+  private WinterizingMethods(Network network, Plans plans) {
+    this.network = network;
+    this.plans = plans;
+  }
+
+  /** Prepares the schools of a rig. */
+  public static WinterizingMethods of(Plans plans) {
+    return new WinterizingMethods(plans.network(), plans.brief());
+  }
+
+  /** Returns what all schools make of a rig as it stands. */
+  public List<WinterPlan> all(Wintering now, WinterWish wish) {
+    Round round = round(now, wish);
+    return Stream.of(WinterizingMethod.values()).map(round::plan).toList();
+  }
+
+  /** Returns how one school takes a rig through the winter, as it stands. */
+  public WinterPlan plan(WinterizingMethod school, Wintering now, WinterWish wish) {
+    return round(now, wish).plan(school);
+  }
+
+  /** Returns the schools to be asked one by one, of a rig as it stands. */
+  public Round round(Wintering now, WinterWish wish) {
+    return new Round(now, wish);
+  }
+
+  /**
+   * The schools of a rig as it stands, each gone through when somebody asks for it and kept then;
+   * what all of them begin with is done once. Whoever asks while it is gone through waits for it.
+   */
+  public final class Round {
+
+    private final Wintering now;
+    private final WinterWish wish;
+    private final Map<WinterizingMethod, WinterPlan> found = new EnumMap<>(WinterizingMethod.class);
+    private @Nullable WinterSheet rested;
+
+    private Round(Wintering now, WinterWish wish) {
+      this.now = now;
+      this.wish = wish;
+    }
+
+    /** Returns how a school takes the rig through the winter. */
+    public synchronized WinterPlan plan(WinterizingMethod school) {
+      WinterPlan plan = found.get(school);
+      if (plan == null) {
+        plan = WinterizingMethods.this.plan(school, rested().copy(), now, wish);
+        found.put(school, plan);
+      }
+      return plan;
+    }
+
+    /** What every school begins with. */
+    private WinterSheet rested() {
+      WinterSheet begun = rested;
+      if (begun == null) {
+        begun = new WinterSheet(network, now);
+        Shutdown.begin(begun, plans);
+        rested = begun;
+      }
+      return begun;
+    }
+  }
+
+  private WinterPlan plan(
+      WinterizingMethod school, WinterSheet sheet, Wintering now, WinterWish wish) {
+    List<Blow> blows = new ArrayList<>();
+    switch (school) {
+      case FALL -> fall(sheet, true).undo(Set.of());
+      case AIR -> {
+        DrainingPoints opening = fall(sheet, true);
+        new BlowingOut(sheet, wish).blow(blows);
+        opening.open();
+        opening.undo(Set.of());
+      }
+      case ANTIFREEZE -> {
+        DrainingPoints opening = fall(sheet, false);
+        FillingUp filling = new FillingUp(sheet, wish);
+        opening.undo(filling.passed());
+        filling.fill();
+      }
+      case MIX -> {
+        DrainingPoints opening = fall(sheet, !wish.cups());
+        if (wish.blown()) {
+          new BlowingOut(sheet, wish).blow(blows);
+          opening.open();
+        }
+        opening.undo(Set.of());
+        new TrapDosing(sheet, wish).pour();
+      }
+    }
+    carryIndoors(sheet);
+    Wintering after = sheet.now();
+    List<FrostRisk> left = FrostRisks.withHelp(network, after, wish.cold());
+    forgotten(sheet, left);
+    double litres = sheet.steps().stream().mapToDouble(WinterStep::litres).sum();
+    String weakest =
+        after.glycol().entrySet().stream()
+            .min(Map.Entry.<String, Double>comparingByValue().thenComparing(Map.Entry::getKey))
+            .map(Map.Entry::getKey)
+            .orElse("");
+    return new WinterPlan(
+        school,
+        sheet.steps(),
+        now,
+        after,
+        left,
+        sheet.notes(),
+        blows,
+        litres,
+        weakest.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(after.strength(weakest)),
+        weakest.isEmpty() ? "" : label(weakest));
+  }
+
+  private String label(String id) {
+    return network.rig().lines().stream()
+        .filter(l -> l.id().equals(id))
+        .findFirst()
+        .map(l -> "line " + l.label())
+        .orElseGet(() -> network.rig().part(id).label());
+  }
+
+  private DrainingPoints fall(WinterSheet sheet, boolean traps) {
+    DrainingPoints opening = new DrainingPoints(sheet, traps);
+    opening.park();
+    opening.open();
+    opening.turnOn();
+    opening.tiltOn();
+    return opening;
+  }
+
+  private void carryIndoors(WinterSheet sheet) {
+    List<String> away = new ArrayList<>();
+    for (Part part : network.rig().parts()) {
+      if (part.kind().is(Purpose.FILTERS) || part.kind().is(Purpose.CARRIED)) {
+        away.add(part.label());
+      }
+      if (part.kind() instanceof Tap f && f.showers()) {
+        away.add("the hose and head of " + part.label());
+      }
+    }
+    if (!away.isEmpty()) {
+      sheet.heed(
+          "",
+          "Carry indoors: " + String.join(", ", away),
+          "Cartridges and shower hoses split with what they hold.",
+          CARRYING,
+          false);
+    }
+  }
+
+  /** What people forget, and what nothing here gets out. */
+  private void forgotten(WinterSheet sheet, List<FrostRisk> left) {
+    for (Part part : network.rig().parts()) {
+      if (part.kind().is(Purpose.CUTS)) {
+        sheet.note(
+            Message.words(
+                part.label()
+                    + " keeps what is in it: take it off and tip it out, or run a cup of"
+                    + " antifreeze through it."));
+      }
+      if (part.kind().motor().flatMap(Motor::opensBelow).isPresent()) {
+        sheet.note(
+            Message.words(
+                part.label()
+                    + " opens by itself in the cold or without power, and lets heater and tank"
+                    + " run out: count on it, and do not fill before it is warm."));
+      }
+    }
+    for (FrostRisk one : left) {
+      if (one.harm() == FrostHarm.DANGER) {
+        sheet.note(
+            Message.of(
+                "{} keeps {}: {}. {}.",
+                label(one.id()),
+                fernwort.core.say.Amount.volume(one.volume()),
+                one.how(),
+                one.mend()));
+      }
+    }
+  }
+}

@@ -1,0 +1,22 @@
+package fernwort.core.winter.sheets;
+
+/** What water that stays does when it freezes, worst first. Ice takes 9 % more room. */
+public enum FrostHarm {
+  /** It has nowhere to go and breaks something. */
+  DANGER("breaks something"),
+  /** It has air beside it and mostly breaks nothing. */
+  WARNING("may break something"),
+  /** It breaks nothing. */
+  NONE("breaks nothing");
+
+  private final String words;
+
+  FrostHarm(String words) {
+    this.words = words;
+  }
+
+  /** Returns what it does, in words. */
+  public String words() {
+    return words;
+  }
+}

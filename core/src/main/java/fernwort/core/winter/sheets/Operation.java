@@ -1,0 +1,119 @@
+package fernwort.core.winter.sheets;
+
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Stretch;
+import fernwort.core.drain.Wetness;
+import fernwort.core.drain.Wintering;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Slope;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What one step of a winter procedure does to a rig. Done again from the start it gives the same.
+ */
+public sealed interface Operation {
+
+  /** What a pump head keeps of its water when it has run dry for 15 s (our estimate). */
+  double DRY_PUMP = 0.2;
+
+  /** Returns the rig after it. */
+  Wintering on(Network network, Wintering now);
+
+  /** A handle, cap, bowl or plug is put somewhere; what can run out runs out. */
+  record Put(String part, String position) implements Operation {
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      return Draining.of(network, now.with(network.rig(), part, position));
+    }
+  }
+
+  /** The vehicle is parked or jacked otherwise (degrees). */
+  record Tilt(double pitch, double roll) implements Operation {
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      return Draining.of(network, now.on(new Slope(pitch, roll)));
+    }
+  }
+
+  /** Tanks have run out, to so much (m³) by id. */
+  record Emptied(Map<String, Double> volumes) implements Operation {
+    public Emptied {
+      volumes = Map.copyOf(volumes);
+    }
+
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      Wintering after = now;
+      for (Map.Entry<String, Double> tank : volumes.entrySet()) {
+        after = after.withVolume(tank.getKey(), tank.getValue());
+      }
+      return Draining.of(network, after);
+    }
+  }
+
+  /** A pump runs for 15 s with nothing to draw. */
+  record RunDry(String pump) implements Operation {
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      double full = network.rig().part(pump).volume();
+      double left = Math.min(now.wetness().body(pump), DRY_PUMP * full);
+      return now.with(now.wetness().withBody(pump, left));
+    }
+  }
+
+  /** Air has carried the water out of lines and bodies. */
+  record Blown(List<String> lines, List<String> bodies) implements Operation {
+    public Blown {
+      lines = List.copyOf(lines);
+      bodies = List.copyOf(bodies);
+    }
+
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      Wetness wet = now.wetness();
+      for (String line : lines) {
+        wet = wet.with(line, List.of());
+      }
+      for (String body : bodies) {
+        wet = wet.withBody(body, 0);
+      }
+      return now.with(wet);
+    }
+  }
+
+  /** Lines and bodies are full of antifreeze of a strength (0 to 1) by id. */
+  record Filled(Map<String, Double> strengths) implements Operation {
+    public Filled {
+      strengths = Map.copyOf(strengths);
+    }
+
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      Wetness wet = now.wetness();
+      for (Line line : network.rig().lines()) {
+        if (strengths.containsKey(line.id())) {
+          wet = wet.with(line.id(), List.of(new Stretch(0, line.length())));
+        }
+      }
+      for (String id : strengths.keySet()) {
+        if (network.rig().parts().stream().anyMatch(p -> p.id().equals(id))) {
+          wet = wet.withBody(id, network.rig().part(id).volume());
+        }
+      }
+      Map<String, Double> all = new HashMap<>(now.glycol());
+      all.putAll(strengths);
+      return now.with(wet).withGlycol(all);
+    }
+  }
+
+  /** Nothing about the water: something is waited for, looked at or carried away. */
+  record Heed() implements Operation {
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      return now;
+    }
+  }
+}

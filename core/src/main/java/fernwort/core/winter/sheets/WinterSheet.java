@@ -1,0 +1,201 @@
+package fernwort.core.winter.sheets;
+
+import fernwort.core.drain.Wintering;
+import fernwort.core.kind.InLine;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.line.Valve;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Message;
+import fernwort.core.winter.routes.Route;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** A run sheet in the making: each step is done to the rig as it is written down. */
+public final class WinterSheet {
+
+  /** A turn of a hand, the walk to it aside (s). */
+  private static final double TURN = 15;
+
+  /** A fitting undone and tipped out (s). */
+  private static final double UNDOING = 300;
+
+  private final Network network;
+  private final List<WinterStep> steps = new ArrayList<>();
+  private final List<Message> notes = new ArrayList<>();
+  private Wintering now;
+
+  /** Begins a sheet for a rig as it stands. */
+  public WinterSheet(Network network, Wintering now) {
+    this.network = network;
+    this.now = now;
+  }
+
+  /** Returns a sheet that goes on from here by itself. */
+  public WinterSheet copy() {
+    WinterSheet copy = new WinterSheet(network, now);
+    copy.steps.addAll(steps);
+    copy.notes.addAll(notes);
+    return copy;
+  }
+
+  /** Returns the rig. */
+  public Network network() {
+    return network;
+  }
+
+  /** Returns how it stands after all steps so far. */
+  public Wintering now() {
+    return now;
+  }
+
+  /** Returns the steps so far. */
+  public List<WinterStep> steps() {
+    return steps;
+  }
+
+  /** Returns what was noted. */
+  public List<Message> notes() {
+    return notes;
+  }
+
+  /** Notes something that is no step. */
+  public void note(Message note) {
+    if (!notes.contains(note)) {
+      notes.add(note);
+    }
+  }
+
+  /** Writes a step down and does it. */
+  public void add(WinterStep step) {
+    steps.add(step);
+    now = step.act().on(network, now);
+  }
+
+  /** Puts one thing somewhere, unless it is there. */
+  public void put(Part part, String position, String why) {
+    put(part, position, Message.words(why));
+  }
+
+  /** Puts one thing somewhere, unless it is there, for a reason with amounts in it. */
+  public void put(Part part, String position, Message why) {
+    if (!isSo(part, position)) {
+      Position words =
+          Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
+              .filter(p -> p.id().equals(position))
+              .findFirst()
+              .orElseThrow();
+      add(
+          new WinterStep(
+              new Operation.Put(part.id(), position),
+              part.place(),
+              Message.words(part.label() + ": " + words.words()),
+              why,
+              position.equals(Kind.UNDONE) ? UNDOING : TURN,
+              false,
+              0));
+    }
+  }
+
+  boolean isSo(Part part, String position) {
+    boolean inUse =
+        !part.kind().service().isEmpty()
+            && part.kind().service().getFirst().id().equals(position)
+            && part.kind().positions().stream().noneMatch(p -> p.id().equals(position));
+    return inUse
+        ? !now.service().containsKey(part.id())
+        : now.has(part, position)
+            || now.state().setting().has(part.id(), position) && !now.has(part, Valve.HALF);
+  }
+
+  /** Shuts every valve that no way needs, so that air or antifreeze stays on its way. */
+  public void closeBeside(List<Route> routes) {
+    Stream<Part> valves =
+        network.rig().parts().stream()
+            .filter(p -> p.kind().is(Purpose.TURNS))
+            .filter(p -> routes.stream().noneMatch(r -> r.needs().containsKey(p.id())));
+    for (Part part : byPlace(valves)) {
+      ((Valve) part.kind())
+          .shut()
+          .ifPresent(stop -> put(part, stop.id(), "Else it goes out here."));
+    }
+  }
+
+  /**
+   * Shuts every end that air or antifreeze would leave by, bowls and drained heaters with it.
+   *
+   * @param why what would happen else
+   */
+  public void shutEnds(String why) {
+    Stream<Part> ends =
+        network.rig().parts().stream()
+            .filter(p ->
+                p.kind().is(Purpose.USE)
+                    || p.kind().is(Purpose.CAP)
+                    || p.kind().is(Purpose.INLET)
+                    || p.kind().is(Purpose.POURED_INTO));
+    for (Part part : byPlace(ends)) {
+      put(part, part.rest().id(), why);
+    }
+    for (Part part : network.rig().parts()) {
+      if (part.kind().is(Purpose.FILTERS) || part.kind().is(Purpose.STRAINS)) {
+        put(part, Kind.ON, "Empty, without its cartridge. " + why);
+      } else if (part.kind().is(Purpose.HEATS)) {
+        put(part, part.kind().service().getFirst().id(), "It has run out. " + why);
+      }
+    }
+  }
+
+  /** Opens again what was shut beside the ways of antifreeze and holds none of it. */
+  public void openBeside(Wintering before) {
+    for (Part part : network.rig().parts()) {
+      boolean dry =
+          part.kind().ports().stream()
+              .filter(port -> network.hasLine(part.port(port)))
+              .map(port -> network.rig().lines().get(network.lineAt(part.port(port))).id())
+              .noneMatch(now.glycol()::containsKey);
+      if (part.kind().is(Purpose.TURNS) && dry) {
+        String was =
+            before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
+        // Half way between which of its ways: that only one of several has to be told.
+        if (before.has(part, Valve.HALF) && part.kind().inLine() == InLine.SELECTS) {
+          put(part, before.state().setting().of(part.id()), "As it was before.");
+        }
+        put(part, was, "No antifreeze stands here: what stays can move.");
+      }
+    }
+  }
+
+  /** Writes a step that changes nothing in the water (s). */
+  public void heed(String place, String words, String why, double seconds, boolean timed) {
+    heed(place, Message.words(words), why, seconds, timed);
+  }
+
+  /** Writes a step that changes nothing in the water (s). */
+  public void heed(String place, Message words, String why, double seconds, boolean timed) {
+    add(new WinterStep(new Operation.Heed(), place, words, Message.words(why), seconds, timed, 0));
+  }
+
+  /** Returns parts of the rig place by place, high ones first, so that air follows water down. */
+  public List<Part> byPlace(Stream<Part> parts) {
+    List<Part> chosen = parts.toList();
+    return chosen.stream()
+        .sorted(
+            Comparator.comparingDouble((Part p) -> -highest(chosen, p.place()))
+                .thenComparing(Part::place)
+                .thenComparingDouble(p -> -p.height()))
+        .toList();
+  }
+
+  private static double highest(List<Part> parts, String place) {
+    return parts.stream()
+        .filter(p -> p.place().equals(place))
+        .mapToDouble(Part::height)
+        .max()
+        .orElse(0);
+  }
+}

@@ -1,7 +1,7 @@
 package fernwort.bench;
 
-import fernwort.app.format.RigFormat;
 import fernwort.core.demo.LongCoach;
+import fernwort.core.format.RigFormat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,6 +1,6 @@
 package fernwort.app.backup;
 
-import fernwort.app.format.RigFormat;
+import fernwort.core.format.RigFormat;
 import java.util.function.Consumer;
 
 /** Looks whether the rigs of a backup can be read. */

@@ -1,3 +1,3 @@
-/** The rig file: JSON in and out, checked against its published schema before anything else. */
+/** Sentences in JSON, as programs read them and as they are kept. */
 @org.jspecify.annotations.NullMarked
 package fernwort.app.format;

@@ -6,6 +6,7 @@ import fernwort.app.services.States;
 import fernwort.app.store.AnswerStore;
 import fernwort.app.store.StaleVersion;
 import fernwort.core.describe.Alteration;
+import fernwort.core.format.AnswersFormat;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.say.Refusal;
@@ -19,8 +20,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The answers about each rig, and the rig that they make. */
 @Service
@@ -28,23 +27,22 @@ class Guides {
 
   private static final int MOST_ATTEMPTS = 3;
 
+  private static final AnswersFormat FORMAT = new AnswersFormat();
+
   private final Descriptions rigs;
   private final AnswerStore store;
   private final States states;
-  private final JsonMapper mapper;
   private final TransactionTemplate transaction;
 
   Guides(
       Descriptions rigs,
       States states,
       AnswerStore store,
-      JsonMapper mapper,
       PlatformTransactionManager transactions) {
     this.states = states;
     transaction = new TransactionTemplate(transactions);
     this.rigs = rigs;
     this.store = store;
-    this.mapper = mapper;
   }
 
   /**
@@ -59,7 +57,7 @@ class Guides {
   @Transactional
   public String begin(RigAnswers answers, String who) {
     String id = rigs.add(Guided.of(answers).rig(), who, "Begun with questions");
-    store.keep(id, mapper.writeValueAsString(answers), rigs.open(id).version());
+    store.keep(id, FORMAT.write(answers), rigs.open(id).version());
     return id;
   }
 
@@ -74,7 +72,7 @@ class Guides {
     Optional<AnswerStore.Kept> kept = store.newest(rig.id());
     while (kept.isPresent()) {
       AnswerStore.Kept one = kept.orElseThrow();
-      Optional<RigAnswers> answers = read(one.given());
+      Optional<RigAnswers> answers = FORMAT.read(one.given());
       if (answers.filter(a -> made(rig, one, a)).isPresent()) {
         return new Given(answers.orElseThrow(), false);
       }
@@ -93,15 +91,6 @@ class Guides {
     return kept.made().isPresent()
         ? rigs.is(rig, kept.made().orElseThrow())
         : Guided.of(answers).rig().equals(rig.rig());
-  }
-
-  /** Answers that another Fernwort kept in a form of its own are none. */
-  private Optional<RigAnswers> read(String text) {
-    try {
-      return Optional.of(mapper.readValue(text, RigAnswers.class));
-    } catch (JacksonException | IllegalArgumentException e) {
-      return Optional.empty();
-    }
   }
 
   /**
@@ -140,7 +129,7 @@ class Guides {
         rigs.change(rig, rig.version(), who, new Alteration.Answered(made.rig(), title));
       }
       int version = rigs.open(rig.id()).version();
-      store.keep(rig.id(), mapper.writeValueAsString(answers), version);
+      store.keep(rig.id(), FORMAT.write(answers), version);
     });
     if (answers.people() != given.answers().people()
         || !answers.taps().equals(given.answers().taps())) {

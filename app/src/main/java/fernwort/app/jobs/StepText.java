@@ -3,7 +3,7 @@ package fernwort.app.jobs;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import fernwort.app.format.SayingModule;
+import fernwort.app.format.MessageModule;
 import fernwort.app.store.RunStore;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
@@ -18,7 +18,7 @@ class StepText {
 
   private final JsonMapper mapper =
       JsonMapper.builder()
-          .addModule(SayingModule.kept())
+          .addModule(MessageModule.kept())
           .addMixIn(Step.class, Names.class)
           .addMixIn(Step.Span.class, WithoutAnswers.class)
           .build();

@@ -1,9 +1,9 @@
 package fernwort.app.rigs;
 
-import fernwort.app.format.RigFormat;
 import fernwort.app.services.Descriptions;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.format.RigFormat;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;

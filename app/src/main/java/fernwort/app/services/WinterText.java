@@ -5,7 +5,7 @@ import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import fernwort.app.format.SayingModule;
+import fernwort.app.format.MessageModule;
 import fernwort.core.drain.Stretch;
 import fernwort.core.drain.Wintering;
 import fernwort.core.rig.Setting;
@@ -35,7 +35,7 @@ class WinterText {
 
   private final JsonMapper mapper =
       JsonMapper.builder()
-          .addModule(SayingModule.kept())
+          .addModule(MessageModule.kept())
           .addMixIn(Operation.class, Names.class)
           .addMixIn(Stretch.class, WithoutLength.class)
           .addMixIn(Setting.class, Positions.class)

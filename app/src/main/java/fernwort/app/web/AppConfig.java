@@ -1,7 +1,7 @@
 package fernwort.app.web;
 
-import fernwort.app.format.RigFormat;
-import fernwort.app.format.SayingModule;
+import fernwort.app.format.MessageModule;
+import fernwort.core.format.RigFormat;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -31,7 +31,7 @@ class AppConfig {
   /** Programs read sentences in metric units. */
   @Bean
   JacksonModule sayings() {
-    return SayingModule.metric();
+    return MessageModule.metric();
   }
 
   private static final class FiniteNumber extends ValueSerializer<Double> {

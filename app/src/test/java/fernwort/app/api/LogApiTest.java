@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.app.Client;
 import fernwort.app.SharedCopy;
-import fernwort.app.format.RigFormat;
 import fernwort.core.describe.Fittings;
+import fernwort.core.format.RigFormat;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Filter;

@@ -3,9 +3,9 @@ package fernwort.app.fuzz;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.SharedCopy;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyAnswers;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.guide.Guided;
-import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.machine.Pump;

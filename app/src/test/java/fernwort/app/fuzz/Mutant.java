@@ -1,8 +1,8 @@
 package fernwort.app.fuzz;
 
-import fernwort.app.format.RigFormat;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
+import fernwort.core.format.RigFormat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;

@@ -1,7 +1,7 @@
 package fernwort.app.jobs;
 
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.ReadyRig;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.GravityFiller;

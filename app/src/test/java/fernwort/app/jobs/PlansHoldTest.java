@@ -2,9 +2,9 @@ package fernwort.app.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.app.format.RigFormat;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
+import fernwort.core.format.RigFormat;
 import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.find.FillToMark;
 import fernwort.core.jobs.find.Jobs;

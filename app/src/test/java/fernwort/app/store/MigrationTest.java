@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.app.Client;
 import fernwort.app.OwnCopy;
-import fernwort.app.format.RigFormat;
 import fernwort.app.store.disk.Schema;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.format.RigFormat;
 import fernwort.core.rig.Rig;
 import java.io.IOException;
 import java.nio.file.Path;

@@ -19,9 +19,24 @@ import java.util.TreeMap;
 public record DemoRig(
     String id, Rig rig, Map<String, String> positions, Map<String, Double> litres) {
 
+  private static final List<DemoRig> ALL =
+      ExampleFile.list("rigs/as-left.json", AsLeft.class).stream().map(AsLeft::demo).toList();
+
+  public DemoRig {
+    positions = Map.copyOf(positions);
+    litres = Map.copyOf(litres);
+  }
+
+  /** A demo rig without its rig, as the file lists it. */
+  private record AsLeft(String id, Map<String, String> positions, Map<String, Double> litres) {
+    private DemoRig demo() {
+      return new DemoRig(id, ExampleFile.rig("rigs/" + id + ".json"), positions, litres);
+    }
+  }
+
   /** Returns all demo rigs. */
   public static List<DemoRig> all() {
-    return List.of(Marginalia.demo(), Samphire.demo(), Tern.demo());
+    return ALL;
   }
 
   /**

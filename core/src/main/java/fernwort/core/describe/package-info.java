@@ -6,7 +6,7 @@
  * proposes can be tried before it is applied, and nothing half-made can be stored. Steps cost O(n)
  * in parts and lines, mostly for the check of the new rig.
  *
- * <p>{@link fernwort.core.describe.ReadyRig} holds the layouts to start from.
+ * <p>{@link fernwort.core.demo.ReadyRig} holds the layouts to start from.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.describe;

@@ -12,7 +12,7 @@ import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Shop;
 import fernwort.core.network.Network;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;

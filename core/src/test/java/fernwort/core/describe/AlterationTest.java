@@ -3,6 +3,7 @@ package fernwort.core.describe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Joint;

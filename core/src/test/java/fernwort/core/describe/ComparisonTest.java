@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.machine.Heater;

@@ -2,6 +2,7 @@ package fernwort.core.describe;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

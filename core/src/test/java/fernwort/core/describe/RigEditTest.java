@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Tee;

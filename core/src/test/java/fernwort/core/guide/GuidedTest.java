@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
+import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.describe.TankResize;
 import fernwort.core.guide.RigAnswers.Drain;
 import fernwort.core.guide.RigAnswers.Fill;

@@ -4,7 +4,7 @@ import static fernwort.core.hazard.Watched.warnings;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.HoseInlet;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.jobs.find.FillToMark;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Caution;

@@ -3,8 +3,8 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.ReadyRig;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.find.FilterRow;
 import fernwort.core.jobs.find.Jobs;

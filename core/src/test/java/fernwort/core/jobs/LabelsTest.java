@@ -3,7 +3,7 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;

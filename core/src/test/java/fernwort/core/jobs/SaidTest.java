@@ -2,7 +2,7 @@ package fernwort.core.jobs;
 
 import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.find.Finder;

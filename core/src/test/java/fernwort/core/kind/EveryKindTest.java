@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.joints.BuyList;
 import fernwort.core.build.joints.JointEnds;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.NewParts;
-import fernwort.core.describe.ReadyRig;
 import fernwort.core.drain.Filled;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
+import fernwort.core.demo.ReadyAnswers;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Guided;
-import fernwort.core.guide.ReadyAnswers;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;

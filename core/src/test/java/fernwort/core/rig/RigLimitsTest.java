@@ -3,7 +3,7 @@ package fernwort.core.rig;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Tee;

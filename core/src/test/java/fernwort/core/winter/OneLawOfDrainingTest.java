@@ -3,7 +3,7 @@ package fernwort.core.winter;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.EverythingOpen;
 import fernwort.core.drain.Filled;

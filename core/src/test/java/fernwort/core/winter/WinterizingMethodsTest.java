@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.core.OnRecord;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.ReadyRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Rewetting;
 import fernwort.core.drain.Wintering;

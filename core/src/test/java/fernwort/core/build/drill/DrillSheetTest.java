@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.SmallVan;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.ReadyRig;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.tank.Shape;

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.SmallVan;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
-import fernwort.core.describe.ReadyRig;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;

@@ -1,4 +1,4 @@
-package fernwort.app.format;
+package fernwort.core.format;
 
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Line;

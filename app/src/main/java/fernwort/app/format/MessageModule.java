@@ -11,23 +11,23 @@ import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.StdSerializer;
 
 /** Sentences in JSON: as text in metric units for programs, or as they are kept. */
-public final class SayingModule extends SimpleModule {
+public final class MessageModule extends SimpleModule {
 
   private static final long serialVersionUID = 1;
 
-  private SayingModule(Function<Message, String> written) {
+  private MessageModule(Function<Message, String> written) {
     addSerializer(Message.class, new Written(written));
     addDeserializer(Message.class, new Read());
   }
 
   /** Returns how programs are told. */
-  public static SayingModule metric() {
-    return new SayingModule(Message::toString);
+  public static MessageModule metric() {
+    return new MessageModule(Message::toString);
   }
 
   /** Returns how sentences are kept, to be read again in any units. */
-  public static SayingModule kept() {
-    return new SayingModule(Message::keep);
+  public static MessageModule kept() {
+    return new MessageModule(Message::keep);
   }
 
   private static final class Written extends StdSerializer<Message> {

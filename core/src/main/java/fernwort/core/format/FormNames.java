@@ -1,4 +1,4 @@
-package fernwort.app.format;
+package fernwort.core.format;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonSubTypes.Type;

@@ -1,8 +1,11 @@
-package fernwort.core.describe;
+package fernwort.core.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.OnRecord;
+import fernwort.core.describe.PortNames;
+import fernwort.core.describe.RigEdit;
+import fernwort.core.format.RigFormat;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.kind.tank.Contents;
@@ -16,15 +19,15 @@ import fernwort.core.rig.State;
 import fernwort.core.streams.Directions;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Supplier;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -54,37 +57,32 @@ class ReadyRigTest {
     assertThat(ReadyRig.all()).extracting(r -> r.rig().name()).doesNotHaveDuplicates();
   }
 
-  static Stream<Arguments> layouts() {
-    return Stream.of(
-        layout("jug", SmallLayouts::can),
-        layout("one-tank", SmallLayouts::oneTank),
-        layout("pump-or-drain", SmallLayouts::pumpOrDrain),
-        layout("main-and-low", SmallLayouts::mainAndLow),
-        layout("three-in-a-row", LargeLayouts::threeInARow),
-        layout("shore-and-bucket", LargeLayouts::shoreAndBucket),
-        layout("long-stay", LargeLayouts::longStay),
-        layout("haulage", LargeLayouts::haulage));
-  }
-
-  private static Arguments layout(String id, Supplier<Rig> made) {
-    return Arguments.of(id, made);
+  /** What ships is a file like any other: schema and limits hold for it, and it is canonical. */
+  @ParameterizedTest
+  @MethodSource("all")
+  void itIsReadAsAUsersFileIs(ReadyRig ready) throws IOException {
+    RigFormat format = new RigFormat();
+    byte[] bytes = format.write(ready.rig()).getBytes(StandardCharsets.UTF_8);
+    assertThat(format.read(bytes)).isEqualTo(ready.rig());
+    try (InputStream ships =
+        ReadyRig.class.getResourceAsStream("layouts/" + ready.id() + ".json")) {
+      assertThat(ships).isNotNull().hasBinaryContent(bytes);
+    }
   }
 
   /** Where everything of it is and how large, and how its ends are called. */
   @ParameterizedTest
-  @MethodSource("layouts")
-  void itIsOnRecord(String id, Supplier<Rig> made) {
-    Rig rig = made.get();
-    ReadyRig ready = ReadyRig.find(id).orElseThrow();
-    assertThat(ready.rig()).isEqualTo(rig);
+  @MethodSource("all")
+  void itIsOnRecord(ReadyRig ready) {
+    Rig rig = ready.rig();
     List<String> told = new ArrayList<>();
-    told.add("%s: %s %s".formatted(id, ready.title(), ready.forWhom()));
+    told.add("%s: %s %s".formatted(ready.id(), ready.title(), ready.forWhom()));
     told.addAll(OnRecord.rig(rig));
     PortNames names = PortNames.of(rig);
     for (Part part : rig.parts()) {
       part.kind().ports().forEach(port -> told.add("port " + names.full(part.port(port))));
     }
-    OnRecord.assertAsRead(OnRecord.file("layouts", id), told);
+    OnRecord.assertAsRead(OnRecord.file("layouts", ready.id()), told);
   }
 
   @ParameterizedTest

@@ -1,4 +1,4 @@
-package fernwort.app.format;
+package fernwort.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;

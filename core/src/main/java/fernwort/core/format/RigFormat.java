@@ -1,4 +1,4 @@
-package fernwort.app.format;
+package fernwort.core.format;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.networknt.schema.Error;
@@ -47,8 +47,13 @@ public final class RigFormat {
   private static final int MOST_PROBLEMS = 50;
 
   private final JsonMapper mapper;
-  private final String schemaText;
-  private final Schema schema;
+
+  /** The published schema, compiled when something is read against it first. */
+  private static final class Published {
+    private static final String TEXT = schemaText();
+    private static final Schema SCHEMA =
+        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(TEXT);
+  }
 
   public RigFormat() {
     JsonFactory factory =
@@ -76,9 +81,6 @@ public final class RigFormat {
             .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS)
             .disable(tools.jackson.databind.MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
             .build();
-    schemaText = schemaText();
-    schema =
-        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(schemaText);
   }
 
   private static String schemaText() {
@@ -94,7 +96,7 @@ public final class RigFormat {
 
   /** Returns the published schema. */
   public String schema() {
-    return schemaText;
+    return Published.TEXT;
   }
 
   /** Returns a rig as the text of a file. */
@@ -113,7 +115,7 @@ public final class RigFormat {
           "it is larger than 2 MB", "Rigs are far smaller; check that it is the right file");
     }
     JsonNode tree = parse(bytes);
-    List<Error> errors = schema.validate(tree);
+    List<Error> errors = Published.SCHEMA.validate(tree);
     if (!errors.isEmpty()) {
       throw new InvalidRigException(
           errors.stream().map(e -> problem(tree, e)).distinct().limit(MOST_PROBLEMS).toList());

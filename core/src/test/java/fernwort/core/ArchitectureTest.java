@@ -20,18 +20,22 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
 
   @ArchTest
-  static final ArchRule theCoreKnowsNoPagesNoDatabaseAndNoFileFormat =
+  static final ArchRule theCoreKnowsNoPagesAndNoDatabase =
       noClasses()
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(
-              "org.springframework..",
-              "org.jooq..",
-              "java.sql..",
-              "tools.jackson..",
-              "com.fasterxml..",
-              "jakarta..",
-              "fernwort.app..");
+              "org.springframework..", "org.jooq..", "java.sql..", "jakarta..", "fernwort.app..");
+
+  /** What is reckoned does not know how it is written down. */
+  @ArchTest
+  static final ArchRule onlyTheDoorForFilesKnowsTheirFormat =
+      noClasses()
+          .that()
+          .resideOutsideOfPackages("fernwort.core.format..", "fernwort.core.demo..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("tools.jackson..", "com.fasterxml..", "com.networknt..");
 
   @ArchTest
   static final ArchRule theModelOfTheRigKnowsNoComputation =

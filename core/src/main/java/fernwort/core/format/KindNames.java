@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import fernwort.core.kind.list.Kinds;
 import tools.jackson.databind.jsontype.NamedType;
 
-/** How the kinds of part are told apart in files; the core knows no JSON. */
+/** How the kinds of part are told apart in files; the kinds themselves know none. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
 interface KindNames {
 

@@ -5,9 +5,12 @@
  *
  * <pre>{@code
  * RigFormat format = new RigFormat();
- * Rig rig = format.read(bytes);        // or every fault of the file at once
- * String text = format.write(rig);     // the same rig always gives the same bytes
+ * Rig read = format.read(bytes); // or every fault of the file at once
+ * String text = format.write(read); // the same rig always gives the same bytes
  * }</pre>
+ *
+ * <p>To change with care: the names of components of records in {@code rig} and {@code kind}, which
+ * are the names in files; the schema goes with them.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.format;

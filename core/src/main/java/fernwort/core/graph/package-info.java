@@ -5,10 +5,11 @@
  *
  * <pre>{@code
  * Arcs three = Arcs.complete(3);
- * double over = 0.4;          // each way passes 0.4 m
  * double none = Double.POSITIVE_INFINITY;
- * LowestCrest.of(three, arc -> over, new double[] {0.1, none, none});   // 0.1, 0.4, 0.4
+ * double[] level = LowestCrest.of(three, arc -> 0.4, new double[] {0.1, none, none});
  * }</pre>
+ *
+ * <p>Nothing here knows of rigs, and nothing should.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.graph;

@@ -9,10 +9,12 @@
  *
  * <pre>{@code
  * Kind check = new CheckValve(2_000);
- * check.links("");            // one way, from in to out, once 2 kPa press
- * check.is(Purpose.CHECKS);   // true
- * check.frost();              // it cracks with little
+ * List<Link> one = check.links(""); // one way, from in to out, once 2 kPa press
+ * boolean checks = check.is(Purpose.CHECKS);
+ * Frost frost = check.frost(); // it cracks
  * }</pre>
+ *
+ * <p>To change with care: what most kinds share as a default; a wrong one must never be dangerous.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.kind;

@@ -3,7 +3,8 @@
  * fernwort.core.winter.routes.Routes}.
  *
  * <pre>{@code
- * List<Route> routes = Routes.from(network, Filled.of(network, state), new PortRef("pump", "out"));
+ * List<Route> routes =
+ *     Routes.from(network, Filled.of(network, state), new PortRef("pump", "out"));
  * }</pre>
  *
  * <p>May be touched: what a way costs. Not: that no way needs one handle in two positions.

@@ -177,13 +177,12 @@ class BuyController {
   private static Question cut(Trip trip, CutList list) {
     Form form = trip.form();
     String key = list.sort().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-    boolean rigid = list.sort().contains("rigid") || list.sort().contains("copper");
     double stock =
         form.amount(
             "coil-" + key,
-            rigid ? "A stick is" : "A coil is",
+            list.rigid() ? "A stick is" : "A coil is",
             Measure.LENGTH,
-            Math.max(rigid ? STICK : COIL, longest(list)),
+            Math.max(list.rigid() ? STICK : COIL, longest(list)),
             "");
     double kerf = form.amount("kerf-" + key, "Each cut takes", Measure.LENGTH, KERF, "");
     return Question.of(

@@ -21,7 +21,7 @@ import java.util.stream.IntStream;
 public record PiecedLine(List<Piece> pieces, double pressure, double flow) {
 
   /** Of the inside of new plastic pipe and hose (m). */
-  static final double ROUGHNESS = LinePipes.roughness(Line.Material.PVC_HOSE);
+  static final double ROUGHNESS = Line.Material.PVC_HOSE.roughness();
 
   private static final double WIDER_BY_HAND = 1.25;
   private static final double SAME_BORE = 5e-4;

@@ -68,10 +68,10 @@ final class GaugeDoubt {
     if (reading.reckoned()) {
       return new Fact.Seen(at, volume, RECKONED * capacity, false);
     }
-    return switch (gauge.kind()) {
-      case SENDER, LAMPS -> {
+    return switch (gauge.kind().shows()) {
+      case STEPS, LAMPS -> {
         Fact.Seen step =
-            gauge.kind() == Gauge.GaugeKind.LAMPS
+            gauge.isLamps()
                 ? lamps(at, room, gauge, volume)
                 : new Fact.Seen(at, volume, step(capacity / gauge.steps()), true);
         boolean isStep =
@@ -79,8 +79,8 @@ final class GaugeDoubt {
                 || Math.abs(nearestStep(tank.id(), room, gauge, volume) - volume) < SAME * capacity;
         yield isStep ? step : new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
       }
-      case STICK, SIGHT -> new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
-      case NONE -> new Fact.Seen(at, volume, GUESSED * capacity, false);
+      case LEVEL -> new Fact.Seen(at, volume, stick(tank.id(), room, volume), false);
+      case NOTHING -> new Fact.Seen(at, volume, GUESSED * capacity, false);
     };
   }
 
@@ -112,7 +112,7 @@ final class GaugeDoubt {
   private static double held(TankRoom room, Gauge gauge, int step) {
     double depth = room.highest(Slope.LEVEL);
     double height =
-        gauge.kind() == Gauge.GaugeKind.LAMPS
+        gauge.isLamps()
             ? (gauge.from(step, depth) + gauge.upTo(step, depth)) / 2
             : depth * step / gauge.steps();
     return room.volumeBelow(height, Slope.LEVEL);

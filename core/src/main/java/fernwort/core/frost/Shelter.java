@@ -51,8 +51,8 @@ public final class Shelter {
     PipeWall pipe =
         new PipeWall(
             line.bore(),
-            wall(line),
-            conductivity(line.material()),
+            line.material().wall(),
+            line.material().conductivity(),
             line.insulation().orElse(0.0) + asked.moreInsulation());
     double film =
         isOpen(rig, place) ? Math.max(STILL, across(pipe.outside(), asked.wind())) : STILL;
@@ -89,26 +89,5 @@ public final class Shelter {
     double area = CUBE * Math.cbrt(holds * holds);
     double u = 1 / (1 / flat(wind) + wall / TANK_WALL);
     return area * u;
-  }
-
-  /** Usual wall thicknesses (m). */
-  private static double wall(Line line) {
-    return switch (line.material()) {
-      case COPPER, STAINLESS -> 0.001;
-      case PEX, POLYETHYLENE -> 0.0018;
-      case PVC_HOSE, SILICONE_HOSE -> 0.003;
-      case RIGID_PVC -> 0.0025;
-    };
-  }
-
-  /** Conductivity of walls (W/(m K)). */
-  static double conductivity(Line.Material material) {
-    return switch (material) {
-      case PEX, POLYETHYLENE -> 0.40;
-      case PVC_HOSE, RIGID_PVC -> 0.17;
-      case SILICONE_HOSE -> 0.20;
-      case COPPER -> 390;
-      case STAINLESS -> 15;
-    };
   }
 }

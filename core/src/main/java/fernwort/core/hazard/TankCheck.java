@@ -4,7 +4,6 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.kind.tank.Gauge.GaugeKind;
 import fernwort.core.network.Connections;
 import fernwort.core.network.End;
 import fernwort.core.network.Relief;
@@ -277,7 +276,7 @@ final class TankCheck implements Check {
   }
 
   private static Warning filling(Scene scene, String tank, boolean inUse) {
-    boolean blind = ((Tank) scene.part(tank).kind()).gauge().kind() == GaugeKind.NONE;
+    boolean blind = ((Tank) scene.part(tank).kind()).gauge().isBlind();
     String label = scene.label(tank);
     if (inUse || blind) {
       return new Warning(

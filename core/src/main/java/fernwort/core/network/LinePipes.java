@@ -92,23 +92,12 @@ public final class LinePipes {
   public Pipe pipe(int line, Fluid fluid) {
     Line of = lines.get(line);
     return new Pipe(
-        of.bore(), of.length(), roughness(of.material()), forward[line], backward[line], fluid);
+        of.bore(), of.length(), of.material().roughness(), forward[line], backward[line], fluid);
   }
 
   /** Returns the Froude number Q/(A·√(gD)) of a flow (m³/s) in a line. */
   public double froude(int line, double flow) {
     double bore = lines.get(line).bore();
     return Math.abs(flow) / (Math.PI / 4 * bore * bore * Math.sqrt(Fluid.GRAVITY * bore));
-  }
-
-  /**
-   * Returns the roughness of new drawn or extruded wall (m), Moody's (1944) for drawn tubing; for
-   * stainless tube and silicone hose that of commercial finish.
-   */
-  public static double roughness(Line.Material material) {
-    return switch (material) {
-      case PEX, POLYETHYLENE, PVC_HOSE, RIGID_PVC, COPPER -> 1.5e-6;
-      case STAINLESS, SILICONE_HOSE -> 3e-6;
-    };
   }
 }

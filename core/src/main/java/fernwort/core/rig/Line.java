@@ -44,28 +44,56 @@ public record Line(
     this(id, label, from, to, bore, length, material, minorLoss, profile, Optional.empty());
   }
 
+  /** Moody's (1944) roughness of drawn tubing, which extruded walls have too (m). */
+  private static final double DRAWN = 1.5e-6;
+
+  /** That of a commercial finish: stainless tube, silicone hose (m). */
+  private static final double COMMERCIAL = 3e-6;
+
   /**
    * What a line is made of, with what such lines bear at 20 °C where their print says nothing else
    * (our estimate, the lower of usual ratings), and whether ice may stretch them.
    */
   public enum Material {
-    PEX(6e5, true),
-    POLYETHYLENE(6e5, true),
-    PVC_HOSE(3e5, true),
-    SILICONE_HOSE(1.5e5, true),
-    RIGID_PVC(6e5, false),
-    COPPER(10e5, false),
-    STAINLESS(10e5, false);
+    PEX("PEX", 6e5, true, DRAWN, 0.0018, 0.40, CutEnd.TUBE),
+    POLYETHYLENE("polyethylene", 6e5, true, DRAWN, 0.0018, 0.40, CutEnd.TUBE),
+    PVC_HOSE("PVC hose", 3e5, true, DRAWN, 0.003, 0.17, CutEnd.HOSE),
+    SILICONE_HOSE("silicone hose", 1.5e5, true, COMMERCIAL, 0.003, 0.20, CutEnd.HOSE),
+    RIGID_PVC("rigid PVC", 6e5, false, DRAWN, 0.0025, 0.17, CutEnd.SPIGOT),
+    COPPER("copper", 10e5, false, DRAWN, 0.001, 390, CutEnd.TUBE),
+    STAINLESS("stainless", 10e5, false, COMMERCIAL, 0.001, 15, CutEnd.TUBE);
 
+    private final String words;
     private final double bears;
     private final boolean stretches;
+    private final double roughness;
+    private final double wall;
+    private final double conductivity;
+    private final CutEnd cutEnd;
 
-    Material(double bears, boolean stretches) {
+    Material(
+        String words,
+        double bears,
+        boolean stretches,
+        double roughness,
+        double wall,
+        double conductivity,
+        CutEnd cutEnd) {
+      this.words = words;
       this.bears = bears;
       this.stretches = stretches;
+      this.roughness = roughness;
+      this.wall = wall;
+      this.conductivity = conductivity;
+      this.cutEnd = cutEnd;
     }
 
-    /** Returns the gauge pressure that such a line bears (Pa). */
+    /** Returns what people call it. */
+    public String words() {
+      return words;
+    }
+
+    /** Returns the gauge pressure that such a line bears (Pa); usual ratings. */
     public double bears() {
       return bears;
     }
@@ -74,6 +102,38 @@ public record Line(
     public boolean stretches() {
       return stretches;
     }
+
+    /** Returns the roughness of a new wall (m); Moody (1944). */
+    public double roughness() {
+      return roughness;
+    }
+
+    /** Returns how thick its wall usually is (m). */
+    public double wall() {
+      return wall;
+    }
+
+    /** Returns the conductivity of its wall (W/(m K)). */
+    public double conductivity() {
+      return conductivity;
+    }
+
+    /** Returns what it is where it is cut. */
+    public CutEnd cutEnd() {
+      return cutEnd;
+    }
+
+    /** Tells whether it comes in sticks and not in coils. */
+    public boolean isRigid() {
+      return !stretches;
+    }
+  }
+
+  /** What the cut end of a line is to a fitting. */
+  public enum CutEnd {
+    TUBE,
+    HOSE,
+    SPIGOT
   }
 
   public Line {

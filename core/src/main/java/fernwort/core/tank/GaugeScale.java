@@ -24,7 +24,7 @@ public record GaugeScale(Tank tank, TankRoom room) {
   /** Returns what the tank holds (m³) when the gauge shows so many steps, or so wet a stick (m). */
   public double volume(double shows) {
     double highest = room.highest(Slope.LEVEL);
-    if (tank.gauge().kind() == Gauge.GaugeKind.LAMPS) {
+    if (tank.gauge().isLamps()) {
       int lit = Math.clamp(Math.round(shows), 0, tank.gauge().steps());
       return new Reading.Steps(lit).volume(tank, room, Slope.LEVEL);
     }

@@ -167,7 +167,7 @@ class WalksTest {
   @EnumSource(Material.class)
   void wallsAreSmoothAndTwoOfThemAreLessSo(Material material) {
     boolean rougher = material == Material.STAINLESS || material == Material.SILICONE_HOSE;
-    assertThat(LinePipes.roughness(material)).isEqualTo(rougher ? 3e-6 : 1.5e-6);
+    assertThat(material.roughness()).isEqualTo(rougher ? 3e-6 : 1.5e-6);
   }
 
   private static int index(String line) {

@@ -15,9 +15,10 @@ import java.util.TreeMap;
  * What to cut of one sort of hose, tube or pipe.
  *
  * @param sort what it is
+ * @param rigid whether it comes in sticks; else in coils
  * @param pieces the pieces, each with what to write on it
  */
-public record CutList(String sort, List<Cutting.Piece> pieces) {
+public record CutList(String sort, boolean rigid, List<Cutting.Piece> pieces) {
 
   /** What a hose covers of a tail, and what a tube goes into a socket (m, usual). */
   private static final double INTO = 0.025;
@@ -36,22 +37,28 @@ public record CutList(String sort, List<Cutting.Piece> pieces) {
 
   /** Returns the lists of a rig, one for each sort. */
   public static List<CutList> of(Rig rig) {
-    Map<String, List<Cutting.Piece>> pieces = new TreeMap<>();
+    Map<String, CutList> lists = new TreeMap<>();
     List<JointEnds> ends = JointEnds.of(rig);
     for (int i = 0; i < rig.lines().size(); i++) {
       Line line = rig.lines().get(i);
       String sort =
-          "%s, %s".formatted(Adapter.words(JointEnds.usualEnd(line)), word(line.material()));
-      pieces
-          .computeIfAbsent(sort, s -> new ArrayList<>())
-          .add(
-              new Cutting.Piece(
-                  "%s · %s".formatted(line.id(), line.label()),
-                  length(line, ends.get(2 * i), ends.get(2 * i + 1))));
+          "%s, %s".formatted(Adapter.words(JointEnds.usualEnd(line)), line.material().words());
+      Cutting.Piece piece =
+          new Cutting.Piece(
+              "%s · %s".formatted(line.id(), line.label()),
+              length(line, ends.get(2 * i), ends.get(2 * i + 1)));
+      lists.merge(
+          sort,
+          new CutList(sort, line.material().isRigid(), List.of(piece)),
+          (before, more) -> before.and(piece));
     }
-    List<CutList> lists = new ArrayList<>();
-    pieces.forEach((sort, all) -> lists.add(new CutList(sort, all)));
-    return lists;
+    return List.copyOf(lists.values());
+  }
+
+  private CutList and(Cutting.Piece piece) {
+    List<Cutting.Piece> all = new ArrayList<>(pieces);
+    all.add(piece);
+    return new CutList(sort, rigid, all);
   }
 
   /** The run between its ports, less what adapters take, with what goes into each fitting. */
@@ -70,16 +77,4 @@ public record CutList(String sort, List<Cutting.Piece> pieces) {
   private static final double ADAPTER = 0.03;
 
   private static final double LEAST = 0.03;
-
-  private static String word(Line.Material material) {
-    return switch (material) {
-      case PEX -> "PEX";
-      case POLYETHYLENE -> "polyethylene";
-      case PVC_HOSE -> "PVC hose";
-      case SILICONE_HOSE -> "silicone hose";
-      case RIGID_PVC -> "rigid PVC";
-      case COPPER -> "copper";
-      case STAINLESS -> "stainless";
-    };
-  }
 }

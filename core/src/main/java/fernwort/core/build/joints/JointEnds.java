@@ -64,11 +64,10 @@ public record JointEnds(
 
   /** Returns what the cut end of such a line is. */
   public static Form usualEnd(Line line) {
-    return switch (line.material()) {
-      case PEX, POLYETHYLENE, COPPER, STAINLESS ->
-          new Connection.TubeEnd(Sizes.tubeFor(line.bore()));
-      case PVC_HOSE, SILICONE_HOSE -> new Connection.HoseEnd(line.bore());
-      case RIGID_PVC -> new Connection.Spigot(Plastic.PVC, Sizes.pipeFor(line.bore()));
+    return switch (line.material().cutEnd()) {
+      case TUBE -> new Connection.TubeEnd(Sizes.tubeFor(line.bore()));
+      case HOSE -> new Connection.HoseEnd(line.bore());
+      case SPIGOT -> new Connection.Spigot(Plastic.PVC, Sizes.pipeFor(line.bore()));
     };
   }
 

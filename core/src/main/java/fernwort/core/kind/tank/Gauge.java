@@ -26,12 +26,31 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
 
   /** The ways of looking into a tank. */
   public enum GaugeKind {
-    NONE,
-    SIGHT,
-    STICK,
+    NONE(Shows.NOTHING),
+    SIGHT(Shows.LEVEL),
+    STICK(Shows.LEVEL),
     /** A float or sensor that shows the step nearest to the level. */
-    SENDER,
+    SENDER(Shows.STEPS),
     /** Probes in the wall: each lamp lights once the water has come up to it. */
+    LAMPS(Shows.LAMPS);
+
+    private final Shows shows;
+
+    GaugeKind(Shows shows) {
+      this.shows = shows;
+    }
+
+    /** Returns what it lets one see. */
+    public Shows shows() {
+      return shows;
+    }
+  }
+
+  /** What a gauge lets one see of a level. */
+  public enum Shows {
+    NOTHING,
+    LEVEL,
+    STEPS,
     LAMPS
   }
 
@@ -40,9 +59,19 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
     return probes.orElse(List.of());
   }
 
+  /** Tells whether it is lamps, each of which says "at least up to here". */
+  public boolean isLamps() {
+    return kind.shows() == Shows.LAMPS;
+  }
+
+  /** Tells whether nothing shows its level. */
+  public boolean isBlind() {
+    return kind.shows() == Shows.NOTHING;
+  }
+
   /** Tells whether it shows steps. */
   public boolean showsSteps() {
-    return kind == GaugeKind.SENDER || kind == GaugeKind.LAMPS;
+    return kind.shows() == Shows.STEPS || isLamps();
   }
 
   /**
@@ -55,7 +84,7 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
     if (shows <= 0) {
       return 0;
     }
-    return kind == GaugeKind.LAMPS ? probe(shows, depth) : (shows - 0.5) / steps * depth;
+    return isLamps() ? probe(shows, depth) : (shows - 0.5) / steps * depth;
   }
 
   /**

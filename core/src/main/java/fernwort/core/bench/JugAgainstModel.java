@@ -57,7 +57,12 @@ public record JugAgainstModel(
     return timed.flow() / Math.max(expected, NOTHING);
   }
 
-  /** Returns what a timed flow points at where another is expected (m³/s). */
+  /**
+   * Returns what a timed flow points at where another is expected.
+   *
+   * @param timed what was timed (m³/s)
+   * @param expected what the model expects (m³/s)
+   */
   public static Verdict verdict(double timed, double expected) {
     if (expected < NOTHING) {
       return Verdict.NOTHING_EXPECTED;

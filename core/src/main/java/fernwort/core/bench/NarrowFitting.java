@@ -21,7 +21,7 @@ public record NarrowFitting(double takes, double metre) {
    * @param line bore of the line (m)
    * @param fitting bore of the fitting (m)
    * @param flow what runs (m³/s)
-   * @param count how many there are
+   * @param count how many there are (1)
    * @throws Refusal when it is not narrower, or nothing runs
    */
   public static NarrowFitting of(double line, double fitting, double flow, double count) {

@@ -3,7 +3,6 @@ package fernwort.core.bench;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
-import fernwort.core.network.LinePipes;
 import fernwort.core.rig.Line;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;
@@ -31,7 +30,7 @@ public record PiecedLine(List<Piece> pieces, double pressure, double flow) {
    *
    * @param bore inside diameter (m)
    * @param length (m)
-   * @param coefficient sum of the loss coefficients of what is in it
+   * @param coefficient sum of the loss coefficients of what is in it (1)
    */
   public record Piece(double bore, double length, double coefficient) {
 
@@ -68,6 +67,7 @@ public record PiecedLine(List<Piece> pieces, double pressure, double flow) {
   /**
    * Reckons what runs through some pieces.
    *
+   * @param pressure over the line (Pa)
    * @throws Refusal when there is no piece or no pressure
    */
   public static PiecedLine of(List<Piece> pieces, double pressure) {

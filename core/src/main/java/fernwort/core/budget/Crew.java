@@ -55,7 +55,11 @@ public final class Crew {
     return shape.lean();
   }
 
-  /** Returns how many are on board at a time. */
+  /**
+   * Returns how many are on board at a time.
+   *
+   * @param time when (s since 1970)
+   */
   public int at(double time) {
     if (isAway(time)) {
       return 0;
@@ -69,7 +73,12 @@ public final class Crew {
     return away.stream().anyMatch(a -> a.at() <= time && time < a.until());
   }
 
-  /** Returns the days that people spend between two times (person-days, as days are used). */
+  /**
+   * Returns the days that people spend between two times (person-days, as days are used).
+   *
+   * @param from from when (s since 1970)
+   * @param to until when (s since 1970)
+   */
   public double days(double from, double to) {
     double days = 0;
     double at = from;
@@ -95,7 +104,12 @@ public final class Crew {
     return next;
   }
 
-  /** Returns when so many person-days have passed since a time; far ahead when they never do. */
+  /**
+   * Returns when so many person-days have passed since a time; far ahead when they never do.
+   *
+   * @param from from when (s since 1970)
+   * @param personDays how much living passes (person-days)
+   */
   public double after(double from, double personDays) {
     double left = personDays;
     double at = from;

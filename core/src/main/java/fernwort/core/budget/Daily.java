@@ -19,7 +19,7 @@ import java.util.TreeMap;
  *
  * @param day the day
  * @param used what went (m³)
- * @param people person-days of it that are known of
+ * @param people person-days of it that are known of (1)
  */
 public record Daily(LocalDate day, double used, double people) {
 

@@ -12,7 +12,11 @@ public record Shortfall(double used, double there, double missing, double room) 
 
   private static final double DAY = 86_400;
 
-  /** Returns what so many days need. */
+  /**
+   * Returns what so many days need.
+   *
+   * @param days how long it shall last (days)
+   */
   public static Shortfall of(Budget budget, Store fresh, double days) {
     double until = budget.at() + days * DAY;
     ConsumptionFilter learnt = budget.fresh();

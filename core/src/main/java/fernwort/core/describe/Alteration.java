@@ -224,7 +224,12 @@ public sealed interface Alteration {
   /** Two ports are joined by a line. */
   record PortsJoined(Line line) implements Alteration {
 
-    /** Returns a line between two free ports of a rig, with the losses that are usual. */
+    /**
+     * Returns a line between two free ports of a rig, with the losses that are usual.
+     *
+     * @param bore inside diameter (m)
+     * @param length length (m)
+     */
     public static PortsJoined of(Rig rig, PortRef from, PortRef to, double bore, double length) {
       return new PortsJoined(
           new Line(

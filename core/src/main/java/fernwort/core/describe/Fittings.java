@@ -46,7 +46,11 @@ public final class Fittings {
         : bore >= 0.015 ? Line.Material.PVC_HOSE : Line.Material.PEX;
   }
 
-  /** Returns a two-way ball valve whose lever lies along its pipe when open. */
+  /**
+   * Returns a two-way ball valve whose lever lies along its pipe when open.
+   *
+   * @param openAngle how its handle stands when open (degrees)
+   */
   public static Kind twoWay(double openAngle) {
     return twoWay(openAngle, "across the pipe", "along the pipe");
   }
@@ -63,6 +67,8 @@ public final class Fittings {
    * Returns a two-way valve with a motor.
    *
    * @param unpowered "open" or "shut" for one that falls back, "" for one that stays
+   * @param openAngle how its pointer stands when open (degrees)
+   * @param seconds from stop to stop (s)
    */
   public static Kind motorised(double openAngle, String unpowered, double seconds) {
     return new TwoWayValve(
@@ -74,6 +80,8 @@ public final class Fittings {
 
   /**
    * A position of a selector: its id, its words, where the lever points, the ports it joins to a.
+   *
+   * @param angle how the handle stands (degrees)
    */
   public record Choice(String id, String words, double angle, String joins) {}
 
@@ -127,7 +135,12 @@ public final class Fittings {
         1.8);
   }
 
-  /** Returns a pump that moves water from one tank to another. */
+  /**
+   * Returns a pump that moves water from one tank to another.
+   *
+   * @param litresPerMinute what it gives against nothing (L/min)
+   * @param bar pressure at which it gives nothing (bar)
+   */
   public static Kind transferPump(double litresPerMinute, double bar) {
     return centrifugal(Pump.Duty.TRANSFER, litresPerMinute, bar);
   }

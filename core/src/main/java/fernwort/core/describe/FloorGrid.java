@@ -42,7 +42,12 @@ public record FloorGrid(double rear, double length, double width) {
         rear + (cell.along() + 0.5) / ALONG * length, (1 - cell.side()) * SIDE * width, height);
   }
 
-  /** Returns the field in which a point is, or the one that is nearest to it. */
+  /**
+   * Returns the field in which a point is, or the one that is nearest to it.
+   *
+   * @param x ahead of the rear axle (m)
+   * @param y to the left of the middle (m)
+   */
   public Cell cell(double x, double y) {
     int along = (int) Math.floor((x - rear) / length * ALONG);
     int side = (int) Math.round(1 - y / (SIDE * width));

@@ -19,8 +19,8 @@ public final class Friction {
   /**
    * Returns the friction factor.
    *
-   * @param reynolds Reynolds number, more than 0
-   * @param relativeRoughness roughness over bore
+   * @param reynolds Reynolds number, more than 0 (1)
+   * @param relativeRoughness roughness over bore (1)
    */
   public static double factor(double reynolds, double relativeRoughness) {
     if (reynolds <= LAMINAR) {

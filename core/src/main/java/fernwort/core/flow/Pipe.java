@@ -22,7 +22,14 @@ public record Pipe(
   /** The slope of a loss is taken to be at least this, for the solver to divide by (s/m²). */
   private static final double LEAST_SLOPE = 1e-6;
 
-  /** Returns a pipe that loses the same either way. */
+  /**
+   * Returns a pipe that loses the same either way.
+   *
+   * @param bore inside diameter (m)
+   * @param length length (m)
+   * @param roughness roughness of its wall (m)
+   * @param k loss coefficient of what is in it, by its velocity head (1)
+   */
   public static Pipe of(double bore, double length, double roughness, double k, Fluid fluid) {
     return new Pipe(bore, length, roughness, k, k, fluid);
   }

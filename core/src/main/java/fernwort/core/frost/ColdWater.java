@@ -24,7 +24,12 @@ public final class ColdWater {
     return Water.DENSITY * CAPACITY * volume;
   }
 
-  /** Returns the heat a volume (m³) gives off until a share of it is ice (J). */
+  /**
+   * Returns the heat a volume (m³) gives off until a share of it is ice (J).
+   *
+   * @param volume of water (m³)
+   * @param share what of it freezes (0 to 1)
+   */
   public static double freezing(double volume, double share) {
     return Water.DENSITY * FREEZING * volume * share;
   }

@@ -11,7 +11,11 @@ import java.util.OptionalDouble;
  */
 public record Cooling(double volume, double conductance, double heating) {
 
-  /** Returns a metre of pipe. */
+  /**
+   * Returns a metre of pipe.
+   *
+   * @param film heat passed from its surface to the air (W/(m² K))
+   */
   public static Cooling pipe(PipeWall pipe, double film) {
     return new Cooling(pipe.section(), 1 / pipe.resistance(film), 0);
   }
@@ -57,7 +61,12 @@ public record Cooling(double volume, double conductance, double heating) {
         : OptionalDouble.of(ColdWater.freezing(volume, share) / loss);
   }
 
-  /** Returns the heating that holds it at a temperature in air of another (W). */
+  /**
+   * Returns the heating that holds it at a temperature in air of another (W).
+   *
+   * @param temperature of the water (K)
+   * @param air temperature around it (K)
+   */
   public double holds(double temperature, double air) {
     return Math.max(0, conductance * (temperature - air));
   }

@@ -25,7 +25,12 @@ public record Curve(List<Double> times, List<Double> temperatures) {
     }
   }
 
-  /** Returns the curve of a place that keeps a share of the warmth inside (K). */
+  /**
+   * Returns the curve of a place that keeps a share of the warmth inside (K).
+   *
+   * @param share what of the warmth inside it gets (0 to 1)
+   * @param inside temperature inside (K)
+   */
   public Curve sheltered(double share, double inside) {
     return new Curve(times, temperatures.stream().map(t -> t + share * (inside - t)).toList());
   }
@@ -54,7 +59,12 @@ public record Curve(List<Double> times, List<Double> temperatures) {
     return temperatures.getLast();
   }
 
-  /** Returns the part of it between two times (s). */
+  /**
+   * Returns the part of it between two times (s).
+   *
+   * @param from from when (s)
+   * @param to until when (s)
+   */
   public Curve during(double from, double to) {
     List<Double> when = new ArrayList<>(List.of(from));
     times.stream().filter(t -> t > from && t < to).forEach(when::add);

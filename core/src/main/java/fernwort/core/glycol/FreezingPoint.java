@@ -29,7 +29,12 @@ public final class FreezingPoint {
     return ZERO + LINE.value(Math.clamp(strength, 0, SHARE[SHARE.length - 1]));
   }
 
-  /** Tells whether a mixture stands a cold (K) with the margin. */
+  /**
+   * Tells whether a mixture stands a cold (K) with the margin.
+   *
+   * @param strength share of glycol (0 to 1)
+   * @param cold temperature (K)
+   */
   public static boolean stands(double strength, double cold) {
     return of(strength) <= cold - MARGIN;
   }

@@ -165,10 +165,22 @@ public record RigAnswers(
    */
   public record Opening(String port, Face face, double across, double up) {}
 
-  /** Sizes of a tank from outside (m): along the vehicle, across it, and high. */
+  /**
+   * Sizes of a tank from outside (m): along the vehicle, across it, and high.
+   *
+   * @param length along the vehicle, outside (m)
+   * @param width across the vehicle, outside (m)
+   * @param height outside (m)
+   */
   public record Size(double length, double width, double height) {
 
-    /** Returns a size as high as it must be to hold a volume (m³) at a length and width. */
+    /**
+     * Returns a size as high as it must be to hold a volume (m³) at a length and width.
+     *
+     * @param length outside (m)
+     * @param width outside (m)
+     * @param volume what it holds (m³)
+     */
     public static Size holding(double length, double width, double volume, boolean inside) {
       double walls = inside ? 0 : 2 * TankSizes.USUAL_WALL;
       return new Size(length, width, volume / ((length - walls) * (width - walls)) + walls);
@@ -219,7 +231,13 @@ public record RigAnswers(
       openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
     }
 
-    /** Makes a tank that is filled from no other, its openings where they usually are. */
+    /**
+     * Makes a tank that is filled from no other, its openings where they usually are.
+     *
+     * @param bottom its bottom above the ground (m)
+     * @param neckHeight its filler neck above the ground (m)
+     * @param ventEnd the end of its vent above the ground (m)
+     */
     public Tank(
         String id,
         String label,
@@ -485,7 +503,14 @@ public record RigAnswers(
     public static final Lows USUAL = new Lows(false, false);
   }
 
-  /** Bores (m), asked once for all. */
+  /**
+   * Bores (m), asked once for all.
+   *
+   * @param supply of supply lines (m)
+   * @param fill of fill lines (m)
+   * @param waste of waste lines (m)
+   * @param vent of vent lines (m)
+   */
   public record Bores(double supply, double fill, double waste, double vent) {
 
     /** What is usual: 13, 30, 32 and 16 mm. */

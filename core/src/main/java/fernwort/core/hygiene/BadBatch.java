@@ -31,7 +31,7 @@ import java.util.Set;
  * @param tanks labels of tanks that it may have come to
  * @param lines labels of lines that it may stand in
  * @param outlets labels of taps that it may have come to, those for drinking first
- * @param personDays days that people spent with it
+ * @param personDays days that people spent with it (person-days)
  * @param flush what has to run through lines and bodies until less than 1 % is left (m³)
  */
 public record BadBatch(

@@ -24,7 +24,12 @@ public record Dose(double bleach, int changes) {
   /** Plain household bleach, available chlorine: 6 g per 100 mL (kg/m³). */
   private static final double BLEACH = 60;
 
-  /** Returns the usual dose that sanitizes so much water (m³), each drain leaving some (m³). */
+  /**
+   * Returns the usual dose that sanitizes so much water (m³), each drain leaving some (m³).
+   *
+   * @param volume water to be treated (m³)
+   * @param left chlorine already in it (kg/m³)
+   */
   public static Dose sanitizing(double volume, double left) {
     return of(volume, CONCENTRATION, BLEACH, left);
   }

@@ -98,7 +98,11 @@ public record Connection(Form form, Optional<Made> made, Optional<Seal> seal) {
   /** A socket for cement, by the nominal size of its pipe (m). */
   public record Socket(Plastic plastic, double nominal) implements Form {}
 
-  /** The plain end of a pipe or fitting that is cemented into a socket. */
+  /**
+   * The plain end of a pipe or fitting that is cemented into a socket.
+   *
+   * @param nominal nominal size (m)
+   */
   public record Spigot(Plastic plastic, double nominal) implements Form {}
 
   /** A rubber ring in a hole of a wall that holds a pipe or tube of this outside diameter (m). */

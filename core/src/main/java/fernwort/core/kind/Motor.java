@@ -12,7 +12,11 @@ import java.util.Optional;
  */
 public record Motor(Optional<String> unpowered, double travelTime, Optional<Double> opensBelow) {
 
-  /** Makes a drive that minds no cold. */
+  /**
+   * Makes a drive that minds no cold.
+   *
+   * @param travelTime from stop to stop (s)
+   */
   public Motor(Optional<String> unpowered, double travelTime) {
     this(unpowered, travelTime, Optional.empty());
   }

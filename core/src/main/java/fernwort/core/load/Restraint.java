@@ -28,7 +28,7 @@ public record Restraint(double load, double holds) {
    * Weighs lashings against a load.
    *
    * @param mass full mass (kg)
-   * @param acceleration design acceleration as a multiple of free fall
+   * @param acceleration design acceleration as a multiple of free fall (1)
    * @param lashings how many hold in that direction
    * @param rating lashing capacity of each, straight (N)
    * @param angle between a lashing and the direction (degrees)

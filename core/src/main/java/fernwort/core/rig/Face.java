@@ -63,6 +63,8 @@ public enum Face {
    * Returns the point of this side that lies so far across and up (m).
    *
    * @param size the tank's inside length, width and height (m)
+   * @param across along the face from its corner (m)
+   * @param up up the face from its corner (m)
    */
   public Point point(double across, double up, Point size) {
     return switch (this) {

@@ -30,7 +30,13 @@ public record Line(
     List<ProfilePoint> profile,
     Optional<Double> insulation) {
 
-  /** Makes a line without insulation. */
+  /**
+   * Makes a line without insulation.
+   *
+   * @param bore inside diameter (m)
+   * @param length length (m)
+   * @param minorLoss loss coefficient of bends and fittings, by the velocity head (1)
+   */
   public Line(
       String id,
       String label,
@@ -150,7 +156,11 @@ public record Line(
     return new Line(id, label, from, to, changed, length, material, minorLoss, profile, insulation);
   }
 
-  /** Returns this line with another sum of loss coefficients. */
+  /**
+   * Returns this line with another sum of loss coefficients.
+   *
+   * @param changed another loss coefficient (1)
+   */
   public Line losing(double changed) {
     return new Line(id, label, from, to, bore, length, material, changed, profile, insulation);
   }

@@ -25,7 +25,13 @@ public record Place(
     Optional<Double> warmth,
     Optional<Double> heating) {
 
-  /** Makes a place of which nobody knows how warm it stays. */
+  /**
+   * Makes a place of which nobody knows how warm it stays.
+   *
+   * @param x ahead of the rear axle (m)
+   * @param y to the left of the middle (m)
+   * @param z above the ground (m)
+   */
   public Place(String id, String label, String reach, double x, double y, double z) {
     this(id, label, reach, x, y, z, Optional.empty(), Optional.empty());
   }

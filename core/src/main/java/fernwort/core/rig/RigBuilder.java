@@ -40,18 +40,37 @@ public final class RigBuilder {
     return this;
   }
 
-  /** Adds a place; centre in metres. */
+  /**
+   * Adds a place; centre in metres.
+   *
+   * @param x ahead of the rear axle (m)
+   * @param y to the left of the middle (m)
+   * @param z above the ground (m)
+   */
   public RigBuilder place(String id, String label, String reach, double x, double y, double z) {
     places.add(new Place(id, label, reach, x, y, z));
     return this;
   }
 
-  /** Adds a part to the place added last, at this place of the vehicle (m), its body dry. */
+  /**
+   * Adds a part to the place added last, at this place of the vehicle (m), its body dry.
+   *
+   * @param x ahead of the rear axle (m)
+   * @param y to the left of the middle (m)
+   * @param height above the ground (m)
+   */
   public RigBuilder part(String id, String label, double x, double y, double height, Kind kind) {
     return part(id, label, x, y, height, 0, kind);
   }
 
-  /** Adds a part whose body holds some litres. */
+  /**
+   * Adds a part whose body holds some litres.
+   *
+   * @param x ahead of the rear axle (m)
+   * @param y to the left of the middle (m)
+   * @param height above the ground (m)
+   * @param litres what its body holds (L)
+   */
   public RigBuilder part(
       String id, String label, double x, double y, double height, double litres, Kind kind) {
     String place = places.isEmpty() ? "" : places.getLast().id();
@@ -66,7 +85,7 @@ public final class RigBuilder {
    * @param bore bore (mm)
    * @param length length (m)
    * @param material wall
-   * @param minorLoss sum of the loss coefficients of its fittings
+   * @param minorLoss sum of the loss coefficients of its fittings (1)
    * @param profile along, height, along, height … (m)
    */
   public RigBuilder line(

@@ -51,7 +51,7 @@ public record Drive(String words, List<Stretch> stretches) {
    * A stretch of road.
    *
    * @param seconds how long it lasts (s)
-   * @param climb how much it climbs, rise over length; negative downhill
+   * @param climb how much it climbs, rise over length; negative downhill (1)
    * @param camber how much the left side stands higher (degrees)
    * @param forward acceleration forwards, negative for braking (m/s²)
    * @param left acceleration to the left, as in a left-hand bend (m/s²)

@@ -85,7 +85,11 @@ public final class HappeningWords {
     return rig.part(h.subject()).label();
   }
 
-  /** Returns a time of a run as people say it. */
+  /**
+   * Returns a time of a run as people say it.
+   *
+   * @param seconds since the beginning (s)
+   */
   public static String time(double seconds) {
     long whole = Math.round(seconds);
     if (whole < 60) {

@@ -4,7 +4,7 @@ package fernwort.core.say;
  * An amount in a sentence.
  *
  * @param quantity what it measures
- * @param si the value in SI
+ * @param si the value in SI (SI units)
  */
 public record Amount(Quantity quantity, double si) implements Message.Piece {
 

@@ -40,8 +40,8 @@ public record Scale(String sign, int decimals, int small, Optional<Finer> finer)
   /**
    * A finer unit.
    *
-   * @param below the amount in the coarser unit from which down it is used
-   * @param times how many of it are one of the coarser
+   * @param below the amount in the coarser unit from which down it is used (the scale's unit)
+   * @param times how many of it are one of the coarser (1)
    * @param scale how it is written
    */
   public record Finer(double below, double times, Scale scale) {}
@@ -55,7 +55,11 @@ public record Scale(String sign, int decimals, int small, Optional<Finer> finer)
     return new Scale(sign, decimals, small, Optional.of(new Finer(least, times, scale)));
   }
 
-  /** Returns an amount in this unit, or in the finer one, with its sign. */
+  /**
+   * Returns an amount in this unit, or in the finer one, with its sign.
+   *
+   * @param value the amount (SI units)
+   */
   public String show(double value) {
     if (finer.isPresent() && Math.abs(value) < finer.get().below()) {
       String fine = finer.get().scale().show(value * finer.get().times());
@@ -64,7 +68,11 @@ public record Scale(String sign, int decimals, int small, Optional<Finer> finer)
     return rounded(value, Math.abs(value) < TEN ? small : decimals) + " " + sign;
   }
 
-  /** Returns a number with at most so many decimals, without zeros at its end. */
+  /**
+   * Returns a number with at most so many decimals, without zeros at its end.
+   *
+   * @param value the amount (SI units)
+   */
   public static String rounded(double value, int decimals) {
     String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
     String plain = text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;

@@ -6,7 +6,7 @@ import java.util.List;
 /**
  * What so many days need, low, expected and high.
  *
- * @param days how long
+ * @param days how long (days)
  * @param fresh fresh water needed
  * @param gray gray water that comes of it
  */
@@ -18,7 +18,13 @@ public record Demand(double days, Range fresh, Range gray) {
   /** See {@link #LOW}; both are our own estimates. */
   public static final double HIGH = 1.4;
 
-  /** A figure with its bounds (m³). */
+  /**
+   * A figure with its bounds (m³).
+   *
+   * @param low one in ten needs less (m³)
+   * @param expected half need less (m³)
+   * @param high nine in ten need less (m³)
+   */
   public record Range(double low, double expected, double high) {
 
     static Range around(double expected) {
@@ -30,7 +36,7 @@ public record Demand(double days, Range fresh, Range gray) {
    * Works out what is needed.
    *
    * @param habits who travels and what they use
-   * @param days how long, at least a quarter of a day
+   * @param days how long, at least a quarter of a day (days)
    * @param reserve share kept back on top, 0 to 1
    */
   public static Demand of(Habits habits, double days, double reserve) {

@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param id unique name
  * @param label what people call it
  * @param per whom it is counted for
- * @param times how often a day
+ * @param times how often a day (1)
  * @param litres what one time takes (L), unless the water runs
  * @param running how long the water runs each time, where it does; then litres do not count
  * @param grayShare share of it that ends in the gray tank, 0 to 1
@@ -71,7 +71,12 @@ public record Habit(
     }
   }
 
-  /** Makes a habit of so many litres a day for each person, whatever the season. */
+  /**
+   * Makes a habit of so many litres a day for each person, whatever the season.
+   *
+   * @param litres for each of a day (L)
+   * @param grayShare what of it runs to the gray tank (0 to 1)
+   */
   public static Habit daily(String id, String label, double litres, double grayShare) {
     return new Habit(
         id, label, Per.PERSON, 1, litres, Optional.empty(), grayShare, 1, "Entered by hand");

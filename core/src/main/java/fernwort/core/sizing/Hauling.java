@@ -12,7 +12,7 @@ import fernwort.core.say.Refusal;
  * @param perTrip how many go on one trip
  * @param trips how many trips
  * @param load what the fullest trip weighs, containers included (kg)
- * @param price what it costs in all, in the currency the prices were given in
+ * @param price what it costs in all, in the currency the prices were given in (any money)
  */
 public record Hauling(int containers, int perTrip, int trips, double load, double price) {
 
@@ -39,7 +39,7 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
    * @param container what it is fetched in
    * @param payload what may be carried on one trip (kg)
    * @param perVolume price of water (per m³)
-   * @param perTrip price of a trip
+   * @param perTrip price of a trip (m³)
    * @throws Refusal when not even one full container may be carried
    */
   public static Hauling of(

@@ -13,7 +13,7 @@ import java.util.Optional;
  *
  * @param fresh what each fresh tank still gives
  * @param freshPerDay fresh water used in a day (m³)
- * @param freshDays days until the last of it is drawn; infinite when nothing is used
+ * @param freshDays days until the last of it is drawn; infinite when nothing is used (days)
  * @param gray the room left in each gray tank
  * @param grayPerDay gray water made in a day (m³)
  * @param grayDays days until gray is full, when the rig has a gray tank

@@ -77,7 +77,12 @@ public record PumpAndLines(
    */
   public record Need(double flow, double pressure, double given) {}
 
-  /** What a line takes (Pa) of the pressure, at its flow (m³/s). */
+  /**
+   * What a line takes (Pa) of the pressure, at its flow (m³/s).
+   *
+   * @param flow what it takes (m³/s)
+   * @param pressure at this pressure (Pa)
+   */
   public record Taken(String line, double flow, double pressure) {}
 
   /**

@@ -25,7 +25,7 @@ public record GaugeCurve(List<Point> points, double doubt) {
   /**
    * A look.
    *
-   * @param shows what the gauge shows, in its own steps or millimetres
+   * @param shows what the gauge shows, in its own steps or millimetres (steps)
    * @param holds what the tank holds (m³)
    */
   public record Point(double shows, double holds) {}
@@ -33,8 +33,8 @@ public record GaugeCurve(List<Point> points, double doubt) {
   /**
    * A known fill between two readings.
    *
-   * @param before what the gauge showed before
-   * @param after what it showed after
+   * @param before what the gauge showed before (steps)
+   * @param after what it showed after (steps)
    * @param poured what came in between (m³)
    */
   public record Fill(double before, double after, double poured) {
@@ -69,7 +69,7 @@ public record GaugeCurve(List<Point> points, double doubt) {
    * @param looks what was seen of known contents
    * @param fills known fills between two readings
    * @param shape what the tank holds by its shape (m³) when the gauge shows something
-   * @param most what the gauge shows of a full tank
+   * @param most what the gauge shows of a full tank (m³)
    * @throws Refusal when there are too few looks
    */
   public static GaugeCurve of(

@@ -1,7 +1,6 @@
 package fernwort.core.tank;
 
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.tank.Gauge;
 import fernwort.core.rig.Slope;
 
 /**

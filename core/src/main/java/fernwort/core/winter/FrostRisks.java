@@ -56,7 +56,11 @@ public final class FrostRisks {
     return new FrostRisks(network, now, cold, Map.of()).all();
   }
 
-  /** Returns what is left, each with the one thing that would get more of it out, if one does. */
+  /**
+   * Returns what is left, each with the one thing that would get more of it out, if one does.
+   *
+   * @param cold the cold to stand (K)
+   */
   public static List<FrostRisk> withHelp(Network network, Wintering now, double cold) {
     return new FrostRisks(network, now, cold, Helping.acts(network, now, cold)).all();
   }

@@ -21,8 +21,9 @@ import java.util.TreeMap;
  *
  * @param losses by how much the losses of fittings
  * @param pump by how much the pumps' free flow; 1 where too few taps tell
- * @param off how far the flows are off with it, root of the mean square of their logarithms
- * @param offBefore the same as described
+ * @param off how far the flows are off with it, root of the mean square of their logarithms (share
+ *     of a flow)
+ * @param offBefore the same as described (share of a flow)
  * @param flows flow of each fixture with it (m³/s)
  */
 public record ModelFit(
@@ -32,6 +33,8 @@ public record ModelFit(
    * A factor with what would do as well.
    *
    * @param times by how much (1 leaves all as it is)
+   * @param low lower end of what fits (1)
+   * @param high upper end of what fits (1)
    */
   public record Factor(double times, double low, double high) {}
 
@@ -100,7 +103,12 @@ public record ModelFit(
         flows(after, Hydraulics.of(after), state, timed));
   }
 
-  /** Returns a rig with the losses of all fittings and the free flow of supply pumps changed. */
+  /**
+   * Returns a rig with the losses of all fittings and the free flow of supply pumps changed.
+   *
+   * @param losses factor on all loss coefficients (1)
+   * @param pump factor on what pumps give (1)
+   */
   public static Rig with(Rig rig, double losses, double pump) {
     return new Rig(
         rig.name(),

@@ -47,13 +47,32 @@ public record Template(Paper paper, List<Page> pages) {
   /** Something drawn on a sheet (mm). */
   public sealed interface Mark {}
 
-  /** A straight line. */
+  /**
+   * A straight line.
+   *
+   * @param x1 first end, from the left edge of the paper (mm)
+   * @param y1 first end, from the upper edge of the paper (mm)
+   * @param x2 second end, from the left edge of the paper (mm)
+   * @param y2 second end, from the upper edge of the paper (mm)
+   */
   public record Segment(double x1, double y1, double x2, double y2, boolean bold) implements Mark {}
 
-  /** A circle. */
+  /**
+   * A circle.
+   *
+   * @param x middle, from the left edge of the paper (mm)
+   * @param y middle, from the upper edge of the paper (mm)
+   * @param radius its radius (mm)
+   */
   public record Ring(double x, double y, double radius, boolean dashed) implements Mark {}
 
-  /** Words, their left end on this line of writing. */
+  /**
+   * Words, their left end on this line of writing.
+   *
+   * @param x where it begins, from the left edge of the paper (mm)
+   * @param y its line, from the upper edge of the paper (mm)
+   * @param size of its letters (mm)
+   */
   public record Words(double x, double y, double size, String text) implements Mark {}
 
   /** The line by which the printer is checked (mm). */

@@ -39,9 +39,9 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
   /**
    * Accelerations as multiples of gravity.
    *
-   * @param down on a bump, its own weight counted
-   * @param along when braking
-   * @param across in a bend
+   * @param down on a bump, its own weight counted (times gravity)
+   * @param along when braking (times gravity)
+   * @param across in a bend (times gravity)
    */
   public record Moving(double down, double along, double across) {
 

@@ -64,6 +64,9 @@ public record Automation(Aim purpose, List<Rule> rules) {
 
   /**
    * Keeps a tank between two marks: a valve or pump lets water in at the lower, until the upper.
+   *
+   * @param low lower mark (share of the tank, 0 to 1)
+   * @param high upper mark (share of the tank, 0 to 1)
    */
   public static Automation keepBetween(
       Rig rig, String tank, String actor, double low, double high) {
@@ -75,7 +78,11 @@ public record Automation(Aim purpose, List<Rule> rules) {
             new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
   }
 
-  /** Shuts a valve, or stops a pump, when a tank is full. */
+  /**
+   * Shuts a valve, or stops a pump, when a tank is full.
+   *
+   * @param high mark to stop at (share of the tank, 0 to 1)
+   */
   public static Automation stopWhenFull(Rig rig, String tank, String actor, double high) {
     marks(0, high);
     return new Automation(
@@ -86,6 +93,8 @@ public record Automation(Aim purpose, List<Rule> rules) {
   /**
    * Changes from one tank to another when the first runs dry: from its valve to another's, or with
    * one selector that stands between them.
+   *
+   * @param low mark at which the first counts as dry (share of the tank, 0 to 1)
    */
   public static Automation changeWhenDry(
       Rig rig, String tank, String other, String from, String to, double low) {
@@ -98,7 +107,12 @@ public record Automation(Aim purpose, List<Rule> rules) {
     return new Automation(Aim.CHANGE_WHEN_DRY, List.of(new Rule(new Low(tank, low), turns)));
   }
 
-  /** Tops a tank up from another one, and stops when that one is nearly dry. */
+  /**
+   * Tops a tank up from another one, and stops when that one is nearly dry.
+   *
+   * @param low mark to begin at (share of the tank, 0 to 1)
+   * @param high mark to stop at (share of the tank, 0 to 1)
+   */
   public static Automation topUp(
       Rig rig, String tank, String other, String actor, double low, double high) {
     marks(low, high);

@@ -23,7 +23,12 @@ public record Fixture(
     Type use, boolean drinking, double ratedFlow, double ratedPressure, Optional<Double> restrictor)
     implements Tap {
 
-  /** Makes a fixture without a restrictor. */
+  /**
+   * Makes a fixture without a restrictor.
+   *
+   * @param ratedFlow what it gives at its rated pressure (m³/s)
+   * @param ratedPressure pressure at which it gives that (Pa)
+   */
   public Fixture(Type use, boolean drinking, double ratedFlow, double ratedPressure) {
     this(use, drinking, ratedFlow, ratedPressure, Optional.empty());
   }

@@ -58,12 +58,22 @@ public record HoseInlet(
   /** Open to the air. */
   public static final Position OPEN = new Position("open", "cap off, no hose");
 
-  /** Makes an inlet whose tap nobody timed. */
+  /**
+   * Makes an inlet whose tap nobody timed.
+   *
+   * @param mainsPressure pressure of the tap at no flow (Pa)
+   * @param outsideHeight height of outside water over the ground (m)
+   */
   public HoseInlet(double mainsPressure, double outsideHeight) {
     this(mainsPressure, outsideHeight, Optional.empty());
   }
 
-  /** Makes an inlet whose outside water nobody drinks. */
+  /**
+   * Makes an inlet whose outside water nobody drinks.
+   *
+   * @param mainsPressure pressure of the tap at no flow (Pa)
+   * @param outsideHeight height of outside water over the ground (m)
+   */
   public HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow) {
     this(mainsPressure, outsideHeight, tapFlow, Optional.empty());
   }

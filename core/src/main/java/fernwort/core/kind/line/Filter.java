@@ -31,7 +31,12 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   /** What passes a cartridge of which nobody said when it clogs (m³); own choice. */
   private static final double CARTRIDGE = 2;
 
-  /** Makes a filter that stays as clean as it is. */
+  /**
+   * Makes a filter that stays as clean as it is.
+   *
+   * @param ratedFlow flow at which its loss is given (m³/s)
+   * @param ratedLoss what it takes at that flow when clean (Pa)
+   */
   public Filter(Grade grade, double ratedFlow, double ratedLoss) {
     this(grade, ratedFlow, ratedLoss, Optional.empty());
   }

@@ -53,7 +53,11 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
     return Math.cbrt(4 / Math.PI * ASPECT * ASPECT * volume);
   }
 
-  /** Makes a heater of unknown power. */
+  /**
+   * Makes a heater of unknown power.
+   *
+   * @param drainHeight of its drain above its bottom (m)
+   */
   public Heater(Type works, boolean relief, double drainHeight) {
     this(works, relief, drainHeight, Optional.empty());
   }

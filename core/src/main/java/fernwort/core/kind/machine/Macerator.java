@@ -37,7 +37,12 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
     return LIFTS;
   }
 
-  /** Makes a macerator of which nobody knows how long it may run dry. */
+  /**
+   * Makes a macerator of which nobody knows how long it may run dry.
+   *
+   * @param freeFlow what it gives against nothing (m³/s)
+   * @param shutOffPressure pressure at which it gives nothing (Pa)
+   */
   public Macerator(double freeFlow, double shutOffPressure) {
     this(freeFlow, shutOffPressure, Optional.empty());
   }

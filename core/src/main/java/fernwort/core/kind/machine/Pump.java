@@ -55,7 +55,15 @@ public record Pump(
   /** How long a pump is let run dry at the most (s): nothing more comes after it. */
   public static final double DRY_SECONDS = 15;
 
-  /** Makes a pump of which nobody knows how long it may run dry. */
+  /**
+   * Makes a pump of which nobody knows how long it may run dry.
+   *
+   * @param shutOffPressure pressure at which it gives nothing (Pa)
+   * @param freeFlow what it gives against nothing (m³/s)
+   * @param cutIn pressure below which its switch starts it (Pa)
+   * @param cutOut pressure at which its switch stops it (Pa)
+   * @param selfPriming how high it draws water up dry (m)
+   */
   public Pump(
       Duty duty,
       Type works,

@@ -19,7 +19,12 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
     probes = probes.filter(p -> !p.isEmpty()).map(List::copyOf);
   }
 
-  /** Makes a gauge of which nobody measured where its lamps light. */
+  /**
+   * Makes a gauge of which nobody measured where its lamps light.
+   *
+   * @param x where it is, along the tank (m)
+   * @param y where it is, across the tank (m)
+   */
   public Gauge(GaugeKind kind, int steps, double x, double y) {
     this(kind, steps, x, y, Optional.empty());
   }
@@ -106,6 +111,7 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
    * Returns how many steps or lamps it shows at a height of the water (m).
    *
    * @param depth of the tank inside (m)
+   * @param height of the water (m)
    */
   public int shows(double height, double depth) {
     int shows = 0;

@@ -38,7 +38,12 @@ public final class Air {
 
   private double in;
 
-  /** Makes the air of a tank of so much room that holds so much water (m³). */
+  /**
+   * Makes the air of a tank of so much room that holds so much water (m³).
+   *
+   * @param capacity of the tank (m³)
+   * @param volume of its water (m³)
+   */
   public Air(double capacity, double volume) {
     this.capacity = capacity;
     amount = ATMOSPHERE * room(volume);

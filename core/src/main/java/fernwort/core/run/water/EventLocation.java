@@ -35,7 +35,12 @@ public final class EventLocation {
     parts = other.parts.clone();
   }
 
-  /** Returns the volumes some time after the start of a step whose slopes are these. */
+  /**
+   * Returns the volumes some time after the start of a step whose slopes are these.
+   *
+   * @param seconds since the beginning of the step (s)
+   * @param over how long the step is (s)
+   */
   public double[] after(Rates start, Rates end, double seconds, double over) {
     double bent = seconds * seconds / (2 * over);
     double[] moved = new double[tanks.count()];

@@ -45,7 +45,11 @@ public final class Locks {
     since = time;
   }
 
-  /** Tells whether locks have stood so long that they should be looked at anew. */
+  /**
+   * Tells whether locks have stood so long that they should be looked at anew.
+   *
+   * @param time since the beginning of the run (s)
+   */
   public boolean areStale(double time) {
     return !locked.isEmpty() && time > since + TRUSTED;
   }
@@ -72,6 +76,8 @@ public final class Locks {
   /**
    * Returns a tank whose shut-in air comes to its balance within a step, hardly moving: a step
    * beyond would overshoot it, and swing about it without an end.
+   *
+   * @param seconds how long the step is (s)
    */
   public OptionalInt balanced(Rates start, Rates end, double seconds, StepControl pace) {
     return first(
@@ -85,7 +91,11 @@ public final class Locks {
         });
   }
 
-  /** Returns a tank whose shut-in air would swing by more than a coarse step can follow. */
+  /**
+   * Returns a tank whose shut-in air would swing by more than a coarse step can follow.
+   *
+   * @param seconds how long the step is (s)
+   */
   public OptionalInt swinging(Rates start, Rates end, double seconds) {
     return first(
         start,

@@ -76,12 +76,23 @@ public final class StepControl {
     return error > tolerance;
   }
 
-  /** Returns a shorter step in place of one that made too large an error (m³). */
+  /**
+   * Returns a shorter step in place of one that made too large an error (m³).
+   *
+   * @param tried the step that was tried (s)
+   * @param error its error in a volume (m³)
+   */
   public double shorter(double tried, double error) {
     return Math.max(shortest, tried * Math.max(0.2, 0.9 * Math.sqrt(tolerance / error)));
   }
 
-  /** Learns from a step that was tried and of which so much was taken (s), with its error (m³). */
+  /**
+   * Learns from a step that was tried and of which so much was taken (s), with its error (m³).
+   *
+   * @param tried the step that was tried (s)
+   * @param taken the step that was taken (s)
+   * @param error its error in a volume (m³)
+   */
   public void learn(double tried, double taken, double error) {
     step = error > 0 ? taken * Math.clamp(0.9 * Math.sqrt(tolerance / error), 0.3, 4) : 4 * tried;
   }

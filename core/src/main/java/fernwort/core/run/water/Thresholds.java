@@ -64,7 +64,11 @@ public final class Thresholds {
     return new Thresholds(middle, rising, falling);
   }
 
-  /** Returns a number that differs between volumes with a threshold between them. */
+  /**
+   * Returns a number that differs between volumes with a threshold between them.
+   *
+   * @param volume of the tank's water (m³)
+   */
   public int part(double volume) {
     int part = 0;
     for (double threshold : middle) {

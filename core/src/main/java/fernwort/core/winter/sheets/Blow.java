@@ -24,7 +24,7 @@ public record Blow(String outlet, double length, double pressure, int bursts, Li
    *
    * @param line its id
    * @param speed of the air (m/s)
-   * @param wallis Wallis' number: 1 or more carries water up and out
+   * @param wallis Wallis' number: 1 or more carries water up and out (1)
    * @param low water that stays, at least (m³)
    * @param high at most (m³)
    */

@@ -10,7 +10,7 @@ import fernwort.core.say.Refusal;
  * @param pressure where its regulator is set, over the air's (Pa)
  * @param strength share of glycol in the antifreeze, from its label (0 to 1)
  * @param jug what a jug of it holds (m³)
- * @param price what a jug costs, in any money
+ * @param price what a jug costs, in any money (any money)
  * @param blown whether the lines of a mix are blown out, too
  * @param cups whether the traps of a mix get antifreeze; else their plugs come out
  */
@@ -24,7 +24,16 @@ public record WinterWish(
     boolean blown,
     boolean cups) {
 
-  /** Makes a wish whose mix is drained by fall, with antifreeze in the traps. */
+  /**
+   * Makes a wish whose mix is drained by fall, with antifreeze in the traps.
+   *
+   * @param cold the cold the rig shall stand (K)
+   * @param air free air that the compressor gives (m³/s)
+   * @param pressure where its regulator is set, over the air's (Pa)
+   * @param strength share of glycol in the antifreeze (0 to 1)
+   * @param jug what a jug of it holds (m³)
+   * @param price what a jug costs (any money)
+   */
   public WinterWish(
       double cold, double air, double pressure, double strength, double jug, double price) {
     this(cold, air, pressure, strength, jug, price, false, true);

@@ -71,7 +71,7 @@ final class GaugeDoubt {
     return switch (gauge.kind().shows()) {
       case STEPS, LAMPS -> {
         Fact.Seen step =
-            gauge.isLamps()
+            gauge.hasLamps()
                 ? lamps(at, room, gauge, volume)
                 : new Fact.Seen(at, volume, step(capacity / gauge.steps()), true);
         boolean isStep =
@@ -112,7 +112,7 @@ final class GaugeDoubt {
   private static double held(TankRoom room, Gauge gauge, int step) {
     double depth = room.highest(Slope.LEVEL);
     double height =
-        gauge.isLamps()
+        gauge.hasLamps()
             ? (gauge.from(step, depth) + gauge.upTo(step, depth)) / 2
             : depth * step / gauge.steps();
     return room.volumeBelow(height, Slope.LEVEL);

@@ -5,6 +5,7 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
+import fernwort.core.kind.machine.Heater;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
@@ -119,10 +120,18 @@ public final class EverythingOpen {
       Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
           .map(Position::id)
           .distinct()
-          .filter(p -> part.kind().opensToDrain(p) && !isSo(now, part, p) && leads(now, part, p))
+          .filter(p -> opens(part, p) && !isSo(now, part, p) && leads(now, part, p))
           .forEach(p -> turns.add(new Turn(part.id(), p)));
     }
     return turns;
+  }
+
+  /**
+   * Tells whether a position opens a part; on a plug that an instant heater may have none counts.
+   */
+  private static boolean opens(Part part, String position) {
+    boolean plug = position.equals(Heater.DRAINED.id());
+    return part.kind().opensToDrain(position) && (!plug || part.kind().drained().isPresent());
   }
 
   private static boolean isSo(Wintering now, Part part, String position) {

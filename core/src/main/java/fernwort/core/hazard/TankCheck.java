@@ -276,7 +276,7 @@ final class TankCheck implements Check {
   }
 
   private static Warning filling(Scene scene, String tank, boolean inUse) {
-    boolean blind = ((Tank) scene.part(tank).kind()).gauge().isBlind();
+    boolean blind = ((Tank) scene.part(tank).kind()).gauge().showsNothing();
     String label = scene.label(tank);
     if (inUse || blind) {
       return new Warning(

@@ -23,7 +23,7 @@ public record GaugeScale(Tank tank, TankRoom room) {
   /** Returns what the tank holds (m³) when the gauge shows so many steps, or so wet a stick (m). */
   public double volume(double shows) {
     double highest = room.highest(Slope.LEVEL);
-    if (tank.gauge().isLamps()) {
+    if (tank.gauge().hasLamps()) {
       int lit = Math.clamp(Math.round(shows), 0, tank.gauge().steps());
       return new Reading.Steps(lit).volume(tank, room, Slope.LEVEL);
     }

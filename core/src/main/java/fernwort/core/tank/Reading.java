@@ -77,7 +77,7 @@ public sealed interface Reading {
       }
       double depth = room.highest(Slope.LEVEL);
       double wet =
-          gauge.isLamps()
+          gauge.hasLamps()
               ? (gauge.from(lit, depth) + gauge.upTo(lit, depth)) / 2
               : Math.min(depth, depth * lit / gauge.steps());
       return new Stick(wet).volume(tank, room, slope);

@@ -59,13 +59,18 @@ class BackupTest {
     try {
       String said = AtRest.restore(folder, from, NOON, StoredRigs.look());
       assertThat(said).startsWith("Restored from");
-      Path again = home.resolve("again.json");
-      Files.deleteIfExists(again);
-      AtRest.backUp(folder, again, NOON);
-      return Files.readString(again);
+      return backedUp(folder);
     } finally {
       folder.release();
     }
+  }
+
+  /** What a folder holds, as a backup of it. */
+  private String backedUp(DataFolder folder) throws IOException {
+    Path again = home.resolve("again.json");
+    Files.deleteIfExists(again);
+    AtRest.backUp(folder, again, NOON);
+    return Files.readString(again);
   }
 
   @Test
@@ -81,6 +86,7 @@ class BackupTest {
     first.release();
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     AtRest.restore(folder, packed, NOON, StoredRigs.look());
+    assertThat(backedUp(folder)).isEqualTo(text);
     folder.release();
     assertThat(packed.toFile().length()).isLessThan(text.length() / 3);
   }
@@ -135,6 +141,7 @@ class BackupTest {
     Files.write(folder.database(), new byte[5000]);
     AtRest.restore(folder, backup, NOON, StoredRigs.look());
     FolderOpening.prepare(folder, NOON);
+    assertThat(backedUp(folder)).isEqualTo(text);
     folder.release();
   }
 

@@ -73,9 +73,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public List<Position> service() {
-    return works == Type.STORAGE
-        ? List.of(new Position("plugged", "drain plug in"), DRAINED)
-        : List.of();
+    return List.of(new Position("plugged", "drain plug in"), DRAINED);
   }
 
   @Override

@@ -65,18 +65,18 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
   }
 
   /** Tells whether it is lamps, each of which says "at least up to here". */
-  public boolean isLamps() {
+  public boolean hasLamps() {
     return kind.shows() == Shows.LAMPS;
   }
 
   /** Tells whether nothing shows its level. */
-  public boolean isBlind() {
+  public boolean showsNothing() {
     return kind.shows() == Shows.NOTHING;
   }
 
   /** Tells whether it shows steps. */
   public boolean showsSteps() {
-    return kind.shows() == Shows.STEPS || isLamps();
+    return kind.shows() == Shows.STEPS || hasLamps();
   }
 
   /**
@@ -89,7 +89,7 @@ public record Gauge(GaugeKind kind, int steps, double x, double y, Optional<List
     if (shows <= 0) {
       return 0;
     }
-    return isLamps() ? probe(shows, depth) : (shows - 0.5) / steps * depth;
+    return hasLamps() ? probe(shows, depth) : (shows - 0.5) / steps * depth;
   }
 
   /**

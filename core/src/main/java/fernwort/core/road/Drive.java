@@ -247,6 +247,17 @@ public record Drive(String words, List<Stretch> stretches) {
     return valves;
   }
 
+  /** Returns the valves on overflow lines with the position that opens them, by id. */
+  public static Map<String, String> travelValvesOpen(Rig rig) {
+    Map<String, String> open = new TreeMap<>();
+    for (String id : travelValves(rig).keySet()) {
+      if (rig.part(id).kind() instanceof TwoWayValve valve) {
+        valve.opened().ifPresent(stop -> open.put(id, stop.id()));
+      }
+    }
+    return open;
+  }
+
   /** Returns the rig with every overflow raised over its tank and open to air at its crest. */
   public static Rig withRaisedVents(Rig rig) {
     Rig changed = rig;

@@ -58,7 +58,10 @@ final class MoveFinder extends Finder {
                 new Condition.Breathes(to.id()),
                 new Condition.Tight(to.id()));
     if (drives == PUMPED) {
-      goal = goal.and(new Condition.Relieved(to.id(), from.id()));
+      goal =
+          goal.and(
+              new Condition.Relieved(to.id(), from.id()),
+              new Condition.NoReturn(from.id(), to.id()));
     }
     Goal end =
         Goal.of(drives == PUMPED ? pumpsOff() : Map.of()).and(new Condition.Quiet(from.id()));

@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.network.Network;
 import fernwort.core.road.Drive;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,7 +40,7 @@ final class RoadFinder extends Finder {
         "arrive",
         "Arrive: let the tanks breathe",
         "",
-        List.of(Stage.of(Goal.of(Map.of()).and(Condition.breathing(rig.tanks().toList())))));
+        List.of(Stage.of(arrived())));
     add(
         Job.Kind.REST,
         "rest",
@@ -48,5 +49,15 @@ final class RoadFinder extends Finder {
         List.of(Stage.of(Goal.of(rest.positions()))),
         Caution.PRESSURE,
         Caution.HEATER);
+  }
+
+  /**
+   * What was shut for the drive is open again, every tank breathes, and none of them runs out now
+   * that air gets in.
+   */
+  private Goal arrived() {
+    List<Condition> conditions = new ArrayList<>(Condition.breathing(rig.tanks().toList()));
+    rig.tanks().forEach(t -> conditions.add(new Condition.Kept(t.id())));
+    return Goal.of(Drive.travelValvesOpen(rig)).and(conditions);
   }
 }

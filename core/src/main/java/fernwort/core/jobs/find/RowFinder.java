@@ -56,7 +56,9 @@ final class RowFinder extends Filling {
             "fill-through-" + first.id() + "-" + inlet.id(),
             Message.words(through(linked)),
             names(row, linked),
-            linked ? throughLink(row, inlet) : overflowing(row, inlet));
+            linked
+                ? isStaircase(row) ? downTheLink(row, inlet) : throughLink(row, inlet)
+                : overflowing(row, inlet));
       }
     }
   }
@@ -178,6 +180,35 @@ final class RowFinder extends Filling {
             onward(Goal.of(Map.of(inlet.id(), HoseInlet.HOSE.id())), row, true),
             new Until(Until.What.LEVEL, first.id()));
     return List.of(filling, levelling, filling);
+  }
+
+  /** Tells whether each tank of a row stands lower than the water of the one before it. */
+  private boolean isStaircase(List<Part> row) {
+    for (int i = 1; i < row.size(); i++) {
+      Part low = row.get(i);
+      double top = low.height() + network.room(low.id()).highest(Slope.LEVEL);
+      if (row.get(i - 1).height() < top) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /**
+   * Fills low tanks through a high one: the link stands open until the lowest is full, is shut, and
+   * the high one filled up last.
+   */
+  private List<Stage> downTheLink(List<Part> row, Part inlet) {
+    Part first = row.getFirst();
+    Stage through =
+        Stage.of(
+            onward(filling(first, inlet).goal(), row, true),
+            new Until(Until.What.FULL, row.getLast().id()));
+    Stage up =
+        Stage.of(
+            filling(first, inlet).goal().and(new Condition.Quiet(first.id())),
+            new Until(Until.What.FULL, first.id()));
+    return List.of(through, up);
   }
 
   /** Water may run from each tank of a row to its neighbours. */

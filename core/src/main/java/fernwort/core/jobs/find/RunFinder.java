@@ -12,6 +12,8 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.PortableContainer;
+import fernwort.core.kind.end.Tap;
+import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.HandleDistance.Pumped;
@@ -36,6 +38,7 @@ final class RunFinder extends Finder {
   private void run() {
     for (Part tank : fresh) {
       List<Part> taps = taps(tank.id(), Pumped.EITHER);
+      runOutsideWhileFilling(tank);
       if (taps.isEmpty()) {
         missing(
             "Run the taps from " + tank.label(),
@@ -94,7 +97,34 @@ final class RunFinder extends Finder {
         "run-" + tank.id() + suffix,
         "Run the taps from " + tank.label(),
         suffix.isEmpty() && !other ? "" : by,
-        List.of(stage));
+        suffix.isEmpty() ? withHot(stage, tank, taps) : List.of(stage));
+  }
+
+  /** Behind a heater the hot side belongs to it, where the rig can do it as it stands. */
+  private List<Stage> withHot(Stage cold, Part tank, List<Part> taps) {
+    List<Stage> stages = new ArrayList<>(List.of(cold));
+    for (Part heater : parts(p -> p.kind().is(Purpose.HEATS))) {
+      taps.stream()
+          .filter(t -> t.kind() instanceof Tap tap && tap.mixes())
+          .filter(t -> joins(tank.id(), heater.id(), Pumped.EITHER))
+          .filter(t -> joins(heater.id(), t.id(), Pumped.NO))
+          .findFirst()
+          .ifPresent(tap -> stages.add(hot(tank, heater, tap)));
+    }
+    return stages;
+  }
+
+  private Stage hot(Part tank, Part heater, Part tap) {
+    Need need =
+        new Need(
+            tank(tank),
+            new End(End.Kind.FIXTURE, tap.id()),
+            joins(tank.id(), tap.id(), Pumped.YES) ? PUMPED : FALLING,
+            Optional.of(heater.id()));
+    Goal goal =
+        Goal.of(Map.of(), List.of(need), Map.of(tap.id(), Tap.HOT.id()))
+            .and(new Condition.Breathes(tank.id()));
+    return new Stage(goal, Optional.of(new Until(Until.What.RUNS_HOT, tap.id())), true);
   }
 
   private boolean joinsBothWays(Part tank, List<Part> taps) {
@@ -102,13 +132,23 @@ final class RunFinder extends Finder {
         && taps.stream().anyMatch(t -> joins(tank.id(), t.id(), Pumped.NO));
   }
 
+  /** Washing from a buffer tank: its hose points, where no tap on board hangs on it. */
+  private void runOutsideWhileFilling(Part tank) {
+    List<Part> points =
+        parts(p -> p.kind().is(Purpose.OUTSIDE) && joins(tank.id(), p.id(), Pumped.EITHER));
+    if (!points.isEmpty() && taps(tank.id(), Pumped.EITHER).isEmpty()) {
+      inlets.forEach(inlet -> runWhileFilling(tank, points.subList(0, 1), inlet));
+    }
+  }
+
   /** The pump serves the taps while the mains keep the tank full. */
   private void runWhileFilling(Part tank, List<Part> taps, Part inlet) {
     boolean pumped = taps.stream().allMatch(t -> joins(tank.id(), t.id(), Pumped.YES));
-    if (!pumped || !hasMains(inlet) || !joins(inlet.id(), tank.id(), Pumped.NO)) {
+    boolean outside = taps.getFirst().kind().is(Purpose.OUTSIDE);
+    if (!pumped && !outside || !hasMains(inlet) || !joins(inlet.id(), tank.id(), Pumped.NO)) {
       return;
     }
-    List<Need> needs = new ArrayList<>(needs(tank(tank), taps, PUMPED));
+    List<Need> needs = new ArrayList<>(needs(tank(tank), taps, pumped ? PUMPED : FALLING));
     needs.add(Need.of(new Source(Source.Kind.MAINS, inlet.id()), into(tank), MAINS));
     Goal goal =
         Goal.of(Map.of(inlet.id(), HoseInlet.MAINS.id()), needs, opened(taps))
@@ -120,7 +160,10 @@ final class RunFinder extends Finder {
     add(
         Job.Kind.RUN_FROM_TANK,
         "refill-" + tank.id() + "-" + inlet.id(),
-        "Run the taps from %s while the mains fill it".formatted(tank.label()),
+        (outside
+                ? "Use " + taps.getFirst().label() + " from %s while the mains fill it"
+                : "Run the taps from %s while the mains fill it")
+            .formatted(tank.label()),
         inlets.size() > 1 ? "at " + inlet.label() : "",
         List.of(Stage.of(goal)),
         Caution.STAY);
@@ -140,8 +183,22 @@ final class RunFinder extends Finder {
           "run-together",
           "Run the taps from all fresh tanks together",
           "",
-          List.of(Stage.of(Goal.of(Map.of(), needs, opened(taps.stream().distinct().toList())))));
+          List.of(
+              Stage.of(
+                  Goal.of(Map.of(), needs, opened(taps.stream().distinct().toList()))
+                      .letting(betweenTanks()))));
     }
+  }
+
+  /** Joined tanks come to one level; that the fuller runs into the other is no harm. */
+  private List<Need> betweenTanks() {
+    List<Need> between = new ArrayList<>();
+    for (Part from : fresh) {
+      fresh.stream()
+          .filter(to -> !to.equals(from))
+          .forEach(to -> between.add(Need.of(tank(from), into(to), FALLING)));
+    }
+    return between;
   }
 
   private void outside(Part inlet) {
@@ -151,6 +208,28 @@ final class RunFinder extends Finder {
       boolean fit = ((HoseInlet) inlet.kind()).drinksOutside();
       draw(inlet, source, HoseInlet.OUTSIDE, taps, fit, "by " + inlet.label());
     }
+    parts(p -> p.kind().is(Purpose.OUTSIDE) && joins(inlet.id(), p.id(), Pumped.YES))
+        .forEach(point -> outsideToHose(inlet, point));
+  }
+
+  /** Straight from a pond to a hose, no tank between. */
+  private void outsideToHose(Part inlet, Part point) {
+    Source source = new Source(Source.Kind.OUTSIDE, inlet.id());
+    List<Part> hose = List.of(point);
+    Goal goal =
+        Goal.of(
+                Map.of(inlet.id(), HoseInlet.OUTSIDE.id()),
+                needs(source, hose, PUMPED),
+                opened(hose))
+            .accepting(Warning.Code.UNSAFE_WATER);
+    add(
+        Job.Kind.DRAW_OUTSIDE,
+        "draw-" + point.id() + "-" + inlet.id(),
+        "Pump outside water at %s to %s".formatted(inlet.label(), point.label()),
+        "",
+        List.of(Stage.of(goal, new Until(Until.What.RUNS, point.id()))),
+        Caution.UNSAFE_SOURCE,
+        Caution.STAY);
   }
 
   /** A jug, bladder or barrel that a pump draws from. */

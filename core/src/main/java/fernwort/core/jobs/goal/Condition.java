@@ -159,6 +159,29 @@ public sealed interface Condition {
     }
   }
 
+  /** What is moved into a tank does not run back to where it came from. */
+  record NoReturn(String from, String to) implements Condition {
+    @Override
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return stray(
+          scout.ways(scout.probed(setting), levels),
+          w -> w.source().part().equals(to) && w.end().part().equals(from));
+    }
+  }
+
+  /** Nothing runs out of a tank onto the ground or by its dump. */
+  record Kept(String tank) implements Condition {
+    @Override
+    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return stray(
+          scout.ways(scout.probed(setting), levels),
+          w ->
+              w.source().kind() == Source.Kind.TANK
+                  && w.source().part().equals(tank)
+                  && Tight.loses(scout, w));
+    }
+  }
+
   /** No water moves at all. */
   record Still() implements Condition {
     @Override
@@ -212,7 +235,7 @@ public sealed interface Condition {
           .map(w -> new Fault.Leaking(tank, w));
     }
 
-    private static boolean loses(ConditionEvaluator scout, FlowPath way) {
+    static boolean loses(ConditionEvaluator scout, FlowPath way) {
       return switch (way.end().kind()) {
         case GROUND -> !scout.network().rig().part(way.end().part()).kind().letsAir();
         case DUMP -> true;

@@ -35,17 +35,18 @@ public record Job(
     RUN_FROM_TANK("Run the taps", Is.RUNS_TAPS, Is.FROM_TANK, Is.PRESSES),
     RUN_FROM_MAINS("Run the taps", Is.RUNS_TAPS, Is.PRESSES),
     DRAW_OUTSIDE("Run the taps", Is.RUNS_TAPS, Is.OUTSIDE_WATER, Is.PRESSES),
-    FILL_FROM_MAINS("Fill", Is.FROM_MAINS, Is.STOPS_AT_A_MARK, Is.PRESSES),
-    FILL_ALL("Fill", Is.FROM_MAINS),
-    FILL_BY_HAND("Fill", Is.BY_HAND),
-    FILL_FROM_JUG("Fill", Is.BY_HAND),
-    FILL_FROM_OUTSIDE("Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES),
-    MOVE("Move water", Is.MOVES, Is.PRESSES),
-    FILTER_AGAIN("Move water"),
+    FILL_FROM_MAINS("Fill", Is.FROM_MAINS, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
+    FILL_ALL("Fill", Is.FROM_MAINS, Is.PUTS_BACK),
+    FILL_BY_HAND("Fill", Is.BY_HAND, Is.PUTS_BACK),
+    FILL_FROM_JUG("Fill", Is.BY_HAND, Is.PUTS_BACK),
+    FILL_FROM_OUTSIDE(
+        "Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
+    MOVE("Move water", Is.MOVES, Is.PRESSES, Is.PUTS_BACK),
+    FILTER_AGAIN("Move water", Is.PUTS_BACK),
     RINSE("Outside", Is.PRESSES),
     HEAT("Hot water", Is.PRESSES),
     RECIRCULATE("Hot water", Is.PRESSES),
-    EMPTY_GRAY("Empty", Is.LETS_A_TANK_OUT),
+    EMPTY_GRAY("Empty", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
     EMPTY_OUT("Empty"),
     SHED("Empty", Is.LETS_A_TANK_OUT),
     DRIVE("On the road", Is.DRIVES_OFF),
@@ -94,7 +95,9 @@ public record Job(
     /** What follows is that water is drawn and filled in. */
     ARRIVES,
     /** A pump or the mains press in its settings. */
-    PRESSES
+    PRESSES,
+    /** At its end handles go back to where they stood. */
+    PUTS_BACK
   }
 
   /**
@@ -151,7 +154,9 @@ public record Job(
       POURED_OUT,
       PRESSURE,
       SLACK,
-      RUNS
+      RUNS,
+      /** A tap's hot side runs without spitting. */
+      RUNS_HOT
     }
   }
 

@@ -17,7 +17,13 @@ public sealed interface Step {
    * @param why what it is for, as a sentence
    * @param notice what to see, hear or feel
    */
-  record Move(String part, String from, String to, Message why, String notice) implements Step {}
+  record Move(String part, String from, String to, Message why, String notice) implements Step {
+
+    /** Returns the same move for another reason. */
+    public Move because(Message other) {
+      return new Move(part, from, to, other, notice);
+    }
+  }
 
   /**
    * Something to wait for or to check.

@@ -2,6 +2,7 @@ package fernwort.core.jobs.plan;
 
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Severity;
+import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
@@ -15,8 +16,11 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.jobs.wait.Waits;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
 import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
@@ -26,6 +30,7 @@ import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
+import fernwort.core.tank.TankFigures;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -33,6 +38,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * One plan in the making: each stage is planned, run, and planned again with what went wrong as a
@@ -118,11 +124,60 @@ final class Draft {
       }
       before = Optional.of(here);
     }
+    putBack();
     noteLoads();
+    noteNet();
     Optional<Plan.Trouble> nothing = nothingToDo(first);
     return nothing.isPresent()
         ? new Plan(job, List.of(), List.of(), notes, from, nothing)
         : plan(Optional.empty());
+  }
+
+  /**
+   * What was turned for the job goes back to where it stood, as far as that is safe: all of it, or
+   * else what was shut before.
+   */
+  private void putBack() {
+    if (!job.kind().is(Job.Is.PUTS_BACK)) {
+      return;
+    }
+    Set<String> left = job.stages().getLast().goal().musts().keySet();
+    Map<String, String> stood = new TreeMap<>();
+    Map<String, String> shut = new TreeMap<>();
+    for (Step step : steps) {
+      if (step instanceof Step.Move move && !left.contains(move.part())) {
+        Part part = network.rig().part(move.part());
+        String before = from.setting().of(move.part());
+        if (!before.equals(state().setting().of(move.part()))) {
+          stood.put(move.part(), before);
+          if (part.kind().rank(before) == Rank.WAY_SHUT) {
+            shut.put(move.part(), before);
+          }
+        }
+      }
+    }
+    if (!isPutBack(stood) && !shut.equals(stood)) {
+      isPutBack(shut);
+    }
+  }
+
+  private boolean isPutBack(Map<String, String> stood) {
+    if (stood.isEmpty()) {
+      return true;
+    }
+    int step = steps.size();
+    int note = notes.size();
+    Job.Stage back = Job.Stage.ifPossible(Goal.of(stood));
+    Optional<Plan.Trouble> trouble = stage(job.stages().size() - 1, back, List.of());
+    boolean done = trouble.isEmpty() && notes.size() == note;
+    notes.subList(note, notes.size()).clear();
+    for (int i = step; i < steps.size(); i++) {
+      if (steps.get(i) instanceof Step.Move move
+          && move.to().equals(from.setting().of(move.part()))) {
+        steps.set(i, move.because(Message.of("Back to where it stood.")));
+      }
+    }
+    return done;
   }
 
   /** How things stood when a stage began. */
@@ -288,6 +343,59 @@ final class Draft {
     }
   }
 
+  /**
+   * What a tank gains or loses while it is used and filled at once, and how long that lasts: the
+   * first tap that the job names stands open.
+   */
+  private void noteNet() {
+    Optional<String> tank = usedWhileFilled();
+    Map<String, String> taps = job.taps();
+    if (tank.isEmpty() || taps.isEmpty()) {
+      return;
+    }
+    Simulation used = run.copy();
+    Map.Entry<String, String> tap = taps.entrySet().iterator().next();
+    used.set(tap.getKey(), tap.getValue());
+    double net = used.moment().gains().getOrDefault(tank.get(), 0.0);
+    double drawn = used.moment().flows().fixture(tap.getKey());
+    double volume = state().volume(tank.get());
+    TankFigures figures = network.figures(network.rig().part(tank.get()), from.slope());
+    if (drawn < Flows.TRICKLE) {
+      return;
+    }
+    if (net < 0) {
+      notes.add(
+          Message.of(
+              "While {} runs, {} loses {} net: {} come in and {} go out. It lasts {}.",
+              label(tap.getKey()),
+              label(tank.get()),
+              Amount.flow(-net),
+              Amount.flow(drawn + net),
+              Amount.flow(drawn),
+              Amount.time(Math.max(0, volume - figures.stranded()) / -net)));
+    } else {
+      notes.add(
+          Message.of(
+              "While {} runs, {} gains {} net: {} come in and {} go out.",
+              label(tap.getKey()),
+              label(tank.get()),
+              Amount.flow(net),
+              Amount.flow(drawn + net),
+              Amount.flow(drawn)));
+    }
+  }
+
+  /** The tank that the job draws from and lets the mains fill at once, if it does. */
+  private Optional<String> usedWhileFilled() {
+    List<Need> needs = job.stages().stream().flatMap(s -> s.goal().needs().stream()).toList();
+    return needs.stream()
+        .filter(n -> n.source().kind() == Source.Kind.TANK)
+        .map(n -> n.source().part())
+        .filter(t -> job.kind().is(Job.Is.RUNS_TAPS))
+        .filter(t -> needs.stream().anyMatch(n -> n.end().part().equals(t)))
+        .findFirst();
+  }
+
   private void noteBorne(Fault fault) {
     if (fault instanceof Fault.Danger danger) {
       notes.add(Message.of("{}. {}", danger.warning().title(), danger.warning().mend()));
@@ -336,6 +444,7 @@ final class Draft {
       stage
           .until()
           .filter(until -> isAwaited(until, found))
+          .map(until -> heard(until, found))
           .ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
     }
     stageRun.tryTaps(stage.goal());
@@ -346,6 +455,19 @@ final class Draft {
   /** A pump whose way was open already is not listened to: nothing has to be done. */
   private static boolean isAwaited(Job.Until until, Planner.Found found) {
     return until.what() != Job.Until.What.PRESSURE || !found.turns().isEmpty();
+  }
+
+  /** The pump that is listened to is one that was switched on for it, where there are several. */
+  private Job.Until heard(Job.Until until, Planner.Found found) {
+    if (until.what() != Job.Until.What.PRESSURE
+        || found.after().of(until.part()).equals(Kind.ON)) {
+      return until;
+    }
+    return network.pumps().stream()
+        .filter(p -> p.kind() instanceof Pump && found.after().of(p.id()).equals(Kind.ON))
+        .findFirst()
+        .map(p -> new Job.Until(Job.Until.What.PRESSURE, p.id()))
+        .orElse(until);
   }
 
   private boolean isSlackAwaited(Job.Stage stage, Part part) {

@@ -111,7 +111,7 @@ public final class Planner {
       if (fromRest.isPresent()) {
         return fromRest.get();
       }
-      return new Blocked(targets.lastFault(), targets.isThrough());
+      return new Blocked(targets.obstacle(), targets.isThrough());
     }
     Optional<Sequence.Order> best =
         found.stream()

@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.wait.Waits;
+import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -25,6 +26,12 @@ import java.util.Set;
  * wrong becomes a condition, and it is planned again. Made once per rig; safe to share.
  */
 public final class Plans {
+
+  /** A tank that is filled from nearly nothing (share of it); own choice. */
+  private static final double NEARLY_EMPTY = 0.1;
+
+  /** One that is drawn from at the same time (share of it); own choice. */
+  private static final double DRAWN = 0.3;
 
   private final Network network;
   private final Planner planner;
@@ -64,7 +71,8 @@ public final class Plans {
    * A job that the layout allows.
    *
    * @param job the job
-   * @param trouble why no safe way leads there from rest with half-full tanks, if none does
+   * @param trouble why no safe way leads there from rest with half-full tanks, or with those that
+   *     are filled nearly empty, if none does
    * @param wanting whether no position of the handles does it at all, safe or not
    */
   public record Offer(Job job, Optional<Plan.Trouble> trouble, boolean wanting) {}
@@ -74,7 +82,33 @@ public final class Plans {
     Map<String, Double> half = new HashMap<>();
     network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
     State rest = new State(network.rig().atRest(), half, Slope.LEVEL);
-    return jobs.all().stream().map(j -> offer(j, full(j, rest))).toList();
+    return jobs.all().stream()
+        .map(j -> {
+          Offer offer = offer(j, full(j, rest));
+          // A float may have shut at half: what is filled is offered when it can be filled at all.
+          return offer.trouble().isPresent() && fills(j) ? offer(j, low(j, rest)) : offer;
+        })
+        .toList();
+  }
+
+  private static boolean fills(Job job) {
+    return job.stages().getFirst().goal().needs().stream()
+        .anyMatch(n -> n.end().kind() == End.Kind.TANK);
+  }
+
+  /** A state with the tanks that a job first fills nearly empty, its source as it was. */
+  private State low(Job job, State rest) {
+    State low = full(job, rest);
+    List<Need> needs = job.stages().getFirst().goal().needs();
+    for (Need need : needs) {
+      String tank = need.end().part();
+      boolean drawn = needs.stream().anyMatch(n -> n.source().part().equals(tank));
+      if (need.end().kind() == End.Kind.TANK) {
+        double share = drawn ? DRAWN : NEARLY_EMPTY;
+        low = low.withVolume(tank, share * network.room(tank).capacity());
+      }
+    }
+    return low;
   }
 
   private Offer offer(Job job, State rest) {

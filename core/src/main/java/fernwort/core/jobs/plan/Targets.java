@@ -39,6 +39,10 @@ final class Targets {
   /** How many settings more are looked at for one that needs no power to be safe. */
   private static final int MOST_FOR_BETTER = 120;
 
+  private static final int ANY = 1;
+  private static final int NO_HANDLE = 2;
+  private static final int DANGER = 3;
+
   /** How many settings more are looked at for others that are as near as the first. */
   private static final int MOST_FOR_TIES = 40;
 
@@ -53,7 +57,8 @@ final class Targets {
   private final List<Condition.Joined> joins;
   private final List<Condition.Linked> links;
   private final Map<Searched, HandleDistance.From> searched = new HashMap<>();
-  private Optional<Fault> last = Optional.empty();
+  private Optional<Fault> obstacle = Optional.empty();
+  private int truth;
   private boolean through;
 
   Targets(ConditionEvaluator scout, HandleDistance turns, Setting start) {
@@ -99,12 +104,13 @@ final class Targets {
         most = Math.min(most, looks + MOST_FOR_TIES);
         continue;
       }
-      last = fault;
       if (isBearable(fault.get())) {
         bearable.add(node.setting());
         most = Math.min(most, looks + MOST_FOR_BETTER);
       }
-      for (Turn turn : mends(node.setting(), fault.get())) {
+      Set<Turn> mends = mends(node.setting(), fault.get());
+      remember(fault.get(), mends);
+      for (Turn turn : mends) {
         follow(node, turn, nearest, seen).ifPresent(queue::add);
       }
     }
@@ -123,9 +129,20 @@ final class Targets {
     return through;
   }
 
-  /** Returns what was wrong with the last setting that was looked at in vain. */
-  Optional<Fault> lastFault() {
-    return last;
+  /**
+   * Returns what truly stands in the way: a danger where all that the job asks for was met, else
+   * what no handle mends, else what was wrong with the last setting that was looked at in vain.
+   */
+  Optional<Fault> obstacle() {
+    return obstacle;
+  }
+
+  private void remember(Fault fault, Set<Turn> mends) {
+    int rank = fault instanceof Fault.Danger ? DANGER : mends.isEmpty() ? NO_HANDLE : ANY;
+    if (rank > truth || rank == truth && rank == ANY) {
+      truth = rank;
+      obstacle = Optional.of(fault);
+    }
   }
 
   private Optional<Node> follow(Node node, Turn turn, int nearest, Set<Setting> seen) {

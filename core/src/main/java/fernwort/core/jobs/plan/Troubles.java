@@ -12,6 +12,12 @@ import fernwort.core.network.Turn;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
+import fernwort.core.kind.Given;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.machine.Pump;
+import fernwort.core.network.Connections;
+import fernwort.core.rig.Part;
+import java.util.OptionalDouble;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -152,10 +158,35 @@ public final class Troubles {
       return "No position of the handles sends the water of %s round and back, as the levels stand."
           .formatted(label(need.end().part()));
     }
+    Optional<String> unprimed = unprimed(need);
+    if (unprimed.isPresent()) {
+      return unprimed.get();
+    }
     return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
         .formatted(
             need.source().kind() == Source.Kind.MAINS ? "the mains" : label(need.source().part()),
             label(need.end().part()));
+  }
+
+  /** A pump on the way that does not draw water up as high as it stands over it, if there is one. */
+  private Optional<String> unprimed(Need need) {
+    Part source = network.rig().part(need.source().part());
+    OptionalDouble water =
+        source.kind().gives().stream()
+            .filter(g -> g.from() == Given.From.OUTSIDE)
+            .mapToDouble(Given::height)
+            .findFirst();
+    if (water.isEmpty() || need.source().kind() != Source.Kind.OUTSIDE) {
+      return Optional.empty();
+    }
+    Connections free = Connections.withHandlesFree(network);
+    return network.pumps().stream()
+        .filter(p -> p.kind() instanceof Pump pump && p.height() - water.getAsDouble() > pump.selfPriming())
+        .filter(p -> free.route(source.id(), x -> x.kind().is(Purpose.HOLDS), p::equals).isPresent())
+        .findFirst()
+        .map(p ->
+            "%s does not draw up water by itself from so far below. Prime it: fill the pump and its suction hose with water, and close what lets it run back. A foot valve keeps it so."
+                .formatted(p.label()));
   }
 
   private String label(String part) {

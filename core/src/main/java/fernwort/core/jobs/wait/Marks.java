@@ -32,7 +32,7 @@ public final class Marks {
       case FULL -> isFull(network, state, until.part());
       case FIRST_FULL -> job.tanks(network.rig()).stream().anyMatch(t -> isFull(network, state, t));
       case MARK -> state.volume(until.part()) > until.mark() - AT;
-      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS -> false;
+      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS, RUNS_HOT -> false;
     };
   }
 

@@ -55,7 +55,7 @@ public final class WaitWords {
       case HOT -> Message.of("Wait until {} is hot.", label);
       case POURED_OUT -> Message.of("Pour slowly until {} is empty.", label);
       case PRESSURE -> Message.of("Listen to {}.", label);
-      case SLACK, RUNS -> Message.of("Watch {}.", label);
+      case SLACK, RUNS, RUNS_HOT -> Message.of("Watch {}.", label);
     };
   }
 
@@ -80,7 +80,7 @@ public final class WaitWords {
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
       case POURED_OUT -> label + " is light.";
-      case PRESSURE, SLACK, RUNS -> "";
+      case PRESSURE, SLACK, RUNS, RUNS_HOT -> "";
     };
   }
 
@@ -138,13 +138,15 @@ public final class WaitWords {
   }
 
   /** Returns when a pump falls silent (s). */
-  public String silence(Pump pump, double seconds) {
+  public String silence(String id, Pump pump, double seconds) {
     if (pump.cutOut() >= pump.shutOffPressure()) {
-      return "No switch stops the pump: it hums deeper when nothing runs. Do not leave it on so.";
+      return "No switch stops %s: it hums deeper when nothing runs. Do not leave it on so."
+          .formatted(label(id));
     }
     return String.format(
         Locale.ROOT,
-        "The pump stops within %.0f s. If it runs on, a tap is open or a line leaks.",
+        "%s stops within %.0f s. If it runs on, a tap is open or a line leaks.",
+        label(id),
         seconds);
   }
 
@@ -157,9 +159,32 @@ public final class WaitWords {
               "Let the pressure off: open a tap on board, or loosen the hose at {} a turn.", label)
           : Message.of("Let the pressure off: loosen the hose at {} a turn.", label);
     }
+    if (until.what() == Job.Until.What.RUNS_HOT) {
+      return Message.of("Open the hot side of {} until it runs without spitting, then close it.", label);
+    }
     return isFixture(until.part())
         ? Message.of("Open {}.", label)
-        : Message.of("Let it run as long as you need; watch the gauge of {}.", label);
+        : Message.of(
+            "Fill slowly: {} takes {} more. Stop when its gauge shows full or water comes up.",
+            label,
+            Amount.volume(room(until.part(), state)));
+  }
+
+  /**
+   * Returns how long water is sent round.
+   *
+   * @param seconds that the pump takes for what is in the tank (s)
+   */
+  public Message round(String tank, double seconds) {
+    return Message.of(
+        "Let it run for {}: so long the pump takes for what is in {}. Twice that if it was cloudy.",
+        Amount.time(seconds),
+        label(tank));
+  }
+
+  private double room(String tank, State state) {
+    double full = network.figures(part(tank), state.slope()).full();
+    return Math.max(0, full - state.volume(tank));
   }
 
   /** Returns what is true once one has seen it. */

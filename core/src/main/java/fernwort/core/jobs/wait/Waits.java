@@ -78,7 +78,7 @@ public final class Waits {
   public Step.Wait wait(Job job, Job.Until until, StageRun stage) {
     return switch (until.what()) {
       case PRESSURE -> pressure(until, stage.run().moment().state());
-      case SLACK, RUNS -> check(until, stage.run().moment().state());
+      case SLACK, RUNS, RUNS_HOT -> check(job, until, stage.run().moment());
       case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Event.Kind.FULL, stage);
       case DRY -> run(job, until, Event.Kind.DRY, stage);
       case HOT -> run(job, until, Event.Kind.HOT, stage);
@@ -168,7 +168,7 @@ public final class Waits {
       return switch (until.what()) {
         case FIRST_FULL -> tanks.contains(subject);
         case LEVEL -> false;
-        case FULL, MARK, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS ->
+        case FULL, MARK, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS, RUNS_HOT ->
             until.part().equals(subject);
       };
     }
@@ -302,6 +302,13 @@ public final class Waits {
   // --- checks ----------------------------------------------------------------------------------
 
   /** A pump falls silent when it has filled the lines behind it and its accumulators. */
+  /** How long the pumps take for what is in a tank (s); 0 where none of it runs. */
+  private static double onceRound(String tank, Moment now) {
+    double flow =
+        now.flows().pumps().values().stream().mapToDouble(p -> p.flow()).max().orElse(0);
+    return flow > SHUT ? now.state().volume(tank) / flow : 0;
+  }
+
   private Step.Wait pressure(Job.Until until, State state) {
     Pump pump = (Pump) network.rig().part(until.part()).kind();
     double lines = network.rig().lines().stream().mapToDouble(Line::volume).sum();
@@ -315,19 +322,20 @@ public final class Waits {
     return new Step.Wait(
         until,
         say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON)),
-        say.silence(pump, seconds),
+        say.silence(until.part(), pump, seconds),
         new Step.Span(0, seconds, 0),
         0,
         Map.of(),
         List.of());
   }
 
-  private Step.Wait check(Job.Until until, State state) {
+  private Step.Wait check(Job job, Job.Until until, Moment now) {
+    double round = job.kind() == Job.Kind.FILTER_AGAIN ? onceRound(until.part(), now) : 0;
     return new Step.Wait(
         until,
-        say.check(until, state),
+        round > 0 ? say.round(until.part(), round) : say.check(until, now.state()),
         say.checked(until),
-        Step.Span.UNKNOWN,
+        round > 0 ? new Step.Span(round, round, 2 * round) : Step.Span.UNKNOWN,
         0,
         Map.of(),
         List.of());

@@ -69,7 +69,7 @@ class JobsFoundTest {
           long-stay | run-fresh refill-fresh-inlet run-inlet fill-fresh-inlet \
           filter-fresh-sediment stir-fresh heat-heater-fresh heat-heater-inlet round-loop-pump \
           empty-gray-outlet shed-fresh-drain
-          haulage | pour-tank-hatch lift-tank-outside stir-tank rinse-hose-tank rinse-hose-tank-fall
+          haulage | draw-hose-outside pour-tank-hatch lift-tank-outside stir-tank rinse-hose-tank rinse-hose-tank-fall
           """)
   void everyJobOfARigIsFoundAndNoOther(String rig, String jobs) {
     Network network = Network.of(Objects.requireNonNull(rigs().get(rig)));

@@ -209,7 +209,7 @@ class SaidTest {
     }
     told.add("pressure, on: " + words.pressure("pump", true));
     told.add("pressure, off: " + words.pressure("pump", false));
-    told.add("silence: " + words.silence((Pump) TRUCK.rig().part("pump").kind(), 25));
+    told.add("silence: " + words.silence("pump", (Pump) TRUCK.rig().part("pump").kind(), 25));
     told.add("siphons: " + words.maySiphon("main-tail", 0.02));
     OnRecord.assertAsRead("words/waits", told);
   }

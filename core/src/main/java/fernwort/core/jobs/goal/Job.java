@@ -39,8 +39,7 @@ public record Job(
     FILL_ALL("Fill", Is.FROM_MAINS, Is.PUTS_BACK),
     FILL_BY_HAND("Fill", Is.BY_HAND, Is.PUTS_BACK),
     FILL_FROM_JUG("Fill", Is.BY_HAND, Is.PUTS_BACK),
-    FILL_FROM_OUTSIDE(
-        "Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
+    FILL_FROM_OUTSIDE("Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
     MOVE("Move water", Is.MOVES, Is.PRESSES, Is.PUTS_BACK),
     FILTER_AGAIN("Move water", Is.PUTS_BACK),
     RINSE("Outside", Is.PRESSES),

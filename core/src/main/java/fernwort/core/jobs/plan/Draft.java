@@ -147,6 +147,10 @@ final class Draft {
     for (Step step : steps) {
       if (step instanceof Step.Move move && !left.contains(move.part())) {
         Part part = network.rig().part(move.part());
+        if (part.kind().is(Purpose.HEATS)) {
+          // It is switched on by whoever has looked that there is water in it.
+          continue;
+        }
         String before = from.setting().of(move.part());
         if (!before.equals(state().setting().of(move.part()))) {
           stood.put(move.part(), before);
@@ -452,15 +456,18 @@ final class Draft {
     return new Attempt(tried, stageRun);
   }
 
-  /** A pump whose way was open already is not listened to: nothing has to be done. */
+  /**
+   * Where a way was open already, nobody listens or waits for hot water: nothing has to be done.
+   */
   private static boolean isAwaited(Job.Until until, Planner.Found found) {
-    return until.what() != Job.Until.What.PRESSURE || !found.turns().isEmpty();
+    boolean listens =
+        until.what() == Job.Until.What.PRESSURE || until.what() == Job.Until.What.RUNS_HOT;
+    return !listens || !found.turns().isEmpty();
   }
 
   /** The pump that is listened to is one that was switched on for it, where there are several. */
   private Job.Until heard(Job.Until until, Planner.Found found) {
-    if (until.what() != Job.Until.What.PRESSURE
-        || found.after().of(until.part()).equals(Kind.ON)) {
+    if (until.what() != Job.Until.What.PRESSURE || found.after().of(until.part()).equals(Kind.ON)) {
       return until;
     }
     return network.pumps().stream()

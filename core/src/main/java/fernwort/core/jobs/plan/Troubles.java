@@ -7,18 +7,18 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.network.Network;
-import fernwort.core.network.Turn;
-import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
-import fernwort.core.ways.Source;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
-import java.util.OptionalDouble;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import fernwort.core.ways.Source;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /** Why a job cannot be done, in words, with its mend. */
@@ -168,7 +168,9 @@ public final class Troubles {
             label(need.end().part()));
   }
 
-  /** A pump on the way that does not draw water up as high as it stands over it, if there is one. */
+  /**
+   * A pump on the way that does not draw water up as high as it stands over it, if there is one.
+   */
   private Optional<String> unprimed(Need need) {
     Part source = network.rig().part(need.source().part());
     OptionalDouble water =
@@ -181,8 +183,10 @@ public final class Troubles {
     }
     Connections free = Connections.withHandlesFree(network);
     return network.pumps().stream()
-        .filter(p -> p.kind() instanceof Pump pump && p.height() - water.getAsDouble() > pump.selfPriming())
-        .filter(p -> free.route(source.id(), x -> x.kind().is(Purpose.HOLDS), p::equals).isPresent())
+        .filter(p ->
+            p.kind() instanceof Pump pump && p.height() - water.getAsDouble() > pump.selfPriming())
+        .filter(
+            p -> free.route(source.id(), x -> x.kind().is(Purpose.HOLDS), p::equals).isPresent())
         .findFirst()
         .map(p ->
             "%s does not draw up water by itself from so far below. Prime it: fill the pump and its suction hose with water, and close what lets it run back. A foot valve keeps it so."

@@ -160,7 +160,8 @@ public final class WaitWords {
           : Message.of("Let the pressure off: loosen the hose at {} a turn.", label);
     }
     if (until.what() == Job.Until.What.RUNS_HOT) {
-      return Message.of("Open the hot side of {} until it runs without spitting, then close it.", label);
+      return Message.of(
+          "Open the hot side of {} until it runs without spitting, then close it.", label);
     }
     return isFixture(until.part())
         ? Message.of("Open {}.", label)

@@ -138,7 +138,7 @@ public final class Waits {
     WaitEnd end = ended.end();
     double seconds = ended.at() - began;
     // What runs while the last handles are turned counts, too: the gauge shows all of it.
-    double moved = moved(until, stage.before(), stage.run().moment());
+    double moved = moved(job, until, stage.before(), stage.run().moment());
     judge.look(job, until, end, moved, stage);
     boolean known = end != WaitEnd.ENDLESS && seconds > 0 && stage.harm().isEmpty();
     boolean warms = kind == Event.Kind.HOT && end == WaitEnd.SETTLED;
@@ -287,7 +287,13 @@ public final class Waits {
     return changed;
   }
 
-  private double moved(Job.Until until, Moment before, Moment after) {
+  private double moved(Job job, Job.Until until, Moment before, Moment after) {
+    if (job.kind() == Job.Kind.FILL_ALL) {
+      // All that comes from the hose counts, whichever of the tanks it ends in.
+      return job.tanks(network.rig()).stream()
+          .mapToDouble(t -> after.state().volume(t) - before.state().volume(t))
+          .sum();
+    }
     if (network.rig().part(until.part()).kind().is(Purpose.HOLDS)) {
       double change = after.state().volume(until.part()) - before.state().volume(until.part());
       return Math.abs(change);
@@ -301,14 +307,13 @@ public final class Waits {
 
   // --- checks ----------------------------------------------------------------------------------
 
-  /** A pump falls silent when it has filled the lines behind it and its accumulators. */
   /** How long the pumps take for what is in a tank (s); 0 where none of it runs. */
   private static double onceRound(String tank, Moment now) {
-    double flow =
-        now.flows().pumps().values().stream().mapToDouble(p -> p.flow()).max().orElse(0);
+    double flow = now.flows().pumps().values().stream().mapToDouble(p -> p.flow()).max().orElse(0);
     return flow > SHUT ? now.state().volume(tank) / flow : 0;
   }
 
+  /** A pump falls silent when it has filled the lines behind it and its accumulators. */
   private Step.Wait pressure(Job.Until until, State state) {
     Pump pump = (Pump) network.rig().part(until.part()).kind();
     double lines = network.rig().lines().stream().mapToDouble(Line::volume).sum();

@@ -117,7 +117,7 @@ class FillFinderTest {
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
         .startsWith(new Turn("link", "open"), new Turn("inlet", "mains"))
-        .endsWith(new Turn("inlet", "capped"));
+        .endsWith(new Turn("inlet", "capped"), new Turn("link", "shut"));
     double full = plan.after().volume("left");
     assertThat(full).isGreaterThan(0.118);
     assertThat(plan.after().volume("right")).isCloseTo(full, within(lag * full));
@@ -237,12 +237,15 @@ class FillFinderTest {
             new Turn("filler", "open"),
             new Turn("link-1", "open"),
             new Turn("link-2", "open"),
-            new Turn("filler", "shut"));
+            new Turn("filler", "shut"),
+            new Turn("link-1", "shut"),
+            new Turn("link-2", "shut"));
     assertThat(job.tanks(rig)).contains("first", "second", "third");
     // Poured into the first, it stands as high in all of them a while later.
     State poured = from.withVolume("first", 0.06);
     Simulation run =
-        Simulation.start(network, poured.with(plan.after().setting()).with("filler", "open"));
+        Simulation.start(
+            network, poured.with("filler", "open").with("link-1", "open").with("link-2", "open"));
     run.runTo(7200);
     Levels levels = Levels.of(network, run.moment().state());
     assertThat(levels.surface("second")).isCloseTo(levels.surface("first"), within(0.005));

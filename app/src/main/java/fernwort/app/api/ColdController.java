@@ -15,9 +15,13 @@ import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.Procedure;
+import fernwort.core.winter.sheets.WinterPlan;
+import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -94,8 +98,62 @@ class ColdController {
       @JsonProperty("antifreeze_m3") double antifreeze,
       List<String> notes) {}
 
-  /** A step. */
-  record Stepped(String place, String words, String why, double seconds) {}
+  /**
+   * A step: what one hand does to one part.
+   *
+   * @param kind taps, valves, caps, pump, undo, refit, tilt, cup, carry, adapter, jug, run, wait or
+   *     other
+   * @param off whether an adapter or jug comes off
+   * @param volume what runs (m³)
+   * @param group number of the act that it belongs to: what is done in one go at one place
+   */
+  record Stepped(
+      String place,
+      String part,
+      String to,
+      String kind,
+      boolean off,
+      double seconds,
+      double volume,
+      int group,
+      String words,
+      String why) {}
+
+  private static List<Stepped> stepped(List<WinterStep> steps) {
+    List<Integer> groups = Groups.of(steps);
+    List<Stepped> told = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      WinterStep step = steps.get(i);
+      WinterStep.Hand hand =
+          step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
+      told.add(
+          new Stepped(
+              step.place(),
+              hand.part(),
+              step.to(),
+              hand.sort().name().toLowerCase(Locale.ROOT),
+              hand.off(),
+              step.seconds(),
+              hand.volume(),
+              groups.get(i),
+              step.words().toString(),
+              step.why().toString()));
+    }
+    return told;
+  }
+
+  /** How the rig is woken. */
+  record Woken(List<Stepped> steps, double seconds, List<String> notes) {}
+
+  @GetMapping("/spring")
+  @Operation(summary = "How the rig is woken from how the autumn left it, step by step")
+  Woken spring(@PathVariable String id) {
+    WinterPlan plan = winters.spring(rigs.open(id));
+    return new Woken(
+        stepped(plan.steps()),
+        plan.seconds(),
+        plan.notes().stream().map(Message::toString).toList());
+  }
 
   @GetMapping("/plans")
   @Operation(
@@ -106,11 +164,7 @@ class ColdController {
             new Planned(
                 p.school().name().toLowerCase(Locale.ROOT),
                 p.school().title(),
-                p.steps().stream()
-                    .map(s ->
-                        new Stepped(
-                            s.place(), s.words().toString(), s.why().toString(), s.seconds()))
-                    .toList(),
+                stepped(p.steps()),
                 p.left(),
                 p.seconds(),
                 p.places(),

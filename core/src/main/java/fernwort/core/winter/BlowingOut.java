@@ -84,12 +84,14 @@ final class BlowingOut {
                     + " the pressure comes off before the hose."),
             120,
             false,
-            0));
+            0)
+            .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER)));
     for (Route route : routes) {
       blow(route, blows);
     }
     sheet.heed(
-        inlet.part().place(),
+        inlet.part(),
+        WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER).comingOff(),
         inlet.part().label() + ": air shut off, pressure let off, then " + inlet.done(),
         "What stands under pressure flies off as it comes loose: open a tap until it hisses no more.",
         TAKING_OFF,
@@ -148,7 +150,8 @@ final class BlowingOut {
                 Amount.pressure(stream.pressure() - AirStream.OPEN)),
             bursts * SECONDS_A_BURST,
             true,
-            0));
+            0)
+            .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN)));
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
       sheet.note(

@@ -124,7 +124,8 @@ public final class DrainingPoints {
             Message.words(why + " Chock the wheels; never under a vehicle on a jack."),
             PARKING,
             false,
-            0));
+            0)
+            .by(WinterStep.Hand.of("", WinterStep.Sort.TILT)));
   }
 
   /** A slope in words: "nose up by 2°, level across". */
@@ -165,7 +166,8 @@ public final class DrainingPoints {
                 Message.words("It throws out what its head holds; longer wears it."),
                 seconds,
                 true,
-                0));
+                0)
+                .by(WinterStep.Hand.of(part.id(), WinterStep.Sort.PUMP)));
       }
     }
   }

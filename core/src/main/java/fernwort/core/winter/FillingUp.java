@@ -63,9 +63,11 @@ final class FillingUp {
   Set<String> passed() {
     Set<String> passed = new HashSet<>();
     InjectionPoint.forAntifreeze(network, sheet.now())
-        .ifPresent(inlet ->
-            Routes.from(network, sheet.now(), inlet.out())
-                .forEach(r -> r.bodies().forEach(p -> passed.add(p.id()))));
+        .ifPresent(inlet -> {
+          passed.add(inlet.part().id());
+          Routes.from(network, sheet.now(), inlet.out())
+              .forEach(r -> r.bodies().forEach(p -> passed.add(p.id())));
+        });
     return passed;
   }
 
@@ -104,25 +106,28 @@ final class FillingUp {
     sheet.shutEnds("Else it runs out here.");
     sheet.closeBeside(routes);
     refit(inlet, routes);
+    if (inlet.giving().isPresent()) {
+      sheet.put(inlet.part(), inlet.giving().get(), "The rig's own port for it.");
+    }
     sheet.heed(
-        inlet.part().place(),
+        inlet.part(),
+        WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG),
         inlet.part().label() + ": " + inlet.words(),
         "Premixed glycol for drinking-water systems only, never motor coolant, never into the"
             + " tank.",
         INTO_JUG,
         false);
     // A pump gives nothing while it is off, and runs dry while the jug is.
-    if (inlet.part().kind().is(Purpose.PUMPS)) {
-      sheet.put(inlet.part(), Kind.ON, "It draws from the jug; off before the jug is empty.");
-    }
+    Optional<Part> pump = inlet.pump();
+    pump.ifPresent(p ->
+        sheet.put(p, Kind.ON, "It draws from the jug; off before the jug is empty."));
     for (Route route : routes) {
       push(inlet, route);
     }
-    if (inlet.part().kind().is(Purpose.PUMPS)) {
-      sheet.put(inlet.part(), Position.OFF.id(), "All lines are filled.");
-    }
+    pump.ifPresent(p -> sheet.put(p, Position.OFF.id(), "All lines are filled."));
     sheet.heed(
-        inlet.part().place(),
+        inlet.part(),
+        WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG).comingOff(),
         inlet.part().label() + ": " + inlet.done(),
         "Or it is looked for in spring.",
         OUT_OF_JUG,
@@ -191,7 +196,9 @@ final class FillingUp {
             Message.of("Then it is nine tenths as strong as in the jug."),
             Math.max(20, litres / SLOW),
             true,
-            litres));
+            litres)
+            .by(
+                WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (litres >= MOST) {
       sheet.note(

@@ -24,6 +24,8 @@ final class Shutdown {
 
   private static final double COOLING = 3600;
 
+  private static final String MEANWHILE = " Go on with what follows meanwhile.";
+
   /** What a tap gives, roughly (m³/s). */
   private static final double TAP = 8e-5;
 
@@ -39,9 +41,10 @@ final class Shutdown {
       boolean hot = part.kind().is(Purpose.HEATS) && part.kind().keeps() == Keeps.UNDER_ITS_DRAIN;
       if (hot && sheet.now().wetness().body(part.id()) > 0) {
         sheet.heed(
-            part.place(),
+            part,
+            WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT),
             part.label() + ": let it cool until a hot tap runs cold",
-            "Hot water scalds. An hour or more.",
+            "Hot water scalds. An hour or more; go on with what follows meanwhile, its drain last.",
             COOLING,
             true);
       }
@@ -86,7 +89,8 @@ final class Shutdown {
                 "No fall empties it. Catch it in cans, or empty the gray tank in between."),
             drawn / TAP,
             true,
-            0));
+            0)
+            .by(WinterStep.Hand.of(tank.id(), WinterStep.Sort.WAIT).running(drawn)));
   }
 
   /** The tanks run out in an order that works, each way tried by running it. */
@@ -113,10 +117,12 @@ final class Shutdown {
                   new Operation.Emptied(wait.levels()),
                   part.place(),
                   wait.words(),
-                  Message.words(wait.notice()),
+                  Message.words(wait.notice() + MEANWHILE),
                   wait.seconds().expected(),
                   true,
-                  0));
+                  0)
+              .by(
+                  WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT).running(wait.moved())));
         }
       }
     }

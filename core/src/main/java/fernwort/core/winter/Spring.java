@@ -9,6 +9,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
@@ -213,13 +214,9 @@ public final class Spring {
       third = third.withVolume(tank.id(), network.room(tank.id()).capacity() / 3);
     }
     State filled = third;
-    Optional<Plan> running =
-        Jobs.of(network).all().stream()
-            .filter(j -> j.kind().is(Job.Is.FROM_TANK))
-            .map(j -> plans.plan(j, filled))
-            .filter(p -> p.trouble().isEmpty())
-            .findFirst();
-    running.ifPresentOrElse(
+    running(j -> j.kind() == Job.Kind.RUN_FROM_MAINS, filled)
+        .or(() -> running(j -> j.kind().is(Job.Is.FROM_TANK), filled))
+        .ifPresentOrElse(
         plan -> plan.moves().forEach(m -> sheet.put(network.rig().part(m.part()), m.to(), m.why())),
         () ->
             sheet.note(
@@ -227,9 +224,38 @@ public final class Spring {
                     "The taps run from no tank by themselves: flush them as you use them.")));
   }
 
+  private Optional<Plan> running(Predicate<Job> by, State filled) {
+    return Jobs.of(network).all().stream()
+        .filter(by)
+        .map(j -> plans.plan(j, filled))
+        .filter(p -> p.trouble().isEmpty())
+        .findFirst();
+  }
+
+  /** Where the water comes in that flushes: the hose, where one is on, else as antifreeze did. */
+  private Optional<InjectionPoint.Inlet> flushedFrom() {
+    return network.rig().parts().stream()
+        .filter(p -> p.kind().is(Purpose.MAINS))
+        .filter(p -> sheet.now().state().setting().has(p.id(), HoseInlet.MAINS.id()))
+        .findFirst()
+        .map(p ->
+            new InjectionPoint.Inlet(
+                p, p.port("out"), "", "", Optional.empty(), Optional.empty()))
+        .or(() -> InjectionPoint.forAntifreeze(network, sheet.now()));
+  }
+
+  /** What is low runs last, until it is clear, too. */
+  private void flushLow() {
+    for (Part part : LowPoints.of(network)) {
+      String open = LowPoints.open(part);
+      sheet.put(part, open, "Until it runs clear, a cup or two.");
+      sheet.put(part, part.rest().id(), "Shut again.");
+    }
+  }
+
   /** Each outlet, cold until clear, then hot, then what is low. */
   private void flush(Wintering autumn) {
-    Optional<InjectionPoint.Inlet> inlet = InjectionPoint.forAntifreeze(network, sheet.now());
+    Optional<InjectionPoint.Inlet> inlet = flushedFrom();
     if (inlet.isEmpty()) {
       sheet.note(
           Message.words("No pump or inlet leads to a tap: flush each by hand, from its tank."));
@@ -274,9 +300,12 @@ public final class Spring {
               Message.words("Then shut it, and the next."),
               litres / TAP,
               true,
-              0));
+              0)
+              .by(
+                  WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
       sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     }
+    flushLow();
     if (sum >= LITTLE) {
       sheet.note(
           Message.of(
@@ -297,6 +326,9 @@ public final class Spring {
   private double flushing(Route route, double strongest) {
     List<Element> chain = new ArrayList<>();
     for (Route.Leg leg : route.legs()) {
+      if (leg instanceof Route.Leg.Body body && body.part().volume() <= 0) {
+        continue;
+      }
       chain.add(
           switch (leg) {
             case Route.Leg.Through t ->

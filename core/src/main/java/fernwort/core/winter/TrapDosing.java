@@ -61,6 +61,7 @@ final class TrapDosing {
             Message.words("Drinking-water glycol only, never motor coolant."),
             POURING,
             false,
-            volume));
+            volume)
+            .by(WinterStep.Hand.of(part.id(), WinterStep.Sort.CUP).running(volume)));
   }
 }

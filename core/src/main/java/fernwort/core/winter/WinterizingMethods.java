@@ -11,6 +11,7 @@ import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Blow;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
@@ -175,12 +176,16 @@ public final class WinterizingMethods {
       }
     }
     if (!away.isEmpty()) {
-      sheet.heed(
-          "",
-          "Carry indoors: " + String.join(", ", away),
-          "Cartridges and shower hoses split with what they hold.",
-          CARRYING,
-          false);
+      sheet.add(
+          new WinterStep(
+                  new Operation.Heed(),
+                  "",
+                  Message.words("Carry indoors: " + String.join(", ", away)),
+                  Message.words("Cartridges and shower hoses split with what they hold."),
+                  CARRYING,
+                  false,
+                  0)
+              .by(WinterStep.Hand.of("", WinterStep.Sort.CARRY)));
     }
   }
 

@@ -2,10 +2,14 @@ package fernwort.core.winter.routes;
 
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 
 /** Where air or antifreeze can be let into a rig. */
@@ -20,8 +24,16 @@ public final class InjectionPoint {
    * @param out the port from which it goes on into the lines
    * @param words what one does there
    * @param done what one does there afterwards
+   * @param giving the position in which it gives what is let in; empty where it has none
+   * @param pump the pump that draws it in, if one of the rig's does
    */
-  public record Inlet(Part part, PortRef out, String words, String done) {}
+  public record Inlet(
+      Part part,
+      PortRef out,
+      String words,
+      String done,
+      Optional<String> giving,
+      Optional<Part> pump) {}
 
   /** Returns where air goes in: an inlet, else a cap, else a pump's suction; most outlets first. */
   public static Optional<Inlet> forAir(Network network, Wintering now) {
@@ -43,11 +55,42 @@ public final class InjectionPoint {
                     p,
                     p.port("out"),
                     "suction hose off and into the jug",
-                    "suction hose out of the jug and back on"))
+                    "suction hose out of the jug and back on",
+                    Optional.empty(),
+                    Optional.of(p)))
             .filter(i -> hasLine(network, i))
             .max(Comparator.comparingLong(i -> reached(network, now, i)));
-    return pump.filter(p -> reached(network, now, p) > 0)
+    return pump.flatMap(p -> ownPort(network, now, p.part()))
+        .or(() -> pump.filter(p -> reached(network, now, p) > 0))
         .or(() -> forAir(network, now).map(InjectionPoint::byHand));
+  }
+
+  /** The rig's own port for it: an inlet by which the pump draws from outside, no tank between. */
+  private static Optional<Inlet> ownPort(Network network, Wintering now, Part pump) {
+    Connections free = Connections.withHandlesFree(network);
+    return network.rig().parts().stream()
+        .filter(p ->
+            p.kind().is(Purpose.INLET)
+                && free.route(p.id(), x -> x.kind().is(Purpose.HOLDS), pump::equals)
+                    .filter(way -> drawnBy(network, way, pump))
+                    .isPresent())
+        .map(p ->
+            new Inlet(
+                p,
+                p.port("out"),
+                "hose into the jug",
+                "hose out of the jug, cap on",
+                Optional.of(HoseInlet.OUTSIDE.id()),
+                Optional.of(pump)))
+        .filter(i -> hasLine(network, i) && reached(network, now, i) > 0)
+        .findFirst();
+  }
+
+  /** Tells whether a way comes to the suction of a pump and not to what it presses into. */
+  private static boolean drawnBy(Network network, List<String> way, Part pump) {
+    String before = way.get(way.size() - 2);
+    Line suction = network.rig().linesByPort().get(pump.port("in"));
+    return suction != null && suction.other(pump.port("in")).part().equals(before);
   }
 
   /** Where no pump of the rig presses it in, another has to. */
@@ -56,11 +99,22 @@ public final class InjectionPoint {
         inlet.part(),
         inlet.out(),
         inlet.words() + ", a hand pump before it that draws from the jug",
-        inlet.done());
+        inlet.done(),
+        Optional.empty(),
+        Optional.empty());
   }
 
   private static Optional<Inlet> adapter(Part part) {
-    return part.kind().adapter().map(a -> new Inlet(part, part.port(a.port()), a.on(), a.off()));
+    return part.kind()
+        .adapter()
+        .map(a ->
+            new Inlet(
+                part,
+                part.port(a.port()),
+                a.on(),
+                a.off(),
+                Optional.empty(),
+                Optional.empty()));
   }
 
   private static boolean hasLine(Network network, Inlet inlet) {

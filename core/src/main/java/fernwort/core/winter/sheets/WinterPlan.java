@@ -38,9 +38,16 @@ public record WinterPlan(
     air = List.copyOf(air);
   }
 
-  /** Returns how long it takes, roughly (s). */
+  /**
+   * Returns how long it takes, roughly (s): what hands do, and the longest wait, for the others go
+   * on meanwhile.
+   */
   public double seconds() {
-    return steps.stream().mapToDouble(WinterStep::seconds).sum();
+    double hands =
+        steps.stream().filter(s -> !s.isWait()).mapToDouble(WinterStep::seconds).sum();
+    double longest =
+        steps.stream().filter(WinterStep::isWait).mapToDouble(WinterStep::seconds).max().orElse(0);
+    return hands + longest;
   }
 
   /** Returns at how many places one stands or crouches. */

@@ -97,8 +97,23 @@ public final class WinterSheet {
               why,
               position.equals(Kind.UNDONE) ? UNDOING : TURN,
               false,
-              0));
+              0)
+          .by(WinterStep.Hand.of(part.id(), sort(part, position))));
     }
+  }
+
+  private WinterStep.Sort sort(Part part, String position) {
+    Kind kind = part.kind();
+    if (position.equals(Kind.UNDONE)) {
+      return WinterStep.Sort.UNDO;
+    } else if (now.has(part, Kind.UNDONE)) {
+      return WinterStep.Sort.REFIT;
+    } else if (kind.is(Purpose.USE)) {
+      return WinterStep.Sort.TAPS;
+    } else if (kind.is(Purpose.TURNS)) {
+      return WinterStep.Sort.VALVES;
+    }
+    return kind.is(Purpose.DRIVES) ? WinterStep.Sort.PUMP : WinterStep.Sort.CAPS;
   }
 
   boolean isSo(Part part, String position) {
@@ -178,6 +193,21 @@ public final class WinterSheet {
   /** Writes a step that changes nothing in the water (s). */
   public void heed(String place, Message words, String why, double seconds, boolean timed) {
     add(new WinterStep(new Operation.Heed(), place, words, Message.words(why), seconds, timed, 0));
+  }
+
+  /** Writes a step that changes nothing in the water, and what a hand does in it (s). */
+  public void heed(
+      Part part, WinterStep.Hand hand, String words, String why, double seconds, boolean timed) {
+    add(
+        new WinterStep(
+                new Operation.Heed(),
+                part.place(),
+                Message.words(words),
+                Message.words(why),
+                seconds,
+                timed,
+                0)
+            .by(hand));
   }
 
   /** Returns parts of the rig place by place, high ones first, so that air follows water down. */

@@ -1,6 +1,7 @@
 package fernwort.core.winter.sheets;
 
 import fernwort.core.say.Message;
+import java.util.Optional;
 
 /**
  * One line of a winter run sheet.
@@ -12,6 +13,7 @@ import fernwort.core.say.Message;
  * @param seconds how long it takes, roughly (s)
  * @param timed whether it is waited for with a timer
  * @param litres antifreeze it takes (m³)
+ * @param hand what a hand does to which part; empty on sheets that an earlier Fernwort kept
  */
 public record WinterStep(
     Operation act,
@@ -20,4 +22,78 @@ public record WinterStep(
     Message why,
     double seconds,
     boolean timed,
-    double litres) {}
+    double litres,
+    Optional<Hand> hand) {
+
+  /** What a hand does. */
+  public enum Sort {
+    TAPS,
+    VALVES,
+    CAPS,
+    PUMP,
+    UNDO,
+    REFIT,
+    TILT,
+    CUP,
+    CARRY,
+    ADAPTER,
+    JUG,
+    RUN,
+    /** Nothing: something cools or runs out, and other things are done meanwhile. */
+    WAIT,
+    OTHER
+  }
+
+  /**
+   * What a hand does to which part.
+   *
+   * @param part id of the part; empty for none
+   * @param sort what sort of thing
+   * @param off whether an adapter or jug comes off
+   * @param volume what runs (m³)
+   */
+  public record Hand(String part, Sort sort, boolean off, double volume) {
+
+    /** Makes something that is done to a part. */
+    public static Hand of(String part, Sort sort) {
+      return new Hand(part, sort, false, 0);
+    }
+
+    /** Returns the same with so much running (m³). */
+    public Hand running(double volume) {
+      return new Hand(part, sort, off, volume);
+    }
+
+    /** Returns the same coming off. */
+    public Hand comingOff() {
+      return new Hand(part, sort, true, volume);
+    }
+  }
+
+  /** Returns the same with what a hand does. */
+  public WinterStep by(Hand hand) {
+    return new WinterStep(act, place, words, why, seconds, timed, litres, Optional.of(hand));
+  }
+
+  /** Makes a step. */
+  public WinterStep(
+      Operation act,
+      String place,
+      Message words,
+      Message why,
+      double seconds,
+      boolean timed,
+      double litres) {
+    this(act, place, words, why, seconds, timed, litres, Optional.empty());
+  }
+
+  /** Tells whether other things are done while it goes on. */
+  public boolean isWait() {
+    return hand.filter(h -> h.sort() == Sort.WAIT).isPresent();
+  }
+
+  /** Returns the position that it puts a part into; empty for none. */
+  public String to() {
+    return act instanceof Operation.Put put ? put.position() : "";
+  }
+}

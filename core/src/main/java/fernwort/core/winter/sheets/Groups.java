@@ -1,0 +1,49 @@
+package fernwort.core.winter.sheets;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What of a sheet is one act: what a person does of one sort at one place in one go, until
+ * something is waited for, the vehicle is tilted, or an adapter or jug goes on or off.
+ */
+public final class Groups {
+
+  private record Act(String place, WinterStep.Sort sort, String visit) {}
+
+  private Groups() {}
+
+  /** Returns for each step the number of its act, from 1 in the order in which acts begin. */
+  public static List<Integer> of(List<WinterStep> steps) {
+    Map<Act, Integer> open = new HashMap<>();
+    List<Integer> numbers = new ArrayList<>();
+    int last = 0;
+    boolean passing = false;
+    for (WinterStep step : steps) {
+      WinterStep.Hand hand =
+          step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
+      boolean device =
+          hand.sort() == WinterStep.Sort.ADAPTER || hand.sort() == WinterStep.Sort.JUG;
+      if (step.isWait() || hand.sort() == WinterStep.Sort.TILT || device) {
+        open.clear();
+        passing = device ? !hand.off() : passing;
+      }
+      boolean tap =
+          passing
+              && (hand.sort() == WinterStep.Sort.TAPS || hand.sort() == WinterStep.Sort.RUN);
+      Act act =
+          tap
+              ? new Act(step.place(), WinterStep.Sort.RUN, hand.part())
+              : new Act(step.place(), hand.sort(), "");
+      Integer number = open.get(act);
+      if (number == null) {
+        number = ++last;
+        open.put(act, number);
+      }
+      numbers.add(number);
+    }
+    return numbers;
+  }
+}

@@ -124,8 +124,7 @@ class ColdController {
     List<Stepped> told = new ArrayList<>();
     for (int i = 0; i < steps.size(); i++) {
       WinterStep step = steps.get(i);
-      WinterStep.Hand hand =
-          step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
+      WinterStep.Hand hand = step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
       told.add(
           new Stepped(
               step.place(),

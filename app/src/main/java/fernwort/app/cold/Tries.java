@@ -37,7 +37,7 @@ final class Tries {
         Map.Entry<String, Double> cup = filled.strengths().entrySet().iterator().next();
         yield String.format(Locale.ROOT, "%s:%s:%.2f", CUP, cup.getKey(), cup.getValue());
       }
-      case Operation.Emptied _, Operation.RunDry _, Operation.Heed _ -> "";
+      case Operation.Emptied _, Operation.RunDry _, Operation.DrawnDry _, Operation.Heed _ -> "";
     };
   }
 
@@ -97,7 +97,7 @@ final class Tries {
       case Operation.Filled filled ->
           "A cup of antifreeze into "
               + LeftView.label(rig, filled.strengths().keySet().iterator().next());
-      case Operation.Emptied _, Operation.RunDry _, Operation.Heed _ -> "";
+      case Operation.Emptied _, Operation.RunDry _, Operation.DrawnDry _, Operation.Heed _ -> "";
     };
   }
 }

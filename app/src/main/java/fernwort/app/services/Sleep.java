@@ -143,6 +143,7 @@ public class Sleep {
                   .flatMap(List::stream)
                   .anyMatch(p -> p.id().equals(put.position()));
       case Operation.RunDry run -> parts.containsKey(run.pump());
+      case Operation.DrawnDry drawn -> parts.containsKey(drawn.pump());
       case Operation.Emptied emptied ->
           emptied.volumes().keySet().stream()
               .allMatch(t -> parts.containsKey(t) && parts.get(t).kind().is(Purpose.HOLDS));

@@ -47,6 +47,7 @@ class WinterText {
     @JsonSubTypes.Type(value = Operation.Tilt.class, name = "tilt"),
     @JsonSubTypes.Type(value = Operation.Emptied.class, name = "emptied"),
     @JsonSubTypes.Type(value = Operation.RunDry.class, name = "run-dry"),
+    @JsonSubTypes.Type(value = Operation.DrawnDry.class, name = "drawn-dry"),
     @JsonSubTypes.Type(value = Operation.Blown.class, name = "blown"),
     @JsonSubTypes.Type(value = Operation.Filled.class, name = "filled"),
     @JsonSubTypes.Type(value = Operation.Heed.class, name = "heed")

@@ -190,7 +190,11 @@ public class Winters {
       case Operation.Emptied emptied ->
           emptied.volumes().forEach((tank, volume) -> read(rig, tank, volume, who));
       case Operation.Tilt tilt -> states.park(rig, new Slope(tilt.pitch(), tilt.roll()));
-      case Operation.RunDry _, Operation.Blown _, Operation.Filled _, Operation.Heed _ -> {}
+      case Operation.RunDry _,
+          Operation.DrawnDry _,
+          Operation.Blown _,
+          Operation.Filled _,
+          Operation.Heed _ -> {}
     }
   }
 

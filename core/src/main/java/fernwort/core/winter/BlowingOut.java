@@ -66,27 +66,28 @@ final class BlowingOut {
                   .formatted(inlet.part().label())));
       return;
     }
-    sheet.shutEnds("Else the air goes out here.");
-    sheet.closeBeside(routes);
+    sheet.shutTaps("Else the air goes out here.");
     sheet.add(
         new WinterStep(
-            new Operation.Heed(),
-            inlet.part().place(),
-            Message.of(
-                "{}: {}; regulator at {}, no more",
-                inlet.part().label(),
-                inlet.words(),
-                Amount.pressure(
-                    routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
-            Message.of(
-                "The least of 2 bar, what the weakest line on the way bears, and what its print or a"
-                    + " part's plate says. Eye protection on. Air goes through lines, never into a shut tank or heater, and"
-                    + " the pressure comes off before the hose."),
-            120,
-            false,
-            0)
+                new Operation.Heed(),
+                inlet.part().place(),
+                Message.of(
+                    "{}: {}; regulator at {}, no more",
+                    inlet.part().label(),
+                    inlet.words(),
+                    Amount.pressure(
+                        routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
+                Message.of(
+                    "The least of 2 bar, what the weakest line on the way bears, and what its print or a"
+                        + " part's plate says. Eye protection on. Air goes through lines, never into a shut tank or heater, and"
+                        + " the pressure comes off before the hose."),
+                120,
+                false,
+                0)
             .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER)));
-    for (Route route : routes) {
+    sheet.shutEnds(inlet.part(), "Else the air goes out here.");
+    sheet.closeBeside(routes);
+    for (Route route : Route.byOutlet(routes)) {
       blow(route, blows);
     }
     sheet.heed(
@@ -138,19 +139,19 @@ final class BlowingOut {
     sheet.put(route.outlet(), route.position(), "The only one that is open.");
     sheet.add(
         new WinterStep(
-            new Operation.Blown(carried, cleared(route)),
-            route.outlet().place(),
-            Message.of(
-                "Blow {} bursts to {}, until only mist comes",
-                Integer.toString(bursts),
-                route.outlet().label()),
-            Message.of(
-                "{} of air, {} at the outlet",
-                Amount.length(route.length()),
-                Amount.pressure(stream.pressure() - AirStream.OPEN)),
-            bursts * SECONDS_A_BURST,
-            true,
-            0)
+                new Operation.Blown(carried, cleared(route)),
+                route.outlet().place(),
+                Message.of(
+                    "Blow {} bursts to {}, until only mist comes",
+                    Integer.toString(bursts),
+                    route.outlet().label()),
+                Message.of(
+                    "{} of air, {} at the outlet",
+                    Amount.length(route.length()),
+                    Amount.pressure(stream.pressure() - AirStream.OPEN)),
+                bursts * SECONDS_A_BURST,
+                true,
+                0)
             .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN)));
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {

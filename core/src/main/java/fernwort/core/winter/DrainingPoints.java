@@ -10,15 +10,20 @@ import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Connections;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -118,13 +123,13 @@ public final class DrainingPoints {
     }
     sheet.add(
         new WinterStep(
-            new Operation.Tilt(slope.pitch(), slope.roll()),
-            "",
-            Message.words(words.formatted(said(slope))),
-            Message.words(why + " Chock the wheels; never under a vehicle on a jack."),
-            PARKING,
-            false,
-            0)
+                new Operation.Tilt(slope.pitch(), slope.roll()),
+                "",
+                Message.words(words.formatted(said(slope))),
+                Message.words(why + " Chock the wheels; never under a vehicle on a jack."),
+                PARKING,
+                false,
+                0)
             .by(WinterStep.Hand.of("", WinterStep.Sort.TILT)));
   }
 
@@ -143,6 +148,34 @@ public final class DrainingPoints {
     return along + ", " + across;
   }
 
+  /**
+   * Opens the drains and caps at places where one kneels already. Taps and heaters come later, and
+   * so does what a tank runs out by.
+   */
+  void openAt(Set<String> places, Set<String> running) {
+    for (Turn turn : turns()) {
+      Part part = network.rig().part(turn.part());
+      boolean late =
+          part.kind().is(Purpose.USE)
+              || part.kind().is(Purpose.HEATS)
+              || part.kind().is(Purpose.DUMPS)
+              || running.contains(part.id());
+      if (!late && places.contains(part.place())) {
+        sheet.put(part, turn.position(), part.kind().openedNote());
+      }
+    }
+  }
+
+  /** Opens again what was shut meanwhile and where water still stands, so that it can move. */
+  void openWhereWaterStays() {
+    for (Turn turn : turns()) {
+      Part part = network.rig().part(turn.part());
+      if (sheet.staysAt(part)) {
+        sheet.put(part, turn.position(), part.kind().openedNote());
+      }
+    }
+  }
+
   /** Opens all of it, place by place. */
   void open() {
     Set<String> hoses = hoses();
@@ -159,17 +192,73 @@ public final class DrainingPoints {
         double seconds = pump.dryToEmpty();
         sheet.add(
             new WinterStep(
-                new Operation.RunDry(part.id()),
-                part.place(),
-                Message.words(
-                    part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
-                Message.words("It throws out what its head holds; longer wears it."),
-                seconds,
-                true,
-                0)
+                    drawnDry(part),
+                    part.place(),
+                    Message.words(
+                        part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
+                    Message.words("It throws out what its head holds; longer wears it."),
+                    seconds,
+                    true,
+                    0)
                 .by(WinterStep.Hand.of(part.id(), WinterStep.Sort.PUMP)));
       }
     }
+  }
+
+  /** Air comes through the suction of a pump when the tank that it draws from is empty. */
+  private Operation drawnDry(Part pump) {
+    Wintering now = sheet.now();
+    Setting open = now.state().setting();
+    for (Part part : network.rig().parts()) {
+      if (now.has(part, Valve.HALF)) {
+        open = open.with(part.id(), part.kind().halfWay(open.of(part.id())));
+      }
+    }
+    Connections joined = Connections.of(network, open);
+    Levels levels = Levels.of(network, now.state());
+    for (int tank = 0; tank < network.tanks().size(); tank++) {
+      Part from = network.tanks().get(tank);
+      boolean empty = Arrays.stream(network.tankVertices(tank)).noneMatch(levels::wet);
+      Optional<List<String>> way =
+          empty
+              ? joined.route(from.id(), p -> p.kind().is(Purpose.USE), pump::equals)
+              : Optional.empty();
+      if (way.filter(w -> endsAtSuction(w, pump)).isPresent()) {
+        return new Operation.DrawnDry(pump.id(), lines(way.get()), between(way.get()));
+      }
+    }
+    return new Operation.RunDry(pump.id());
+  }
+
+  private boolean endsAtSuction(List<String> way, Part pump) {
+    return lines(way).stream()
+        .map(id -> network.rig().lines().get(network.lineNumber(id)))
+        .anyMatch(l -> l.from().equals(pump.port("in")) || l.to().equals(pump.port("in")));
+  }
+
+  /** The lines between parts that follow each other. */
+  private List<String> lines(List<String> way) {
+    List<String> lines = new ArrayList<>();
+    for (int i = 1; i < way.size(); i++) {
+      String near = way.get(i - 1);
+      String far = way.get(i);
+      network.rig().lines().stream()
+          .filter(l -> joins(l, near, far) || joins(l, far, near))
+          .map(Line::id)
+          .forEach(lines::add);
+    }
+    return lines;
+  }
+
+  private static boolean joins(Line line, String from, String to) {
+    return line.from().part().equals(from) && line.to().part().equals(to);
+  }
+
+  /** What only joins lines is cleared with them; bowls and balls keep theirs. */
+  private List<String> between(List<String> way) {
+    return way.subList(1, way.size() - 1).stream()
+        .filter(id -> network.rig().part(id).kind().is(Purpose.JOINS))
+        .toList();
   }
 
   /**
@@ -265,6 +354,8 @@ public final class DrainingPoints {
     return EverythingOpen.turns(
         Stream.concat(sheet.byPlace(taps).stream(), sheet.byPlace(rest).stream())
             .filter(p -> traps || !p.kind().is(Purpose.TRAPS))
+            // A heater is the last: it cools meanwhile.
+            .sorted(Comparator.comparing(p -> p.kind().is(Purpose.HEATS)))
             .toList());
   }
 }

@@ -102,26 +102,30 @@ final class FillingUp {
             .filter(r -> !r.outlet().equals(inlet.part()))
             .sorted(Comparator.comparingDouble(Route::length))
             .toList();
+    List<Route> visits = Route.byOutlet(routes);
     Wintering before = sheet.now();
-    sheet.shutEnds("Else it runs out here.");
+    sheet.shutTaps("Else it runs out here.");
+    sheet.add(
+        new WinterStep(
+                letGo(inlet),
+                inlet.part().place(),
+                Message.words(inlet.part().label() + ": " + inlet.words()),
+                Message.words(
+                    "Premixed glycol for drinking-water systems only, never motor coolant, never"
+                        + " into the tank."),
+                INTO_JUG,
+                false,
+                0)
+            .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG)));
+    sheet.shutEnds(inlet.part(), "Else it runs out here.");
     sheet.closeBeside(routes);
     refit(inlet, routes);
-    if (inlet.giving().isPresent()) {
-      sheet.put(inlet.part(), inlet.giving().get(), "The rig's own port for it.");
-    }
-    sheet.heed(
-        inlet.part(),
-        WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG),
-        inlet.part().label() + ": " + inlet.words(),
-        "Premixed glycol for drinking-water systems only, never motor coolant, never into the"
-            + " tank.",
-        INTO_JUG,
-        false);
     // A pump gives nothing while it is off, and runs dry while the jug is.
+    inlet.giving().ifPresent(to -> sheet.put(inlet.part(), to, "The rig's own port for it."));
     Optional<Part> pump = inlet.pump();
-    pump.ifPresent(p ->
-        sheet.put(p, Kind.ON, "It draws from the jug; off before the jug is empty."));
-    for (Route route : routes) {
+    pump.ifPresent(
+        p -> sheet.put(p, Kind.ON, "It draws from the jug; off before the jug is empty."));
+    for (Route route : visits) {
       push(inlet, route);
     }
     pump.ifPresent(p -> sheet.put(p, Position.OFF.id(), "All lines are filled."));
@@ -146,6 +150,16 @@ final class FillingUp {
                   .formatted(part.label())));
     }
     new TrapDosing(sheet, wish).pour();
+  }
+
+  /** A suction hose that comes off a pump lets go of its water. */
+  private Operation letGo(InjectionPoint.Inlet inlet) {
+    return inlet.part().kind().is(Purpose.PUMPS)
+        ? network
+            .lineId(inlet.part().port("in"))
+            .<Operation>map(line -> new Operation.Blown(List.of(line), List.of()))
+            .orElseGet(Operation.Heed::new)
+        : new Operation.Heed();
   }
 
   private void push(InjectionPoint.Inlet inlet, Route route) {
@@ -186,19 +200,18 @@ final class FillingUp {
     }
     sheet.add(
         new WinterStep(
-            new Operation.Filled(strengths),
-            route.outlet().place(),
-            Message.of(
-                "{}, {}: run it until it comes coloured, about {}",
-                route.outlet().label(),
-                route.words(),
-                Amount.volume(litres)),
-            Message.of("Then it is nine tenths as strong as in the jug."),
-            Math.max(20, litres / SLOW),
-            true,
-            litres)
-            .by(
-                WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
+                new Operation.Filled(strengths),
+                route.outlet().place(),
+                Message.of(
+                    "{}, {}: run it until it comes coloured, about {}",
+                    route.outlet().label(),
+                    route.words(),
+                    Amount.volume(litres)),
+                Message.of("Then it is nine tenths as strong as in the jug."),
+                Math.max(20, litres / SLOW),
+                true,
+                litres)
+            .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (litres >= MOST) {
       sheet.note(

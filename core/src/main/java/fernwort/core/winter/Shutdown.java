@@ -15,6 +15,9 @@ import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -49,7 +52,21 @@ final class Shutdown {
             true);
       }
     }
+    DrainingPoints opening = new DrainingPoints(sheet, false);
+    opening.park();
+    int before = sheet.steps().size();
     empty(sheet, plans);
+    List<WinterStep> done = List.copyOf(sheet.steps().subList(before, sheet.steps().size()));
+    opening.openAt(
+        done.stream()
+            .map(WinterStep::place)
+            .filter(place -> !place.isEmpty())
+            .collect(Collectors.toSet()),
+        done.stream()
+            .flatMap(step -> step.hand().stream())
+            .map(WinterStep.Hand::part)
+            .collect(Collectors.toSet()));
+    sheet.nowWait();
   }
 
   /**
@@ -79,18 +96,39 @@ final class Shutdown {
     double drawn = sheet.now().state().volume(tank.id()) - left;
     sheet.add(
         new WinterStep(
-            new Operation.Emptied(Map.of(tank.id(), left)),
-            tank.place(),
-            Message.of(
-                "Draw {} by the taps until the pump sucks air: {}",
-                tank.label(),
-                Amount.volume(drawn)),
-            Message.words(
-                "No fall empties it. Catch it in cans, or empty the gray tank in between."),
-            drawn / TAP,
-            true,
-            0)
+                new Operation.Emptied(Map.of(tank.id(), left)),
+                tank.place(),
+                Message.of(
+                    "Draw {} by the taps until the pump sucks air: {}",
+                    tank.label(),
+                    Amount.volume(drawn)),
+                Message.words(
+                    "No fall empties it. Catch it in cans, or empty the gray tank in between."),
+                drawn / TAP,
+                true,
+                0)
             .by(WinterStep.Hand.of(tank.id(), WinterStep.Sort.WAIT).running(drawn)));
+  }
+
+  /** What only opens something more is done before what is waited for: tanks run out at once. */
+  private static List<Step> sideBySide(List<Step> steps, Network network) {
+    List<Step> ordered = new ArrayList<>();
+    List<Step> waits = new ArrayList<>();
+    Set<String> moved = new HashSet<>();
+    for (Step step : steps) {
+      if (step instanceof Step.Wait) {
+        waits.add(step);
+      } else if (step instanceof Step.Move move) {
+        boolean opens = !move.to().equals(network.rig().part(move.part()).rest().id());
+        if (!opens || !moved.add(move.part())) {
+          ordered.addAll(waits);
+          waits.clear();
+        }
+        ordered.add(step);
+      }
+    }
+    ordered.addAll(waits);
+    return ordered;
   }
 
   /** The tanks run out in an order that works, each way tried by running it. */
@@ -107,22 +145,27 @@ final class Shutdown {
     Job emptying = EmptyingJob.of(network, full, false);
     Plan fall = plans.plan(emptying, sheet.now().state());
     Plan plan = pumpOut(sheet, plans, fall) ? plans.plan(emptying, sheet.now().state()) : fall;
-    for (Step step : plan.steps()) {
+    // What is shut after the last wait is opened again at once, to drain the rest.
+    List<Step> steps = plan.steps();
+    int last = steps.size();
+    while (last > 0 && steps.get(last - 1) instanceof Step.Move) {
+      last--;
+    }
+    for (Step step : sideBySide(steps.subList(0, last == 0 ? steps.size() : last), network)) {
       switch (step) {
         case Step.Move move -> sheet.put(network.rig().part(move.part()), move.to(), move.why());
         case Step.Wait wait -> {
           Part part = network.rig().part(wait.until().part());
-          sheet.add(
+          sheet.later(
               new WinterStep(
-                  new Operation.Emptied(wait.levels()),
-                  part.place(),
-                  wait.words(),
-                  Message.words(wait.notice() + MEANWHILE),
-                  wait.seconds().expected(),
-                  true,
-                  0)
-              .by(
-                  WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT).running(wait.moved())));
+                      new Operation.Emptied(wait.levels()),
+                      part.place(),
+                      wait.words(),
+                      Message.words(wait.notice() + MEANWHILE),
+                      wait.seconds().expected(),
+                      true,
+                      0)
+                  .by(WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT).running(wait.moved())));
         }
       }
     }

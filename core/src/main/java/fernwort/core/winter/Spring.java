@@ -217,11 +217,12 @@ public final class Spring {
     running(j -> j.kind() == Job.Kind.RUN_FROM_MAINS, filled)
         .or(() -> running(j -> j.kind().is(Job.Is.FROM_TANK), filled))
         .ifPresentOrElse(
-        plan -> plan.moves().forEach(m -> sheet.put(network.rig().part(m.part()), m.to(), m.why())),
-        () ->
-            sheet.note(
-                Message.words(
-                    "The taps run from no tank by themselves: flush them as you use them.")));
+            plan ->
+                plan.moves().forEach(m -> sheet.put(network.rig().part(m.part()), m.to(), m.why())),
+            () ->
+                sheet.note(
+                    Message.words(
+                        "The taps run from no tank by themselves: flush them as you use them.")));
   }
 
   private Optional<Plan> running(Predicate<Job> by, State filled) {
@@ -239,8 +240,7 @@ public final class Spring {
         .filter(p -> sheet.now().state().setting().has(p.id(), HoseInlet.MAINS.id()))
         .findFirst()
         .map(p ->
-            new InjectionPoint.Inlet(
-                p, p.port("out"), "", "", Optional.empty(), Optional.empty()))
+            new InjectionPoint.Inlet(p, p.port("out"), "", "", Optional.empty(), Optional.empty()))
         .or(() -> InjectionPoint.forAntifreeze(network, sheet.now()));
   }
 
@@ -283,26 +283,25 @@ public final class Spring {
       sheet.put(route.outlet(), route.position(), "Slowly: it spits air at first.");
       sheet.add(
           new WinterStep(
-              new Operation.Filled(none(route)),
-              route.outlet().place(),
-              litres < LITTLE
-                  ? Message.of("{}: until no more air comes", route.outlet().label())
-                  : strongest > 0
-                      ? Message.of(
-                          "{}: until it runs clear and no longer foams, about {}",
-                          route.outlet().label(),
-                          Amount.volume(litres))
-                      : Message.of(
-                          "{}: first water after {}, {} go into the lines",
-                          route.outlet().label(),
-                          Amount.time(Math.max(1, dry / TAP)),
-                          Amount.volume(litres)),
-              Message.words("Then shut it, and the next."),
-              litres / TAP,
-              true,
-              0)
-              .by(
-                  WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
+                  new Operation.Filled(none(route)),
+                  route.outlet().place(),
+                  litres < LITTLE
+                      ? Message.of("{}: until no more air comes", route.outlet().label())
+                      : strongest > 0
+                          ? Message.of(
+                              "{}: until it runs clear and no longer foams, about {}",
+                              route.outlet().label(),
+                              Amount.volume(litres))
+                          : Message.of(
+                              "{}: first water after {}, {} go into the lines",
+                              route.outlet().label(),
+                              Amount.time(Math.max(1, dry / TAP)),
+                              Amount.volume(litres)),
+                  Message.words("Then shut it, and the next."),
+                  litres / TAP,
+                  true,
+                  0)
+              .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
       sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     }
     flushLow();

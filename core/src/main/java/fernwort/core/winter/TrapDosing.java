@@ -55,13 +55,13 @@ final class TrapDosing {
         stood <= 0 ? wish.strength() : wish.strength() * (1 - Math.exp(-volume / stood));
     sheet.add(
         new WinterStep(
-            new Operation.Filled(Map.of(part.id(), strength)),
-            part.place(),
-            Message.of("{}: {}, {}", part.label(), what, Amount.volume(volume)),
-            Message.words("Drinking-water glycol only, never motor coolant."),
-            POURING,
-            false,
-            volume)
+                new Operation.Filled(Map.of(part.id(), strength)),
+                part.place(),
+                Message.of("{}: {}, {}", part.label(), what, Amount.volume(volume)),
+                Message.words("Drinking-water glycol only, never motor coolant."),
+                POURING,
+                false,
+                volume)
             .by(WinterStep.Hand.of(part.id(), WinterStep.Sort.CUP).running(volume)));
   }
 }

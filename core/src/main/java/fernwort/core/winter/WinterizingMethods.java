@@ -106,7 +106,7 @@ public final class WinterizingMethods {
       case AIR -> {
         DrainingPoints opening = fall(sheet, true);
         new BlowingOut(sheet, wish).blow(blows);
-        opening.open();
+        opening.openWhereWaterStays();
         opening.undo(Set.of());
       }
       case ANTIFREEZE -> {
@@ -119,7 +119,7 @@ public final class WinterizingMethods {
         DrainingPoints opening = fall(sheet, !wish.cups());
         if (wish.blown()) {
           new BlowingOut(sheet, wish).blow(blows);
-          opening.open();
+          opening.openWhereWaterStays();
         }
         opening.undo(Set.of());
         new TrapDosing(sheet, wish).pour();
@@ -158,7 +158,6 @@ public final class WinterizingMethods {
 
   private DrainingPoints fall(WinterSheet sheet, boolean traps) {
     DrainingPoints opening = new DrainingPoints(sheet, traps);
-    opening.park();
     opening.open();
     opening.turnOn();
     opening.tiltOn();

@@ -21,7 +21,9 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterSheet;
+import fernwort.core.winter.sheets.WinterStep;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -60,9 +62,14 @@ class OneLawOfDrainingTest {
     winter.open();
     winter.turnOn();
     Wintering review = EverythingOpen.of(network, empty(rig));
+    // What its pump throws out when it runs dry is no matter of the handles.
+    Wintering turned = Filled.of(network, empty(rig));
+    for (WinterStep step : sheet.steps()) {
+      turned = step.act() instanceof Operation.Put put ? put.on(network, turned) : turned;
+    }
     assertThat(inLines(rig, review))
         .as(rig.name())
-        .isCloseTo(inLines(rig, sheet.now()), within(A_FEW_DROPS));
+        .isCloseTo(inLines(rig, turned), within(A_FEW_DROPS));
   }
 
   /**

@@ -109,12 +109,7 @@ public final class InjectionPoint {
         .adapter()
         .map(a ->
             new Inlet(
-                part,
-                part.port(a.port()),
-                a.on(),
-                a.off(),
-                Optional.empty(),
-                Optional.empty()));
+                part, part.port(a.port()), a.on(), a.off(), Optional.empty(), Optional.empty()));
   }
 
   private static boolean hasLine(Network network, Inlet inlet) {

@@ -2,6 +2,7 @@ package fernwort.core.winter.routes;
 
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 
@@ -14,6 +15,14 @@ import java.util.Map;
  * @param needs the positions it needs of valves, by part id
  */
 public record Route(Part outlet, String position, List<Leg> legs, Map<String, String> needs) {
+
+  /** Returns ways outlet by outlet, in the order in which each outlet comes first. */
+  public static List<Route> byOutlet(List<Route> routes) {
+    List<Part> order = routes.stream().map(Route::outlet).distinct().toList();
+    return routes.stream()
+        .sorted(Comparator.comparingInt((Route r) -> order.indexOf(r.outlet())))
+        .toList();
+  }
 
   /** A line, or the body of a part. */
   public sealed interface Leg {

@@ -22,17 +22,14 @@ public final class Groups {
     int last = 0;
     boolean passing = false;
     for (WinterStep step : steps) {
-      WinterStep.Hand hand =
-          step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
-      boolean device =
-          hand.sort() == WinterStep.Sort.ADAPTER || hand.sort() == WinterStep.Sort.JUG;
+      WinterStep.Hand hand = step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
+      boolean device = hand.sort() == WinterStep.Sort.ADAPTER || hand.sort() == WinterStep.Sort.JUG;
       if (step.isWait() || hand.sort() == WinterStep.Sort.TILT || device) {
         open.clear();
         passing = device ? !hand.off() : passing;
       }
       boolean tap =
-          passing
-              && (hand.sort() == WinterStep.Sort.TAPS || hand.sort() == WinterStep.Sort.RUN);
+          passing && (hand.sort() == WinterStep.Sort.TAPS || hand.sort() == WinterStep.Sort.RUN);
       Act act =
           tap
               ? new Act(step.place(), WinterStep.Sort.RUN, hand.part())

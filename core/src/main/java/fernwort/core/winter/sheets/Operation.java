@@ -64,6 +64,22 @@ public sealed interface Operation {
     }
   }
 
+  /**
+   * A pump runs with nothing to draw but air from an empty tank: it throws out most of its head,
+   * and air comes through its suction.
+   */
+  record DrawnDry(String pump, List<String> lines, List<String> bodies) implements Operation {
+    public DrawnDry {
+      lines = List.copyOf(lines);
+      bodies = List.copyOf(bodies);
+    }
+
+    @Override
+    public Wintering on(Network network, Wintering now) {
+      return new RunDry(pump).on(network, new Blown(lines, bodies).on(network, now));
+    }
+  }
+
   /** Air has carried the water out of lines and bodies. */
   record Blown(List<String> lines, List<String> bodies) implements Operation {
     public Blown {

@@ -43,8 +43,7 @@ public record WinterPlan(
    * on meanwhile.
    */
   public double seconds() {
-    double hands =
-        steps.stream().filter(s -> !s.isWait()).mapToDouble(WinterStep::seconds).sum();
+    double hands = steps.stream().filter(s -> !s.isWait()).mapToDouble(WinterStep::seconds).sum();
     double longest =
         steps.stream().filter(WinterStep::isWait).mapToDouble(WinterStep::seconds).max().orElse(0);
     return hands + longest;

@@ -27,6 +27,10 @@ public final class WinterSheet {
   private final Network network;
   private final List<WinterStep> steps = new ArrayList<>();
   private final List<Message> notes = new ArrayList<>();
+
+  /** What has begun and is looked at again once hands are free. */
+  private final List<WinterStep> waiting = new ArrayList<>();
+
   private Wintering now;
 
   /** Begins a sheet for a rig as it stands. */
@@ -40,6 +44,7 @@ public final class WinterSheet {
     WinterSheet copy = new WinterSheet(network, now);
     copy.steps.addAll(steps);
     copy.notes.addAll(notes);
+    copy.waiting.addAll(waiting);
     return copy;
   }
 
@@ -76,6 +81,17 @@ public final class WinterSheet {
     now = step.act().on(network, now);
   }
 
+  /** Keeps a wait for later: it goes on while hands do other things. */
+  public void later(WinterStep wait) {
+    waiting.add(wait);
+  }
+
+  /** Writes down what was kept for later. */
+  public void nowWait() {
+    waiting.forEach(this::add);
+    waiting.clear();
+  }
+
   /** Puts one thing somewhere, unless it is there. */
   public void put(Part part, String position, String why) {
     put(part, position, Message.words(why));
@@ -91,14 +107,14 @@ public final class WinterSheet {
               .orElseThrow();
       add(
           new WinterStep(
-              new Operation.Put(part.id(), position),
-              part.place(),
-              Message.words(part.label() + ": " + words.words()),
-              why,
-              position.equals(Kind.UNDONE) ? UNDOING : TURN,
-              false,
-              0)
-          .by(WinterStep.Hand.of(part.id(), sort(part, position))));
+                  new Operation.Put(part.id(), position),
+                  part.place(),
+                  Message.words(part.label() + ": " + words.words()),
+                  why,
+                  position.equals(Kind.UNDONE) ? UNDOING : TURN,
+                  false,
+                  0)
+              .by(WinterStep.Hand.of(part.id(), sort(part, position))));
     }
   }
 
@@ -140,17 +156,26 @@ public final class WinterSheet {
     }
   }
 
+  /** Shuts every tap, place by place. */
+  public void shutTaps(String why) {
+    Stream<Part> taps = network.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE));
+    for (Part part : byPlace(taps)) {
+      put(part, part.rest().id(), why);
+    }
+  }
+
   /**
-   * Shuts every end that air or antifreeze would leave by, bowls and drained heaters with it.
+   * Shuts every end but taps that air or antifreeze would leave by, bowls and drained heaters with
+   * it; not the one that it comes in by.
    *
    * @param why what would happen else
    */
-  public void shutEnds(String why) {
+  public void shutEnds(Part inlet, String why) {
     Stream<Part> ends =
         network.rig().parts().stream()
+            .filter(p -> !p.equals(inlet))
             .filter(p ->
-                p.kind().is(Purpose.USE)
-                    || p.kind().is(Purpose.CAP)
+                p.kind().is(Purpose.CAP)
                     || p.kind().is(Purpose.INLET)
                     || p.kind().is(Purpose.POURED_INTO));
     for (Part part : byPlace(ends)) {
@@ -173,7 +198,7 @@ public final class WinterSheet {
               .filter(port -> network.hasLine(part.port(port)))
               .map(port -> network.rig().lines().get(network.lineAt(part.port(port))).id())
               .noneMatch(now.glycol()::containsKey);
-      if (part.kind().is(Purpose.TURNS) && dry) {
+      if (part.kind().is(Purpose.TURNS) && dry && staysAt(part)) {
         String was =
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
         // Half way between which of its ways: that only one of several has to be told.
@@ -183,6 +208,15 @@ public final class WinterSheet {
         put(part, was, "No antifreeze stands here: what stays can move.");
       }
     }
+  }
+
+  /** Tells whether water stands in a part or in a line at it, antifreeze not counted. */
+  public boolean staysAt(Part part) {
+    return now.wetness().body(part.id()) > 0 && now.strength(part.id()) <= 0
+        || part.kind().ports().stream()
+            .filter(port -> network.hasLine(part.port(port)))
+            .map(port -> network.rig().lines().get(network.lineAt(part.port(port))))
+            .anyMatch(line -> now.wetness().volume(line) > 0 && now.strength(line.id()) <= 0);
   }
 
   /** Writes a step that changes nothing in the water (s). */

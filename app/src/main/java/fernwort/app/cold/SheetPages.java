@@ -65,6 +65,16 @@ class SheetPages {
     return back(id, sheet);
   }
 
+  @PostMapping("/acts/{seq}")
+  String tickAct(
+      @PathVariable String id,
+      @PathVariable String sheet,
+      @PathVariable int seq,
+      @ModelAttribute("who") String who) {
+    winters.tickAct(rigs.open(id), sheet, seq, who);
+    return back(id, sheet);
+  }
+
   @PostMapping("/waits/{seq}")
   String begin(
       @PathVariable String id,

@@ -4,6 +4,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Amount;
+import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.WinterStep;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -18,6 +19,9 @@ record StepsView(List<Row> rows, int done) {
    * A step.
    *
    * @param seq its number, from 0
+   * @param act number of the act that it belongs to, done in one go at one place
+   * @param rest how many in a row from here are still to be done in the same go, told at the first
+   *     of them; else 0
    * @param place where, empty for anywhere
    * @param time how long it takes, empty for moments
    * @param seconds for a timer, 0 for none
@@ -26,6 +30,8 @@ record StepsView(List<Row> rows, int done) {
    */
   record Row(
       int seq,
+      int act,
+      int rest,
       String place,
       String reach,
       String what,
@@ -43,6 +49,7 @@ record StepsView(List<Row> rows, int done) {
       Map<Integer, Instant> begun,
       Units units) {
     List<Row> rows = new ArrayList<>();
+    List<Integer> acts = Groups.of(steps);
     boolean open = false;
     for (int i = 0; i < steps.size(); i++) {
       WinterStep step = steps.get(i);
@@ -54,6 +61,8 @@ record StepsView(List<Row> rows, int done) {
       rows.add(
           new Row(
               i,
+              acts.get(i),
+              rest(acts, ticks, i),
               place.map(Place::label).orElse(""),
               place.map(Place::reach).orElse(""),
               units.say(step.words()),
@@ -65,5 +74,18 @@ record StepsView(List<Row> rows, int done) {
               next));
     }
     return new StepsView(rows, ticks.size());
+  }
+
+  private static int rest(List<Integer> acts, Map<Integer, Instant> ticks, int from) {
+    boolean begun =
+        from > 0 && acts.get(from - 1).equals(acts.get(from)) && !ticks.containsKey(from - 1);
+    int to = from;
+    while (!begun
+        && to < acts.size()
+        && acts.get(to).equals(acts.get(from))
+        && !ticks.containsKey(to)) {
+      to++;
+    }
+    return to - from;
   }
 }

@@ -17,6 +17,7 @@ import fernwort.core.winter.FrostRisks;
 import fernwort.core.winter.Spring;
 import fernwort.core.winter.WinterizingMethods;
 import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
@@ -175,6 +176,18 @@ public class Winters {
       onTheBoard(rig, act, who);
     }
     store.tick(id, seq, who);
+  }
+
+  /** Ticks a step and those after it that are done in one go with it at one place. */
+  @Transactional
+  public void tickAct(OpenRig rig, String id, int seq, String who) {
+    List<Integer> acts = Groups.of(sleep.sheet(rig, id).steps());
+    if (seq < 0 || seq >= acts.size()) {
+      throw new Refusal("The sheet has no such step; load it anew");
+    }
+    for (int i = seq; i < acts.size() && acts.get(i).equals(acts.get(seq)); i++) {
+      tick(rig, id, i, who);
+    }
   }
 
   private void onTheBoard(OpenRig rig, Operation act, String who) {

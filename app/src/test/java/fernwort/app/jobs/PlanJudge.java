@@ -98,7 +98,7 @@ final class PlanJudge {
           seen.addAll(run.runTo(run.time() + wait.seconds().expected() + 1e-6));
         }
       }
-      case PRESSURE, SLACK, RUNS -> {}
+      case PRESSURE, SLACK, RUNS, RUNS_HOT -> {}
     }
     Optional<String> reached =
         switch (wait.until().what()) {
@@ -115,7 +115,7 @@ final class PlanJudge {
               Math.abs(run.moment().state().volume(part) - wait.until().mark()) < AT_MARK
                   ? none()
                   : wrong(part, "not at its mark");
-          case LEVEL, POURED_OUT, HOT, PRESSURE, SLACK, RUNS -> none();
+          case LEVEL, POURED_OUT, HOT, PRESSURE, SLACK, RUNS, RUNS_HOT -> none();
         };
     return broken(untilDry).or(() -> reached);
   }

@@ -4,8 +4,10 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
 import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.network.Network;
@@ -251,9 +253,11 @@ public record Drive(String words, List<Stretch> stretches) {
   public static Map<String, String> travelValvesOpen(Rig rig) {
     Map<String, String> open = new TreeMap<>();
     for (String id : travelValves(rig).keySet()) {
-      if (rig.part(id).kind() instanceof TwoWayValve valve) {
-        valve.opened().ifPresent(stop -> open.put(id, stop.id()));
-      }
+      Kind valve = rig.part(id).kind();
+      valve.positions().stream()
+          .filter(p -> valve.rank(p.id()) == Rank.WAY_OPEN)
+          .findFirst()
+          .ifPresent(p -> open.put(id, p.id()));
     }
     return open;
   }

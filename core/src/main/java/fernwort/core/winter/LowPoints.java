@@ -1,11 +1,12 @@
 package fernwort.core.winter;
 
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.end.OpenEnd;
-import fernwort.core.kind.end.Plug;
-import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.Rank;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import java.util.List;
@@ -19,7 +20,7 @@ final class LowPoints {
   static List<Part> of(Network network) {
     Connections free = Connections.withHandlesFree(network);
     return network.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Plug || drainsOut(network, p))
+        .filter(p -> p.kind().is(Purpose.CAP) || drainsOut(network, p))
         .filter(p ->
             free.route(p.id(), x -> x.kind().is(Purpose.HOLDS), x -> x.kind().is(Purpose.USE))
                 .isPresent())
@@ -28,24 +29,25 @@ final class LowPoints {
 
   /** Returns the position that lets one run. */
   static String open(Part low) {
-    return low.kind() instanceof TwoWayValve valve
-        ? valve.opened().orElseThrow().id()
-        : low.kind().drained().orElse(low.rest().id());
+    return low.kind().positions().stream()
+        .map(Position::id)
+        .filter(p -> low.kind().rank(p) == Rank.WAY_OPEN)
+        .findFirst()
+        .or(low.kind()::drained)
+        .orElse(low.rest().id());
   }
 
   private static boolean drainsOut(Network network, Part part) {
-    return part.kind() instanceof TwoWayValve valve
-        && valve.opened().isPresent()
+    return part.kind().is(Purpose.TURNS)
         && part.kind().ports().stream().anyMatch(port -> endsAt(network, part.port(port)));
   }
 
   private static boolean endsAt(Network network, PortRef port) {
-    return network.hasLine(port)
-        && network
-                .rig()
-                .part(network.rig().lines().get(network.lineAt(port)).other(port).part())
-                .kind()
-            instanceof OpenEnd end
-        && end.role() == OpenEnd.Role.DRAIN;
+    if (!network.hasLine(port)) {
+      return false;
+    }
+    Line line = network.rig().lines().get(network.lineAt(port));
+    Kind end = network.rig().part(line.other(port).part()).kind();
+    return end.is(Purpose.OUTLET) && !end.is(Purpose.DUMPS) && !end.letsAir();
   }
 }

@@ -105,7 +105,7 @@ final class RunFinder extends Finder {
     List<Stage> stages = new ArrayList<>(List.of(cold));
     for (Part heater : parts(p -> p.kind().is(Purpose.HEATS))) {
       taps.stream()
-          .filter(t -> t.kind() instanceof Tap tap && tap.mixes())
+          .filter(t -> t.kind().ports().contains("hot"))
           .filter(t -> joins(tank.id(), heater.id(), Pumped.EITHER))
           .filter(t -> joins(heater.id(), t.id(), Pumped.NO))
           .findFirst()

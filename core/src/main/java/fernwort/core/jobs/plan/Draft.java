@@ -20,7 +20,6 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
@@ -471,7 +470,7 @@ final class Draft {
       return until;
     }
     return network.pumps().stream()
-        .filter(p -> p.kind() instanceof Pump && found.after().of(p.id()).equals(Kind.ON))
+        .filter(p -> p.kind().is(Purpose.SUPPLIES) && found.after().of(p.id()).equals(Kind.ON))
         .findFirst()
         .map(p -> new Job.Until(Job.Until.What.PRESSURE, p.id()))
         .orElse(until);

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What of a sheet is one act: what a person does of one sort at one place in one go, until
- * something is waited for, the vehicle is tilted, or an adapter or jug goes on or off.
+ * something is waited for, the vehicle is tilted, or an adapter or jug goes on or off. While an
+ * adapter or jug is on, each visit to a tap is one.
  */
 public final class Groups {
 
@@ -34,7 +36,7 @@ public final class Groups {
           tap
               ? new Act(step.place(), WinterStep.Sort.RUN, hand.part())
               : new Act(step.place(), hand.sort(), "");
-      Integer number = open.get(act);
+      @Nullable Integer number = hand.sort() == WinterStep.Sort.OTHER ? null : open.get(act);
       if (number == null) {
         number = ++last;
         open.put(act, number);

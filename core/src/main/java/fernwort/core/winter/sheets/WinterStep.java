@@ -75,7 +75,12 @@ public record WinterStep(
     return new WinterStep(act, place, words, why, seconds, timed, litres, Optional.of(hand));
   }
 
-  /** Makes a step. */
+  /**
+   * Makes a step of which no part is told.
+   *
+   * @param seconds how long it takes, roughly (s)
+   * @param litres antifreeze it takes (m³)
+   */
   public WinterStep(
       Operation act,
       String place,

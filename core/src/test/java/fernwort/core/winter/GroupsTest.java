@@ -1,0 +1,59 @@
+package fernwort.core.winter;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.Groups;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterStep;
+import fernwort.core.winter.sheets.WinterStep.Hand;
+import fernwort.core.winter.sheets.WinterStep.Sort;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class GroupsTest {
+
+  private static WinterStep step(String place, Hand hand) {
+    return new WinterStep(
+            new Operation.Heed(), place, Message.NOTHING, Message.NOTHING, 15, false, 0)
+        .by(hand);
+  }
+
+  @Test
+  void allTapsOfAPlaceAreOneActUntilSomethingIsWaitedFor() {
+    assertThat(
+            Groups.of(
+                List.of(
+                    step("bath", Hand.of("basin", Sort.TAPS)),
+                    step("galley", Hand.of("sink", Sort.TAPS)),
+                    step("bath", Hand.of("shower", Sort.TAPS)),
+                    step("bath", Hand.of("trap", Sort.CAPS)),
+                    step("under", Hand.of("tank", Sort.WAIT)),
+                    step("bath", Hand.of("basin", Sort.TAPS)))))
+        .containsExactly(1, 2, 1, 3, 4, 5);
+  }
+
+  @Test
+  void whileTheJugIsOnEachVisitToATapIsOne() {
+    assertThat(
+            Groups.of(
+                List.of(
+                    step("bench", Hand.of("pump", Sort.JUG)),
+                    step("bath", Hand.of("basin", Sort.TAPS)),
+                    step("bath", Hand.of("basin", Sort.RUN).running(1e-3)),
+                    step("bath", Hand.of("basin", Sort.TAPS)),
+                    step("bath", Hand.of("shower", Sort.TAPS)),
+                    step("bench", Hand.of("pump", Sort.JUG).comingOff()),
+                    step("bath", Hand.of("basin", Sort.TAPS)),
+                    step("bath", Hand.of("shower", Sort.TAPS)))))
+        .containsExactly(1, 2, 2, 2, 3, 4, 5, 5);
+  }
+
+  @Test
+  void whatIsKeptFromAnEarlierFernwortIsOneActEach() {
+    WinterStep old =
+        new WinterStep(
+            new Operation.Heed(), "bath", Message.NOTHING, Message.NOTHING, 15, false, 0);
+    assertThat(Groups.of(List.of(old, old))).containsExactly(1, 2);
+  }
+}

@@ -19,7 +19,8 @@ record StepsView(List<Row> rows, int done) {
    * A step.
    *
    * @param seq its number, from 0
-   * @param act number of the act that it belongs to, done in one go at one place
+   * @param number counted as people count: what is done in one go with the step before has its
+   *     number
    * @param rest how many in a row from here are still to be done in the same go, told at the first
    *     of them; else 0
    * @param place where, empty for anywhere
@@ -30,7 +31,7 @@ record StepsView(List<Row> rows, int done) {
    */
   record Row(
       int seq,
-      int act,
+      int number,
       int rest,
       String place,
       String reach,
@@ -51,8 +52,10 @@ record StepsView(List<Row> rows, int done) {
     List<Row> rows = new ArrayList<>();
     List<Integer> acts = Groups.of(steps);
     boolean open = false;
+    int number = 0;
     for (int i = 0; i < steps.size(); i++) {
       WinterStep step = steps.get(i);
+      number += i > 0 && acts.get(i).equals(acts.get(i - 1)) ? 0 : 1;
       boolean ticked = ticks.containsKey(i);
       boolean next = !open && !ticked;
       open |= next;
@@ -61,7 +64,7 @@ record StepsView(List<Row> rows, int done) {
       rows.add(
           new Row(
               i,
-              acts.get(i),
+              number,
               rest(acts, ticks, i),
               place.map(Place::label).orElse(""),
               place.map(Place::reach).orElse(""),

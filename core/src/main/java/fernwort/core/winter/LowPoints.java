@@ -39,6 +39,7 @@ final class LowPoints {
 
   private static boolean drainsOut(Network network, Part part) {
     return part.kind().is(Purpose.TURNS)
+        && part.kind().ports().size() == 2
         && part.kind().ports().stream().anyMatch(port -> endsAt(network, part.port(port)));
   }
 

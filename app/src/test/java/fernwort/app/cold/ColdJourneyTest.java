@@ -3,6 +3,7 @@ package fernwort.app.cold;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.assertions.LocatorAssertions;
@@ -122,6 +123,19 @@ class ColdJourneyTest {
     assertThat(page.locator("#left-total").innerText()).isNotEqualTo(before);
     page.locator("#tries a").click();
     assertThat(page.locator("#left-total").innerText()).isEqualTo(before);
+  }
+
+  /** Six taps at one place are one press. */
+  @Test
+  void whatIsDoneInOneGoIsTickedWithOnePress() {
+    Page page = COPY.page();
+    COPY.visit("/rigs/tern/cold/school/fall");
+    page.locator("#begin").click();
+    Locator all = page.locator("[id^='act-']").first();
+    int many = Integer.parseInt(all.innerText().replaceAll("\\D", ""));
+    all.click();
+    assertThat(page.locator(".step-done")).hasCount(many);
+    page.locator("#leave").click();
   }
 
   @Test

@@ -90,7 +90,7 @@ class JobWordsTest {
   @Test
   void aPlanSaysWhatItCosts() {
     assertThat(JobView.sum(RIG, plan("fill-low-inlet"), Units.METRIC))
-        .matches("4 to turn in 1 place, \\d+ (s|min) of waiting, [\\d.]+ L");
+        .matches("5 to turn in 1 place, \\d+ (s|min) of waiting, [\\d.]+ L");
     assertThat(JobView.sum(RIG, plan("arrive"), Units.METRIC)).isEqualTo("nothing to turn");
   }
 
@@ -162,7 +162,7 @@ class JobWordsTest {
   @Test
   void whatANewerPlanReplacedIsNotShown() {
     RunView run = view(TRUCK.state().setting(), Mark.REPLACED, Mark.SKIPPED);
-    assertThat(run.lines()).hasSize(5);
+    assertThat(run.lines()).hasSize(6);
     assertThat(run.skipped())
         .extracting(l -> l.step().what())
         .containsExactly("Hose inlet: hose from a tap");

@@ -47,7 +47,8 @@ final class Shutdown {
             part,
             WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT),
             part.label() + ": let it cool until a hot tap runs cold",
-            "Hot water scalds. An hour or more; go on with what follows meanwhile, its drain last.",
+            "Hot water scalds. An hour or more. Meanwhile empty the tanks and open what is cold;"
+                + " no hot tap, hot drain or heater drain before it is cold.",
             COOLING,
             true);
       }

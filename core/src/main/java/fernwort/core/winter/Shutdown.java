@@ -10,6 +10,9 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.run.Event;
+import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Operation;
@@ -26,6 +29,12 @@ import java.util.stream.Collectors;
 final class Shutdown {
 
   private static final double COOLING = 3600;
+
+  /** How long tanks that run out at once are looked at (s); own choice. */
+  private static final double LOOKED_AT = 3600;
+
+  private static final Set<Event.Kind> HARMS =
+      Set.of(Event.Kind.BULGES, Event.Kind.SUCKED_IN, Event.Kind.BACKS_UP);
 
   private static final String MEANWHILE = " Go on with what follows meanwhile.";
 
@@ -132,6 +141,19 @@ final class Shutdown {
     return ordered;
   }
 
+  /** Tells whether tanks that run out at once harm nothing within an hour, by running it. */
+  private static boolean isHarmless(List<Step> steps, Plans plans, State from) {
+    Simulation run = Simulation.start(plans.network(), from);
+    List<Event> seen = new ArrayList<>();
+    for (Step step : steps) {
+      if (step instanceof Step.Move move) {
+        seen.addAll(run.set(move.part(), move.to()));
+      }
+    }
+    seen.addAll(run.runTo(run.time() + LOOKED_AT));
+    return seen.stream().noneMatch(e -> e.begins() && HARMS.contains(e.kind()));
+  }
+
   /** The tanks run out in an order that works, each way tried by running it. */
   private static void empty(WinterSheet sheet, Plans plans) {
     Network network = sheet.network();
@@ -152,7 +174,10 @@ final class Shutdown {
     while (last > 0 && steps.get(last - 1) instanceof Step.Move) {
       last--;
     }
-    for (Step step : sideBySide(steps.subList(0, last == 0 ? steps.size() : last), network)) {
+    List<Step> begun = steps.subList(0, last == 0 ? steps.size() : last);
+    List<Step> atOnce = sideBySide(begun, network);
+    boolean safe = isHarmless(atOnce, plans, sheet.now().state());
+    for (Step step : safe ? atOnce : begun) {
       switch (step) {
         case Step.Move move -> sheet.put(network.rig().part(move.part()), move.to(), move.why());
         case Step.Wait wait -> {

@@ -78,7 +78,7 @@ final class PressureSide {
     return switch (plate.type()) {
       case FOOT, HAND -> Fittings.footPump(litres, 1.2);
       case DIAPHRAGM -> Fittings.pressurePump(litres, bar);
-      case CENTRIFUGAL, IMPELLER ->
+      case CENTRIFUGAL, IMPELLER, SUBMERSIBLE ->
           new Pump(
               Pump.Duty.SUPPLY,
               plate.type(),

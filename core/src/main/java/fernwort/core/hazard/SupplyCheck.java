@@ -55,7 +55,9 @@ final class SupplyCheck implements Check {
         unsafeSources(scene).stream().filter(s -> mayReachDrinking.contains(s.part())).toList();
     if (!mains.isEmpty() || !unsafe.isEmpty()) {
       Connections connections = Connections.of(scene.network(), scene.setting());
-      mains.forEach(inlet -> backflow(scene, connections, inlet, found));
+      mains.stream()
+          .filter(inlet -> !inlet.kind().is(Purpose.PROTECTS))
+          .forEach(inlet -> backflow(scene, connections, inlet, found));
       unsafe.forEach(source -> unsafe(scene, connections, source, found));
     }
     ground(scene, found);

@@ -41,7 +41,7 @@ public record Warning(
     /** A tank fills, and stops by itself or by who watches. */
     FILLING(Is.STANDING, Is.MEANT_BY_RULES),
     /** Tank water can get back into the public pipe. */
-    BACKFLOW(Is.UNSEEN, Is.BETWEEN_TWO),
+    BACKFLOW(Is.UNSEEN, Is.BETWEEN_TWO, Is.LEFT_TO_CARE),
     /** Water runs onto the ground. */
     OPEN_TO_GROUND(Is.OF_A_WAY),
     /** A tank runs over. */
@@ -103,6 +103,11 @@ public record Warning(
     MEANT_BY_RULES,
     /** A danger that no run shows, since it is of what water it is. */
     UNSEEN,
+    /**
+     * A danger that people meet with care where the rig lacks the part against it: a plan says it on
+     * top, and is shown.
+     */
+    LEFT_TO_CARE,
     /** It tells that a tank will bulge. */
     BULGES,
     /** It tells that a tank will be sucked in. */

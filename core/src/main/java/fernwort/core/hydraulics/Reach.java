@@ -118,7 +118,7 @@ final class Reach {
   }
 
   private static double suctionLift(Part part) {
-    return part.kind().selfPriming();
+    return part.kind().suctionLift();
   }
 
   /** Lets water be drawn up by this much (m) everywhere from where it can run to a pump's inlet. */

@@ -342,6 +342,16 @@ public interface Kind {
     return 0;
   }
 
+  /** Returns it with its head and its suction hose full of water; itself where nobody does that. */
+  default Kind primed() {
+    return this;
+  }
+
+  /** Returns how far below it water may stand for it to draw, dry as it is (m). */
+  default double suctionLift() {
+    return selfPriming();
+  }
+
   /** Tells whether it opens only at a pressure that something has to let off. */
   default boolean relieves() {
     return false;

@@ -10,6 +10,10 @@ public enum KindWords {
   HEATER_HAS_WATER("There is water in it now."),
   /** When a pump is switched off. */
   PUMP_RESTS("Nothing may push while you turn or leave."),
+  /** When an engine pump is stopped. */
+  ENGINE_STOPS("The engine stops; the hoses go soft."),
+  /** When an engine pump is started. */
+  ENGINE_RUNS("It fires, and the hose fills and jumps; keep the exhaust away from people and the hatch."),
   /** When a pump is switched on. */
   WAY_IS_OPEN("Now its way is open."),
   /** When a macerator is switched off. */

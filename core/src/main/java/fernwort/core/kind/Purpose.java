@@ -58,6 +58,8 @@ public enum Purpose {
   PURIFIES,
   /** Air in it gives way to water. */
   CUSHIONS,
+  /** The tap that its hose hangs on lets nothing back into the public pipe. */
+  PROTECTS,
   /** Water stands in it against smell. */
   TRAPS,
   /** Lines meet in it. */

@@ -39,7 +39,9 @@ final class SupplyCheck implements LayoutCheck {
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
       if (part.kind() instanceof HoseInlet inlet && inlet.mainsPressure() > 0) {
-        backflow(plan, part, found);
+        if (!inlet.holdsBack()) {
+          backflow(plan, part, found);
+        }
         tooStrong(plan, part, inlet, found);
       } else if (part.kind().is(Purpose.PUMPS)) {
         strainer(plan, part, found);

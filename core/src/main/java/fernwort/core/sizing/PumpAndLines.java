@@ -190,7 +190,7 @@ public record PumpAndLines(
                         part.id(),
                         t.id(),
                         part.height() - outlet(t),
-                        ((Driven) part.kind()).selfPriming())));
+                        part.kind().suctionLift())));
       }
     }
     return found;

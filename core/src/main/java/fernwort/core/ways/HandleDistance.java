@@ -64,7 +64,7 @@ public final class HandleDistance {
     this.levels = levels;
     priming =
         network.pumps().stream()
-            .mapToDouble(p -> p.kind() instanceof Pump pump ? pump.selfPriming() : 0)
+            .mapToDouble(p -> p.kind() instanceof Pump pump ? pump.suctionLift() : 0)
             .max()
             .orElse(0);
     free = OpenGraph.withHandlesFree(network);

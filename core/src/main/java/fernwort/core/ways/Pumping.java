@@ -84,7 +84,7 @@ final class Pumping {
       return;
     }
     Driven driven = (Driven) part.kind();
-    run(part, in, Water.head(driven.shutOffPressure()), driven.selfPriming(), origins);
+    run(part, in, Water.head(driven.shutOffPressure()), driven.suctionLift(), origins);
   }
 
   /**

@@ -267,7 +267,7 @@ final class SimplePaths {
         boolean passes =
             switch (k.works()) {
               case DIAPHRAGM, FOOT, HAND -> in;
-              case CENTRIFUGAL -> true;
+              case CENTRIFUGAL, SUBMERSIBLE -> true;
               case IMPELLER -> false;
             };
         if (passes) {

@@ -221,8 +221,15 @@ abstract class Filling extends Finder {
   }
 
   static List<Stage> pouring(List<Part> tanks, Part filler) {
+    return pouring(poured(tanks, filler), tanks.getFirst(), filler);
+  }
+
+  /** Hose in, fill, hose out, cap on. */
+  static List<Stage> pouring(Goal goal, Part tank, Part filler) {
     return List.of(
-        Stage.of(poured(tanks, filler), new Until(Until.What.RUNS, tanks.getFirst().id())),
+        Stage.of(goal, new Until(Until.What.HOSE_IN, filler.id())),
+        Stage.of(goal, new Until(Until.What.POURED_FULL, tank.id())),
+        Stage.of(goal, new Until(Until.What.HOSE_OUT, filler.id())),
         capped(filler));
   }
 

@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Primed;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -43,6 +44,7 @@ public abstract class Finder {
   final Network network;
   final Rig rig;
   final HandleDistance turns;
+  private final HandleDistance primed;
   final Setting rest;
   final List<Part> fresh;
 
@@ -60,6 +62,8 @@ public abstract class Finder {
     this.cannot = cannot;
     rig = network.rig();
     turns = HandleDistance.full(network);
+    Network full = Primed.of(network);
+    primed = full == network ? turns : HandleDistance.full(full);
     rest = rig.atRest();
     fresh = rig.tanks(Contents.FRESH).toList();
     filled = rig.tanks().filter(t -> ((Tank) t.kind()).contents() != Contents.GRAY).toList();
@@ -80,7 +84,9 @@ public abstract class Finder {
   }
 
   final boolean joins(String from, String to, Pumped pumped) {
-    return turns.from(from, rest).to(to, pumped) < HandleDistance.NEVER;
+    // Outside water is drawn from far below; a pump that does not draw air is primed for it.
+    boolean drawn = pumped == Pumped.YES && rig.part(from).kind().is(Purpose.INLET);
+    return (drawn ? primed : turns).from(from, rest).to(to, pumped) < HandleDistance.NEVER;
   }
 
   final List<Part> taps(String source, Pumped pumped) {

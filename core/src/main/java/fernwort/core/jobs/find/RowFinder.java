@@ -74,11 +74,7 @@ final class RowFinder extends Filling {
             "pour-through-" + first.id() + "-" + filler.id(),
             through(linked),
             "by hand at %s: %s".formatted(filler.label(), names(row, linked)),
-            List.of(
-                Stage.of(
-                    onward(poured(List.of(first), filler), row, linked),
-                    new Until(Until.What.RUNS, first.id())),
-                capped(filler)),
+            pouring(onward(poured(List.of(first), filler), row, linked), first, filler),
             Caution.DRINKING_HOSE,
             Caution.STAY);
       }

@@ -4,6 +4,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -75,9 +76,11 @@ public record Goal(
     return new Goal(all, probe, inherent);
   }
 
-  /** Returns this where some warnings are accepted. */
+  /** Returns this where some warnings are accepted, too. */
   public Goal accepting(Warning.Code... hazards) {
-    return new Goal(conditions, probe, Set.of(hazards));
+    Set<Warning.Code> all = new HashSet<>(inherent);
+    all.addAll(List.of(hazards));
+    return new Goal(conditions, probe, all);
   }
 
   /** Returns where parts have to be, by id. */

@@ -1,6 +1,8 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.hazard.Warning;
 import fernwort.core.say.Message;
+import java.util.Optional;
 
 /**
  * What went wrong when a plan was run.
@@ -10,8 +12,20 @@ import fernwort.core.say.Message;
  * @param seconds when (s)
  * @param words what, as a sentence
  * @param mend what to do about it, as a sentence
+ * @param hazard the danger that began then, where it is one that no run shows
  */
-public record Harm(Kind kind, String part, double seconds, Message words, Message mend) {
+public record Harm(
+    Kind kind,
+    String part,
+    double seconds,
+    Message words,
+    Message mend,
+    Optional<Warning> hazard) {
+
+  /** What the run itself shows. */
+  public Harm(Kind kind, String part, double seconds, Message words, Message mend) {
+    this(kind, part, seconds, words, mend, Optional.empty());
+  }
 
   /** The sorts. */
   public enum Kind {

@@ -136,7 +136,10 @@ public record Job(
 
     /** Tells whether a tank is being filled. */
     public boolean fills() {
-      return what == What.FULL || what == What.FIRST_FULL || what == What.MARK;
+      return what == What.FULL
+          || what == What.FIRST_FULL
+          || what == What.MARK
+          || what == What.POURED_FULL;
     }
 
     /** The sorts of thing. */
@@ -155,7 +158,20 @@ public record Job(
       SLACK,
       RUNS,
       /** A tap's hot side runs without spitting. */
-      RUNS_HOT
+      RUNS_HOT,
+      /** A hand has put the hose into an open filler. */
+      HOSE_IN,
+      /** What a hose or jug at a filler fills is full, by the gauge or by the first water. */
+      POURED_FULL,
+      /** A hand has taken the hose out of an open filler. */
+      HOSE_OUT,
+      /** A hand has filled a pump and its suction hose with water. */
+      PRIMED;
+
+      /** Tells whether hands do it beside the rig, so that no run shows it. */
+      public boolean isByHand() {
+        return this == HOSE_IN || this == POURED_FULL || this == HOSE_OUT || this == PRIMED;
+      }
     }
   }
 

@@ -36,7 +36,13 @@ public record Plan(
    * @param words in a sentence
    * @param hazard the hazard that stands in the way, if one does
    */
-  public record Trouble(Message words, Optional<Warning> hazard) {}
+  public record Trouble(Message words, Optional<Warning> hazard) {
+
+    /** Returns the danger in the way, if it is one that people meet with care. */
+    public Optional<Warning> leftToCare() {
+      return hazard.filter(w -> w.code().is(Warning.Is.LEFT_TO_CARE));
+    }
+  }
 
   /** Returns the moves of hands. */
   public List<Step.Move> moves() {

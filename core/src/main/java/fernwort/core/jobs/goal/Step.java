@@ -50,6 +50,11 @@ public sealed interface Step {
       then = List.copyOf(then);
     }
 
+    /** Returns it in other words. */
+    public Wait saying(Message other) {
+      return new Wait(until, other, notice, seconds, moved, levels, then);
+    }
+
     /** Returns it with something said before its words. */
     public Wait after(Message first) {
       if (first.equals(Message.NOTHING)) {

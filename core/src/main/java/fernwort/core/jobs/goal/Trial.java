@@ -317,7 +317,9 @@ public final class Trial {
             case Step.Move m -> new Turned(m.part(), m.to());
             case Step.Wait w ->
                 new Pause(
-                    w.seconds().isKnown() ? w.seconds().expected() : 60,
+                    w.seconds().isKnown() && !w.until().what().isByHand()
+                        ? w.seconds().expected()
+                        : 60,
                     Optional.of(w.until())
                         .filter(u -> u.what() == Job.Until.What.FULL)
                         .map(Job.Until::part));

@@ -180,7 +180,7 @@ final class SlipMaker {
   }
 
   private void atWait(State from, List<Act> right, int i, Step.Wait wait, List<Try> tries) {
-    if (wait.seconds().isKnown()) {
+    if (wait.seconds().isKnown() && !wait.until().what().isByHand()) {
       List<Act> overrun = new ArrayList<>(right.subList(0, i + 1));
       tries.add(
           new Try(

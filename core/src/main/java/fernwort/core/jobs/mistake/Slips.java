@@ -1,6 +1,7 @@
 package fernwort.core.jobs.mistake;
 
 import fernwort.core.effort.Effort;
+import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -33,23 +34,25 @@ public final class Slips {
   private final Trial trial;
   private final SlipMaker maker;
   private final SlipJudge judge;
+  private final boolean lastLook;
 
-  private Slips(Network network, Plans plans, boolean lastLook) {
+  private Slips(Network network, Plans plans, Hydraulics hydraulics, boolean lastLook) {
     this.network = network;
     this.plans = plans;
-    trial = new Trial(network, plans.hydraulics());
+    trial = new Trial(network, hydraulics);
     maker = new SlipMaker(network.rig(), lastLook);
     judge = new SlipJudge(network);
+    this.lastLook = lastLook;
   }
 
   /** Prepares a rig. */
   public static Slips of(Network network, Plans plans) {
-    return new Slips(network, plans, false);
+    return new Slips(network, plans, plans.hydraulics(), false);
   }
 
   /** The same, by somebody who looks round before leaving: pumps off, taps shut, hoses off. */
   public Slips withLastLook() {
-    return new Slips(network, plans, true);
+    return new Slips(network, plans, plans.hydraulics(), true);
   }
 
   /**
@@ -57,6 +60,16 @@ public final class Slips {
    * before the job begins, so that what they do is not put down to a slip.
    */
   public List<Slip> of(Job job, State stands) {
+    Plans primed = plans.forJob(job);
+    return primed == plans ? tried(job, stands) : primed(primed).tried(job, stands);
+  }
+
+  /** The same plans, run in the rig as it is once its pumps have been primed. */
+  private Slips primed(Plans primed) {
+    return new Slips(primed.network(), plans, primed.hydraulics(), lastLook);
+  }
+
+  private List<Slip> tried(Job job, State stands) {
     State from = stands;
     for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.USE)) {

@@ -2,6 +2,7 @@ package fernwort.core.jobs.plan;
 
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Condition;
@@ -280,6 +281,7 @@ final class Draft {
         : Optional.empty();
   }
 
+  /** Plans a stage; where only what is left to care stands in the way, that is said on top. */
   private Optional<Plan.Trouble> stage(int number, Job.Stage stage, List<Condition> ahead) {
     State state = state();
     Optional<Turn> held = stage.goal().stuck(state.setting(), stuck);
@@ -288,6 +290,28 @@ final class Draft {
     }
     Goal goal = stage.goal().keeping(state.setting(), stuck).and(ahead);
     note(goal, state);
+    Optional<Plan.Trouble> trouble = stage(number, stage, goal);
+    Optional<Warning> minded = trouble.flatMap(Plan.Trouble::leftToCare);
+    if (minded.isEmpty()) {
+      return trouble;
+    }
+    Goal bearing = goal.accepting(minded.get().code());
+    Optional<Plan.Trouble> still = stage(number, stage, bearing);
+    if (still.isEmpty()) {
+      noteFirst(minded.get());
+    }
+    return still;
+  }
+
+  private void noteFirst(Warning danger) {
+    Message words = Message.of("Danger: {}. {}", danger.title(), danger.mend());
+    if (!notes.contains(words)) {
+      notes.addFirst(words);
+    }
+  }
+
+  private Optional<Plan.Trouble> stage(int number, Job.Stage stage, Goal goal) {
+    State state = state();
     List<Condition> lessons = new ArrayList<>();
     // What the nearest setting did is told: others were tried for want of it.
     Optional<Harm> first = Optional.empty();

@@ -7,6 +7,7 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Primed;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Makes run sheets: for each stage of a job the turns, each with its reason, and what to wait for.
@@ -38,6 +40,8 @@ public final class Plans {
   private final Hydraulics hydraulics;
   private final Waits waits;
   private final Troubles troubles;
+  private final boolean brief;
+  private @Nullable Plans primed;
 
   private Plans(Network network, Planner planner, Hydraulics hydraulics, boolean brief) {
     this.network = network;
@@ -45,6 +49,7 @@ public final class Plans {
     this.hydraulics = hydraulics;
     waits = new Waits(network, hydraulics, brief);
     troubles = new Troubles(network);
+    this.brief = brief;
   }
 
   /** Prepares a rig. */
@@ -60,6 +65,31 @@ public final class Plans {
   /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
   public Plans brief() {
     return new Plans(network, planner, hydraulics, true);
+  }
+
+  /**
+   * Returns what plans a job: these, or the same once somebody has primed the pumps, for a job that
+   * draws outside water through one that does not draw it up by itself.
+   */
+  public Plans forJob(Job job) {
+    return job.stages().stream()
+            .flatMap(s -> s.goal().needs().stream())
+            .anyMatch(n -> Priming.unprimed(network, n).isPresent())
+        ? primed()
+        : this;
+  }
+
+  private synchronized Plans primed() {
+    Plans known = primed;
+    if (known == null) {
+      Network filled = Primed.of(network);
+      known =
+          filled == network
+              ? this
+              : new Plans(filled, Planner.of(filled), Hydraulics.of(filled), brief);
+      primed = known;
+    }
+    return known;
   }
 
   /** Returns the prepared rig. */
@@ -82,13 +112,13 @@ public final class Plans {
     Map<String, Double> half = new HashMap<>();
     network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
     State rest = new State(network.rig().atRest(), half, Slope.LEVEL);
-    return jobs.all().stream()
-        .map(j -> {
-          Offer offer = offer(j, full(j, rest));
-          // A float may have shut at half: what is filled is offered when it can be filled at all.
-          return offer.trouble().isPresent() && fills(j) ? offer(j, low(j, rest)) : offer;
-        })
-        .toList();
+    return jobs.all().stream().map(j -> forJob(j).offered(j, rest)).toList();
+  }
+
+  private Offer offered(Job job, State rest) {
+    Offer offer = offer(job, full(job, rest));
+    // A float may have shut at half: what is filled is offered when it can be filled at all.
+    return offer.trouble().isPresent() && fills(job) ? offer(job, low(job, rest)) : offer;
   }
 
   private static boolean fills(Job job) {
@@ -113,6 +143,15 @@ public final class Plans {
 
   private Offer offer(Job job, State rest) {
     Goal goal = job.stages().getFirst().goal();
+    Offer offer = offer(job, rest, goal);
+    return offer
+        .trouble()
+        .flatMap(Plan.Trouble::leftToCare)
+        .map(danger -> offer(job, rest, goal.accepting(danger.code())))
+        .orElse(offer);
+  }
+
+  private Offer offer(Job job, State rest, Goal goal) {
     if (planner.within(rest, goal) instanceof Planner.Blocked blocked && blocked.proven()) {
       boolean wanting =
           blocked
@@ -167,6 +206,11 @@ public final class Plans {
    * @param stuck ids of parts that have to stay as they are
    */
   public Plan plan(Job job, State from, Dry dry, int stage, Set<String> stuck) {
+    Plans primed = forJob(job);
+    if (primed != this) {
+      Plan plan = primed.plan(job, from, dry, stage, stuck);
+      return Priming.steps(network, plan, waits::prime);
+    }
     return new Draft(new Draft.Kit(network, planner, hydraulics, waits), job, from, dry, stuck)
         .from(stage);
   }

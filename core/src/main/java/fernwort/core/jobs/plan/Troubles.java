@@ -7,10 +7,6 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.kind.Given;
-import fernwort.core.kind.Purpose;
-import fernwort.core.kind.machine.Pump;
-import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
@@ -18,7 +14,6 @@ import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /** Why a job cannot be done, in words, with its mend. */
@@ -65,7 +60,7 @@ public final class Troubles {
             "It was run through, and does not work as things stand: {}. {}",
             harm.words().capitalised(),
             harm.mend()),
-        Optional.empty());
+        harm.hazard());
   }
 
   /** No safe setting was found. */
@@ -158,39 +153,15 @@ public final class Troubles {
       return "No position of the handles sends the water of %s round and back, as the levels stand."
           .formatted(label(need.end().part()));
     }
-    Optional<String> unprimed = unprimed(need);
+    Optional<Part> unprimed = Priming.unprimed(network, need);
     if (unprimed.isPresent()) {
-      return unprimed.get();
+      return "%s cannot draw water up from so far below, even when it is primed. Bring it nearer to the water, or fit one that draws higher."
+          .formatted(unprimed.get().label());
     }
     return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
         .formatted(
             need.source().kind() == Source.Kind.MAINS ? "the mains" : label(need.source().part()),
             label(need.end().part()));
-  }
-
-  /**
-   * A pump on the way that does not draw water up as high as it stands over it, if there is one.
-   */
-  private Optional<String> unprimed(Need need) {
-    Part source = network.rig().part(need.source().part());
-    OptionalDouble water =
-        source.kind().gives().stream()
-            .filter(g -> g.from() == Given.From.OUTSIDE)
-            .mapToDouble(Given::height)
-            .findFirst();
-    if (water.isEmpty() || need.source().kind() != Source.Kind.OUTSIDE) {
-      return Optional.empty();
-    }
-    Connections free = Connections.withHandlesFree(network);
-    return network.pumps().stream()
-        .filter(p ->
-            p.kind() instanceof Pump pump && p.height() - water.getAsDouble() > pump.selfPriming())
-        .filter(
-            p -> free.route(source.id(), x -> x.kind().is(Purpose.HOLDS), p::equals).isPresent())
-        .findFirst()
-        .map(p ->
-            "%s does not draw up water by itself from so far below. Prime it: fill the pump and its suction hose with water, and close what lets it run back. A foot valve keeps it so."
-                .formatted(p.label()));
   }
 
   private String label(String part) {

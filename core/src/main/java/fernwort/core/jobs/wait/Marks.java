@@ -30,9 +30,17 @@ public final class Marks {
   public static boolean isReached(Network network, State state, Job job, Job.Until until) {
     return switch (until.what()) {
       case FULL -> isFull(network, state, until.part());
+      case POURED_FULL ->
+          job.tanks(network.rig()).stream().allMatch(t -> isFull(network, state, t));
       case FIRST_FULL -> job.tanks(network.rig()).stream().anyMatch(t -> isFull(network, state, t));
       case MARK -> state.volume(until.part()) > until.mark() - AT;
-      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS, RUNS_HOT -> false;
+      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE,
+          SLACK,
+          RUNS,
+          RUNS_HOT,
+          HOSE_IN,
+          HOSE_OUT,
+          PRIMED -> false;
     };
   }
 

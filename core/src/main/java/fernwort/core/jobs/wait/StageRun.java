@@ -318,7 +318,16 @@ public final class StageRun {
     scout
         .unseen(now.setting(), Levels.of(network, now))
         .filter(w -> w.severity() == Severity.DANGER)
-        .ifPresent(w -> fail(Harm.Kind.SPOILT, w.parts().getFirst(), w.title(), w.mend()));
+        .ifPresent(w ->
+            harm =
+                Optional.of(
+                    new Harm(
+                        Harm.Kind.SPOILT,
+                        w.parts().getFirst(),
+                        run.time(),
+                        w.title(),
+                        w.mend(),
+                        Optional.of(w))));
   }
 
   private String label(String part) {

@@ -52,6 +52,7 @@ public final class Waits {
 
   private final Network network;
   private final WaitWords say;
+  private final ByHand byHand;
   private final Hydraulics smoother;
   private final Hydraulics rougher;
   private final WaitJudge judge;
@@ -67,6 +68,7 @@ public final class Waits {
     this.network = network;
     this.brief = brief;
     say = new WaitWords(network);
+    byHand = new ByHand(network);
     smoother = hydraulics.withFittings(Hydraulics.SMOOTHER);
     rougher = hydraulics.withFittings(Hydraulics.ROUGHER);
     vent = new NarrowVent(network, hydraulics);
@@ -82,8 +84,33 @@ public final class Waits {
       case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Event.Kind.FULL, stage);
       case DRY -> run(job, until, Event.Kind.DRY, stage);
       case HOT -> run(job, until, Event.Kind.HOT, stage);
-      case POURED_OUT -> run(job, until, Event.Kind.POURED_OUT, stage);
+      case POURED_OUT -> poured(job, until, stage);
+      case HOSE_IN -> byHand.hoseIn(until);
+      case POURED_FULL ->
+          byHand.pour(until, job.tanks(network.rig()), stage.run().moment().state());
+      case HOSE_OUT -> byHand.hoseOut(until);
+      case PRIMED -> throw new IllegalArgumentException("a pump is primed before its stage");
     };
+  }
+
+  /**
+   * Primes a pump by hand.
+   *
+   * @param until which pump
+   * @param inlet where its suction hose begins
+   */
+  public Step.Wait prime(Job.Until until, String inlet) {
+    return byHand.prime(until, inlet);
+  }
+
+  /** Pours a jug out, saying how many more there is room for. */
+  private Step.Wait poured(Job job, Job.Until until, StageRun stage) {
+    Message words =
+        byHand.jugs(
+            network.rig().part(until.part()),
+            job.tanks(network.rig()),
+            stage.before().state());
+    return run(job, until, Event.Kind.POURED_OUT, stage).saying(words);
   }
 
   // --- what is run through the simulation --------------------------------------------------------
@@ -168,7 +195,19 @@ public final class Waits {
       return switch (until.what()) {
         case FIRST_FULL -> tanks.contains(subject);
         case LEVEL -> false;
-        case FULL, MARK, DRY, HOT, POURED_OUT, PRESSURE, SLACK, RUNS, RUNS_HOT ->
+        case FULL,
+            MARK,
+            DRY,
+            HOT,
+            POURED_OUT,
+            POURED_FULL,
+            PRESSURE,
+            SLACK,
+            RUNS,
+            RUNS_HOT,
+            HOSE_IN,
+            HOSE_OUT,
+            PRIMED ->
             until.part().equals(subject);
       };
     }

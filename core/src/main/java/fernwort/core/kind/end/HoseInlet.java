@@ -28,17 +28,22 @@ import java.util.Optional;
  *     hold their pressure whatever is drawn
  * @param outsideDrinkable whether the outside water is fit to drink; it is not unless somebody says
  *     so
+ * @param preventer whether the tap that the hose hangs on holds back what would run into it
  */
 public record HoseInlet(
     double mainsPressure,
     double outsideHeight,
     Optional<Double> tapFlow,
-    Optional<Boolean> outsideDrinkable)
+    Optional<Boolean> outsideDrinkable,
+    Optional<Boolean> preventer)
     implements Kind {
 
   private static final Purposes DRAWING = Purposes.of(Purpose.SOURCE, Purpose.INLET);
 
   private static final Purposes PRESSED = Purposes.of(Purpose.SOURCE, Purpose.INLET, Purpose.MAINS);
+
+  private static final Purposes PROTECTED =
+      Purposes.of(Purpose.SOURCE, Purpose.INLET, Purpose.MAINS, Purpose.PROTECTS);
 
   /** What an ordinary tap gives through a garden hose where nobody timed it; an estimate (m³/s). */
   public static final double TAP = 3e-4;
@@ -75,7 +80,12 @@ public record HoseInlet(
    * @param outsideHeight height of outside water over the ground (m)
    */
   public HoseInlet(double mainsPressure, double outsideHeight, Optional<Double> tapFlow) {
-    this(mainsPressure, outsideHeight, tapFlow, Optional.empty());
+    this(mainsPressure, outsideHeight, tapFlow, Optional.empty(), Optional.empty());
+  }
+
+  /** Tells whether a backflow preventer at the tap keeps the rig's water out of the public pipe. */
+  public boolean holdsBack() {
+    return preventer.orElse(false);
   }
 
   /** Tells whether outside water may be drunk. */
@@ -85,7 +95,10 @@ public record HoseInlet(
 
   @Override
   public Purposes purposes() {
-    return mainsPressure > 0 ? PRESSED : DRAWING;
+    if (mainsPressure <= 0) {
+      return DRAWING;
+    }
+    return holdsBack() ? PROTECTED : PRESSED;
   }
 
   @Override
@@ -222,7 +235,8 @@ public record HoseInlet(
         Property.of(Asked.MAINS_PRESSURE, mainsPressure),
         Property.of(Asked.OUTSIDE_HEIGHT, outsideHeight),
         Property.of(Asked.TAP_FLOW, tapFlow),
-        Property.of(Asked.OUTSIDE_FIT, drinksOutside()));
+        Property.of(Asked.OUTSIDE_FIT, drinksOutside()),
+        Property.of(Asked.PREVENTER, holdsBack()));
   }
 
   @Override
@@ -231,7 +245,8 @@ public record HoseInlet(
         answers.amount(Asked.MAINS_PRESSURE),
         answers.amount(Asked.OUTSIDE_HEIGHT),
         answers.optional(Asked.TAP_FLOW),
-        answers.ticked(Asked.OUTSIDE_FIT) ? Optional.of(true) : Optional.empty());
+        answers.ticked(Asked.OUTSIDE_FIT) ? Optional.of(true) : Optional.empty(),
+        answers.ticked(Asked.PREVENTER) ? Optional.of(true) : Optional.empty());
   }
 
   @Override

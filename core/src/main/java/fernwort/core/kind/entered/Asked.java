@@ -34,6 +34,11 @@ public enum Asked {
       "Outside water is fit to drink",
       Type.TICK,
       "A bladder or barrel filled at a drinking tap is; a stream is not."),
+  PREVENTER(
+      "preventer",
+      "The tap has a backflow preventer",
+      Type.TICK,
+      "Many outdoor taps have one built in; ask, or look for a vented cap above the thread."),
   CRACKING_PRESSURE(
       "cracking",
       "Pressure it takes to open",
@@ -77,6 +82,7 @@ public enum Asked {
       "What passes until the flow drops; empty if nobody knows."),
   DUTY("duty", "There for", "what it is there for", Type.CHOICE),
   PUMP_WORKS("works", "Works as", "how it works", Type.CHOICE),
+  PUMP_DRIVE("drive", "Driven by", "what drives it", Type.CHOICE),
   PUMP_SHUT_OFF(
       "shutoff",
       "Pressure at no flow",

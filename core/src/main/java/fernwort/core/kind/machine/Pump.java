@@ -29,6 +29,7 @@ import java.util.OptionalDouble;
  * @param selfPriming how high it lifts water while it is dry (m)
  * @param dryRun how long it may run dry or against a closed outlet (s); {@link DryRun} where nobody
  *     knows
+ * @param drive what drives it; electricity where nobody says
  */
 public record Pump(
     Duty duty,
@@ -38,8 +39,12 @@ public record Pump(
     double cutIn,
     double cutOut,
     double selfPriming,
-    Optional<Double> dryRun)
+    Optional<Double> dryRun,
+    Optional<Drive> drive)
     implements Driven {
+
+  /** A pump that hangs in its water never has to draw it up: as high as any vehicle (m). */
+  private static final double IN_ITS_WATER = 10;
 
   private static final Purposes PUMPING = Purposes.of(Purpose.DRIVES, Purpose.PUMPS);
 
@@ -72,7 +77,16 @@ public record Pump(
       double cutIn,
       double cutOut,
       double selfPriming) {
-    this(duty, works, shutOffPressure, freeFlow, cutIn, cutOut, selfPriming, Optional.empty());
+    this(
+        duty,
+        works,
+        shutOffPressure,
+        freeFlow,
+        cutIn,
+        cutOut,
+        selfPriming,
+        Optional.empty(),
+        Optional.empty());
   }
 
   /** Tells whether its switch stops it before it stands at its shut-off pressure. */
@@ -82,7 +96,8 @@ public record Pump(
 
   /** Returns this pump with another flow at no pressure (m³/s). */
   public Pump flowing(double flow) {
-    return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun);
+    return new Pump(
+        duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun, drive);
   }
 
   /** What a pump is there for. */
@@ -98,12 +113,44 @@ public record Pump(
     CENTRIFUGAL,
     IMPELLER,
     FOOT,
-    HAND;
+    HAND,
+    /** It hangs in the water that it moves. */
+    SUBMERSIBLE;
 
     /** Tells whether somebody has to work it. */
     public boolean byHand() {
       return this == FOOT || this == HAND;
     }
+  }
+
+  /** What drives a pump that nobody works by hand. */
+  public enum Drive {
+    ELECTRIC,
+    ENGINE
+  }
+
+  /** Tells whether an engine drives it, which somebody starts and stops at the pump. */
+  public boolean byEngine() {
+    return !works.byHand() && drive.filter(d -> d == Drive.ENGINE).isPresent();
+  }
+
+  @Override
+  public double suctionLift() {
+    return works == Type.SUBMERSIBLE ? IN_ITS_WATER : selfPriming;
+  }
+
+  /**
+   * A full suction hose bears no more than this (m): air comes out of water that is drawn higher,
+   * however good the pump (our estimate for hot days and some height above the sea).
+   */
+  private static final double DRAWN_WHEN_FULL = 6;
+
+  @Override
+  public Kind primed() {
+    return works.byHand() || works == Type.SUBMERSIBLE || selfPriming >= DRAWN_WHEN_FULL
+        ? this
+        : new Pump(
+            duty, works, shutOffPressure, freeFlow, cutIn, cutOut, DRAWN_WHEN_FULL, dryRun, drive);
   }
 
   /** What it lets pass at rest: a diaphragm's valves one way, a centrifugal wheel both. */
@@ -114,7 +161,7 @@ public record Pump(
     }
     return switch (works) {
       case DIAPHRAGM, FOOT, HAND -> List.of(new Link(0, 1, Link.Law.CHECK, 0));
-      case CENTRIFUGAL -> Link.both(0, 1, Link.Law.FREE);
+      case CENTRIFUGAL, SUBMERSIBLE -> Link.both(0, 1, Link.Law.FREE);
       case IMPELLER -> List.of();
     };
   }
@@ -130,14 +177,14 @@ public record Pump(
 
   @Override
   public boolean setsItself() {
-    return !works.byHand() && duty != Duty.CIRCULATION;
+    return !works.byHand() && !byEngine() && duty != Duty.CIRCULATION;
   }
 
   @Override
   public boolean holdsBack() {
     return switch (works) {
       case DIAPHRAGM, FOOT, HAND -> true;
-      case CENTRIFUGAL, IMPELLER -> false;
+      case CENTRIFUGAL, IMPELLER, SUBMERSIBLE -> false;
     };
   }
 
@@ -145,7 +192,7 @@ public record Pump(
   public DryRun usualDryRun() {
     return switch (works) {
       case DIAPHRAGM -> DryRun.DIAPHRAGM;
-      case CENTRIFUGAL -> DryRun.CENTRIFUGAL;
+      case CENTRIFUGAL, SUBMERSIBLE -> DryRun.CENTRIFUGAL;
       case IMPELLER -> DryRun.IMPELLER;
       case FOOT, HAND -> DryRun.BY_HAND;
     };
@@ -158,14 +205,17 @@ public record Pump(
 
   @Override
   public List<Position> positions() {
-    return works.byHand()
-        ? List.of(new Position(Position.OFF.id(), "still"), new Position(ON, "being worked"))
+    if (works.byHand()) {
+      return List.of(new Position(Position.OFF.id(), "still"), new Position(ON, "being worked"));
+    }
+    return byEngine()
+        ? List.of(new Position(Position.OFF.id(), "stopped"), new Position(ON, "running"))
         : List.of(Position.OFF, new Position(ON, "switched on"));
   }
 
   @Override
   public Optional<String> unpowered() {
-    return works.byHand() ? Optional.empty() : Optional.of(Position.OFF.id());
+    return works.byHand() || byEngine() ? Optional.empty() : Optional.of(Position.OFF.id());
   }
 
   @Override
@@ -182,6 +232,9 @@ public record Pump(
   public String notice(String position) {
     if (works.byHand()) {
       return (rests(position) ? KindWords.STAYS_STILL : KindWords.FEW_STROKES).text();
+    }
+    if (byEngine()) {
+      return (rests(position) ? KindWords.ENGINE_STOPS : KindWords.ENGINE_RUNS).text();
     }
     return (rests(position) ? KindWords.FALLS_SILENT : KindWords.HUMS).text();
   }
@@ -232,6 +285,7 @@ public record Pump(
     return List.of(
         Property.of(Asked.DUTY, duty),
         Property.of(Asked.PUMP_WORKS, works),
+        Property.of(Asked.PUMP_DRIVE, drive.orElse(Drive.ELECTRIC)),
         Property.of(Asked.PUMP_SHUT_OFF, Optional.of(shutOffPressure)),
         Property.of(Asked.FREE_FLOW, freeFlow),
         Property.of(Asked.CUT_IN, cutIn),
@@ -253,7 +307,9 @@ public record Pump(
         answers.amount(Asked.CUT_IN),
         answers.amount(Asked.CUT_OUT),
         answers.amount(Asked.SELF_PRIMING),
-        answers.optional(Asked.DRY_RUN));
+        answers.optional(Asked.DRY_RUN),
+        Optional.of(answers.choice(Asked.PUMP_DRIVE, Drive.class))
+            .filter(d -> d == Drive.ENGINE));
   }
 
   @Override

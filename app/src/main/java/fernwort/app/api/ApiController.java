@@ -273,7 +273,7 @@ class ApiController {
     Job job = EmptyingJob.of(rig.network(), tanks, lines);
     Plan plan = desk.plan(rig, job.id(), states.of(rig).state());
     return new EmptyAnswer(
-        JobsApiController.Planned.of(plan),
+        JobsApiController.Planned.of(rig.rig(), plan),
         ResidualWater.of(rig.network(), plan.after(), tanks, lines));
   }
 }

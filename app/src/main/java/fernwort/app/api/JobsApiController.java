@@ -7,9 +7,9 @@ import fernwort.app.services.States;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
@@ -53,12 +53,16 @@ class JobsApiController {
 
   /** A plan: its steps in order, and why it cannot be done, empty when it can. */
   record Planned(
-      String job, List<Step> steps, List<Message> notes, List<String> cautions, Message trouble) {
+      String job,
+      List<PlannedStep> steps,
+      List<Message> notes,
+      List<String> cautions,
+      Message trouble) {
 
-    static Planned of(Plan plan) {
+    static Planned of(Rig rig, Plan plan) {
       return new Planned(
           plan.job().id(),
-          plan.steps(),
+          PlannedStep.of(rig, plan),
           plan.notes(),
           plan.job().cautions().stream().map(Caution::words).toList(),
           plan.trouble().map(Plan.Trouble::words).orElse(Message.NOTHING));
@@ -77,7 +81,7 @@ class JobsApiController {
   @Operation(summary = "The steps of a job from how the handles and levels stand")
   Planned plan(@PathVariable String id, @PathVariable String job) {
     OpenRig rig = rigs.open(id);
-    return Planned.of(desk.plan(rig, job, states.of(rig).state()));
+    return Planned.of(rig.rig(), desk.plan(rig, job, states.of(rig).state()));
   }
 
   @GetMapping("/{job}/slips")

@@ -70,7 +70,7 @@ class WhatIfController {
       @RequestParam String job,
       @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
-    return JobsApiController.Planned.of(desk.plan(rig, job, state(rig, body)));
+    return JobsApiController.Planned.of(rig.rig(), desk.plan(rig, job, state(rig, body)));
   }
 
   @PostMapping("/run")

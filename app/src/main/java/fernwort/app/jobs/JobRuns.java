@@ -7,6 +7,8 @@ import fernwort.app.services.States;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
@@ -14,9 +16,11 @@ import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
+import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -144,6 +148,38 @@ class JobRuns {
   void leave(OpenRig rig, String run) {
     store.get(rig.id(), run);
     store.end(run, RunStore.Outcome.LEFT, 0);
+  }
+
+  /**
+   * Records where the tanks stand after a run that is done: what was expected and left so as
+   * expected, what somebody typed otherwise as read.
+   *
+   * @param typed by id of the tank, in the reader's units
+   * @throws Refusal in one sentence, when a tank cannot hold that; then nothing is recorded
+   */
+  @Transactional
+  void stands(OpenRig rig, String run, Map<String, String> typed, Units units, String who) {
+    RunStore.Run going = store.get(rig.id(), run);
+    if (going.outcome() != RunStore.Outcome.DONE) {
+      throw new Refusal("This sheet is not finished yet; tick its steps first");
+    }
+    Map<String, Double> expected = RunView.levels(rig, store.steps(run), text);
+    for (Map.Entry<String, Double> tank : expected.entrySet()) {
+      String answer = typed.getOrDefault(tank.getKey(), "").strip();
+      if (answer.isEmpty() || answer.equals(units.number(Measure.VOLUME, tank.getValue()))) {
+        states.reckon(rig, tank.getKey(), tank.getValue(), who);
+      } else {
+        String label = rig.rig().part(tank.getKey()).label();
+        double volume = units.parse(label, Measure.VOLUME, answer);
+        states.record(
+            rig,
+            tank.getKey(),
+            new Reading.Volume(volume),
+            units.show(Measure.VOLUME, volume),
+            clock.instant(),
+            who);
+      }
+    }
   }
 
   private void endIfDone(OpenRig rig, String run, String who) {

@@ -5,6 +5,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -107,6 +108,18 @@ class RunController {
   String cannot(@PathVariable String id, @PathVariable String run, @PathVariable int seq) {
     runs.cannot(rigs.open(id), run, seq);
     return back(id, run);
+  }
+
+  /** Records where the tanks stand once the sheet is done. */
+  @PostMapping("/stands")
+  String stands(
+      @PathVariable String id,
+      @PathVariable String run,
+      @RequestParam Map<String, String> levels,
+      @ModelAttribute("units") Units units,
+      @ModelAttribute("who") String who) {
+    runs.stands(rigs.open(id), run, levels, units, who);
+    return "redirect:/rigs/" + id + "/board";
   }
 
   @PostMapping("/replan")

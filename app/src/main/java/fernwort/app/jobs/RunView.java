@@ -3,6 +3,7 @@ package fernwort.app.jobs;
 import fernwort.app.services.OpenRig;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
+import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Setting;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * A run sheet as it stands.
@@ -26,6 +28,7 @@ import java.util.Set;
  * @param skipped steps that were left out and not yet answered for
  * @param drift handles that are not where the sheet has them, in words
  * @param done how many steps are ticked
+ * @param stands where its tanks should stand now, once it is done
  */
 record RunView(
     String id,
@@ -34,7 +37,16 @@ record RunView(
     List<Line> lines,
     List<Line> skipped,
     List<String> drift,
-    int done) {
+    int done,
+    List<Stands> stands) {
+
+  /**
+   * A tank that the job has filled or emptied.
+   *
+   * @param tank its id
+   * @param expected what it should hold, in the reader's units, without the unit
+   */
+  record Stands(String tank, String label, String expected, String unit) {}
 
   /**
    * A step of the sheet.
@@ -44,9 +56,17 @@ record RunView(
    * @param mark how it stands, in small letters
    * @param next whether it is the one to do next
    * @param begun when its wait was begun, in milliseconds; 0 when it was not
+   * @param arrives whether one has to walk to another place for it
    */
   record Line(
-      int seq, int number, String mark, boolean next, String note, long begun, StepView step) {}
+      int seq,
+      int number,
+      String mark,
+      boolean next,
+      String note,
+      long begun,
+      StepView step,
+      boolean arrives) {}
 
   static RunView of(
       OpenRig rig,
@@ -58,10 +78,14 @@ record RunView(
       Units units) {
     List<Line> lines = new ArrayList<>();
     boolean open = false;
+    String at = "";
     for (RunStore.Row row : rows) {
       if (row.mark() == Mark.REPLACED) {
         continue;
       }
+      StepView step = view(rig, text.read(row.step()), gone, units);
+      boolean arrives = !step.place().isEmpty() && !step.place().equals(at);
+      at = arrives ? step.place() : at;
       boolean next = !open && row.mark() == Mark.OPEN;
       open |= next;
       lines.add(
@@ -72,7 +96,8 @@ record RunView(
               next,
               row.note(),
               row.begun().map(Instant::toEpochMilli).orElse(0L),
-              view(rig, text.read(row.step()), gone, units)));
+              step,
+              arrives));
     }
     boolean running = run.outcome() == RunStore.Outcome.RUNNING;
     return new RunView(
@@ -82,7 +107,34 @@ record RunView(
         lines,
         lines.stream().filter(l -> l.mark().equals("skipped")).toList(),
         running ? drift(rig, rows, text, now) : List.of(),
-        (int) lines.stream().filter(l -> l.mark().equals("done")).count());
+        (int) lines.stream().filter(l -> l.mark().equals("done")).count(),
+        run.outcome() == RunStore.Outcome.DONE ? stands(rig, rows, text, units) : List.of());
+  }
+
+  private static List<Stands> stands(
+      OpenRig rig, List<RunStore.Row> rows, StepText text, Units units) {
+    List<Stands> stands = new ArrayList<>();
+    levels(rig, rows, text)
+        .forEach((tank, volume) ->
+            stands.add(
+                new Stands(
+                    tank,
+                    rig.rig().part(tank).label(),
+                    units.number(Measure.VOLUME, volume),
+                    units.unit(Measure.VOLUME).sign())));
+    return stands;
+  }
+
+  /** Returns what the last wait that was done should have left in each tank, by id (m³). */
+  static Map<String, Double> levels(OpenRig rig, List<RunStore.Row> rows, StepText text) {
+    Map<String, Double> levels = new TreeMap<>();
+    for (RunStore.Row row : rows) {
+      if (row.mark() == Mark.DONE && text.read(row.step()) instanceof Step.Wait wait) {
+        levels.putAll(wait.levels());
+      }
+    }
+    levels.keySet().retainAll(rig.rig().partsById().keySet());
+    return levels;
   }
 
   private static StepView view(OpenRig rig, Step step, PartSearch gone, Units units) {

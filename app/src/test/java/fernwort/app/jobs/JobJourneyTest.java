@@ -44,7 +44,7 @@ class JobJourneyTest {
   void aFillFromStartToFinishOnAPhoneWithAReloadHalfway() {
     onPhone();
     begin("tern", "fill-fore-inlet");
-    assertThat(page.locator("#step-1")).containsText("Shore to tanks: lies along the pipe");
+    assertThat(page.locator("#step-1")).containsText("Open Shore to tanks.");
     tick(1);
     tick(2);
     page.reload();
@@ -62,7 +62,10 @@ class JobJourneyTest {
     assertThat(page.locator("#said")).containsText("done, and in the log");
     Object wide = page.evaluate("document.documentElement.scrollWidth");
     assertThat((Integer) wide).isLessThanOrEqualTo(390);
-    COPY.visit("/rigs/tern/board");
+    assertThat(page.locator("#stands")).containsText("Where does it stand now?");
+    assertThat(page.locator("#stands-fore")).hasValue("72.13");
+    page.locator("#save-stands").click();
+    page.waitForURL("**/board");
     assertThat(page.locator("#h-n-fore")).containsText("72.1 L");
     COPY.visit("/rigs/tern/log");
     assertThat(page.locator("tbody tr").first())
@@ -103,7 +106,7 @@ class JobJourneyTest {
     assertThat(page.locator("#run")).containsText("The handles are not where this sheet has them");
     assertThat(page.locator("#run")).containsText("Fill selector is “points to Low”");
     page.locator("#replan").click();
-    assertThat(page.locator(".is-next")).containsText("Fill selector: points to Main");
+    assertThat(page.locator(".is-next")).containsText("Set Fill selector: points to Main.");
     assertThat(page.locator("#run")).not().containsText("not where this sheet has them");
   }
 
@@ -126,6 +129,8 @@ class JobJourneyTest {
     assertThat(page.locator("#run")).containsText("Left out: was that meant?");
     tick(2);
     tick(3);
+    tick(4);
+    tick(5);
     assertThat(page.locator("#leave")).isVisible();
     page.locator("#meant-1").click();
     assertThat(page.locator("#said")).containsText("done");

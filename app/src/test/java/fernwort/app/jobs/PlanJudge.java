@@ -98,7 +98,7 @@ final class PlanJudge {
           seen.addAll(run.runTo(run.time() + wait.seconds().expected() + 1e-6));
         }
       }
-      case PRESSURE, SLACK, RUNS, RUNS_HOT -> {}
+      case PRESSURE, SLACK, RUNS, RUNS_HOT, HOSE_IN, POURED_FULL, HOSE_OUT, PRIMED -> {}
     }
     Optional<String> reached =
         switch (wait.until().what()) {
@@ -115,7 +115,18 @@ final class PlanJudge {
               Math.abs(run.moment().state().volume(part) - wait.until().mark()) < AT_MARK
                   ? none()
                   : wrong(part, "not at its mark");
-          case LEVEL, POURED_OUT, HOT, PRESSURE, SLACK, RUNS, RUNS_HOT -> none();
+          case LEVEL,
+              POURED_OUT,
+              HOT,
+              PRESSURE,
+              SLACK,
+              RUNS,
+              RUNS_HOT,
+              HOSE_IN,
+              POURED_FULL,
+              HOSE_OUT,
+              PRIMED ->
+              none();
         };
     return broken(untilDry).or(() -> reached);
   }

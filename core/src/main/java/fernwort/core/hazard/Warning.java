@@ -104,8 +104,8 @@ public record Warning(
     /** A danger that no run shows, since it is of what water it is. */
     UNSEEN,
     /**
-     * A danger that people meet with care where the rig lacks the part against it: a plan says it on
-     * top, and is shown.
+     * A danger that people meet with care where the rig lacks the part against it: a plan says it
+     * on top, and is shown.
      */
     LEFT_TO_CARE,
     /** It tells that a tank will bulge. */

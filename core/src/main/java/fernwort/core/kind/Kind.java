@@ -8,6 +8,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What a part is, declared by each kind for all who ask: its ports, what a hand can change, and
@@ -345,6 +346,29 @@ public interface Kind {
   /** Returns it with its head and its suction hose full of water; itself where nobody does that. */
   default Kind primed() {
     return this;
+  }
+
+  /**
+   * Returns what to do to bring it into a position, as a sentence that begins with the verb.
+   *
+   * @param label of the part
+   * @param from id of the position it is in
+   * @param to id of the position to put it in
+   */
+  default String act(String label, String from, String to) {
+    if (to.equals(UNDONE)) {
+      return KindWords.UNDO_IT.with(label);
+    }
+    if (from.equals(UNDONE) || FITTED.getFirst().id().equals(to)) {
+      return KindWords.PUT_BACK.with(label);
+    }
+    String words =
+        Stream.concat(positions().stream(), service().stream())
+            .filter(p -> p.id().equals(to))
+            .map(Position::words)
+            .findFirst()
+            .orElse(to);
+    return KindWords.SET_TO.with(label, words);
   }
 
   /** Returns how far below it water may stand for it to draw, dry as it is (m). */

@@ -4,6 +4,74 @@ import fernwort.core.say.Message;
 
 /** What is said of kinds of part, with {} for what is filled in. */
 public enum KindWords {
+  /** A step: any handle; its label and how it stands then. */
+  SET_TO("Set {}: {}."),
+  /** A step: a valve, tap or cap that is opened; its label. */
+  OPEN_IT("Open {}."),
+  /** A step: one that is closed; its label. */
+  CLOSE_IT("Close {}."),
+  /** A step: a valve whose ball is drained; its label. */
+  HALF_OPEN("Leave {} half open."),
+  /** A step: a valve that stood half open; its label. */
+  TO_A_STOP("Turn {} to its stop."),
+  /** A step: a mixer; its label. */
+  OPEN_COLD("Open {}, cold."),
+  /** A step: a mixer in the middle; its label. */
+  OPEN_WARM("Open {}, handle in the middle."),
+  /** A step: a mixer; its label. */
+  OPEN_HOT("Open {}, hot."),
+  /** A step: what runs by itself is switched on; its label. */
+  TURN_ON("Turn on {}."),
+  /** A step: it is switched off; its label. */
+  TURN_OFF("Turn off {}."),
+  /** A step: a pump by foot or hand; its label. */
+  WORK_IT("Work {}."),
+  /** A step: an engine; its label. */
+  START_IT("Start {}."),
+  /** A step: an engine, or a pump by foot or hand; its label. */
+  STOP_IT("Stop {}."),
+  /** A step: what a spanner takes off; its label. */
+  UNDO_IT("Undo {} and tip it out."),
+  /** A step: what a spanner took off goes back; its label. */
+  PUT_BACK("Put {} back."),
+  /** A step: a heater is drained; its label. */
+  OPEN_ITS_DRAIN("Open the drain of {}."),
+  /** A step: a heater's drain is closed; its label. */
+  CLOSE_ITS_DRAIN("Close the drain of {}."),
+  /** A step: a cap; the label of what it closes. */
+  CAP_OFF("Take the cap off {}."),
+  /** A step: a cap; the label of what it closes. */
+  CAP_ON("Put the cap on {}."),
+  /** A step: a hose comes off; the label of what it hung on. */
+  HOSE_OFF_CAP_ON("Take the hose off {} and put the cap on."),
+  /** A step: a hose goes on; the label of its inlet. */
+  CONNECT_CLOSED("Connect the hose to {}; leave its tap closed."),
+  /** A step: a hose goes on and gives water; the label of its inlet. */
+  CONNECT_AND_OPEN("Connect the drinking-water hose to {} and open its tap slowly."),
+  /** A step: the tap of a hose that is on; the label of its inlet. */
+  OPEN_HOSE_TAP("Open the tap of the hose at {} slowly."),
+  /** A step: the tap of a hose that stays on; the label of its inlet. */
+  CLOSE_HOSE_TAP("Close the tap outside; leave the hose on {}."),
+  /** A step: a suction hose; the label of its inlet. */
+  LAY_IN("Couple the suction hose to {} and lay its end under water."),
+  /** A step: a dump hose; the label of its outlet. */
+  CONNECT_DUMP_HOSE("Connect the dump hose to {}; let it fall all the way."),
+  /** A step: a jug; its label. */
+  POUR_IT("Hold {} up and pour."),
+  /** A step: a jug; its label. */
+  STOW_IT("Close {} and stow it."),
+  /** A step: a bowl; its label. */
+  BOWL_OFF("Unscrew the bowl of {}."),
+  /** A step: a bowl; its label. */
+  BOWL_ON("Screw the bowl of {} on."),
+  /** A step: a trap; its label. */
+  PLUG_OUT("Take the plug out of {}."),
+  /** A step: a trap; its label. */
+  PLUG_IN("Put the plug back into {}."),
+  /** A step: a vent with a cap; its label. */
+  LOOSEN_CAP("Loosen the cap of {}."),
+  /** A step: a vent with a cap; its label. */
+  TIGHTEN_CAP("Tighten the cap of {}."),
   /** When a heater is switched off. */
   HEATER_RESTS("Nothing may heat while its water is touched."),
   /** When a heater is switched on. */
@@ -13,7 +81,8 @@ public enum KindWords {
   /** When an engine pump is stopped. */
   ENGINE_STOPS("The engine stops; the hoses go soft."),
   /** When an engine pump is started. */
-  ENGINE_RUNS("It fires, and the hose fills and jumps; keep the exhaust away from people and the hatch."),
+  ENGINE_RUNS(
+      "It fires, and the hose fills and jumps; keep the exhaust away from people and the hatch."),
   /** When a pump is switched on. */
   WAY_IS_OPEN("Now its way is open."),
   /** When a macerator is switched off. */

@@ -3,7 +3,6 @@ package fernwort.core.sizing;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
-import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
@@ -187,10 +186,7 @@ public record PumpAndLines(
             .ifPresent(t ->
                 found.add(
                     new Suction(
-                        part.id(),
-                        t.id(),
-                        part.height() - outlet(t),
-                        part.kind().suctionLift())));
+                        part.id(), t.id(), part.height() - outlet(t), part.kind().suctionLift())));
       }
     }
     return found;

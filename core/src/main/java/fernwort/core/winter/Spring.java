@@ -83,7 +83,7 @@ public final class Spring {
    * @param before how its handles stood before
    */
   public static WinterPlan of(Plans plans, Wintering autumn, Setting before) {
-    return new Spring(plans.brief(), autumn, before).plan(autumn);
+    return new Spring(plans.brief().careful(), autumn, before).plan(autumn);
   }
 
   /** What is done now and then in a rig in use. */
@@ -109,7 +109,7 @@ public final class Spring {
    * @param inUse how the rig stands, its lines full
    */
   public static WinterPlan of(Plans plans, Chore chore, Wintering inUse) {
-    Spring spring = new Spring(plans.brief(), inUse, inUse.state().setting());
+    Spring spring = new Spring(plans.brief().careful(), inUse, inUse.state().setting());
     switch (chore) {
       case SANITIZE -> {
         spring.cartridgesOut();

@@ -41,7 +41,7 @@ public final class WinterizingMethods {
 
   /** Prepares the schools of a rig. */
   public static WinterizingMethods of(Plans plans) {
-    return new WinterizingMethods(plans.network(), plans.brief());
+    return new WinterizingMethods(plans.network(), plans.brief().careful());
   }
 
   /** Returns what all schools make of a rig as it stands. */

@@ -60,8 +60,7 @@ class ByHandTest {
   @Test
   void aFillByHoseSaysLitresAndMinutesAndWhatTheTankHoldsThen() {
     Network network = Network.of(SAMPHIRE.rig());
-    double full =
-        network.figures(SAMPHIRE.rig().part("tank"), SAMPHIRE.state().slope()).full();
+    double full = network.figures(SAMPHIRE.rig().part("tank"), SAMPHIRE.state().slope()).full();
     Plan plan = plan(SAMPHIRE.rig(), SAMPHIRE.state(), "pour-tank-filler");
 
     Step.Wait fill = (Step.Wait) plan.steps().get(2);
@@ -75,13 +74,9 @@ class ByHandTest {
   @Test
   void aTankThatIsFullTakesNoHose() {
     Network network = Network.of(SAMPHIRE.rig());
-    double full =
-        network.figures(SAMPHIRE.rig().part("tank"), SAMPHIRE.state().slope()).full();
+    double full = network.figures(SAMPHIRE.rig().part("tank"), SAMPHIRE.state().slope()).full();
     Plan plan =
-        plan(
-            SAMPHIRE.rig(),
-            SAMPHIRE.state().withVolume("tank", full + 1e-4),
-            "pour-tank-filler");
+        plan(SAMPHIRE.rig(), SAMPHIRE.state().withVolume("tank", full + 1e-4), "pour-tank-filler");
 
     assertThat(plan.steps()).isEmpty();
     assertThat(plan.trouble().orElseThrow().words().toString()).contains("full already");
@@ -109,8 +104,9 @@ class ByHandTest {
               assertThat(m.part()).isEqualTo("pump");
               assertThat(m.to()).isEqualTo(Kind.ON);
             });
-    assertThat(Slips.of(Network.of(rig), Plans.of(Network.of(rig)))
-            .of(job(rig, "lift-fore-bucket"), TERN.state().with("pump", "off")))
+    assertThat(
+            Slips.of(Network.of(rig), Plans.of(Network.of(rig)))
+                .of(job(rig, "lift-fore-bucket"), TERN.state().with("pump", "off")))
         .isNotEmpty();
   }
 

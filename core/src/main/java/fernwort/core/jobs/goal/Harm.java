@@ -15,14 +15,13 @@ import java.util.Optional;
  * @param hazard the danger that began then, where it is one that no run shows
  */
 public record Harm(
-    Kind kind,
-    String part,
-    double seconds,
-    Message words,
-    Message mend,
-    Optional<Warning> hazard) {
+    Kind kind, String part, double seconds, Message words, Message mend, Optional<Warning> hazard) {
 
-  /** What the run itself shows. */
+  /**
+   * What the run itself shows.
+   *
+   * @param seconds when (s)
+   */
   public Harm(Kind kind, String part, double seconds, Message words, Message mend) {
     this(kind, part, seconds, words, mend, Optional.empty());
   }

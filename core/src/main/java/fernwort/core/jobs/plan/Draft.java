@@ -56,11 +56,12 @@ final class Draft {
   private static final int HARD = 4;
 
   /** What it is made with. */
-  record Kit(Network network, Planner planner, Hydraulics hydraulics, Waits waits) {}
+  record Kit(Network network, Planner planner, Hydraulics hydraulics, Waits waits, boolean bears) {}
 
   private final Network network;
   private final Planner planner;
   private final Waits waits;
+  private final boolean bears;
   private final Troubles troubles;
   private final LearnedConstraints learnt;
   private final Job job;
@@ -77,6 +78,7 @@ final class Draft {
     network = kit.network();
     planner = kit.planner();
     waits = kit.waits();
+    bears = kit.bears();
     troubles = new Troubles(network);
     learnt = new LearnedConstraints(network);
     this.job = job;
@@ -292,7 +294,7 @@ final class Draft {
     note(goal, state);
     Optional<Plan.Trouble> trouble = stage(number, stage, goal);
     Optional<Warning> minded = trouble.flatMap(Plan.Trouble::leftToCare);
-    if (minded.isEmpty()) {
+    if (minded.isEmpty() || !bears) {
       return trouble;
     }
     Goal bearing = goal.accepting(minded.get().code());

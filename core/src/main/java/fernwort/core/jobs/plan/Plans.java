@@ -41,30 +41,41 @@ public final class Plans {
   private final Waits waits;
   private final Troubles troubles;
   private final boolean brief;
+
+  /** Whether a danger that is left to care is said on top of a plan rather than refused. */
+  private final boolean bears;
+
   private @Nullable Plans primed;
 
-  private Plans(Network network, Planner planner, Hydraulics hydraulics, boolean brief) {
+  private Plans(
+      Network network, Planner planner, Hydraulics hydraulics, boolean brief, boolean bears) {
     this.network = network;
     this.planner = planner;
     this.hydraulics = hydraulics;
     waits = new Waits(network, hydraulics, brief);
     troubles = new Troubles(network);
     this.brief = brief;
+    this.bears = bears;
   }
 
   /** Prepares a rig. */
   public static Plans of(Network network) {
-    return new Plans(network, Planner.of(network), Hydraulics.of(network), false);
+    return new Plans(network, Planner.of(network), Hydraulics.of(network), false, true);
   }
 
   /** Prepares a rig with its hydraulics, such as one whose filters have been used. */
   public static Plans of(Network network, Hydraulics hydraulics) {
-    return new Plans(network, Planner.of(network), hydraulics, false);
+    return new Plans(network, Planner.of(network), hydraulics, false, true);
   }
 
   /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
   public Plans brief() {
-    return new Plans(network, planner, hydraulics, true);
+    return new Plans(network, planner, hydraulics, true, bears);
+  }
+
+  /** Returns what plans the same, and nothing with a danger that is left to care. */
+  public Plans careful() {
+    return new Plans(network, planner, hydraulics, brief, false);
   }
 
   /**
@@ -86,7 +97,7 @@ public final class Plans {
       known =
           filled == network
               ? this
-              : new Plans(filled, Planner.of(filled), Hydraulics.of(filled), brief);
+              : new Plans(filled, Planner.of(filled), Hydraulics.of(filled), brief, bears);
       primed = known;
     }
     return known;
@@ -147,6 +158,7 @@ public final class Plans {
     return offer
         .trouble()
         .flatMap(Plan.Trouble::leftToCare)
+        .filter(danger -> bears)
         .map(danger -> offer(job, rest, goal.accepting(danger.code())))
         .orElse(offer);
   }
@@ -211,7 +223,8 @@ public final class Plans {
       Plan plan = primed.plan(job, from, dry, stage, stuck);
       return Priming.steps(network, plan, waits::prime);
     }
-    return new Draft(new Draft.Kit(network, planner, hydraulics, waits), job, from, dry, stuck)
+    return new Draft(
+            new Draft.Kit(network, planner, hydraulics, waits, bears), job, from, dry, stuck)
         .from(stage);
   }
 

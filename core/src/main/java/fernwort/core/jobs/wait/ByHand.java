@@ -49,7 +49,7 @@ final class ByHand {
         until,
         Message.of(
             "Put the drinking-water hose into {}. Open its tap a little.", label(until.part())),
-        "Check: water runs into the neck and does not come back up.");
+        "Water runs into the neck and does not come back up.");
   }
 
   /** Takes it out again. */
@@ -58,7 +58,7 @@ final class ByHand {
         until,
         Message.of(
             "Close the tap outside. Take the hose out of {} and drain it.", label(until.part())),
-        "Check: both ends of the hose are joined and off the ground.");
+        "Both ends of the hose are joined and off the ground.");
   }
 
   /**
@@ -104,8 +104,8 @@ final class ByHand {
     double room =
         tanks.stream()
             .filter(t -> !network.rig().part(t).kind().holds(Contents.GRAY))
-            .mapToDouble(t ->
-                network.figures(network.rig().part(t), state.slope()).full() - state.volume(t))
+            .mapToDouble(
+                t -> network.figures(network.rig().part(t), state.slope()).full() - state.volume(t))
             .filter(r -> r > 0)
             .sum();
     long whole = (long) Math.floor(room / capacity + Waits.NOTICEABLE);
@@ -137,7 +137,7 @@ final class ByHand {
             pump.label(),
             Amount.volume(pump.volume() + hose),
             Amount.time(seconds)),
-        "Check: no bubbles come up any more. If it does not draw in a minute, stop it and prime it"
+        "No bubbles come up any more. If it does not draw in a minute, stop it and prime it"
             + " again.");
   }
 

@@ -34,13 +34,18 @@ public final class Marks {
           job.tanks(network.rig()).stream().allMatch(t -> isFull(network, state, t));
       case FIRST_FULL -> job.tanks(network.rig()).stream().anyMatch(t -> isFull(network, state, t));
       case MARK -> state.volume(until.part()) > until.mark() - AT;
-      case LEVEL, DRY, HOT, POURED_OUT, PRESSURE,
+      case LEVEL,
+          DRY,
+          HOT,
+          POURED_OUT,
+          PRESSURE,
           SLACK,
           RUNS,
           RUNS_HOT,
           HOSE_IN,
           HOSE_OUT,
-          PRIMED -> false;
+          PRIMED ->
+          false;
     };
   }
 

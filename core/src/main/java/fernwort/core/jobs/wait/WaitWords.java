@@ -81,13 +81,7 @@ public final class WaitWords {
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
       case POURED_OUT -> label + " is light.";
-      case POURED_FULL, PRESSURE,
-          SLACK,
-          RUNS,
-          RUNS_HOT,
-          HOSE_IN,
-          HOSE_OUT,
-          PRIMED -> "";
+      case POURED_FULL, PRESSURE, SLACK, RUNS, RUNS_HOT, HOSE_IN, HOSE_OUT, PRIMED -> "";
     };
   }
 

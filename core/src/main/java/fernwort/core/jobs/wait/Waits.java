@@ -107,9 +107,7 @@ public final class Waits {
   private Step.Wait poured(Job job, Job.Until until, StageRun stage) {
     Message words =
         byHand.jugs(
-            network.rig().part(until.part()),
-            job.tanks(network.rig()),
-            stage.before().state());
+            network.rig().part(until.part()), job.tanks(network.rig()), stage.before().state());
     return run(job, until, Event.Kind.POURED_OUT, stage).saying(words);
   }
 

@@ -98,4 +98,13 @@ public record FloatVent() implements Kind {
   public Goods goods(String label, String size) {
     return new Goods(Shop.WATER_ON_BOARD, KindWords.BUY_FLOAT_VENT.with(size), false);
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "shut" -> KindWords.TIGHTEN_CAP.with(label);
+      case "open" -> KindWords.LOOSEN_CAP.with(label);
+      default -> Kind.super.act(label, from, to);
+    };
+  }
 }

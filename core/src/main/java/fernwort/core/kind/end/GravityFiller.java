@@ -120,4 +120,13 @@ public record GravityFiller() implements Kind {
   public Purposes purposes() {
     return PURPOSES;
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "shut" -> KindWords.CAP_ON.with(label);
+      case "open" -> KindWords.CAP_OFF.with(label);
+      default -> Kind.super.act(label, from, to);
+    };
+  }
 }

@@ -253,4 +253,18 @@ public record HoseInlet(
   public String figure() {
     return "inlet";
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    boolean bare = from.equals(CAPPED.id()) || from.equals(OPEN.id());
+    KindWords words =
+        switch (to) {
+          case "mains" -> bare ? KindWords.CONNECT_AND_OPEN : KindWords.OPEN_HOSE_TAP;
+          case "hose" -> bare ? KindWords.CONNECT_CLOSED : KindWords.CLOSE_HOSE_TAP;
+          case "outside" -> KindWords.LAY_IN;
+          case "open" -> KindWords.CAP_OFF;
+          default -> bare ? KindWords.CAP_ON : KindWords.HOSE_OFF_CAP_ON;
+        };
+    return words.with(label);
+  }
 }

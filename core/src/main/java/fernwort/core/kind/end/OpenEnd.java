@@ -161,4 +161,15 @@ public record OpenEnd(Role role) implements Kind {
   public String figure() {
     return role == Role.DUMP ? "dump" : "end";
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "hose" -> KindWords.CONNECT_DUMP_HOSE.with(label);
+      case "open" -> KindWords.CAP_OFF.with(label);
+      case "capped" ->
+          (from.equals(HOSE.id()) ? KindWords.HOSE_OFF_CAP_ON : KindWords.CAP_ON).with(label);
+      default -> Kind.super.act(label, from, to);
+    };
+  }
 }

@@ -148,4 +148,13 @@ public record Plug(boolean removable) implements Kind {
   public String figure() {
     return "cap";
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "on" -> KindWords.CAP_ON.with(label);
+      case "off" -> KindWords.CAP_OFF.with(label);
+      default -> Kind.super.act(label, from, to);
+    };
+  }
 }

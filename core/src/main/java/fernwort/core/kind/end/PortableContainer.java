@@ -110,4 +110,13 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   public String figure() {
     return "jug";
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "stowed" -> KindWords.STOW_IT.with(label);
+      case "pouring" -> KindWords.POUR_IT.with(label);
+      default -> Kind.super.act(label, from, to);
+    };
+  }
 }

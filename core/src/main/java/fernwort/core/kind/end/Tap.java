@@ -75,6 +75,19 @@ public interface Tap extends Kind {
   }
 
   @Override
+  default String act(String label, String from, String to) {
+    KindWords words =
+        switch (to) {
+          case "shut" -> KindWords.CLOSE_IT;
+          case "cold" -> KindWords.OPEN_COLD;
+          case "warm" -> KindWords.OPEN_WARM;
+          case "hot" -> KindWords.OPEN_HOT;
+          default -> KindWords.OPEN_IT;
+        };
+    return words.with(label);
+  }
+
+  @Override
   default Purposes purposes() {
     return outside() ? OUTSIDE : INSIDE;
   }

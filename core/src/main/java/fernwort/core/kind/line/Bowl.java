@@ -66,4 +66,13 @@ public interface Bowl extends Fitting {
   default PortEnd end(String port) {
     return PortEnd.THREAD;
   }
+
+  @Override
+  default String act(String label, String from, String to) {
+    return switch (to) {
+      case "on" -> KindWords.BOWL_ON.with(label);
+      case "off" -> KindWords.BOWL_OFF.with(label);
+      default -> Fitting.super.act(label, from, to);
+    };
+  }
 }

@@ -85,4 +85,13 @@ public record DrainTrap() implements Fitting {
   public Purposes purposes() {
     return PURPOSES;
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "on" -> KindWords.PLUG_IN.with(label);
+      case "off" -> KindWords.PLUG_OUT.with(label);
+      default -> Fitting.super.act(label, from, to);
+    };
+  }
 }

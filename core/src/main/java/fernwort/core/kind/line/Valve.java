@@ -125,6 +125,24 @@ public interface Valve extends Kind {
     return links;
   }
 
+  /** One that only opens and closes is opened or closed; others are set to what they say. */
+  @Override
+  default String act(String label, String from, String to) {
+    if (to.equals(HALF)) {
+      return KindWords.HALF_OPEN.with(label);
+    }
+    if (service().stream().anyMatch(p -> p.id().equals(to))) {
+      return motor().isPresent()
+          ? Kind.super.act(label, from, to)
+          : KindWords.TO_A_STOP.with(label);
+    }
+    long open = stops().stream().filter(s -> !s.joins().isEmpty()).count();
+    if (from.equals(UNDONE) || open > 1 || stops().size() > 2) {
+      return Kind.super.act(label, from, to);
+    }
+    return (stop(to).joins().isEmpty() ? KindWords.CLOSE_IT : KindWords.OPEN_IT).with(label);
+  }
+
   /** Returns the stop that joins nothing, if there is one. */
   default Optional<Stop> shut() {
     return stops().stream().filter(s -> s.joins().isEmpty()).min(BY_HANDLE);

@@ -241,4 +241,15 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   public String figure() {
     return "heater";
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "on" -> KindWords.TURN_ON.with(label);
+      case "off" -> KindWords.TURN_OFF.with(label);
+      case "drained" -> KindWords.OPEN_ITS_DRAIN.with(label);
+      case "plugged" -> KindWords.CLOSE_ITS_DRAIN.with(label);
+      default -> Kind.super.act(label, from, to);
+    };
+  }
 }

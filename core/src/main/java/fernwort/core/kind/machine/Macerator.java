@@ -122,4 +122,13 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
         answers.amount(Asked.SHUT_OFF),
         answers.optional(Asked.DRY_RUN));
   }
+
+  @Override
+  public String act(String label, String from, String to) {
+    return switch (to) {
+      case "on" -> KindWords.TURN_ON.with(label);
+      case "off" -> KindWords.TURN_OFF.with(label);
+      default -> Driven.super.act(label, from, to);
+    };
+  }
 }

@@ -96,8 +96,7 @@ public record Pump(
 
   /** Returns this pump with another flow at no pressure (m³/s). */
   public Pump flowing(double flow) {
-    return new Pump(
-        duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun, drive);
+    return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun, drive);
   }
 
   /** What a pump is there for. */
@@ -308,8 +307,7 @@ public record Pump(
         answers.amount(Asked.CUT_OUT),
         answers.amount(Asked.SELF_PRIMING),
         answers.optional(Asked.DRY_RUN),
-        Optional.of(answers.choice(Asked.PUMP_DRIVE, Drive.class))
-            .filter(d -> d == Drive.ENGINE));
+        Optional.of(answers.choice(Asked.PUMP_DRIVE, Drive.class)).filter(d -> d == Drive.ENGINE));
   }
 
   @Override
@@ -322,5 +320,20 @@ public record Pump(
   @Override
   public boolean byHand() {
     return works.byHand();
+  }
+
+  @Override
+  public String act(String label, String from, String to) {
+    boolean on = to.equals(ON);
+    if (!on && !rests(to) || from.equals(UNDONE)) {
+      return Driven.super.act(label, from, to);
+    }
+    if (works.byHand()) {
+      return (on ? KindWords.WORK_IT : KindWords.STOP_IT).with(label);
+    }
+    if (byEngine()) {
+      return (on ? KindWords.START_IT : KindWords.STOP_IT).with(label);
+    }
+    return (on ? KindWords.TURN_ON : KindWords.TURN_OFF).with(label);
   }
 }

@@ -3,7 +3,6 @@ package fernwort.core.winter.sheets;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Network;
@@ -100,16 +99,15 @@ public final class WinterSheet {
   /** Puts one thing somewhere, unless it is there, for a reason with amounts in it. */
   public void put(Part part, String position, Message why) {
     if (!isSo(part, position)) {
-      Position words =
-          Stream.concat(part.kind().positions().stream(), part.kind().service().stream())
-              .filter(p -> p.id().equals(position))
-              .findFirst()
-              .orElseThrow();
+      String from =
+          now.has(part, Kind.UNDONE)
+              ? Kind.UNDONE
+              : now.state().setting().positions().getOrDefault(part.id(), "");
       add(
           new WinterStep(
                   new Operation.Put(part.id(), position),
                   part.place(),
-                  Message.words(part.label() + ": " + words.words()),
+                  Message.words(part.kind().act(part.label(), from, position)),
                   why,
                   position.equals(Kind.UNDONE) ? UNDOING : TURN,
                   false,
@@ -119,17 +117,12 @@ public final class WinterSheet {
   }
 
   private WinterStep.Sort sort(Part part, String position) {
-    Kind kind = part.kind();
     if (position.equals(Kind.UNDONE)) {
       return WinterStep.Sort.UNDO;
     } else if (now.has(part, Kind.UNDONE)) {
       return WinterStep.Sort.REFIT;
-    } else if (kind.is(Purpose.USE)) {
-      return WinterStep.Sort.TAPS;
-    } else if (kind.is(Purpose.TURNS)) {
-      return WinterStep.Sort.VALVES;
     }
-    return kind.is(Purpose.DRIVES) ? WinterStep.Sort.PUMP : WinterStep.Sort.CAPS;
+    return WinterStep.Sort.of(part.kind());
   }
 
   boolean isSo(Part part, String position) {

@@ -1,5 +1,7 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
 import fernwort.core.say.Message;
 import java.util.Optional;
 
@@ -41,7 +43,18 @@ public record WinterStep(
     RUN,
     /** Nothing: something cools or runs out, and other things are done meanwhile. */
     WAIT,
-    OTHER
+    OTHER;
+
+    /** Returns what a hand does to a kind of part in its place. */
+    public static Sort of(Kind kind) {
+      if (kind.is(Purpose.USE)) {
+        return TAPS;
+      }
+      if (kind.is(Purpose.TURNS)) {
+        return VALVES;
+      }
+      return kind.is(Purpose.DRIVES) ? PUMP : CAPS;
+    }
   }
 
   /**

@@ -52,7 +52,7 @@ class FillFinderTest {
     Rig hauling = ReadyRig.find("haulage").orElseThrow().rig();
     Rig weak =
         RigEdit.of(RigEdit.of(hauling).remove("hatch"))
-            .change("engine-pump", p -> p.with(Fittings.transferPump(120, 0.1)));
+            .change("engine-pump", p -> p.with(Fittings.footPump(12, 0)));
     Jobs jobs = Jobs.of(Network.of(weak));
     assertThat(jobs.all()).noneMatch(job -> job.title().toString().startsWith("Fill"));
     assertThat(jobs.cannot())

@@ -1,0 +1,105 @@
+package fernwort.app.api;
+
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.WinterStep;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** A step of a plan: what a hand does to one part, or what is waited for or done beside the rig. */
+sealed interface PlannedStep {
+
+  /**
+   * A handle, cap or hose that is moved.
+   *
+   * @param place id of the place where one stands for it
+   * @param kind taps, valves, caps or pump
+   * @param words what to do, as a sentence
+   * @param group number of the act that it belongs to: what is done in one go at one place
+   */
+  record Turned(
+      String place,
+      String part,
+      String from,
+      String to,
+      String kind,
+      String words,
+      Message why,
+      String notice,
+      int group)
+      implements PlannedStep {}
+
+  /**
+   * What is waited for, or done beside the rig.
+   *
+   * @param kind wait, or carry where hands do it
+   * @param seconds how long it takes (s)
+   * @param moved what is moved meanwhile (m³)
+   * @param volume the same (m³)
+   * @param levels what the tanks hold then that have changed, by id (m³)
+   */
+  record Awaited(
+      Job.Until until,
+      String kind,
+      Message words,
+      String notice,
+      Step.Span seconds,
+      double moved,
+      double volume,
+      Map<String, Double> levels,
+      List<Step.Then> then,
+      int group)
+      implements PlannedStep {}
+
+  /** Returns the steps of a plan, those that are one act with the same number. */
+  static List<PlannedStep> of(Rig rig, Plan plan) {
+    List<PlannedStep> told = new ArrayList<>();
+    int group = 0;
+    String act = "";
+    for (Step step : plan.steps()) {
+      switch (step) {
+        case Step.Move move -> {
+          Part part = rig.part(move.part());
+          String kind = WinterStep.Sort.of(part.kind()).name().toLowerCase(Locale.ROOT);
+          String here = part.place() + " " + kind;
+          group += here.equals(act) ? 0 : 1;
+          act = here;
+          told.add(
+              new Turned(
+                  part.place(),
+                  part.id(),
+                  move.from(),
+                  move.to(),
+                  kind,
+                  part.kind().act(part.label(), move.from(), move.to()),
+                  move.why(),
+                  move.notice(),
+                  group));
+        }
+        case Step.Wait wait -> {
+          group++;
+          act = "";
+          told.add(
+              new Awaited(
+                  wait.until(),
+                  wait.until().what().isByHand() ? "carry" : "wait",
+                  wait.words(),
+                  wait.notice(),
+                  wait.seconds(),
+                  wait.moved(),
+                  wait.moved(),
+                  wait.levels(),
+                  wait.then(),
+                  group));
+        }
+      }
+    }
+    return told;
+  }
+}

@@ -127,14 +127,14 @@ class OneChangeTest {
                 "(?s).*\"id\" : \"low-overflow-valve\",\\s*\"label\" : \"([^\"]*)\".*", "$1");
     post("/rigs/" + rig + "/handles/" + valve, "position=open");
     String run = where(post("/rigs/" + rig + "/jobs/drive/begin", ""));
-    assertThat(copy.get(run).body()).contains(label + ": ");
+    assertThat(copy.get(run).body()).contains(label + ".");
     assertThat(
             post("/rigs/" + rig + "/rig/parts/" + valve + "/remove", "version=" + version(rig))
                 .statusCode())
         .isEqualTo(302);
     HttpResponse<String> sheet = copy.get(run);
     assertThat(sheet.statusCode()).isEqualTo(200);
-    assertThat(sheet.body()).contains("no such part any more").contains(label + ": ");
+    assertThat(sheet.body()).contains("no such part any more").contains(label + ".");
     List<Integer> steps = new ArrayList<>();
     java.util.regex.Matcher step =
         java.util.regex.Pattern.compile("id=\"step-(\\d+)\"").matcher(sheet.body());

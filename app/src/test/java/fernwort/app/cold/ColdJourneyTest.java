@@ -75,7 +75,7 @@ class ColdJourneyTest {
     assertThat(Axe.violations(page)).isEmpty();
 
     COPY.visit("/rigs/marginalia/cold/spring");
-    assertThat(page.locator("main")).containsText("Sediment filter: bowl on");
+    assertThat(page.locator("main")).containsText("Screw the bowl of Sediment filter on.");
     page.locator("#begin").click();
     tickAll(page);
     page.locator("#finish").click();

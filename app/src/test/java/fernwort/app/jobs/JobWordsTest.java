@@ -77,7 +77,7 @@ class JobWordsTest {
   void aStepSaysWhereItIsHowTheHandleLooksAndInWhoseUnits() {
     Plan plan = plan("fill-low-inlet");
     StepView turn = StepView.of(TRUCK.rig(), plan.steps().getFirst(), Units.METRIC);
-    assertThat(turn.what().toString()).isEqualTo("Fill selector: points to Low");
+    assertThat(turn.what().toString()).isEqualTo("Set Fill selector: points to Low.");
     assertThat(turn.place()).isEqualTo("Rear locker");
     assertThat(turn.reach()).isEqualTo("kneel at the rear doors");
     assertThat(turn.symbol()).hasValueSatisfying(s -> assertThat(s.figure()).isEqualTo("valve"));
@@ -100,7 +100,8 @@ class JobWordsTest {
     assertThat(sheet.trouble()).isEmpty();
     assertThat(sheet.steps())
         .extracting(StepView::what)
-        .contains("Low overflow: hangs down", "Fill selector: points to Low");
+        .contains("Set Fill selector: points to Low.")
+        .anyMatch(what -> what.endsWith("Low overflow."));
   }
 
   // --- how a sheet stands ------------------------------------------------------------------------
@@ -165,7 +166,7 @@ class JobWordsTest {
     assertThat(run.lines()).hasSize(6);
     assertThat(run.skipped())
         .extracting(l -> l.step().what())
-        .containsExactly("Hose inlet: hose from a tap");
+        .containsExactly("Connect the drinking-water hose to Hose inlet and open its tap slowly.");
   }
 
   // --- the code of a card ------------------------------------------------------------------------

@@ -85,8 +85,8 @@ final class BlowingOut {
                 false,
                 0)
             .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER)));
-    sheet.shutEnds(inlet.part(), "Else the air goes out here.");
-    sheet.closeBeside(routes);
+    sheet.shutEnds(inlet.part(), inlet.out(), "Else the air goes out here.");
+    sheet.closeBeside(inlet.out(), routes);
     for (Route route : Route.byOutlet(routes)) {
       blow(route, blows);
     }

@@ -107,7 +107,10 @@ final class FillingUp {
     sheet.shutTaps("Else it runs out here.");
     sheet.add(
         new WinterStep(
-                letGo(inlet),
+                inlet
+                    .giving()
+                    .<Operation>map(to -> new Operation.Put(inlet.part().id(), to))
+                    .orElseGet(() -> letGo(inlet)),
                 inlet.part().place(),
                 Message.words(inlet.part().label() + ": " + inlet.words()),
                 Message.words(
@@ -117,11 +120,10 @@ final class FillingUp {
                 false,
                 0)
             .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG)));
-    sheet.shutEnds(inlet.part(), "Else it runs out here.");
-    sheet.closeBeside(routes);
+    sheet.shutEnds(inlet.part(), inlet.out(), "Else it runs out here.");
+    sheet.closeBeside(inlet.out(), routes);
     refit(inlet, routes);
     // A pump gives nothing while it is off, and runs dry while the jug is.
-    inlet.giving().ifPresent(to -> sheet.put(inlet.part(), to, "The rig's own port for it."));
     Optional<Part> pump = inlet.pump();
     pump.ifPresent(
         p -> sheet.put(p, Kind.ON, "It draws from the jug; off before the jug is empty."));

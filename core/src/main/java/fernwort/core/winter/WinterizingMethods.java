@@ -99,8 +99,16 @@ public final class WinterizingMethods {
   }
 
   private WinterPlan plan(
-      WinterizingMethod school, WinterSheet sheet, Wintering now, WinterWish wish) {
+      WinterizingMethod school, WinterSheet whole, Wintering now, WinterWish wish) {
     List<Blow> blows = new ArrayList<>();
+    through(school, whole, wish, blows);
+    WinterSheet sheet = OnlyWhatPays.of(whole, now, wish.cold());
+    carryIndoors(sheet);
+    return plan(school, sheet, now, wish, blows);
+  }
+
+  private void through(
+      WinterizingMethod school, WinterSheet sheet, WinterWish wish, List<Blow> blows) {
     switch (school) {
       case FALL -> fall(sheet, true).undo(Set.of());
       case AIR -> {
@@ -125,7 +133,14 @@ public final class WinterizingMethods {
         new TrapDosing(sheet, wish).pour();
       }
     }
-    carryIndoors(sheet);
+  }
+
+  private WinterPlan plan(
+      WinterizingMethod school,
+      WinterSheet sheet,
+      Wintering now,
+      WinterWish wish,
+      List<Blow> blows) {
     Wintering after = sheet.now();
     List<FrostRisk> left = FrostRisks.withHelp(network, after, wish.cold());
     forgotten(sheet, left);

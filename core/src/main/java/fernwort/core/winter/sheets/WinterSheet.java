@@ -5,8 +5,10 @@ import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
+import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import fernwort.core.winter.routes.Route;
 import java.util.ArrayList;
@@ -30,12 +32,14 @@ public final class WinterSheet {
   /** What has begun and is looked at again once hands are free. */
   private final List<WinterStep> waiting = new ArrayList<>();
 
+  private final Connections free;
   private Wintering now;
 
   /** Begins a sheet for a rig as it stands. */
   public WinterSheet(Network network, Wintering now) {
     this.network = network;
     this.now = now;
+    free = Connections.withHandlesFree(network);
   }
 
   /** Returns a sheet that goes on from here by itself. */
@@ -45,6 +49,18 @@ public final class WinterSheet {
     copy.notes.addAll(notes);
     copy.waiting.addAll(waiting);
     return copy;
+  }
+
+  /**
+   * Returns a sheet with the same notes and other steps.
+   *
+   * @param after how the rig stands after them
+   */
+  public WinterSheet with(List<WinterStep> others, Wintering after) {
+    WinterSheet other = new WinterSheet(network, after);
+    other.steps.addAll(others);
+    other.notes.addAll(notes);
+    return other;
   }
 
   /** Returns the rig. */
@@ -137,10 +153,10 @@ public final class WinterSheet {
   }
 
   /** Shuts every valve that no way needs, so that air or antifreeze stays on its way. */
-  public void closeBeside(List<Route> routes) {
+  public void closeBeside(PortRef inlet, List<Route> routes) {
     Stream<Part> valves =
         network.rig().parts().stream()
-            .filter(p -> p.kind().is(Purpose.TURNS))
+            .filter(p -> p.kind().is(Purpose.TURNS) && isReached(inlet, p))
             .filter(p -> routes.stream().noneMatch(r -> r.needs().containsKey(p.id())));
     for (Part part : byPlace(valves)) {
       ((Valve) part.kind())
@@ -161,12 +177,14 @@ public final class WinterSheet {
    * Shuts every end but taps that air or antifreeze would leave by, bowls and drained heaters with
    * it; not the one that it comes in by.
    *
+   * @param inlet the part at which it comes in
+   * @param out where it goes on from there
    * @param why what would happen else
    */
-  public void shutEnds(Part inlet, String why) {
+  public void shutEnds(Part inlet, PortRef out, String why) {
     Stream<Part> ends =
         network.rig().parts().stream()
-            .filter(p -> !p.equals(inlet))
+            .filter(p -> !p.equals(inlet) && isReached(out, p))
             .filter(p ->
                 p.kind().is(Purpose.CAP)
                     || p.kind().is(Purpose.INLET)
@@ -175,12 +193,20 @@ public final class WinterSheet {
       put(part, part.rest().id(), why);
     }
     for (Part part : network.rig().parts()) {
+      if (!isReached(out, part)) {
+        continue;
+      }
       if (part.kind().is(Purpose.FILTERS) || part.kind().is(Purpose.STRAINS)) {
         put(part, Kind.ON, "Empty, without its cartridge. " + why);
       } else if (part.kind().is(Purpose.HEATS)) {
         put(part, part.kind().service().getFirst().id(), "It has run out. " + why);
       }
     }
+  }
+
+  /** Tells whether what is let in somewhere can come to a part without passing a tank or a tap. */
+  private boolean isReached(PortRef from, Part part) {
+    return free.behind(from.part(), from.port(), p -> false, part::equals).isPresent();
   }
 
   /** Opens again what was shut beside the ways of antifreeze and holds none of it. */

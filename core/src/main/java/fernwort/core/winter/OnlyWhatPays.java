@@ -1,0 +1,232 @@
+package fernwort.core.winter;
+
+import fernwort.core.drain.Wintering;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.FrostHarm;
+import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.Groups;
+import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.WinterSheet;
+import fernwort.core.winter.sheets.WinterStep;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Leaves out of a winter sheet what breaks nothing when it is left out. Each part is tried by doing
+ * the sheet again without it; it stays out where no more breaks, and hardly more may.
+ */
+final class OnlyWhatPays {
+
+  /** A splash more beside air, over the whole rig, is not worth a walk (m³); own choice. */
+  private static final double A_SPLASH = 3e-5;
+
+  /** Volumes that differ by less are the same (m³). */
+  private static final double SAME = 1e-6;
+
+  private final Network network;
+  private final double cold;
+  private final List<Wintering> before = new ArrayList<>();
+  private List<WinterStep> steps;
+  private Wintering after;
+
+  private OnlyWhatPays(Network network, Wintering start, List<WinterStep> steps, double cold) {
+    this.network = network;
+    this.cold = cold;
+    this.steps = List.copyOf(steps);
+    after = start;
+    for (WinterStep step : steps) {
+      before.add(after);
+      after = step.act().on(network, after);
+    }
+  }
+
+  /**
+   * Returns a sheet without what does not pay.
+   *
+   * @param start how the rig stood before its first step
+   * @param cold the cold to stand (K)
+   */
+  static WinterSheet of(WinterSheet sheet, Wintering start, double cold) {
+    OnlyWhatPays trial = new OnlyWhatPays(sheet.network(), start, sheet.steps(), cold);
+    List<Part> left = trial.leaveOut(start);
+    WinterSheet lean = sheet.with(trial.steps, trial.after);
+    if (left.isEmpty()) {
+      return lean;
+    }
+    lean.note(
+        Message.of(
+            "Not needed here, because what stays breaks nothing: {}.",
+            Message.joined(", ", left.stream().map(p -> Message.words(p.label())).toList())));
+    return lean;
+  }
+
+  private List<Part> leaveOut(Wintering start) {
+    List<Part> left = new ArrayList<>();
+    Outcome full = outcome(after);
+    Set<String> fixed = fixed(start);
+    for (Part part : candidates()) {
+      if (!fixed.contains(part.id()) && isLeftOut(part, 0, full)) {
+        left.add(part);
+      } else {
+        // What is done to it once nothing flows any more can be left out by itself.
+        isLeftOut(part, settled(), full);
+      }
+    }
+    return left;
+  }
+
+  /** Where the tanks have run out, and air or antifreeze has gone its ways. */
+  private int settled() {
+    int settled = 0;
+    for (int i = 0; i < steps.size(); i++) {
+      boolean comesOff = steps.get(i).hand().filter(WinterStep.Hand::off).isPresent();
+      if (comesOff || steps.get(i).act() instanceof Operation.Emptied) {
+        settled = i + 1;
+      }
+    }
+    return settled;
+  }
+
+  /** Leaves out what is done to a part from a step on, where that breaks nothing. */
+  private boolean isLeftOut(Part part, int from, Outcome full) {
+    List<WinterStep> kept = new ArrayList<>(steps.subList(0, from));
+    int first = -1;
+    for (int i = from; i < steps.size(); i++) {
+      if (puts(steps.get(i), part)) {
+        first = first < 0 ? i : first;
+      } else {
+        kept.add(steps.get(i));
+      }
+    }
+    if (first < 0) {
+      return false;
+    }
+    List<Wintering> states = new ArrayList<>(before.subList(0, first));
+    Wintering now = before.get(first);
+    for (WinterStep step : kept.subList(first, kept.size())) {
+      states.add(now);
+      now = step.act().on(network, now);
+    }
+    if (!outcome(now).isNoWorse(full)) {
+      return false;
+    }
+    steps = List.copyOf(kept);
+    before.clear();
+    before.addAll(states);
+    after = now;
+    return true;
+  }
+
+  /** What is tried: what a spanner takes off first, then what is walked to for itself alone. */
+  private List<Part> candidates() {
+    Map<String, Integer> company = new HashMap<>();
+    List<Integer> groups = Groups.of(steps);
+    Map<String, Part> parts = new LinkedHashMap<>();
+    Set<String> undone = new HashSet<>();
+    for (int i = 0; i < steps.size(); i++) {
+      if (steps.get(i).act() instanceof Operation.Put put) {
+        parts.put(put.part(), network.rig().part(put.part()));
+        company.merge(put.part(), Collections.frequency(groups, groups.get(i)), Math::min);
+        if (put.position().equals(Kind.UNDONE)) {
+          undone.add(put.part());
+        }
+      }
+    }
+    return parts.values().stream()
+        .sorted(
+            Comparator.comparing((Part p) -> !undone.contains(p.id()))
+                .thenComparingInt(p -> company.getOrDefault(p.id(), 0)))
+        .toList();
+  }
+
+  /**
+   * Parts whose steps a sheet cannot be tried without, since what they do is not run: tanks run
+   * out, air and antifreeze go their ways, pumps throw out their heads as it is written.
+   */
+  private Set<String> fixed(Wintering start) {
+    Set<String> fixed = new TreeSet<>();
+    for (Part part : network.rig().parts()) {
+      boolean works = part.kind().is(Purpose.HEATS) || part.kind().is(Purpose.DUMPS);
+      boolean open =
+          !part.kind().positions().isEmpty()
+              && !start.state().setting().has(part.id(), part.rest().id());
+      if (works || open) {
+        fixed.add(part.id());
+      }
+    }
+    int waits = 0;
+    boolean passing = false;
+    for (int i = 0; i < steps.size(); i++) {
+      waits = steps.get(i).act() instanceof Operation.Emptied ? i : waits;
+    }
+    for (int i = 0; i < steps.size(); i++) {
+      WinterStep step = steps.get(i);
+      WinterStep.Sort sort = step.hand().map(WinterStep.Hand::sort).orElse(WinterStep.Sort.OTHER);
+      if (sort == WinterStep.Sort.ADAPTER || sort == WinterStep.Sort.JUG) {
+        passing = !step.hand().orElseThrow().off();
+      }
+      if (step.act() instanceof Operation.Put put) {
+        boolean closes = network.rig().part(put.part()).kind().rests(put.position());
+        if (i < waits || passing && !closes) {
+          fixed.add(put.part());
+        }
+      } else if (step.act() instanceof Operation.DrawnDry drawn) {
+        network.rig().lines().stream()
+            .filter(l -> drawn.lines().contains(l.id()))
+            .forEach(l -> fixed.addAll(ends(l)));
+      }
+    }
+    return fixed;
+  }
+
+  private static Set<String> ends(Line line) {
+    return Set.of(line.from().part(), line.to().part());
+  }
+
+  private static boolean puts(WinterStep step, Part part) {
+    return step.act() instanceof Operation.Put put && put.part().equals(part.id());
+  }
+
+  private Outcome outcome(Wintering now) {
+    Map<String, Double> breaks = new HashMap<>();
+    double may = 0;
+    for (FrostRisk risk : FrostRisks.of(network, now, cold)) {
+      if (risk.harm() == FrostHarm.DANGER) {
+        breaks.put(risk.id(), risk.volume());
+      } else if (risk.harm() == FrostHarm.WARNING) {
+        may += risk.volume();
+      }
+    }
+    return new Outcome(breaks, may);
+  }
+
+  /**
+   * How bad what stays is.
+   *
+   * @param breaks what breaks something, by id (m³)
+   * @param may what may break something (m³)
+   */
+  private record Outcome(Map<String, Double> breaks, double may) {
+
+    boolean isNoWorse(Outcome other) {
+      return may <= other.may + A_SPLASH
+          && breaks.entrySet().stream()
+              .allMatch(b ->
+                  b.getValue() <= other.breaks.getOrDefault(b.getKey(), 0.0) + SAME
+                      && other.breaks.containsKey(b.getKey()));
+    }
+  }
+}

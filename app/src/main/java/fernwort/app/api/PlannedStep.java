@@ -1,12 +1,12 @@
 package fernwort.app.api;
 
+import fernwort.core.jobs.goal.Acts;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
-import fernwort.core.winter.sheets.WinterStep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -60,46 +60,41 @@ sealed interface PlannedStep {
   /** Returns the steps of a plan, those that are one act with the same number. */
   static List<PlannedStep> of(Rig rig, Plan plan) {
     List<PlannedStep> told = new ArrayList<>();
-    int group = 0;
-    String act = "";
-    for (Step step : plan.steps()) {
-      switch (step) {
-        case Step.Move move -> {
-          Part part = rig.part(move.part());
-          String kind = WinterStep.Sort.of(part.kind()).name().toLowerCase(Locale.ROOT);
-          String here = part.place() + " " + kind;
-          group += here.equals(act) ? 0 : 1;
-          act = here;
-          told.add(
-              new Turned(
-                  part.place(),
-                  part.id(),
-                  move.from(),
-                  move.to(),
-                  kind,
-                  part.kind().act(part.label(), move.from(), move.to()),
-                  move.why(),
-                  move.notice(),
-                  group));
-        }
-        case Step.Wait wait -> {
-          group++;
-          act = "";
-          told.add(
-              new Awaited(
-                  wait.until(),
-                  wait.until().what().isByHand() ? "carry" : "wait",
-                  wait.words(),
-                  wait.notice(),
-                  wait.seconds(),
-                  wait.moved(),
-                  wait.moved(),
-                  wait.levels(),
-                  wait.then(),
-                  group));
-        }
-      }
+    List<Integer> acts = Acts.of(rig, plan);
+    for (int i = 0; i < acts.size(); i++) {
+      told.add(
+          switch (plan.steps().get(i)) {
+            case Step.Move move -> turned(rig.part(move.part()), move, acts.get(i));
+            case Step.Wait wait -> awaited(wait, acts.get(i));
+          });
     }
     return told;
+  }
+
+  private static Turned turned(Part part, Step.Move move, int group) {
+    return new Turned(
+        part.place(),
+        part.id(),
+        move.from(),
+        move.to(),
+        Acts.Sort.of(part).name().toLowerCase(Locale.ROOT),
+        part.kind().act(part.label(), move.from(), move.to()),
+        move.why(),
+        move.notice(),
+        group);
+  }
+
+  private static Awaited awaited(Step.Wait wait, int group) {
+    return new Awaited(
+        wait.until(),
+        wait.until().what().isByHand() ? "carry" : "wait",
+        wait.words(),
+        wait.notice(),
+        wait.seconds(),
+        wait.moved(),
+        wait.moved(),
+        wait.levels(),
+        wait.then(),
+        group);
   }
 }

@@ -1,0 +1,75 @@
+package fernwort.core.jobs.goal;
+
+import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What of a plan is one act: what a person does of one sort at one place in one go. A wait is an
+ * act of its own where hands have to do something for it, and divides what comes before from what
+ * comes after.
+ */
+public final class Acts {
+
+  private Acts() {}
+
+  /** What a hand does to a part in its place. */
+  public enum Sort {
+    TAPS,
+    VALVES,
+    CAPS,
+    PUMP;
+
+    /** Returns what a hand does to a part. */
+    public static Sort of(Part part) {
+      if (part.kind().is(Purpose.USE)) {
+        return TAPS;
+      }
+      if (part.kind().is(Purpose.TURNS)) {
+        return VALVES;
+      }
+      return part.kind().is(Purpose.DRIVES) ? PUMP : CAPS;
+    }
+  }
+
+  /** Returns for each step the number of its act, from 1. */
+  public static List<Integer> of(Rig rig, Plan plan) {
+    List<Integer> numbers = new ArrayList<>();
+    int number = 0;
+    String act = "";
+    for (Step step : plan.steps()) {
+      String here =
+          switch (step) {
+            case Step.Move move -> {
+              Part part = rig.part(move.part());
+              yield part.place() + " " + Sort.of(part);
+            }
+            case Step.Wait wait -> "";
+          };
+      number += here.isEmpty() || !here.equals(act) ? 1 : 0;
+      act = here;
+      numbers.add(number);
+    }
+    return numbers;
+  }
+
+  /** Returns how many acts a plan takes, looking on while something runs not counted. */
+  public static int count(Rig rig, Plan plan) {
+    List<Integer> numbers = of(rig, plan);
+    int waits = 0;
+    for (Step step : plan.steps()) {
+      waits += step instanceof Step.Wait wait && !isDone(wait) ? 1 : 0;
+    }
+    return (numbers.isEmpty() ? 0 : numbers.getLast()) - waits;
+  }
+
+  /** Tells whether hands do something for a wait, so that it counts as an act. */
+  private static boolean isDone(Step.Wait wait) {
+    Job.Until.What what = wait.until().what();
+    return what.isByHand() && what != Job.Until.What.POURED_FULL
+        || what == Job.Until.What.RUNS
+        || what == Job.Until.What.RUNS_HOT;
+  }
+}

@@ -19,6 +19,8 @@ async function reckon(card, whole) {
   typed.delete(card);
   const form = formOf(card);
   const part = whole ? `#${card}` : `#${card}-answer`;
+  const unfolded = form.closest("details")?.open;
+  const focused = document.activeElement?.id;
   try {
     await htmx.ajax("POST", form.getAttribute("action"), {
       source: form,
@@ -29,6 +31,13 @@ async function reckon(card, whole) {
     await new Promise(requestAnimationFrame);
   } finally {
     asking.delete(card);
+  }
+  const fold = formOf(card)?.closest("details");
+  if (fold && unfolded) {
+    fold.open = true;
+    if (document.activeElement === document.body && focused) {
+      document.getElementById(focused)?.focus();
+    }
   }
   putBack(card);
   if (queued.has(card)) {

@@ -277,7 +277,7 @@ class BoardController {
     return sleep
         .asleep(rig)
         .map(s ->
-            "Put to sleep for the winter: %s of %s steps ticked. What is open or off stands under Cold."
+            "Winterized: %s of %s steps ticked. What is open or off stands under Winter."
                 .formatted(s.ticks().size(), s.steps().size()))
         .stream();
   }

@@ -77,7 +77,7 @@ public record LastsView(
 
   private static String learnt(Budget budget) {
     Range ends = budget.ends();
-    return "By what you read: until %s, four in five from %s to %s."
+    return "From your readings: until about %s (likely %s to %s)."
         .formatted(When.hour(ends.expected()), When.hour(ends.low()), When.hour(ends.high()));
   }
 

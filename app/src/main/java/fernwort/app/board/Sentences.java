@@ -44,7 +44,7 @@ final class Sentences {
       air(air, sentences);
     }
     if (sentences.isEmpty()) {
-      sentences.add("Nothing runs. No way is open that anything drives.");
+      sentences.add("Everything is closed. No water is moving.");
     }
     return sentences;
   }
@@ -78,7 +78,7 @@ final class Sentences {
             .anyMatch(w -> w.drive().pump().filter(pump.pump()::equals).isPresent());
     if (pump.heldOff()) {
       sentences.add(
-          label(pump.pump()) + " is on but rests: the mains hold its pressure switch open.");
+          label(pump.pump()) + " is on but rests: mains water holds its pressure switch open.");
     } else if (!pump.sources().isEmpty() && !delivers && pump.loop().isEmpty()) {
       String from = list(pump.sources().stream().map(this::source).toList());
       sentences.add(
@@ -110,13 +110,13 @@ final class Sentences {
     return switch (way.drive().kind()) {
       case MAINS -> "mains to " + to;
       case PUMP -> "%s to %s, by %s".formatted(from, to, label(way.drive().pump().orElse("")));
-      case FALL -> "%s to %s, by fall".formatted(from, to);
+      case FALL -> "%s to %s, by gravity".formatted(from, to);
     };
   }
 
   private String source(Source source) {
     return switch (source.kind()) {
-      case MAINS -> "the mains";
+      case MAINS -> "mains water";
       case OUTSIDE -> "outside water";
       case TANK, JUG, WASTE -> label(source.part());
     };

@@ -234,8 +234,7 @@ class BuyController {
     Trip trip = desk.trip(id, units);
     StringWriter out = new StringWriter();
     try (CsvWriter csv = CsvWriter.builder().build(out)) {
-      csv.writeRecord(
-          "shop", "what", "needed", "spare", "buy", "places", "price each", "in the box");
+      csv.writeRecord("shop", "what", "needed", "spare", "buy", "places", "price each", "bought");
       for (BuyList.Item item : items(trip)) {
         Row row = row(trip, item);
         csv.writeRecord(

@@ -134,7 +134,7 @@ class CommissionController {
                     new Question.Row(
                         "Done",
                         "%s of %s".formatted(done.size(), looks.size()),
-                        "every tick is kept"))));
+                        "progress is saved"))));
   }
 
   private static Question pressure(Trip trip) {

@@ -143,7 +143,7 @@ class HangController {
     Hanging.Moving usual = Hanging.Moving.USUAL;
     Hanging.Moving moving =
         new Hanging.Moving(
-            form.number("hang-down-" + id, "On a bump, times its weight", usual.down(), "g", ""),
+            form.number("hang-down-" + id, "Bump load", usual.down(), "g", ""),
             form.number("hang-along-" + id, "Braking, times its weight", usual.along(), "g", ""),
             form.number(
                 "hang-across-" + id, "In a bend, times its weight", usual.across(), "g", ""));

@@ -105,7 +105,7 @@ class ColdPages {
   private String state(OpenRig rig, WinterWish wish) {
     Optional<Sleep.Sheet> asleep = sleep.asleep(rig);
     if (asleep.isEmpty()) {
-      return "In use: its lines are full.";
+      return "In use, pipes full of water.";
     }
     Sleep.Sheet sheet = asleep.get();
     long dangers =
@@ -121,8 +121,8 @@ class ColdPages {
                 sheet.ticks().size(),
                 sheet.steps().size());
     return dangers == 0
-        ? how + ". Nothing is left that breaks."
-        : how + ". %s things are left that break something.".formatted(dangers);
+        ? how + ". Nothing that stays in breaks anything."
+        : how + ". %s parts still break.".formatted(dangers);
   }
 
   /** What one school makes of the rig, with the one to ask for next: others may go in between. */
@@ -218,7 +218,9 @@ class ColdPages {
     Sleep.Sheet sheet =
         sleep
             .asleep(rig)
-            .orElseThrow(() -> new Refusal("Nothing sleeps here: begin a sheet under Cold first"));
+            .orElseThrow(() ->
+                new Refusal(
+                    "You have not winterized this rig yet: begin a sheet under Winter first"));
     Wintering now = sleep.now(rig);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());

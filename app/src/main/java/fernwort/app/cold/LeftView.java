@@ -51,6 +51,17 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
         left.stream().filter(r -> r.harm() == FrostHarm.WARNING).count());
   }
 
+  /** Returns it in one line: what breaks, what may, and how much stays. */
+  String inShort() {
+    String breaks =
+        dangers == 0 ? "Nothing breaks" : dangers == 1 ? "1 part breaks" : dangers + " parts break";
+    String may =
+        warnings == 0
+            ? ""
+            : warnings == 1 ? " · 1 part at risk" : " · " + warnings + " parts at risk";
+    return breaks + may + " · " + total + " stays in";
+  }
+
   private static Row row(OpenRig rig, FrostRisk one, Units units) {
     return new Row(
         one.id(),

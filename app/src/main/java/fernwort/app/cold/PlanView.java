@@ -61,7 +61,7 @@ record PlanView(
             ? ""
             : String.format(
                 Locale.ROOT,
-                "%d %s, %.0f in money",
+                "%d %s, about %.0f",
                 jugs,
                 jugs == 1 ? "jug" : "jugs",
                 jugs * wish.price()),
@@ -87,8 +87,8 @@ record PlanView(
         units.in(Measure.TEMPERATURE, wish.cold())
             - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
     return plan.weakest().isEmpty()
-        ? "Nothing full is left to break, however cold"
-        : "Stands %s, with %s %s in hand"
+        ? "any cold: nothing full is left to break"
+        : "%s, %s %s to spare"
             .formatted(
                 units.show(Measure.TEMPERATURE, wish.cold()),
                 Math.round(spare),

@@ -66,7 +66,8 @@ final class TonightPage {
     double inside = temperature(form, "night-inside", "Inside", 288.15);
     double typedWind = form.number("night-wind", "Wind", 2, "m/s", "Counts under the open floor.");
     double stored =
-        form.number("night-battery", "Battery gives in the cold", 600, "Wh", "Half its plate.");
+        form.number(
+            "night-battery", "Usable battery in the cold", 600, "Wh", "About half its rating.");
     double gas =
         form.number("night-gas", "The heater inside takes", 110, "g of gas an hour", "Its plate.");
     double bottle =
@@ -152,21 +153,21 @@ final class TonightPage {
         tonight.exposures().stream().filter(e -> e.zero().isPresent()).toList();
     rows.add(
         new Question.Row(
-            "At 0 °C first",
+            "Freezes first",
             frozen.isEmpty() ? "nothing" : frozen.getFirst().label(),
             frozen.isEmpty()
                 ? "all of it stays above 0 °C"
-                : "at %s; a fifth ice %s"
+                : "at %s; a fifth of it ice %s"
                     .formatted(
                         clock(frozen.getFirst().zero()), orNever(frozen.getFirst().stops()))));
     rows.add(
         new Question.Row(
-            "Coldest night it stands as it is",
+            "Safe down to, as it is",
             trip.show(Measure.TEMPERATURE, tonight.coldest()),
-            "outside at the lowest, with a night of this shape and wind"));
+            "outside at the lowest, for a night like this one"));
     rows.add(
         new Question.Row(
-            "Held at 2 °C",
+            "Heat needed to keep it at 2 °C",
             String.format(Locale.ROOT, "%.0f W", tonight.watts()),
             String.format(
                 Locale.ROOT,
@@ -254,7 +255,7 @@ final class TonightPage {
             trip.show(Measure.TEMPERATURE, other.coldest()),
             frozen == 0
                 ? "the coldest it then stands; nothing freezes tonight"
-                : "the coldest it then stands; tonight %s things still come to 0 °C"
+                : "safe down to this then; tonight %s parts still reach freezing"
                     .formatted(frozen)));
   }
 

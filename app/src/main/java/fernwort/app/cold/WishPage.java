@@ -45,9 +45,9 @@ final class WishPage {
     boolean blown =
         form.choice(
                 "winter-lines",
-                "Lines of the mix",
+                "Combined method: pipes",
                 List.of(
-                    new Field.Option("fall", "run out by fall"),
+                    new Field.Option("fall", "run out by gravity"),
                     new Field.Option("air", "are blown out, too")))
             .equals("air");
     boolean cups =
@@ -56,7 +56,7 @@ final class WishPage {
                 "Its traps",
                 List.of(
                     new Field.Option("cup", "get a cup of antifreeze"),
-                    new Field.Option("open", "have their plugs out")))
+                    new Field.Option("open", "get their plugs taken out")))
             .equals("cup");
     WinterWish wish = usual;
     String problem = form.problem();

@@ -55,7 +55,7 @@ final class FillPage implements GuidePage {
               Measure.LENGTH,
               tank.neckHeight(),
               "Left as it is where there is no neck."));
-      cards.add(new Card(tank.id(), tank.label() + " is filled", "Tick all that hold.", fields));
+      cards.add(new Card(tank.id(), tank.label() + " is filled", "Tick all that apply.", fields));
     }
     Mains mains = answers.mains();
     cards.add(

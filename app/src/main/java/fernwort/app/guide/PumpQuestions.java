@@ -37,9 +37,9 @@ final class PumpQuestions implements GuidePage {
                     "What moves the water",
                     pump.type().name(),
                     List.of(
-                        new Field.Option("DIAPHRAGM", "a motor with a pressure switch"),
-                        new Field.Option("CENTRIFUGAL", "a small pump that hangs in the water"),
-                        new Field.Option("IMPELLER", "a motor with a rubber wheel"),
+                        new Field.Option("DIAPHRAGM", "Pump with a pressure switch"),
+                        new Field.Option("CENTRIFUGAL", "Submersible pump"),
+                        new Field.Option("IMPELLER", "Impeller pump"),
                         new Field.Option("FOOT", "a foot"),
                         new Field.Option("HAND", "a hand"))),
                 Field.spot("spot", "Where it is", FilledPage.spot(pump.spot())),

@@ -55,14 +55,14 @@ final class TanksPage implements GuidePage {
     fields.add(
         Field.number(
             t + "litres",
-            "What its label says",
+            "Capacity on the label",
             tank.litres().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
             units.unit(Measure.VOLUME).sign(),
             "Enough to go on; its sizes are guessed then."));
     fields.add(
         Field.number(
             t + "size",
-            "Its sizes, if you have measured",
+            "Its dimensions, if you have measured",
             tank.size().map(s -> size(s, units)).orElse(""),
             units.unit(Measure.LENGTH).sign(),
             "Along the vehicle x across x high, as in %s."
@@ -93,7 +93,7 @@ final class TanksPage implements GuidePage {
         tank.label(),
         tank.contents() == Contents.FRESH ? "Fresh water." : "Gray water.",
         fields,
-        List.of(new Button("remove-" + tank.id(), "There is no such tank")));
+        List.of(new Button("remove-" + tank.id(), "Remove this tank")));
   }
 
   private static String size(Size size, Units units) {

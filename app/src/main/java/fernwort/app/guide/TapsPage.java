@@ -34,7 +34,14 @@ final class TapsPage implements GuidePage {
           usual(Use.SHOWER, "A shower", "Inside, with a tray.", 2, 0, 1.9, Runs.TANK),
           usual(Use.TOILET, "A toilet that is flushed", "", 2, 0, 1.2, Runs.TANK),
           usual(Use.DRINKING, "A tap for drinking only", "", 3, 2, 1.5, Runs.TANK),
-          usual(Use.OUTSIDE, "An outside rinse", "A tap or shower outside.", 0, 2, 1, Runs.GROUND));
+          usual(
+              Use.OUTSIDE,
+              "Outside shower or tap",
+              "A tap or shower outside.",
+              0,
+              2,
+              1,
+              Runs.GROUND));
 
   private static Usual usual(
       Use use, String words, String what, int along, int side, double height, Runs runs) {

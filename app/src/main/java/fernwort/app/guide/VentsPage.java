@@ -52,7 +52,12 @@ final class VentsPage implements GuidePage {
             tank.ventEnd(),
             "The thin line from its top, which lets air in and out. Water runs out there when the"
                 + " tank is full."));
-    fields.add(Field.tick(tank.id() + "-rises", "It rises above that first", tank.ventRises(), ""));
+    fields.add(
+        Field.tick(
+            tank.id() + "-rises",
+            "The vent hose loops higher before it ends",
+            tank.ventRises(),
+            ""));
     fields.add(openings(tank, made, answers, units));
     return new Card(
         tank.id(),
@@ -81,7 +86,7 @@ final class VentsPage implements GuidePage {
     return switch (port.id()) {
       case "vent" -> "vent";
       case "neck" -> "filler neck";
-      case "mains" -> "from the mains";
+      case "mains" -> "from mains water";
       case "feed" -> "to the pump";
       case "drain" -> "drain";
       case "transfer" -> "from another tank";

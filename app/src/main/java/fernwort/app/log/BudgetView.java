@@ -80,8 +80,7 @@ record BudgetView(
             .map(g -> "Gray is full " + span(g.ends(), budget.at()))
             .orElse(""),
         fresh.isKnown() && !isFar(fresh.ends().low(), budget.at())
-            ? "Turn back for water by %s at the latest: one in ten ends sooner."
-                .formatted(When.hour(fresh.ends().low()))
+            ? "Be at a water point by %s to be safe.".formatted(When.hour(fresh.ends().low()))
             : "",
         why(budget, days, units),
         wish.map(at -> reach(budget, at)).orElse(""),
@@ -100,7 +99,7 @@ record BudgetView(
     if (isFar(ends.expected(), now)) {
       return "not within a year, as it is used";
     }
-    return "%s; four in five from %s to %s"
+    return "%s; likely between %s and %s"
         .formatted(
             When.hour(ends.expected()),
             When.hour(ends.low()),
@@ -149,7 +148,7 @@ record BudgetView(
     }
     int people = budget.crew().at(budget.at());
     why.add(
-        "%s on board; %s of fresh water, give or take %s."
+        "%s on board; %s of fresh water (±%s)."
             .formatted(
                 people == 1 ? "1 person" : people + " people",
                 units.show(Measure.VOLUME, budget.fresh().volume()),

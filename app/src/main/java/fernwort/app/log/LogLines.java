@@ -196,9 +196,9 @@ class LogLines {
             "%s: from “%s” to “%s”"
                 .formatted(label, words(part, entry.before()), words(part, entry.after()));
         case READING -> label + " read";
-        case UNDO -> "Took back a change of " + label;
+        case UNDO -> "Undid a change of " + label;
         case JOB -> units.say(Message.kept(entry.after()));
-        case REDO -> "Put back a change of " + label;
+        case REDO -> "Redid a change of " + label;
       };
     }
 

@@ -6,6 +6,7 @@ import fernwort.core.effort.EffortExceededException;
 import fernwort.core.say.Refusal;
 import java.time.Duration;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * One question of the Sizing screen with its answer, in one person's units.
@@ -31,6 +32,9 @@ public record Question(
     List<Sketch> sketches,
     String note) {
 
+  /** So many of the entries are said in a sentence; the others stand in their fields. */
+  private static final int MOST_SAID = 4;
+
   /** One question of a page that takes long leaves time for the others. */
   private static final Duration LIMIT = Duration.ofSeconds(4);
 
@@ -54,6 +58,38 @@ public record Question(
    * @param rows its rows
    */
   public record Table(String title, List<String> heads, List<List<String>> rows) {}
+
+  /** Returns what the answer goes by, in a sentence; empty where nothing is entered or asked. */
+  public String assumed() {
+    String said =
+        fields.stream()
+            .map(Question::entered)
+            .filter(e -> !e.isEmpty())
+            .limit(MOST_SAID)
+            .collect(Collectors.joining(", "));
+    return said.isEmpty() || !problem.isEmpty() ? "" : "Worked out for: " + said + ".";
+  }
+
+  private static String entered(Field field) {
+    return switch (field.type()) {
+      case NUMBER ->
+          field.value().isBlank()
+              ? ""
+              : "%s %s %s".formatted(field.label(), field.value(), field.unit()).strip();
+      case CHOICE ->
+          field.options().stream()
+              .filter(o -> o.value().equals(field.value()))
+              .map(o -> field.label() + " " + o.label())
+              .findFirst()
+              .orElse("");
+      case TEXT, TICK, ROWS, TABLE, SPOT, TURN -> "";
+    };
+  }
+
+  /** Tells whether there is no answer before something is entered, so that it is asked at once. */
+  public boolean asksFirst() {
+    return !problem.isEmpty() || rows.isEmpty() && tables.isEmpty() && charts.isEmpty();
+  }
 
   /** What a question answers, without what it asks. */
   public record Answer(

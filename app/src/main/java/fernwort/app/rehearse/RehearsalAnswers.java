@@ -54,7 +54,7 @@ final class RehearsalAnswers {
                   ? new Row(
                       rig.rig().part(id).label(),
                       figure,
-                      "at %s; as much with fittings that lose half as much, or twice"
+                      "at %s; the range allows for fittings half or twice as restrictive"
                           .formatted(pressure))
                   : new Row(
                       rig.rig().part(id).label(),

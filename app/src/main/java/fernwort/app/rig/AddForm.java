@@ -53,7 +53,7 @@ final class AddForm {
         .map(p ->
             new DescribeView.AddView(
                 PLACE + p.id(),
-                "Add something here",
+                "Add a part",
                 "It is joined to nothing yet; then tap one of its free ends.",
                 USUAL,
                 List.of(new DescribeView.Group("", options(NewParts.all()))),
@@ -74,7 +74,7 @@ final class AddForm {
     fields.add(length(units, "For a branch; empty if nobody measured."));
     return new DescribeView.AddView(
         LINE + line.id(),
-        "Add something here",
+        "Add a part",
         "What lets water pass is put into the line; what ends one gets a tee and a branch.",
         USUAL,
         List.of(

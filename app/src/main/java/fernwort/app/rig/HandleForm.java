@@ -46,7 +46,7 @@ final class HandleForm {
               "Handle when it " + joins(stop.joins()),
               stop.words(),
               "As it looks to you, such as “across the pipe”."));
-      fields.add(turn("angle-" + stop.id(), "Its free end then points", stop.angle()));
+      fields.add(turn("angle-" + stop.id(), "The lever points", stop.angle()));
     }
     fields.add(Field.choice("new-joins", "One more position, which", "", joinsOf(valve)));
     fields.add(Field.text("new-words", "Its handle", "", "An emptied position is taken away."));

@@ -232,8 +232,8 @@ public class Sleep {
                   .sorted()
                   .toList();
           return Message.of(
-              "It was put to sleep for the winter{}. Its lines take {} before water comes. Wake it"
-                  + " first, under Cold, Spring.",
+              "It is winterized{}. Its lines take {} before water comes. Wake it"
+                  + " first, under Winter, De-winterize.",
               off.isEmpty() ? "" : "; off, out or half way: " + String.join(", ", off),
               Amount.volume(now.dry(rig.network()).all()));
         });

@@ -92,8 +92,7 @@ public class Winters {
     Sleep.Sheet autumn =
         sleep
             .asleep(rig)
-            .orElseThrow(
-                () -> new Refusal("No autumn's record counts: nothing here was put to sleep"));
+            .orElseThrow(() -> new Refusal("You have not winterized this rig here yet"));
     return Spring.of(desk.book(rig).plans(), autumn.now(), autumn.before().state().setting());
   }
 
@@ -120,7 +119,7 @@ public class Winters {
     return store.begin(
         rig.id(),
         Season.SPRING,
-        "Wake it in spring",
+        "De-winterize",
         text.write(new WinterText.Kept("", 0, plan.before(), plan.steps(), plan.notes())),
         who);
   }
@@ -130,7 +129,7 @@ public class Winters {
   public String begin(OpenRig rig, Spring.Chore chore, String who) {
     if (sleep.asleep(rig).isPresent()) {
       throw new Refusal(
-          "It was put to sleep for the winter; wake it first, under Cold, Spring: that sanitizes it"
+          "It is winterized; de-winterize it first, under Winter, De-winterize: that sanitizes it"
               + " and looks for leaks");
     }
     WinterPlan plan = Spring.of(desk.book(rig).plans(), chore, sleep.inUse(rig));

@@ -113,7 +113,7 @@ final class PumpPage {
                             "alone",
                             "pressure there",
                             "together",
-                            "pump must add"),
+                            "pressure needed"),
                         rows))));
   }
 
@@ -207,7 +207,7 @@ final class PumpPage {
             .toList();
     return Question.of(
         "lines",
-        "Which bores do it",
+        "Which pipe size is enough",
         trip.form(),
         "Bores are inside diameters, as water meets them; pipe is often sold by its outside.",
         () ->
@@ -217,7 +217,7 @@ final class PumpPage {
                     new Question.Table(
                         "What takes the pressure", List.of("line", "bore", "flow", "takes"), taken),
                     new Question.Table(
-                        "One bore more", List.of("line", "bore", "gives together", "worst"), wider),
+                        "One size up", List.of("line", "bore", "gives together", "worst"), wider),
                     new Question.Table(
                         "The whole way at one bore",
                         List.of("bore", "gives together", "worst fixture gets"),

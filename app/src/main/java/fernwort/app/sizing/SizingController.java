@@ -93,7 +93,7 @@ class SizingController {
     Budget budget = diary.budget(rig, clock.instant());
     Range rate = budget.fresh().rate();
     return budget.enough()
-        ? "Learnt from the log: %s each a day, %s to %s in four of five."
+        ? "From the log: %s each a day, likely %s to %s."
             .formatted(
                 units.show(Measure.VOLUME, rate.expected()),
                 units.show(Measure.VOLUME, rate.low()),

@@ -109,7 +109,7 @@ final class SupplyPage {
     double filler =
         form.amount(
             "fill-filler",
-            "Gravity filler swallows",
+            "Gravity fill takes",
             Measure.FLOW,
             15 * LITRES_PER_MINUTE,
             "Until it spits; an estimate for a 38 mm neck.");

@@ -160,7 +160,7 @@ public class RigStore {
           next,
           target.getDescription(),
           who,
-          (by < 0 ? "Took back: " : "Put back: ") + what,
+          (by < 0 ? "Undid: " : "Redid: ") + what,
           new Step(step, target.getCameFrom()));
       show(id, next, name.apply(target.getDescription()), target.getDescription());
       return what;

@@ -92,7 +92,7 @@ public class WinterStore {
     return db.selectFrom(WINTER_SHEET)
         .where(WINTER_SHEET.ID.eq(id).and(WINTER_SHEET.RIG.eq(rig)))
         .fetchOptional(this::kept)
-        .orElseThrow(() -> new Missing("There is no such sheet any more; begin one under Cold"));
+        .orElseThrow(() -> new Missing("There is no such sheet any more; begin one under Winter"));
   }
 
   /** Returns the sheets of a rig, the newest first. */

@@ -55,7 +55,7 @@ final class LinePage {
   private Question pieces() {
     Form form = trip.form();
     double pressure =
-        form.amount("bench-pressure", "Pressure to spend", Measure.PRESSURE, 0.5e5, "");
+        form.amount("bench-pressure", "Pressure available", Measure.PRESSURE, 0.5e5, "");
     List<Form.Row> rows =
         form.table(
             "piece",

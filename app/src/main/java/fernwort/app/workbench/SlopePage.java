@@ -133,8 +133,8 @@ final class SlopePage {
                           "tank",
                           "usable",
                           "stranded",
-                          "gauge makes of it",
-                          "drain leaves",
+                          "gauge would read",
+                          "left after draining",
                           "park to empty"),
                       rows)));
         });

@@ -67,8 +67,7 @@ class BoardJourneyTest {
     page.locator("#undo").click();
     assertThat(now()).containsText("from Main fresh");
     visit("/rigs/marginalia/log");
-    assertThat(page.locator("tbody tr").first())
-        .containsText("Took back a change of Tank selector");
+    assertThat(page.locator("tbody tr").first()).containsText("Undid a change of Tank selector");
   }
 
   @Test

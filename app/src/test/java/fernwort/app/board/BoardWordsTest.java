@@ -64,14 +64,14 @@ class BoardWordsTest {
 
   @Test
   void nowSaysThatNothingRuns() {
-    assertThat(now(SAMPHIRE)).containsExactly("Nothing runs. No way is open that anything drives.");
+    assertThat(now(SAMPHIRE)).containsExactly("Everything is closed. No water is moving.");
   }
 
   @Test
   void nowSaysThatAPumpHoldsItsPressureOrRests() {
     assertThat(now(TERN)).anyMatch(s -> s.contains("keeps the lines under pressure"));
     assertThat(now(MARGINALIA, "inlet", "mains", "mains-valve", "open"))
-        .anyMatch(s -> s.contains("the mains hold its pressure switch open"))
+        .anyMatch(s -> s.contains("mains water holds its pressure switch open"))
         .anyMatch(s -> s.startsWith("The mains push water to"));
   }
 

@@ -50,8 +50,8 @@ class ColdJourneyTest {
     Page page = COPY.phone();
     COPY.visit("/rigs/marginalia/cold/school/fall");
     page.locator("#begin").click();
-    assertThat(page.locator("h1")).hasText("By fall, everything left open");
-    assertThat(page).hasTitle(Pattern.compile(": By fall, everything left open"));
+    assertThat(page.locator("h1")).hasText("Drain by gravity and leave everything open");
+    assertThat(page).hasTitle(Pattern.compile(": Drain by gravity and leave everything open"));
     assertThat(page.locator("#left-now")).containsText("break something");
     for (int i = 0; i < 6; i++) {
       tick(page);
@@ -59,12 +59,12 @@ class ColdJourneyTest {
     page.reload();
     assertThat(page.locator(".step-done")).hasCount(6);
     tickAll(page);
-    assertThat(page.locator("#left-now")).containsText("Nothing is left that breaks.");
+    assertThat(page.locator("#left-now")).containsText("Nothing that stays in breaks anything.");
     page.locator("#finish").click();
-    assertThat(page.locator("#cold-state")).containsText("Nothing is left that breaks.");
+    assertThat(page.locator("#cold-state")).containsText("Nothing that stays in breaks anything.");
     waitForSchools(page);
     COPY.visit("/rigs/marginalia/board");
-    assertThat(page.locator("main")).containsText("Put to sleep for the winter");
+    assertThat(page.locator("main")).containsText("Winterized");
 
     COPY.visit("/rigs/marginalia/jobs/fill-low-inlet");
     assertThat(page.locator("#asleep")).containsText("Strainer");
@@ -81,8 +81,8 @@ class ColdJourneyTest {
     page.locator("#finish").click();
     assertThat(page.locator("#cold-state")).containsText("In use");
     COPY.visit("/rigs/marginalia/log");
-    assertThat(page.locator("main")).containsText("Wake it in spring");
-    assertThat(page.locator("main")).containsText("By fall, everything left open");
+    assertThat(page.locator("main")).containsText("De-winterize");
+    assertThat(page.locator("main")).containsText("Drain by gravity and leave everything open");
   }
 
   /** Until then the rig is being computed with, and other pages wait for their turn. */
@@ -156,13 +156,14 @@ class ColdJourneyTest {
   void tonightAnswersInOtherUnitsAndToNonsense() {
     Page page = COPY.page();
     COPY.visit("/rigs/tern/cold/tonight");
-    assertThat(page.locator("#tonight-answer")).containsText("At 0 °C first");
+    assertThat(page.locator("#tonight-answer")).containsText("Freezes first");
+    page.locator("#tonight details.assume > summary").click();
     page.locator("[name='night-lowest']").fill("cold");
     page.locator("[name='night-lowest']").blur();
     assertThat(page.locator("#tonight-answer .warning")).containsText("Lowest");
     page.locator("[name='night-lowest']").fill("10 °F");
     page.locator("[name='night-lowest']").blur();
-    assertThat(page.locator("#tonight-answer")).containsText("Held at 2 °C");
+    assertThat(page.locator("#tonight-answer")).containsText("Heat needed to keep it at 2 °C");
   }
 
   /** One after the other, so that others who want something of the rig come in between. */
@@ -185,9 +186,8 @@ class ColdJourneyTest {
     HttpRequest.Builder american =
         HttpRequest.newBuilder(URI.create(COPY.copy().address() + schools + "antifreeze"))
             .header("Cookie", "fernwort-units=%C2%B0F");
-    assertThat(COPY.copy().send(american).body()).contains("Stands 5 °F, with 5 °F in hand");
-    assertThat(COPY.copy().get(schools + "antifreeze").body())
-        .contains("Stands -15 °C, with 3 °C in hand");
+    assertThat(COPY.copy().send(american).body()).contains("5 °F, 5 °F to spare");
+    assertThat(COPY.copy().get(schools + "antifreeze").body()).contains("-15 °C, 3 °C to spare");
     HttpResponse<String> unknown = COPY.copy().get(schools + "steam");
     assertThat(unknown.statusCode()).isEqualTo(422);
     assertThat(unknown.body()).contains("There is no school “steam”");

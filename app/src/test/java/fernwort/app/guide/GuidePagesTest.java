@@ -167,7 +167,7 @@ class GuidePagesTest extends Answering {
   }
 
   private static String ways(String page) {
-    return page.replaceAll("(?s).*The ways of the water|</ul>.*", "");
+    return page.replaceAll("(?s).*How the water runs|</ul>.*", "");
   }
 
   @Test

@@ -68,8 +68,8 @@ class JobJourneyTest {
     page.waitForURL("**/board");
     assertThat(page.locator("#h-n-fore")).containsText("72.1 L");
     COPY.visit("/rigs/tern/log");
-    assertThat(page.locator("tbody tr").first())
-        .containsText("Fill Fore fresh, from the mains at Hose inlet: done");
+    assertThat(page.locator("tbody"))
+        .containsText("Fill Fore fresh, from mains water at Hose inlet: done");
   }
 
   @Test
@@ -140,14 +140,14 @@ class JobJourneyTest {
   void aBorrowersCardShowsWhatWasChosenUntilItIsWithdrawn() throws IOException {
     COPY.visit("/rigs/marginalia/cards");
     page.getByLabel("Who is it for?").fill("Ada");
-    page.getByLabel("Fill Low fresh, from the mains").check();
+    page.getByLabel("Fill Low fresh, from mains water").check();
     page.locator("button:has-text('Make the card')").click();
     String link = page.locator(".qr-row a").getAttribute("href");
     assertThat(page.locator("svg.qr")).isVisible();
     onPhone();
     page.navigate(link);
     assertThat(page.locator("h1")).hasText("Marginalia");
-    assertThat(page.locator("main")).containsText("Fill Low fresh, from the mains");
+    assertThat(page.locator("main")).containsText("Fill Low fresh, from mains water");
     assertThat(page.locator("main")).not().containsText("Fill Main fresh");
     assertThat(page.locator("form")).hasCount(0);
     assertThat(Axe.violations(page)).isEmpty();

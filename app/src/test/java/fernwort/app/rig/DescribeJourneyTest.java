@@ -87,7 +87,7 @@ class DescribeJourneyTest {
     assertThat(part("Sink valve")).hasCount(0);
     page.locator("#undo").click();
     assertThat(part("Sink valve")).isVisible();
-    assertThat(page.locator("#said")).containsText("last: Took back: Took out Sink valve");
+    assertThat(page.locator("#said")).containsText("last: Undid: Took out Sink valve");
     page.locator("#undo").click();
     page.locator("#undo").click();
     assertThat(part("Sink valve")).hasCount(0);
@@ -147,10 +147,10 @@ class DescribeJourneyTest {
     Locator finding =
         page.locator(".warnings details", new Page.LocatorOptions().setHasText("drain"));
     finding.locator("summary").first().click();
-    finding.locator("button:has-text('Mend it')").click();
-    assertThat(page.locator("#panel")).not().containsText("No drain lets");
+    finding.locator("button:has-text('Fix it')").click();
+    assertThat(page.locator("#panel")).not().containsText("no low-point drain");
     page.locator("#undo").click();
-    assertThat(page.locator("#panel")).containsText("No drain lets");
+    assertThat(page.locator("#panel")).containsText("no low-point drain");
   }
 
   @Test
@@ -287,7 +287,7 @@ class DescribeJourneyTest {
     assertThat(page.locator("[data-say]")).containsText("Teed Outside rinse off pump to sink");
     String base = rig();
     page.navigate(base + "?line=pump-out-sink");
-    page.locator("button:has-text('Take the line off')").click();
+    page.locator("button:has-text('Remove this pipe')").click();
     Locator free = page.locator(".free-end[aria-label='Free end: Pump, out, free']");
     free.focus();
     page.keyboard().press("Enter");
@@ -296,7 +296,7 @@ class DescribeJourneyTest {
     assertThat(page.locator(".panel h2").first()).hasText("Accumulator");
     assertThat(page.locator(".ends")).containsText("towards Pump");
     page.locator("#undo").click();
-    assertThat(page.locator("[data-say]")).containsText("Took back: Hung Accumulator on Pump");
+    assertThat(page.locator("[data-say]")).containsText("Undid: Hung Accumulator on Pump");
     page.navigate(base + "?port=pump.out");
     page.locator("#add-what")
         .selectOption(

@@ -27,7 +27,16 @@ class SizingJourneyTest {
     return page.locator("#" + id);
   }
 
+  /** Unfolds what a card asks, as somebody does who wants another answer. */
+  private void unfold(String card) {
+    Locator fold = card(card).locator("details.assume");
+    if (fold.getAttribute("open") == null) {
+      fold.locator("> summary").click();
+    }
+  }
+
   private void enter(String card, String field, String text) {
+    unfold(card);
     card(card).locator("#f-" + field).fill(text);
   }
 
@@ -98,6 +107,7 @@ class SizingJourneyTest {
   @Test
   void fixturesToBeOpenTogetherAreChosen() {
     COPY.visit("/rigs/marginalia/sizing/pump");
+    unfold("fixtures");
     card("fixtures").locator("input[type=checkbox][name=together-basin]").check();
     assertThat(card("fixtures")).containsText("with Basin open");
     card("fixtures").locator("input[type=checkbox][name=together-basin]").uncheck();
@@ -107,6 +117,7 @@ class SizingJourneyTest {
   @Test
   void aSpaceOverAWheelArchIsMeasuredByKeyboardAlone() {
     COPY.visit("/rigs/tern/sizing/space");
+    unfold("fits");
     card("fits").locator("#f-space").focus();
     page.keyboard().press("ArrowDown");
     assertThat(card("fits").locator("#f-space-before")).isVisible();

@@ -90,10 +90,10 @@ class StoreTest {
     assertThat(rigs.versions("tern"))
         .extracting(RigStore.Version::what)
         .containsExactly(
-            "Put back: Renamed",
-            "Put back: Added a pump",
-            "Took back: Added a pump",
-            "Took back: Renamed",
+            "Redid: Renamed",
+            "Redid: Added a pump",
+            "Undid: Added a pump",
+            "Undid: Renamed",
             "Renamed",
             "Added a pump",
             "Taken in");

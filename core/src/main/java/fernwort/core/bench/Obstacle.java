@@ -9,7 +9,7 @@ public enum Obstacle {
   ELBOW("elbows", 0.9),
   BEND("wide bends", 0.3),
   TEE_THROUGH("tees, straight through", 0.4),
-  TEE_BRANCH("tees, round the corner", 1.5),
+  TEE_BRANCH("tees, through the branch", 1.5),
   BALL_VALVE("open ball valves", 0.1),
   ENTRANCE("sharp entrances", 0.5),
   FREE_END("free ends", 1);

@@ -267,7 +267,7 @@ final class TankCheck implements Check {
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Message.words(label + " fills from the mains until its float shuts"),
+        Message.words(label + " fills from mains water until its float shuts"),
         Message.of("It stops by itself; a float that sticks lets it run over."),
         Message.of("A float valve shuts the line when the water stands at it."),
         Message.of(
@@ -286,7 +286,7 @@ final class TankCheck implements Check {
           Message.of("It fills until it runs over, or until something gives."),
           Message.words(
               inUse
-                  ? "The handles let the taps and the tank run from the mains at the same time."
+                  ? "The handles let the taps and the tank run from mains water at the same time."
                   : "The mains do not stop by themselves, and this tank has no gauge."),
           Message.words(
               "Shut the way into " + label + ", or stay at its overflow until it is full."),
@@ -295,7 +295,7 @@ final class TankCheck implements Check {
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Message.words(label + " fills from the mains"),
+        Message.words(label + " fills from mains water"),
         Message.of("It runs over at its overflow when it is full."),
         Message.of("The mains do not stop by themselves."),
         Message.of("Stay with it, and shut the tap at the first water from the overflow."),
@@ -331,8 +331,7 @@ final class TankCheck implements Check {
               Severity.NOTE,
               Message.of("Gray will be full before fresh is used up"),
               Message.of(
-                  "After about {} more of use, gray water has nowhere to go.",
-                  Amount.roughly(room / BECOMES_GRAY)),
+                  "Gray is full after you use about {} more.", Amount.roughly(room / BECOMES_GRAY)),
               Message.of(
                   "There is room for {} of gray, and about {} will come from the fresh on board.",
                   Amount.roughly(room),

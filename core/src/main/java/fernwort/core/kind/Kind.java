@@ -418,7 +418,7 @@ public interface Kind {
 
   /** What can be undone with a spanner or a thumb, as a last resort. */
   List<Position> FITTED =
-      List.of(new Position("fitted", "fitted"), new Position(UNDONE, "undone and tipped out"));
+      List.of(new Position("fitted", "fitted"), new Position(UNDONE, "taken off and tipped out"));
 
   /** A bowl that screws off. */
   List<Position> BOWL = List.of(new Position(ON, "bowl on"), new Position(OFF, "bowl off"));

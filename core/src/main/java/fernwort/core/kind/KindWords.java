@@ -31,7 +31,7 @@ public enum KindWords {
   /** A step: an engine, or a pump by foot or hand; its label. */
   STOP_IT("Stop {}."),
   /** A step: what a spanner takes off; its label. */
-  UNDO_IT("Undo {} and tip it out."),
+  UNDO_IT("Take {} off and tip the water out."),
   /** A step: what a spanner took off goes back; its label. */
   PUT_BACK("Put {} back."),
   /** A step: a heater is drained; its label. */
@@ -92,7 +92,7 @@ public enum KindWords {
   /** When the tap outside is shut. */
   TAP_SHUT_FIRST("A hose comes off only when its tap is shut."),
   /** When the tap outside is opened. */
-  READY_FOR_WATER("The way behind it is ready for the water."),
+  READY_FOR_WATER("The valves behind it are set; water can come in."),
   /** When the cap of an outlet goes on. */
   NOTHING_DRIPS("So that nothing drips on the way."),
   /** When a dump hose goes on. */
@@ -142,7 +142,7 @@ public enum KindWords {
   /** When a motor valve turns; seconds. */
   MOTOR_TURNS("The motor turns it within {} s."),
   /** When a handle is turned. */
-  GOES_TO_STOP("It goes to its stop without force."),
+  GOES_TO_STOP("The handle reaches its stop easily."),
   /** When a cap goes on. */
   CAP_SITS("The cap sits, no drip."),
   /** When a dump hose goes on. */
@@ -230,7 +230,7 @@ public enum KindWords {
   /** How a tap gets dry. */
   OPEN_OR_BLOW("Open it, so that its line runs out; or blow it out"),
   /** When a toilet is opened to drain. */
-  CUPFUL_FORGOTTEN("Its valve holds a cupful that is forgotten."),
+  CUPFUL_FORGOTTEN("Its valve holds a cupful that is left out."),
   /** When a tap is opened to drain. */
   AIR_COMES_IN_HERE("Air comes in here; leave it in the middle."),
   /** When a drain cap is opened to drain. */
@@ -332,14 +332,14 @@ public enum KindWords {
   /** Care of a pump; its label. */
   LISTEN_TO_PUMP("Listen to {}, look at its joints and its strainer"),
   /** Where an interval is from. */
-  OUR_DEFAULT("Our own default; the maker's word and local rules first"),
+  OUR_DEFAULT("Our own default; follow the maker and local rules first"),
   /** Where a filter's interval is from. */
   LITRES_AS_ENTERED(
-      "Days: Our own default; the maker's word and local rules first. Litres: until "
+      "Days: Our own default; follow the maker and local rules first. Litres: until "
           + "its loss has doubled, as entered"),
   /** Where a pump's interval is from. */
   HOURS_OF_PUMP(
-      "Days: Our own default; the maker's word and local rules first. Hours: litres "
+      "Days: Our own default; follow the maker and local rules first. Hours: litres "
           + "used over six tenths of its free flow, a new head after 500 h"),
   /** A pump's switch, entered the wrong way round. */
   CUTS_IN_ABOVE("its switch cuts in above where it cuts out"),

@@ -54,7 +54,7 @@ final class DrainCheck implements LayoutCheck {
         new Finding(
             Finding.Code.NO_LOW_DRAIN,
             Finding.Risk.LOSS,
-            Message.of("No drain lets these lines run empty"),
+            Message.of("These pipes have no low-point drain"),
             Message.words(
                 "They lie lower than every drain they can reach, or no air gets in behind the"
                     + " water, so it stays in: "

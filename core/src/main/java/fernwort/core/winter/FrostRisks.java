@@ -111,7 +111,7 @@ public final class FrostRisks {
               ResidualWater.Kind.LINE,
               volume,
               FrostHarm.DANGER,
-              "full between closed ends: ice finds no room",
+              "full between closed ends: ice has no room",
               "Open something at both of its ends, so that air follows; or blow it out");
       case DEAD_END ->
           remaining(
@@ -119,7 +119,7 @@ public final class FrostRisks {
               ResidualWater.Kind.LINE,
               volume,
               FrostHarm.DANGER,
-              "full up to a closed end: no air gets in behind it",
+              "held full up to a closed end: no air gets in behind it",
               "Open its closed end; or add a drain there, or blow it out");
       case AT_A_TANK ->
           remaining(
@@ -163,8 +163,8 @@ public final class FrostRisks {
             volume,
             fuller ? FrostHarm.WARNING : FrostHarm.NONE,
             fuller
-                ? "more than half full: ice closes over first and then pushes"
-                : "not over half full: ice grows upward",
+                ? "more than half full: ice closes over the top and then pushes"
+                : "less than half full, so ice has room to expand",
             fuller
                 ? tank.contents() == Contents.GRAY
                     ? "Dump it where local rules permit"

@@ -125,7 +125,7 @@ class GuidedTest {
         .isNull();
     assertThat(jobs.cannot())
         .extracting(Jobs.Cannot::what)
-        .containsExactlyInAnyOrder("Run the taps from the mains", "Heat water");
+        .containsExactlyInAnyOrder("Run the taps from mains water", "Heat water");
   }
 
   /** A trailer with two tanks on one three-way valve and a foot to pump with. */

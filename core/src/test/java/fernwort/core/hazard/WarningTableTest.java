@@ -239,11 +239,11 @@ class WarningTableTest {
     assertThat(warnings(MAINS, open.with("to-float", "open")))
         .extracting(w -> w.title() + ". " + w.what())
         .containsExactly(
-            "Floated fills from the mains until its float shuts. "
+            "Floated fills from mains water until its float shuts. "
                 + "It stops by itself; a float that sticks lets it run over.");
     assertThat(warnings(MAINS, open.with("to-gap", "open")))
         .extracting(w -> w.title().toString())
-        .containsExactly("Gapped fills from the mains");
+        .containsExactly("Gapped fills from mains water");
   }
 
   private static List<Warning> at(String id, String set) {

@@ -94,7 +94,7 @@ class JobsFoundTest {
             .build();
     Jobs jobs = Jobs.of(Network.of(rig));
     assertThat(jobs.byId("run-tank").orElseThrow().by()).isEqualTo("by pump");
-    assertThat(jobs.byId("run-tank-fall").orElseThrow().by()).isEqualTo("by fall");
+    assertThat(jobs.byId("run-tank-fall").orElseThrow().by()).isEqualTo("by gravity");
   }
 
   /** Two behind each other, whatever has two ends between them; one on a branch. */
@@ -128,21 +128,19 @@ class JobsFoundTest {
       delimiter = '|',
       textBlock =
           """
-          marginalia | Shed the water of Main fresh
-          samphire | Run the taps from the mains; Rinse outside; Heat water
-          tern | Rinse outside
-          jug | Run the taps from the mains; Rinse outside; Heat water; Empty Gray can; Shed the \
-          water of Fresh can
-          one-tank | Run the taps from the mains; Rinse outside; Heat water
-          pump-or-drain | Run the taps from the mains; Rinse outside; Heat water
-          main-and-low | Run the taps from Low fresh; Run the taps from the mains; Rinse outside; \
+          marginalia | Drain Main fresh
+          samphire | Run the taps from mains water; Use an outside shower; Heat water
+          tern | Use an outside shower
+          jug | Run the taps from mains water; Use an outside shower; Heat water; Empty Gray can; Drain Fresh can
+          one-tank | Run the taps from mains water; Use an outside shower; Heat water
+          pump-or-drain | Run the taps from mains water; Use an outside shower; Heat water
+          main-and-low | Run the taps from Low fresh; Run the taps from mains water; Use an outside shower; \
           Heat water
           three-in-a-row | Run the taps from Second fresh; Run the taps from Third fresh; Run the \
-          taps from the mains; Rinse outside; Heat water
-          shore-and-bucket | Rinse outside; Heat water
-          long-stay | Rinse outside
-          haulage | Run the taps from Haulage tank; Run the taps from the mains; Heat water; Shed \
-          the water of Haulage tank
+          taps from mains water; Use an outside shower; Heat water
+          shore-and-bucket | Use an outside shower; Heat water
+          long-stay | Use an outside shower
+          haulage | Run the taps from Haulage tank; Run the taps from mains water; Heat water; Drain Haulage tank
           """)
   void whatItCannotDoIsSaid(String rig, String cannot) {
     Network network = Network.of(Objects.requireNonNull(rigs().get(rig)));

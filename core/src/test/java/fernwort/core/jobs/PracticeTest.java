@@ -71,14 +71,19 @@ class PracticeTest {
         .forEach(rig -> count(rig, rows, over));
 
     String text = Files.readString(DOCUMENT);
-    String document = text.substring(0, text.indexOf(TABLE)) + TABLE + String.join("\n", rows) + "\n";
+    String document =
+        text.substring(0, text.indexOf(TABLE)) + TABLE + String.join("\n", rows) + "\n";
     if (!document.equals(text)) {
       Files.createDirectories(NEW.getParent());
       Files.writeString(NEW, document);
     }
-    assertThat(text).as("read core/target/jobs.md; if it is right, copy it to docs").isEqualTo(document);
+    assertThat(text)
+        .as("read core/target/jobs.md; if it is right, copy it to docs")
+        .isEqualTo(document);
     assertThat(rows).hasSizeGreaterThan(60);
-    assertThat(over).as("more than three acts over, each with its reason in docs/jobs.md").hasSize(1);
+    assertThat(over)
+        .as("more than three acts over, each with its reason in docs/jobs.md")
+        .hasSize(1);
   }
 
   private static void count(Rig rig, List<String> rows, List<String> over) {

@@ -239,7 +239,7 @@ class WinterWaysTest {
     WinterPlan plan = plan(rig, WinterizingMethod.MIX, WinterWish.USUAL);
     assertThat(said(plan))
         .anyMatch(s -> s.startsWith("Seat: a cup of antifreeze into the bowl"))
-        .contains("Undo Mill and tip it out.")
+        .contains("Take Mill off and tip the water out.")
         .noneMatch(s -> s.startsWith("Mill: pour"));
     // Two decilitres at least, for it holds nothing that is known.
     assertThat(plan.litres()).isCloseTo(0.2e-3, within(1e-9));

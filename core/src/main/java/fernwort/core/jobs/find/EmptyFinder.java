@@ -108,7 +108,7 @@ final class EmptyFinder extends Finder {
           Job.Kind.EMPTY_GRAY,
           id + (drives == PUMPED ? "-pump" : ""),
           grays.size() > 1 ? "Empty all gray tanks" : "Empty " + grays.getFirst().label(),
-          drives == PUMPED ? "by pump out of " + dump.label() : "by fall out of " + dump.label(),
+          drives == PUMPED ? "by pump out of " + dump.label() : "by gravity out of " + dump.label(),
           stages,
           Caution.SEWAGE,
           Caution.LOCAL_RULES);
@@ -135,8 +135,7 @@ final class EmptyFinder extends Finder {
     List<Part> nearest = drains.limit(MOST_DRAINS).toList();
     if (nearest.isEmpty()) {
       missing(
-          "Shed the water of " + tank.label(),
-          "It needs a drain that lies lower than " + tank.label() + ".");
+          "Drain " + tank.label(), "It needs a drain that lies lower than " + tank.label() + ".");
     }
     nearest.forEach(drain -> shed(tank, drain));
   }
@@ -163,7 +162,7 @@ final class EmptyFinder extends Finder {
     add(
         Job.Kind.SHED,
         "shed-" + tank.id() + "-" + drain.id(),
-        "Shed the water of " + tank.label(),
+        "Drain " + tank.label(),
         "at " + drain.label(),
         List.of(
             Stage.of(goal, new Until(Until.What.DRY, tank.id())),

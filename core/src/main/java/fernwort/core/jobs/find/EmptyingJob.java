@@ -122,7 +122,7 @@ public final class EmptyingJob {
             + (lines ? LINES : ""),
         Job.Kind.EMPTY_OUT,
         Message.words("Empty " + what(chosen)),
-        "by fall",
+        "by gravity",
         stages,
         cautions(chosen));
   }

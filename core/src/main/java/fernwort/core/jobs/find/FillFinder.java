@@ -79,7 +79,7 @@ final class FillFinder extends Filling {
 
   private void fillFromMains(Part tank, Part inlet, boolean many) {
     if (hasMains(inlet) && joins(inlet.id(), tank.id(), Pumped.NO)) {
-      String by = "from the mains" + (many ? " at " + inlet.label() : "");
+      String by = "from mains water" + (many ? " at " + inlet.label() : "");
       fromTap(
           inlet,
           Job.Kind.FILL_FROM_MAINS,

@@ -36,7 +36,7 @@ final class MoveFinder extends Finder {
       for (Part to : filled) {
         if (!from.equals(to) && holdsTheSame(from, to)) {
           move(from, to, PUMPED, "by pump");
-          move(from, to, FALLING, "by fall");
+          move(from, to, FALLING, "by gravity");
         }
       }
       FilterRow.of(network).forEach(row -> filterAgain(from, row));
@@ -107,7 +107,7 @@ final class MoveFinder extends Finder {
       add(
           Job.Kind.FILTER_AGAIN,
           "stir-" + tank.id(),
-          "Send the water of %s round and back".formatted(tank.label()),
+          "Circulate %s".formatted(tank.label()),
           "by pump",
           List.of(
               Stage.of(goal, new Until(Until.What.RUNS, tank.id())),

@@ -31,20 +31,20 @@ final class RoadFinder extends Finder {
     add(
         Job.Kind.DRIVE,
         "drive",
-        "Make ready to drive",
+        "Get ready to drive",
         "",
         List.of(Stage.of(Goal.of(shut).and(new Condition.Still()).and(Dumps.of(network).held()))),
         Caution.HEATER);
     add(
         Job.Kind.ARRIVE,
         "arrive",
-        "Arrive: let the tanks breathe",
+        "On arrival: open the tank vents",
         "",
         List.of(Stage.of(arrived())));
     add(
         Job.Kind.REST,
         "rest",
-        "Hand the rig over at rest",
+        "Leave it safe: everything off and closed",
         "",
         List.of(Stage.of(Goal.of(rest.positions()))),
         Caution.PRESSURE,

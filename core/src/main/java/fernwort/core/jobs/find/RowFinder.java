@@ -268,7 +268,7 @@ final class RowFinder extends Filling {
           Job.Kind.FILL_ALL,
           "fill-all-" + inlet.id(),
           Message.of("Fill all fresh tanks, one after another"),
-          "from the mains",
+          "from mains water",
           tanks.stream().map(t -> filling(t, inlet)).toList());
     }
   }

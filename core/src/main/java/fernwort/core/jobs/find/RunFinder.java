@@ -46,10 +46,10 @@ final class RunFinder extends Finder {
         continue;
       }
       boolean pumped = taps.stream().anyMatch(t -> joins(tank.id(), t.id(), Pumped.YES));
-      run(tank, taps, drawn(tank(tank), taps), pumped ? "by pump" : "by fall", "");
+      run(tank, taps, drawn(tank(tank), taps), pumped ? "by pump" : "by gravity", "");
       List<Part> falling = taps.stream().filter(t -> joins(tank.id(), t.id(), Pumped.NO)).toList();
       if (pumped && !falling.isEmpty()) {
-        run(tank, falling, needs(tank(tank), falling, FALLING), "by fall", "-fall");
+        run(tank, falling, needs(tank(tank), falling, FALLING), "by gravity", "-fall");
       }
       inlets.forEach(inlet -> runWhileFilling(tank, taps, inlet));
     }
@@ -63,7 +63,7 @@ final class RunFinder extends Finder {
         add(
             Job.Kind.RUN_FROM_MAINS,
             "run-" + inlet.id(),
-            "Run the taps from the mains",
+            "Run the taps from mains water",
             inlets.size() > 1 ? "at " + inlet.label() : "",
             List.of(
                 Stage.of(
@@ -78,7 +78,7 @@ final class RunFinder extends Finder {
     jugs.forEach(this::jug);
     if (!mains) {
       missing(
-          "Run the taps from the mains",
+          "Run the taps from mains water",
           "It needs a hose inlet with a line to the taps, best with a regulator and a check valve.");
     }
   }
@@ -161,8 +161,8 @@ final class RunFinder extends Finder {
         Job.Kind.RUN_FROM_TANK,
         "refill-" + tank.id() + "-" + inlet.id(),
         (outside
-                ? "Use " + taps.getFirst().label() + " from %s while the mains fill it"
-                : "Run the taps from %s while the mains fill it")
+                ? "Use " + taps.getFirst().label() + " from %s while mains water fills it"
+                : "Run the taps from %s while mains water fills it")
             .formatted(tank.label()),
         inlets.size() > 1 ? "at " + inlet.label() : "",
         List.of(Stage.of(goal)),

@@ -41,7 +41,9 @@ final class UseFinder extends Finder {
   private void rinses() {
     List<Part> points = parts(p -> p.kind().is(Purpose.OUTSIDE));
     if (points.isEmpty()) {
-      missing("Rinse outside", "It needs an outside rinse with a line to pump or mains.");
+      missing(
+          "Use an outside shower",
+          "It needs an outside shower or tap with a line to the pump or to city water.");
     }
     for (Part point : points) {
       List<Part> tap = List.of(point);
@@ -52,7 +54,7 @@ final class UseFinder extends Finder {
               point,
               inlet,
               "",
-              "from the mains",
+              "from mains water",
               Goal.of(
                       Map.of(inlet.id(), HoseInlet.MAINS.id()),
                       needs(source, tap, MAINS),
@@ -69,7 +71,7 @@ final class UseFinder extends Finder {
         }
         if (falls) {
           String suffix = pumped ? "-fall" : "";
-          String by = from + (pumped ? " by fall" : "");
+          String by = from + (pumped ? " by gravity" : "");
           rinse(point, tank, suffix, by, rinsing(tank, tap, FALLING));
         }
       }
@@ -85,7 +87,7 @@ final class UseFinder extends Finder {
     add(
         Job.Kind.RINSE,
         "rinse-" + point.id() + "-" + source.id() + suffix,
-        "Rinse outside at " + point.label(),
+        "Use the outside shower at " + point.label(),
         by,
         List.of(Stage.of(goal, new Until(Until.What.RUNS, point.id()))),
         Caution.LOCAL_RULES);
@@ -137,7 +139,7 @@ final class UseFinder extends Finder {
           Job.Kind.HEAT,
           "heat-" + heater.id() + "-" + source.part(),
           "Heat water in " + heater.label(),
-          "from " + (mains ? "the mains" : rig.part(source.part()).label()),
+          "from " + (mains ? "mains water" : rig.part(source.part()).label()),
           List.of(
               Stage.of(
                   Goal.of(first, List.of(need), probe).and(breathes),

@@ -73,7 +73,7 @@ final class SlipMaker {
               new Try(
                   Slip.Kind.BUMPED,
                   -1,
-                  Message.of("{} is bumped: {}.", part.label(), position.words()),
+                  Message.of("{} gets knocked: {}.", part.label(), position.words()),
                   List.of(new Turned(part.id(), position.id()), new Pause(ALONE))));
         }
       }
@@ -104,12 +104,12 @@ final class SlipMaker {
 
   private void atMove(Plan plan, List<Act> right, int i, Step.Move move, List<Try> tries) {
     Part part = rig.part(move.part());
-    String twice = part.kind().positions().size() == 2 ? ", or turned and turned back." : ".";
+    String twice = part.kind().positions().size() == 2 ? ", or undone again." : ".";
     tries.add(
         new Try(
             Slip.Kind.MISSED,
             i,
-            Message.words(part.label() + " is forgotten" + twice),
+            Message.words(part.label() + " is left out" + twice),
             ended(without(right, i))));
     tooFar(right, i, move, tries);
     if (i + 1 < right.size() && plan.steps().get(i + 1) instanceof Step.Move next) {
@@ -186,7 +186,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.OVERRUN,
               i,
-              Message.of("Nobody comes back: “{}” is never ended.", wait.words()),
+              Message.of("Nobody comes back, and this is never ended: “{}”", wait.words()),
               left(overrun)));
     }
     powerLost(from, right, i, tries);

@@ -48,46 +48,45 @@ public final class Reasons {
       case Fault.Misplaced f -> Message.words(part.kind().purpose(to));
       case Fault.Missing f ->
           Message.of(
-              "Without it no water comes from {} to {}.",
+              "Opens the way from {} to {}.",
               name(f.need().source()),
               label(f.need().end().part()));
       case Fault.Stray f ->
           Message.words(
               scout.goal().of(Condition.Quiet.class).stream()
                       .anyMatch(q -> q.source().equals(f.way().source().part()))
-                  ? "Otherwise water still runs from " + way(f.way()) + "."
-                  : "Otherwise water runs from " + way(f.way()) + " as well.");
-      case Fault.Danger f -> Message.of("Otherwise: {}.", f.warning().title());
-      case Fault.Airless f -> Message.words("It lets " + label(f.tank()) + " breathe.");
+                  ? "Stops the flow from " + way(f.way()) + "."
+                  : "Keeps water from running from " + way(f.way()) + " as well.");
+      case Fault.Danger f -> Message.of("So that this does not happen: {}.", f.warning().title());
+      case Fault.Airless f -> Message.words("Lets air in and out of " + label(f.tank()) + ".");
       case Fault.Unlinked f ->
-          Message.of("It joins {} with {} below their water.", label(f.from()), label(f.to()));
+          Message.of("Joins {} and {} below their water.", label(f.from()), label(f.to()));
       case Fault.Apart f ->
-          Message.of("Without it nothing runs from {} to {}.", label(f.from()), label(f.to()));
+          Message.of("Opens the way from {} to {}.", label(f.from()), label(f.to()));
       case Fault.NotRound f ->
           f.heater()
               .map(h ->
                   Message.of(
-                      "Without it {} sends nothing round through {}.", label(f.pump()), label(h)))
-              .orElseGet(() -> Message.of("Without it {} turns nothing round.", label(f.pump())));
-      case Fault.Joined f -> Message.of("It parts {} from {}.", label(f.from()), label(f.to()));
+                      "So that {} circulates the water through {}.", label(f.pump()), label(h)))
+              .orElseGet(() -> Message.of("So that {} circulates the water.", label(f.pump())));
+      case Fault.Joined f -> Message.of("Closes off {} from {}.", label(f.from()), label(f.to()));
       case Fault.Leaking f ->
           Message.of(
-              "Otherwise what goes into {} runs out at {}.",
+              "So that what goes into {} does not run out at {}.",
               label(f.tank()),
               label(f.way().end().part()));
       case Fault.StopsShort f ->
-          Message.of("Without it the lower float of {} shuts too soon.", label(f.tank()));
-      case Fault.ShutIn f ->
-          Message.of("Once {} is full, what still comes has to get out.", label(f.tank()));
-      case Fault.PumpOn f ->
-          Message.words(label(f.pump()) + " must not push while the hose gives.");
-      case Fault.Unfed f -> Message.words("Otherwise " + label(f.pump()) + " draws air.");
-      case Fault.Bypassed f ->
-          Message.words("Otherwise water goes round " + label(f.filter()) + ".");
-      case Fault.Keeping f ->
           Message.of(
-              "Otherwise water stays in {}.", f.tank().isEmpty() ? "the lines" : label(f.tank()));
-      case Fault.Disproved f -> Message.of("Otherwise {}.", f.harm().words());
+              "So that the lower float of {} does not stop the fill too soon.", label(f.tank()));
+      case Fault.ShutIn f ->
+          Message.of("Lets out what still comes once {} is full.", label(f.tank()));
+      case Fault.PumpOn f -> Message.words(label(f.pump()) + " must not push against the hose.");
+      case Fault.Unfed f -> Message.words("So that " + label(f.pump()) + " does not draw air.");
+      case Fault.Bypassed f ->
+          Message.words("So that no water goes round " + label(f.filter()) + ".");
+      case Fault.Keeping f ->
+          Message.of("Lets {} run out.", f.tank().isEmpty() ? "the lines" : label(f.tank()));
+      case Fault.Disproved f -> Message.of("So that this does not happen: {}.", f.harm().words());
     };
   }
 
@@ -98,7 +97,7 @@ public final class Reasons {
   /** Returns what people call a source. */
   public String name(Source source) {
     return switch (source.kind()) {
-      case MAINS -> "the mains";
+      case MAINS -> "mains water";
       case OUTSIDE -> "outside water";
       case WASTE -> "the waste of " + label(source.part());
       case TANK, JUG -> label(source.part());

@@ -57,9 +57,7 @@ public final class Troubles {
   Plan.Trouble disproved(Harm harm) {
     return new Plan.Trouble(
         Message.of(
-            "It was run through, and does not work as things stand: {}. {}",
-            harm.words().capitalised(),
-            harm.mend()),
+            "It does not work as things are now: {}. {}", harm.words().capitalised(), harm.mend()),
         harm.hazard());
   }
 
@@ -160,7 +158,7 @@ public final class Troubles {
     }
     return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
         .formatted(
-            need.source().kind() == Source.Kind.MAINS ? "the mains" : label(need.source().part()),
+            need.source().kind() == Source.Kind.MAINS ? "mains water" : label(need.source().part()),
             label(need.end().part()));
   }
 

@@ -3,21 +3,21 @@ package fernwort.core.winter.sheets;
 /** The ways people take a rig through the winter. */
 public enum WinterizingMethod {
   FALL(
-      "By fall, everything left open",
-      "No tools and nothing to buy. Low spots and bodies keep what the list says.",
-      "Rigs whose lines fall to drains, people who have an hour and no compressor."),
+      "Drain by gravity and leave everything open",
+      "No tools, nothing to buy. Low spots keep what the list says.",
+      "Pipes that fall to drains, an hour's time, no compressor."),
   AIR(
-      "Drained, then blown out",
+      "Drain, then blow out with air",
       "Clears low spots and check valves. Needs a compressor or a strong hand pump, and patience.",
-      "Lines with low spots; mind the pressure."),
+      "Pipes with low spots. Watch the pressure."),
   ANTIFREEZE(
-      "Drained, then filled with antifreeze",
-      "Pump, valves and traps are safe to a known cold. Costs jugs, and flushing in spring.",
-      "Pumps that do not run dry, hard winters, no compressor."),
+      "Drain, then fill with antifreeze",
+      "Pump, valves and traps are safe to a known cold. Costs antifreeze, and flushing in spring.",
+      "Pumps that must not run dry, hard winters, no compressor."),
   MIX(
-      "A mix: drained, and antifreeze where it helps",
-      "Chosen above: lines by fall or blown, traps with a cup or open; nothing in drinking lines.",
-      "Most rigs: lines that fall, traps that cannot be opened.");
+      "Combined: drain, with antifreeze where it helps",
+      "Pipes by gravity or air, traps with antifreeze or open; nothing in the drinking lines.",
+      "Most rigs: pipes that fall, traps that cannot be opened.");
 
   private final String title;
   private final String gives;

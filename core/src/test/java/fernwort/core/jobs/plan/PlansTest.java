@@ -296,7 +296,7 @@ class PlansTest {
   void everyMoveSaysWhatWouldBeWrongWithoutIt() {
     Plan plan = plan("fill-main-inlet", TRUCK.state());
     assertThat(plan.moves().getFirst().why().toString())
-        .isEqualTo("Without it no water comes from the mains to Main fresh.");
+        .isEqualTo("Opens the way from mains water to Main fresh.");
     assertThat(plan.moves()).allSatisfy(m -> assertThat(m.notice()).isNotBlank());
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");

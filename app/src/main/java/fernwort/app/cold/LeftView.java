@@ -52,7 +52,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   }
 
   /** Returns it in one line: what breaks, what may, and how much stays. */
-  String inShort() {
+  public String inShort() {
     String breaks =
         dangers == 0 ? "Nothing breaks" : dangers == 1 ? "1 part breaks" : dangers + " parts break";
     String may =

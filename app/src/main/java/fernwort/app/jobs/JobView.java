@@ -121,7 +121,7 @@ record JobView(
     return halfFull(rig).entrySet().stream()
         .map(t ->
             rig.rig().part(t.getKey()).label() + " " + units.show(Measure.VOLUME, t.getValue()))
-        .collect(Collectors.joining(", ", "Times are reckoned from every tank half full: ", "."));
+        .collect(Collectors.joining(", ", "Times are worked out from every tank half full: ", "."));
   }
 
   /** What a plan costs: moves of hands, places, time, water. */
@@ -141,15 +141,15 @@ record JobView(
     }
     String moves =
         plan.moves().isEmpty()
-            ? "nothing to turn"
+            ? "nothing to do"
             : String.format(
                 Locale.ROOT,
-                "%d to turn in %d place%s",
+                "%d things to do in %d place%s",
                 plan.moves().size(),
                 visits,
                 visits == 1 ? "" : "s");
     return moves
-        + (seconds > 0 ? ", " + Times.of(seconds) + " of waiting" : "")
-        + (litres > 0 ? ", " + units.show(Measure.VOLUME, litres) : "");
+        + (seconds > 0 ? " · " + Times.of(seconds) + " wait" : "")
+        + (litres > 0 ? " · " + units.show(Measure.VOLUME, litres) : "");
   }
 }

@@ -145,7 +145,7 @@ public class States {
    */
   @Transactional
   public void reckon(OpenRig rig, String tank, double volume, String who) {
-    String shown = String.format(Locale.ROOT, "%.0f L, as reckoned", volume * 1000);
+    String shown = String.format(Locale.ROOT, "%.0f L, as expected", volume * 1000);
     Reading reading = new Reading.Volume(volume);
     keep(rig, tank, level(rig, tank, reading, shown, clock.instant()), true, who);
   }

@@ -109,7 +109,7 @@ class SizingController {
       RedirectAttributes to) {
     OpenRig rig = rigs.open(id);
     states.setHabits(rig, HabitsForm.read(states.habits(rig), form, units));
-    Done.say(to, "The habits are kept, and reckoned with from here on.");
+    Done.say(to, "The habits are saved and used from now on.");
     return "redirect:/rigs/%s/sizing".formatted(id);
   }
 

@@ -90,8 +90,8 @@ class JobWordsTest {
   @Test
   void aPlanSaysWhatItCosts() {
     assertThat(JobView.sum(RIG, plan("fill-low-inlet"), Units.METRIC))
-        .matches("5 to turn in 1 place, \\d+ (s|min) of waiting, [\\d.]+ L");
-    assertThat(JobView.sum(RIG, plan("arrive"), Units.METRIC)).isEqualTo("nothing to turn");
+        .matches("5 things to do in 1 place · \\d+ (s|min) wait · [\\d.]+ L");
+    assertThat(JobView.sum(RIG, plan("arrive"), Units.METRIC)).isEqualTo("nothing to do");
   }
 
   @Test

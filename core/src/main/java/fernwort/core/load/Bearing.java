@@ -49,7 +49,7 @@ public record Bearing(String label, double x, double empty, double lowest, doubl
     if (groups.size() != 2) {
       throw new Refusal(
           groups.size() < 2
-              ? "The vehicle has one axle and no hitch; describe the hitch to reckon its loads"
+              ? "The vehicle has one axle and no hitch; describe the hitch to work out its loads"
               : "The vehicle stands on more than two groups of axles; loads need a weighbridge");
     }
     return groups;

@@ -47,7 +47,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BoardController {
 
   private static final DateTimeFormatter LEFT =
-      DateTimeFormatter.ofPattern("EEEE d MMM, HH:mm", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern("EEE d MMM HH:mm", Locale.ENGLISH);
   private static final DateTimeFormatter FIELD = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
 
   private final Descriptions rigs;
@@ -294,8 +294,8 @@ class BoardController {
   private String left(OpenRig rig) {
     List<Logbook.Entry> newest = states.journal(rig, 1);
     return newest.isEmpty()
-        ? "handles at rest"
-        : "as left %s, by %s"
+        ? "everything at rest"
+        : "Last change: %s, by %s"
             .formatted(
                 newest.getFirst().at().atZone(ZoneId.systemDefault()).format(LEFT),
                 newest.getFirst().who());

@@ -196,7 +196,7 @@ class GuideController {
   private static List<Step> steps(String here) {
     List<Step> steps = new ArrayList<>();
     PAGES.forEach(p -> steps.add(new Step(p.id(), p.title(), p.id().equals(here))));
-    steps.add(new Step(LOOK, "Look back", here.equals(LOOK)));
+    steps.add(new Step(LOOK, "Check", here.equals(LOOK)));
     return steps;
   }
 

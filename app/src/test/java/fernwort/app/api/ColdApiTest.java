@@ -56,7 +56,8 @@ class ColdApiTest {
       copy.post(sheet + "/ticks/" + i, "");
     }
     copy.post(sheet + "/done", "");
-    assertThat(copy.get("/rigs/" + rig + "/cold").body()).contains("Nothing is left that breaks");
+    assertThat(copy.get("/rigs/" + rig + "/cold").body())
+        .contains("Nothing that stays in breaks anything");
     // In February somebody puts the cap on and pours fifteen litres in.
     copy.change("PUT", "/api/v1/rigs/" + rig + "/handles/drain-cap", "{\"position\":\"on\"}");
     copy.change(

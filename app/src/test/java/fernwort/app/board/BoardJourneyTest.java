@@ -47,7 +47,22 @@ class BoardJourneyTest {
   }
 
   private Locator now() {
-    return page.locator(".panel .card-plain").first();
+    return page.locator(".panel .now");
+  }
+
+  /** In the morning the first thing said is what to do, and one press leads there. */
+  @Test
+  void whatIsNextStandsFirstWithTheJobThatDoesIt() {
+    COPY.visit("/rigs/marginalia/board");
+    assertThat(page.locator("#next [data-answer]")).containsText("Water for about");
+    COPY.visit("/rigs/samphire/jobs/pour-tank-filler");
+    page.locator("#begin").click();
+    page.locator("#done-1").click();
+    COPY.visit("/rigs/samphire/board");
+    assertThat(page.locator("#next li").first())
+        .containsText("You are in the middle of: Fill Tank, by hand at Filler neck.");
+    page.locator("#next a.button").first().click();
+    assertThat(page.locator("h1")).containsText("Fill Tank");
   }
 
   @Test

@@ -34,7 +34,7 @@ class BuildJourneyTest {
     page.locator("button[value=one-tank]").first().click();
     String rig = page.url().replaceFirst(".*/rigs/", "").replaceFirst("/.*", "");
     page.locator("nav.rail a:has-text('Build')").click();
-    assertThat(page.locator("h1")).containsText("Ends that fit");
+    assertThat(page.locator("h1")).containsText("Fittings");
     assertThat(page.locator("#told")).containsText("No mismatched fittings found");
     page.locator("nav.tabs a:has-text('Drill')").click();
     assertThat(page.locator("main")).containsText("bulkhead with");

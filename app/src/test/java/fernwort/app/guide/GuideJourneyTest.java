@@ -63,7 +63,7 @@ class GuideJourneyTest extends Answering {
     goOn("Waste");
     goOn("Low points");
     tick("cold");
-    goOn("Look back");
+    goOn("Check");
   }
 
   @Test
@@ -112,7 +112,7 @@ class GuideJourneyTest extends Answering {
     choose("SINK-runs", "GROUND");
     goOn("Waste");
     goOn("Low points");
-    goOn("Look back");
+    goOn("Check");
     assertThat(answers).as("answers").isLessThanOrEqualTo(MOST_ANSWERS);
     assertThat(page.locator("main")).containsText("Fresh → three-way valve → pump");
     assertThat(page.locator("main")).containsText("Sink → the ground");
@@ -169,7 +169,7 @@ class GuideJourneyTest extends Answering {
     goOn("Low points");
     tick("cold");
     tick("hot");
-    goOn("Look back");
+    goOn("Check");
     assertThat(answers).as("answers").isLessThanOrEqualTo(2 * MOST_ANSWERS);
     assertThat(page.locator("main")).containsText("heater → Sink, Basin, Shower");
     assertThat(page.locator("main")).containsText("Basin, Shower → trap → Gray");

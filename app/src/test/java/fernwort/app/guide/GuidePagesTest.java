@@ -131,7 +131,7 @@ class GuidePagesTest extends Answering {
     page.locator("[name='fresh']").fill("half a tub");
     page.locator("[name='gray']").fill("20");
     page.locator("#finish").click();
-    assertThat(page.locator("h1")).hasText("Look back");
+    assertThat(page.locator("h1")).hasText("Check");
     assertThat(page.locator("#e-fresh")).containsText("“a tub” is no unit");
     assertThat(page.locator("[name='fresh']")).hasValue("half a tub");
     assertThat(page.locator("[name='gray']")).hasValue("20");

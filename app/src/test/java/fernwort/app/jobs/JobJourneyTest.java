@@ -171,7 +171,7 @@ class JobJourneyTest {
     page.locator("#try-fixes").click();
     page.locator("#fix-float-main")
         .click(new com.microsoft.playwright.Locator.ClickOptions().setTimeout(30_000));
-    assertThat(page.locator("#slips")).containsText("harmful slips become");
+    assertThat(page.locator("#slips")).containsText("harmful mistakes become");
   }
 
   @Test

@@ -57,13 +57,14 @@ class SlipsPagesTest {
     Matcher leaves = LEAVES.matcher(fixes);
     assertThat(leaves.find()).isTrue();
     String with = waited(FILL + "/slips?fix=float-main");
-    assertThat(with).contains("harmful slips become");
+    assertThat(with).contains("harmful mistakes become");
     assertThat(slips(with)).isPositive().isLessThanOrEqualTo(slips(waited(FILL + "/slips")));
   }
 
   @Test
   void aChangeThatMendsNothingIsNotTried() throws Exception {
-    assertThat(waited(FILL + "/slips?fix=no-such-change")).doesNotContain("harmful slips become");
+    assertThat(waited(FILL + "/slips?fix=no-such-change"))
+        .doesNotContain("harmful mistakes become");
   }
 
   @Test

@@ -1,0 +1,136 @@
+package fernwort.core.advice;
+
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
+import fernwort.core.say.Message;
+import fernwort.core.sizing.Lasts;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/** Says what to do next: the water that ends soonest first, with the job that helps. */
+public final class Advisor {
+
+  /** What ends within this is worth a line (days): a night and the drive after it; own choice. */
+  private static final double SOON = 1.5;
+
+  /** What ends within this spoils the day (days); own choice. */
+  private static final double TODAY = 0.5;
+
+  /** Less than this is none (days). */
+  private static final double NONE = 0.02;
+
+  /** More lines than this nobody reads in the morning. */
+  private static final int MOST = 3;
+
+  private static final Set<Job.Kind> FILLS =
+      Set.of(
+          Job.Kind.FILL_FROM_MAINS,
+          Job.Kind.FILL_BY_HAND,
+          Job.Kind.FILL_FROM_JUG,
+          Job.Kind.FILL_FROM_OUTSIDE);
+
+  private final Plans plans;
+  private final List<Job> offered;
+  private final State state;
+
+  private Advisor(Plans plans, List<Job> offered, State state) {
+    this.plans = plans;
+    this.offered = offered;
+    this.state = state;
+  }
+
+  /**
+   * Returns what to do next, the worst first, at most three lines.
+   *
+   * @param plans plans the jobs of the rig
+   * @param offered the jobs that the rig can do
+   * @param state how it is
+   * @param lasts how long its water lasts
+   * @param warnings what is warned of as it is, the worst first
+   */
+  public static List<Advice> of(
+      Plans plans, List<Job> offered, State state, Lasts lasts, List<Warning> warnings) {
+    return new Advisor(plans.brief(), offered, state).all(lasts, warnings);
+  }
+
+  /** Returns what is said where nothing has to be done: how long the water lasts. */
+  public static Message otherwise(Lasts lasts) {
+    return lasts.fresh().isEmpty() || Double.isInfinite(lasts.days())
+        ? Message.NOTHING
+        : AdviceWords.WATER_FOR.with(
+            AdviceWords.about(lasts.days()),
+            lasts.ends() == Lasts.Ends.GRAY ? "gray is full" : "fresh water ends");
+  }
+
+  private List<Advice> all(Lasts lasts, List<Warning> warnings) {
+    List<Advice> all = new ArrayList<>();
+    warnings.stream()
+        .filter(w -> w.severity() != Severity.NOTE)
+        .map(w ->
+            new Advice(
+                w.severity(), AdviceWords.HEED.with(w.title(), w.mend()), 0, Optional.empty()))
+        .forEach(all::add);
+    Optional<Double> gray = lasts.grayDays().filter(days -> days < SOON);
+    gray.ifPresent(days -> all.add(dump(days)));
+    if (!lasts.fresh().isEmpty() && lasts.freshDays() < SOON) {
+      all.add(fill(lasts.freshDays()));
+    }
+    // Gray goes before fresh where both are due: what is filled in has to go somewhere.
+    return all.stream()
+        .sorted(Comparator.comparing((Advice a) -> a.grade()).thenComparing(Advice::days))
+        .limit(MOST)
+        .toList();
+  }
+
+  private Advice dump(double days) {
+    Part tank =
+        plans.network().tanks().stream()
+            .filter(t -> t.kind().holds(Contents.GRAY))
+            .max(Comparator.comparingDouble(this::share))
+            .orElseThrow();
+    return new Advice(
+        grade(days),
+        days < NONE
+            ? AdviceWords.DUMP_NOW.with(tank.label())
+            : AdviceWords.DUMP.with(tank.label(), AdviceWords.about(days)),
+        days,
+        possible(j -> j.kind() == Job.Kind.EMPTY_GRAY && concerns(j, tank)));
+  }
+
+  private Advice fill(double days) {
+    return new Advice(
+        grade(days),
+        days < NONE ? AdviceWords.FILL_NOW.with() : AdviceWords.FILL.with(AdviceWords.about(days)),
+        days,
+        possible(j -> FILLS.contains(j.kind())));
+  }
+
+  private static Severity grade(double days) {
+    return days < TODAY ? Severity.WARNING : Severity.NOTE;
+  }
+
+  private double share(Part tank) {
+    return state.volume(tank.id()) / plans.network().room(tank.id()).capacity();
+  }
+
+  private boolean concerns(Job job, Part tank) {
+    return job.tanks(plans.network().rig()).contains(tank.id());
+  }
+
+  /** The first of some jobs that can be done as things are. */
+  private Optional<Job> possible(Predicate<Job> which) {
+    return offered.stream()
+        .filter(which)
+        .filter(j -> plans.plan(j, state).trouble().isEmpty())
+        .findFirst();
+  }
+}

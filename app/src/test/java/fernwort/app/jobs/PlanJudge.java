@@ -98,7 +98,15 @@ final class PlanJudge {
           seen.addAll(run.runTo(run.time() + wait.seconds().expected() + 1e-6));
         }
       }
-      case PRESSURE, SLACK, RUNS, RUNS_HOT, HOSE_IN, POURED_FULL, HOSE_OUT, PRIMED -> {}
+      case PRESSURE,
+          SLACK,
+          RUNS,
+          RUNS_HOT,
+          HOSE_IN,
+          POURED_FULL,
+          HOSE_OUT,
+          CARRIED_OUT,
+          PRIMED -> {}
     }
     Optional<String> reached =
         switch (wait.until().what()) {
@@ -125,6 +133,7 @@ final class PlanJudge {
               HOSE_IN,
               POURED_FULL,
               HOSE_OUT,
+              CARRIED_OUT,
               PRIMED ->
               none();
         };

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.find.Jobs;
@@ -17,11 +18,14 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.machine.Pump;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -87,6 +91,29 @@ class ByHandTest {
     Plan plan = plan(SAMPHIRE.rig(), SAMPHIRE.state(), "jug-tank-jug");
 
     assertThat(plan.steps().toString()).contains("15 L, 15 kg", "room for 2 of these");
+  }
+
+  @Test
+  void aCanUnderTheSinkIsCarriedOut() {
+    Rig rig = ReadyRig.find("jug").orElseThrow().rig();
+    String can = rig.tanks(Contents.GRAY).findFirst().orElseThrow().id();
+    State half = new State(rig.atRest(), Map.of(can, 0.008), Slope.LEVEL);
+
+    Plan plan = plan(rig, half, "empty-" + can + "-carried");
+
+    assertThat(plan.steps())
+        .singleElement()
+        .isInstanceOfSatisfying(
+            Step.Wait.class,
+            w -> {
+              assertThat(w.words().toString()).contains("8 L, 8 kg");
+              assertThat(w.levels()).containsExactly(Map.entry(can, 0.0));
+            });
+    assertThat(plan(rig, half.withVolume(can, 1e-4), "empty-" + can + "-carried").steps())
+        .extracting(Object::toString)
+        .singleElement()
+        .asString()
+        .contains("nearly empty already");
   }
 
   /** Tern's pump with its priming taken away stands as high over the bucket as before. */

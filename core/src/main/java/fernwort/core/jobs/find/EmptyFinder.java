@@ -39,6 +39,9 @@ final class EmptyFinder extends Finder {
   /** Drains that are offered for each tank. */
   private static final int MOST_DRAINS = 2;
 
+  /** A can that somebody carries holds no more than this (m³); own choice, 25 kg. */
+  private static final double CARRIED = 0.025;
+
   EmptyFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
     super(network, jobs, cannot);
   }
@@ -58,14 +61,16 @@ final class EmptyFinder extends Finder {
     for (Part gray : grays) {
       int before = found();
       dumps.forEach(d -> emptyGray(List.of(gray), d, "empty-" + gray.id() + "-" + d.id()));
+      if (found() == before && isCan(gray)) {
+        carryOut(gray);
+      }
       if (found() == before) {
         missing(
             "Empty " + gray.label(),
             hasDrain(gray)
                 ? "It needs a drain valve and a dump outlet with a cap below " + gray.label() + "."
                 : gray.label()
-                    + " has no drain: one that comes out is carried to where it may be tipped out;"
-                    + " any other needs a drain, a valve and a dump outlet with a cap below it.");
+                    + " has no drain. Fit a drain, a valve and a dump outlet with a cap below it.");
       }
     }
     if (grays.size() > 1) {
@@ -77,6 +82,23 @@ final class EmptyFinder extends Finder {
       });
     }
     filled.forEach(this::shed);
+  }
+
+  /** Tells whether a tank is a can under the sink: small, and nothing leads out of it. */
+  private boolean isCan(Part gray) {
+    return !hasDrain(gray) && network.room(gray.id()).capacity() <= CARRIED;
+  }
+
+  /** A can is unhooked, carried out, tipped out and put back. */
+  private void carryOut(Part can) {
+    add(
+        Job.Kind.EMPTY_GRAY,
+        "empty-" + can.id() + "-carried",
+        "Empty " + can.label(),
+        "carried out",
+        List.of(Stage.of(Goal.of(Map.of()), new Until(Until.What.CARRIED_OUT, can.id()))),
+        Caution.SEWAGE,
+        Caution.LOCAL_RULES);
   }
 
   /**

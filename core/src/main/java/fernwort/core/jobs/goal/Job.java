@@ -165,12 +165,28 @@ public record Job(
       POURED_FULL,
       /** A hand has taken the hose out of an open filler. */
       HOSE_OUT,
+      /** Hands have carried a can out, emptied it and put it back. */
+      CARRIED_OUT,
       /** A hand has filled a pump and its suction hose with water. */
       PRIMED;
 
       /** Tells whether hands do it beside the rig, so that no run shows it. */
       public boolean isByHand() {
-        return this == HOSE_IN || this == POURED_FULL || this == HOSE_OUT || this == PRIMED;
+        return switch (this) {
+          case HOSE_IN, POURED_FULL, HOSE_OUT, CARRIED_OUT, PRIMED -> true;
+          case FULL,
+              FIRST_FULL,
+              MARK,
+              LEVEL,
+              DRY,
+              HOT,
+              POURED_OUT,
+              PRESSURE,
+              SLACK,
+              RUNS,
+              RUNS_HOT ->
+              false;
+        };
       }
     }
   }

@@ -98,6 +98,28 @@ final class ByHand {
     return tanks.stream().filter(t -> network.rig().part(t).kind().holds(contents)).toList();
   }
 
+  /** Carries a can out; what it weighs is said, or that it is nearly empty already. */
+  Step.Wait carryOut(Job.Until until, State state) {
+    double volume = state.volume(until.part());
+    Message words =
+        volume < Waits.WORTHWHILE
+            ? Message.of("{} is nearly empty already. Look, and leave it.", label(until.part()))
+            : Message.of(
+                "Unhook {} and carry it out: {}, {}. Empty it where local rules permit, rinse it,"
+                    + " and put it back.",
+                label(until.part()),
+                Amount.volume(volume),
+                Amount.mass(DENSITY * volume));
+    return new Step.Wait(
+        until,
+        words,
+        "The waste hose is in its neck again.",
+        Step.Span.UNKNOWN,
+        volume,
+        Map.of(until.part(), 0.0),
+        List.of());
+  }
+
   /** How many jugs a tank takes, and what each weighs. */
   Message jugs(Part jug, Set<String> tanks, State state) {
     double capacity = ((PortableContainer) jug.kind()).capacity();

@@ -44,6 +44,7 @@ public final class Marks {
           RUNS_HOT,
           HOSE_IN,
           HOSE_OUT,
+          CARRIED_OUT,
           PRIMED ->
           false;
     };

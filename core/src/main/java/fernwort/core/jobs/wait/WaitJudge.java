@@ -38,6 +38,7 @@ final class WaitJudge {
               RUNS_HOT,
               HOSE_IN,
               HOSE_OUT,
+              CARRIED_OUT,
               PRIMED ->
               Message.NOTHING;
         };

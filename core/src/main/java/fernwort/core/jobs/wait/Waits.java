@@ -89,6 +89,7 @@ public final class Waits {
       case POURED_FULL ->
           byHand.pour(until, job.tanks(network.rig()), stage.run().moment().state());
       case HOSE_OUT -> byHand.hoseOut(until);
+      case CARRIED_OUT -> byHand.carryOut(until, stage.run().moment().state());
       case PRIMED -> throw new IllegalArgumentException("a pump is primed before its stage");
     };
   }
@@ -205,6 +206,7 @@ public final class Waits {
             RUNS_HOT,
             HOSE_IN,
             HOSE_OUT,
+            CARRIED_OUT,
             PRIMED ->
             until.part().equals(subject);
       };

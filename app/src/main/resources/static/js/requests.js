@@ -55,10 +55,14 @@ narrow.addEventListener("change", () => {
     htmx.ajax("GET", location.pathname, { target: "#board", swap: "outerHTML", select: "#board" });
   }
 });
+// What is only read meanwhile, such as what is next, neither begins a change nor ends one.
+const changes = (event) => event.detail.requestConfig?.verb !== "get";
 document.addEventListener("htmx:beforeRequest", (event) => {
-  busy = event.detail.requestConfig.verb !== "get";
+  if (changes(event)) busy = true;
 });
-document.addEventListener("htmx:afterSettle", next);
+document.addEventListener("htmx:afterSettle", (event) => {
+  if (changes(event)) next();
+});
 document.addEventListener("click", (event) => {
   if (event.target.closest?.("[data-print]")) print();
 });

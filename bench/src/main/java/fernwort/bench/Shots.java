@@ -104,6 +104,9 @@ public final class Shots {
       Page page = context.newPage();
       page.navigate(copy.address() + shot.path());
       page.waitForFunction("document.fonts.status === 'loaded'");
+      // What is next comes once the Board is there.
+      page.waitForFunction(
+          "!document.querySelector('section#next') || document.querySelector('#next [data-answer]')");
       act(page, shot.act());
       page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(shot.name() + ".png")));
       System.out.println(shot.name());

@@ -4,6 +4,7 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;

@@ -36,19 +36,19 @@ class BuildJourneyTest {
     page.locator("nav.rail a:has-text('Build')").click();
     assertThat(page.locator("h1")).containsText("Fittings");
     assertThat(page.locator("#told")).containsText("No mismatched fittings found");
-    page.locator("nav.tabs a:has-text('Drill')").click();
+    page.locator("nav.tabs a:has-text('Drilling')").click();
     assertThat(page.locator("main")).containsText("bulkhead with");
     String pdf = page.locator("a:has-text('True size, A4')").first().getAttribute("href");
     Client client = COPY.copy();
     assertThatAHundredMillimetresAreThat(client.bytes(pdf).body());
-    page.locator("nav.tabs a:has-text('Buy')").click();
+    page.locator("nav.tabs a:has-text('Shopping')").click();
     page.locator("input.price").first().fill("12,50");
     page.locator("input[type=checkbox]").nth(1).check();
     page.locator("#keep-list").click();
     assertThat(page.locator("#sum")).containsText("12.50");
     assertThat(page.locator("#boxed")).containsText("1 of ");
     String csv = client.get("/rigs/" + rig + "/build/buy/list.csv").body();
-    assertThat(csv).startsWith("shop,what,needed,spare,buy,places,price each,in the box");
+    assertThat(csv).startsWith("shop,what,needed,spare,buy,places,price each,bought");
     assertThat(csv).contains(",yes");
   }
 

@@ -11,6 +11,8 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.LookAhead;
+import fernwort.core.run.Simulation;
 import fernwort.core.run.TankHouses;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -62,7 +64,20 @@ class WarningLawsTest {
     List<Part> parts = new ArrayList<>(rig.parts());
     Collections.shuffle(parts, new Random(seed));
     Rig other = new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines());
-    assertThat(codes(warnings(other, state))).isEqualTo(codes(warnings(rig, state)));
+    Set<String> here = codes(warnings(rig, state));
+    Set<String> there = codes(warnings(other, state));
+    if (!isWhole(rig, state) || !isWhole(other, state)) {
+      // A look ahead that was cut short by its steps ends elsewhere when they are others.
+      here.removeIf(code -> code.contains("_SOON"));
+      there.removeIf(code -> code.contains("_SOON"));
+    }
+    assertThat(there).isEqualTo(here);
+  }
+
+  /** Tells whether the look ahead comes to its end. */
+  private static boolean isWhole(Rig rig, State state) {
+    LookAhead look = LookAhead.of(Simulation.start(Network.of(rig), state), Foretold.AHEAD);
+    return look.until() >= Foretold.AHEAD - 1;
   }
 
   /** The sorts of warning, each with the part it is first of all about. */

@@ -33,6 +33,9 @@ final class OnlyWhatPays {
   /** A splash more beside air, over the whole rig, is not worth a walk (m³); own choice. */
   private static final double A_SPLASH = 3e-5;
 
+  /** So much more in all is a cup that a tank keeps beside its drain (m³); own choice. */
+  private static final double A_CUP = 1e-4;
+
   /** Volumes that differ by less are the same (m³). */
   private static final double SAME = 1e-6;
 
@@ -203,14 +206,16 @@ final class OnlyWhatPays {
   private Outcome outcome(Wintering now) {
     Map<String, Double> breaks = new HashMap<>();
     double may = 0;
+    double all = 0;
     for (FrostRisk risk : FrostRisks.of(network, now, cold)) {
+      all += risk.volume();
       if (risk.harm() == FrostHarm.DANGER) {
         breaks.put(risk.id(), risk.volume());
       } else if (risk.harm() == FrostHarm.WARNING) {
         may += risk.volume();
       }
     }
-    return new Outcome(breaks, may);
+    return new Outcome(breaks, may, all);
   }
 
   /**
@@ -218,11 +223,13 @@ final class OnlyWhatPays {
    *
    * @param breaks what breaks something, by id (m³)
    * @param may what may break something (m³)
+   * @param all all of it, what breaks nothing too: a tank is drained, however little it breaks (m³)
    */
-  private record Outcome(Map<String, Double> breaks, double may) {
+  private record Outcome(Map<String, Double> breaks, double may, double all) {
 
     boolean isNoWorse(Outcome other) {
       return may <= other.may + A_SPLASH
+          && all <= other.all + A_CUP
           && breaks.entrySet().stream()
               .allMatch(b ->
                   b.getValue() <= other.breaks.getOrDefault(b.getKey(), 0.0) + SAME

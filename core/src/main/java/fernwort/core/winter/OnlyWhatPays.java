@@ -33,8 +33,8 @@ final class OnlyWhatPays {
   /** A splash more beside air, over the whole rig, is not worth a walk (m³); own choice. */
   private static final double A_SPLASH = 3e-5;
 
-  /** So much more in all is a cup that a tank keeps beside its drain (m³); own choice. */
-  private static final double A_CUP = 1e-4;
+  /** So much more in all, in tanks and in lines that stretch, is a cup (m³); own choice. */
+  private static final double A_CUP = 2.5e-4;
 
   /** Volumes that differ by less are the same (m³). */
   private static final double SAME = 1e-6;

@@ -77,7 +77,7 @@ sealed interface PlannedStep {
         part.id(),
         move.from(),
         move.to(),
-        Acts.Sort.of(part).name().toLowerCase(Locale.ROOT),
+        Acts.Sort.of(part.kind()).name().toLowerCase(Locale.ROOT),
         part.kind().act(part.label(), move.from(), move.to()),
         move.why(),
         move.notice(),

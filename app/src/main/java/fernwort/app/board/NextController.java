@@ -13,9 +13,9 @@ import fernwort.core.advice.Advisor;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import fernwort.core.sizing.Lasts;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,9 +25,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** What to do next, beside the Board; fetched once the Board is there, for jobs are planned. */
 @Controller
 class NextController {
-
-  /** More lines than this nobody reads in the morning. */
-  private static final int MOST = 3;
 
   private final Descriptions rigs;
   private final States states;
@@ -54,36 +51,35 @@ class NextController {
   @GetMapping("/rigs/{id}/next")
   String next(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    List<Line> lines = new ArrayList<>(halfDone(rig, units));
     State state = states.of(rig).state();
     JobBook book = desk.book(rig);
     Lasts lasts = Lasts.of(rig.network(), state, states.habits(rig));
-    Advisor.of(book.plans(), book.offered(), state, lasts, Outlook.of(rig, state).warnings())
-        .forEach(advice -> lines.add(line(advice, units)));
+    Optional<RunStore.Run> begun =
+        runs.newest(id, 1).stream()
+            .filter(run -> run.outcome() == RunStore.Outcome.RUNNING)
+            .findFirst();
+    List<Advice> advice =
+        Advisor.of(
+            book.plans(),
+            book.offered(),
+            state,
+            lasts,
+            Outlook.of(rig, state).warnings(),
+            begun.map(run -> Message.kept(run.title())));
     model.addAttribute("rig", id);
     model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));
-    model.addAttribute("lines", lines.stream().limit(MOST).toList());
+    model.addAttribute("lines", advice.stream().map(a -> line(a, begun, units)).toList());
     return "board/next";
   }
 
-  private static Line line(Advice advice, Units units) {
+  private static Line line(Advice advice, Optional<RunStore.Run> begun, Units units) {
+    boolean goesOn = advice.what() == Advice.What.GO_ON;
     return new Line(
         advice.grade().name().toLowerCase(Locale.ROOT),
         units.say(advice.words()),
-        advice.job().map(job -> "/jobs/" + job.id()).orElse(""),
-        "Plan it");
-  }
-
-  /** A job that was begun and not ended stands first: somebody is in the middle of it. */
-  private List<Line> halfDone(OpenRig rig, Units units) {
-    return runs.newest(rig.id(), 1).stream()
-        .filter(run -> run.outcome() == RunStore.Outcome.RUNNING)
-        .map(run ->
-            new Line(
-                "warning",
-                "You are in the middle of: " + units.say(Message.kept(run.title())) + ".",
-                "/runs/" + run.id(),
-                "Continue"))
-        .toList();
+        goesOn
+            ? begun.map(run -> "/runs/" + run.id()).orElse("")
+            : advice.job().map(job -> "/jobs/" + job.id()).orElse(""),
+        goesOn ? "Continue" : "Plan it");
   }
 }

@@ -166,7 +166,7 @@ class JobRuns {
     Map<String, Double> expected = RunView.levels(rig, store.steps(run), text);
     for (Map.Entry<String, Double> tank : expected.entrySet()) {
       String answer = typed.getOrDefault(tank.getKey(), "").strip();
-      if (answer.isEmpty() || answer.equals(units.number(Measure.VOLUME, tank.getValue()))) {
+      if (answer.isEmpty() || answer.equals(RunView.shown(tank.getValue(), units))) {
         states.reckon(rig, tank.getKey(), tank.getValue(), who);
       } else {
         String label = rig.rig().part(tank.getKey()).label();

@@ -40,6 +40,11 @@ record RunView(
     int done,
     List<Stands> stands) {
 
+  private static final double A_LITRE = 1e-3;
+
+  /** A level over this is read to the litre (m³). */
+  private static final double MUCH = 0.02;
+
   /**
    * A tank that the job has filled or emptied.
    *
@@ -120,9 +125,15 @@ record RunView(
                 new Stands(
                     tank,
                     rig.rig().part(tank).label(),
-                    units.number(Measure.VOLUME, volume),
+                    shown(volume, units),
                     units.unit(Measure.VOLUME).sign())));
     return stands;
+  }
+
+  /** A level as people read it: to the litre over twenty, to half a litre below. */
+  static String shown(double volume, Units units) {
+    double step = volume >= MUCH ? A_LITRE : A_LITRE / 2;
+    return units.number(Measure.VOLUME, step * Math.rint(volume / step));
   }
 
   /** Returns what the last wait that was done should have left in each tank, by id (m³). */

@@ -86,9 +86,13 @@ public record Question(
     };
   }
 
-  /** Tells whether there is no answer before something is entered, so that it is asked at once. */
+  /**
+   * Tells whether it is asked at once: what was entered is wrong, or there is no answer before
+   * something is.
+   */
   public boolean asksFirst() {
-    return !problem.isEmpty() || rows.isEmpty() && tables.isEmpty() && charts.isEmpty();
+    boolean answered = !rows.isEmpty() || !tables.isEmpty() || !charts.isEmpty();
+    return !problem.isEmpty() || !answered && assumed().isEmpty();
   }
 
   /** What a question answers, without what it asks. */

@@ -8,9 +8,21 @@ import java.util.Optional;
 /**
  * One thing to do next.
  *
+ * @param what what sort of thing
  * @param grade how bad it is to leave it
  * @param words what to do and why, in a sentence
- * @param days until it has to be done (days)
  * @param job the job that does it, where one can be done as things are
  */
-public record Advice(Severity grade, Message words, double days, Optional<Job> job) {}
+public record Advice(What what, Severity grade, Message words, Optional<Job> job) {
+
+  /** The sorts of thing, in the order in which they are done where they matter alike. */
+  public enum What {
+    /** A job was begun, and not ended. */
+    GO_ON,
+    /** What is warned of. */
+    HEED,
+    /** Gray goes before fresh: what is filled in has to go somewhere. */
+    DUMP,
+    FILL
+  }
+}

@@ -5,6 +5,8 @@ import java.util.Locale;
 
 /** What is advised, with {} for what is filled in. */
 enum AdviceWords {
+  /** A job was begun and not ended; its name. */
+  GO_ON("You are in the middle of: {}."),
   /** What is warned of, and what to do about it. */
   HEED("{}. {}"),
   /** Nothing ends soon; how long, and what ends it. */

@@ -56,10 +56,16 @@ public final class Advisor {
    * @param state how it is
    * @param lasts how long its water lasts
    * @param warnings what is warned of as it is, the worst first
+   * @param halfDone name of the job that somebody is in the middle of
    */
   public static List<Advice> of(
-      Plans plans, List<Job> offered, State state, Lasts lasts, List<Warning> warnings) {
-    return new Advisor(plans.brief(), offered, state).all(lasts, warnings);
+      Plans plans,
+      List<Job> offered,
+      State state,
+      Lasts lasts,
+      List<Warning> warnings,
+      Optional<Message> halfDone) {
+    return new Advisor(plans.brief(), offered, state).all(lasts, warnings, halfDone);
   }
 
   /** Returns what is said where nothing has to be done: how long the water lasts. */
@@ -71,22 +77,28 @@ public final class Advisor {
             lasts.ends() == Lasts.Ends.GRAY ? "gray is full" : "fresh water ends");
   }
 
-  private List<Advice> all(Lasts lasts, List<Warning> warnings) {
+  private List<Advice> all(Lasts lasts, List<Warning> warnings, Optional<Message> halfDone) {
     List<Advice> all = new ArrayList<>();
+    halfDone
+        .map(AdviceWords.GO_ON::with)
+        .map(words -> new Advice(Advice.What.GO_ON, Severity.WARNING, words, Optional.empty()))
+        .ifPresent(all::add);
     warnings.stream()
         .filter(w -> w.severity() != Severity.NOTE)
         .map(w ->
             new Advice(
-                w.severity(), AdviceWords.HEED.with(w.title(), w.mend()), 0, Optional.empty()))
+                Advice.What.HEED,
+                w.severity(),
+                AdviceWords.HEED.with(w.title(), w.mend()),
+                Optional.empty()))
         .forEach(all::add);
     Optional<Double> gray = lasts.grayDays().filter(days -> days < SOON);
     gray.ifPresent(days -> all.add(dump(days)));
     if (!lasts.fresh().isEmpty() && lasts.freshDays() < SOON) {
       all.add(fill(lasts.freshDays()));
     }
-    // Gray goes before fresh where both are due: what is filled in has to go somewhere.
     return all.stream()
-        .sorted(Comparator.comparing((Advice a) -> a.grade()).thenComparing(Advice::days))
+        .sorted(Comparator.comparing(Advice::grade).thenComparing(Advice::what))
         .limit(MOST)
         .toList();
   }
@@ -98,19 +110,19 @@ public final class Advisor {
             .max(Comparator.comparingDouble(this::share))
             .orElseThrow();
     return new Advice(
+        Advice.What.DUMP,
         grade(days),
         days < NONE
             ? AdviceWords.DUMP_NOW.with(tank.label())
             : AdviceWords.DUMP.with(tank.label(), AdviceWords.about(days)),
-        days,
         possible(j -> j.kind() == Job.Kind.EMPTY_GRAY && concerns(j, tank)));
   }
 
   private Advice fill(double days) {
     return new Advice(
+        Advice.What.FILL,
         grade(days),
         days < NONE ? AdviceWords.FILL_NOW.with() : AdviceWords.FILL.with(AdviceWords.about(days)),
-        days,
         possible(j -> FILLS.contains(j.kind())));
   }
 

@@ -39,7 +39,8 @@ class AdvisorTest {
         plans.offered(Jobs.of(network)),
         state,
         Lasts.of(network, state, Habits.DEFAULT),
-        List.of());
+        List.of(),
+        Optional.empty());
   }
 
   private static State filled(Rig rig, double fresh, double gray) {
@@ -54,7 +55,7 @@ class AdvisorTest {
   }
 
   @Test
-  void whenBothEndSoonGrayIsDumpedAndFreshIsFilled() {
+  void whenBothEndSoonGrayIsDumpedBeforeFreshIsFilled() {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
 
     List<Advice> all = advice(rig, filled(rig, 0.12, 0.9));
@@ -62,8 +63,7 @@ class AdvisorTest {
     assertThat(all).hasSize(2);
     assertThat(all)
         .extracting(a -> a.job().map(Job::kind))
-        .containsExactlyInAnyOrder(
-            Optional.of(Job.Kind.EMPTY_GRAY), Optional.of(Job.Kind.FILL_BY_HAND));
+        .containsExactly(Optional.of(Job.Kind.EMPTY_GRAY), Optional.of(Job.Kind.FILL_BY_HAND));
     assertThat(all.toString()).contains("Dump Gray", "Fill up");
   }
 
@@ -83,7 +83,7 @@ class AdvisorTest {
   }
 
   @Test
-  void aWarningStandsFirstWithWhatToDo() {
+  void whatWasBegunStandsFirstThenWhatIsWarnedOf() {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
     Network network = Network.of(rig);
     State state = filled(rig, 0.12, 0.2);
@@ -104,9 +104,12 @@ class AdvisorTest {
             plans.offered(Jobs.of(network)),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
-            List.of(warning));
+            List.of(warning),
+            Optional.of(Message.of("Fill Fresh")));
 
-    assertThat(all.getFirst().words().toString()).isEqualTo("Fresh runs over. Close it.");
+    assertThat(all.stream().limit(2))
+        .extracting(a -> a.words().toString())
+        .containsExactly("You are in the middle of: Fill Fresh.", "Fresh runs over. Close it.");
   }
 
   @Test

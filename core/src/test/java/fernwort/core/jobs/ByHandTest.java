@@ -110,16 +110,19 @@ class ByHandTest {
               assertThat(w.levels()).containsExactly(Map.entry(can, 0.0));
             });
     assertThat(plan(rig, half.withVolume(can, 1e-4), "empty-" + can + "-carried").steps())
-        .extracting(Object::toString)
         .singleElement()
-        .asString()
-        .contains("nearly empty already");
+        .isInstanceOfSatisfying(
+            Step.Wait.class,
+            w -> {
+              assertThat(w.words().toString()).contains("nearly empty already");
+              assertThat(w.levels()).as("it is left as it is").isEmpty();
+            });
   }
 
   /** Tern's pump with its priming taken away stands as high over the bucket as before. */
   @Test
   void aPumpThatDrawsNoAirIsPrimedBeforeItIsSwitchedOn() {
-    Rig rig = lame(0);
+    Rig rig = lame(Pump.Type.CENTRIFUGAL);
     Plan plan = plan(rig, TERN.state().with("pump", "off"), "lift-fore-bucket");
 
     assertThat(plan.trouble()).isEmpty();
@@ -145,24 +148,18 @@ class ByHandTest {
     assertThat(waits(plan)).doesNotContain(Job.Until.What.PRIMED);
   }
 
+  /** Nobody fills a diaphragm: what it cannot draw up, it cannot draw. */
   @Test
-  void onePumpThatHangsInItsWaterIsNeverPrimed() {
-    Rig rig =
-        RigEdit.of(lame(0))
-            .change(
-                "pump",
-                p -> {
-                  Pump was = (Pump) p.kind();
-                  return p.with(
-                      new Pump(
-                          was.duty(),
-                          Pump.Type.SUBMERSIBLE,
-                          was.shutOffPressure(),
-                          was.freeFlow(),
-                          was.cutIn(),
-                          was.cutOut(),
-                          0));
-                });
+  void aDiaphragmThatStandsTooHighIsNotPrimed() {
+    Plan plan = plan(lame(Pump.Type.DIAPHRAGM), TERN.state(), "lift-fore-bucket");
+
+    assertThat(plan.trouble().orElseThrow().words().toString())
+        .startsWith("Pump cannot draw water up from so far below.");
+  }
+
+  @Test
+  void aPumpThatHangsInItsWaterIsNeverPrimed() {
+    Rig rig = lame(Pump.Type.SUBMERSIBLE);
 
     assertThat(waits(plan(rig, TERN.state(), "lift-fore-bucket")))
         .doesNotContain(Job.Until.What.PRIMED);
@@ -240,8 +237,8 @@ class ByHandTest {
     throw new AssertionError("no such wait in " + plan.steps());
   }
 
-  /** Tern with a pump that draws water up no higher than so many metres. */
-  private static Rig lame(double lift) {
+  /** Tern with a pump that works so and draws no air. */
+  private static Rig lame(Pump.Type works) {
     return RigEdit.of(TERN.rig())
         .change(
             "pump",
@@ -250,12 +247,12 @@ class ByHandTest {
               return p.with(
                   new Pump(
                       was.duty(),
-                      was.works(),
+                      works,
                       was.shutOffPressure(),
                       was.freeFlow(),
                       was.cutIn(),
                       was.cutOut(),
-                      lift));
+                      0));
             });
   }
 

@@ -42,8 +42,8 @@ final class EmptyFinder extends Finder {
   /** A can that somebody carries holds no more than this (m³); own choice, 25 kg. */
   private static final double CARRIED = 0.025;
 
-  EmptyFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  EmptyFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override
@@ -84,7 +84,7 @@ final class EmptyFinder extends Finder {
     filled.forEach(this::shed);
   }
 
-  /** Tells whether a tank is a can under the sink: small, and nothing leads out of it. */
+  /** Tells whether a tank is a can under the sink: small, and without a drain. */
   private boolean isCan(Part gray) {
     return !hasDrain(gray) && network.room(gray.id()).capacity() <= CARRIED;
   }

@@ -20,8 +20,8 @@ import java.util.List;
 /** Finds the ways to fill one tank. */
 final class FillFinder extends Filling {
 
-  FillFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  FillFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override

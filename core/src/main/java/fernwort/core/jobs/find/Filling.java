@@ -35,8 +35,8 @@ import java.util.stream.Stream;
 /** What finders of fills share: how water is let in, and which tanks fill one from the next. */
 abstract class Filling extends Finder {
 
-  Filling(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  Filling(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   final List<Part> fillers() {

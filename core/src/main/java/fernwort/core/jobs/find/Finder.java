@@ -5,7 +5,6 @@ import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.jobs.goal.Primed;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -56,14 +55,13 @@ public abstract class Finder {
   private final List<Job> jobs;
   private final List<Jobs.Cannot> cannot;
 
-  Finder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
+  Finder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
     this.network = network;
     this.jobs = jobs;
     this.cannot = cannot;
     rig = network.rig();
-    turns = HandleDistance.full(network);
-    Network full = Primed.of(network);
-    primed = full == network ? turns : HandleDistance.full(full);
+    turns = distances.asItIs();
+    primed = distances.primed();
     rest = rig.atRest();
     fresh = rig.tanks(Contents.FRESH).toList();
     filled = rig.tanks().filter(t -> ((Tank) t.kind()).contents() != Contents.GRAY).toList();

@@ -28,14 +28,15 @@ public final class Jobs {
 
   private Jobs(Network network) {
     this.network = network;
+    Distances distances = Distances.of(network);
     List.of(
-            new RunFinder(network, jobs, cannot),
-            new FillFinder(network, jobs, cannot),
-            new RowFinder(network, jobs, cannot),
-            new MoveFinder(network, jobs, cannot),
-            new UseFinder(network, jobs, cannot),
-            new EmptyFinder(network, jobs, cannot),
-            new RoadFinder(network, jobs, cannot))
+            new RunFinder(network, distances, jobs, cannot),
+            new FillFinder(network, distances, jobs, cannot),
+            new RowFinder(network, distances, jobs, cannot),
+            new MoveFinder(network, distances, jobs, cannot),
+            new UseFinder(network, distances, jobs, cannot),
+            new EmptyFinder(network, distances, jobs, cannot),
+            new RoadFinder(network, distances, jobs, cannot))
         .forEach(Finder::find);
   }
 

@@ -22,8 +22,8 @@ import java.util.Set;
 /** Finds the ways to move water from tank to tank, and through a filter again. */
 final class MoveFinder extends Finder {
 
-  MoveFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  MoveFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override

@@ -16,8 +16,8 @@ import java.util.Map;
 /** Finds what is done before a drive, after it, and before the rig is handed over. */
 final class RoadFinder extends Finder {
 
-  RoadFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  RoadFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override

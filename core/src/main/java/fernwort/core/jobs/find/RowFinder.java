@@ -27,8 +27,8 @@ import java.util.Map;
 /** Finds the ways to fill several tanks, at once or one from the next. */
 final class RowFinder extends Filling {
 
-  RowFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  RowFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override

@@ -26,8 +26,8 @@ import java.util.Optional;
 /** Finds the ways to run the taps. */
 final class RunFinder extends Finder {
 
-  RunFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  RunFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override

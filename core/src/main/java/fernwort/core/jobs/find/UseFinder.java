@@ -28,8 +28,8 @@ import java.util.Set;
 /** Finds rinsing outside, heating and sending round. */
 final class UseFinder extends Finder {
 
-  UseFinder(Network network, List<Job> jobs, List<Jobs.Cannot> cannot) {
-    super(network, jobs, cannot);
+  UseFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
+    super(network, distances, jobs, cannot);
   }
 
   @Override
@@ -43,7 +43,7 @@ final class UseFinder extends Finder {
     if (points.isEmpty()) {
       missing(
           "Use an outside shower",
-          "It needs an outside shower or tap with a line to the pump or to city water.");
+          "It needs an outside shower or tap with a line to the pump or to mains water.");
     }
     for (Part point : points) {
       List<Part> tap = List.of(point);

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -22,15 +23,15 @@ public final class Acts {
     CAPS,
     PUMP;
 
-    /** Returns what a hand does to a part. */
-    public static Sort of(Part part) {
-      if (part.kind().is(Purpose.USE)) {
+    /** Returns what a hand does to a kind of part. */
+    public static Sort of(Kind kind) {
+      if (kind.is(Purpose.USE)) {
         return TAPS;
       }
-      if (part.kind().is(Purpose.TURNS)) {
+      if (kind.is(Purpose.TURNS)) {
         return VALVES;
       }
-      return part.kind().is(Purpose.DRIVES) ? PUMP : CAPS;
+      return kind.is(Purpose.DRIVES) ? PUMP : CAPS;
     }
   }
 
@@ -44,7 +45,7 @@ public final class Acts {
           switch (step) {
             case Step.Move move -> {
               Part part = rig.part(move.part());
-              yield part.place() + " " + Sort.of(part);
+              yield part.place() + " " + Sort.of(part.kind());
             }
             case Step.Wait wait -> "";
           };

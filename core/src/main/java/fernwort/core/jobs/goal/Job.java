@@ -160,33 +160,29 @@ public record Job(
       /** A tap's hot side runs without spitting. */
       RUNS_HOT,
       /** A hand has put the hose into an open filler. */
-      HOSE_IN,
+      HOSE_IN(true),
       /** What a hose or jug at a filler fills is full, by the gauge or by the first water. */
-      POURED_FULL,
+      POURED_FULL(true),
       /** A hand has taken the hose out of an open filler. */
-      HOSE_OUT,
+      HOSE_OUT(true),
       /** Hands have carried a can out, emptied it and put it back. */
-      CARRIED_OUT,
+      CARRIED_OUT(true),
       /** A hand has filled a pump and its suction hose with water. */
-      PRIMED;
+      PRIMED(true);
+
+      private final boolean byHand;
+
+      What() {
+        this(false);
+      }
+
+      What(boolean byHand) {
+        this.byHand = byHand;
+      }
 
       /** Tells whether hands do it beside the rig, so that no run shows it. */
       public boolean isByHand() {
-        return switch (this) {
-          case HOSE_IN, POURED_FULL, HOSE_OUT, CARRIED_OUT, PRIMED -> true;
-          case FULL,
-              FIRST_FULL,
-              MARK,
-              LEVEL,
-              DRY,
-              HOT,
-              POURED_OUT,
-              PRESSURE,
-              SLACK,
-              RUNS,
-              RUNS_HOT ->
-              false;
-        };
+        return byHand;
       }
     }
   }

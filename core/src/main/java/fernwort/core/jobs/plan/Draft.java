@@ -3,7 +3,6 @@ package fernwort.core.jobs.plan;
 import fernwort.core.hazard.LoadCheck;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
-import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
@@ -30,7 +29,6 @@ import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
-import fernwort.core.tank.TankFigures;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -128,7 +126,7 @@ final class Draft {
     }
     putBack();
     noteLoads();
-    noteNet();
+    new NetUse(network, job).said(run).ifPresent(notes::add);
     Optional<Plan.Trouble> nothing = nothingToDo(first);
     return nothing.isPresent()
         ? new Plan(job, List.of(), List.of(), notes, from, nothing)
@@ -370,59 +368,6 @@ final class Draft {
           .filter(w -> w.severity() == Severity.DANGER)
           .forEach(w -> notes.add(Message.of("{}. {}", w.title(), w.mend())));
     }
-  }
-
-  /**
-   * What a tank gains or loses while it is used and filled at once, and how long that lasts: the
-   * first tap that the job names stands open.
-   */
-  private void noteNet() {
-    Optional<String> tank = usedWhileFilled();
-    Map<String, String> taps = job.taps();
-    if (tank.isEmpty() || taps.isEmpty()) {
-      return;
-    }
-    Simulation used = run.copy();
-    Map.Entry<String, String> tap = taps.entrySet().iterator().next();
-    used.set(tap.getKey(), tap.getValue());
-    double net = used.moment().gains().getOrDefault(tank.get(), 0.0);
-    double drawn = used.moment().flows().fixture(tap.getKey());
-    double volume = state().volume(tank.get());
-    TankFigures figures = network.figures(network.rig().part(tank.get()), from.slope());
-    if (drawn < Flows.TRICKLE) {
-      return;
-    }
-    if (net < 0) {
-      notes.add(
-          Message.of(
-              "While {} runs, {} loses {} net: {} come in and {} go out. It lasts {}.",
-              label(tap.getKey()),
-              label(tank.get()),
-              Amount.flow(-net),
-              Amount.flow(drawn + net),
-              Amount.flow(drawn),
-              Amount.time(Math.max(0, volume - figures.stranded()) / -net)));
-    } else {
-      notes.add(
-          Message.of(
-              "While {} runs, {} gains {} net: {} come in and {} go out.",
-              label(tap.getKey()),
-              label(tank.get()),
-              Amount.flow(net),
-              Amount.flow(drawn + net),
-              Amount.flow(drawn)));
-    }
-  }
-
-  /** The tank that the job draws from and lets the mains fill at once, if it does. */
-  private Optional<String> usedWhileFilled() {
-    List<Need> needs = job.stages().stream().flatMap(s -> s.goal().needs().stream()).toList();
-    return needs.stream()
-        .filter(n -> n.source().kind() == Source.Kind.TANK)
-        .map(n -> n.source().part())
-        .filter(t -> job.kind().is(Job.Is.RUNS_TAPS))
-        .filter(t -> needs.stream().anyMatch(n -> n.end().part().equals(t)))
-        .findFirst();
   }
 
   private void noteBorne(Fault fault) {

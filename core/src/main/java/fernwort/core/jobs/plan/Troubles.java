@@ -153,7 +153,7 @@ public final class Troubles {
     }
     Optional<Part> unprimed = Priming.unprimed(network, need);
     if (unprimed.isPresent()) {
-      return "%s cannot draw water up from so far below, even when it is primed. Bring it nearer to the water, or fit one that draws higher."
+      return "%s cannot draw water up from so far below. Bring it nearer to the water, or fit one that draws higher."
           .formatted(unprimed.get().label());
     }
     return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."

@@ -101,18 +101,20 @@ final class ByHand {
   /** Carries a can out; what it weighs is said, or that it is nearly empty already. */
   Step.Wait carryOut(Job.Until until, State state) {
     double volume = state.volume(until.part());
-    Message words =
-        volume < Waits.WORTHWHILE
-            ? Message.of("{} is nearly empty already. Look, and leave it.", label(until.part()))
-            : Message.of(
-                "Unhook {} and carry it out: {}, {}. Empty it where local rules permit, rinse it,"
-                    + " and put it back.",
-                label(until.part()),
-                Amount.volume(volume),
-                Amount.mass(DENSITY * volume));
+    if (volume < Waits.WORTHWHILE) {
+      return done(
+          until,
+          Message.of("{} is nearly empty already. Look, and leave it.", label(until.part())),
+          "");
+    }
     return new Step.Wait(
         until,
-        words,
+        Message.of(
+            "Unhook {} and carry it out: {}, {}. Empty it where local rules permit, rinse it, and"
+                + " put it back.",
+            label(until.part()),
+            Amount.volume(volume),
+            Amount.mass(DENSITY * volume)),
         "The waste hose is in its neck again.",
         Step.Span.UNKNOWN,
         volume,

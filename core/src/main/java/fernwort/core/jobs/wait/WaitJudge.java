@@ -29,18 +29,7 @@ final class WaitJudge {
           case MARK -> Message.of("{} does not come to {}", label, Amount.volume(until.mark()));
           case DRY -> Message.of("{} does not empty", label);
           case POURED_OUT -> Message.of("{} does not pour out", label);
-          case LEVEL,
-              HOT,
-              POURED_FULL,
-              PRESSURE,
-              SLACK,
-              RUNS,
-              RUNS_HOT,
-              HOSE_IN,
-              HOSE_OUT,
-              CARRIED_OUT,
-              PRIMED ->
-              Message.NOTHING;
+          default -> Message.NOTHING;
         };
     boolean mains = job.kind().is(Job.Is.FROM_MAINS);
     boolean filling = mains && until.fills();

@@ -194,21 +194,7 @@ public final class Waits {
       return switch (until.what()) {
         case FIRST_FULL -> tanks.contains(subject);
         case LEVEL -> false;
-        case FULL,
-            MARK,
-            DRY,
-            HOT,
-            POURED_OUT,
-            POURED_FULL,
-            PRESSURE,
-            SLACK,
-            RUNS,
-            RUNS_HOT,
-            HOSE_IN,
-            HOSE_OUT,
-            CARRIED_OUT,
-            PRIMED ->
-            until.part().equals(subject);
+        default -> until.part().equals(subject);
       };
     }
 

@@ -144,12 +144,14 @@ public record Pump(
    */
   private static final double DRAWN_WHEN_FULL = 6;
 
+  /** A wheel turns in the water that is poured in; a diaphragm draws as it does, full or not. */
   @Override
   public Kind primed() {
-    return works.byHand() || works == Type.SUBMERSIBLE || selfPriming >= DRAWN_WHEN_FULL
-        ? this
-        : new Pump(
-            duty, works, shutOffPressure, freeFlow, cutIn, cutOut, DRAWN_WHEN_FULL, dryRun, drive);
+    boolean filled = works == Type.CENTRIFUGAL || works == Type.IMPELLER;
+    return filled && selfPriming < DRAWN_WHEN_FULL
+        ? new Pump(
+            duty, works, shutOffPressure, freeFlow, cutIn, cutOut, DRAWN_WHEN_FULL, dryRun, drive)
+        : this;
   }
 
   /** What it lets pass at rest: a diaphragm's valves one way, a centrifugal wheel both. */

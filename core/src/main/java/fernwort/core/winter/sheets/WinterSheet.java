@@ -37,14 +37,18 @@ public final class WinterSheet {
 
   /** Begins a sheet for a rig as it stands. */
   public WinterSheet(Network network, Wintering now) {
+    this(network, Connections.withHandlesFree(network), now);
+  }
+
+  private WinterSheet(Network network, Connections free, Wintering now) {
     this.network = network;
+    this.free = free;
     this.now = now;
-    free = Connections.withHandlesFree(network);
   }
 
   /** Returns a sheet that goes on from here by itself. */
   public WinterSheet copy() {
-    WinterSheet copy = new WinterSheet(network, now);
+    WinterSheet copy = new WinterSheet(network, free, now);
     copy.steps.addAll(steps);
     copy.notes.addAll(notes);
     copy.waiting.addAll(waiting);
@@ -57,7 +61,7 @@ public final class WinterSheet {
    * @param after how the rig stands after them
    */
   public WinterSheet with(List<WinterStep> others, Wintering after) {
-    WinterSheet other = new WinterSheet(network, after);
+    WinterSheet other = new WinterSheet(network, free, after);
     other.steps.addAll(others);
     other.notes.addAll(notes);
     return other;

@@ -1,7 +1,7 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.jobs.goal.Acts;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.Purpose;
 import fernwort.core.say.Message;
 import java.util.Optional;
 
@@ -47,13 +47,12 @@ public record WinterStep(
 
     /** Returns what a hand does to a kind of part in its place. */
     public static Sort of(Kind kind) {
-      if (kind.is(Purpose.USE)) {
-        return TAPS;
-      }
-      if (kind.is(Purpose.TURNS)) {
-        return VALVES;
-      }
-      return kind.is(Purpose.DRIVES) ? PUMP : CAPS;
+      return switch (Acts.Sort.of(kind)) {
+        case TAPS -> TAPS;
+        case VALVES -> VALVES;
+        case CAPS -> CAPS;
+        case PUMP -> PUMP;
+      };
     }
   }
 

@@ -4,7 +4,6 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
-import fernwort.app.services.Outlook;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
@@ -64,7 +63,6 @@ class NextController {
             book.offered(),
             state,
             lasts,
-            Outlook.of(rig, state).warnings(),
             begun.map(run -> Message.kept(run.title())));
     model.addAttribute("rig", id);
     model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));

@@ -157,7 +157,7 @@ final class TonightPage {
             frozen.isEmpty() ? "nothing" : frozen.getFirst().label(),
             frozen.isEmpty()
                 ? "all of it stays above 0 °C"
-                : "at %s; a fifth of it ice %s"
+                : "at %s; a fifth of it is ice %s"
                     .formatted(
                         clock(frozen.getFirst().zero()), orNever(frozen.getFirst().stops()))));
     rows.add(
@@ -303,7 +303,7 @@ final class TonightPage {
     }
     return new Chart(
         "Temperature of each place through the night",
-        new Chart.Axis("hours after 18 h", "h"),
+        new Chart.Axis("hours after 18:00", "h"),
         trip.axis("temperature", Measure.TEMPERATURE),
         hours,
         courses);

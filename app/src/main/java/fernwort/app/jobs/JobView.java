@@ -5,6 +5,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.find.FillToMark;
+import fernwort.core.jobs.goal.Acts;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -139,16 +140,16 @@ record JobView(
         litres += wait.moved();
       }
     }
-    String moves =
-        plan.moves().isEmpty()
+    long things = plan.steps().stream().filter(Acts::isDone).count();
+    String hands =
+        things == 0
             ? "nothing to do"
-            : String.format(
-                Locale.ROOT,
-                "%d things to do in %d place%s",
-                plan.moves().size(),
-                visits,
-                visits == 1 ? "" : "s");
-    return moves
+            : "%d thing%s to do%s"
+                .formatted(
+                    things,
+                    things == 1 ? "" : "s",
+                    visits == 0 ? "" : visits == 1 ? " in 1 place" : " in " + visits + " places");
+    return hands
         + (seconds > 0 ? " · " + Times.of(seconds) + " wait" : "")
         + (litres > 0 ? " · " + units.show(Measure.VOLUME, litres) : "");
   }

@@ -19,8 +19,6 @@ public record Advice(What what, Severity grade, Message words, Optional<Job> job
   public enum What {
     /** A job was begun, and not ended. */
     GO_ON,
-    /** What is warned of. */
-    HEED,
     /** Gray goes before fresh: what is filled in has to go somewhere. */
     DUMP,
     FILL

@@ -7,8 +7,6 @@ import java.util.Locale;
 enum AdviceWords {
   /** A job was begun and not ended; its name. */
   GO_ON("You are in the middle of: {}."),
-  /** What is warned of, and what to do about it. */
-  HEED("{}. {}"),
   /** Nothing ends soon; how long, and what ends it. */
   WATER_FOR("Water for {}; then {}."),
   /** Gray is full before long; the tank, and how long. */

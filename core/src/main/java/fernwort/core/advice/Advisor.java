@@ -1,7 +1,6 @@
 package fernwort.core.advice;
 
 import fernwort.core.hazard.Severity;
-import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.tank.Contents;
@@ -55,17 +54,11 @@ public final class Advisor {
    * @param offered the jobs that the rig can do
    * @param state how it is
    * @param lasts how long its water lasts
-   * @param warnings what is warned of as it is, the worst first
    * @param halfDone name of the job that somebody is in the middle of
    */
   public static List<Advice> of(
-      Plans plans,
-      List<Job> offered,
-      State state,
-      Lasts lasts,
-      List<Warning> warnings,
-      Optional<Message> halfDone) {
-    return new Advisor(plans.brief(), offered, state).all(lasts, warnings, halfDone);
+      Plans plans, List<Job> offered, State state, Lasts lasts, Optional<Message> halfDone) {
+    return new Advisor(plans.brief(), offered, state).all(lasts, halfDone);
   }
 
   /** Returns what is said where nothing has to be done: how long the water lasts. */
@@ -77,21 +70,12 @@ public final class Advisor {
             lasts.ends() == Lasts.Ends.GRAY ? "gray is full" : "fresh water ends");
   }
 
-  private List<Advice> all(Lasts lasts, List<Warning> warnings, Optional<Message> halfDone) {
+  private List<Advice> all(Lasts lasts, Optional<Message> halfDone) {
     List<Advice> all = new ArrayList<>();
     halfDone
         .map(AdviceWords.GO_ON::with)
         .map(words -> new Advice(Advice.What.GO_ON, Severity.WARNING, words, Optional.empty()))
         .ifPresent(all::add);
-    warnings.stream()
-        .filter(w -> w.severity() != Severity.NOTE)
-        .map(w ->
-            new Advice(
-                Advice.What.HEED,
-                w.severity(),
-                AdviceWords.HEED.with(w.title(), w.mend()),
-                Optional.empty()))
-        .forEach(all::add);
     Optional<Double> gray = lasts.grayDays().filter(days -> days < SOON);
     gray.ifPresent(days -> all.add(dump(days)));
     if (!lasts.fresh().isEmpty() && lasts.freshDays() < SOON) {

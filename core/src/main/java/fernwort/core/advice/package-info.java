@@ -3,8 +3,8 @@
  * is {@link fernwort.core.advice.Advisor#of}.
  *
  * <p>An advice names a job only where that can be done as things are, which is found by planning
- * it; and it says nothing against a warning. What may be touched: when something is soon, and the
- * order, which is that of what is lost when it is left.
+ * it; warnings are not said again, for they stand beside it. What may be touched: when something is
+ * soon, and the order, which is that of what is lost when it is left.
  */
 @NullMarked
 package fernwort.core.advice;

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.hazard.Severity;
-import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
@@ -39,7 +38,6 @@ class AdvisorTest {
         plans.offered(Jobs.of(network)),
         state,
         Lasts.of(network, state, Habits.DEFAULT),
-        List.of(),
         Optional.empty());
   }
 
@@ -83,20 +81,11 @@ class AdvisorTest {
   }
 
   @Test
-  void whatWasBegunStandsFirstThenWhatIsWarnedOf() {
+  void whatWasBegunStandsFirst() {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
     Network network = Network.of(rig);
-    State state = filled(rig, 0.12, 0.2);
+    State state = filled(rig, 0.12, 0.9);
     Plans plans = Plans.of(network);
-    Warning warning =
-        new Warning(
-            Warning.Code.OVERFLOWING,
-            Severity.WARNING,
-            Message.of("Fresh runs over"),
-            Message.of("It is lost."),
-            Message.of("It is open."),
-            Message.of("Close it."),
-            List.of("fresh"));
 
     List<Advice> all =
         Advisor.of(
@@ -104,12 +93,11 @@ class AdvisorTest {
             plans.offered(Jobs.of(network)),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
-            List.of(warning),
             Optional.of(Message.of("Fill Fresh")));
 
-    assertThat(all.stream().limit(2))
-        .extracting(a -> a.words().toString())
-        .containsExactly("You are in the middle of: Fill Fresh.", "Fresh runs over. Close it.");
+    assertThat(all).hasSize(3);
+    assertThat(all.getFirst().words().toString())
+        .isEqualTo("You are in the middle of: Fill Fresh.");
   }
 
   @Test

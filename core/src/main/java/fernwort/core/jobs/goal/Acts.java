@@ -61,16 +61,21 @@ public final class Acts {
     List<Integer> numbers = of(rig, plan);
     int waits = 0;
     for (Step step : plan.steps()) {
-      waits += step instanceof Step.Wait wait && !isDone(wait) ? 1 : 0;
+      waits += isDone(step) ? 0 : 1;
     }
     return (numbers.isEmpty() ? 0 : numbers.getLast()) - waits;
   }
 
-  /** Tells whether hands do something for a wait, so that it counts as an act. */
-  private static boolean isDone(Step.Wait wait) {
-    Job.Until.What what = wait.until().what();
-    return what.isByHand() && what != Job.Until.What.POURED_FULL
-        || what == Job.Until.What.RUNS
-        || what == Job.Until.What.RUNS_HOT;
+  /** Tells whether hands do something in a step, rather than wait or look on. */
+  public static boolean isDone(Step step) {
+    return switch (step) {
+      case Step.Move move -> true;
+      case Step.Wait wait -> {
+        Job.Until.What what = wait.until().what();
+        yield what.isByHand() && what != Job.Until.What.POURED_FULL
+            || what == Job.Until.What.RUNS
+            || what == Job.Until.What.RUNS_HOT;
+      }
+    };
   }
 }

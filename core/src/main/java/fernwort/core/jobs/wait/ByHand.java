@@ -80,7 +80,7 @@ final class ByHand {
     return new Step.Wait(
         until,
         Message.of(
-            "Fill slowly: {} more, about {} where a {} jug takes {}. Stay with it.",
+            "Fill slowly: {} more, about {} if a {} jug fills in {}. Stay with it.",
             Amount.volume(room),
             Amount.time(seconds),
             Amount.volume(JUG),

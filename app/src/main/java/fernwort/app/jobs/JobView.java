@@ -144,11 +144,12 @@ record JobView(
     String hands =
         things == 0
             ? "nothing to do"
-            : "%d thing%s to do%s"
-                .formatted(
-                    things,
-                    things == 1 ? "" : "s",
-                    visits == 0 ? "" : visits == 1 ? " in 1 place" : " in " + visits + " places");
+            : String.format(
+                Locale.ROOT,
+                "%d thing%s to do%s",
+                things,
+                things == 1 ? "" : "s",
+                visits == 0 ? "" : visits == 1 ? " in 1 place" : " in " + visits + " places");
     return hands
         + (seconds > 0 ? " · " + Times.of(seconds) + " wait" : "")
         + (litres > 0 ? " · " + units.show(Measure.VOLUME, litres) : "");

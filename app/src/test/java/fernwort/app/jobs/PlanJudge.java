@@ -93,7 +93,7 @@ final class PlanJudge {
     String part = wait.until().part();
     boolean untilDry = wait.words().toString().contains("draws air");
     switch (wait.until().what()) {
-      case FULL, FIRST_FULL, MARK, LEVEL, DRY, POURED_OUT, HOT -> {
+      case FULL, FIRST_FULL, MARK, RUNS_OVER, LEVEL, DRY, POURED_OUT, HOT -> {
         if (wait.seconds().isKnown()) {
           seen.addAll(run.runTo(run.time() + wait.seconds().expected() + 1e-6));
         }
@@ -119,7 +119,7 @@ final class PlanJudge {
               network.tanks().stream().anyMatch(t -> isFull(t.id()))
                   ? none()
                   : wrong(part, "not full, nor any other");
-          case MARK ->
+          case MARK, RUNS_OVER ->
               Math.abs(run.moment().state().volume(part) - wait.until().mark()) < AT_MARK
                   ? none()
                   : wrong(part, "not at its mark");
@@ -214,7 +214,7 @@ final class PlanJudge {
   private Optional<String> lost() {
     boolean meant =
         switch (job.kind()) {
-          case EMPTY_OUT, SHED, EMPTY_GRAY -> true;
+          case EMPTY_OUT, SHED, EMPTY_GRAY, DELIVER -> true;
           default -> false;
         };
     for (Map.Entry<String, Double> out : run.moment().totals().out().entrySet()) {

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 
 /**
  * Leaves out of a winter sheet what breaks nothing when it is left out. Each part is tried by doing
@@ -86,9 +87,63 @@ final class OnlyWhatPays {
       } else {
         // What is done to it once nothing flows any more can be left out by itself.
         isLeftOut(part, settled(), full);
+        leaveOutThereAndBack(part, full);
       }
     }
     return left;
+  }
+
+  /**
+   * Leaves out what opens a part once the tanks have run out and closes it again before air or
+   * antifreeze goes its ways: it stands the same then. Taps stay, since they let the pressure off.
+   */
+  private void leaveOutThereAndBack(Part part, Outcome full) {
+    int from = emptied();
+    int to = passing();
+    if (part.kind().is(Purpose.USE) || from >= to) {
+      return;
+    }
+    List<Integer> puts =
+        IntStream.range(from, to).filter(i -> puts(steps.get(i), part)).boxed().toList();
+    if (puts.size() < 2 || !stands(part, before.get(puts.getFirst())).equals(stands(part, to))) {
+      return;
+    }
+    List<WinterStep> kept = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      if (!puts.contains(i)) {
+        kept.add(steps.get(i));
+      }
+    }
+    isNoWorse(kept, puts.getFirst(), full);
+  }
+
+  private String stands(Part part, int step) {
+    return stands(part, step < before.size() ? before.get(step) : after);
+  }
+
+  /** How a part stands, with what was taken off it. */
+  private static String stands(Part part, Wintering now) {
+    return now.state().setting().positions().getOrDefault(part.id(), "")
+        + " "
+        + now.service().getOrDefault(part.id(), "");
+  }
+
+  /** Where the last tank has run out. */
+  private int emptied() {
+    return 1
+        + IntStream.range(0, steps.size())
+            .filter(i -> steps.get(i).act() instanceof Operation.Emptied)
+            .max()
+            .orElse(-1);
+  }
+
+  /** Where air or antifreeze begins to go its ways; the end where none does. */
+  private int passing() {
+    return IntStream.range(0, steps.size())
+        .filter(i ->
+            steps.get(i).hand().filter(h -> h.sort() == WinterStep.Sort.RUN).isPresent())
+        .findFirst()
+        .orElse(steps.size());
   }
 
   /** Where the tanks have run out, and air or antifreeze has gone its ways. */
@@ -114,9 +169,11 @@ final class OnlyWhatPays {
         kept.add(steps.get(i));
       }
     }
-    if (first < 0) {
-      return false;
-    }
+    return first >= 0 && isNoWorse(kept, first, full);
+  }
+
+  /** Does the sheet again with other steps from one on, and keeps them where no more breaks. */
+  private boolean isNoWorse(List<WinterStep> kept, int first, Outcome full) {
     List<Wintering> states = new ArrayList<>(before.subList(0, first));
     Wintering now = before.get(first);
     for (WinterStep step : kept.subList(first, kept.size())) {

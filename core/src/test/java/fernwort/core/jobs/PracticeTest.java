@@ -52,6 +52,7 @@ class PracticeTest {
       case RECIRCULATE -> Optional.of(3);
       case EMPTY_GRAY -> Optional.of(5);
       case SHED -> Optional.of(4);
+      case DELIVER -> Optional.of(5);
       case HEAT, EMPTY_OUT, DRIVE, ARRIVE, REST -> Optional.empty();
     };
   }

@@ -209,8 +209,8 @@ class SaidTest {
                 + words.notice(until, Optional.of(TRUCK.rig().part("main-tail")), false, now));
       }
     }
-    told.add("pressure, on: " + words.pressure("pump", true));
-    told.add("pressure, off: " + words.pressure("pump", false));
+    told.add("pressure, on: " + words.pressure("pump", true, Set.of("tap")));
+    told.add("pressure, off: " + words.pressure("pump", false, Set.of()));
     told.add("silence: " + words.silence("pump", (Pump) TRUCK.rig().part("pump").kind(), 25));
     told.add("siphons: " + words.maySiphon("main-tail", 0.02));
     OnRecord.assertAsRead("words/waits", told);

@@ -15,6 +15,7 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
@@ -66,7 +67,7 @@ final class EmptyFinder extends Finder {
       }
       if (found() == before) {
         missing(
-            "Empty " + gray.label(),
+            "Dump " + gray.label(),
             hasDrain(gray)
                 ? "It needs a drain valve and a dump outlet with a cap below " + gray.label() + "."
                 : gray.label()
@@ -129,7 +130,7 @@ final class EmptyFinder extends Finder {
       add(
           Job.Kind.EMPTY_GRAY,
           id + (drives == PUMPED ? "-pump" : ""),
-          grays.size() > 1 ? "Empty all gray tanks" : "Empty " + grays.getFirst().label(),
+          grays.size() > 1 ? "Dump all gray tanks" : "Dump " + grays.getFirst().label(),
           drives == PUMPED ? "by pump out of " + dump.label() : "by gravity out of " + dump.label(),
           stages,
           Caution.SEWAGE,
@@ -155,11 +156,44 @@ final class EmptyFinder extends Finder {
             .sorted(
                 Comparator.comparingInt(p -> turns.from(tank.id(), rest).to(p.id(), Pumped.NO)));
     List<Part> nearest = drains.limit(MOST_DRAINS).toList();
-    if (nearest.isEmpty()) {
+    nearest.forEach(drain -> shed(tank, drain));
+    int drained = found();
+    rig.parts().stream()
+        .filter(p -> p.kind().is(Purpose.OUTSIDE))
+        .forEach(point -> deliver(tank, point));
+    if (nearest.isEmpty() && found() == drained) {
       missing(
           "Drain " + tank.label(), "It needs a drain that lies lower than " + tank.label() + ".");
     }
-    nearest.forEach(drain -> shed(tank, drain));
+  }
+
+  /** Lets a tank out by a hose point into somebody else's tank: by fall, else by its pump. */
+  private void deliver(Part tank, Part point) {
+    boolean falls = point.height() < top(tank) && joins(tank.id(), point.id(), Pumped.NO);
+    boolean pumped = point.height() > tank.height() && joins(tank.id(), point.id(), Pumped.YES);
+    if (falls) {
+      deliver(tank, point, FALLING, "");
+    }
+    if (pumped) {
+      deliver(tank, point, PUMPED, "-pump");
+    }
+  }
+
+  private void deliver(Part tank, Part point, Set<DrivenBy.Kind> drives, String suffix) {
+    Need need = Need.of(tank(tank), new End(End.Kind.FIXTURE, point.id()), drives);
+    Goal goal =
+        Goal.of(Map.of(point.id(), ((Tap) point.kind()).cold().id()), List.of(need))
+            .and(new Condition.Breathes(tank.id()));
+    Map<String, String> shut = new LinkedHashMap<>(pumpsOff());
+    shut.put(point.id(), Tap.SHUT.id());
+    add(
+        Job.Kind.DELIVER,
+        "deliver-" + tank.id() + "-" + point.id() + suffix,
+        "Deliver water from " + tank.label(),
+        (drives == PUMPED ? "by pump out of " : "by gravity out of ") + point.label(),
+        List.of(Stage.of(goal, new Until(Until.What.DRY, tank.id())), Stage.of(Goal.of(shut))),
+        Caution.DRINKING_HOSE,
+        Caution.STAY);
   }
 
   private double top(Part tank) {

@@ -9,6 +9,7 @@ import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.PortableContainer;
+import fernwort.core.network.Connections;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
@@ -23,6 +24,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Finds the ways to fill several tanks, at once or one from the next. */
 final class RowFinder extends Filling {
@@ -158,7 +160,24 @@ final class RowFinder extends Filling {
 
   private List<Stage> overflowing(List<Part> row, Part inlet) {
     Goal goal = filling(row.getFirst(), inlet).goal();
-    return List.of(Stage.of(goal, new Until(Until.What.FULL, row.getLast().id())));
+    List<Stage> stages = new ArrayList<>();
+    for (int i = 1; i < row.size(); i++) {
+      Part tank = row.get(i - 1);
+      runsOver(tank, row.get(i))
+          .map(mark -> new Until(Until.What.RUNS_OVER, tank.id(), mark))
+          .ifPresent(until -> stages.add(Stage.of(goal, until)));
+    }
+    stages.add(Stage.of(goal, new Until(Until.What.FULL, row.getLast().id())));
+    return stages;
+  }
+
+  /** What a tank holds on level ground when it begins to run over into the next one (m³). */
+  private Optional<Double> runsOver(Part tank, Part next) {
+    Connections joined = Connections.of(network, rest);
+    return tank.kind().tankPorts().stream()
+        .filter(p -> joined.leaving(tank, p.id()::equals, next::equals).isPresent())
+        .map(p -> network.room(tank.id()).volumeBelow(p.at(), Slope.LEVEL))
+        .min(Comparator.naturalOrder());
   }
 
   /**

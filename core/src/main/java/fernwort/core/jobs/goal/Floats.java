@@ -5,6 +5,7 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
+import fernwort.core.tank.TankRoom;
 import java.util.Comparator;
 import java.util.List;
 
@@ -13,6 +14,9 @@ public final class Floats {
 
   /** Far enough from where a float shuts that it is surely open, or shut (m). */
   static final double CLEAR = 0.01;
+
+  /** Volumes that differ by less are the same (m³). */
+  private static final double SAME = 1e-9;
 
   private Floats() {}
 
@@ -23,6 +27,19 @@ public final class Floats {
             .filter(p -> p.use() == TankPort.Use.FLOAT)
             .sorted(Comparator.comparingDouble(p -> p.at().z()))
             .toList();
+  }
+
+  /**
+   * Returns what a tank holds, as it is parked, when its water stands at the opening at which it
+   * stands on level ground with a volume (m³).
+   */
+  public static double leaned(Network network, Part tank, double level, Slope slope) {
+    TankRoom room = network.room(tank.id());
+    return tank.kind().tankPorts().stream()
+        .filter(p -> Math.abs(room.volumeBelow(p.at(), Slope.LEVEL) - level) < SAME)
+        .findFirst()
+        .map(p -> room.volumeBelow(p.at(), slope))
+        .orElse(level);
   }
 
   /** Returns what a tank holds on level ground when a float shuts (m³). */

@@ -41,13 +41,14 @@ public record Job(
     FILL_FROM_JUG("Fill", Is.BY_HAND, Is.PUTS_BACK),
     FILL_FROM_OUTSIDE("Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
     MOVE("Move water", Is.MOVES, Is.PRESSES, Is.PUTS_BACK),
+    DELIVER("Move water", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
     FILTER_AGAIN("Move water", Is.PUTS_BACK),
     RINSE("Outside", Is.PRESSES),
     HEAT("Hot water", Is.PRESSES),
     RECIRCULATE("Hot water", Is.PRESSES),
-    EMPTY_GRAY("Empty", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
-    EMPTY_OUT("Empty"),
-    SHED("Empty", Is.LETS_A_TANK_OUT),
+    EMPTY_GRAY("Dump and drain", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
+    EMPTY_OUT("Dump and drain"),
+    SHED("Dump and drain", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
     DRIVE("On the road", Is.DRIVES_OFF),
     ARRIVE("On the road", Is.ARRIVES),
     REST("On the road");
@@ -126,7 +127,8 @@ public record Job(
    *
    * @param what what sort of thing
    * @param part id of the part it happens to
-   * @param mark the volume that is filled to (m³); with {@link What#MARK} only, else 0
+   * @param mark the volume that is filled to (m³); with {@link What#MARK} and {@link
+   *     What#RUNS_OVER} only, else 0
    */
   public record Until(What what, String part, double mark) {
 
@@ -138,8 +140,13 @@ public record Job(
     public boolean fills() {
       return what == What.FULL
           || what == What.FIRST_FULL
-          || what == What.MARK
+          || isMark()
           || what == What.POURED_FULL;
+    }
+
+    /** Tells whether it is a volume that a tank comes to. */
+    public boolean isMark() {
+      return what == What.MARK || what == What.RUNS_OVER;
     }
 
     /** The sorts of thing. */
@@ -149,6 +156,8 @@ public record Job(
       FIRST_FULL,
       /** A tank holds what was asked for. */
       MARK,
+      /** A tank stands at the opening by which it runs over into the next. */
+      RUNS_OVER,
       /** Tanks that are joined have come to one level. */
       LEVEL,
       DRY,

@@ -7,6 +7,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Floats;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
@@ -230,7 +231,11 @@ final class Draft {
   private boolean isDone(Job.Stage stage) {
     boolean done =
         !job.kind().is(Job.Is.MOVES)
-            && stage.until().filter(u -> Marks.isReached(network, state(), job, u)).isPresent();
+            && stage
+                .until()
+                .map(this::leaned)
+                .filter(u -> Marks.isReached(network, state(), job, u))
+                .isPresent();
     if (done) {
       notes.add(already(stage.until().orElseThrow()));
     }
@@ -419,6 +424,7 @@ final class Draft {
           .until()
           .filter(until -> isAwaited(until, found))
           .map(until -> heard(until, found))
+          .map(this::leaned)
           .ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
     }
     stageRun.tryTaps(stage.goal());
@@ -429,10 +435,22 @@ final class Draft {
   /**
    * Where a way was open already, nobody listens or waits for hot water: nothing has to be done.
    */
-  private static boolean isAwaited(Job.Until until, Planner.Found found) {
-    boolean listens =
-        until.what() == Job.Until.What.PRESSURE || until.what() == Job.Until.What.RUNS_HOT;
-    return !listens || !found.turns().isEmpty();
+  private boolean isAwaited(Job.Until until, Planner.Found found) {
+    return switch (until.what()) {
+      case PRESSURE -> !found.turns().isEmpty();
+      case RUNS_HOT -> !found.turns().isEmpty() || !steps.isEmpty();
+      default -> true;
+    };
+  }
+
+  /** A tank runs over where its opening comes as it is parked. */
+  private Job.Until leaned(Job.Until until) {
+    if (until.what() != Job.Until.What.RUNS_OVER) {
+      return until;
+    }
+    Part tank = network.rig().part(until.part());
+    double mark = Floats.leaned(network, tank, until.mark(), state().slope());
+    return new Job.Until(until.what(), tank.id(), mark);
   }
 
   /** The pump that is listened to is one that was switched on for it, where there are several. */

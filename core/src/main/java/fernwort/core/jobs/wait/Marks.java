@@ -33,7 +33,7 @@ public final class Marks {
       case POURED_FULL ->
           job.tanks(network.rig()).stream().allMatch(t -> isFull(network, state, t));
       case FIRST_FULL -> job.tanks(network.rig()).stream().anyMatch(t -> isFull(network, state, t));
-      case MARK -> state.volume(until.part()) > until.mark() - AT;
+      case MARK, RUNS_OVER -> state.volume(until.part()) > until.mark() - AT;
       case LEVEL,
           DRY,
           HOT,

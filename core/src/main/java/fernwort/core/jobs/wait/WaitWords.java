@@ -12,8 +12,12 @@ import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What a run sheet says where something is waited for. */
 public final class WaitWords {
@@ -50,6 +54,8 @@ public final class WaitWords {
       case MARK ->
           Message.of(
               "Fill and stay with it until {} holds {}.", label, Amount.volume(until.mark()));
+      case RUNS_OVER ->
+          Message.of("Stay with it until {} runs over into the next tank.", label);
       case LEVEL -> Message.of("Let the tanks come to one level.");
       case DRY -> Message.of("Let it run until {} is empty.", label);
       case HOT -> Message.of("Wait until {} is hot.", label);
@@ -77,6 +83,7 @@ public final class WaitWords {
               .orElseGet(() -> gauge(until.part(), end));
       case MARK ->
           "Watch its gauge: it is to show %s.".formatted(Amount.share(share(until.part(), end)));
+      case RUNS_OVER -> "The gauge of %s stands still, and that of the next begins to rise.".formatted(label);
       case LEVEL -> "Nothing is heard in the line between them.";
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
@@ -132,11 +139,27 @@ public final class WaitWords {
     return network.rig().part(id);
   }
 
-  /** Returns how one finds out whether a pump builds up pressure. */
-  public Message pressure(String pump, boolean on) {
-    return Message.words(
-        (on ? "" : "Switch " + label(pump) + " on when you want water. ")
-            + "Open a cold tap until it runs without spitting, then shut it and listen.");
+  /**
+   * Returns how one finds out whether a pump builds up pressure, and gets the air out.
+   *
+   * @param pump the pump
+   * @param on whether it is on
+   * @param taps ids of the taps that it is to serve
+   */
+  public Message pressure(String pump, boolean on, Set<String> taps) {
+    String first = on ? "" : "Switch " + label(pump) + " on when you want water. ";
+    String last = "until it runs without spitting, then close it and listen.";
+    if (taps.size() > 1) {
+      return Message.words(
+          first
+              + "Open the cold side of each tap once, the nearest first, "
+              + last
+              + " ("
+              + taps.stream().map(this::label).collect(Collectors.joining(", "))
+              + ")");
+    }
+    String tap = taps.stream().findFirst().map(this::label).orElse("a cold tap");
+    return Message.words(first + "Open " + tap + " " + last);
   }
 
   /** Returns when a pump falls silent (s). */
@@ -163,7 +186,7 @@ public final class WaitWords {
     }
     if (until.what() == Job.Until.What.RUNS_HOT) {
       return Message.of(
-          "Open the hot side of {} until it runs without spitting, then close it.", label);
+          "Open the hot side of {} until it runs without spitting, then close it.", hotSides(label));
     }
     return isFixture(until.part())
         ? Message.of("Open {}.", label)
@@ -171,6 +194,20 @@ public final class WaitWords {
             "Fill slowly: {} takes {} more. Stop when its gauge shows full or water comes up.",
             label,
             Amount.volume(room(until.part(), state)));
+  }
+
+  /** The tap that is run, and the others that have a hot side. */
+  private String hotSides(String first) {
+    List<String> hot =
+        Stream.concat(
+                Stream.of(first),
+                network.rig().parts().stream()
+                    .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("hot"))
+                    .filter(p -> network.hasLine(p.port("hot")))
+                    .map(Part::label))
+            .distinct()
+            .toList();
+    return hot.size() > 1 ? "each tap, one after another (%s),".formatted(String.join(", ", hot)) : first;
   }
 
   /**

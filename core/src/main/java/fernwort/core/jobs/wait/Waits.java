@@ -79,9 +79,9 @@ public final class Waits {
   /** Waits in a run for what a stage of a job waits for. */
   public Step.Wait wait(Job job, Job.Until until, StageRun stage) {
     return switch (until.what()) {
-      case PRESSURE -> pressure(until, stage.run().moment().state());
+      case PRESSURE -> pressure(job, until, stage.run().moment().state());
       case SLACK, RUNS, RUNS_HOT -> check(job, until, stage.run().moment());
-      case FULL, FIRST_FULL, MARK, LEVEL -> run(job, until, Event.Kind.FULL, stage);
+      case FULL, FIRST_FULL, MARK, RUNS_OVER, LEVEL -> run(job, until, Event.Kind.FULL, stage);
       case DRY -> run(job, until, Event.Kind.DRY, stage);
       case HOT -> run(job, until, Event.Kind.HOT, stage);
       case POURED_OUT -> poured(job, until, stage);
@@ -202,13 +202,13 @@ public final class Waits {
     double slice(Moment now) {
       double rate = now.gains().getOrDefault(until.part(), 0.0);
       double left = until.mark() - now.state().volume(until.part());
-      return until.what() == Job.Until.What.MARK && rate > SHUT
+      return until.isMark() && rate > SHUT
           ? Math.clamp(left / rate, SHORTEST, SLICE)
           : SLICE;
     }
 
     boolean isMet(Moment now) {
-      return until.what() == Job.Until.What.MARK
+      return until.isMark()
           && now.state().volume(until.part()) > until.mark() - Marks.AT;
     }
   }
@@ -249,10 +249,10 @@ public final class Waits {
     for (Event h : found) {
       boolean floats =
           kind == Event.Kind.FULL
-              && aim.until().what() != Job.Until.What.MARK
+              && !aim.until().isMark()
               && h.kind() == Event.Kind.FLOAT_SHUTS
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
-      boolean so = h.kind() == kind && aim.until().what() != Job.Until.What.MARK;
+      boolean so = h.kind() == kind && !aim.until().isMark();
       if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
         return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
       }
@@ -339,7 +339,7 @@ public final class Waits {
   }
 
   /** A pump falls silent when it has filled the lines behind it and its accumulators. */
-  private Step.Wait pressure(Job.Until until, State state) {
+  private Step.Wait pressure(Job job, Job.Until until, State state) {
     Pump pump = (Pump) network.rig().part(until.part()).kind();
     double lines = network.rig().lines().stream().mapToDouble(Line::volume).sum();
     double vessels =
@@ -351,7 +351,7 @@ public final class Waits {
         Math.max(STEP, STEP * Math.ceil((lines / 2 + vessels) / pump.freeFlow() / STEP));
     return new Step.Wait(
         until,
-        say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON)),
+        say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON), job.taps().keySet()),
         say.silence(until.part(), pump, seconds),
         new Step.Span(0, seconds, 0),
         0,

@@ -53,6 +53,10 @@ public enum KindWords {
   /** A step: the tap of a hose that stays on; the label of its inlet. */
   CLOSE_HOSE_TAP("Close the tap outside; leave the hose on {}."),
   /** A step: a suction hose; the label of its inlet. */
+  TRANSFER_HOSE_ON("Connect the loose transfer hose to {}."),
+  TRANSFER_HOSE_OFF("Take the transfer hose off {} and close it; put the hose's ends together."),
+  TOWEL_UNDER("What stands in the hose runs out: a towel under it."),
+  FEEL_THE_HOSE("Feel the hose while it runs: it shakes when air comes. Stay with it."),
   LAY_IN("Couple the suction hose to {} and lay its end under water."),
   /** A step: a dump hose; the label of its outlet. */
   CONNECT_DUMP_HOSE("Connect the dump hose to {}; let it fall all the way."),

@@ -4,16 +4,22 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Goal;
-import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
+import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.ways.DrivenBy;
-import fernwort.core.ways.HandleDistance;
 import fernwort.core.ways.HandleDistance.Pumped;
+import fernwort.core.ways.HandleDistance;
 import fernwort.core.ways.OneSetting;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +43,7 @@ final class MoveFinder extends Finder {
         if (!from.equals(to) && holdsTheSame(from, to)) {
           move(from, to, PUMPED, "by pump");
           move(from, to, FALLING, "by gravity");
+          byLooseHose(from, to);
         }
       }
       FilterRow.of(network).forEach(row -> filterAgain(from, row));
@@ -71,6 +78,61 @@ final class MoveFinder extends Finder {
         "Move water from %s to %s".formatted(from.label(), to.label()),
         by,
         List.of(Stage.of(goal, new Until(Until.What.FULL, to.id())), Stage.of(end)),
+        Caution.STAY);
+  }
+
+  /**
+   * A tank that no line of the rig joins with another: a loose hose from its outlet to the inlet by
+   * which a pump draws.
+   */
+  private void byLooseHose(Part from, Part to) {
+    if (joins(from.id(), to.id(), Pumped.EITHER)) {
+      return;
+    }
+    Optional<Part> outlet =
+        parts(p -> p.kind().is(Purpose.OUTSIDE) || p.kind().is(Purpose.CAP)).stream()
+            .filter(p -> joins(from.id(), p.id(), Pumped.NO))
+            .min(
+                Comparator.comparing((Part p) -> !p.kind().is(Purpose.OUTSIDE))
+                    .thenComparingInt(p -> turns.from(from.id(), rest).to(p.id(), Pumped.NO)));
+    if (outlet.isEmpty()) {
+      return;
+    }
+    for (Part inlet : inlets) {
+      if (joins(inlet.id(), to.id(), Pumped.YES) && !inlet.equals(outlet.get())) {
+        byLooseHose(from, outlet.get(), inlet, to);
+      }
+    }
+  }
+
+  private void byLooseHose(Part from, Part outlet, Part inlet, Part to) {
+    Map<String, String> on = new LinkedHashMap<>();
+    on.put(outlet.id(), outlet.kind() instanceof Tap tap ? tap.cold().id() : Plug.OUT.id());
+    on.put(inlet.id(), HoseInlet.OUTSIDE.id());
+    Map<String, String> off = new LinkedHashMap<>(pumpsOff());
+    on.keySet().forEach(p -> off.put(p, rig.part(p).rest().id()));
+    // Both ends are on before the water comes, and it is shut off before one comes off.
+    Map<String, String> shut = new LinkedHashMap<>(pumpsOff());
+    shut.putAll(on);
+    Condition parted = new Condition.Parted(from.id(), outlet.id());
+    Need need = Need.of(tank(from), into(to), PUMPED);
+    Goal goal =
+        Goal.of(on, List.of(need))
+            .and(
+                new Condition.Breathes(from.id()),
+                new Condition.Breathes(to.id()),
+                new Condition.Relieved(to.id(), from.id()));
+    add(
+        Job.Kind.MOVE,
+        "hose-" + from.id() + "-" + to.id() + "-" + inlet.id(),
+        "Move water from %s to %s".formatted(from.label(), to.label()),
+        "by a loose hose to " + inlet.label(),
+        List.of(
+            Stage.ifPossible(Goal.of(on).and(parted)),
+            Stage.of(goal, new Until(Until.What.FULL, to.id())),
+            Stage.ifPossible(Goal.of(shut).and(parted)),
+            Stage.of(Goal.of(off))),
+        Caution.DRINKING_HOSE,
         Caution.STAY);
   }
 

@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.plan.Plans;
@@ -61,12 +62,13 @@ public final class Slips {
    */
   public List<Slip> of(Job job, State stands) {
     Plans primed = plans.forJob(job);
-    return primed == plans ? tried(job, stands) : primed(primed).tried(job, stands);
-  }
-
-  /** The same plans, run in the rig as it is once its pumps have been primed. */
-  private Slips primed(Plans primed) {
-    return new Slips(primed.network(), plans, primed.hydraulics(), lastLook);
+    if (primed == plans) {
+      return tried(job, stands);
+    }
+    // With a loose hose the steps are held against its rig; a primed pump changes none of them.
+    boolean hose = TransferHose.of(network, job).isPresent();
+    return new Slips(primed.network(), hose ? primed : plans, primed.hydraulics(), lastLook)
+        .tried(job, stands);
   }
 
   private List<Slip> tried(Job job, State stands) {

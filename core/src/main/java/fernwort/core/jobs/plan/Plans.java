@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Primed;
+import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -46,6 +48,9 @@ public final class Plans {
   private final boolean bears;
 
   private @Nullable Plans primed;
+
+  /** What plans with a loose hose laid out, by its ends. */
+  private final Map<TransferHose, Plans> hoses = new ConcurrentHashMap<>();
 
   private Plans(
       Network network, Planner planner, Hydraulics hydraulics, boolean brief, boolean bears) {
@@ -79,15 +84,30 @@ public final class Plans {
   }
 
   /**
-   * Returns what plans a job: these, or the same once somebody has primed the pumps, for a job that
-   * draws outside water through one that does not draw it up by itself.
+   * Returns what plans a job: these; or the same once somebody has primed the pumps, for a job that
+   * draws outside water through one that does not draw it up by itself; or with a loose hose laid
+   * out, for a job that needs one.
    */
   public Plans forJob(Job job) {
+    Optional<TransferHose> hose = TransferHose.of(network, job);
+    if (hose.isPresent()) {
+      return laidOut(hose.get(), job);
+    }
     return job.stages().stream()
             .flatMap(s -> s.goal().needs().stream())
             .anyMatch(n -> Priming.unprimed(network, n).isPresent())
         ? primed()
         : this;
+  }
+
+  private Plans laidOut(TransferHose hose, Job job) {
+    String opened = job.stages().getFirst().goal().musts().getOrDefault(hose.outlet().id(), "");
+    return hoses.computeIfAbsent(
+        hose,
+        h -> {
+          Network laid = h.laidOut(network, opened);
+          return new Plans(laid, Planner.of(laid), Hydraulics.of(laid), brief, bears);
+        });
   }
 
   private synchronized Plans primed() {
@@ -221,7 +241,9 @@ public final class Plans {
     Plans primed = forJob(job);
     if (primed != this) {
       Plan plan = primed.plan(job, from, dry, stage, stuck);
-      return Priming.steps(network, plan, waits::prime);
+      return TransferHose.of(network, job)
+          .map(hose -> hose.byHand(primed.network(), plan))
+          .orElseGet(() -> Priming.steps(network, plan, waits::prime));
     }
     return new Draft(
             new Draft.Kit(network, planner, hydraulics, waits, bears), job, from, dry, stuck)

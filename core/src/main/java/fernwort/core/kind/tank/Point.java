@@ -14,6 +14,11 @@ public record Point(double x, double y, double z) {
     return new Point(x + other.x, y + other.y, z + other.z);
   }
 
+  /** Returns how far it is from this point to another (m). */
+  public double distanceTo(Point other) {
+    return Math.hypot(Math.hypot(x - other.x, y - other.y), z - other.z);
+  }
+
   /** Returns how far this point lies along a direction, which is a unit vector (m). */
   public double along(Point direction) {
     return x * direction.x + y * direction.y + z * direction.z;

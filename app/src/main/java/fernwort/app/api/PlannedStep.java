@@ -78,7 +78,7 @@ sealed interface PlannedStep {
         move.from(),
         move.to(),
         Acts.Sort.of(part.kind()).name().toLowerCase(Locale.ROOT),
-        part.kind().act(part.label(), move.from(), move.to()),
+        move.words(),
         move.why(),
         move.notice(),
         group);

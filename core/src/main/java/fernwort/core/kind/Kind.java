@@ -284,6 +284,11 @@ public interface Kind {
     return rest().filter(p -> p.id().equals(position)).isPresent();
   }
 
+  /** Returns the parts that it moves as one switch; none for most kinds. */
+  default List<Moved> moves() {
+    return List.of();
+  }
+
   /** Tells when putting it in a position comes among other turns. */
   default Rank rank(String position) {
     return Rank.WAY_OPEN;

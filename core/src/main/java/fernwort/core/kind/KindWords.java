@@ -53,6 +53,9 @@ public enum KindWords {
   /** A step: the tap of a hose that stays on; the label of its inlet. */
   CLOSE_HOSE_TAP("Close the tap outside; leave the hose on {}."),
   /** A step: a suction hose; the label of its inlet. */
+  SWITCH("Switch for several parts"),
+  WHAT_A_SWITCH_IS("One switch that moves several parts, such as pump and heater."),
+  SWITCH_FOR("Switch: {}"),
   TRANSFER_HOSE_ON("Connect the loose transfer hose to {}."),
   TRANSFER_HOSE_OFF("Take the transfer hose off {} and close it; put the hose's ends together."),
   TOWEL_UNDER("What stands in the hose runs out: a towel under it."),

@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.Moved;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
@@ -8,6 +9,7 @@ import fernwort.core.say.Refusal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -126,6 +128,33 @@ public record Rig(
     Map<String, String> positions = new TreeMap<>();
     handles().forEach(p -> positions.put(p.id(), p.rest().id()));
     return new Setting(positions);
+  }
+
+  /** Returns the switch that moves a part along with others, if one does. */
+  public Optional<Part> gangOf(String part) {
+    return parts.stream()
+        .filter(p -> p.kind().moves().stream().anyMatch(m -> m.part().equals(part)))
+        .findFirst();
+  }
+
+  /**
+   * Returns where the other parts on one switch go when a part is put in a position, by id: with it
+   * when that is how the switch puts it, to their rest when it was.
+   */
+  public Map<String, String> movedAlong(Setting at, String part, String to) {
+    Map<String, String> along = new TreeMap<>();
+    List<Moved> moves = gangOf(part).map(g -> g.kind().moves()).orElse(List.of());
+    for (Moved own : moves) {
+      boolean on = own.to().equals(to);
+      if (own.part().equals(part) && (on || at.has(part, own.to()))) {
+        moves.stream()
+            .filter(m -> !m.part().equals(part))
+            .filter(m -> on || at.has(m.part(), m.to()))
+            .forEach(m -> along.put(m.part(), on ? m.to() : part(m.part()).rest().id()));
+      }
+    }
+    along.entrySet().removeIf(e -> at.has(e.getKey(), e.getValue()));
+    return along;
   }
 
   /**

@@ -1,6 +1,9 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Kind;
+import java.util.Optional;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Moved;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Tank;
@@ -122,6 +125,27 @@ final class RigRules {
       faults.size(where, "height", part.height(), -5, 10);
       faults.size(where, "volume", part.volume(), 0, 1);
       kind(where, part.kind());
+      moves(where, part, parts);
+    }
+  }
+
+  /** What one switch moves has to be there, and to have the position that it is put in. */
+  private void moves(String where, Part gang, List<Part> parts) {
+    for (Moved moved : gang.kind().moves()) {
+      Optional<Part> part = parts.stream().filter(p -> p.id().equals(moved.part())).findFirst();
+      if (part.isEmpty()) {
+        faults.add(
+            where, "it moves \"" + moved.part() + "\", which is no part", "Name a part of the rig");
+      } else if (part.get().kind().positions().stream()
+          .noneMatch(p -> p.id().equals(moved.to()))) {
+        faults.add(
+            where,
+            "it moves %s to \"%s\", which it has not".formatted(moved.part(), moved.to()),
+            "Use one of "
+                + part.get().kind().positions().stream()
+                    .map(Position::id)
+                    .collect(Collectors.joining(", ")));
+      }
     }
   }
 

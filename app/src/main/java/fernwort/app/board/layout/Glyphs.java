@@ -41,7 +41,7 @@ final class Glyphs {
       case "manifold" -> manifold(part, ports);
       case "tee", "check", "strainer" -> round(1, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
       case "trap" -> round(2, 1, NO_LABEL, LabelAt.BELOW, ports, Side.values());
-      case "tray" -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
+      case "tray", "switch" -> round(2, 1, label, LabelAt.RIGHT, ports, Side.values());
       case "heater" -> round(4, 3, label, LabelAt.INSIDE, ports, Side.values());
       case "end", "dump", "cap" -> round(1, 1, label, LabelAt.RIGHT, ports, Side.UP, Side.LEFT);
       case "air" -> round(1, 1, label, LabelAt.RIGHT, ports, Side.DOWN, Side.LEFT);

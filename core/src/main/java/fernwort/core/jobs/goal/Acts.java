@@ -45,7 +45,9 @@ public final class Acts {
           switch (step) {
             case Step.Move move -> {
               Part part = rig.part(move.part());
-              yield part.place() + " " + Sort.of(part.kind());
+              yield rig.gangOf(part.id())
+                  .map(gang -> "on " + gang.id())
+                  .orElseGet(() -> part.place() + " " + Sort.of(part.kind()));
             }
             case Step.Wait wait -> "";
           };

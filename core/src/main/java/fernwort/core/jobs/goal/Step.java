@@ -16,12 +16,14 @@ public sealed interface Step {
    * @param to id of the position to put it in
    * @param why what it is for, as a sentence
    * @param notice what to see, hear or feel
+   * @param words what to do, as a sentence that begins with the verb
    */
-  record Move(String part, String from, String to, Message why, String notice) implements Step {
+  record Move(String part, String from, String to, Message why, String notice, String words)
+      implements Step {
 
     /** Returns the same move for another reason. */
     public Move because(Message other) {
-      return new Move(part, from, to, other, notice);
+      return new Move(part, from, to, other, notice, words);
     }
   }
 

@@ -24,6 +24,7 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
@@ -397,12 +398,13 @@ final class Draft {
   /** A stage as it was tried. */
   private record Attempt(List<Step> steps, StageRun run) {}
 
-  private Attempt attempt(Job.Stage stage, ConditionEvaluator scout, Planner.Found found) {
+  private Attempt attempt(Job.Stage stage, ConditionEvaluator scout, Planner.Found asPlanned) {
     List<Step> tried = new ArrayList<>();
     StageRun stageRun =
         new StageRun(network, run.copy(), job.losing(network.rig(), stage), concerned);
     Reasons reasons = new Reasons(scout);
     Setting at = state().setting();
+    Planner.Found found = together(asPlanned);
     for (Turn turn : found.turns()) {
       String before = at.of(turn.part());
       Part part = network.rig().part(turn.part());
@@ -412,7 +414,8 @@ final class Draft {
               before,
               turn.position(),
               reasons.why(turn, before, found.after()),
-              part.kind().notice(turn.position())));
+              part.kind().notice(turn.position()),
+              act(part, before, turn.position())));
       stageRun.turn(turn.part(), turn.position());
       at = at.with(turn.part(), turn.position());
       if (before.equals(HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {
@@ -430,6 +433,35 @@ final class Draft {
     stageRun.tryTaps(stage.goal());
     stageRun.look(scout);
     return new Attempt(tried, stageRun);
+  }
+
+  /** What hangs on one switch is moved by it together. */
+  private Planner.Found together(Planner.Found found) {
+    Rig rig = network.rig();
+    List<Turn> turns = new ArrayList<>();
+    Setting at = state().setting();
+    for (Turn turn : found.turns()) {
+      if (at.has(turn.part(), turn.position())) {
+        continue;
+      }
+      Map<String, String> along = rig.movedAlong(at, turn.part(), turn.position());
+      turns.add(turn);
+      at = at.with(turn.part(), turn.position());
+      for (Map.Entry<String, String> other : along.entrySet()) {
+        turns.add(new Turn(other.getKey(), other.getValue()));
+        at = at.with(other.getKey(), other.getValue());
+      }
+    }
+    return new Planner.Found(turns, at);
+  }
+
+  private String act(Part part, String from, String to) {
+    String words = part.kind().act(part.label(), from, to);
+    return network
+        .rig()
+        .gangOf(part.id())
+        .map(gang -> words.substring(0, words.length() - 1) + " with " + gang.label() + ".")
+        .orElse(words);
   }
 
   /**

@@ -25,6 +25,7 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.line.VacuumBreaker;
+import fernwort.core.kind.machine.GangSwitch;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Macerator;
 import fernwort.core.kind.machine.Pump;
@@ -60,7 +61,8 @@ public final class Kinds {
           new Entry("bottle-filler", BottleFiller.class, BottleFiller.OFFER),
           new Entry("float-vent", FloatVent.class, FloatVent.OFFER),
           new Entry("vacuum-breaker", VacuumBreaker.class, VacuumBreaker.OFFER),
-          new Entry("mixing-valve", MixingValve.class, MixingValve.OFFER));
+          new Entry("mixing-valve", MixingValve.class, MixingValve.OFFER),
+          new Entry("switch", GangSwitch.class, GangSwitch.OFFER));
 
   private Kinds() {}
 

@@ -106,6 +106,7 @@ final class PlanJudge {
           POURED_FULL,
           HOSE_OUT,
           CARRIED_OUT,
+          LET_OUT,
           PRIMED -> {}
     }
     Optional<String> reached =
@@ -134,6 +135,7 @@ final class PlanJudge {
               POURED_FULL,
               HOSE_OUT,
               CARRIED_OUT,
+          LET_OUT,
               PRIMED ->
               none();
         };

@@ -176,6 +176,8 @@ public record Job(
       HOSE_OUT(true),
       /** Hands have carried a can out, emptied it and put it back. */
       CARRIED_OUT(true),
+      /** A hand has let a little out of a full tank. */
+      LET_OUT(true),
       /** A hand has filled a pump and its suction hose with water. */
       PRIMED(true);
 

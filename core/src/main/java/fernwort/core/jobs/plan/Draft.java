@@ -17,6 +17,7 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.jobs.wait.Waits;
+import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
@@ -72,6 +73,10 @@ final class Draft {
   private final List<Message> notes = new ArrayList<>();
   private final List<Message> full = new ArrayList<>();
   private final State from;
+
+  /** What tanks hold that somebody lets a little out of before a drive, by id (m³). */
+  private final Map<String, Double> letOut = new TreeMap<>();
+
   private Simulation run;
 
   Draft(Kit kit, Job job, State from, Dry dry, Set<String> stuck) {
@@ -116,7 +121,7 @@ final class Draft {
       if (trouble.isPresent()) {
         return plan(trouble);
       }
-      List<Condition> late = beforeTheStop(stage, here.steps());
+      List<Condition> late = new Ahead(network).of(stage, steps, here.steps());
       if (before.isPresent() && !late.isEmpty() && !ahead.containsKey(before.get().stage())) {
         ahead.put(before.get().stage(), late);
         goBackTo(before.get());
@@ -127,12 +132,25 @@ final class Draft {
       before = Optional.of(here);
     }
     putBack();
-    noteLoads();
+    beforeDriving();
     new NetUse(network, job).said(run).ifPresent(notes::add);
     Optional<Plan.Trouble> nothing = nothingToDo(first);
     return nothing.isPresent()
         ? new Plan(job, List.of(), List.of(), notes, from, nothing)
         : plan(Optional.empty());
+  }
+
+  /** Before a drive what warms and sloshes gets room, and loads are told. */
+  private void beforeDriving() {
+    if (job.kind().is(Job.Is.DRIVES_OFF)) {
+      BeforeDriving driving = new BeforeDriving(network, state());
+      for (Step.Wait out : driving.lettingOut()) {
+        steps.addFirst(out);
+        stages.addFirst(0);
+        letOut.putAll(out.levels());
+      }
+      notes.addAll(driving.loads());
+    }
   }
 
   /**
@@ -197,35 +215,12 @@ final class Draft {
     full.subList(done.full(), full.size()).clear();
   }
 
-  /**
-   * What a stage turns after a fill before it stops the water, which runs over meanwhile: better
-   * done before the fill.
-   */
-  private List<Condition> beforeTheStop(Job.Stage stage, int firstStep) {
-    boolean filled =
-        firstStep > 0
-            && firstStep < steps.size()
-            && steps.get(firstStep - 1) instanceof Step.Wait wait
-            && wait.until().fills();
-    if (!filled) {
-      return List.of();
-    }
-    Set<String> stops = stage.goal().musts().keySet();
-    List<Condition> late = new ArrayList<>();
-    for (Step step : steps.subList(firstStep, steps.size())) {
-      if (!(step instanceof Step.Move move)) {
-        return List.of();
-      }
-      if (stops.contains(move.part())) {
-        return late;
-      }
-      late.add(new Condition.Placed(move.part(), move.to()));
-    }
-    return List.of();
-  }
-
   private Plan plan(Optional<Plan.Trouble> trouble) {
-    return new Plan(job, steps, stages, notes, state(), trouble);
+    State after = state();
+    for (Map.Entry<String, Double> tank : letOut.entrySet()) {
+      after = after.withVolume(tank.getKey(), tank.getValue());
+    }
+    return new Plan(job, steps, stages, notes, after, trouble);
   }
 
   /** A tank that is full already is not filled. */
@@ -365,15 +360,6 @@ final class Draft {
       return Optional.empty();
     }
     return Optional.of(trouble);
-  }
-
-  /** Before a drive: what the axles and the coupling carry beyond their limits. */
-  private void noteLoads() {
-    if (job.kind().is(Job.Is.DRIVES_OFF)) {
-      LoadCheck.of(network, state().volumes()).stream()
-          .filter(w -> w.severity() == Severity.DANGER)
-          .forEach(w -> notes.add(Message.of("{}. {}", w.title(), w.mend())));
-    }
   }
 
   private void noteBorne(Fault fault) {

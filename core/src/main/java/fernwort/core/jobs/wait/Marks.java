@@ -45,6 +45,7 @@ public final class Marks {
           HOSE_IN,
           HOSE_OUT,
           CARRIED_OUT,
+          LET_OUT,
           PRIMED ->
           false;
     };

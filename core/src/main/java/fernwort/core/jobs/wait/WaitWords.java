@@ -61,7 +61,7 @@ public final class WaitWords {
       case HOT -> Message.of("Wait until {} is hot.", label);
       case POURED_OUT -> Message.of("Pour slowly until {} is empty.", label);
       case PRESSURE -> Message.of("Listen to {}.", label);
-      case SLACK, RUNS, RUNS_HOT, POURED_FULL, HOSE_IN, HOSE_OUT, CARRIED_OUT, PRIMED ->
+      case SLACK, RUNS, RUNS_HOT, POURED_FULL, HOSE_IN, HOSE_OUT, CARRIED_OUT, LET_OUT, PRIMED ->
           Message.of("Watch {}.", label);
     };
   }
@@ -88,7 +88,7 @@ public final class WaitWords {
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
       case POURED_OUT -> label + " is light.";
-      case POURED_FULL, PRESSURE, SLACK, RUNS, RUNS_HOT, HOSE_IN, HOSE_OUT, CARRIED_OUT, PRIMED ->
+      case POURED_FULL, PRESSURE, SLACK, RUNS, RUNS_HOT, HOSE_IN, HOSE_OUT, CARRIED_OUT, LET_OUT, PRIMED ->
           "";
     };
   }

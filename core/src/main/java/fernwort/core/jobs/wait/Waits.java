@@ -90,7 +90,8 @@ public final class Waits {
           byHand.pour(until, job.tanks(network.rig()), stage.run().moment().state());
       case HOSE_OUT -> byHand.hoseOut(until);
       case CARRIED_OUT -> byHand.carryOut(until, stage.run().moment().state());
-      case PRIMED -> throw new IllegalArgumentException("a pump is primed before its stage");
+      case PRIMED, LET_OUT ->
+          throw new IllegalArgumentException("no stage waits for " + until.what());
     };
   }
 

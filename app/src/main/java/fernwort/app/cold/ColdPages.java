@@ -332,7 +332,7 @@ class ColdPages {
         "marks", left.rows().stream().collect(Collectors.toMap(LeftView.Row::id, r -> r)));
     model.addAttribute(
         "before", LeftView.of(rig, FrostRisks.of(rig.network(), now, wish.cold()), units));
-    model.addAttribute("tries", acts.stream().map(act -> Tries.words(rig, act)).toList());
+    model.addAttribute("tries", acts.stream().map(act -> Tries.words(rig, act, units)).toList());
     model.addAttribute(
         "tried", tries.stream().map(t -> "try=" + t + "&").reduce("", String::concat));
     return "cold/left";

@@ -77,7 +77,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
         units.say(one.how()),
         units.say(one.mend()),
         one.help().map(Tries::write).orElse(""),
-        one.help().map(act -> Tries.words(rig, act)).orElse(""));
+        one.help().map(act -> Tries.words(rig, act, units)).orElse(""));
   }
 
   /** A part with a position of it in words. */

@@ -1,12 +1,13 @@
 package fernwort.app.cold;
 
 import fernwort.app.services.OpenRig;
+import fernwort.app.units.Units;
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.Vehicle;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
-import fernwort.core.winter.DrainingPoints;
+import fernwort.core.winter.Leaning;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.Procedure;
 import java.util.List;
@@ -82,14 +83,14 @@ final class Tries {
   }
 
   /** Returns what is done, in words. */
-  static String words(OpenRig rig, Operation act) {
+  static String words(OpenRig rig, Operation act, Units units) {
     return switch (act) {
       case Operation.Put put -> LeftView.turned(rig, put.part(), put.position());
-      case Operation.Tilt tilt -> {
-        String slope = DrainingPoints.said(new Slope(tilt.pitch(), tilt.roll()));
-        boolean jack = rig.rig().vehicle().body() == Vehicle.Body.TRAILER && tilt.pitch() != 0;
-        yield (jack ? "Jack at the coupling, wheels chocked: " : "Lean it: ") + slope;
-      }
+      case Operation.Tilt tilt ->
+          units.say(
+              Message.of(
+                  "Lean it, wheels chocked: {}.",
+                  Leaning.of(rig.rig().vehicle(), new Slope(tilt.pitch(), tilt.roll()))));
       case Operation.Blown blown ->
           "A burst of air through "
               + LeftView.label(

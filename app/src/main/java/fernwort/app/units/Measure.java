@@ -55,6 +55,11 @@ public enum Measure {
    */
   public record Named(Scale scale, Unit<?> unit) {
 
+    /** Tells whether it is the one that a metric reader has. */
+    public boolean isMetric() {
+      return scale.equals(Scale.MILLIMETRES);
+    }
+
     /** Returns what stands behind a number. */
     public String sign() {
       return scale.sign();
@@ -65,6 +70,8 @@ public enum Measure {
   public static Optional<Measure> of(Quantity quantity) {
     return switch (quantity) {
       case LENGTH -> Optional.of(LENGTH);
+      // In inches like any length; in metric units in centimetres, whatever lengths are in.
+      case LIFT -> Optional.empty();
       case VOLUME -> Optional.of(VOLUME);
       case FLOW -> Optional.of(FLOW);
       case PRESSURE -> Optional.of(PRESSURE);

@@ -2,12 +2,14 @@ package fernwort.app.units;
 
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
+import fernwort.core.say.Quantity;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -99,7 +101,10 @@ public final class Units {
 
   /** Returns an amount in its unit, as people say it. */
   public String show(Amount amount) {
-    return Measure.of(amount.quantity())
+    boolean inches = amount.quantity() == Quantity.LIFT && !unit(Measure.LENGTH).isMetric();
+    Optional<Measure> chosen =
+        inches ? Optional.of(Measure.LENGTH) : Measure.of(amount.quantity());
+    return chosen
         .map(measure -> show(measure, amount.si()))
         .orElseGet(amount::metric);
   }

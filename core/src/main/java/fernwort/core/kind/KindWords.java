@@ -119,6 +119,7 @@ public enum KindWords {
   /** When a drain cap comes off. */
   WATER_LEAVES_HERE("The water leaves here."),
   /** When a tap is shut. */
+  WATER_COMES_OUT("The water comes out here."),
   TAP_WASTES_NOTHING("A tap that is shut wastes nothing."),
   /** When a handle goes back. */
   LEFT_SO("This is how it is left."),

@@ -80,7 +80,7 @@ final class RigFaults {
   /** The unit of a quantity, as the file has it. */
   private static String unit(Quantity quantity) {
     return switch (quantity) {
-      case LENGTH -> "m";
+      case LENGTH, LIFT -> "m";
       case VOLUME -> "m³";
       case FLOW -> "m³/s";
       case PRESSURE -> "Pa";

@@ -25,6 +25,11 @@ public record Amount(Quantity quantity, double si) implements Message.Piece {
     return new Amount(Quantity.LENGTH, length);
   }
 
+  /** Returns how high something is lifted (m). */
+  public static Amount lift(double height) {
+    return new Amount(Quantity.LIFT, height);
+  }
+
   /** Returns a pressure (Pa). */
   public static Amount pressure(double pressure) {
     return new Amount(Quantity.PRESSURE, pressure);
@@ -54,6 +59,7 @@ public record Amount(Quantity quantity, double si) implements Message.Piece {
   public String metric() {
     return switch (quantity) {
       case LENGTH -> Scale.MILLIMETRES.show(1000 * si);
+      case LIFT -> Scale.CENTIMETRES.show(100 * si);
       case VOLUME -> Scale.LITRES.show(1000 * si);
       case FLOW -> Scale.LITRES_A_MINUTE.show(60_000 * si);
       case PRESSURE -> Scale.BARS.show(si / 1e5);

@@ -4,6 +4,8 @@ package fernwort.core.say;
 public enum Quantity {
   /** Metres. */
   LENGTH,
+  /** How high something is lifted, in metres: told roughly. */
+  LIFT,
   /** Cubic metres. */
   VOLUME,
   /** Cubic metres a second. */

@@ -17,6 +17,8 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.Vehicle;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterSheet;
@@ -30,6 +32,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 
 /** Everything opened that lets air in or water out, on the slope that leaves least. */
@@ -45,6 +48,9 @@ public final class DrainingPoints {
 
   /** A spanner is worth it for this. */
   private static final double WORTH_A_SPANNER = 6e-6;
+
+  /** Water in a tank with room to expand counts as so much beside that in a line; own choice. */
+  private static final double A_TANK = 0.02;
 
   private static final int MOST_TILTS = 2;
 
@@ -69,17 +75,36 @@ public final class DrainingPoints {
   void park() {
     List<Turn> turns = turns();
     tiltTo(
-        best(slope -> trial(sheet.now(), slope, turns)),
-        "Park it %s",
-        "On this slope least stays.");
+        best(slope -> trial(sheet.now(), slope, turns), this::moreInTanks),
+        slope -> trial(sheet.now(), slope, turns),
+        "Park it {}.");
+  }
+
+  /** What more stays in tanks on a slope than as it is parked, as far as it counts (m³). */
+  private double moreInTanks(Slope slope) {
+    Slope parked = sheet.now().state().slope();
+    return A_TANK
+        * network.tanks().stream()
+            .mapToDouble(tank -> Math.max(0, stranded(tank, slope) - stranded(tank, parked)))
+            .sum();
+  }
+
+  /** What of a tank does not come to its outlets on a slope (m³). */
+  private double stranded(Part tank, Slope slope) {
+    return tank.kind().tankPorts().stream()
+        .filter(p -> p.use().givesToPumps())
+        .mapToDouble(p -> network.room(tank.id()).volumeBelow(p.at(), slope))
+        .min()
+        .orElse(0);
   }
 
   /** Returns the slope on which least stays; the present one unless another is worth it. */
-  private Slope best(Function<Slope, Wintering> after) {
+  private Slope best(Function<Slope, Wintering> after, ToDoubleFunction<Slope> more) {
     Slope best = sheet.now().state().slope();
-    double least = EverythingOpen.weight(network, after.apply(best));
-    for (Slope slope : slopes()) {
-      double weight = EverythingOpen.weight(network, after.apply(slope));
+    double least = EverythingOpen.weight(network, after.apply(best)) + more.applyAsDouble(best);
+    for (Slope slope : slopes(network.rig().vehicle())) {
+      double weight =
+          EverythingOpen.weight(network, after.apply(slope)) + more.applyAsDouble(slope);
       if (weight < least - WORTH_A_SLOPE) {
         least = weight;
         best = slope;
@@ -88,12 +113,15 @@ public final class DrainingPoints {
     return best;
   }
 
-  /** The slopes that are tried. */
-  static List<Slope> slopes() {
+  /** The slopes that are tried: those that people can bring the vehicle to. */
+  static List<Slope> slopes(Vehicle vehicle) {
     List<Slope> slopes = new ArrayList<>();
     for (double pitch : PITCHES) {
       for (double roll : ROLLS) {
-        slopes.add(new Slope(pitch, roll));
+        Slope slope = new Slope(pitch, roll);
+        if (Leaning.isPossible(vehicle, slope)) {
+          slopes.add(slope);
+        }
       }
     }
     return slopes;
@@ -110,42 +138,34 @@ public final class DrainingPoints {
   /** Tilts to other slopes in between, as long as that lets more out; what is dry stays dry. */
   void tiltOn() {
     for (int times = 0; times < MOST_TILTS; times++) {
-      tiltTo(
-          best(slope -> Draining.of(network, sheet.now().on(slope))),
-          "Then %s",
-          "More runs out so; what is dry stays dry.");
+      Function<Slope, Wintering> after = slope -> Draining.of(network, sheet.now().on(slope));
+      tiltTo(best(after, slope -> 0.0), after, "Then lean it {}.");
     }
   }
 
-  private void tiltTo(Slope slope, String words, String why) {
-    if (slope.equals(sheet.now().state().slope())) {
+  private void tiltTo(Slope slope, Function<Slope, Wintering> after, String words) {
+    Slope stands = sheet.now().state().slope();
+    if (slope.equals(stands)) {
       return;
     }
+    double gained = after.apply(slope).dry(network).all() - after.apply(stands).dry(network).all();
     sheet.add(
         new WinterStep(
                 new Operation.Tilt(slope.pitch(), slope.roll()),
                 "",
-                Message.words(words.formatted(said(slope))),
-                Message.words(why + " Chock the wheels; never under a vehicle on a jack."),
+                Message.of(words, Leaning.of(network.rig().vehicle(), slope)),
+                Message.of(
+                    "{}Chock the wheels. Never go under a vehicle on a jack.", moreRuns(gained)),
                 PARKING,
                 false,
                 0)
             .by(WinterStep.Hand.of("", WinterStep.Sort.TILT)));
   }
 
-  /** A slope in words: "nose up by 2°, level across". */
-  public static String said(Slope slope) {
-    String along =
-        slope.pitch() == 0
-            ? "level along"
-            : (slope.pitch() > 0 ? "nose up by %s°" : "nose down by %s°")
-                .formatted(Math.round(Math.abs(slope.pitch())));
-    String across =
-        slope.roll() == 0
-            ? "level across"
-            : (slope.roll() > 0 ? "left side up by %s°" : "right side up by %s°")
-                .formatted(Math.round(Math.abs(slope.roll())));
-    return along + ", " + across;
+  private static Message moreRuns(double gained) {
+    return gained > WORTH_A_SLOPE
+        ? Message.of("{} more run out so. ", Amount.volume(gained))
+        : Message.of("Less stays so. ");
   }
 
   /**
@@ -269,7 +289,10 @@ public final class DrainingPoints {
     Set<String> hoses = new TreeSet<>();
     Connections free = Connections.withHandlesFree(network);
     for (Part outlet : network.rig().parts()) {
-      if (outlet.kind().is(Purpose.DUMPS)) {
+      boolean on = sheet.now().state().setting().has(outlet.id(), OpenEnd.HOSE.id());
+      if (on) {
+        hoses.add(outlet.id());
+      } else if (outlet.kind().is(Purpose.DUMPS)) {
         network.tanks().stream()
             .filter(tank -> sheet.now().state().volume(tank.id()) > A_SPILL)
             .map(tank -> free.leaving(tank, p -> true, p -> p.equals(outlet)))

@@ -46,7 +46,7 @@ public final class Helping {
     }
     Map<String, Operation> acts = new HashMap<>(best.acts);
     Best leaning = new Best(network, now);
-    for (Slope slope : DrainingPoints.slopes()) {
+    for (Slope slope : DrainingPoints.slopes(network.rig().vehicle())) {
       leaning.take(
           new Operation.Tilt(slope.pitch(), slope.roll()), Draining.of(network, now.on(slope)));
     }

@@ -100,7 +100,8 @@ final class OnlyWhatPays {
   private void leaveOutThereAndBack(Part part, Outcome full) {
     int from = emptied();
     int to = passing();
-    if (part.kind().is(Purpose.USE) || from >= to) {
+    // A cartridge comes out whatever its bowl holds: no antifreeze goes through it.
+    if (part.kind().is(Purpose.USE) || part.kind().is(Purpose.FILTERS) || from >= to) {
       return;
     }
     List<Integer> puts =

@@ -69,7 +69,7 @@ class JobsFoundTest {
           long-stay | run-fresh refill-fresh-inlet run-inlet fill-fresh-inlet \
           filter-fresh-sediment stir-fresh heat-heater-fresh heat-heater-inlet round-loop-pump \
           empty-gray-outlet shed-fresh-drain
-          haulage | draw-hose-outside pour-tank-hatch lift-tank-outside stir-tank rinse-hose-tank rinse-hose-tank-fall
+          haulage | draw-hose-outside pour-tank-hatch lift-tank-outside deliver-tank-hose stir-tank rinse-hose-tank rinse-hose-tank-fall
           """)
   void everyJobOfARigIsFoundAndNoOther(String rig, String jobs) {
     Network network = Network.of(Objects.requireNonNull(rigs().get(rig)));
@@ -140,7 +140,7 @@ class JobsFoundTest {
           taps from mains water; Use an outside shower; Heat water
           shore-and-bucket | Use an outside shower; Heat water
           long-stay | Use an outside shower
-          haulage | Run the taps from Haulage tank; Run the taps from mains water; Heat water; Drain Haulage tank
+          haulage | Run the taps from Haulage tank; Run the taps from mains water; Heat water
           """)
   void whatItCannotDoIsSaid(String rig, String cannot) {
     Network network = Network.of(Objects.requireNonNull(rigs().get(rig)));

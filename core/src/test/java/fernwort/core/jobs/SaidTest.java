@@ -209,7 +209,7 @@ class SaidTest {
                 + words.notice(until, Optional.of(TRUCK.rig().part("main-tail")), false, now));
       }
     }
-    told.add("pressure, on: " + words.pressure("pump", true, Set.of("tap")));
+    told.add("pressure, on: " + words.pressure("pump", true, Set.of("sink")));
     told.add("pressure, off: " + words.pressure("pump", false, Set.of()));
     told.add("silence: " + words.silence("pump", (Pump) TRUCK.rig().part("pump").kind(), 25));
     told.add("siphons: " + words.maySiphon("main-tail", 0.02));

@@ -43,6 +43,9 @@ final class EmptyFinder extends Finder {
   /** A can that somebody carries holds no more than this (m³); own choice, 25 kg. */
   private static final double CARRIED = 0.025;
 
+  /** Water is carried for others in tanks of this size and more (m³); own choice. */
+  private static final double HAULED = 0.3;
+
   EmptyFinder(Network network, Distances distances, List<Job> jobs, List<Jobs.Cannot> cannot) {
     super(network, distances, jobs, cannot);
   }
@@ -170,7 +173,9 @@ final class EmptyFinder extends Finder {
   /** Lets a tank out by a hose point into somebody else's tank: by fall, else by its pump. */
   private void deliver(Part tank, Part point) {
     boolean falls = point.height() < top(tank) && joins(tank.id(), point.id(), Pumped.NO);
-    boolean pumped = point.height() > tank.height() && joins(tank.id(), point.id(), Pumped.YES);
+    boolean large = network.room(tank.id()).capacity() >= HAULED;
+    boolean pumped =
+        large && point.height() > tank.height() && joins(tank.id(), point.id(), Pumped.YES);
     if (falls) {
       deliver(tank, point, FALLING, "");
     }

@@ -167,8 +167,9 @@ final class Draft {
     for (Step step : steps) {
       if (step instanceof Step.Move move && !left.contains(move.part())) {
         Part part = network.rig().part(move.part());
-        if (part.kind().is(Purpose.HEATS)) {
-          // It is switched on by whoever has looked that there is water in it.
+        boolean dry = job.kind().is(Job.Is.LETS_A_TANK_OUT) && part.kind().is(Purpose.DRIVES);
+        if (part.kind().is(Purpose.HEATS) || dry) {
+          // Switched on again by whoever has looked that there is water for it.
           continue;
         }
         String before = from.setting().of(move.part());

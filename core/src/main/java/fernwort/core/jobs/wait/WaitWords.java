@@ -31,6 +31,11 @@ public final class WaitWords {
   /** What people time a tap with (m³). */
   private static final double JUG = 0.01;
 
+  /** What to do where one tank fills from the next and the last runs over too early. */
+  static final String TRAPPED =
+      " If it runs over much earlier, air is trapped: close the tap, wait 5 min until no more"
+          + " bubbles come, then fill the rest.";
+
   private final Network network;
 
   /** Prepares the words for a rig. */

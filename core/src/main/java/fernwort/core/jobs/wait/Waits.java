@@ -175,16 +175,27 @@ public final class Waits {
         until,
         say.words(until, ended.pump(), end == WaitEnd.SETTLED && !warms && !levels),
         say.notice(
-            until,
-            overrun.sign(until, stage.run(), then),
-            end == WaitEnd.DRY_PUMP,
-            stage.run().moment()),
+                until,
+                overrun.sign(until, stage.run(), then),
+                end == WaitEnd.DRY_PUMP,
+                stage.run().moment())
+            + trapped(job, until),
         known && !warms
             ? span(new Aim(until, job.tanks(network.rig())), kind, start, end, seconds)
             : Step.Span.UNKNOWN,
         moved,
         changed(stage.before().state(), stage.run().moment().state()),
         then);
+  }
+
+  /** Where one tank fills from the next, air may be shut in and the last run over too early. */
+  private static String trapped(Job job, Job.Until until) {
+    boolean cascade =
+        until.what() == Job.Until.What.FULL
+            && job.stages().stream()
+                .flatMap(s -> s.until().stream())
+                .anyMatch(u -> u.what() == Job.Until.What.RUNS_OVER);
+    return cascade ? WaitWords.TRAPPED : "";
   }
 
   /** What a run is waited for. */

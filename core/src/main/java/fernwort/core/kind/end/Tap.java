@@ -162,7 +162,7 @@ public interface Tap extends Kind {
 
   @Override
   default String purpose(String position) {
-    return KindWords.TAP_WASTES_NOTHING.text();
+    return (rests(position) ? KindWords.TAP_WASTES_NOTHING : KindWords.WATER_COMES_OUT).text();
   }
 
   @Override

@@ -112,13 +112,13 @@ public final class WinterizingMethods {
     switch (school) {
       case FALL -> fall(sheet, true).undo(Set.of());
       case AIR -> {
-        DrainingPoints opening = fall(sheet, true);
+        DrainingPoints opening = opened(sheet, true);
         new BlowingOut(sheet, wish).blow(blows);
         opening.openWhereWaterStays();
         opening.undo(Set.of());
       }
       case ANTIFREEZE -> {
-        DrainingPoints opening = fall(sheet, false);
+        DrainingPoints opening = opened(sheet, false);
         FillingUp filling = new FillingUp(sheet, wish);
         opening.undo(filling.passed());
         filling.fill();
@@ -172,10 +172,16 @@ public final class WinterizingMethods {
   }
 
   private DrainingPoints fall(WinterSheet sheet, boolean traps) {
+    DrainingPoints opening = opened(sheet, traps);
+    opening.tiltOn();
+    return opening;
+  }
+
+  /** All of it open; what a lean would let out goes with air or antifreeze. */
+  private DrainingPoints opened(WinterSheet sheet, boolean traps) {
     DrainingPoints opening = new DrainingPoints(sheet, traps);
     opening.open();
     opening.turnOn();
-    opening.tiltOn();
     return opening;
   }
 

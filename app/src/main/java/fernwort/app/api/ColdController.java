@@ -20,6 +20,7 @@ import fernwort.core.winter.sheets.Procedure;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -28,6 +29,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -152,6 +154,38 @@ class ColdController {
         stepped(plan.steps()),
         plan.seconds(),
         plan.notes().stream().map(Message::toString).toList());
+  }
+
+  /**
+   * A part that would shorten the winter.
+   *
+   * @param words what to fit, in metric units
+   * @param parts ids of the parts that it is fitted at
+   * @param acts how many acts fewer
+   * @param antifreeze how much less antifreeze (m³)
+   * @param seconds how much sooner (s)
+   */
+  record Shorter(
+      String words,
+      List<String> parts,
+      int acts,
+      @JsonProperty("antifreeze_m3") double antifreeze,
+      double seconds) {}
+
+  @GetMapping("/shorter/{school}")
+  @Operation(summary = "The one part that would shorten a way through the winter; none for nothing")
+  List<Shorter> shorter(@PathVariable String id, @PathVariable String school) {
+    WinterizingMethod way =
+        Stream.of(WinterizingMethod.values())
+            .filter(m -> m.name().equalsIgnoreCase(school))
+            .findFirst()
+            .orElseThrow(() ->
+                new Refusal(
+                    "There is no method \"" + school + "\"; use fall, air, antifreeze or mix"));
+    return winters.shorter(rigs.open(id), way, WinterWish.USUAL).stream()
+        .map(f ->
+            new Shorter(f.words().toString(), f.parts(), f.acts(), f.antifreeze(), f.seconds()))
+        .toList();
   }
 
   @GetMapping("/plans")

@@ -10,6 +10,7 @@ import fernwort.app.services.Winters;
 import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.advice.ShorterWinter;
 import fernwort.core.drain.Wintering;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Forgotten;
@@ -177,6 +178,26 @@ class ColdPages {
     model.addAttribute("name", trip.rig().name());
     model.addAttribute("plan", plan(trip, named(school), units));
     return "cold/school";
+  }
+
+  /** The one part that would shorten a school's sheet most; each is put in and tried. */
+  @GetMapping("/school/{school}/shorter")
+  String shorter(
+      @PathVariable String id,
+      @PathVariable String school,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    Trip trip = desk.trip(id, units);
+    WinterizingMethod way = named(school);
+    Optional<ShorterWinter.Found> found =
+        winters.shorter(trip.open(), way, WishPage.of(trip).wish());
+    model.addAttribute("rig", id);
+    model.addAttribute("name", trip.rig().name());
+    model.addAttribute("school", school);
+    model.addAttribute("heading", way.title());
+    model.addAttribute("words", found.map(f -> units.say(f.words())).orElse(""));
+    model.addAttribute("saves", found.map(f -> units.say(ShorterWinter.saves(f))).orElse(""));
+    return "cold/shorter";
   }
 
   /** What each single step of a school's sheet does when it is forgotten; each is tried. */

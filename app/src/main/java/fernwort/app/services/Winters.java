@@ -6,6 +6,7 @@ import fernwort.app.store.Logbook;
 import fernwort.app.store.WinterStore;
 import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.store.WinterStore.Season;
+import fernwort.core.advice.ShorterWinter;
 import fernwort.core.diary.Entry;
 import fernwort.core.drain.Wintering;
 import fernwort.core.frost.ColdWater;
@@ -73,6 +74,12 @@ public class Winters {
   /** Returns what all schools make of a rig as it stands. */
   public List<WinterPlan> plans(OpenRig rig, WinterWish wish) {
     return Stream.of(WinterizingMethod.values()).map(school -> plan(rig, school, wish)).toList();
+  }
+
+  /** Returns the one part that would shorten a way through the winter most, if one does. */
+  public Optional<ShorterWinter.Found> shorter(
+      OpenRig rig, WinterizingMethod school, WinterWish wish) {
+    return ShorterWinter.of(rig.network(), sleep.inUse(rig).state(), school, wish);
   }
 
   /** Returns what one school makes of it; what was made once is kept while nothing changes. */

@@ -102,11 +102,8 @@ public final class Units {
   /** Returns an amount in its unit, as people say it. */
   public String show(Amount amount) {
     boolean inches = amount.quantity() == Quantity.LIFT && !unit(Measure.LENGTH).isMetric();
-    Optional<Measure> chosen =
-        inches ? Optional.of(Measure.LENGTH) : Measure.of(amount.quantity());
-    return chosen
-        .map(measure -> show(measure, amount.si()))
-        .orElseGet(amount::metric);
+    Optional<Measure> chosen = inches ? Optional.of(Measure.LENGTH) : Measure.of(amount.quantity());
+    return chosen.map(measure -> show(measure, amount.si())).orElseGet(amount::metric);
   }
 
   /** Returns the sign of the unit for volumes. */

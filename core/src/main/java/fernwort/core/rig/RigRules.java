@@ -1,10 +1,9 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Kind;
-import java.util.Optional;
-import fernwort.core.kind.Position;
-import fernwort.core.kind.Moved;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.Moved;
+import fernwort.core.kind.Position;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.entered.Property;
@@ -14,6 +13,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -136,8 +136,7 @@ final class RigRules {
       if (part.isEmpty()) {
         faults.add(
             where, "it moves \"" + moved.part() + "\", which is no part", "Name a part of the rig");
-      } else if (part.get().kind().positions().stream()
-          .noneMatch(p -> p.id().equals(moved.to()))) {
+      } else if (part.get().kind().positions().stream().noneMatch(p -> p.id().equals(moved.to()))) {
         faults.add(
             where,
             "it moves %s to \"%s\", which it has not".formatted(moved.part(), moved.to()),

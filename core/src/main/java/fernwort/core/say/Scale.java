@@ -16,6 +16,7 @@ public record Scale(String sign, int decimals, int small, Optional<Finer> finer)
 
   /** Millimetres. */
   public static final Scale MILLIMETRES = of("mm", 0, 1);
+
   public static final Scale CENTIMETRES = of("cm", 0, 0);
 
   /** Litres, and below one millilitres. */

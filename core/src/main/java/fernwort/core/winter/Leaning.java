@@ -40,7 +40,10 @@ public final class Leaning {
     return vehicle.hitch().map(h -> h.x() - (rear + front) / 2).orElse(front - rear);
   }
 
-  /** Returns how to come to a slope: "nose up, front wheels up by 12 cm"; that it stands level for none. */
+  /**
+   * Returns how to come to a slope: "nose up, front wheels up by 12 cm"; that it stands level for
+   * none.
+   */
   public static Message of(Vehicle vehicle, Slope slope) {
     List<Message> ways = new ArrayList<>();
     if (slope.pitch() != 0) {

@@ -141,8 +141,7 @@ final class OnlyWhatPays {
   /** Where air or antifreeze begins to go its ways; the end where none does. */
   private int passing() {
     return IntStream.range(0, steps.size())
-        .filter(i ->
-            steps.get(i).hand().filter(h -> h.sort() == WinterStep.Sort.RUN).isPresent())
+        .filter(i -> steps.get(i).hand().filter(h -> h.sort() == WinterStep.Sort.RUN).isPresent())
         .findFirst()
         .orElse(steps.size());
   }

@@ -2,17 +2,15 @@ package fernwort.core.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.Practised;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
-import fernwort.core.format.RigFormat;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Acts;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
-import fernwort.core.rig.Rig;
-import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.winter.Spring;
 import fernwort.core.winter.WinterizingMethods;
@@ -22,9 +20,6 @@ import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -60,9 +55,9 @@ class PractisedRigsTest {
     List<String> rows = new ArrayList<>();
     List<String> over = new ArrayList<>();
     Set<String> seen = new HashSet<>();
-    for (String line : text("acts.tsv").lines().toList()) {
+    for (String line : Practised.text("acts.tsv").lines().toList()) {
       String[] cells = line.split("\t");
-      Network network = rigs.computeIfAbsent(cells[0], PractisedRigsTest::network);
+      Network network = rigs.computeIfAbsent(cells[0], name -> Network.of(Practised.rig(name)));
       int practised = Integer.parseInt(cells[2]);
       Counted here = count(network, cells[1]);
       rows.add(
@@ -99,9 +94,8 @@ class PractisedRigsTest {
     if (what.startsWith("winter ") || what.startsWith("spring ")) {
       WinterizingMethod method =
           WinterizingMethod.valueOf(what.substring(what.lastIndexOf(' ') + 1));
-      Wintering now = Filled.of(network, half(network));
-      WinterPlan winter =
-          WinterizingMethods.of(plans).plan(method, now, WinterWish.USUAL);
+      Wintering now = Filled.of(network, Practised.filled(network, 0.5));
+      WinterPlan winter = WinterizingMethods.of(plans).plan(method, now, WinterWish.USUAL);
       if (what.startsWith("winter ")) {
         return new Counted("Winterize: " + method.title(), acts(winter));
       }
@@ -110,7 +104,7 @@ class PractisedRigsTest {
     }
     List<String> names = new ArrayList<>();
     int acts = 0;
-    State state = half(network);
+    State state = Practised.filled(network, 0.5);
     for (String id : what.split("\\+")) {
       Job job = Jobs.of(network).byId(id).orElseThrow();
       Plan plan = plans.plan(job, state);
@@ -151,28 +145,5 @@ class PractisedRigsTest {
       }
     }
     return done.size() + passes;
-  }
-
-  private static State half(Network network) {
-    Map<String, Double> volumes = new HashMap<>();
-    network.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
-    return new State(network.rig().atRest(), volumes, Slope.LEVEL);
-  }
-
-  private static Network network(String name) {
-    return Network.of(rig(name));
-  }
-
-  private static Rig rig(String name) {
-    return new RigFormat().read(text(name + ".json").getBytes(StandardCharsets.UTF_8));
-  }
-
-  private static String text(String name) {
-    try (InputStream in = PractisedRigsTest.class.getResourceAsStream("/practised/" + name)) {
-      assertThat(in).as(name).isNotNull();
-      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 }

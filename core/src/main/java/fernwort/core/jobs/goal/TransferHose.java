@@ -15,8 +15,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * A loose hose from an outlet of one tank to the inlet by which the rig draws: the rig as it is with
- * the hose laid out, to plan and run in, and the steps as hands do them.
+ * A loose hose from an outlet of one tank to the inlet by which the rig draws: the rig as it is
+ * with the hose laid out, to plan and run in, and the steps as hands do them.
  *
  * @param outlet where the water is let out
  * @param inlet where the rig draws it in
@@ -40,10 +40,7 @@ public record TransferHose(Part outlet, Part inlet) {
       return Optional.empty();
     }
     Optional<Part> inlet =
-        musts.keySet().stream()
-            .map(rig::part)
-            .filter(p -> p.kind().is(Purpose.INLET))
-            .findFirst();
+        musts.keySet().stream().map(rig::part).filter(p -> p.kind().is(Purpose.INLET)).findFirst();
     return inlet.flatMap(in ->
         musts.keySet().stream()
             .map(rig::part)
@@ -64,8 +61,7 @@ public record TransferHose(Part outlet, Part inlet) {
       if (part.id().equals(outlet.id())) {
         parts.add(coupling(part, opened));
       } else {
-        parts.add(
-            part.id().equals(inlet.id()) ? coupling(part, HoseInlet.OUTSIDE.id()) : part);
+        parts.add(part.id().equals(inlet.id()) ? coupling(part, HoseInlet.OUTSIDE.id()) : part);
       }
     }
     List<Line> lines = new ArrayList<>(rig.lines());
@@ -82,8 +78,7 @@ public record TransferHose(Part outlet, Part inlet) {
             LOSS,
             List.of()));
     return Network.of(
-        new Rig(
-            rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines, rig.built()));
+        new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines, rig.built()));
   }
 
   private static Part coupling(Part part, String opened) {

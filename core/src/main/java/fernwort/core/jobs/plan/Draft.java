@@ -1,7 +1,5 @@
 package fernwort.core.jobs.plan;
 
-import fernwort.core.hazard.LoadCheck;
-import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Condition;
@@ -17,7 +15,6 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.jobs.wait.Waits;
-import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;

@@ -26,7 +26,8 @@ final class WaitJudge {
     Message never =
         switch (until.what()) {
           case FULL, FIRST_FULL -> Message.of("{} does not fill", label);
-          case MARK, RUNS_OVER -> Message.of("{} does not come to {}", label, Amount.volume(until.mark()));
+          case MARK, RUNS_OVER ->
+              Message.of("{} does not come to {}", label, Amount.volume(until.mark()));
           case DRY -> Message.of("{} does not empty", label);
           case POURED_OUT -> Message.of("{} does not pour out", label);
           default -> Message.NOTHING;

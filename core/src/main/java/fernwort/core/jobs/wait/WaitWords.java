@@ -59,8 +59,7 @@ public final class WaitWords {
       case MARK ->
           Message.of(
               "Fill and stay with it until {} holds {}.", label, Amount.volume(until.mark()));
-      case RUNS_OVER ->
-          Message.of("Stay with it until {} runs over into the next tank.", label);
+      case RUNS_OVER -> Message.of("Stay with it until {} runs over into the next tank.", label);
       case LEVEL -> Message.of("Let the tanks come to one level.");
       case DRY -> Message.of("Let it run until {} is empty.", label);
       case HOT -> Message.of("Wait until {} is hot.", label);
@@ -88,12 +87,22 @@ public final class WaitWords {
               .orElseGet(() -> gauge(until.part(), end));
       case MARK ->
           "Watch its gauge: it is to show %s.".formatted(Amount.share(share(until.part(), end)));
-      case RUNS_OVER -> "The gauge of %s stands still, and that of the next begins to rise.".formatted(label);
+      case RUNS_OVER ->
+          "The gauge of %s stands still, and that of the next begins to rise.".formatted(label);
       case LEVEL -> "Nothing is heard in the line between them.";
       case DRY -> "The flow gurgles, then stops.";
       case HOT -> "It falls silent, or its lamp goes out.";
       case POURED_OUT -> label + " is light.";
-      case POURED_FULL, PRESSURE, SLACK, RUNS, RUNS_HOT, HOSE_IN, HOSE_OUT, CARRIED_OUT, LET_OUT, PRIMED ->
+      case POURED_FULL,
+          PRESSURE,
+          SLACK,
+          RUNS,
+          RUNS_HOT,
+          HOSE_IN,
+          HOSE_OUT,
+          CARRIED_OUT,
+          LET_OUT,
+          PRIMED ->
           "";
     };
   }
@@ -191,7 +200,8 @@ public final class WaitWords {
     }
     if (until.what() == Job.Until.What.RUNS_HOT) {
       return Message.of(
-          "Open the hot side of {} until it runs without spitting, then close it.", hotSides(label));
+          "Open the hot side of {} until it runs without spitting, then close it.",
+          hotSides(label));
     }
     return isFixture(until.part())
         ? Message.of("Open {}.", label)
@@ -212,7 +222,9 @@ public final class WaitWords {
                     .map(Part::label))
             .distinct()
             .toList();
-    return hot.size() > 1 ? "each tap, one after another (%s),".formatted(String.join(", ", hot)) : first;
+    return hot.size() > 1
+        ? "each tap, one after another (%s),".formatted(String.join(", ", hot))
+        : first;
   }
 
   /**

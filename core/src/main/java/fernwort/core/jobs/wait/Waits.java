@@ -39,6 +39,12 @@ public final class Waits {
   private static final double STEP = 5;
 
   /** A mark is looked for in steps no shorter than this (s). */
+  /** A tank that runs over stands so near to its opening (share of its mark); own choice. */
+  private static final double NEARLY = 0.97;
+
+  /** It takes no more of what comes (share of it); own choice. */
+  private static final double HARDLY = 0.1;
+
   private static final double SHORTEST = 0.2;
 
   /** A tank that changes less than this has not changed (m³). */
@@ -214,14 +220,22 @@ public final class Waits {
     double slice(Moment now) {
       double rate = now.gains().getOrDefault(until.part(), 0.0);
       double left = until.mark() - now.state().volume(until.part());
-      return until.isMark() && rate > SHUT
-          ? Math.clamp(left / rate, SHORTEST, SLICE)
-          : SLICE;
+      return until.isMark() && rate > SHUT ? Math.clamp(left / rate, SHORTEST, SLICE) : SLICE;
     }
 
     boolean isMet(Moment now) {
-      return until.isMark()
-          && now.state().volume(until.part()) > until.mark() - Marks.AT;
+      return isAtMark(now) || until.what() == Job.Until.What.RUNS_OVER && goesOn(now);
+    }
+
+    /** Tells whether what comes goes on to the next tank: air that is shut in may hold it lower. */
+    private boolean goesOn(Moment now) {
+      double most = now.gains().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+      return now.state().volume(until.part()) > NEARLY * until.mark()
+          && now.gains().getOrDefault(until.part(), 0.0) < HARDLY * most;
+    }
+
+    private boolean isAtMark(Moment now) {
+      return until.isMark() && now.state().volume(until.part()) > until.mark() - Marks.AT;
     }
   }
 
@@ -363,7 +377,8 @@ public final class Waits {
         Math.max(STEP, STEP * Math.ceil((lines / 2 + vessels) / pump.freeFlow() / STEP));
     return new Step.Wait(
         until,
-        say.pressure(until.part(), state.setting().of(until.part()).equals(Kind.ON), job.taps().keySet()),
+        say.pressure(
+            until.part(), state.setting().of(until.part()).equals(Kind.ON), job.taps().keySet()),
         say.silence(until.part(), pump, seconds),
         new Step.Span(0, seconds, 0),
         0,

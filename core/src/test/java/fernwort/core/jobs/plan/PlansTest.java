@@ -76,8 +76,7 @@ class PlansTest {
     Job job = Jobs.of(van).byId("fill-through-fore-inlet").orElseThrow();
     assertThat(job.by()).isEqualTo("Fore fresh, then Arch fresh, then Aft fresh");
     assertThat(job.stages().stream().limit(3).map(s -> s.until().orElseThrow().what()))
-        .containsExactly(
-            Job.Until.What.RUNS_OVER, Job.Until.What.RUNS_OVER, Job.Until.What.FULL);
+        .containsExactly(Job.Until.What.RUNS_OVER, Job.Until.What.RUNS_OVER, Job.Until.What.FULL);
     assertThat(job.stages().get(2).until()).contains(new Job.Until(Job.Until.What.FULL, "aft"));
   }
 

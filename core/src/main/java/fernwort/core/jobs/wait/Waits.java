@@ -38,13 +38,13 @@ public final class Waits {
 
   private static final double STEP = 5;
 
-  /** A mark is looked for in steps no shorter than this (s). */
   /** A tank that runs over stands so near to its opening (share of its mark); own choice. */
   private static final double NEARLY = 0.97;
 
   /** It takes no more of what comes (share of it); own choice. */
   private static final double HARDLY = 0.1;
 
+  /** A mark is looked for in steps no shorter than this (s). */
   private static final double SHORTEST = 0.2;
 
   /** A tank that changes less than this has not changed (m³). */

@@ -2,6 +2,8 @@ package fernwort.app.jobs;
 
 import fernwort.app.questions.Form;
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobBook;
+import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.AutomationStore;
@@ -10,6 +12,8 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.jobs.automation.AutomationCheck;
 import fernwort.core.jobs.automation.AutomationRun;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Turn;
@@ -21,6 +25,8 @@ import fernwort.core.say.Times;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,10 +50,12 @@ class AutomationsController {
   private final States states;
   private final AutomationStore store;
   private final JsonMapper mapper;
+  private final JobDesk desk;
 
   AutomationsController(
-      Descriptions rigs, States states, AutomationStore store, JsonMapper mapper) {
+      Descriptions rigs, States states, AutomationStore store, JsonMapper mapper, JobDesk desk) {
     this.rigs = rigs;
+    this.desk = desk;
     this.states = states;
     this.store = store;
     this.mapper = mapper;
@@ -59,7 +67,7 @@ class AutomationsController {
    * @param purpose what it is for
    * @param tank the tank it watches
    * @param other the tank it takes from or changes to
-   * @param valve the valve it turns
+   * @param valve the valve it turns, or {@value #BY_JOB} and the id of a job that it does
    * @param second the valve of the other tank
    * @param low lower mark (percent)
    * @param high upper mark (percent)
@@ -73,14 +81,31 @@ class AutomationsController {
       double low,
       double high) {
 
-    Automation on(Rig rig) {
+    /** What stands before the id of a job in place of a valve. */
+    static final String BY_JOB = "job:";
+
+    Optional<String> job() {
+      return valve.startsWith(BY_JOB)
+          ? Optional.of(valve.substring(BY_JOB.length()))
+          : Optional.empty();
+    }
+
+    /**
+     * Returns it for a rig.
+     *
+     * @param plan how a job is done as things stand
+     */
+    Automation on(Rig rig, Function<String, Plan> plan) {
       double lowShare = low / PERCENT;
       double highShare = high / PERCENT;
       return switch (Automation.purpose(purpose)) {
         case KEEP_BETWEEN -> Automation.keepBetween(rig, tank, valve, lowShare, highShare);
         case STOP_WHEN_FULL -> Automation.stopWhenFull(rig, tank, valve, highShare);
         case CHANGE_WHEN_DRY -> Automation.changeWhenDry(rig, tank, other, valve, second, lowShare);
-        case TOP_UP -> Automation.topUp(rig, tank, other, valve, lowShare, highShare);
+        case TOP_UP ->
+            job()
+                .map(j -> Automation.topUpBy(rig, tank, other, plan.apply(j), lowShare, highShare))
+                .orElseGet(() -> Automation.topUp(rig, tank, other, valve, lowShare, highShare));
         case SHUT_ON_LEAK -> Automation.shutOnLeak(rig);
       };
     }
@@ -133,6 +158,9 @@ class AutomationsController {
     }
 
     private static String label(Rig rig, String part) {
+      if (part.startsWith(BY_JOB)) {
+        return "all that it takes";
+      }
       return rig.partsById().containsKey(part) ? rig.part(part).label() : "a part that is gone";
     }
   }
@@ -226,7 +254,7 @@ class AutomationsController {
     for (AutomationStore.Kept kept : store.all(id)) {
       Entered entered = mapper.readValue(kept.rule(), Entered.class);
       try {
-        Automation automation = entered.on(rig.rig());
+        Automation automation = entered.on(rig.rig(), job -> plan(rig, job));
         sound.add(automation);
         List<AutomationCheck.Finding> found = check.findings(automation, now);
         alone.addAll(found);
@@ -249,6 +277,8 @@ class AutomationsController {
     model.addAttribute("tanks", rig.network().tanks());
     model.addAttribute("valves", Automation.actors(rig.rig()));
     model.addAttribute(
+        "movers", purpose.equals(Automation.Aim.TOP_UP.name()) ? movers(rig) : List.of());
+    model.addAttribute(
         "taps", rig.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList());
     model.addAttribute("tap", tap);
     model.addAttribute("hours", hours);
@@ -268,6 +298,25 @@ class AutomationsController {
       model.addAttribute("course", course(rig, course, units));
     }
     return "jobs/automations";
+  }
+
+  private Plan plan(OpenRig rig, String job) {
+    JobBook book = desk.book(rig);
+    Job found =
+        book.jobs()
+            .byId(job)
+            .orElseThrow(() -> new Refusal("The rig has no job “" + job + "”; choose another"));
+    return book.plans().plan(found, states.of(rig).state());
+  }
+
+  /** The jobs by which one tank is topped up from another with nothing that a hand turns. */
+  private List<Job> movers(OpenRig rig) {
+    return desk.book(rig).jobs().all().stream()
+        .filter(j -> j.kind() == Job.Kind.MOVE)
+        .filter(j ->
+            plan(rig, j.id()).moves().stream()
+                .allMatch(m -> rig.rig().part(m.part()).kind().setsItself()))
+        .toList();
   }
 
   private static List<String> words(List<AutomationCheck.Finding> findings, Units units) {
@@ -332,7 +381,7 @@ class AutomationsController {
             second,
             Form.plain("Lower mark", low),
             Form.plain("Upper mark", high));
-    entered.on(rig.rig());
+    entered.on(rig.rig(), job -> plan(rig, job));
     store.add(rig.id(), mapper.writeValueAsString(entered));
     return "redirect:/rigs/" + id + "/automations";
   }

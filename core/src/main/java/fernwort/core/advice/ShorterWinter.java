@@ -54,6 +54,9 @@ public final class ShorterWinter {
   /** More parts than this are not tried: each is a winter worked out anew. */
   private static final int MOST = 4;
 
+  /** What a small ball valve holds; own choice (m³). */
+  private static final double A_BALL = 2e-5;
+
   /** How far a drain hangs below what it drains (m); own choice. */
   private static final double BELOW = 0.1;
 
@@ -205,7 +208,7 @@ public final class ShorterWinter {
                   pump.x(),
                   pump.y(),
                   pump.height(),
-                  2e-5,
+                  A_BALL,
                   Fittings.selector(
                       new Fittings.Choice("tank", "points to the tank", 0, "b"),
                       new Fittings.Choice("jug", "points to the jug", 180, "c")));
@@ -244,7 +247,7 @@ public final class ShorterWinter {
                           part.x(),
                           part.y(),
                           height - BELOW,
-                          2e-5,
+                          A_BALL,
                           Fittings.twoWay(90));
                   Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, "a", BELOW);
                   Part tail =

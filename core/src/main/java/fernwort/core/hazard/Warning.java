@@ -81,7 +81,9 @@ public record Warning(
     /** One side carries much more than the other. */
     SIDE(Is.STANDING),
     /** Two automations work against each other. */
-    RULES_FIGHT;
+    RULES_FIGHT,
+    /** An automation does not reach what it is for. */
+    RULE_MISSES;
 
     private final Set<Is> is;
 

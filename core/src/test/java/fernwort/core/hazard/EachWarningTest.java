@@ -30,7 +30,13 @@ class EachWarningTest {
 
   /** What is told by the loads and by rules, which have tests of their own. */
   private static final Set<Code> ELSEWHERE =
-      EnumSet.of(Code.HITCH_LIGHT, Code.HITCH_HEAVY, Code.AXLE_OVER, Code.SIDE, Code.RULES_FIGHT);
+      EnumSet.of(
+          Code.HITCH_LIGHT,
+          Code.HITCH_HEAVY,
+          Code.AXLE_OVER,
+          Code.SIDE,
+          Code.RULES_FIGHT,
+          Code.RULE_MISSES);
 
   /**
    * A tank over a weak pump with two taps, an inlet below it, a vent and an overflow with valves.

@@ -1,5 +1,7 @@
 package fernwort.core.jobs.automation;
 
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
@@ -123,6 +125,47 @@ public record Automation(Aim purpose, List<Rule> rules) {
             new Rule(new High(tank, high), List.of(away(rig, actor, tank))),
             new Rule(new Low(other, low), List.of(away(rig, actor, tank))),
             new Rule(new Low(tank, low), List.of(to(rig, actor, tank)))));
+  }
+
+  /**
+   * Tops a tank up from another one as a job does it: all that the job turns is turned at the lower
+   * mark, and put back at the upper one or when the other tank is nearly dry.
+   *
+   * @param plan how the job is done, as things stand
+   * @param low mark to begin at (share of the tank, 0 to 1)
+   * @param high mark to stop at (share of the tank, 0 to 1)
+   * @throws Refusal when the job cannot be done, or a hand has to turn something for it
+   */
+  public static Automation topUpBy(
+      Rig rig, String tank, String other, Plan plan, double low, double high) {
+    marks(low, high);
+    watches(rig, tank);
+    watches(rig, other);
+    plan.trouble()
+        .ifPresent(t -> {
+          throw new Refusal(t.words());
+        });
+    List<Turn> begin = new ArrayList<>();
+    List<Turn> end = new ArrayList<>();
+    boolean filled = false;
+    for (Step step : plan.steps()) {
+      switch (step) {
+        case Step.Wait wait -> filled |= wait.until().fills();
+        case Step.Move move -> {
+          actor(rig, move.part());
+          (filled ? end : begin).add(new Turn(move.part(), move.to()));
+        }
+      }
+    }
+    if (begin.isEmpty()) {
+      throw new Refusal("The job turns nothing as things stand; set the handles at rest first");
+    }
+    return new Automation(
+        Aim.TOP_UP,
+        List.of(
+            new Rule(new High(tank, high), end),
+            new Rule(new Low(other, low), end),
+            new Rule(new Low(tank, low), begin)));
   }
 
   /**

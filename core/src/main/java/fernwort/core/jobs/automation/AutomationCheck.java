@@ -6,9 +6,11 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
@@ -36,6 +38,15 @@ public final class AutomationCheck {
 
   /** Turns of a handle that are no fight (in {@link #RUN}). */
   private static final int FEW = 3;
+
+  /** A run for its aim begins so far under the lower mark (share of the tank); own choice. */
+  private static final double UNDER = 0.02;
+
+  /** Other tanks hold so much then (share); own choice. */
+  private static final double PLENTY = 0.9;
+
+  /** A tank that rises by less has not been filled (share); own choice. */
+  private static final double RISES = 0.05;
 
   /** How long it is run on the simulated rig (s). */
   private static final double RUN = 3600;
@@ -78,7 +89,53 @@ public final class AutomationCheck {
           found);
     }
     ran(automation, now, found);
+    missed(automation, now).ifPresent(f -> found.putIfAbsent(f.warning().key(), f));
     return List.copyOf(found.values());
+  }
+
+  /**
+   * What is to fill a tank is run from just under its lower mark, all other tanks nearly full: does
+   * it bring the tank up?
+   */
+  private Optional<Finding> missed(Automation automation, State now) {
+    if (automation.purpose() != Automation.Aim.KEEP_BETWEEN
+        && automation.purpose() != Automation.Aim.TOP_UP) {
+      return Optional.empty();
+    }
+    Automation.Low low =
+        automation.rules().stream()
+            .map(Automation.Rule::when)
+            .filter(Automation.Low.class::isInstance)
+            .map(Automation.Low.class::cast)
+            .reduce((first, last) -> last)
+            .orElseThrow();
+    State start = now;
+    for (Part tank : network.tanks()) {
+      boolean own = tank.id().equals(low.tank());
+      double share = own ? Math.max(0, low.share() - UNDER) : PLENTY;
+      boolean filled = own || tank.kind().holds(Contents.FRESH);
+      start =
+          filled ? start.withVolume(tank.id(), share * network.room(tank.id()).capacity()) : start;
+    }
+    double held = start.volume(low.tank());
+    double most = course(List.of(automation), start).highest().getOrDefault(low.tank(), held);
+    if (most - held > RISES * network.room(low.tank()).capacity()) {
+      return Optional.empty();
+    }
+    String label = network.rig().part(low.tank()).label();
+    return Optional.of(
+        new Finding(
+            new Warning(
+                Warning.Code.RULE_MISSES,
+                Severity.WARNING,
+                Message.words(label + " does not fill"),
+                Message.of("What the rule turns lets no water into {}.", label),
+                Message.of("It was run for an hour from just under its lower mark."),
+                Message.of(
+                    "See what else has to be turned, such as a selector or the tap outside, or"
+                        + " choose a job that turns all of it."),
+                List.of(low.tank())),
+            "when it is run from its lower mark"));
   }
 
   /**

@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import fernwort.core.OnRecord;
+import fernwort.core.Practised;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.end.Fixture.Type;
@@ -287,5 +291,45 @@ class AutomationTest {
     assertThatThrownBy(() -> Automation.topUp(rig, "tank", "", "motor", 0.1, 0.9))
         .hasMessageContaining("no tank");
     assertThatThrownBy(() -> Automation.purpose("7.5")).hasMessageContaining("from the list");
+  }
+
+  private static Plan moving(Network van, State now) {
+    return Plans.of(van).plan(Jobs.of(van).byId("move-low-high-pump").orElseThrow(), now);
+  }
+
+  @Test
+  void aRuleTurnsAllThatAJobTurnsAndPutsItBack() {
+    Network van = Network.of(Practised.rig("motor-valves"));
+    State now = Practised.filled(van, 0.5);
+    Automation topUp = Automation.topUpBy(van.rig(), "high", "low", moving(van, now), 0.2, 0.8);
+    assertThat(topUp.rules().getLast().turns())
+        .containsExactlyInAnyOrder(
+            new Turn("draw", "low"), new Turn("balance", "open"), new Turn("pump", "on"));
+    State start =
+        now.withVolume("high", 0.1 * van.room("high").capacity())
+            .withVolume("low", 0.9 * van.room("low").capacity());
+    AutomationRun.Course course =
+        AutomationRun.run(van, List.of(topUp), start, HOUR, Double.POSITIVE_INFINITY);
+    assertThat(course.highest().get("high") / van.room("high").capacity()).isBetween(0.79, 0.85);
+    assertThat(AutomationCheck.of(van).findings(topUp, now)).isEmpty();
+  }
+
+  @Test
+  void aRuleThatTurnsTooLittleMissesItsAim() {
+    Network van = Network.of(Practised.rig("motor-valves"));
+    State now = Practised.filled(van, 0.5);
+    Automation pumpAlone = Automation.topUp(van.rig(), "high", "low", "pump", 0.2, 0.8);
+    assertThat(AutomationCheck.of(van).findings(pumpAlone, now))
+        .extracting(f -> f.warning().code())
+        .contains(Warning.Code.RULE_MISSES);
+  }
+
+  @Test
+  void aJobThatAHandTurnsIsNoRule() {
+    Network van = Network.of(Practised.rig("motor-valves"));
+    State now = Practised.filled(van, 0.5);
+    Plan byHose = Plans.of(van).plan(Jobs.of(van).byId("fill-high-inlet").orElseThrow(), now);
+    assertThatThrownBy(() -> Automation.topUpBy(van.rig(), "high", "low", byHose, 0.2, 0.8))
+        .hasMessageContaining("Inlet has no motor");
   }
 }

@@ -6,12 +6,20 @@ import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
+import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.advice.Advice;
 import fernwort.core.advice.Advisor;
 import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.sizing.Lasts;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -29,8 +37,22 @@ class NextController {
   private final States states;
   private final JobDesk desk;
   private final RunStore runs;
+  private final Clock clock;
 
-  NextController(Descriptions rigs, States states, JobDesk desk, RunStore runs) {
+  /** Until this a time of day is worth saying (days). */
+  private static final double NEAR = 2;
+
+  /** Later than this nobody plans by (days). */
+  private static final double FAR = 30;
+
+  private static final DateTimeFormatter HOUR =
+      DateTimeFormatter.ofPattern("EEE HH':00'", Locale.ENGLISH);
+
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+
+  NextController(Descriptions rigs, States states, JobDesk desk, RunStore runs, Clock clock) {
+    this.clock = clock;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -46,6 +68,17 @@ class NextController {
    * @param act what the button says
    */
   record Line(String grade, String words, String link, String act) {}
+
+  /**
+   * The water of one sort as a bar.
+   *
+   * @param sort its name for styles: fresh or gray
+   * @param what what it is
+   * @param level what of how much
+   * @param share how full (0 to 100)
+   * @param until when it ends, or is full
+   */
+  record Bar(String sort, String what, String level, double share, String until) {}
 
   @GetMapping("/rigs/{id}/next")
   String next(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
@@ -65,9 +98,55 @@ class NextController {
             lasts,
             begun.map(run -> Message.kept(run.title())));
     model.addAttribute("rig", id);
+    model.addAttribute("bars", bars(rig, lasts, units));
     model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));
     model.addAttribute("lines", advice.stream().map(a -> line(a, begun, units)).toList());
     return "board/next";
+  }
+
+  private List<Bar> bars(OpenRig rig, Lasts lasts, Units units) {
+    List<Bar> bars = new ArrayList<>();
+    if (!lasts.fresh().isEmpty()) {
+      bars.add(bar(rig, "fresh", "Fresh", lasts.fresh(), "lasts until ", lasts.freshDays(), units));
+    }
+    lasts
+        .grayDays()
+        .ifPresent(
+            days -> bars.add(bar(rig, "gray", "Gray", lasts.gray(), "full about ", days, units)));
+    return bars;
+  }
+
+  private Bar bar(
+      OpenRig rig,
+      String sort,
+      String what,
+      List<Lasts.Share> tanks,
+      String words,
+      double days,
+      Units units) {
+    double holds = tanks.stream().mapToDouble(Lasts.Share::holds).sum();
+    double full = tanks.stream().mapToDouble(t -> rig.network().room(t.tank()).capacity()).sum();
+    return new Bar(
+        sort,
+        what,
+        units.show(Measure.VOLUME, Amount.roughly(holds).si())
+            + " of "
+            + units.show(Measure.VOLUME, Amount.roughly(full).si()),
+        Math.clamp(100 * holds / full, 0, 100),
+        until(words, days));
+  }
+
+  /** One date, to the hour where it is near and to the day where it is not. */
+  private String until(String words, double days) {
+    if (days > FAR) {
+      return "";
+    }
+    ZonedDateTime at = clock.instant().atZone(ZoneId.systemDefault()).plusSeconds(seconds(days));
+    return words + at.format(days < NEAR ? HOUR : DAY);
+  }
+
+  private static long seconds(double days) {
+    return Math.round(days * Duration.ofDays(1).toSeconds());
   }
 
   private static Line line(Advice advice, Optional<RunStore.Run> begun, Units units) {

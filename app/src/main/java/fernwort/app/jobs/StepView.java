@@ -81,7 +81,9 @@ record StepView(
     Place place = rig.place(part.place());
     String looks = rig.position(move.part(), move.to()).words();
     return new StepView(
-        move.words(),
+        move.words().isEmpty()
+            ? part.kind().act(part.label(), move.from(), move.to())
+            : move.words(),
         place.label(),
         place.reach(),
         Optional.of(Symbol.of(part, move.to())),

@@ -35,6 +35,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -65,6 +66,9 @@ class CareController {
 
   /** What was noted is looked through so far back. */
   private static final Duration MEMORY = Duration.ofDays(1100);
+
+  /** What nobody knows is asked again after so long (days). */
+  private static final int MONTH = 30;
 
   private final Descriptions rigs;
   private final States states;
@@ -118,8 +122,77 @@ class CareController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("month", NoteForm.field(now.plus(Duration.ofDays(30))));
-    model.addAttribute("rows", due(rig, now).stream().map(u -> row(rig, u, now, units)).toList());
+    List<Upkeep> all = due(rig, now);
+    List<Row> due = new ArrayList<>();
+    List<Row> unknown = new ArrayList<>();
+    List<Row> later = new ArrayList<>();
+    for (Upkeep u : all) {
+      boolean never = u.last().isEmpty() && u.putOff().isEmpty();
+      List<Row> into = never ? unknown : u.isDue(now) ? due : later;
+      into.add(row(rig, u, now, units));
+    }
+    model.addAttribute("today", LocalDate.ofInstant(now, ZoneId.systemDefault()).toString());
+    model.addAttribute("due", due);
+    model.addAttribute("unknown", unknown);
+    model.addAttribute("later", later);
+    model.addAttribute("verdict", verdict(due, unknown, later));
     return "log/upkeep";
+  }
+
+  private static String verdict(List<Row> due, List<Row> unknown, List<Row> later) {
+    if (!due.isEmpty()) {
+      return due.size() == 1 ? due.getFirst().what() + " is due." : due.size() + " things are due.";
+    }
+    if (!unknown.isEmpty()) {
+      return "Say once when these were last done.";
+    }
+    return later.isEmpty()
+        ? "Nothing on this rig needs looking after."
+        : "Nothing is due. Next: %s, %s."
+            .formatted(later.getFirst().what(), later.getFirst().when());
+  }
+
+  /**
+   * Notes when things were last done; what nobody knows is asked again in a month.
+   *
+   * @param form a date by "last-" and the subject; empty for not known
+   */
+  @PostMapping("/upkeep")
+  String lastDone(
+      @PathVariable String id,
+      @RequestParam Map<String, String> form,
+      @ModelAttribute("who") String who) {
+    OpenRig rig = rigs.open(id);
+    Instant now = clock.instant();
+    for (Upkeep u : due(rig, now)) {
+      String date = form.get("last-" + u.subject());
+      if (date == null) {
+        continue;
+      }
+      boolean tank =
+          rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.equals(u.subject()));
+      if (date.isBlank()) {
+        Optional<Instant> month = Optional.of(now.plus(Duration.ofDays(MONTH)));
+        diary.add(rig, new Entry.Upkeep(u.subject(), month, "not known when"), now, who);
+      } else {
+        Instant at = day(u.what(), date, now);
+        Entry.What what =
+            tank
+                ? new Entry.Sanitize(u.subject(), "")
+                : new Entry.Upkeep(u.subject(), Optional.empty(), "");
+        diary.add(rig, what, at, who);
+      }
+    }
+    return "redirect:/rigs/" + id + "/log/upkeep";
+  }
+
+  private static Instant day(String what, String date, Instant now) {
+    try {
+      Instant noon = LocalDate.parse(date).atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();
+      return noon.isAfter(now) ? now : noon;
+    } catch (DateTimeParseException e) {
+      throw new Refusal("%s: “%s” is no date; write it as 2026-05-31".formatted(what, date));
+    }
   }
 
   private static Row row(OpenRig rig, Upkeep u, Instant now, Units units) {

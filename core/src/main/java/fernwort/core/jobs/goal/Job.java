@@ -138,11 +138,11 @@ public record Job(
 
     /** Tells whether a tank is being filled. */
     public boolean fills() {
-      return what == What.FULL || what == What.FIRST_FULL || isMark() || what == What.POURED_FULL;
+      return what == What.FULL || what == What.FIRST_FULL || hasMark() || what == What.POURED_FULL;
     }
 
     /** Tells whether it is a volume that a tank comes to. */
-    public boolean isMark() {
+    public boolean hasMark() {
       return what == What.MARK || what == What.RUNS_OVER;
     }
 

@@ -3,6 +3,7 @@ package fernwort.core.jobs.goal;
 import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /** One line of a run sheet. */
@@ -20,6 +21,11 @@ public sealed interface Step {
    */
   record Move(String part, String from, String to, Message why, String notice, String words)
       implements Step {
+
+    /** Sheets that an earlier Fernwort kept have no words: the part's kind has them still. */
+    public Move {
+      words = Objects.requireNonNullElse(words, "");
+    }
 
     /** Returns the same move for another reason. */
     public Move because(Message other) {

@@ -220,7 +220,7 @@ public final class Waits {
     double slice(Moment now) {
       double rate = now.gains().getOrDefault(until.part(), 0.0);
       double left = until.mark() - now.state().volume(until.part());
-      return until.isMark() && rate > SHUT ? Math.clamp(left / rate, SHORTEST, SLICE) : SLICE;
+      return until.hasMark() && rate > SHUT ? Math.clamp(left / rate, SHORTEST, SLICE) : SLICE;
     }
 
     boolean isMet(Moment now) {
@@ -235,7 +235,7 @@ public final class Waits {
     }
 
     private boolean isAtMark(Moment now) {
-      return until.isMark() && now.state().volume(until.part()) > until.mark() - Marks.AT;
+      return until.hasMark() && now.state().volume(until.part()) > until.mark() - Marks.AT;
     }
   }
 
@@ -275,10 +275,10 @@ public final class Waits {
     for (Event h : found) {
       boolean floats =
           kind == Event.Kind.FULL
-              && !aim.until().isMark()
+              && !aim.until().hasMark()
               && h.kind() == Event.Kind.FLOAT_SHUTS
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
-      boolean so = h.kind() == kind && !aim.until().isMark();
+      boolean so = h.kind() == kind && !aim.until().hasMark();
       if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
         return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
       }

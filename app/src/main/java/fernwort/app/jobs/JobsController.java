@@ -75,6 +75,34 @@ class JobsController {
     }
   }
 
+  /**
+   * What a person comes for, with the ways to do it on this rig.
+   *
+   * @param title what it is
+   * @param first the ways that are seen at once
+   * @param more the others
+   */
+  record Card(String title, List<Row> first, List<Row> more) {
+
+    private static final List<String> ORDER =
+        List.of("Fill", "Use", "Dump and drain", "Move", "Hot water", "Outside", "Drive and park");
+
+    private static final int SEEN = 3;
+
+    /** Puts the jobs on the cards, in the order in which people ask for them. */
+    static List<Card> of(Map<String, List<Row>> groups) {
+      List<Card> cards = new ArrayList<>();
+      for (String title : ORDER) {
+        List<Row> rows = groups.getOrDefault(title, List.of());
+        if (!rows.isEmpty()) {
+          int seen = Math.min(rows.size() == SEEN + 1 ? SEEN + 1 : SEEN, rows.size());
+          cards.add(new Card(title, rows.subList(0, seen), rows.subList(seen, rows.size())));
+        }
+      }
+      return cards;
+    }
+  }
+
   /** A run in the list. */
   record RunRow(String id, String title, String who, boolean running) {}
 
@@ -95,7 +123,7 @@ class JobsController {
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    model.addAttribute("groups", groups);
+    model.addAttribute("cards", Card.of(groups));
     model.addAttribute("cannot", cannot);
     model.addAttribute(
         "runs",

@@ -59,6 +59,11 @@ public record Question(
    */
   public record Table(String title, List<String> heads, List<List<String>> rows) {}
 
+  /** Tells whether something is told of how a figure came about. */
+  public boolean worked() {
+    return rows.stream().anyMatch(r -> !r.working().isEmpty());
+  }
+
   /** Returns what the answer goes by, in a sentence; empty where nothing is entered or asked. */
   public String assumed() {
     String said =

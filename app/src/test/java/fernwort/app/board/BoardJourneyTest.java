@@ -59,7 +59,7 @@ class BoardJourneyTest {
     page.locator("#begin").click();
     page.locator("#done-1").click();
     COPY.visit("/rigs/samphire/board");
-    assertThat(page.locator("#next li").first())
+    assertThat(page.locator("#next .next-lines li").first())
         .containsText("You are in the middle of: Fill Tank, by hand at Filler neck.");
     page.locator("#next a.button").first().click();
     assertThat(page.locator("h1")).containsText("Fill Tank");

@@ -32,26 +32,26 @@ public record Job(
 
   /** The sorts of job, in the order people meet them. */
   public enum Kind {
-    RUN_FROM_TANK("Run the taps", Is.RUNS_TAPS, Is.FROM_TANK, Is.PRESSES),
-    RUN_FROM_MAINS("Run the taps", Is.RUNS_TAPS, Is.PRESSES),
-    DRAW_OUTSIDE("Run the taps", Is.RUNS_TAPS, Is.OUTSIDE_WATER, Is.PRESSES),
+    RUN_FROM_TANK("Use", Is.RUNS_TAPS, Is.FROM_TANK, Is.PRESSES),
+    RUN_FROM_MAINS("Use", Is.RUNS_TAPS, Is.PRESSES),
+    DRAW_OUTSIDE("Use", Is.RUNS_TAPS, Is.OUTSIDE_WATER, Is.PRESSES),
     FILL_FROM_MAINS("Fill", Is.FROM_MAINS, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
     FILL_ALL("Fill", Is.FROM_MAINS, Is.PUTS_BACK),
     FILL_BY_HAND("Fill", Is.BY_HAND, Is.PUTS_BACK),
     FILL_FROM_JUG("Fill", Is.BY_HAND, Is.PUTS_BACK),
     FILL_FROM_OUTSIDE("Fill", Is.OUTSIDE_WATER, Is.STOPS_AT_A_MARK, Is.PRESSES, Is.PUTS_BACK),
-    MOVE("Move water", Is.MOVES, Is.PRESSES, Is.PUTS_BACK),
-    DELIVER("Move water", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
-    FILTER_AGAIN("Move water", Is.PUTS_BACK),
+    MOVE("Move", Is.MOVES, Is.PRESSES, Is.PUTS_BACK),
+    DELIVER("Move", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
+    FILTER_AGAIN("Move", Is.PUTS_BACK),
     RINSE("Outside", Is.PRESSES),
     HEAT("Hot water", Is.PRESSES),
     RECIRCULATE("Hot water", Is.PRESSES),
     EMPTY_GRAY("Dump and drain", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
     EMPTY_OUT("Dump and drain"),
     SHED("Dump and drain", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
-    DRIVE("On the road", Is.DRIVES_OFF),
-    ARRIVE("On the road", Is.ARRIVES),
-    REST("On the road");
+    DRIVE("Drive and park", Is.DRIVES_OFF),
+    ARRIVE("Drive and park", Is.ARRIVES),
+    REST("Drive and park");
 
     private final String group;
     private final Set<Is> is;

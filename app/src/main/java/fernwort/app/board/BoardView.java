@@ -1,6 +1,7 @@
 package fernwort.app.board;
 
 import fernwort.app.board.layout.BoardLayout;
+import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +34,16 @@ public record BoardView(
     ParkedView parked,
     boolean canUndo,
     boolean canRedo) {
+
+  /** Returns the warnings of something that comes to harm. */
+  public List<Warning> serious() {
+    return warnings.stream().filter(w -> w.severity() != Severity.NOTE).toList();
+  }
+
+  /** Returns what is only worth knowing. */
+  public List<Warning> notes() {
+    return warnings.stream().filter(w -> w.severity() == Severity.NOTE).toList();
+  }
 
   /** Which drawings a screen needs. */
   enum Screen {

@@ -28,6 +28,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** What to do next, beside the Board; fetched once the Board is there, for jobs are planned. */
 @Controller
@@ -81,7 +82,11 @@ class NextController {
   record Bar(String sort, String what, String level, double share, String until) {}
 
   @GetMapping("/rigs/{id}/next")
-  String next(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+  String next(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "true") boolean bars,
+      @ModelAttribute("units") Units units,
+      Model model) {
     OpenRig rig = rigs.open(id);
     State state = states.of(rig).state();
     JobBook book = desk.book(rig);
@@ -98,7 +103,7 @@ class NextController {
             lasts,
             begun.map(run -> Message.kept(run.title())));
     model.addAttribute("rig", id);
-    model.addAttribute("bars", bars(rig, lasts, units));
+    model.addAttribute("bars", bars ? bars(rig, lasts, units) : List.of());
     model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));
     model.addAttribute("lines", advice.stream().map(a -> line(a, begun, units)).toList());
     return "board/next";

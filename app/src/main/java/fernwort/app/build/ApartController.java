@@ -1,5 +1,6 @@
 package fernwort.app.build;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
@@ -23,6 +24,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -43,8 +45,10 @@ class ApartController {
   private final Descriptions rigs;
   private final States states;
   private final JobDesk desk;
+  private final PlanDrawing drawings;
 
-  ApartController(Descriptions rigs, States states, JobDesk desk) {
+  ApartController(Descriptions rigs, States states, JobDesk desk, PlanDrawing drawings) {
+    this.drawings = drawings;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -73,6 +77,9 @@ class ApartController {
     OpenRig open = rigs.open(id);
     Set<String> chosen = chosen(open.rig(), out, place);
     choices(open, chosen, model);
+    model.addAttribute("drawing", drawings.of(open));
+    model.addAttribute(
+        "marks", chosen.stream().collect(Collectors.toMap(part -> part, part -> "out")));
     if (!chosen.isEmpty()) {
       try {
         plan(open, chosen, units, model);

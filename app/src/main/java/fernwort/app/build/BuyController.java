@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Sketch;
 import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.units.Measure;
@@ -46,6 +47,13 @@ class BuyController {
 
   private static final double COIL = 10;
   private static final double STICK = 3;
+
+  /** How high a stick is drawn (share of its length). */
+  private static final double STICK_HIGH = 0.05;
+
+  /** More sticks than this are not drawn. */
+  private static final int MOST_DRAWN = 8;
+
   private static final double KERF = 0.002;
 
   private final Descriptions rigs;
@@ -205,7 +213,7 @@ class BuyController {
                         .collect(Collectors.joining("; ")),
                     trip.show(Measure.LENGTH, stick.rest())));
           }
-          return Question.Answer.tables(
+          return new Question.Answer(
               List.of(
                   new Question.Row(
                       "Buy",
@@ -220,8 +228,45 @@ class BuyController {
                               trip.show(Measure.LENGTH, cutting.waste()),
                               cutting.exact() ? ", fewer do not do" : ""))),
               List.of(
-                  new Question.Table("Cut from each", List.of("number", "pieces", "left"), rows)));
+                  new Question.Table("Cut from each", List.of("number", "pieces", "left"), rows)),
+              List.of(),
+              List.of(sticks(trip, list.sort(), cutting, stock)));
         });
+  }
+
+  /** The sticks under each other, each with its pieces. */
+  private static Sketch sticks(Trip trip, String sort, Cutting cutting, double stock) {
+    double high = stock * STICK_HIGH;
+    List<String> around = new ArrayList<>();
+    List<String> within = new ArrayList<>();
+    int rows = Math.min(MOST_DRAWN, cutting.sticks().size());
+    for (int i = 0; i < rows; i++) {
+      double top = 2 * high * i;
+      around.add(box(0, top, stock, high));
+      double from = 0;
+      for (Cutting.Piece piece : cutting.sticks().get(i).pieces()) {
+        within.add(box(from, top, piece.length(), high));
+        from += piece.length();
+      }
+    }
+    return new Sketch(
+        sort + ", each stick with its cuts",
+        trip.show(Measure.LENGTH, stock),
+        1000 * stock,
+        1000 * 2 * high * rows,
+        String.join("", around),
+        String.join("", within));
+  }
+
+  private static String box(double x, double y, double width, double height) {
+    return String.format(
+        Locale.ROOT,
+        "M%.1f %.1fh%.1fv%.1fh%.1fZ",
+        1000 * x,
+        1000 * y,
+        1000 * width,
+        1000 * height,
+        -1000 * width);
   }
 
   private static double longest(CutList list) {

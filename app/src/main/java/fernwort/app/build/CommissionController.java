@@ -1,5 +1,6 @@
 package fernwort.app.build;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
@@ -47,8 +48,11 @@ class CommissionController {
   private final Descriptions rigs;
   private final QuestionDesk desk;
   private final Waterway waterway;
+  private final PlanDrawing drawings;
 
-  CommissionController(Descriptions rigs, QuestionDesk desk, Waterway waterway) {
+  CommissionController(
+      Descriptions rigs, QuestionDesk desk, Waterway waterway, PlanDrawing drawings) {
+    this.drawings = drawings;
     this.rigs = rigs;
     this.desk = desk;
     this.waterway = waterway;
@@ -59,6 +63,7 @@ class CommissionController {
     Trip trip = desk.trip(id, units);
     desk.show(trip, "kept", List.of(looks(trip), pressure(trip), jugs(trip)), model);
     model.addAttribute("version", trip.open().version());
+    model.addAttribute("drawing", drawings.of(trip.open()));
     model.addAttribute("fits", !timed(trip, trip.form()).isEmpty());
     return "build/commission";
   }

@@ -1,5 +1,6 @@
 package fernwort.app.build;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Waterway;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -50,8 +52,10 @@ class EndsController {
 
   private final Descriptions rigs;
   private final Waterway waterway;
+  private final PlanDrawing drawings;
 
-  EndsController(Descriptions rigs, Waterway waterway) {
+  EndsController(Descriptions rigs, Waterway waterway, PlanDrawing drawings) {
+    this.drawings = drawings;
     this.rigs = rigs;
     this.waterway = waterway;
   }
@@ -90,8 +94,12 @@ class EndsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
     model.addAttribute("rows", rows);
+    List<Told> told = JointCheck.of(rig).stream().map(f -> told(names, f, units)).toList();
+    model.addAttribute("told", told);
+    model.addAttribute("drawing", drawings.of(open));
     model.addAttribute(
-        "told", JointCheck.of(rig).stream().map(f -> told(names, f, units)).toList());
+        "marks",
+        told.stream().collect(Collectors.toMap(Told::part, t -> "△", (first, next) -> first)));
     model.addAttribute(
         "narrow",
         waterway

@@ -87,7 +87,7 @@ record PlanView(
         units.in(Measure.TEMPERATURE, wish.cold())
             - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
     return plan.weakest().isEmpty()
-        ? "any cold: nothing full is left to break"
+        ? "any cold"
         : "%s, %s %s to spare"
             .formatted(
                 units.show(Measure.TEMPERATURE, wish.cold()),

@@ -1,5 +1,6 @@
 package fernwort.app.jobs;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
@@ -13,6 +14,7 @@ import fernwort.core.jobs.find.FillToMark;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.rig.State;
@@ -52,9 +54,17 @@ class JobsController {
   private final JobDesk desk;
   private final JobRuns runs;
   private final RunStore store;
+  private final PlanDrawing drawings;
 
   JobsController(
-      Descriptions rigs, States states, Sleep sleep, JobDesk desk, JobRuns runs, RunStore store) {
+      Descriptions rigs,
+      States states,
+      Sleep sleep,
+      JobDesk desk,
+      JobRuns runs,
+      RunStore store,
+      PlanDrawing drawings) {
+    this.drawings = drawings;
     this.sleep = sleep;
     this.rigs = rigs;
     this.states = states;
@@ -65,6 +75,12 @@ class JobsController {
 
   /** A job in the list: whether it is so already, and what stands in its way, if anything does. */
   record Row(String id, String title, String by, boolean so, String trouble) {
+    /** Returns it without its means where no other row has the same title. */
+    Row among(List<Row> rows) {
+      boolean only = rows.stream().filter(r -> r.title.equals(title)).count() == 1;
+      return only ? new Row(id, title, "", so, trouble) : this;
+    }
+
     static Row of(Plans.Offer offer, boolean so, Units units) {
       return new Row(
           offer.job().id(),
@@ -87,13 +103,14 @@ class JobsController {
     private static final List<String> ORDER =
         List.of("Fill", "Use", "Dump and drain", "Move", "Hot water", "Outside", "Drive and park");
 
-    private static final int SEEN = 3;
+    private static final int SEEN = 2;
 
     /** Puts the jobs on the cards, in the order in which people ask for them. */
     static List<Card> of(Map<String, List<Row>> groups) {
       List<Card> cards = new ArrayList<>();
       for (String title : ORDER) {
-        List<Row> rows = groups.getOrDefault(title, List.of());
+        List<Row> all = groups.getOrDefault(title, List.of());
+        List<Row> rows = all.stream().map(row -> row.among(all)).toList();
         if (!rows.isEmpty()) {
           int seen = Math.min(rows.size() == SEEN + 1 ? SEEN + 1 : SEEN, rows.size());
           cards.add(new Card(title, rows.subList(0, seen), rows.subList(seen, rows.size())));
@@ -148,8 +165,26 @@ class JobsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("job", view(rig, job, units));
+    State now = states.of(rig).state();
+    model.addAttribute("drawing", drawings.of(rig, now));
+    model.addAttribute("numbers", numbers(desk.plan(rig, job, now)));
     model.addAttribute("asleep", sleep.beforeUse(rig).map(units::say).orElse(""));
     return "jobs/job";
+  }
+
+  /** The numbers of the steps at each part, for the drawing. */
+  private static Map<String, String> numbers(Plan plan) {
+    Map<String, String> numbers = new LinkedHashMap<>();
+    for (int i = 0; i < plan.steps().size(); i++) {
+      String number = Integer.toString(i + 1);
+      String part =
+          switch (plan.steps().get(i)) {
+            case Step.Move move -> move.part();
+            case Step.Wait wait -> wait.until().part();
+          };
+      numbers.merge(part, number, (first, next) -> first + "·" + next);
+    }
+    return numbers;
   }
 
   /** The same job, filling no further than to a mark. */

@@ -175,12 +175,16 @@ class CareController {
         Optional<Instant> month = Optional.of(now.plus(Duration.ofDays(MONTH)));
         diary.add(rig, new Entry.Upkeep(u.subject(), month, "not known when"), now, who);
       } else {
-        Instant at = day(u.what(), date, now);
+        Instant done = day(u.what(), date, now);
+        // What is older is due in any case, and would not be looked at.
+        Instant oldest = now.minus(MEMORY).plus(Duration.ofDays(1));
+        boolean old = done.isBefore(oldest);
+        String note = old ? "last done " + date : "";
         Entry.What what =
             tank
-                ? new Entry.Sanitize(u.subject(), "")
-                : new Entry.Upkeep(u.subject(), Optional.empty(), "");
-        diary.add(rig, what, at, who);
+                ? new Entry.Sanitize(u.subject(), note)
+                : new Entry.Upkeep(u.subject(), Optional.empty(), note);
+        diary.add(rig, what, old ? oldest : done, who);
       }
     }
     return "redirect:/rigs/" + id + "/log/upkeep";

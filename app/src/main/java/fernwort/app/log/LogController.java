@@ -21,6 +21,7 @@ import fernwort.core.rig.Part;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -70,7 +71,18 @@ class LogController {
   }
 
   /** A tank as the quick forms show it. */
-  record Tank(String id, String label, String last, boolean fresh, List<Integer> steps) {}
+  record Tank(String id, String label, String last, boolean fresh, List<Integer> steps) {
+
+    /** Returns what the gauge says at a step: Empty, a fraction, Full. */
+    public String word(int step) {
+      int full = steps.size() - 1;
+      if (step == 0 || step == full) {
+        return step == 0 ? "Empty" : "Full";
+      }
+      int common = BigInteger.valueOf(step).gcd(BigInteger.valueOf(full)).intValue();
+      return step / common + "/" + full / common;
+    }
+  }
 
   @GetMapping("/rigs/{id}/log")
   String log(

@@ -47,9 +47,11 @@ public record Trip(
     return new Chart.Axis(name, units.unit(measure).sign());
   }
 
-  /** Returns SI values in the person's unit. */
+  /** Returns SI values in the person's unit; what is not finite stays a gap. */
   public List<Double> in(Measure measure, List<Double> si) {
-    return si.stream().map(value -> units.in(measure, value)).toList();
+    return si.stream()
+        .map(value -> Double.isFinite(value) ? units.in(measure, value) : value)
+        .toList();
   }
 
   public String label(String part) {

@@ -1,5 +1,6 @@
 package fernwort.app.sizing;
 
+import fernwort.app.questions.Chart;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
@@ -9,6 +10,7 @@ import fernwort.core.bench.NarrowFitting;
 import fernwort.core.bench.WasteLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Line;
@@ -48,8 +50,8 @@ final class PumpPage {
     }
     List<Question> questions = new ArrayList<>();
     if (figures.isPresent()) {
-      questions.add(page.fixtures(form, figures.get()));
       questions.add(page.duty(figures.get()));
+      questions.add(page.fixtures(form, figures.get()));
       questions.add(page.lines(figures.get()));
       questions.add(page.cycling(figures.get()));
     } else {
@@ -158,7 +160,7 @@ final class PumpPage {
         "Plates are typical sizes, not products: read the one on the pump you can get. A stronger pump"
             + " needs thicker cable and its own fuse, and a regulator where fittings hold less.",
         () ->
-            Question.Answer.tables(
+            new Question.Answer(
                 rows,
                 List.of(
                     new Question.Table(
@@ -171,7 +173,46 @@ final class PumpPage {
                                     pressure(t.pressure()),
                                     flow(t.total()),
                                     worst(t)))
-                            .toList()))));
+                            .toList())),
+                curve(need)));
+  }
+
+  /** What the supply pump adds over its flow, and what the taps need. */
+  private List<Chart> curve(PumpAndLines.Need need) {
+    Optional<Driven> pump =
+        trip.rig().parts().stream()
+            .filter(p -> p.kind().is(Purpose.SUPPLIES))
+            .map(p -> (Driven) p.kind())
+            .findFirst();
+    if (pump.isEmpty()) {
+      return List.of();
+    }
+    double most = trip.units().in(Measure.FLOW, Math.max(pump.get().freeFlow(), need.flow()));
+    List<Double> at = Chart.with(Chart.rounds(most), trip.units().in(Measure.FLOW, need.flow()));
+    double free = trip.units().in(Measure.FLOW, pump.get().freeFlow());
+    double shut = pump.get().shutOffPressure();
+    double wanted = trip.units().in(Measure.FLOW, need.flow());
+    return List.of(
+        new Chart(
+            "What the pump gives and what the taps need",
+            new Chart.Axis("flow", trip.units().unit(Measure.FLOW).sign()),
+            new Chart.Axis("pressure", trip.units().unit(Measure.PRESSURE).sign()),
+            at,
+            List.of(
+                new Chart.Course(
+                    "the pump gives",
+                    Chart.Style.EXPECTED,
+                    trip.in(
+                        Measure.PRESSURE,
+                        Chart.over(at, q -> q > free ? Double.NaN : shut * (1 - q / free)))),
+                new Chart.Course(
+                    "the taps need",
+                    Chart.Style.DOTS,
+                    trip.in(
+                        Measure.PRESSURE,
+                        Chart.over(
+                            at,
+                            q -> Math.abs(q - wanted) < 1e-9 ? need.pressure() : Double.NaN))))));
   }
 
   private static String worst(PumpAndLines.Trial trial) {

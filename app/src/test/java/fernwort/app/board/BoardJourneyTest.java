@@ -137,7 +137,8 @@ class BoardJourneyTest {
   void habitsChangeHowLongTheWaterLastsAndShowTheirWorking() {
     visit("/rigs/tern/board");
     String before = page.locator(".lasts strong").textContent();
-    page.locator(".lasts summary").click();
+    page.locator(".lasts > summary").click();
+    page.locator(".lasts details summary").click();
     assertThat(page.locator(".lasts .sum").first()).containsText("Fore fresh holds 48 L");
     page.locator("#people").fill("4");
     page.locator(".lasts button[type=submit]").click();

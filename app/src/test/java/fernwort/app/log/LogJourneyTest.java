@@ -163,8 +163,15 @@ class LogJourneyTest {
     assertThat(page.locator("#reached")).containsText("Main fresh");
     assertThat(page.locator("#reached")).containsText("Run ");
     COPY.visit("/rigs/" + rig + "/log/upkeep");
+    assertThat(page.locator("[data-answer]")).hasText("Say once when these were last done.");
+    page.locator("#due-sediment input").fill("2020-01-31");
+    page.locator("#due-main input").fill("2020-01-31");
+    page.locator("#due-leaks input").fill("2020-01-31");
+    COPY.load(page.locator("#asked button")::click);
+    assertThat(page.locator("#asked")).hasCount(0);
     COPY.load(page.locator("#due-sediment button").first()::click);
     COPY.visit("/rigs/" + rig + "/log/upkeep");
+    page.locator("#later > summary").click();
     assertThat(page.locator("#due-sediment")).containsText("by 20");
     page.locator("#due-main form[action*=chores] button").click();
     assertThat(page.locator("h1")).containsText("Sanitize");

@@ -82,7 +82,8 @@ class PagesTest {
           .filter(e => e.type !== 'hidden' && shown(e))
           .map(e => e.getBoundingClientRect())
           .filter(r => at && r.bottom <= at.top + 1).length;
-        const act = [...document.querySelectorAll('main .button, main [role=button], main button')]
+        const act = [...document.querySelectorAll(
+          'main .button, main .tool, main [role=button], main button, main summary, main .job-link, main input')]
           .filter(shown)
           .some(e => seen(e.getBoundingClientRect()));
         return {
@@ -96,6 +97,13 @@ class PagesTest {
           wide: document.documentElement.scrollWidth > innerWidth,
         };
       }
+      """;
+
+  /** What is worked out later has come. */
+  private static final String READY =
+      """
+      () => !document.querySelector('[data-patient]')
+        && (!document.querySelector('#next') || document.querySelector('#next [data-answer]'))
       """;
 
   @RegisterExtension static final InBrowser COPY = new InBrowser();
@@ -121,7 +129,7 @@ class PagesTest {
     Map<String, Measured> all = new LinkedHashMap<>();
     PAGES.forEach((name, path) -> {
       COPY.visit("/rigs/marginalia/" + path);
-      COPY.page().waitForFunction("() => !document.querySelector('[data-patient]')");
+      COPY.page().waitForFunction(READY);
       all.put(name, Measured.of(COPY.page()));
     });
     return all;

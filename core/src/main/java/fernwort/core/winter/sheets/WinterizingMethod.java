@@ -3,19 +3,19 @@ package fernwort.core.winter.sheets;
 /** The ways people take a rig through the winter. */
 public enum WinterizingMethod {
   FALL(
-      "Drain by gravity and leave everything open",
+      "Drain by gravity",
       "No tools, nothing to buy. Low spots keep what the list says.",
       "Pipes that fall to drains, an hour's time, no compressor."),
   AIR(
-      "Drain, then blow out with air",
+      "Drain and blow out",
       "Clears low spots and check valves. Needs a compressor or a strong hand pump, and patience.",
       "Pipes with low spots. Watch the pressure."),
   ANTIFREEZE(
-      "Drain, then fill with antifreeze",
+      "Drain and antifreeze",
       "Pump, valves and traps are safe to a known cold. Costs antifreeze, and flushing in spring.",
       "Pumps that must not run dry, hard winters, no compressor."),
   MIX(
-      "Combined: drain, with antifreeze where it helps",
+      "Combined",
       "Pipes by gravity or air, traps with antifreeze or open; nothing in the drinking lines.",
       "Most rigs: pipes that fall, traps that cannot be opened.");
 

@@ -3,7 +3,13 @@
 const charts = (() => {
   const drawn = new WeakMap();
   const HEIGHT = 190;
-  const DASHES = { "chart-low": [2, 5], "chart-high": [9, 5], "chart-limit": [12, 4] };
+  const DASHES = {
+    "chart-low": [2, 5],
+    "chart-high": [9, 5],
+    "chart-limit": [12, 4],
+    "chart-dashed": [6, 3],
+    "chart-broken": [12, 4, 2, 4],
+  };
 
   /** What a figure draws: {at, courses: [{name, values}], strokes}; the table's, if nobody gave any. */
   function numbers(figure) {
@@ -31,6 +37,9 @@ const charts = (() => {
     return value.toFixed(Math.min(3, Math.max(0, digits)));
   }
 
+  const clock = (hours) =>
+    `${String(Math.floor(hours % 24)).padStart(2, "0")}:${String(Math.round((hours % 1) * 60)).padStart(2, "0")}`;
+
   const round = (value) => (value === null ? "" : String(Number(value.toPrecision(6))));
 
   function span(seconds) {
@@ -54,6 +63,7 @@ const charts = (() => {
     const ink = style.color;
     const edge = getComputedStyle(plot).borderTopColor;
     const timed = figure.dataset.acrossUnit === "time";
+    const clocked = figure.dataset.acrossUnit === "clock";
     const font = `12px ${style.fontFamily}`;
     const axis = (label, more) => ({
       label,
@@ -75,6 +85,9 @@ const charts = (() => {
         axis(figure.dataset.across, {
           size: 34,
           ...(timed ? { incrs: SPANS, values: (_, at) => at.map(span), space: 70 } : {}),
+          ...(clocked
+            ? { incrs: [1, 2, 3, 6, 12], values: (_, at) => at.map(clock), space: 60 }
+            : {}),
         }),
         axis(figure.dataset.up, { size: 46 }),
       ],
@@ -131,7 +144,9 @@ const charts = (() => {
     const where =
       acrossUnit === "time"
         ? `after ${span(data.at[index])}`
-        : withUnit(`${across.split(",")[0]} ${data.shownAt[index]}`, acrossUnit);
+        : acrossUnit === "clock"
+          ? `at ${data.shownAt[index]}`
+          : withUnit(`${across.split(",")[0]} ${data.shownAt[index]}`, acrossUnit);
     const values = data.courses.map(
       (c) => `${c.name} ${withUnit(c.shown?.[index] ?? rounded(c.values[index]), upUnit)}`,
     );

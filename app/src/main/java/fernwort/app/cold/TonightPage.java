@@ -17,8 +17,10 @@ import fernwort.core.rig.Place;
 import fernwort.core.say.Refusal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -276,6 +278,12 @@ final class TonightPage {
             .toList());
   }
 
+  /** The hour of the day at which the night begins. */
+  private static final int BEGINS = 18;
+
+  private static final List<Chart.Style> PLACES =
+      List.of(Chart.Style.EXPECTED, Chart.Style.HIGH, Chart.Style.DASHED, Chart.Style.BROKEN);
+
   private Chart chart(FreezeForecast.Asked asked) {
     List<Double> hours = new ArrayList<>();
     for (double t = 0; t <= asked.outside().length(); t += HOUR) {
@@ -289,24 +297,41 @@ final class TonightPage {
             Chart.Style.LIMIT,
             trip.units().in(Measure.TEMPERATURE, ColdWater.ZERO),
             hours.size()));
+    // Places that share the warmth share a course.
+    Map<String, List<Place>> alike = new LinkedHashMap<>();
     for (Place place : trip.rig().places()) {
-      double share = Shelter.share(trip.rig(), place);
       if (trip.rig().parts().stream().anyMatch(p -> p.place().equals(place.id()))) {
         String guess = place.warmth().isEmpty() ? ", guessed" : "";
-        courses.add(
-            course(
-                String.format(Locale.ROOT, "%s (%.0f %%%s)", place.label(), 100 * share, guess),
-                Chart.Style.UPON,
-                FreezeForecast.place(trip.network(), place, asked),
-                hours));
+        double share = 100 * Shelter.share(trip.rig(), place);
+        alike
+            .computeIfAbsent(
+                String.format(Locale.ROOT, "%.0f %%%s", share, guess), k -> new ArrayList<>())
+            .add(place);
       }
+    }
+    int drawn = 0;
+    for (Map.Entry<String, List<Place>> group : alike.entrySet()) {
+      List<String> names = group.getValue().stream().map(Place::label).toList();
+      courses.add(
+          course(
+              "%s (%s)".formatted(named(names), group.getKey()),
+              PLACES.get(drawn++ % PLACES.size()),
+              FreezeForecast.place(trip.network(), group.getValue().getFirst(), asked),
+              hours));
     }
     return new Chart(
         "Temperature of each place through the night",
-        new Chart.Axis("hours after 18:00", "h"),
+        Chart.Axis.clock("time"),
         trip.axis("temperature", Measure.TEMPERATURE),
-        hours,
+        hours.stream().map(h -> h + BEGINS).toList(),
         courses);
+  }
+
+  /** The first of some places, and how many more. */
+  private static String named(List<String> names) {
+    return names.size() < 3
+        ? String.join(", ", names)
+        : names.getFirst() + " and " + (names.size() - 1) + " more places";
   }
 
   private Chart.Course course(String name, Chart.Style style, Curve curve, List<Double> hours) {

@@ -39,9 +39,21 @@ public record Chart(
    */
   public record Axis(String name, String unit) {
 
+    /** The unit of an axis whose numbers are hours since some midnight, told as on a clock. */
+    private static final String CLOCK = "clock";
+
+    /** Returns an axis of clock times. */
+    public static Axis clock(String name) {
+      return new Axis(name, CLOCK);
+    }
+
+    boolean isClock() {
+      return unit.equals(CLOCK);
+    }
+
     /** Returns the name with the unit behind it. */
     public String title() {
-      return unit.isEmpty() ? name : name + ", " + unit;
+      return unit.isEmpty() || isClock() ? name : name + ", " + unit;
     }
   }
 
@@ -52,6 +64,10 @@ public record Chart(
     HIGH,
     /** One of several that lie upon each other. */
     UPON,
+    /** One more, told from the others by its dashes. */
+    DASHED,
+    /** And one more. */
+    BROKEN,
     /** Single looks, as dots. */
     DOTS,
     /** What the others should stay below. */
@@ -87,13 +103,20 @@ public record Chart(
     return IntStream.range(0, at.size())
         .mapToObj(i ->
             new Row(
-                cell(at.get(i), at.getLast()),
+                across.isClock() ? clock(at.get(i)) : cell(at.get(i), at.getLast()),
                 courses.stream().map(c -> cell(c.values().get(i), highest(c))).toList()))
         .toList();
   }
 
   private static double highest(Course course) {
     return course.values().stream().filter(Double::isFinite).mapToDouble(Math::abs).max().orElse(1);
+  }
+
+  private static Cell clock(double hours) {
+    long minutes = Math.round(60 * hours);
+    return new Cell(
+        String.format(Locale.ROOT, "%02d:%02d", minutes / 60 % 24, minutes % 60),
+        Double.toString(hours));
   }
 
   private static Cell cell(double value, double highest) {

@@ -21,6 +21,14 @@ import org.junit.jupiter.api.extension.RegisterExtension;
  */
 class PagesTest {
 
+  private static final Path DOCUMENT = Path.of("..", "docs", "pages.md");
+
+  private static final Path NEW = Path.of("target", "pages.md");
+
+  private static final String TABLE =
+      "| page | words | height | picture | answer | fields before | phone: height | answer | act |\n"
+          + "|---|---|---|---|---|---|---|---|---|\n";
+
   /** The pages of the rail and of the tabs, by their name. */
   private static final Map<String, String> PAGES = new LinkedHashMap<>();
 
@@ -125,6 +133,10 @@ class PagesTest {
     }
   }
 
+  private static List<String> names(List<String> rows) {
+    return rows.stream().map(row -> row.split("[|]")[1].strip()).toList();
+  }
+
   private static Map<String, Measured> measured() {
     Map<String, Measured> all = new LinkedHashMap<>();
     PAGES.forEach((name, path) -> {
@@ -158,8 +170,13 @@ class PagesTest {
                   hand.seen() ? "yes" : "",
                   hand.act() ? "yes" : ""));
     });
-    Files.createDirectories(Path.of("target"));
-    Files.writeString(Path.of("target", "pages.md"), String.join("\n", rows) + "\n");
+    String text = Files.readString(DOCUMENT);
+    int table = text.indexOf(TABLE) + TABLE.length();
+    Files.createDirectories(NEW.getParent());
+    Files.writeString(NEW, text.substring(0, table) + String.join("\n", rows) + "\n");
+    assertThat(names(text.substring(table).lines().toList()))
+        .as("look at app/target/pages.md; if it is right, copy it to docs")
+        .isEqualTo(names(rows));
 
     assertThat(desk)
         .allSatisfy((name, at) -> {

@@ -242,7 +242,7 @@ class ApiController {
 
   @GetMapping("/rigs/{id}/flows")
   @Operation(
-      summary = "The steady flow with the handles as they stand, filters as used as the log tells")
+      summary = "The steady flow with the handles as they are, filters as used as the log tells")
   FlowAnswer flows(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     return FlowAnswer.of(rig.hydraulics(), states.of(rig).state());

@@ -48,7 +48,7 @@ class ApiProblems {
   @ExceptionHandler
   ResponseEntity<Failure> invalid(InvalidRigException e) {
     return ResponseEntity.status(HttpStatus.UNPROCESSABLE_CONTENT)
-        .body(new Failure("The file was not taken in; nothing was changed.", e.problems()));
+        .body(new Failure("The file was not imported; nothing was changed.", e.problems()));
   }
 
   @ExceptionHandler

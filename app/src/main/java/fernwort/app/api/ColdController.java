@@ -147,7 +147,7 @@ class ColdController {
   record Woken(List<Stepped> steps, double seconds, List<String> notes) {}
 
   @GetMapping("/spring")
-  @Operation(summary = "How the rig is woken from how the autumn left it, step by step")
+  @Operation(summary = "How the rig is de-winterized from how the autumn left it, step by step")
   Woken spring(@PathVariable String id) {
     WinterPlan plan = winters.spring(rigs.open(id));
     return new Woken(

@@ -85,7 +85,7 @@ class JobsApiController {
   }
 
   @GetMapping("/{job}/slips")
-  @Operation(summary = "What every single slip of a job leads to, the worst first")
+  @Operation(summary = "What every single mistake in a job leads to, the worst first")
   List<Slip> slips(@PathVariable String id, @PathVariable String job) {
     OpenRig rig = rigs.open(id);
     return desk.slips(rig, job, states.of(rig).state());

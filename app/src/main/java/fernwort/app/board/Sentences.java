@@ -62,7 +62,7 @@ final class Sentences {
     String from = list(sources.stream().map(this::source).distinct().toList());
     String to = list(ends.stream().map(this::end).distinct().toList());
     return switch (drive.kind()) {
-      case MAINS -> "The mains push water to " + to + ".";
+      case MAINS -> "Mains water pushes water to " + to + ".";
       case PUMP ->
           "%s draws from %s and pushes to %s.".formatted(label(drive.pump().orElse("")), from, to);
       case FALL ->

@@ -125,7 +125,7 @@ class CommissionController {
     looks.add(
         new Field.Option(
             "photo", "Photographs of every place, before panels go on, with the tags"));
-    looks.add(new Field.Option("sanitized", "Flushed and sanitized, under Log, Upkeep"));
+    looks.add(new Field.Option("sanitized", "Flushed and sanitized, under Log, Maintenance"));
     List<String> done = form.ticks("commission", looks);
     return Question.of(
         "looks",

@@ -268,7 +268,7 @@ class ColdPages {
     return Arrays.stream(WinterizingMethod.values())
         .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(school))
         .findFirst()
-        .orElseThrow(() -> new Refusal("There is no school “%s”; pick one".formatted(school)));
+        .orElseThrow(() -> new Refusal("There is no method “%s”; pick one".formatted(school)));
   }
 
   @PostMapping("/school/{school}/begin")

@@ -65,7 +65,7 @@ class Reminders {
             "spring",
             next(today, Month.APRIL, 1),
             "Wake " + name,
-            "Under Cold, Spring: close, flush, look, sanitize, fill."));
+            "Under Winter, De-winterize: close, flush, look, sanitize, fill."));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
         .header(

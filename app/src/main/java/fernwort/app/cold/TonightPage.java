@@ -82,7 +82,7 @@ final class TonightPage {
         "tonight",
         "Which part freezes first tonight",
         form,
-        "Reckoned from the warmth each place keeps (a guess of 60 % inside and none under the floor"
+        "Worked out from the warmth each place keeps (a guess of 60 % inside and none under the floor"
             + " until you enter yours under Rig, or measure it with two thermometers: share = (place −"
             + " outside) ÷ (inside − outside)). Leave the gray valve open in frost only where local"
             + " rules permit it; gas heaters need air, and licensed hands.",

@@ -33,8 +33,8 @@ final class FillPage implements GuidePage {
     for (Tank tank : answers.tanks(Contents.FRESH)) {
       String t = tank.id() + "-";
       List<Field> fields = new ArrayList<>();
-      fields.add(tick(tank, Fill.NECK, "Through a neck with a cap"));
-      fields.add(tick(tank, Fill.JUG, "From a jug, poured into the neck"));
+      fields.add(tick(tank, Fill.NECK, "Through a filler with a cap"));
+      fields.add(tick(tank, Fill.JUG, "From a jug, poured into the filler"));
       fields.add(tick(tank, Fill.MAINS, "From the hose inlet, under pressure"));
       fields.add(tick(tank, Fill.FLOAT, "From the hose inlet, with a float that shuts"));
       List<Field.Option> others = others(answers, tank);
@@ -46,15 +46,15 @@ final class FillPage implements GuidePage {
                 tank.from().orElse(""),
                 others));
       }
-      fields.add(Field.spot(t + "neck", "Where its neck is", FilledPage.spot(tank.neck())));
+      fields.add(Field.spot(t + "neck", "Where its filler is", FilledPage.spot(tank.neck())));
       fields.add(
           GuidePage.amount(
               t + "neck-height",
-              "The neck above the ground",
+              "The filler above the ground",
               units,
               Measure.LENGTH,
               tank.neckHeight(),
-              "Left as it is where there is no neck."));
+              "Left as it is where there is no filler."));
       cards.add(new Card(tank.id(), tank.label() + " is filled", "Tick all that apply.", fields));
     }
     Mains mains = answers.mains();
@@ -135,7 +135,7 @@ final class FillPage implements GuidePage {
             sheet.spot(t + "neck", was.neck()),
             sheet.amount(
                 t + "neck-height",
-                was.label() + ", neck",
+                was.label() + ", filler",
                 Measure.LENGTH,
                 was.neckHeight(),
                 0.1,

@@ -91,7 +91,7 @@ final class PumpQuestions implements GuidePage {
                     "manifolds",
                     "Each tap has a line of its own from a manifold",
                     pump.manifolds(),
-                    "Otherwise one line goes from tap to tap, with tees."))));
+                    "Else one line goes from tap to tap, with tees."))));
   }
 
   private static Field filter(Pump pump, Filter.Grade grade, String label) {

@@ -85,7 +85,7 @@ final class VentsPage implements GuidePage {
   private static String words(TankPort port, RigAnswers answers) {
     return switch (port.id()) {
       case "vent" -> "vent";
-      case "neck" -> "filler neck";
+      case "neck" -> "tank filler";
       case "mains" -> "from mains water";
       case "feed" -> "to the pump";
       case "drain" -> "drain";

@@ -164,7 +164,7 @@ record BudgetView(
       return "It reaches %s, in nine of ten cases or more.".formatted(words);
     }
     if (ends.expected() >= at) {
-      return "It reaches %s more likely than not; one in ten ends by %s."
+      return "It reaches %s likely; at the earliest it ends %s."
           .formatted(words, When.hour(ends.low()));
     }
     return ends.high() >= at
@@ -295,14 +295,12 @@ record BudgetView(
     }
     List<Range> ahead = times.stream().map(t -> t >= now ? learnt.at(t) : seen(looks, t)).toList();
     courses.add(
-        course(
-            "one in ten below", Chart.Style.LOW, ahead.stream().map(Range::low).toList(), units));
+        course("low, likely", Chart.Style.LOW, ahead.stream().map(Range::low).toList(), units));
     courses.add(
         course(
             "expected", Chart.Style.EXPECTED, ahead.stream().map(Range::expected).toList(), units));
     courses.add(
-        course(
-            "one in ten above", Chart.Style.HIGH, ahead.stream().map(Range::high).toList(), units));
+        course("high, likely", Chart.Style.HIGH, ahead.stream().map(Range::high).toList(), units));
     return new Chart(
         title,
         new Chart.Axis("days from now", ""),

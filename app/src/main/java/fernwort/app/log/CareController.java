@@ -334,7 +334,7 @@ class CareController {
             budget, Budget.fresh(rig.network(), states.parked(rig)), number(typed, "days", "Days"));
     List<String> rows = new ArrayList<>();
     rows.add(
-        "For %s days %s are used, by the high end of what you use; %s are there: %s to haul."
+        "For %s days %s are used, by the high end of what you use; %s are there: %s to fetch."
             .formatted(
                 typed.getOrDefault("days", ""),
                 units.show(Measure.VOLUME, need.used()),

@@ -193,7 +193,7 @@ final class DiaryCsv {
       throw new UncheckedIOException(e);
     }
     if (all.isEmpty()) {
-      throw new Refusal("The file has no rows under its header; nothing was taken in");
+      throw new Refusal("The file has no rows under its header; nothing was imported");
     }
     return all;
   }
@@ -217,7 +217,7 @@ final class DiaryCsv {
 
     Refusal refused(String column, String why) {
       return new Refusal(
-          "Line %s, “%s”: %s. Nothing was taken in"
+          "Line %s, “%s”: %s. Nothing was imported"
               .formatted(line.getStartingLineNumber(), column, why));
     }
 
@@ -282,7 +282,7 @@ final class DiaryCsv {
       String line = "Line " + row.line().getStartingLineNumber();
       throw e.getMessage().startsWith("Line ")
           ? e
-          : new Refusal("%s: %s. Nothing was taken in".formatted(line, e.getMessage()));
+          : new Refusal("%s: %s. Nothing was imported".formatted(line, e.getMessage()));
     }
   }
 

@@ -138,7 +138,7 @@ class GaugesController {
     return Question.Answer.tables(
         List.of(
             new Question.Row(
-                "A look is off by",
+                "A reading is off by",
                 trip.show(Measure.VOLUME, curve.doubt()),
                 "root of the mean square from the curve"),
             new Question.Row(

@@ -196,7 +196,7 @@ class DescribeController {
             .filter(f -> f.key().equals(finding) && f.change().isPresent())
             .findFirst()
             .orElseThrow(() ->
-                new Refusal("That finding is gone, or cannot be mended with a click; look again"));
+                new Refusal("That finding is gone, or cannot be fixed with a click; look again"));
     return step(
         new Hand(id, version, who),
         new Alteration.Mended(

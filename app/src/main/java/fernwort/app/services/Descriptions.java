@@ -94,7 +94,7 @@ public class Descriptions {
    * @throws fernwort.core.rig.InvalidRigException with every fault, when it is no sound rig
    */
   public String add(byte[] file, String who) {
-    return add(format.read(file), who, "Taken in from a file");
+    return add(format.read(file), who, "Imported from a file");
   }
 
   /** Keeps a new rig and returns its address. */

@@ -96,7 +96,7 @@ public class JobDesk {
     return slips(rig, job, from, PATIENCE)
         .orElseThrow(() ->
             new TooBusy(
-                "The slips are still being tried. Nothing is lost; ask again in a moment."));
+                "The mistakes are still being tried. Nothing is lost; ask again in a moment."));
   }
 
   /** The same, if it has been tried within some time; otherwise the trying goes on. */

@@ -232,7 +232,7 @@ public class Sleep {
                   .sorted()
                   .toList();
           return Message.of(
-              "It is winterized{}. Its lines take {} before water comes. Wake it"
+              "It is winterized{}. Its lines take {} before water comes. De-winterize it"
                   + " first, under Winter, De-winterize.",
               off.isEmpty() ? "" : "; off, out or half way: " + String.join(", ", off),
               Amount.volume(now.dry(rig.network()).all()));

@@ -50,7 +50,7 @@ public class SlipBench implements DisposableBean {
       threads.execute(awaited);
     } catch (RejectedExecutionException e) {
       throw new TooBusy(
-          "Many slips are being tried already. Nothing is lost; ask again in a moment.");
+          "Many mistakes are being tried already. Nothing is lost; ask again in a moment.");
     }
     awaited.endWhenNobodyLooks();
     return awaited;

@@ -59,7 +59,7 @@ final class PumpPage {
       questions.add(
           Question.of(
               "fixtures",
-              "At the fixtures",
+              "At the taps",
               form,
               "",
               () -> {
@@ -98,7 +98,7 @@ final class PumpPage {
             .toList();
     return Question.of(
         "fixtures",
-        "At the fixtures",
+        "At the taps",
         form,
         "With none ticked, the two that take most in the house are opened together. Handles as they"
             + " stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
@@ -165,7 +165,7 @@ final class PumpPage {
                 List.of(
                     new Question.Table(
                         "Other pumps on these lines, %s open".formatted(names(figures.together())),
-                        List.of("free flow", "cut-out", "gives together", "worst fixture gets"),
+                        List.of("free flow", "cut-out", "gives together", "worst tap gets"),
                         figures.pumps().stream()
                             .map(t ->
                                 List.of(
@@ -210,9 +210,7 @@ final class PumpPage {
                     Chart.Style.DOTS,
                     trip.in(
                         Measure.PRESSURE,
-                        Chart.over(
-                            at,
-                            q -> Math.abs(q - wanted) < 1e-9 ? need.pressure() : Double.NaN))))));
+                        Chart.over(at, q -> q == wanted ? need.pressure() : Double.NaN))))));
   }
 
   private static String worst(PumpAndLines.Trial trial) {
@@ -250,7 +248,7 @@ final class PumpPage {
         "lines",
         "Which pipe size is enough",
         trip.form(),
-        "Bores are inside diameters, as water meets them; pipe is often sold by its outside.",
+        "Inside diameters, as water meets them; pipe is often sold by its outside.",
         () ->
             Question.Answer.tables(
                 List.of(),
@@ -260,8 +258,8 @@ final class PumpPage {
                     new Question.Table(
                         "One size up", List.of("line", "bore", "gives together", "worst"), wider),
                     new Question.Table(
-                        "The whole way at one bore",
-                        List.of("bore", "gives together", "worst fixture gets"),
+                        "The whole way at one size",
+                        List.of("bore", "gives together", "worst tap gets"),
                         bores))));
   }
 
@@ -347,10 +345,15 @@ final class PumpPage {
 
   private Question narrow() {
     Form form = trip.form();
-    double bore = form.amount("fitting-line", "Bore of the line", Measure.LENGTH, 0.013, "");
+    double bore =
+        form.amount("fitting-line", "Inside diameter of the line", Measure.LENGTH, 0.013, "");
     double fitting =
         form.amount(
-            "fitting-bore", "Bore of the fitting", Measure.LENGTH, 0.009, "Look through it.");
+            "fitting-bore",
+            "Inside diameter of the fitting",
+            Measure.LENGTH,
+            0.009,
+            "Look through it.");
     double flow = form.amount("fitting-flow", "Flow", Measure.FLOW, 10e-3 / 60, "");
     double count = form.number("fitting-count", "How many of them", 2, "", "");
     return Question.of(
@@ -387,7 +390,7 @@ final class PumpPage {
         () -> {
           List<List<String>> rows = WasteLine.of(trip.network()).stream().map(this::drain).toList();
           if (rows.isEmpty()) {
-            throw new Refusal("No fixture's waste is joined to a line");
+            throw new Refusal("No tap's waste is joined to a line");
           }
           return Question.Answer.tables(
               List.of(),

@@ -112,7 +112,7 @@ final class SupplyPage {
             "Gravity fill takes",
             Measure.FLOW,
             15 * LITRES_PER_MINUTE,
-            "Until it spits; an estimate for a 38 mm neck.");
+            "Until it spits; an estimate for a 38 mm filler.");
     double jug = form.amount("fill-jug", "A jug holds", Measure.VOLUME, 10e-3, "");
     double seconds =
         form.number(

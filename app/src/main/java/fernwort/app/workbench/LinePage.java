@@ -60,7 +60,7 @@ final class LinePage {
         form.table(
             "piece",
             "Pieces, in the order of the water",
-            "A row for each bore on the way; how many of each stand in it.",
+            "A row for each size on the way; how many of each stand in it.",
             PIECE,
             USUAL);
     return Question.of(
@@ -84,9 +84,7 @@ final class LinePage {
                     .formatted(trip.show(Measure.PRESSURE, line.pressure())))),
         List.of(
             new Question.Table(
-                "Piece by piece",
-                List.of("piece", "takes", "share", "one bore more gives"),
-                rows)));
+                "Piece by piece", List.of("piece", "takes", "share", "one size up gives"), rows)));
   }
 
   private List<String> row(PiecedLine line, int index) {
@@ -137,7 +135,7 @@ final class LinePage {
         "timed",
         "A timed jug against the model",
         form,
-        "Handles as they stand on the Board, this tap alone opened cold, supply pumps on. The model"
+        "Handles as they are on the Board, this tap alone opened cold, supply pumps on. The model"
             + " does not know kinks, scale or a weak battery: that is what the difference is for.",
         () -> {
           if (chosen.isEmpty() || seconds.isEmpty()) {

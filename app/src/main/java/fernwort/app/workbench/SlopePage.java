@@ -176,7 +176,8 @@ final class SlopePage {
                 "drain-tank",
                 "Tank",
                 tanks.stream().map(t -> new Field.Option(t.id(), t.label())).toList());
-    double bore = form.amount("drain-bore", "Bore of the drain line", Measure.LENGTH, 0.019, "");
+    double bore =
+        form.amount("drain-bore", "Inside diameter of the drain line", Measure.LENGTH, 0.019, "");
     double length = form.amount("drain-length", "Its length", Measure.LENGTH, 0.5, "");
     double drop = form.amount("drain-drop", "Its end below the port", Measure.LENGTH, 0.2, "");
     return Question.of(
@@ -216,7 +217,7 @@ final class SlopePage {
         "siphon",
         "Does an overflow siphon",
         trip.form(),
-        "Each tank brim-full but for a glass, handles as they stand, pumps off and taps shut, left for"
+        "Each tank brim-full but for a glass, handles as they are, pumps off and taps shut, left for"
             + " six hours. A tank whose only opening is its overflow is taken to hold its water back by"
             + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
         () -> {

@@ -72,7 +72,7 @@ class BoardWordsTest {
     assertThat(now(TERN)).anyMatch(s -> s.contains("keeps the lines under pressure"));
     assertThat(now(MARGINALIA, "inlet", "mains", "mains-valve", "open"))
         .anyMatch(s -> s.contains("mains water holds its pressure switch open"))
-        .anyMatch(s -> s.startsWith("The mains push water to"));
+        .anyMatch(s -> s.startsWith("Mains water pushes water to"));
   }
 
   @Test

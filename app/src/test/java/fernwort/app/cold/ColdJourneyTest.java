@@ -68,7 +68,7 @@ class ColdJourneyTest {
 
     COPY.visit("/rigs/marginalia/jobs/fill-low-inlet");
     assertThat(page.locator("#asleep")).containsText("Strainer");
-    assertThat(page.locator("#asleep")).containsText("Wake it first");
+    assertThat(page.locator("#asleep")).containsText("De-winterize it first");
 
     COPY.visit("/rigs/marginalia/cold/tag");
     assertThat(page.locator("#tag")).containsText("Sediment filter: bowl off");

@@ -212,7 +212,7 @@ class GuideJourneyTest extends Answering {
     assertThat(answers).as("answers").isLessThanOrEqualTo(MOST_ANSWERS);
     assertThat(taps).as("keys that are no Tab or arrow").isLessThanOrEqualTo(MOST_TAPS);
     assertThat(page.locator("main")).containsText("Fresh → three-way valve → strainer → pump");
-    assertThat(page.locator("main")).containsText("Pump → accumulator → Sink, Outside rinse");
+    assertThat(page.locator("main")).containsText("Pump → accumulator → Sink, Outside shower");
     assertThat(page.locator(".guide-holds")).containsText("95 L fresh, 60 L gray");
     reach("#finish");
     page.keyboard().press("Enter");

@@ -206,7 +206,7 @@ class LogJourneyTest {
       client.post(gauges + "/gauges", "cal-main-" + row);
     }
     COPY.visit("/rigs/marginalia/log/gauges");
-    assertThat(page.locator("#cal-main-answer")).containsText("A look is off by");
+    assertThat(page.locator("#cal-main-answer")).containsText("A reading is off by");
     COPY.visit("/rigs/marginalia/log");
     page.locator("button[aria-label='Main fresh read: 4 steps']").click();
     assertThat(page.locator("main")).containsText("4 steps (50 L)");

@@ -283,8 +283,8 @@ class DescribeJourneyTest {
     page.keyboard().press("Enter");
     page.locator("#add-what").selectOption("rinse");
     page.locator("#add button:has-text('Add it')").click();
-    assertThat(page.locator(".panel h2").first()).hasText("Outside rinse");
-    assertThat(page.locator("[data-say]")).containsText("Teed Outside rinse off pump to sink");
+    assertThat(page.locator(".panel h2").first()).hasText("Outside shower");
+    assertThat(page.locator("[data-say]")).containsText("Teed Outside shower off pump to sink");
     String base = rig();
     page.navigate(base + "?line=pump-out-sink");
     page.locator("button:has-text('Remove this pipe')").click();

@@ -161,8 +161,8 @@ public final class NewParts {
               0),
           new NewPart(
               "filler",
-              "Filler neck",
-              "A neck with its cap, into which water is poured.",
+              "Tank filler",
+              "A filler with its cap, into which water is poured.",
               new GravityFiller(),
               0),
           new NewPart(
@@ -187,7 +187,7 @@ public final class NewParts {
               0),
           new NewPart(
               "rinse",
-              "Outside rinse",
+              "Outside shower",
               "A tap or shower outside, also called hose point.",
               fixture(Fixture.Type.HOSE_POINT, false, 8),
               0),

@@ -174,7 +174,7 @@ public final class RigFormat {
                   e.getLocation().getColumnNr());
       throw broken(
           "it is not readable as JSON" + at + " (" + firstSentence(e.getOriginalMessage()) + ")",
-          "Mend that spot, or export the rig again");
+          "Put that spot right, or export the rig again");
     }
   }
 

@@ -254,7 +254,7 @@ final class PressureSide {
       case SHOWER -> "Shower";
       case TOILET -> "Toilet";
       case DRINKING -> "Drinking tap";
-      case OUTSIDE -> "Outside rinse";
+      case OUTSIDE -> "Outside shower";
     };
   }
 }

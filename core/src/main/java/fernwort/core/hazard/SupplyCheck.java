@@ -97,9 +97,10 @@ final class SupplyCheck implements Check {
         Severity.DANGER,
         Message.words(tank.label() + " can run back into the tap"),
         covered
-            ? Message.of("When the mains pressure drops, tank water is drawn into the public pipe.")
+            ? Message.of(
+                "When the mains water pressure drops, tank water is drawn into the public pipe.")
             : Message.of(
-                "When the tank fills and the mains pressure drops, tank water is drawn into the public"
+                "When the tank fills and the mains water pressure drops, tank water is drawn into the public"
                     + " pipe. The water does not stand that high now."),
         Message.of("No check valve stands between them in this setting."),
         Message.of(

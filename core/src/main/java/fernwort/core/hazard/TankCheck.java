@@ -282,12 +282,12 @@ final class TankCheck implements Check {
       return new Warning(
           Warning.Code.FILLING_UNWATCHED,
           Severity.WARNING,
-          Message.words("The mains push into " + label + ", which nobody watches"),
+          Message.words("Mains water pushes into " + label + ", which nobody watches"),
           Message.of("It fills until it runs over, or until something gives."),
           Message.words(
               inUse
                   ? "The handles let the taps and the tank run from mains water at the same time."
-                  : "The mains do not stop by themselves, and this tank has no gauge."),
+                  : "Mains water does not stop by itself, and this tank has no gauge."),
           Message.words(
               "Shut the way into " + label + ", or stay at its overflow until it is full."),
           List.of(tank));
@@ -297,7 +297,7 @@ final class TankCheck implements Check {
         Severity.NOTE,
         Message.words(label + " fills from mains water"),
         Message.of("It runs over at its overflow when it is full."),
-        Message.of("The mains do not stop by themselves."),
+        Message.of("Mains water does not stop by itself."),
         Message.of("Stay with it, and shut the tap at the first water from the overflow."),
         List.of(tank));
   }

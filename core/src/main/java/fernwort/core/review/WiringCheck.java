@@ -107,7 +107,7 @@ final class WiringCheck implements LayoutCheck {
                       .formatted(jug.label(), pump)),
               Message.words("Nothing is drawn from it, and it runs over when the pump runs."),
               Message.words(
-                  "Hang %s before %s, or pour it into a filler neck.".formatted(jug.label(), pump)),
+                  "Hang %s before %s, or pour it into a tank filler.".formatted(jug.label(), pump)),
               List.of(jug.id(), pushing.orElseThrow().id()),
               Optional.empty()));
     }

@@ -129,7 +129,7 @@ public record PumpAndLines(
     }
     if (alone.isEmpty()) {
       throw new Refusal(
-          "With the handles as they stand, no pump brings water to a fixture; set them for running"
+          "With the handles as they are, no pump brings water to a tap; set them for running"
               + " from a tank, then look again");
     }
     TapBench bench = every.only(alone.keySet());

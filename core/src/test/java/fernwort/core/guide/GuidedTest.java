@@ -301,7 +301,7 @@ class GuidedTest {
             "Fresh → three-way valve → strainer → pump",
             "Suction hose → three-way valve → pump",
             "Hose inlet → regulator → check valve → shut-off → Fresh",
-            "Pump → accumulator → Sink, Outside rinse",
+            "Pump → accumulator → Sink, Outside shower",
             "Sink → trap → Gray",
             "Gray → dump valve → outlet with its cap");
   }

@@ -158,7 +158,7 @@ public record Automation(Aim purpose, List<Rule> rules) {
       }
     }
     if (begin.isEmpty()) {
-      throw new Refusal("The job turns nothing as things stand; set the handles at rest first");
+      throw new Refusal("The job turns nothing as things are; set the handles at rest first");
     }
     return new Automation(
         Aim.TOP_UP,

@@ -30,7 +30,7 @@ public final class Troubles {
   public Plan.Trouble needed(Turn turn) {
     return new Plan.Trouble(
         Message.of(
-            "{} has to be “{}” for it. Leave the job here, and have it mended first.",
+            "{} has to be “{}” for it. Leave the job here, and have it repaired first.",
             label(turn.part()),
             network.rig().position(turn.part(), turn.position()).words()),
         Optional.empty());

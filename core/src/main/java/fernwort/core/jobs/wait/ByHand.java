@@ -49,7 +49,7 @@ final class ByHand {
         until,
         Message.of(
             "Put the drinking-water hose into {}. Open its tap a little.", label(until.part())),
-        "Water runs into the neck and does not come back up.");
+        "Water runs into the filler and does not come back up.");
   }
 
   /** Takes it out again. */
@@ -115,7 +115,7 @@ final class ByHand {
             label(until.part()),
             Amount.volume(volume),
             Amount.mass(DENSITY * volume)),
-        "The waste hose is in its neck again.",
+        "The waste hose is back in its opening.",
         Step.Span.UNKNOWN,
         volume,
         Map.of(until.part(), 0.0),

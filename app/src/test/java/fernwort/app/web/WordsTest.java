@@ -1,0 +1,124 @@
+package fernwort.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/**
+ * What pages, sheets and problems say in plain words: no sentence in the sources or the templates
+ * uses a word that nobody says across a workbench, or a second name for a thing that has one.
+ */
+class WordsTest {
+
+  private static final List<Path> SOURCES =
+      List.of(Path.of("..", "core", "src", "main", "java"), Path.of("src", "main", "java"));
+
+  private static final Path TEMPLATES = Path.of("src", "main", "resources", "templates");
+
+  /** What is said in its place, by what nobody says. */
+  private static final Map<Pattern, String> FORBIDDEN = new LinkedHashMap<>();
+
+  private static void forbid(String pattern, String instead) {
+    FORBIDDEN.put(Pattern.compile(pattern, Pattern.CASE_INSENSITIVE), instead);
+  }
+
+  static {
+    forbid("\\breckon", "work out");
+    forbid("\\bsheds? the water|\\bby fall\\b", "drain, by gravity");
+    forbid("\\bmend(s|ed)?\\b", "fix");
+    forbid("\\bupkeep\\b", "maintenance");
+    forbid("\\bschools?\\b", "method");
+    forbid("\\bput to sleep\\b|\\basleep\\b|\\bwoken\\b|\\bwake it\\b", "winterize, de-winterize");
+    forbid("\\bslips?\\b", "mistake");
+    forbid("\\bneck\\b|\\bswallow", "filler");
+    forbid("\\bfixtures?\\b", "tap");
+    forbid("\\bthe mains (push|do|pressure)\\b", "mains water");
+    forbid("\\bone in (ten|five)\\b|\\bfour in five\\b|\\bgive or take\\b", "likely");
+    forbid("\\bso already\\b", "already");
+    forbid("\\btaken? in\\b|\\bput away\\b", "import, archive");
+    forbid("\\bjournal\\b", "log");
+    forbid("\\bcommissioning\\b", "first fill");
+  }
+
+  private static final Pattern COMMENT =
+      Pattern.compile("/\\*.*?\\*/|(?m)^\\s*//.*$", Pattern.DOTALL);
+
+  private static final Pattern LITERAL = Pattern.compile("\"((?:[^\"\\\\\\n]|\\\\.)*)\"");
+
+  private static final Pattern BETWEEN_TAGS = Pattern.compile(">([^<>]{4,})<");
+
+  private static final Pattern MARKUP = Pattern.compile("<!--.*?-->", Pattern.DOTALL);
+
+  /** Words that stand beside names of things in code, which are no sentence. */
+  private static boolean isSaid(String text) {
+    return text.strip().contains(" ") && text.matches("(?s).*[a-z]{3}.*") && !text.contains("${");
+  }
+
+  private static List<String> said(Path file) {
+    String text = read(file);
+    boolean java = file.toString().endsWith(".java");
+    String plain = (java ? COMMENT : MARKUP).matcher(text).replaceAll("");
+    List<String> said = new ArrayList<>();
+    Matcher found = (java ? LITERAL : BETWEEN_TAGS).matcher(plain);
+    while (found.find()) {
+      if (isSaid(found.group(1))) {
+        said.add(found.group(1).strip().replaceAll("\\s+", " "));
+      }
+    }
+    return said;
+  }
+
+  private static String read(Path file) {
+    try {
+      return Files.readString(file);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static List<Path> files(Path root) throws IOException {
+    try (Stream<Path> all = Files.walk(root)) {
+      return all.filter(p -> p.toString().matches(".*\\.(java|html)")).sorted().toList();
+    }
+  }
+
+  @Test
+  void nobodyIsToldAWordThatNobodySays() throws IOException {
+    List<Path> all = new ArrayList<>(files(TEMPLATES));
+    for (Path root : SOURCES) {
+      all.addAll(files(root));
+    }
+    List<String> wrong = new ArrayList<>();
+    int sentences = 0;
+    for (Path file : all) {
+      for (String text : said(file)) {
+        sentences++;
+        FORBIDDEN.forEach((pattern, instead) -> {
+          if (pattern.matcher(text).find() && !isForPrograms(text)) {
+            wrong.add("%s: “%s”; say %s".formatted(file.getFileName(), text, instead));
+          }
+        });
+      }
+    }
+    assertThat(wrong).isEmpty();
+    assertThat(sentences).isGreaterThan(3000);
+  }
+
+  /** Names of threads and reasons of exceptions that no page shows. */
+  private static boolean isForPrograms(String text) {
+    return text.startsWith("no slip is judged")
+        || text.equals("trying slips broke off")
+        || text.equals("who waits for slips");
+  }
+}

@@ -1,6 +1,7 @@
 package fernwort.app.board;
 
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
@@ -10,12 +11,14 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.advice.Advice;
 import fernwort.core.advice.Advisor;
+import fernwort.core.hygiene.Upkeep;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -38,7 +41,11 @@ class NextController {
   private final States states;
   private final JobDesk desk;
   private final RunStore runs;
+  private final Diary diary;
   private final Clock clock;
+
+  /** What was noted is looked through so far back. */
+  private static final Duration MEMORY = Duration.ofDays(1100);
 
   /** Until this a time of day is worth saying (days). */
   private static final double NEAR = 2;
@@ -52,8 +59,10 @@ class NextController {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
-  NextController(Descriptions rigs, States states, JobDesk desk, RunStore runs, Clock clock) {
+  NextController(
+      Descriptions rigs, States states, JobDesk desk, RunStore runs, Diary diary, Clock clock) {
     this.clock = clock;
+    this.diary = diary;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -101,7 +110,7 @@ class NextController {
             book.offered(),
             state,
             lasts,
-            begun.map(run -> Message.kept(run.title())));
+            new Advisor.Noted(begun.map(run -> Message.kept(run.title())), overdue(rig)));
     model.addAttribute("rig", id);
     model.addAttribute("bars", bars ? bars(rig, lasts, units) : List.of());
     model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));
@@ -154,14 +163,30 @@ class NextController {
     return Math.round(days * Duration.ofDays(1).toSeconds());
   }
 
+  /** What is due by its days and was done before; use is counted on the page itself. */
+  private List<String> overdue(OpenRig rig) {
+    Instant now = clock.instant();
+    return Upkeep.of(
+            rig.rig(), diary.recent(rig, now.minus(MEMORY)), List.of(), ZoneId.systemDefault(), now)
+        .stream()
+        .filter(u -> u.last().isPresent() && u.isDue(now))
+        .map(Upkeep::what)
+        .toList();
+  }
+
   private static Line line(Advice advice, Optional<RunStore.Run> begun, Units units) {
-    boolean goesOn = advice.what() == Advice.What.GO_ON;
     return new Line(
         advice.grade().name().toLowerCase(Locale.ROOT),
         units.say(advice.words()),
-        goesOn
-            ? begun.map(run -> "/runs/" + run.id()).orElse("")
-            : advice.job().map(job -> "/jobs/" + job.id()).orElse(""),
-        goesOn ? "Continue" : "Plan it");
+        switch (advice.what()) {
+          case GO_ON -> begun.map(run -> "/runs/" + run.id()).orElse("");
+          case MAINTAIN -> "/log/upkeep";
+          case DUMP, FILL -> advice.job().map(job -> "/jobs/" + job.id()).orElse("");
+        },
+        switch (advice.what()) {
+          case GO_ON -> "Continue";
+          case MAINTAIN -> "See";
+          case DUMP, FILL -> "Plan it";
+        });
   }
 }

@@ -21,6 +21,8 @@ public record Advice(What what, Severity grade, Message words, Optional<Job> job
     GO_ON,
     /** Gray goes before fresh: what is filled in has to go somewhere. */
     DUMP,
-    FILL
+    FILL,
+    /** Something has to be looked after. */
+    MAINTAIN
   }
 }

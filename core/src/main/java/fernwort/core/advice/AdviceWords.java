@@ -13,6 +13,8 @@ enum AdviceWords {
   DUMP("Dump {}: it is full in {}."),
   /** Gray is full. */
   DUMP_NOW("Dump {}: it is full."),
+  /** Something has to be looked after; what, and how many more. */
+  MAINTAIN("Maintenance: {} is due{}."),
   /** Fresh water ends before long; how long. */
   FILL("Fill up: fresh water lasts {}."),
   /** There is none. */

@@ -54,11 +54,27 @@ public final class Advisor {
    * @param offered the jobs that the rig can do
    * @param state how it is
    * @param lasts how long its water lasts
-   * @param halfDone name of the job that somebody is in the middle of
+   * @param noted what the log tells
    */
   public static List<Advice> of(
-      Plans plans, List<Job> offered, State state, Lasts lasts, Optional<Message> halfDone) {
-    return new Advisor(plans.brief(), offered, state).all(lasts, halfDone);
+      Plans plans, List<Job> offered, State state, Lasts lasts, Noted noted) {
+    return new Advisor(plans.brief(), offered, state).all(lasts, noted);
+  }
+
+  /**
+   * What the log tells.
+   *
+   * @param halfDone name of the job that somebody is in the middle of
+   * @param overdue what has to be looked after and was not
+   */
+  public record Noted(Optional<Message> halfDone, List<String> overdue) {
+
+    public Noted {
+      overdue = List.copyOf(overdue);
+    }
+
+    /** Nothing was noted. */
+    public static final Noted NOTHING = new Noted(Optional.empty(), List.of());
   }
 
   /** Returns what is said where nothing has to be done: how long the water lasts. */
@@ -70,9 +86,10 @@ public final class Advisor {
             lasts.ends() == Lasts.Ends.GRAY ? "gray is full" : "fresh water ends");
   }
 
-  private List<Advice> all(Lasts lasts, Optional<Message> halfDone) {
+  private List<Advice> all(Lasts lasts, Noted noted) {
     List<Advice> all = new ArrayList<>();
-    halfDone
+    noted
+        .halfDone()
         .map(AdviceWords.GO_ON::with)
         .map(words -> new Advice(Advice.What.GO_ON, Severity.WARNING, words, Optional.empty()))
         .ifPresent(all::add);
@@ -80,6 +97,13 @@ public final class Advisor {
     gray.ifPresent(days -> all.add(dump(days)));
     if (!lasts.fresh().isEmpty() && lasts.freshDays() < SOON) {
       all.add(fill(lasts.freshDays()));
+    }
+    if (!noted.overdue().isEmpty()) {
+      int more = noted.overdue().size() - 1;
+      Message words =
+          AdviceWords.MAINTAIN.with(
+              noted.overdue().getFirst(), more == 0 ? "" : ", and " + more + " more");
+      all.add(new Advice(Advice.What.MAINTAIN, Severity.NOTE, words, Optional.empty()));
     }
     return all.stream()
         .sorted(Comparator.comparing(Advice::grade).thenComparing(Advice::what))

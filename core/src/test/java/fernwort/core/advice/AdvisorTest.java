@@ -38,7 +38,7 @@ class AdvisorTest {
         plans.offered(Jobs.of(network)),
         state,
         Lasts.of(network, state, Habits.DEFAULT),
-        Optional.empty());
+        Advisor.Noted.NOTHING);
   }
 
   private static State filled(Rig rig, double fresh, double gray) {
@@ -93,11 +93,33 @@ class AdvisorTest {
             plans.offered(Jobs.of(network)),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
-            Optional.of(Message.of("Fill Fresh")));
+            new Advisor.Noted(
+                Optional.of(Message.of("Fill Fresh")),
+                List.of("Sanitize Fresh", "Look for leaks")));
 
     assertThat(all).hasSize(3);
     assertThat(all.getFirst().words().toString())
         .isEqualTo("You are in the middle of: Fill Fresh.");
+  }
+
+  @Test
+  void whatIsOverdueIsSaidOnceWithHowManyMore() {
+    Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
+    Network network = Network.of(rig);
+    State state = filled(rig, 0.9, 0.05);
+    Plans plans = Plans.of(network);
+
+    List<Advice> all =
+        Advisor.of(
+            plans,
+            List.of(),
+            state,
+            Lasts.of(network, state, Habits.DEFAULT),
+            new Advisor.Noted(Optional.empty(), List.of("Sanitize Fresh", "Look for leaks")));
+
+    assertThat(all).extracting(Advice::what).contains(Advice.What.MAINTAIN);
+    assertThat(all.getLast().words().toString())
+        .isEqualTo("Maintenance: Sanitize Fresh is due, and 1 more.");
   }
 
   @Test

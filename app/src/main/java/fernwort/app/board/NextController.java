@@ -1,16 +1,22 @@
 package fernwort.app.board;
 
+import fernwort.app.questions.NightAir;
+import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.advice.Advice;
 import fernwort.core.advice.Advisor;
+import fernwort.core.drain.Wintering;
+import fernwort.core.frost.FreezeForecast;
 import fernwort.core.hygiene.Upkeep;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
@@ -19,6 +25,7 @@ import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
@@ -42,6 +49,8 @@ class NextController {
   private final JobDesk desk;
   private final RunStore runs;
   private final Diary diary;
+  private final QuestionDesk questions;
+  private final Sleep sleep;
   private final Clock clock;
 
   /** What was noted is looked through so far back. */
@@ -60,7 +69,16 @@ class NextController {
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
   NextController(
-      Descriptions rigs, States states, JobDesk desk, RunStore runs, Diary diary, Clock clock) {
+      Descriptions rigs,
+      States states,
+      JobDesk desk,
+      RunStore runs,
+      Diary diary,
+      QuestionDesk questions,
+      Sleep sleep,
+      Clock clock) {
+    this.questions = questions;
+    this.sleep = sleep;
     this.clock = clock;
     this.diary = diary;
     this.rigs = rigs;
@@ -110,12 +128,24 @@ class NextController {
             book.offered(),
             state,
             lasts,
-            new Advisor.Noted(begun.map(run -> Message.kept(run.title())), overdue(rig)));
+            new Advisor.Noted(
+                begun.map(run -> Message.kept(run.title())),
+                overdue(rig),
+                frost(questions.trip(id, units))));
     model.addAttribute("rig", id);
     model.addAttribute("bars", bars ? bars(rig, lasts, units) : List.of());
     model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));
     model.addAttribute("lines", advice.stream().map(a -> line(a, begun, units)).toList());
     return "board/next";
+  }
+
+  /** What freezes first tonight, by the same air as the page Tonight. */
+  private Optional<Advisor.Frost> frost(Trip trip) {
+    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    Wintering now = sleep.now(trip.open());
+    FreezeForecast.Asked asked = NightAir.asked(trip.form(), today);
+    FreezeForecast night = FreezeForecast.of(trip.network(), now, asked);
+    return Advisor.Frost.of(night, asked.outside().lowest(), NightAir::clock);
   }
 
   private List<Bar> bars(OpenRig rig, Lasts lasts, Units units) {
@@ -180,12 +210,13 @@ class NextController {
         units.say(advice.words()),
         switch (advice.what()) {
           case GO_ON -> begun.map(run -> "/runs/" + run.id()).orElse("");
+          case KEEP_FROM_FROST -> "/cold/tonight";
           case MAINTAIN -> "/log/upkeep";
           case DUMP, FILL -> advice.job().map(job -> "/jobs/" + job.id()).orElse("");
         },
         switch (advice.what()) {
           case GO_ON -> "Continue";
-          case MAINTAIN -> "See";
+          case KEEP_FROM_FROST, MAINTAIN -> "See";
           case DUMP, FILL -> "Plan it";
         });
   }

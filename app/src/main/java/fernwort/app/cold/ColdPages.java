@@ -137,12 +137,29 @@ class ColdPages {
     model.addAttribute("rig", id);
     model.addAttribute("plan", plan(desk.trip(id, units), now, units));
     model.addAttribute("next", after(now).map(ColdPages::name).orElse(""));
+    if (after(now).isEmpty()) {
+      compare(desk.trip(id, units), units, model);
+    }
     return "cold/one-school";
   }
 
   private PlanView plan(Trip trip, WinterizingMethod school, Units units) {
     WinterWish wish = WishPage.of(trip).wish();
     return PlanView.of(trip.open(), winters.plan(trip.open(), school, wish), wish, units);
+  }
+
+  /** All methods against each other, once each is worked out, and the one to take. */
+  private void compare(Trip trip, Units units, Model model) {
+    WinterWish wish = WishPage.of(trip).wish();
+    List<WinterPlan> plans = winters.plans(trip.open(), wish);
+    model.addAttribute("compared", Compared.all(trip.open(), plans, wish, units));
+    winters
+        .recommended(trip.open(), wish)
+        .ifPresent(choice -> {
+          model.addAttribute("choice", name(choice.plan().school()));
+          model.addAttribute("choiceTitle", choice.plan().school().title());
+          model.addAttribute("why", units.say(choice.why()));
+        });
   }
 
   private static Optional<WinterizingMethod> after(WinterizingMethod school) {
@@ -159,6 +176,7 @@ class ColdPages {
   @GetMapping("/schools")
   String schools(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     Trip trip = desk.trip(id, units);
+    compare(trip, units, model);
     model.addAttribute("rig", id);
     model.addAttribute("name", trip.rig().name());
     model.addAttribute(

@@ -1,6 +1,7 @@
 package fernwort.app.cold;
 
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.Forecast;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Sleep;
 import java.time.Clock;

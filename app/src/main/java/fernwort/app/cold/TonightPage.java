@@ -2,10 +2,10 @@ package fernwort.app.cold;
 
 import fernwort.app.questions.Chart;
 import fernwort.app.questions.Form;
+import fernwort.app.questions.NightAir;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
-import fernwort.app.web.Field;
 import fernwort.core.drain.Wintering;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.frost.Curve;
@@ -56,17 +56,7 @@ final class TonightPage {
 
   private Question tonight() {
     Form form = trip.form();
-    String source =
-        form.choice(
-            "night-source",
-            "Outside air",
-            List.of(
-                new Field.Option("typed", "as typed below"),
-                new Field.Option("forecast", "the forecast for tonight (simulated)")));
-    double evening = temperature(form, "night-evening", "In the evening (18 h)", 275.15);
-    double lowest = temperature(form, "night-lowest", "Lowest (6 h)", 264.15);
-    double inside = temperature(form, "night-inside", "Inside", 288.15);
-    double typedWind = form.number("night-wind", "Wind", 2, "m/s", "Counts under the open floor.");
+    FreezeForecast.Asked asked = NightAir.asked(form, date);
     double stored =
         form.number(
             "night-battery", "Usable battery in the cold", 600, "Wh", "About half its rating.");
@@ -74,10 +64,6 @@ final class TonightPage {
         form.number("night-gas", "The heater inside takes", 110, "g of gas an hour", "Its plate.");
     double bottle =
         form.number("night-bottle", "Gas in the bottle", 4, "kg", "Weighed, less its tare.");
-    Forecast.Night forecast = Forecast.of(date);
-    boolean typed = source.equals("typed");
-    double wind = typed ? typedWind : forecast.wind();
-    Curve outside = typed ? night(evening, lowest) : night(forecast.evening(), forecast.lowest());
     return Question.of(
         "tonight",
         "Which part freezes first tonight",
@@ -86,10 +72,7 @@ final class TonightPage {
             + " until you enter yours under Rig, or measure it with two thermometers: share = (place −"
             + " outside) ÷ (inside − outside)). Leave the gray valve open in frost only where local"
             + " rules permit it; gas heaters need air, and licensed hands.",
-        () ->
-            answer(
-                new FreezeForecast.Asked(outside, inside, wind, inside, false, 0, Set.of()),
-                new Stores(stored, gas, bottle)));
+        () -> answer(asked, new Stores(stored, gas, bottle)));
   }
 
   /** Two thermometers, one night: the share of the warmth that a place keeps. */
@@ -126,17 +109,6 @@ final class TonightPage {
     return form.amount(name, label, Measure.TEMPERATURE, normal, "");
   }
 
-  /** Evening, the lowest at six, and the morning half way back. */
-  static Curve night(double evening, double lowest) {
-    return new Curve(
-        List.of(0.0, 6 * HOUR, 12 * HOUR, 15 * HOUR),
-        List.of(
-            evening,
-            evening + 0.7 * (lowest - evening),
-            lowest,
-            lowest + 0.5 * (evening - lowest)));
-  }
-
   /**
    * What there is for the night.
    *
@@ -155,13 +127,14 @@ final class TonightPage {
         tonight.exposures().stream().filter(e -> e.zero().isPresent()).toList();
     rows.add(
         new Question.Row(
-            "Freezes first",
-            frozen.isEmpty() ? "nothing" : frozen.getFirst().label(),
+            "Down to %s:".formatted(trip.show(Measure.TEMPERATURE, asked.outside().lowest())),
+            frozen.isEmpty()
+                ? "nothing freezes"
+                : "%s freezes first, about %s"
+                    .formatted(frozen.getFirst().label(), clock(frozen.getFirst().zero())),
             frozen.isEmpty()
                 ? "all of it stays above 0 °C"
-                : "at %s; a fifth of it is ice %s"
-                    .formatted(
-                        clock(frozen.getFirst().zero()), orNever(frozen.getFirst().stops()))));
+                : "a fifth of it is ice %s".formatted(orNever(frozen.getFirst().stops()))));
     rows.add(
         new Question.Row(
             "Safe down to, as it is",
@@ -278,9 +251,6 @@ final class TonightPage {
             .toList());
   }
 
-  /** The hour of the day at which the night begins. */
-  private static final int BEGINS = 18;
-
   private static final List<Chart.Style> PLACES =
       List.of(Chart.Style.EXPECTED, Chart.Style.HIGH, Chart.Style.DASHED, Chart.Style.BROKEN);
 
@@ -323,7 +293,7 @@ final class TonightPage {
         "Temperature of each place through the night",
         Chart.Axis.clock("time"),
         trip.axis("temperature", Measure.TEMPERATURE),
-        hours.stream().map(h -> h + BEGINS).toList(),
+        hours.stream().map(h -> h + NightAir.BEGINS).toList(),
         courses);
   }
 
@@ -345,9 +315,7 @@ final class TonightPage {
     return seconds.isPresent() ? "at " + clock(seconds) : "not tonight";
   }
 
-  /** A time of the night as a clock shows it; the night begins at 18 h. */
   private static String clock(OptionalDouble seconds) {
-    long minutes = Math.round(seconds.orElse(0) / 60) + 18 * 60;
-    return String.format(Locale.ROOT, "%02d:%02d", minutes / 60 % 24, minutes % 60);
+    return NightAir.clock(seconds.orElse(0));
   }
 }

@@ -156,14 +156,50 @@ class ColdJourneyTest {
   void tonightAnswersInOtherUnitsAndToNonsense() {
     Page page = COPY.page();
     COPY.visit("/rigs/tern/cold/tonight");
-    assertThat(page.locator("#tonight-answer")).containsText("Freezes first");
+    assertThat(page.locator("#tonight-answer"))
+        .containsText(Pattern.compile("nothing freezes|freezes first"));
     page.locator("#tonight details.assume > summary").click();
+    page.locator("[name='night-source']").selectOption("typed");
     page.locator("[name='night-lowest']").fill("cold");
     page.locator("[name='night-lowest']").blur();
     assertThat(page.locator("#tonight-answer .warning")).containsText("Lowest");
     page.locator("[name='night-lowest']").fill("10 °F");
     page.locator("[name='night-lowest']").blur();
     assertThat(page.locator("#tonight-answer")).containsText("Heat needed to keep it at 2 °C");
+  }
+
+  @Test
+  void tonightsFrostIsSaidOnTodayTooAndInTheSameWords() throws IOException {
+    Page page = COPY.page();
+    String rig = COPY.own("/rigs/samphire");
+    COPY.visit("/rigs/samphire/cold/tonight");
+    page.locator("#tonight details.assume > summary").click();
+    page.locator("[name='night-source']").selectOption("typed");
+    page.locator("[name='night-lowest']").fill("-40");
+    page.locator("[name='night-lowest']").blur();
+    Locator said = page.locator("#tonight-answer [data-answer]").first();
+    assertThat(said).containsText(Pattern.compile("-40 °C:\\s+.* freezes first, about "));
+    String answer = said.textContent();
+    String first =
+        answer
+            .strip()
+            .replaceAll("(?s).*:\\s+(.*) freezes first, about (\\d\\d:\\d\\d).*", "$1|$2");
+    assertThat(COPY.copy().get(rig + "/next").body())
+        .contains(
+            "Frost tonight, down to -40 °C: %s freezes first, about %s."
+                .formatted((Object[]) first.split("\\|")));
+  }
+
+  @Test
+  void theMethodToTakeIsNamedOnceAllStandBesideEachOther() {
+    Page page = COPY.page();
+    COPY.visit("/rigs/samphire/cold");
+    Locator choice = page.locator("#compare .compare-choice");
+    assertThat(choice).containsText("Recommended: ");
+    assertThat(page.locator("#compare .compare-best")).hasCount(1);
+    assertThat(page.locator("#compare tbody tr")).hasCount(4);
+    choice.locator("a.button").click();
+    assertThat(page.locator("#begin")).isVisible();
   }
 
   /** One after the other, so that others who want something of the rig come in between. */
@@ -190,7 +226,7 @@ class ColdJourneyTest {
     assertThat(COPY.copy().get(schools + "antifreeze").body()).contains("-15 °C, 3 °C to spare");
     HttpResponse<String> unknown = COPY.copy().get(schools + "steam");
     assertThat(unknown.statusCode()).isEqualTo(422);
-    assertThat(unknown.body()).contains("There is no school “steam”");
+    assertThat(unknown.body()).contains("There is no method “steam”");
   }
 
   @Test

@@ -87,7 +87,7 @@ class DescribeJourneyTest {
     assertThat(part("Sink valve")).hasCount(0);
     page.locator("#undo").click();
     assertThat(part("Sink valve")).isVisible();
-    assertThat(page.locator("#said")).containsText("last: Undid: Took out Sink valve");
+    assertThat(page.locator("#said")).containsText("Last: Undid: Took out Sink valve");
     page.locator("#undo").click();
     page.locator("#undo").click();
     assertThat(part("Sink valve")).hasCount(0);
@@ -245,7 +245,7 @@ class DescribeJourneyTest {
     other.navigate(page.url());
     other.locator("#f-height").fill("999");
     other.locator("#keep-form button.button").click();
-    assertThat(other.locator("[data-say]")).containsText("last: Changed Pump");
+    assertThat(other.locator("[data-say]")).containsText("Last: Changed Pump");
     other.close();
     page.reload();
     assertThat(page.locator("#f-label")).hasValue("Calm pump");

@@ -58,7 +58,7 @@ class SizingJourneyTest {
     assertThat(card("need").locator("#f-days")).hasValue("3,5");
     assertThat(card("need")).containsText("usable in the tanks");
     COPY.visit("/rigs/marginalia/board");
-    page.locator(".lasts summary").click();
+    page.locator(".lasts > summary").click();
     assertThat(page.locator(".lasts")).containsText("Pet drinking");
   }
 

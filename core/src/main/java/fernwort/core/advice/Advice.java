@@ -19,6 +19,8 @@ public record Advice(What what, Severity grade, Message words, Optional<Job> job
   public enum What {
     /** A job was begun, and not ended. */
     GO_ON,
+    /** Something freezes tonight, and may burst. */
+    KEEP_FROM_FROST,
     /** Gray goes before fresh: what is filled in has to go somewhere. */
     DUMP,
     FILL,

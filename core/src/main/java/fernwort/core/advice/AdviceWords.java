@@ -7,12 +7,20 @@ import java.util.Locale;
 enum AdviceWords {
   /** A job was begun and not ended; its name. */
   GO_ON("You are in the middle of: {}."),
+  /** Something freezes tonight; the lowest outside, the first thing, and when. */
+  FROST("Frost tonight, down to {}: {} freezes first, about {}."),
   /** Nothing ends soon; how long, and what ends it. */
   WATER_FOR("Water for {}; then {}."),
   /** Gray is full before long; the tank, and how long. */
   DUMP("Dump {}: it is full in {}."),
   /** Gray is full. */
   DUMP_NOW("Dump {}: it is full."),
+  /** Why a winterizing method is recommended: how long it takes. */
+  LEAST_WORK("nothing that breaks stays in, and it is the least work ({})."),
+  /** The same, where no other does as well. */
+  ONLY_WHOLE("it is the only one that leaves nothing that breaks."),
+  /** The same, where none does; how many parts break. */
+  LEAVES_LEAST("every method leaves something that breaks, this one the fewest parts ({})."),
   /** Something has to be looked after; what, and how many more. */
   MAINTAIN("Maintenance: {} is due{}."),
   /** Fresh water ends before long; how long. */

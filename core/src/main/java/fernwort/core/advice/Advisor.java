@@ -1,18 +1,22 @@
 package fernwort.core.advice;
 
+import fernwort.core.frost.FreezeForecast;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
+import fernwort.core.say.Quantity;
 import fernwort.core.sizing.Lasts;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleFunction;
 import java.util.function.Predicate;
 
 /** Says what to do next: the water that ends soonest first, with the job that helps. */
@@ -66,15 +70,41 @@ public final class Advisor {
    *
    * @param halfDone name of the job that somebody is in the middle of
    * @param overdue what has to be looked after and was not
+   * @param frost what the night does, where something freezes
    */
-  public record Noted(Optional<Message> halfDone, List<String> overdue) {
+  public record Noted(Optional<Message> halfDone, List<String> overdue, Optional<Frost> frost) {
 
     public Noted {
       overdue = List.copyOf(overdue);
     }
 
     /** Nothing was noted. */
-    public static final Noted NOTHING = new Noted(Optional.empty(), List.of());
+    public static final Noted NOTHING = new Noted(Optional.empty(), List.of(), Optional.empty());
+  }
+
+  /**
+   * What freezes first tonight.
+   *
+   * @param lowest the lowest temperature outside (K)
+   * @param part what people call it
+   * @param hour when it is at 0 °C, as a clock shows it
+   * @param bursts whether a fifth of it or of another part is ice before the morning
+   */
+  public record Frost(double lowest, String part, String hour, boolean bursts) {
+
+    /**
+     * Returns what freezes first in a night, if anything does.
+     *
+     * @param clock says a time of the night (s)
+     */
+    public static Optional<Frost> of(
+        FreezeForecast night, double lowest, DoubleFunction<String> clock) {
+      boolean bursts = night.exposures().stream().anyMatch(e -> e.stops().isPresent());
+      return night.exposures().stream()
+          .filter(e -> e.zero().isPresent())
+          .min(Comparator.comparingDouble(e -> e.zero().orElseThrow()))
+          .map(e -> new Frost(lowest, e.label(), clock.apply(e.zero().orElseThrow()), bursts));
+    }
   }
 
   /** Returns what is said where nothing has to be done: how long the water lasts. */
@@ -93,6 +123,7 @@ public final class Advisor {
         .map(AdviceWords.GO_ON::with)
         .map(words -> new Advice(Advice.What.GO_ON, Severity.WARNING, words, Optional.empty()))
         .ifPresent(all::add);
+    noted.frost().map(Advisor::keep).ifPresent(all::add);
     Optional<Double> gray = lasts.grayDays().filter(days -> days < SOON);
     gray.ifPresent(days -> all.add(dump(days)));
     if (!lasts.fresh().isEmpty() && lasts.freshDays() < SOON) {
@@ -109,6 +140,15 @@ public final class Advisor {
         .sorted(Comparator.comparing(Advice::grade).thenComparing(Advice::what))
         .limit(MOST)
         .toList();
+  }
+
+  private static Advice keep(Frost frost) {
+    return new Advice(
+        Advice.What.KEEP_FROM_FROST,
+        frost.bursts() ? Severity.WARNING : Severity.NOTE,
+        AdviceWords.FROST.with(
+            new Amount(Quantity.TEMPERATURE, frost.lowest()), frost.part(), frost.hour()),
+        Optional.empty());
   }
 
   private Advice dump(double days) {

@@ -49,7 +49,7 @@ public final class ShorterWinter {
   private static final double ANTIFREEZE = 1e-3;
 
   /** So much antifreeze counts as an act (m³); own choice. */
-  private static final double AN_ACT = 5e-4;
+  static final double AN_ACT = 5e-4;
 
   /** More parts than this are not tried: each is a winter worked out anew. */
   private static final int MOST = 4;

@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
+import fernwort.core.frost.Curve;
+import fernwort.core.frost.FreezeForecast;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
@@ -21,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -95,7 +100,8 @@ class AdvisorTest {
             Lasts.of(network, state, Habits.DEFAULT),
             new Advisor.Noted(
                 Optional.of(Message.of("Fill Fresh")),
-                List.of("Sanitize Fresh", "Look for leaks")));
+                List.of("Sanitize Fresh", "Look for leaks"),
+                Optional.empty()));
 
     assertThat(all).hasSize(3);
     assertThat(all.getFirst().words().toString())
@@ -115,11 +121,49 @@ class AdvisorTest {
             List.of(),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
-            new Advisor.Noted(Optional.empty(), List.of("Sanitize Fresh", "Look for leaks")));
+            new Advisor.Noted(
+                Optional.empty(), List.of("Sanitize Fresh", "Look for leaks"), Optional.empty()));
 
     assertThat(all).extracting(Advice::what).contains(Advice.What.MAINTAIN);
     assertThat(all.getLast().words().toString())
         .isEqualTo("Maintenance: Sanitize Fresh is due, and 1 more.");
+  }
+
+  @Test
+  void frostStandsBeforeWhatMattersLessAndIsSilentWhereNothingFreezes() {
+    Rig rig = DemoRig.called("tern").rig();
+    State state = filled(rig, 0.9, 0.05);
+    Network network = Network.of(rig);
+    Wintering now = Filled.of(network, state);
+
+    Optional<Advisor.Frost> hard = frost(network, now, 258);
+
+    assertThat(frost(network, now, 276)).isEmpty();
+    assertThat(hard.orElseThrow().bursts()).isTrue();
+    List<Advice> all =
+        Advisor.of(
+            Plans.of(network),
+            List.of(),
+            state,
+            Lasts.of(network, state, Habits.DEFAULT),
+            new Advisor.Noted(Optional.empty(), List.of("Sanitize Fresh"), hard));
+    assertThat(all)
+        .extracting(Advice::what)
+        .containsExactly(Advice.What.KEEP_FROM_FROST, Advice.What.MAINTAIN);
+    assertThat(all.getFirst().grade()).isEqualTo(Severity.WARNING);
+    assertThat(all.getFirst().words().toString())
+        .isEqualTo(
+            "Frost tonight, down to -15 °C: %s freezes first, about %s."
+                .formatted(hard.orElseThrow().part(), hard.orElseThrow().hour()));
+  }
+
+  private static Optional<Advisor.Frost> frost(Network network, Wintering now, double lowest) {
+    Curve air = new Curve(List.of(0.0, 40000.0), List.of(278.0, lowest));
+    return Advisor.Frost.of(
+        FreezeForecast.of(
+            network, now, new FreezeForecast.Asked(air, 288, 2, 288, false, 0, Set.of())),
+        lowest,
+        seconds -> "hour " + Math.round(seconds / 3600));
   }
 
   @Test

@@ -1,4 +1,4 @@
-package fernwort.app.cold;
+package fernwort.app.services;
 
 import java.time.LocalDate;
 
@@ -6,7 +6,7 @@ import java.time.LocalDate;
  * A simulated forecast, in the place of a service outside: nights that follow the year, with warm
  * and cold spells of some days. The same date always gets the same night.
  */
-final class Forecast {
+public final class Forecast {
 
   private static final double FREEZING = 273.15;
   private static final double MEAN = 6;
@@ -25,10 +25,10 @@ final class Forecast {
    * @param lowest at 6 h (K)
    * @param wind speed (m/s)
    */
-  record Night(double evening, double lowest, double wind) {}
+  public record Night(double evening, double lowest, double wind) {}
 
   /** Returns the night that begins on a date. */
-  static Night of(LocalDate date) {
+  public static Night of(LocalDate date) {
     double year = 2 * Math.PI * (date.getDayOfYear() - COLDEST_DAY) / YEAR;
     double spell = Math.sin(date.toEpochDay() * 0.9) + Math.sin(date.toEpochDay() * 0.37);
     double lowest = FREEZING + MEAN - SWING * Math.cos(year) + SPELL * spell;
@@ -37,7 +37,7 @@ final class Forecast {
   }
 
   /** Returns the first date from one on whose night is below 0 °C. */
-  static LocalDate firstFrost(LocalDate from) {
+  public static LocalDate firstFrost(LocalDate from) {
     return from.datesUntil(from.plusDays(MOST_DAYS))
         .filter(d -> of(d).lowest() < FREEZING)
         .findFirst()

@@ -1,0 +1,77 @@
+package fernwort.app.questions;
+
+import fernwort.app.services.Forecast;
+import fernwort.app.units.Measure;
+import fernwort.app.web.Field;
+import fernwort.core.frost.Curve;
+import fernwort.core.frost.FreezeForecast;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+
+/** The air of tonight: the forecast, or what somebody entered; the same for every page. */
+public final class NightAir {
+
+  /** The hour of the day at which the night begins. */
+  public static final int BEGINS = 18;
+
+  private static final int HOUR = 3600;
+  private static final int MINUTE = 60;
+  private static final int DAY = 24;
+
+  private NightAir() {}
+
+  /**
+   * Asks for the air outside and inside, and returns what is asked of the night.
+   *
+   * @param form asks; keeps what was entered
+   * @param date day on whose evening the night begins
+   */
+  public static FreezeForecast.Asked asked(Form form, LocalDate date) {
+    Forecast.Night night = Forecast.of(date);
+    String source =
+        form.choice(
+            "night-source",
+            "Outside air",
+            List.of(
+                new Field.Option("forecast", "the forecast for tonight (simulated)"),
+                new Field.Option("typed", "as I enter it")));
+    double inside = temperature(form, "night-inside", "Inside", 288.15);
+    if (source.equals("forecast")) {
+      return asked(night.evening(), night.lowest(), night.wind(), inside);
+    }
+    double lowest = temperature(form, "night-lowest", "Lowest (6 h)", night.lowest());
+    double evening = temperature(form, "night-evening", "In the evening (18 h)", night.evening());
+    double wind =
+        form.number("night-wind", "Wind", night.wind(), "m/s", "Counts under the open floor.");
+    return asked(evening, lowest, wind, inside);
+  }
+
+  private static FreezeForecast.Asked asked(
+      double evening, double lowest, double wind, double inside) {
+    return new FreezeForecast.Asked(
+        night(evening, lowest), inside, wind, inside, false, 0, Set.of());
+  }
+
+  private static double temperature(Form form, String name, String label, double normal) {
+    return form.amount(name, label, Measure.TEMPERATURE, normal, "");
+  }
+
+  /** Evening, the lowest at six, and the morning half way back. */
+  private static Curve night(double evening, double lowest) {
+    return new Curve(
+        List.of(0.0, 6.0 * HOUR, 12.0 * HOUR, 15.0 * HOUR),
+        List.of(
+            evening,
+            evening + 0.7 * (lowest - evening),
+            lowest,
+            lowest + 0.5 * (evening - lowest)));
+  }
+
+  /** Returns a time of the night (s from its beginning) as a clock shows it. */
+  public static String clock(double seconds) {
+    long minutes = Math.round(seconds / MINUTE) + BEGINS * MINUTE;
+    return String.format(Locale.ROOT, "%02d:%02d", minutes / MINUTE % DAY, minutes % MINUTE);
+  }
+}

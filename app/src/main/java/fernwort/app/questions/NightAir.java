@@ -16,7 +16,11 @@ public final class NightAir {
   /** The hour of the day at which the night begins. */
   public static final int BEGINS = 18;
 
-  private static final int HOUR = 3600;
+  private static final double HOUR = 3600;
+
+  /** By midnight it has fallen by so much of what it falls; own choice. */
+  private static final double BY_MIDNIGHT = 0.7;
+
   private static final int MINUTE = 60;
   private static final int DAY = 24;
 
@@ -61,12 +65,9 @@ public final class NightAir {
   /** Evening, the lowest at six, and the morning half way back. */
   private static Curve night(double evening, double lowest) {
     return new Curve(
-        List.of(0.0, 6.0 * HOUR, 12.0 * HOUR, 15.0 * HOUR),
+        List.of(0 * HOUR, 6 * HOUR, 12 * HOUR, 15 * HOUR),
         List.of(
-            evening,
-            evening + 0.7 * (lowest - evening),
-            lowest,
-            lowest + 0.5 * (evening - lowest)));
+            evening, evening + BY_MIDNIGHT * (lowest - evening), lowest, (lowest + evening) / 2));
   }
 
   /** Returns a time of the night (s from its beginning) as a clock shows it. */

@@ -30,7 +30,7 @@ class PagesTest {
           + "|---|---|---|---|---|---|---|---|---|\n";
 
   /** The pages of the rail and of the tabs, by their name. */
-  private static final Map<String, String> PAGES = new LinkedHashMap<>();
+  static final Map<String, String> PAGES = new LinkedHashMap<>();
 
   static {
     PAGES.put("Today", "board");
@@ -108,7 +108,7 @@ class PagesTest {
       """;
 
   /** What is worked out later has come. */
-  private static final String READY =
+  static final String READY =
       """
       () => !document.querySelector('[data-patient]')
         && (!document.querySelector('#next') || document.querySelector('#next [data-answer]'))

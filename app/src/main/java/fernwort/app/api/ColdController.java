@@ -29,7 +29,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -176,9 +175,7 @@ class ColdController {
   @Operation(summary = "The one part that would shorten a way through the winter; none for nothing")
   List<Shorter> shorter(@PathVariable String id, @PathVariable String school) {
     WinterizingMethod way =
-        Stream.of(WinterizingMethod.values())
-            .filter(m -> m.name().equalsIgnoreCase(school))
-            .findFirst()
+        WinterizingMethod.named(school)
             .orElseThrow(() ->
                 new Refusal(
                     "There is no method \"" + school + "\"; use fall, air, antifreeze or mix"));

@@ -53,9 +53,6 @@ class NextController {
   private final Sleep sleep;
   private final Clock clock;
 
-  /** What was noted is looked through so far back. */
-  private static final Duration MEMORY = Duration.ofDays(1100);
-
   /** Until this a time of day is worth saying (days). */
   private static final double NEAR = 2;
 
@@ -197,7 +194,11 @@ class NextController {
   private List<String> overdue(OpenRig rig) {
     Instant now = clock.instant();
     return Upkeep.of(
-            rig.rig(), diary.recent(rig, now.minus(MEMORY)), List.of(), ZoneId.systemDefault(), now)
+            rig.rig(),
+            diary.recent(rig, now.minus(Upkeep.MEMORY)),
+            List.of(),
+            ZoneId.systemDefault(),
+            now)
         .stream()
         .filter(u -> u.last().isPresent() && u.isDue(now))
         .map(Upkeep::what)

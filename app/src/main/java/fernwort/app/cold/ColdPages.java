@@ -11,6 +11,7 @@ import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.advice.ShorterWinter;
+import fernwort.core.advice.WinterChoice;
 import fernwort.core.drain.Wintering;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Forgotten;
@@ -25,7 +26,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -134,11 +134,12 @@ class ColdPages {
       @ModelAttribute("units") Units units,
       Model model) {
     WinterizingMethod now = named(school);
+    Trip trip = desk.trip(id, units);
     model.addAttribute("rig", id);
-    model.addAttribute("plan", plan(desk.trip(id, units), now, units));
+    model.addAttribute("plan", plan(trip, now, units));
     model.addAttribute("next", after(now).map(ColdPages::name).orElse(""));
     if (after(now).isEmpty()) {
-      compare(desk.trip(id, units), units, model);
+      compare(trip, units, model);
     }
     return "cold/one-school";
   }
@@ -153,8 +154,7 @@ class ColdPages {
     WinterWish wish = WishPage.of(trip).wish();
     List<WinterPlan> plans = winters.plans(trip.open(), wish);
     model.addAttribute("compared", Compared.all(trip.open(), plans, wish, units));
-    winters
-        .recommended(trip.open(), wish)
+    WinterChoice.among(plans)
         .ifPresent(choice -> {
           model.addAttribute("choice", name(choice.plan().school()));
           model.addAttribute("choiceTitle", choice.plan().school().title());
@@ -179,9 +179,6 @@ class ColdPages {
     compare(trip, units, model);
     model.addAttribute("rig", id);
     model.addAttribute("name", trip.rig().name());
-    model.addAttribute(
-        "plans",
-        Stream.of(WinterizingMethod.values()).map(school -> plan(trip, school, units)).toList());
     return "cold/schools";
   }
 
@@ -283,9 +280,7 @@ class ColdPages {
   }
 
   private static WinterizingMethod named(String school) {
-    return Arrays.stream(WinterizingMethod.values())
-        .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(school))
-        .findFirst()
+    return WinterizingMethod.named(school)
         .orElseThrow(() -> new Refusal("There is no method “%s”; pick one".formatted(school)));
   }
 

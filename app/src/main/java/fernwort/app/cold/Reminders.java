@@ -50,22 +50,22 @@ class Reminders {
               id,
               "autumn",
               next(today, Month.OCTOBER, AUTUMN_DAY),
-              "Put " + name + " to sleep for the winter",
-              "Under Cold, Winter: pick a way and go through its sheet."));
+              "Winterize " + name,
+              "Under Winter, Winterize: pick a method and go through its sheet."));
       calendar.add(
           event(
               id,
               "frost",
               Forecast.firstFrost(today),
               "First frost for " + name + " (simulated forecast)",
-              "Under Cold, Tonight: what freezes first, and what holds it."));
+              "Under Winter, Tonight: what freezes first, and what holds it."));
     }
     calendar.add(
         event(
             id,
             "spring",
             next(today, Month.APRIL, 1),
-            "Wake " + name,
+            "De-winterize " + name,
             "Under Winter, De-winterize: close, flush, look, sanitize, fill."));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))

@@ -125,8 +125,11 @@ record JobView(
         .collect(Collectors.joining(", ", "Times are worked out from every tank half full: ", "."));
   }
 
-  /** What a plan costs: moves of hands, places, time, water. */
+  /** What a plan costs: moves of hands, places, time, water; empty where it cannot be done. */
   static String sum(OpenRig rig, Plan plan, Units units) {
+    if (plan.trouble().isPresent()) {
+      return "";
+    }
     List<String> places = plan.moves().stream().map(m -> rig.rig().part(m.part()).place()).toList();
     long visits = 0;
     for (int i = 0; i < places.size(); i++) {

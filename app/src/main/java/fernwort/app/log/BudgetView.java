@@ -164,7 +164,7 @@ record BudgetView(
       return "It reaches %s, in nine of ten cases or more.".formatted(words);
     }
     if (ends.expected() >= at) {
-      return "It reaches %s likely; at the earliest it ends %s."
+      return "It probably reaches %s; at the earliest it ends %s."
           .formatted(words, When.hour(ends.low()));
     }
     return ends.high() >= at

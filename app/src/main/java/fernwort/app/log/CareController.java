@@ -64,9 +64,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/log")
 class CareController {
 
-  /** What was noted is looked through so far back. */
-  private static final Duration MEMORY = Duration.ofDays(1100);
-
   /** What nobody knows is asked again after so long (days). */
   private static final int MONTH = 30;
 
@@ -88,7 +85,7 @@ class CareController {
   }
 
   private List<Entry> entries(OpenRig rig) {
-    return diary.recent(rig, clock.instant().minus(MEMORY));
+    return diary.recent(rig, clock.instant().minus(Upkeep.MEMORY));
   }
 
   private List<Upkeep> due(OpenRig rig, Instant now) {
@@ -177,7 +174,7 @@ class CareController {
       } else {
         Instant done = day(u.what(), date, now);
         // What is older is due in any case, and would not be looked at.
-        Instant oldest = now.minus(MEMORY).plus(Duration.ofDays(1));
+        Instant oldest = now.minus(Upkeep.MEMORY).plus(Duration.ofDays(1));
         boolean old = done.isBefore(oldest);
         String note = old ? "last done " + date : "";
         Entry.What what =
@@ -334,12 +331,12 @@ class CareController {
             budget, Budget.fresh(rig.network(), states.parked(rig)), number(typed, "days", "Days"));
     List<String> rows = new ArrayList<>();
     rows.add(
-        "For %s days %s are used, by the high end of what you use; %s are there: %s to fetch."
+        "%s to fetch: %s days take up to %s, and you have %s."
             .formatted(
+                need.missing() > 0 ? units.show(Measure.VOLUME, need.missing()) : "Nothing",
                 typed.getOrDefault("days", ""),
                 units.show(Measure.VOLUME, need.used()),
-                units.show(Measure.VOLUME, need.there()),
-                units.show(Measure.VOLUME, need.missing())));
+                units.show(Measure.VOLUME, need.there())));
     if (need.missing() <= 0) {
       return rows;
     }

@@ -9,7 +9,6 @@ import fernwort.core.hygiene.Upkeep;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -21,9 +20,6 @@ import org.springframework.stereotype.Component;
 /** How clogged the filters of rigs are by their logs: found once after each change of a log. */
 @Component
 class Clogging {
-
-  /** Nobody leaves a cartridge in for longer. */
-  private static final Duration MEMORY = Duration.ofDays(1100);
 
   private final DiaryStore diary;
   private final Clock clock;
@@ -57,7 +53,7 @@ class Clogging {
 
   private Map<String, Double> find(OpenRig rig, Habits habits) {
     Instant now = clock.instant();
-    List<Entry> entries = diary.standing(rig.id(), now.minus(MEMORY));
+    List<Entry> entries = diary.standing(rig.id(), now.minus(Upkeep.MEMORY));
     Budget.Asked asked = new Budget.Asked(Slope.LEVEL, habits, ZoneId.systemDefault(), now);
     List<Daily> days = Daily.of(rig.network(), entries, asked);
     return Upkeep.clogging(Upkeep.of(rig.rig(), entries, days, asked.zone(), now), rig.rig());

@@ -7,7 +7,6 @@ import fernwort.app.store.WinterStore;
 import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.core.advice.ShorterWinter;
-import fernwort.core.advice.WinterChoice;
 import fernwort.core.diary.Entry;
 import fernwort.core.drain.Wintering;
 import fernwort.core.frost.ColdWater;
@@ -89,11 +88,6 @@ public class Winters {
     return rounds
         .get(asked, a -> WinterizingMethods.of(desk.book(rig).plans()).round(a.now(), a.wish()))
         .plan(school);
-  }
-
-  /** Returns the method to take, and why; all of them are worked out for it. */
-  public Optional<WinterChoice> recommended(OpenRig rig, WinterWish wish) {
-    return WinterChoice.among(plans(rig, wish));
   }
 
   /**

@@ -102,7 +102,7 @@ public final class Advisor {
       boolean bursts = night.exposures().stream().anyMatch(e -> e.stops().isPresent());
       return night.exposures().stream()
           .filter(e -> e.zero().isPresent())
-          .min(Comparator.comparingDouble(e -> e.zero().orElseThrow()))
+          .findFirst()
           .map(e -> new Frost(lowest, e.label(), clock.apply(e.zero().orElseThrow()), bursts));
     }
   }

@@ -38,6 +38,9 @@ public record Upkeep(
     Optional<String> putOff,
     String source) {
 
+  /** What was noted is looked through so far back: nobody leaves a cartridge in for longer. */
+  public static final Duration MEMORY = Duration.ofDays(1100);
+
   /**
    * Use since the last time.
    *

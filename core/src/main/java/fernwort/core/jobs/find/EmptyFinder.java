@@ -170,7 +170,7 @@ final class EmptyFinder extends Finder {
     }
   }
 
-  /** Lets a tank out by a hose point into somebody else's tank: by fall, else by its pump. */
+  /** Lets a tank out by a hose point into somebody else's tank: by gravity, else by its pump. */
   private void deliver(Part tank, Part point) {
     boolean falls = point.height() < top(tank) && joins(tank.id(), point.id(), Pumped.NO);
     boolean large = network.room(tank.id()).capacity() >= HAULED;

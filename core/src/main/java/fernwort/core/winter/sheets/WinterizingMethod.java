@@ -1,5 +1,8 @@
 package fernwort.core.winter.sheets;
 
+import java.util.Optional;
+import java.util.stream.Stream;
+
 /** The ways people take a rig through the winter. */
 public enum WinterizingMethod {
   FALL(
@@ -27,6 +30,11 @@ public enum WinterizingMethod {
     this.title = title;
     this.gives = gives;
     this.whom = whom;
+  }
+
+  /** Returns the method whose name in an address this is, if there is one. */
+  public static Optional<WinterizingMethod> named(String name) {
+    return Stream.of(values()).filter(m -> m.name().equalsIgnoreCase(name)).findFirst();
   }
 
   /** Returns what it is called. */

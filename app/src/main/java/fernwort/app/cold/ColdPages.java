@@ -179,6 +179,9 @@ class ColdPages {
     compare(trip, units, model);
     model.addAttribute("rig", id);
     model.addAttribute("name", trip.rig().name());
+    model.addAttribute(
+        "plans",
+        Stream.of(WinterizingMethod.values()).map(school -> plan(trip, school, units)).toList());
     return "cold/schools";
   }
 

@@ -1,44 +1,25 @@
 package fernwort.app.board;
 
-import fernwort.app.questions.NightAir;
-import fernwort.app.questions.QuestionDesk;
-import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
-import fernwort.app.services.Diary;
-import fernwort.app.services.JobBook;
-import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
-import fernwort.app.services.Sleep;
 import fernwort.app.services.States;
-import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.advice.Advice;
-import fernwort.core.advice.Advisor;
-import fernwort.core.drain.Wintering;
-import fernwort.core.frost.FreezeForecast;
-import fernwort.core.hygiene.Upkeep;
-import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.RequestParam;
 
 /** What to do next, beside the Board; fetched once the Board is there, for jobs are planned. */
 @Controller
@@ -46,11 +27,7 @@ class NextController {
 
   private final Descriptions rigs;
   private final States states;
-  private final JobDesk desk;
-  private final RunStore runs;
-  private final Diary diary;
-  private final QuestionDesk questions;
-  private final Sleep sleep;
+  private final NextLines lines;
   private final Clock clock;
 
   /** Until this a time of day is worth saying (days). */
@@ -65,34 +42,12 @@ class NextController {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
-  NextController(
-      Descriptions rigs,
-      States states,
-      JobDesk desk,
-      RunStore runs,
-      Diary diary,
-      QuestionDesk questions,
-      Sleep sleep,
-      Clock clock) {
-    this.questions = questions;
-    this.sleep = sleep;
-    this.clock = clock;
-    this.diary = diary;
+  NextController(Descriptions rigs, States states, NextLines lines, Clock clock) {
     this.rigs = rigs;
     this.states = states;
-    this.desk = desk;
-    this.runs = runs;
+    this.lines = lines;
+    this.clock = clock;
   }
-
-  /**
-   * A line of what is next.
-   *
-   * @param grade how bad it is to leave it, in small letters
-   * @param words what to do and why
-   * @param link where it is done, from the rig's address; empty for nowhere
-   * @param act what the button says
-   */
-  record Line(String grade, String words, String link, String act) {}
 
   /**
    * The water of one sort as a bar.
@@ -106,43 +61,14 @@ class NextController {
   record Bar(String sort, String what, String level, double share, String until) {}
 
   @GetMapping("/rigs/{id}/next")
-  String next(
-      @PathVariable String id,
-      @RequestParam(defaultValue = "true") boolean bars,
-      @ModelAttribute("units") Units units,
-      Model model) {
+  String next(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    State state = states.of(rig).state();
-    JobBook book = desk.book(rig);
-    Lasts lasts = Lasts.of(rig.network(), state, states.habits(rig));
-    Optional<RunStore.Run> begun =
-        runs.newest(id, 1).stream()
-            .filter(run -> run.outcome() == RunStore.Outcome.RUNNING)
-            .findFirst();
-    List<Advice> advice =
-        Advisor.of(
-            book.plans(),
-            book.offered(),
-            state,
-            lasts,
-            new Advisor.Noted(
-                begun.map(run -> Message.kept(run.title())),
-                overdue(rig),
-                frost(questions.trip(id, units))));
+    Lasts lasts = Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig));
     model.addAttribute("rig", id);
-    model.addAttribute("bars", bars ? bars(rig, lasts, units) : List.of());
-    model.addAttribute("otherwise", units.say(Advisor.otherwise(lasts)));
-    model.addAttribute("lines", advice.stream().map(a -> line(a, begun, units)).toList());
+    model.addAttribute("bars", bars(rig, lasts, units));
+    model.addAttribute("otherwise", lines.otherwise(rig, units));
+    model.addAttribute("lines", lines.of(rig, units));
     return "board/next";
-  }
-
-  /** What freezes first tonight, by the same air as the page Tonight. */
-  private Optional<Advisor.Frost> frost(Trip trip) {
-    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
-    Wintering now = sleep.now(trip.open());
-    FreezeForecast.Asked asked = NightAir.asked(trip.form(), today);
-    FreezeForecast night = FreezeForecast.of(trip.network(), now, asked);
-    return Advisor.Frost.of(night, asked.outside().lowest(), NightAir::clock);
   }
 
   private List<Bar> bars(OpenRig rig, Lasts lasts, Units units) {
@@ -190,35 +116,4 @@ class NextController {
     return Math.round(days * Duration.ofDays(1).toSeconds());
   }
 
-  /** What is due by its days and was done before; use is counted on the page itself. */
-  private List<String> overdue(OpenRig rig) {
-    Instant now = clock.instant();
-    return Upkeep.of(
-            rig.rig(),
-            diary.recent(rig, now.minus(Upkeep.MEMORY)),
-            List.of(),
-            ZoneId.systemDefault(),
-            now)
-        .stream()
-        .filter(u -> u.last().isPresent() && u.isDue(now))
-        .map(Upkeep::what)
-        .toList();
-  }
-
-  private static Line line(Advice advice, Optional<RunStore.Run> begun, Units units) {
-    return new Line(
-        advice.grade().name().toLowerCase(Locale.ROOT),
-        units.say(advice.words()),
-        switch (advice.what()) {
-          case GO_ON -> begun.map(run -> "/runs/" + run.id()).orElse("");
-          case KEEP_FROM_FROST -> "/cold/tonight";
-          case MAINTAIN -> "/log/upkeep";
-          case DUMP, FILL -> advice.job().map(job -> "/jobs/" + job.id()).orElse("");
-        },
-        switch (advice.what()) {
-          case GO_ON -> "Continue";
-          case KEEP_FROM_FROST, MAINTAIN -> "See";
-          case DUMP, FILL -> "Plan it";
-        });
-  }
 }

@@ -1,5 +1,6 @@
 package fernwort.app.jobs;
 
+import fernwort.app.board.NextLines;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
@@ -55,6 +56,7 @@ class JobsController {
   private final JobRuns runs;
   private final RunStore store;
   private final PlanDrawing drawings;
+  private final NextLines next;
 
   JobsController(
       Descriptions rigs,
@@ -63,7 +65,9 @@ class JobsController {
       JobDesk desk,
       JobRuns runs,
       RunStore store,
-      PlanDrawing drawings) {
+      PlanDrawing drawings,
+      NextLines next) {
+    this.next = next;
     this.drawings = drawings;
     this.sleep = sleep;
     this.rigs = rigs;
@@ -140,6 +144,8 @@ class JobsController {
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
+    model.addAttribute("lines", next.of(rig, units));
+    model.addAttribute("otherwise", next.otherwise(rig, units));
     model.addAttribute("cards", Card.of(groups));
     model.addAttribute("cannot", cannot);
     model.addAttribute(

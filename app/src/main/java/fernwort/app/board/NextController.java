@@ -115,5 +115,4 @@ class NextController {
   private static long seconds(double days) {
     return Math.round(days * Duration.ofDays(1).toSeconds());
   }
-
 }

@@ -92,8 +92,7 @@ public final class NextLines {
   /** Returns what is said where nothing is to be done. */
   public String otherwise(OpenRig rig, Units units) {
     return units.say(
-        Advisor.otherwise(
-            Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig))));
+        Advisor.otherwise(Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig))));
   }
 
   /** What freezes first tonight, by the same air as the page Tonight. */

@@ -80,7 +80,17 @@ public final class Setting {
 
   /** Returns the parts that stand otherwise than in another setting of the same rig. */
   public List<String> turnedFrom(Setting other) {
-    return places.keySet().stream().filter(part -> !other.has(part, of(part))).toList();
+    List<String> turned = new ArrayList<>();
+    places.forEach((part, place) -> {
+      boolean same =
+          other.places == places
+              ? other.positions[place].equals(positions[place])
+              : other.has(part, positions[place]);
+      if (!same) {
+        turned.add(part);
+      }
+    });
+    return turned;
   }
 
   /** Returns this setting with one thing changed. */

@@ -1,11 +1,13 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.Link;
+import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
+import fernwort.core.network.Passage;
 import fernwort.core.network.Turn;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
@@ -13,13 +15,14 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,6 +45,7 @@ public final class HandleDistance {
   private static final int PUSHED = 2;
   private static final int LAYERS = 3;
   private static final double TOLERANCE = 1e-6;
+  private static final int[] NONE = {};
 
   private final Network network;
   private final Levels levels;
@@ -57,6 +61,14 @@ public final class HandleDistance {
   /** Where a circulation pump is, which is taken to drive nothing but its own loop. */
   private final boolean[] circulates;
 
+  /** How high water has to get for a passage (m). */
+  private final double[] crest;
+
+  private final List<Handle> handles;
+
+  /** What a search has still to go on from, for this turn and for one more. */
+  private final int[][] front;
+
   private @Nullable Opened last;
 
   private HandleDistance(Network network, Levels levels) {
@@ -71,41 +83,65 @@ public final class HandleDistance {
     through = new int[free.edges()];
     fixed = new boolean[free.edges()];
     circulates = new boolean[free.edges()];
+    crest = new double[free.edges()];
     for (int e = 0; e < free.edges(); e++) {
       Part part = network.part(free.from(e));
       through[e] = free.line(e) >= 0 ? -1 : network.index(part.id());
       circulates[e] = part.kind().is(Purpose.CIRCULATES);
       fixed[e] = through[e] < 0 || !part.hasHandle() || isMiddle(free.from(e));
+      crest[e] = free.line(e) >= 0 ? levels.crest(free.line(e)) : levels.height(free.to(e));
     }
+    handles = handles();
+    front = new int[2][LAYERS * network.size()];
   }
 
-  /** The passages of a setting, and which of all that the handles allow are among them. */
-  private record Opened(OpenGraph graph, boolean[] passages) {}
+  /** A part that opens some passages and closes others, by how it stands. */
+  private record Handle(String part, Map<String, int[]> opens) {}
+
+  /** The handles of a rig with the passages that stand open in each of their positions. */
+  private List<Handle> handles() {
+    List<Handle> found = new ArrayList<>();
+    for (int i = 0; i < network.rig().parts().size(); i++) {
+      Part part = network.rig().parts().get(i);
+      int number = i;
+      int[] own =
+          IntStream.range(0, free.edges()).filter(e -> through[e] == number && !fixed[e]).toArray();
+      if (own.length > 0) {
+        Map<String, int[]> opens = new HashMap<>();
+        for (Position position : part.kind().positions()) {
+          List<Passage> open = network.passages(i, position.id());
+          opens.put(position.id(), IntStream.of(own).filter(e -> isAmong(open, e)).toArray());
+        }
+        found.add(new Handle(part.id(), opens));
+      }
+    }
+    return found;
+  }
+
+  private boolean isAmong(List<Passage> open, int e) {
+    return open.stream()
+        .anyMatch(p -> p.from() == free.from(e) && p.to() == free.to(e) && p.law() == free.law(e));
+  }
+
+  /** Which passages stand open in a setting. */
+  private record Opened(Setting setting, boolean[] passages) {}
 
   /**
    * What stands open in a setting; the last is kept, since several sources are looked at in turn.
    */
   private Opened openIn(Setting setting) {
     Opened known = last;
-    if (known == null || !known.graph().setting().equals(setting)) {
-      OpenGraph graph = new OpenGraph(network, setting);
-      boolean[] passages = new boolean[free.edges()];
-      for (int e = 0; e < passages.length; e++) {
-        passages[e] = fixed[e] || isOpen(graph, e);
+    if (known == null || !known.setting().equals(setting)) {
+      boolean[] passages = fixed.clone();
+      for (Handle handle : handles) {
+        for (int e : handle.opens().getOrDefault(setting.of(handle.part()), NONE)) {
+          passages[e] = true;
+        }
       }
-      known = new Opened(graph, passages);
+      known = new Opened(setting, passages);
       last = known;
     }
     return known;
-  }
-
-  private boolean isOpen(OpenGraph graph, int e) {
-    for (int o = graph.first(free.from(e)); o >= 0; o = graph.next(o)) {
-      if (graph.to(o) == free.to(e) && graph.law(o) == free.law(e)) {
-        return true;
-      }
-    }
-    return false;
   }
 
   private boolean isMiddle(int v) {
@@ -161,35 +197,43 @@ public final class HandleDistance {
     }
 
     private void search(int first, int last, double[] ceiling) {
-      Deque<Integer> front = new ArrayDeque<>();
+      int[] near = front[0];
+      int[] far = front[1];
+      int waiting = 0;
+      int cost = 0;
       for (int v = first; v < last; v++) {
         if (network.part(v).kind().is(Purpose.HOLDS) && !levels.wet(v)) {
           continue;
         }
         for (int layer : new int[] {RUNS, DRAWN}) {
           turns[LAYERS * v + layer] = 0;
-          front.add(LAYERS * v + layer);
+          near[waiting++] = LAYERS * v + layer;
         }
       }
-      while (!front.isEmpty()) {
-        int at = front.removeFirst();
-        int layer = at % LAYERS;
-        for (int e = free.first(at / LAYERS); e >= 0; e = free.next(e)) {
-          int next = after(e, layer);
-          if (next < 0 || crest(e) > ceiling[next]) {
-            continue;
-          }
-          int to = LAYERS * free.to(e) + next;
-          int cost = open.passages()[e] ? 0 : frozen[through[e]] ? NEVER : 1;
-          if (turns[at] + cost < turns[to]) {
-            turns[to] = turns[at] + cost;
-            if (cost == 0) {
-              front.addFirst(to);
-            } else {
-              front.addLast(to);
+      while (waiting > 0) {
+        int farther = 0;
+        while (waiting > 0) {
+          int at = near[--waiting];
+          for (int e = turns[at] < cost ? -1 : free.first(at / LAYERS); e >= 0; e = free.next(e)) {
+            int next = after(e, at % LAYERS);
+            if (next < 0 || crest[e] > ceiling[next]) {
+              continue;
+            }
+            int to = LAYERS * free.to(e) + next;
+            if (open.passages()[e] && cost < turns[to]) {
+              turns[to] = cost;
+              near[waiting++] = to;
+            } else if (!open.passages()[e] && !frozen[through[e]] && cost + 1 < turns[to]) {
+              turns[to] = cost + 1;
+              far[farther++] = to;
             }
           }
         }
+        int[] done = near;
+        near = far;
+        far = done;
+        waiting = farther;
+        cost++;
       }
     }
 
@@ -242,7 +286,7 @@ public final class HandleDistance {
 
     private void addOpening(int e, Set<Turn> found) {
       Part part = network.part(free.from(e));
-      String now = open.graph().setting().of(part.id());
+      String now = open.setting().of(part.id());
       part.kind().positions().stream()
           .filter(p -> !p.id().equals(now))
           .forEach(p -> found.add(new Turn(part.id(), p.id())));
@@ -253,10 +297,6 @@ public final class HandleDistance {
     return network.part(v).kind().is(Purpose.USE)
         && !isMiddle(v)
         && network.port(v).equals("waste");
-  }
-
-  private double crest(int e) {
-    return free.line(e) >= 0 ? levels.crest(free.line(e)) : levels.height(free.to(e));
   }
 
   private double head(Part source, int port) {

@@ -256,6 +256,11 @@ public final class ConditionEvaluator {
         .or(() -> danger(hazards.withoutPower(setting, levels, ways(setting, levels))));
   }
 
+  /** Returns what one condition finds wrong with a setting. */
+  public Optional<Fault> fault(Condition condition, Setting setting) {
+    return condition.fault(this, setting, levels);
+  }
+
   /** Returns a setting with the taps as they are for the look. */
   public Setting probed(Setting setting) {
     Setting probed = setting;

@@ -99,6 +99,22 @@ public final class Planner {
     return plan(from, goal, FEW_LOOKS);
   }
 
+  /** Returns why there surely is no way to a goal; empty where there is one, or may be. */
+  Optional<Blocked> blocked(State from, Goal goal) {
+    ConditionEvaluator scout = scout(from, goal);
+    Targets targets =
+        new Targets(scout, HandleDistance.of(network, scout.levels()), from.setting());
+    Optional<Setting> near = targets.first(FEW_LOOKS);
+    if (near.isEmpty() && !targets.isThrough()) {
+      return Optional.empty();
+    }
+    Sequence sequence = new Sequence(scout, from.setting());
+    boolean simple = near.map(sequence::turnsTo).flatMap(sequence::order).isPresent();
+    return !simple && within(from, goal) instanceof Blocked blocked && blocked.proven()
+        ? Optional.of(blocked)
+        : Optional.empty();
+  }
+
   private Result plan(State from, Goal goal, int looks) {
     ConditionEvaluator scout = scout(from, goal);
     Targets targets =

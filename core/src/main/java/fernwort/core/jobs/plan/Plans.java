@@ -1,5 +1,6 @@
 package fernwort.core.jobs.plan;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Fault;
@@ -22,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -143,7 +145,8 @@ public final class Plans {
     Map<String, Double> half = new HashMap<>();
     network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
     State rest = new State(network.rig().atRest(), half, Slope.LEVEL);
-    return jobs.all().stream().map(j -> forJob(j).offered(j, rest)).toList();
+    Function<Job, Offer> asked = Effort.carried(j -> forJob(j).offered(j, rest));
+    return jobs.all().parallelStream().map(asked).toList();
   }
 
   private Offer offered(Job job, State rest) {
@@ -184,19 +187,21 @@ public final class Plans {
   }
 
   private Offer offer(Job job, State rest, Goal goal) {
-    if (planner.within(rest, goal) instanceof Planner.Blocked blocked && blocked.proven()) {
-      boolean wanting =
-          blocked
-              .fault()
-              .filter(f ->
-                  f instanceof Fault.Missing
-                      || f instanceof Fault.Apart
-                      || f instanceof Fault.Unlinked
-                      || f instanceof Fault.NotRound)
-              .isPresent();
-      return new Offer(job, Optional.of(troubles.blocked(goal, blocked.fault())), wanting);
-    }
-    return new Offer(job, Optional.empty(), false);
+    return planner
+        .blocked(rest, goal)
+        .map(blocked -> {
+          boolean wanting =
+              blocked
+                  .fault()
+                  .filter(f ->
+                      f instanceof Fault.Missing
+                          || f instanceof Fault.Apart
+                          || f instanceof Fault.Unlinked
+                          || f instanceof Fault.NotRound)
+                  .isPresent();
+          return new Offer(job, Optional.of(troubles.blocked(goal, blocked.fault())), wanting);
+        })
+        .orElseGet(() -> new Offer(job, Optional.empty(), false));
   }
 
   /** Returns the jobs that some setting of the handles can do, whatever they are now. */

@@ -25,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Which handles have to change: the settings that reach a goal with the fewest of them.
@@ -56,6 +57,7 @@ final class Targets {
   private final List<Need> needs;
   private final List<Condition.Joined> joins;
   private final List<Condition.Linked> links;
+  private final List<Condition.GoesRound> rounds;
   private final Map<Searched, HandleDistance.From> searched = new HashMap<>();
   private Optional<Fault> obstacle = Optional.empty();
   private int truth;
@@ -69,16 +71,34 @@ final class Targets {
     needs = scout.goal().needs();
     joins = scout.goal().of(Condition.Joined.class);
     links = scout.goal().of(Condition.Linked.class);
+    rounds = scout.goal().of(Condition.GoesRound.class);
   }
 
-  private record Node(Setting setting, int changed, int bound) {
+  /**
+   * A setting on the way.
+   *
+   * @param changed how many turns it is from the start
+   * @param bound how many more it takes at least
+   * @param sure whether the bound was searched for; else it is one less than that of the setting
+   *     before, since a turn brings a goal no nearer than that
+   */
+  private record Node(Setting setting, int changed, int bound, boolean sure) {
     int least() {
       return changed + bound;
     }
   }
 
+  /** Returns the first setting that reaches the goal with the fewest turns, if one does. */
+  Optional<Setting> first(int mostLooks) {
+    return find(mostLooks, 1).stream().findFirst();
+  }
+
   /** Returns the nearest settings that reach the goal, all as near; empty for none. */
   List<Setting> find(int mostLooks) {
+    return find(mostLooks, MOST_TARGETS);
+  }
+
+  private List<Setting> find(int mostLooks, int mostFound) {
     PriorityQueue<Node> queue =
         new PriorityQueue<>(
             Comparator.comparingInt(Node::least).thenComparingInt(n -> -n.changed()));
@@ -88,13 +108,20 @@ final class Targets {
     int nearest = Integer.MAX_VALUE;
     int looks = 0;
     int most = mostLooks;
-    queue.add(new Node(start, 0, bound(start)));
+    queue.add(new Node(start, 0, bound(start), true));
     seen.add(start);
-    while (!queue.isEmpty() && looks < most && found.size() < MOST_TARGETS) {
+    while (!queue.isEmpty() && looks < most && found.size() < mostFound) {
       Effort.look();
       Node node = queue.remove();
       if (node.least() > nearest) {
         break;
+      }
+      if (!node.sure()) {
+        int bound = bound(node.setting(), turned(node.setting()));
+        if (bound < HandleDistance.NEVER && node.changed() + bound <= nearest) {
+          queue.add(new Node(node.setting(), node.changed(), bound, true));
+        }
+        continue;
       }
       looks++;
       Optional<Fault> fault = missing(node.setting()).or(() -> scout.fault(node.setting()));
@@ -111,7 +138,7 @@ final class Targets {
       Set<Turn> mends = mends(node.setting(), fault.get());
       remember(fault.get(), mends);
       for (Turn turn : mends) {
-        follow(node, turn, nearest, seen).ifPresent(queue::add);
+        follow(node, turn, seen).ifPresent(queue::add);
       }
     }
     through = queue.isEmpty();
@@ -145,20 +172,16 @@ final class Targets {
     }
   }
 
-  private Optional<Node> follow(Node node, Turn turn, int nearest, Set<Setting> seen) {
+  private Optional<Node> follow(Node node, Turn turn, Set<Setting> seen) {
     boolean turned = !node.setting().of(turn.part()).equals(start.of(turn.part()));
     boolean kept = node.setting().of(turn.part()).equals(musts.get(turn.part()));
     if (turned || kept) {
       return Optional.empty();
     }
     Setting next = node.setting().with(turn.part(), turn.position());
-    if (!seen.add(next)) {
-      return Optional.empty();
-    }
-    int bound = bound(next, turned(next));
-    return bound >= HandleDistance.NEVER || node.changed() + 1 + bound > nearest
-        ? Optional.empty()
-        : Optional.of(new Node(next, node.changed() + 1, bound));
+    return seen.add(next)
+        ? Optional.of(new Node(next, node.changed() + 1, Math.max(0, node.bound() - 1), false))
+        : Optional.empty();
   }
 
   /** The parts that have been turned or have to stay, which a nearest setting has as they are. */
@@ -184,8 +207,10 @@ final class Targets {
     }
     int farthest = 0;
     for (Need need : needs) {
-      HandleDistance.From from = from(need.source().part(), placed, kept);
-      farthest = Math.max(farthest, from.to(need.end().part(), need.pumped()));
+      farthest = Math.max(farthest, away(need, placed, kept));
+    }
+    for (Condition.GoesRound round : rounds) {
+      farthest = Math.max(farthest, dry(round, placed, kept));
     }
     for (Condition.Joined pair : joins) {
       farthest =
@@ -218,8 +243,49 @@ final class Targets {
   }
 
   private boolean isAway(Need need, Setting setting) {
-    HandleDistance.From from = from(need.source().part(), setting, turned(setting));
-    return from.to(need.end().part(), need.pumped()) != 0;
+    return away(need, setting, turned(setting)) != 0;
+  }
+
+  /** The fewest turns that a need takes: to its end, to the part it passes, and on from there. */
+  private int away(Need need, Setting setting, Set<String> kept) {
+    HandleDistance.From from = from(need.source().part(), setting, kept);
+    int away = from.to(need.end().part(), need.pumped());
+    if (need.via().isPresent()) {
+      String via = need.via().get();
+      int behind =
+          behind(via, setting)
+              .mapToInt(b -> b.to(need.end().part(), HandleDistance.Pumped.EITHER))
+              .min()
+              .orElse(HandleDistance.NEVER);
+      away = Math.max(away, Math.max(comes(from, via), behind));
+    }
+    return away;
+  }
+
+  /** The fewest turns until any water comes to the tap of a loop, past its heater. */
+  private int dry(Condition.GoesRound round, Setting setting, Set<String> kept) {
+    if (round.tap().isEmpty()) {
+      return 0;
+    }
+    int fewest = HandleDistance.NEVER;
+    for (Part source : scout.network().sources()) {
+      HandleDistance.From from = from(source.id(), setting, kept);
+      int heated = round.heater().map(heater -> comes(from, heater)).orElse(0);
+      int tapped = from.to(round.tap().get(), HandleDistance.Pumped.EITHER);
+      fewest = Math.min(fewest, Math.max(heated, tapped));
+    }
+    return fewest;
+  }
+
+  /** The fewest turns to a part, whether water is driven there or drawn. */
+  private static int comes(HandleDistance.From from, String part) {
+    return Math.min(
+        from.to(part, HandleDistance.Pumped.EITHER), from.to(part, HandleDistance.Pumped.TO_PUMP));
+  }
+
+  /** The searches on from each port of a part that water has passed. */
+  private Stream<HandleDistance.From> behind(String part, Setting setting) {
+    return part(part).kind().ports().stream().map(port -> turns.behind(part, port, setting));
   }
 
   /** What a search was made from. */
@@ -258,7 +324,10 @@ final class Targets {
       case Fault.Airless f -> all(setting);
       case Fault.ShutIn f -> all(setting);
       case Fault.StopsShort f -> all(setting);
-      case Fault.NotRound f -> all(setting);
+      case Fault.NotRound f -> {
+        boolean dry = rounds.stream().anyMatch(round -> dry(round, setting, Set.of()) > 0);
+        yield dry ? letting(setting) : all(setting);
+      }
       case Fault.Unfed f -> all(setting);
       case Fault.Keeping f -> letting(setting, f.needs());
       case Fault.Disproved f -> all(setting);
@@ -267,7 +336,28 @@ final class Targets {
 
   private Set<Turn> opening(Setting setting, Need need) {
     HandleDistance.From from = from(need.source().part(), setting, turned(setting));
-    return from.to(need.end().part(), need.pumped()) == 0 ? all(setting) : from.barriers();
+    boolean comes = need.via().filter(via -> comes(from, via) > 0).isEmpty();
+    if (!comes || from.to(need.end().part(), need.pumped()) > 0) {
+      return from.barriers();
+    }
+    if (away(need, setting, turned(setting)) > 0) {
+      Set<Turn> on = new LinkedHashSet<>();
+      behind(need.via().orElseThrow(), setting).forEach(b -> on.addAll(b.barriers()));
+      return on;
+    }
+    return parting(setting);
+  }
+
+  /**
+   * What is open and gives nothing may be overpowered: where other water comes instead, as a goal
+   * that wants its own alone forbids, every turn that stops that; else every turn.
+   */
+  private Set<Turn> parting(Setting setting) {
+    return scout.goal().of(Condition.Alone.class).stream()
+        .flatMap(alone -> scout.fault(alone, setting).stream())
+        .findFirst()
+        .map(stray -> mends(setting, stray))
+        .orElseGet(() -> all(setting));
   }
 
   private Set<Turn> against(Setting setting, Warning warning) {

@@ -85,8 +85,8 @@ final class BlowingOut {
                 false,
                 0)
             .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER)));
-    sheet.shutEnds(inlet.part(), inlet.out(), "Else the air goes out here.");
-    sheet.closeBeside(inlet.out(), routes);
+    blowWithDrainsOpen(inlet, routes);
+    shutDrains(sheet, inlet, routes);
     for (Route route : Route.byOutlet(routes)) {
       blow(route, blows);
     }
@@ -98,6 +98,28 @@ final class BlowingOut {
         TAKING_OFF,
         false);
     unreached(routes);
+  }
+
+  private static void shutDrains(
+      WinterSheet sheet, InjectionPoint.Inlet inlet, List<Route> routes) {
+    sheet.shutEnds(inlet.part(), inlet.out(), "Else the air goes out here.");
+    sheet.closeBeside(inlet.out(), routes);
+  }
+
+  /** The first bursts go out by what is low and open, if anything is. */
+  private void blowWithDrainsOpen(InjectionPoint.Inlet inlet, List<Route> routes) {
+    WinterSheet trial = sheet.copy();
+    shutDrains(trial, inlet, routes);
+    if (trial.steps().size() == sheet.steps().size()) {
+      return;
+    }
+    sheet.heed(
+        inlet.part(),
+        WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER),
+        "Blow %d short bursts with every drain still open".formatted(FEWEST_BURSTS),
+        "What stands low goes out by the drains; the taps come one by one.",
+        FEWEST_BURSTS * SECONDS_A_BURST,
+        true);
   }
 
   private void blow(Route route, List<Blow> blows) {

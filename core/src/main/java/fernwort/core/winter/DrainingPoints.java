@@ -196,8 +196,12 @@ public final class DrainingPoints {
     }
   }
 
-  /** Opens all of it, place by place. */
-  void open() {
+  /**
+   * Opens all of it, place by place, and runs pumps dry.
+   *
+   * @param passed ids of parts and lines that antifreeze comes into: no pump throws out for those
+   */
+  void open(Set<String> passed) {
     Set<String> hoses = hoses();
     for (Turn turn : turns()) {
       Part part = network.rig().part(turn.part());
@@ -209,10 +213,14 @@ public final class DrainingPoints {
       if (part.kind() instanceof Pump pump
           && !pump.works().byHand()
           && sheet.now().wetness().body(part.id()) > Operation.DRY_PUMP * part.volume()) {
+        Operation dry = drawnDry(part);
+        if (passed.contains(part.id()) && isSpared(dry, passed)) {
+          continue;
+        }
         double seconds = pump.dryToEmpty();
         sheet.add(
             new WinterStep(
-                    drawnDry(part),
+                    dry,
                     part.place(),
                     Message.words(
                         part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
@@ -223,6 +231,17 @@ public final class DrainingPoints {
                 .by(WinterStep.Hand.of(part.id(), WinterStep.Sort.PUMP)));
       }
     }
+  }
+
+  /**
+   * Tells whether a pump that runs dry clears nothing but what antifreeze comes into, or is dry.
+   */
+  private boolean isSpared(Operation dry, Set<String> passed) {
+    return !(dry instanceof Operation.DrawnDry drawn)
+        || drawn.lines().stream()
+            .filter(id -> !passed.contains(id))
+            .map(id -> network.rig().lines().get(network.lineNumber(id)))
+            .allMatch(line -> sheet.now().wetness().volume(line) <= 0);
   }
 
   /** Air comes through the suction of a pump when the tank that it draws from is empty. */

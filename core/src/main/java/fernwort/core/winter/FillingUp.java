@@ -59,14 +59,19 @@ final class FillingUp {
     this.wish = wish;
   }
 
-  /** Returns the ids of the parts that antifreeze comes into anyway. */
+  /**
+   * Returns the ids of the parts and lines that antifreeze comes into or a jug takes the place of.
+   */
   Set<String> passed() {
     Set<String> passed = new HashSet<>();
     InjectionPoint.forAntifreeze(network, sheet.now())
         .ifPresent(inlet -> {
           passed.add(inlet.part().id());
-          Routes.from(network, sheet.now(), inlet.out())
-              .forEach(r -> r.bodies().forEach(p -> passed.add(p.id())));
+          suction(inlet).ifPresent(passed::add);
+          for (Route route : Routes.from(network, sheet.now(), inlet.out())) {
+            route.bodies().forEach(part -> passed.add(part.id()));
+            route.lines().forEach(line -> passed.add(line.id()));
+          }
         });
     return passed;
   }
@@ -130,6 +135,7 @@ final class FillingUp {
     for (Route route : visits) {
       push(inlet, route);
     }
+    LowPoints.of(network).forEach(low -> colour(low, routes));
     pump.ifPresent(p -> sheet.put(p, Position.OFF.id(), "All lines are filled."));
     sheet.heed(
         inlet.part(),
@@ -156,12 +162,16 @@ final class FillingUp {
 
   /** A suction hose that comes off a pump lets go of its water. */
   private Operation letGo(InjectionPoint.Inlet inlet) {
+    return suction(inlet)
+        .<Operation>map(line -> new Operation.Blown(List.of(line), List.of()))
+        .orElseGet(Operation.Heed::new);
+  }
+
+  /** The suction hose that comes off a pump to draw from the jug. */
+  private Optional<String> suction(InjectionPoint.Inlet inlet) {
     return inlet.part().kind().is(Purpose.PUMPS)
-        ? network
-            .lineId(inlet.part().port("in"))
-            .<Operation>map(line -> new Operation.Blown(List.of(line), List.of()))
-            .orElseGet(Operation.Heed::new)
-        : new Operation.Heed();
+        ? network.lineId(inlet.part().port("in"))
+        : Optional.empty();
   }
 
   private void push(InjectionPoint.Inlet inlet, Route route) {
@@ -225,6 +235,47 @@ final class FillingUp {
     }
   }
 
+  /** Lets a drain beside the ways run until it comes coloured: its stub holds what is in it. */
+  private void colour(Part low, List<Route> routes) {
+    Optional<Line> stub =
+        network.rig().lines().stream()
+            .filter(l -> l.from().part().equals(low.id()) || l.to().part().equals(low.id()))
+            .filter(l -> routes.stream().noneMatch(r -> r.lines().contains(l)))
+            .filter(l -> isPassed(l, routes))
+            .findFirst();
+    if (stub.isEmpty() || !LowPoints.isShut(low, sheet.now())) {
+      return;
+    }
+    Line line = stub.get();
+    boolean back = line.from().part().equals(low.id());
+    double litres =
+        new Chain(List.of(pipe(line, back), body(low)))
+            .pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
+    sheet.put(low, LowPoints.open(low), "A bucket under it.");
+    sheet.add(
+        new WinterStep(
+                new Operation.Filled(
+                    Map.of(line.id(), wish.strength(), low.id(), COLOURED * wish.strength())),
+                low.place(),
+                Message.of(
+                    "{}: let it run until it comes coloured, about {}",
+                    low.label(),
+                    Amount.volume(litres)),
+                Message.words("Otherwise the pipe to it stays diluted."),
+                Math.max(20, litres / SLOW),
+                true,
+                litres)
+            .by(WinterStep.Hand.of(low.id(), WinterStep.Sort.of(low.kind())).running(litres)));
+    sheet.put(low, low.rest().id(), "Shut again.");
+  }
+
+  /** Tells whether a line begins or ends at a part that antifreeze goes through. */
+  private static boolean isPassed(Line line, List<Route> routes) {
+    return routes.stream()
+        .flatMap(r -> r.bodies().stream())
+        .anyMatch(p -> p.id().equals(line.from().part()) || p.id().equals(line.to().part()));
+  }
+
   /** The port by which a way leaves a body: where its next line begins. */
   private PortRef onward(Part part, Route route, PortRef in) {
     boolean after = false;
@@ -265,7 +316,8 @@ final class FillingUp {
   private void inTheTees(List<Route> routes) {
     for (Line line : network.rig().lines()) {
       boolean filled = routes.stream().anyMatch(r -> r.lines().contains(line));
-      if (!filled && sheet.now().wetness().volume(line) > 0) {
+      boolean coloured = sheet.now().strength(line.id()) > 0;
+      if (!filled && !coloured && sheet.now().wetness().volume(line) > 0) {
         sheet.note(
             Message.words(
                 "No antifreeze comes into line %s: it keeps what its fall leaves."

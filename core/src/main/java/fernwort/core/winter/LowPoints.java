@@ -1,9 +1,11 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
@@ -35,6 +37,11 @@ final class LowPoints {
         .findFirst()
         .or(low.kind()::drained)
         .orElse(low.rest().id());
+  }
+
+  /** Tells whether one lets nothing out as it stands. */
+  static boolean isShut(Part low, Wintering now) {
+    return now.state().setting().has(low.id(), low.rest().id()) && !now.has(low, Valve.HALF);
   }
 
   private static boolean drainsOut(Network network, Part part) {

@@ -19,6 +19,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -43,6 +44,10 @@ final class OnlyWhatPays {
   private final Network network;
   private final double cold;
   private final List<Wintering> before = new ArrayList<>();
+
+  /** What stood in lines and bodies where the first antifreeze came, which thins it (m³). */
+  private final double poured;
+
   private List<WinterStep> steps;
   private Wintering after;
 
@@ -55,6 +60,27 @@ final class OnlyWhatPays {
       before.add(after);
       after = step.act().on(network, after);
     }
+    poured =
+        IntStream.range(0, steps.size())
+            .filter(i -> steps.get(i).act() instanceof Operation.Filled)
+            .mapToDouble(i -> wet(before.get(i)))
+            .findFirst()
+            .orElse(0);
+  }
+
+  /** The water in lines and bodies, tanks and what antifreeze stands in not counted (m³). */
+  private double wet(Wintering now) {
+    double lines =
+        network.rig().lines().stream()
+            .filter(l -> now.strength(l.id()) <= 0)
+            .mapToDouble(now.wetness()::volume)
+            .sum();
+    double bodies =
+        network.rig().parts().stream()
+            .filter(p -> now.strength(p.id()) <= 0)
+            .mapToDouble(p -> now.wetness().body(p.id()))
+            .sum();
+    return lines + bodies;
   }
 
   /**
@@ -90,7 +116,123 @@ final class OnlyWhatPays {
         leaveOutThereAndBack(part, full);
       }
     }
+    leaveOutDryRuns(full);
+    joinVisits();
+    leaveOutHalves(full);
     return left;
+  }
+
+  /** A pump that comes off anyway is not run dry before; antifreeze was reckoned with it dry. */
+  private void leaveOutDryRuns(Outcome full) {
+    if (steps.stream().anyMatch(s -> s.act() instanceof Operation.Filled)) {
+      return;
+    }
+    for (WinterStep step : List.copyOf(steps)) {
+      if (step.act() instanceof Operation.RunDry || step.act() instanceof Operation.DrawnDry) {
+        List<WinterStep> kept = new ArrayList<>(steps);
+        int at = kept.indexOf(step);
+        kept.remove(at);
+        isNoWorse(kept, at, full);
+      }
+    }
+  }
+
+  /**
+   * Puts off what is turned at a place until one comes there anyway to turn the same sort, once air
+   * or antifreeze is let in: it is turned then, and drips out, before that. Nothing else may
+   * change.
+   */
+  private void joinVisits() {
+    int from = emptied();
+    int to = passing();
+    int entry = entry();
+    if (from >= entry || to >= steps.size()) {
+      return;
+    }
+    Set<String> visits = new LinkedHashSet<>();
+    for (int i = entry; i < to; i++) {
+      visits.add(visit(steps.get(i)));
+    }
+    visits.remove("");
+    for (String visit : visits) {
+      List<WinterStep> early =
+          steps.subList(from, entry).stream().filter(s -> visit(s).equals(visit)).toList();
+      if (!early.isEmpty()) {
+        List<WinterStep> kept = new ArrayList<>(steps);
+        kept.subList(from, entry).removeIf(early::contains);
+        int there = entry - early.size();
+        while (!visit(kept.get(there)).equals(visit)) {
+          there++;
+        }
+        kept.addAll(there, early);
+        keepIfSame(kept, from, to);
+      }
+    }
+  }
+
+  /** Leaves out how a part is put where it is put otherwise before anything runs. */
+  private void leaveOutHalves(Outcome full) {
+    for (int i = emptied(); i < steps.size(); i++) {
+      if (steps.get(i).act() instanceof Operation.Put put && isPutAgain(put, i)) {
+        List<WinterStep> kept = new ArrayList<>(steps);
+        kept.remove(i);
+        i -= isNoWorse(kept, i, full) ? 1 : 0;
+      }
+    }
+  }
+
+  private boolean isPutAgain(Operation.Put put, int at) {
+    Part part = network.rig().part(put.part());
+    if (part.kind().is(Purpose.USE) || part.kind().is(Purpose.FILTERS)) {
+      return false;
+    }
+    for (WinterStep later : steps.subList(at + 1, steps.size())) {
+      if (puts(later, part)) {
+        return true;
+      } else if (!(later.act() instanceof Operation.Put || later.act() instanceof Operation.Heed)) {
+        return false;
+      }
+    }
+    return false;
+  }
+
+  /** Where air or antifreeze is let in; the end where none is. */
+  private int entry() {
+    return IntStream.range(0, steps.size())
+        .filter(i -> steps.get(i).hand().filter(OnlyWhatPays::isEntry).isPresent())
+        .findFirst()
+        .orElse(steps.size());
+  }
+
+  private static boolean isEntry(WinterStep.Hand hand) {
+    return hand.sort() == WinterStep.Sort.ADAPTER || hand.sort() == WinterStep.Sort.JUG;
+  }
+
+  /** Where valves are turned by a step; empty where none is. */
+  private static String visit(WinterStep step) {
+    return step.hand().filter(h -> h.sort() == WinterStep.Sort.VALVES).isPresent()
+        ? step.place()
+        : "";
+  }
+
+  /** Keeps other steps up to one where the rig then stands the same. */
+  private void keepIfSame(List<WinterStep> kept, int from, int to) {
+    List<Wintering> states = new ArrayList<>(before.subList(0, from));
+    Wintering now = before.get(from);
+    for (WinterStep step : kept.subList(from, to)) {
+      states.add(now);
+      now = step.act().on(network, now);
+    }
+    boolean same =
+        now.wetness().equals(before.get(to).wetness())
+            && now.state().equals(before.get(to).state())
+            && now.service().equals(before.get(to).service());
+    if (same) {
+      steps = List.copyOf(kept);
+      states.addAll(before.subList(to, before.size()));
+      before.clear();
+      before.addAll(states);
+    }
   }
 
   /**
@@ -177,6 +319,9 @@ final class OnlyWhatPays {
     List<Wintering> states = new ArrayList<>(before.subList(0, first));
     Wintering now = before.get(first);
     for (WinterStep step : kept.subList(first, kept.size())) {
+      if (step.act() instanceof Operation.Filled && wet(now) > poured + A_SPLASH) {
+        return false;
+      }
       states.add(now);
       now = step.act().on(network, now);
     }

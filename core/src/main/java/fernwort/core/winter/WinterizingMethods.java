@@ -112,14 +112,14 @@ public final class WinterizingMethods {
     switch (school) {
       case FALL -> fall(sheet, true).undo(Set.of());
       case AIR -> {
-        DrainingPoints opening = opened(sheet, true);
+        DrainingPoints opening = opened(sheet, true, Set.of());
         new BlowingOut(sheet, wish).blow(blows);
         opening.openWhereWaterStays();
         opening.undo(Set.of());
       }
       case ANTIFREEZE -> {
-        DrainingPoints opening = opened(sheet, false);
         FillingUp filling = new FillingUp(sheet, wish);
+        DrainingPoints opening = opened(sheet, false, filling.passed());
         opening.undo(filling.passed());
         filling.fill();
       }
@@ -172,15 +172,15 @@ public final class WinterizingMethods {
   }
 
   private DrainingPoints fall(WinterSheet sheet, boolean traps) {
-    DrainingPoints opening = opened(sheet, traps);
+    DrainingPoints opening = opened(sheet, traps, Set.of());
     opening.tiltOn();
     return opening;
   }
 
   /** All of it open; what a lean would let out goes with air or antifreeze. */
-  private DrainingPoints opened(WinterSheet sheet, boolean traps) {
+  private DrainingPoints opened(WinterSheet sheet, boolean traps, Set<String> passed) {
     DrainingPoints opening = new DrainingPoints(sheet, traps);
-    opening.open();
+    opening.open(passed);
     opening.turnOn();
     return opening;
   }

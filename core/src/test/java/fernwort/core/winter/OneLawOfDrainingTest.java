@@ -59,7 +59,7 @@ class OneLawOfDrainingTest {
     Network network = Network.of(rig);
     WinterSheet sheet = new WinterSheet(network, Filled.of(network, empty(rig)));
     DrainingPoints winter = new DrainingPoints(sheet, false);
-    winter.open();
+    winter.open(Set.of());
     winter.turnOn();
     Wintering review = EverythingOpen.of(network, empty(rig));
     // What its pump throws out when it runs dry is no matter of the handles.

@@ -2,12 +2,14 @@ package fernwort.core.winter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -52,7 +54,7 @@ class OnlyWhatPaysTest {
     WinterSheet sheet = new WinterSheet(network, now);
     Shutdown.begin(sheet, Plans.of(network).brief());
     DrainingPoints opening = new DrainingPoints(sheet, true);
-    opening.open();
+    opening.open(Set.of());
     opening.turnOn();
     opening.undo(Set.of());
     return sheet;
@@ -79,6 +81,69 @@ class OnlyWhatPaysTest {
       again = step.act().on(network, again);
     }
     assertThat(again).isEqualTo(lean.now());
+  }
+
+  private static WinterPlan plan(Rig rig, WinterizingMethod method) {
+    Network network = Network.of(rig);
+    return WinterizingMethods.of(Plans.of(network)).plan(method, inUse(network), WinterWish.USUAL);
+  }
+
+  private static List<String> said(WinterPlan plan) {
+    return plan.steps().stream().map(s -> s.words().toString()).toList();
+  }
+
+  @Test
+  void theFirstBurstsOfAirGoOutByTheDrainsThatAreClosedThen() {
+    assertThat(said(plan(DemoRig.called("marginalia").rig(), WinterizingMethod.AIR)))
+        .containsSubsequence(
+            "Blow 3 short bursts with every drain still open", "Put the cap on Cold drain cap.")
+        .anyMatch(s -> s.matches("Blow . bursts to .*"));
+  }
+
+  @Test
+  void aDrainInALowPlaceIsTheLastToRunColoured() {
+    Rig rig = ReadyRig.find("long-stay").orElseThrow().rig();
+    WinterPlan plan = plan(rig, WinterizingMethod.ANTIFREEZE);
+    int last = 0;
+    for (int i = 0; i < plan.steps().size(); i++) {
+      boolean tap = said(plan).get(i).matches(".*, open.*: run it until it comes coloured.*");
+      last = tap ? i : last;
+    }
+    List<String> after = said(plan).subList(last, plan.steps().size());
+    assertThat(after)
+        .anyMatch(s -> s.matches("Cold drain cap: let it run until it comes coloured, about .* mL"))
+        .containsSubsequence("Take the cap off Cold drain cap.", "Put the cap on Cold drain cap.");
+    Part cap =
+        rig.parts().stream().filter(p -> p.label().equals("Cold drain cap")).findFirst().get();
+    assertThat(plan.after().glycol()).containsKey(cap.id());
+    assertThat(plan.left()).noneMatch(r -> r.id().equals(cap.id()));
+  }
+
+  /** A pump that comes off is not run dry before; one that stays on is. */
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void noPumpIsRunDryBeforeItComesOff(Rig rig) {
+    List<WinterStep> steps = plan(rig, WinterizingMethod.FALL).steps();
+    for (WinterStep step : steps) {
+      if (step.act() instanceof Operation.RunDry dry) {
+        assertThat(steps)
+            .noneMatch(s -> s.act().equals(new Operation.Put(dry.pump(), Kind.UNDONE)));
+      }
+    }
+  }
+
+  /** Valves at one place are turned in one visit where a pass leads there anyway. */
+  @Test
+  void aVisitThatAPassMakesAnywayIsTheOnlyOne() {
+    WinterPlan plan = plan(DemoRig.called("tern").rig(), WinterizingMethod.ANTIFREEZE);
+    int jug = 0;
+    while (plan.steps().get(jug).hand().filter(h -> h.sort() == WinterStep.Sort.JUG).isEmpty()) {
+      jug++;
+    }
+    assertThat(plan.steps().subList(0, jug))
+        .noneMatch(s -> s.words().toString().equals("Leave Shore to taps half open."));
+    assertThat(said(plan).subList(jug, plan.steps().size()))
+        .contains("Leave Shore to taps half open.");
   }
 
   /** Cracked is what each drain of a heater and each ball is for: those stay in the sheet. */

@@ -174,16 +174,16 @@ class WinterWaysTest {
   @Test
   void antifreezeFillsTheWayToEachTapTheShortestFirst() {
     WinterPlan plan = plan(rig(false), WinterizingMethod.ANTIFREEZE, WinterWish.USUAL);
-    // The pump's 0.2 L, a fifth of them water that mixes until nine tenths are antifreeze: they
-    // fill to eight tenths, and then 0.2 L · ln 2 more. 1.8 m of 12 mm and 10 mL in the tee; then
+    // The pump's 0.2 L of water mix until nine tenths are antifreeze: 0.2 L · ln 10. 1.8 m of 12 mm
+    // and 10 mL in the tee; then
     // 3 m of 25 mm; then a cup and a half.
-    double near = 0.2e-3 * (0.8 + Math.log(2)) + 1.8 * METRE + 0.01e-3;
+    double near = 0.2e-3 * Math.log(10) + 1.8 * METRE + 0.01e-3;
     double far = 3 * Math.PI / 4 * 0.025 * 0.025;
     assertThat(plan.litres()).isCloseTo(near + far + 0.45e-3, within(5e-6));
     assertThat(said(plan))
         .containsSubsequence(
             "Pump: suction hose off and into the jug",
-            "Near, open: run it until it comes coloured, about 513 mL",
+            "Near, open: run it until it comes coloured, about 675 mL",
             "Far, open: run it until it comes coloured, about 1.5 L");
     // The trap's 0.3 L mix with 0.45 L that are poured: 0.5 · (1 - e^(-1.5)).
     assertThat(plan.weakest().orElseThrow()).isCloseTo(0.3884, within(1e-4));

@@ -3,6 +3,8 @@ package fernwort.core.winter;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Rank;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -170,7 +172,7 @@ final class OnlyWhatPays {
     }
   }
 
-  /** Leaves out how a part is put where it is put otherwise before anything runs. */
+  /** Leaves out how a valve is opened where it is turned again before anything runs. */
   private void leaveOutHalves(Outcome full) {
     for (int i = emptied(); i < steps.size(); i++) {
       if (steps.get(i).act() instanceof Operation.Put put && isPutAgain(put, i)) {
@@ -181,9 +183,15 @@ final class OnlyWhatPays {
     }
   }
 
+  /** What closes a valve guards what follows, and stays. */
+  private static boolean lets(Part part, String position) {
+    boolean set = part.kind().positions().stream().anyMatch(p -> p.id().equals(position));
+    return set ? part.kind().rank(position) == Rank.WAY_OPEN : position.equals(Valve.HALF);
+  }
+
   private boolean isPutAgain(Operation.Put put, int at) {
     Part part = network.rig().part(put.part());
-    if (part.kind().is(Purpose.USE) || part.kind().is(Purpose.FILTERS)) {
+    if (!part.kind().is(Purpose.TURNS) || !lets(part, put.position())) {
       return false;
     }
     for (WinterStep later : steps.subList(at + 1, steps.size())) {

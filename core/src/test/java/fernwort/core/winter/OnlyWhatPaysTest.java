@@ -8,6 +8,8 @@ import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
+import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -130,6 +132,43 @@ class OnlyWhatPaysTest {
             .noneMatch(s -> s.act().equals(new Operation.Put(dry.pump(), Kind.UNDONE)));
       }
     }
+  }
+
+  /** Gray water never runs over the hands: its valve is closed while the cap comes off. */
+  @ParameterizedTest
+  @MethodSource("rigs")
+  void theValveOfAFullGrayTankIsClosedBeforeItsCapComesOff(Rig rig) {
+    Network network = Network.of(rig);
+    for (WinterizingMethod method : WinterizingMethod.values()) {
+      Wintering now = open(network);
+      WinterPlan plan =
+          WinterizingMethods.of(Plans.of(network)).plan(method, now, WinterWish.USUAL);
+      for (WinterStep step : plan.steps()) {
+        boolean off =
+            step.act() instanceof Operation.Put put
+                && rig.part(put.part()).kind().is(Purpose.DUMPS)
+                && !rig.part(put.part()).kind().rests(put.position());
+        if (off && now.state().volume("gray") > 0.0005) {
+          Connections open = Connections.of(network, now.state().setting());
+          String outlet = ((Operation.Put) step.act()).part();
+          assertThat(open.route("gray", p -> false, p -> p.id().equals(outlet)))
+              .as("%s by %s: %s", rig.name(), method, step.words())
+              .isEmpty();
+        }
+        now = step.act().on(network, now);
+      }
+    }
+  }
+
+  /** As in use, and every valve of gray water left open. */
+  private static Wintering open(Network network) {
+    Wintering now = inUse(network);
+    for (Part part : network.rig().parts()) {
+      if (part.kind().is(Purpose.TURNS) && part.id().contains("gray")) {
+        now = now.with(network.rig(), part.id(), LowPoints.open(part));
+      }
+    }
+    return now;
   }
 
   /** Valves at one place are turned in one visit where a pass leads there anyway. */

@@ -1,6 +1,8 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
@@ -42,6 +44,8 @@ final class OnlyWhatPays {
 
   /** Volumes that differ by less are the same (m³). */
   private static final double SAME = 1e-6;
+
+  private static final Set<Rank> OPENING = Set.of(Rank.CAP_OFF, Rank.WAY_OPEN, Rank.TAP_OPEN);
 
   private final Network network;
   private final double cold;
@@ -324,6 +328,9 @@ final class OnlyWhatPays {
 
   /** Does the sheet again with other steps from one on, and keeps them where no more breaks. */
   private boolean isNoWorse(List<WinterStep> kept, int first, Outcome full) {
+    if (!outcome(glance(kept, first)).isNoWorse(full)) {
+      return false;
+    }
     List<Wintering> states = new ArrayList<>(before.subList(0, first));
     Wintering now = before.get(first);
     for (WinterStep step : kept.subList(first, kept.size())) {
@@ -341,6 +348,34 @@ final class OnlyWhatPays {
     before.addAll(states);
     after = now;
     return true;
+  }
+
+  /**
+   * How the rig stands after other steps from one on, what is opened in a row running out together:
+   * much faster, and as good as what each by itself lets out.
+   */
+  private Wintering glance(List<WinterStep> kept, int first) {
+    Wintering now = before.get(first);
+    boolean opened = false;
+    for (WinterStep step : kept.subList(first, kept.size())) {
+      if (step.act() instanceof Operation.Put put && opens(put)) {
+        now = now.with(network.rig(), put.part(), put.position());
+        opened = true;
+      } else if (!(step.act() instanceof Operation.Heed)) {
+        now = step.act().on(network, opened ? Draining.of(network, now) : now);
+        opened = false;
+      }
+    }
+    return opened ? Draining.of(network, now) : now;
+  }
+
+  /** Tells whether a part lets more through than before, and nothing less. */
+  private boolean opens(Operation.Put put) {
+    Kind kind = network.rig().part(put.part()).kind();
+    boolean set = kind.positions().stream().anyMatch(p -> p.id().equals(put.position()));
+    return set
+        ? OPENING.contains(kind.rank(put.position())) && kind.inLine() != InLine.SELECTS
+        : kind.service().isEmpty() || !kind.service().getFirst().id().equals(put.position());
   }
 
   /** What is tried: what a spanner takes off first, then what is walked to for itself alone. */

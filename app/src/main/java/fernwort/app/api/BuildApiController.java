@@ -236,7 +236,7 @@ class BuildApiController {
       List<Message> heed) {}
 
   @PostMapping("/apart")
-  @Operation(summary = "How to take parts out: what to shut and empty, joints in order (m³)")
+  @Operation(summary = "How to take parts out: what to close and empty, joints in order (m³)")
   ApartAnswer apart(@PathVariable String id, @RequestBody Out body) {
     OpenRig open = rigs.open(id);
     TakeApart plan =

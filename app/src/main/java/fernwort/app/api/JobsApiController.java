@@ -78,7 +78,7 @@ class JobsApiController {
   }
 
   @GetMapping("/{job}/plan")
-  @Operation(summary = "The steps of a job from how the handles and levels stand")
+  @Operation(summary = "The steps of a job from how the handles and levels are")
   Planned plan(@PathVariable String id, @PathVariable String job) {
     OpenRig rig = rigs.open(id);
     return Planned.of(rig.rig(), desk.plan(rig, job, states.of(rig).state()));

@@ -69,7 +69,7 @@ class LoadApiController {
   }
 
   @PostMapping("/loads")
-  @Operation(summary = "What axles and coupling carry with litres otherwise than recorded")
+  @Operation(summary = "What axles and coupling carry with litres other than recorded")
   LoadAnswer loads(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
     State state = body.orElse(Overlay.NONE).on(rig, states.of(rig).state());

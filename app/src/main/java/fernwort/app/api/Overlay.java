@@ -43,7 +43,7 @@ record Overlay(
         throw new Refusal(
             String.format(
                 Locale.ROOT,
-                "No vehicle stands at more than %.0f°; check pitch and roll",
+                "No vehicle is parked at more than %.0f°; check pitch and roll",
                 STEEPEST));
       }
       return new Slope(pitch, roll);

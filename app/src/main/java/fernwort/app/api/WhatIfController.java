@@ -42,14 +42,14 @@ class WhatIfController {
   }
 
   @PostMapping("/flows")
-  @Operation(summary = "The steady flow with handles, litres or slope otherwise than recorded")
+  @Operation(summary = "The steady flow with handles, litres or slope other than recorded")
   FlowAnswer flows(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
     return FlowAnswer.of(rig.hydraulics(), state(rig, body));
   }
 
   @PostMapping("/warnings")
-  @Operation(summary = "What would go wrong with handles, litres or slope otherwise than recorded")
+  @Operation(summary = "What would go wrong with handles, litres or slope other than recorded")
   List<Warning> warnings(
       @PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
@@ -57,14 +57,14 @@ class WhatIfController {
   }
 
   @PostMapping("/ways")
-  @Operation(summary = "What is open with handles, litres or slope otherwise than recorded")
+  @Operation(summary = "What is open with handles, litres or slope other than recorded")
   FlowPaths ways(@PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
     return Outlook.of(rig, state(rig, body)).ways();
   }
 
   @PostMapping("/plan")
-  @Operation(summary = "The steps of a job with handles, litres or slope otherwise than recorded")
+  @Operation(summary = "The steps of a job with handles, litres or slope other than recorded")
   JobsApiController.Planned plan(
       @PathVariable String id,
       @RequestParam String job,

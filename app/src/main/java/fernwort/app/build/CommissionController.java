@@ -152,7 +152,7 @@ class CommissionController {
     double before =
         form.amount(
             "hold-before",
-            "Pressure at first, all taps shut, pump off",
+            "Pressure at first, all taps closed, pump off",
             Measure.PRESSURE,
             2.5e5,
             "");
@@ -162,7 +162,7 @@ class CommissionController {
     double shut =
         form.amount(
             "hold-air",
-            "Air shut in with it",
+            "Air trapped with it",
             Measure.VOLUME,
             air > 0 ? air : 1e-4,
             "The accumulator, or a little in the lines.");
@@ -170,7 +170,7 @@ class CommissionController {
         "hold",
         "Does the pressure hold",
         form,
-        "Air shut in follows its temperature at one volume. A hose that gives drops a little at"
+        "Trapped air follows its temperature at one volume. A hose that gives drops a little at"
             + " first: look again after ten minutes. Never above what the weakest part bears, and"
             + " never air instead of water.",
         () -> {
@@ -221,7 +221,7 @@ class CommissionController {
         "jugs",
         "Each tap against the model",
         form,
-        "Time a jug at each tap, cold, full open, the others shut, as the taps run from the tank;"
+        "Time a jug at each tap, cold, full open, the others closed, as the taps run from the tank;"
             + " 0 leaves one out. The fit multiplies the losses of all fittings, which nobody"
             + " measures, until the flows come nearest.",
         () -> jugAnswer(trip, timed));
@@ -288,7 +288,7 @@ class CommissionController {
     return switch (JugAgainstModel.verdict(measured, model)) {
       case NOTHING_EXPECTED -> "nothing should come here: look at the handles first";
       case NEARLY_SHUT ->
-          "△ something is nearly shut: a kink, a cap left in, an aerator full of chips";
+          "△ something is nearly closed: a kink, a cap left in, an aerator full of chips";
       case LESS -> "less: look at the strainer, the filter, the voltage at the pump";
       case AS_EXPECTED -> "as expected";
       case MORE -> "more than described: pump or tap are larger";

@@ -156,7 +156,7 @@ class DrillController {
             "measured-" + tank.id(),
             "What you measured",
             form,
-            "Usual sizes stand there until you type the hole for the fitting in your hand.",
+            "The usual sizes are filled in until you type the hole for the fitting in your hand.",
             () -> Question.Answer.rows(List.of())));
   }
 

@@ -68,10 +68,10 @@ final class TonightPage {
         "tonight",
         "Which part freezes first tonight",
         form,
-        "Worked out from the warmth each place keeps (a guess of 60 % inside and none under the floor"
-            + " until you enter yours under Rig, or measure it with two thermometers: share = (place −"
-            + " outside) ÷ (inside − outside)). Leave the gray valve open in frost only where local"
-            + " rules permit it; gas heaters need air, and licensed hands.",
+        "Worked out from the warmth each place keeps. Until you enter yours under Rig that is a guess:"
+            + " 60 % inside, none under the floor. Two thermometers measure it: share = (place −"
+            + " outside) ÷ (inside − outside). Leave the gray valve open in frost only where local"
+            + " rules permit it. Gas heaters need air, and licensed hands.",
         () -> answer(asked, new Stores(stored, gas, bottle)));
   }
 
@@ -85,7 +85,7 @@ final class TonightPage {
         "share",
         "How warm a place stays, by thermometers",
         form,
-        "Read all three at the coldest hour, doors as they are at night, and enter the share in the"
+        "Read all three at the coldest hour, doors as they are at night. Enter the share in the"
             + " place's form under Rig.",
         () -> {
           if (inside - outside < LEAST_DIFFERENCE) {
@@ -208,7 +208,7 @@ final class TonightPage {
     String when =
         valve.opens().isPresent()
             ? "opens at " + clock(valve.opens())
-            : valve.opensBelow().isPresent() ? "stays shut tonight" : "opens without power";
+            : valve.opensBelow().isPresent() ? "stays closed tonight" : "opens without power";
     String below =
         valve
             .opensBelow()

@@ -30,7 +30,7 @@ final class PumpQuestions implements GuidePage {
         new Card(
             "pump",
             "The pump",
-            "What stands on its plate.",
+            "As on its plate.",
             List.of(
                 Field.choice(
                     "type",
@@ -91,7 +91,7 @@ final class PumpQuestions implements GuidePage {
                     "manifolds",
                     "Each tap has a line of its own from a manifold",
                     pump.manifolds(),
-                    "Else one line goes from tap to tap, with tees."))));
+                    "If not, one line goes from tap to tap, with tees."))));
   }
 
   private static Field filter(Pump pump, Filter.Grade grade, String label) {

@@ -123,7 +123,7 @@ class AutomationsController {
         case STOP_WHEN_FULL ->
             String.format(
                 Locale.ROOT,
-                "Shut %s when %s has come to %.0f %%",
+                "Close %s when %s has come to %.0f %%",
                 label(rig, valve),
                 label(rig, tank),
                 high);
@@ -153,7 +153,7 @@ class AutomationsController {
                 low,
                 high);
         case SHUT_ON_LEAK ->
-            "Shut every motor valve and stop every pump when the leak sensor is wet";
+            "Close every motor valve and stop every pump when the leak sensor is wet";
       };
     }
 
@@ -225,7 +225,8 @@ class AutomationsController {
                 "",
                 true,
                 true),
-            new Offer("SHUT_ON_LEAK", "Shut and stop all on a leak", "", "", "", "", false, false));
+            new Offer(
+                "SHUT_ON_LEAK", "Close and stop all on a leak", "", "", "", "", false, false));
 
     static Offer of(String id) {
       return ALL.stream().filter(p -> p.id.equals(id)).findFirst().orElse(ALL.getFirst());

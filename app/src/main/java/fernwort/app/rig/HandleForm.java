@@ -52,7 +52,8 @@ final class HandleForm {
     fields.add(Field.text("new-words", "Its handle", "", "An emptied position is taken away."));
     fields.add(turn("new-angle", "Its free end points", 0));
     fields.add(
-        Field.choice("design", "Shut by a", valve.design().map(Values::key).orElse(""), designs()));
+        Field.choice(
+            "design", "Closed by a", valve.design().map(Values::key).orElse(""), designs()));
     fields.add(Field.tick("motor", "Has a motor", valve.motor().isPresent(), ""));
     List<Field.Option> rest = new ArrayList<>();
     rest.add(new Field.Option("", "stays as it is"));
@@ -83,7 +84,7 @@ final class HandleForm {
   static Optional<Valve.Design> design(Values v) {
     return v.text("design").isEmpty()
         ? Optional.empty()
-        : Optional.of(v.choice("design", "Shut by a", Valve.Design.class));
+        : Optional.of(v.choice("design", "Closed by a", Valve.Design.class));
   }
 
   /** What a position joins, in words. */

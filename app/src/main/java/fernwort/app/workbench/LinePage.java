@@ -174,7 +174,7 @@ final class LinePage {
     return switch (verdict) {
       case NOTHING_EXPECTED -> "with these handles nothing should come: look at the Board first";
       case NEARLY_SHUT ->
-          "something is nearly shut: a kink, a clogged strainer or aerator, a handle half way,"
+          "something is nearly closed: a kink, a clogged strainer or aerator, a handle half way,"
               + " a filter due";
       case LESS ->
           "look at the filter, the aerator and the voltage at the pump, then at the fittings";

@@ -182,7 +182,7 @@ class JobJourneyTest {
     page.locator("#new a:has-text('Change tank when one runs dry')").click();
     assertThat(page.locator("#new #high")).hasCount(0);
     page.getByLabel("Valve of the other (the same, for one selector)").selectOption("arch-motor");
-    page.locator("button:has-text('Check and keep it')").click();
+    page.locator("button:has-text('Check and save it')").click();
     assertThat(page.locator("main"))
         .containsText("Change from Fore valve to Arch valve when Fore fresh has fallen to 20 %");
     page.getByLabel("with this tap open").selectOption("sink");

@@ -26,7 +26,7 @@ public record JugAgainstModel(
   /** Less flow than this nobody would call one (m³/s). */
   private static final double NOTHING = 1e-7;
 
-  /** Below half something is nearly shut, below four fifths something is in the way. */
+  /** Below half something is nearly closed, below four fifths something is in the way. */
   private static final double NEARLY_SHUT = 0.5;
 
   private static final double LESS = 0.8;

@@ -151,9 +151,9 @@ public record Anomaly(
               against,
               Message.of("{} went while nobody was to use any", Amount.volume(against)),
               Message.of(
-                  "Look first at taps and toilet that run, then under the tank's drain, the pump"
-                      + " and its joints, and for a hose that hangs lower than the tank: it"
-                      + " siphons. A look on another slope, or after a drive, shows the same.")));
+                  "Check first for taps or a toilet that run, then under the tank's drain and the"
+                      + " pump. A hose that hangs lower than the tank siphons. A reading on another"
+                      + " slope, or after a drive, shows the same.")));
     }
   }
 

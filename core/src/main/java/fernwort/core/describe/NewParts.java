@@ -200,7 +200,7 @@ public final class NewParts {
           new NewPart(
               "tray",
               "Leak tray",
-              "A tray under a tank or pump, with a contact that tells when water stands in it.",
+              "A tray under a tank or pump, with a contact that tells when water is in it.",
               new LeakTray(0.005, true),
               0),
           new NewPart(

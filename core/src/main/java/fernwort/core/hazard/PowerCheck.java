@@ -53,7 +53,7 @@ final class PowerCheck implements Check {
         Message.words("Water then runs " + goal + " with nobody at the handle."),
         Message.of("Its motor falls back to a position that opens this way."),
         Message.of(
-            "Shut a hand valve in that way before you leave it, or use a motor that stays put."),
+            "Close a hand valve in that line before you leave it, or use a motor that stays put."),
         List.of(valve, way.end().part()));
   }
 }

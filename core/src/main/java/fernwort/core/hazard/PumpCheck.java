@@ -43,8 +43,8 @@ final class PumpCheck implements Check {
               Severity.WARNING,
               Message.words(label + " sucks air through " + scene.label(by)),
               Message.of("It rattles, spits and does not build up pressure."),
-              Message.words(scene.label(by) + " is open to its inlet and stands dry."),
-              Message.words("Shut the way to " + scene.label(by) + "."),
+              Message.words(scene.label(by) + " is open to its inlet and is dry."),
+              Message.words("Close the valve towards " + scene.label(by) + "."),
               List.of(work.pump(), by)));
     }
     List<String> loop = loop(scene, work);
@@ -75,7 +75,7 @@ final class PumpCheck implements Check {
         .anyMatch(w -> !w.end().part().equals(w.source().part()));
   }
 
-  /** A pump without a switch that presses against shut valves. */
+  /** A pump without a switch that presses against closed valves. */
   private static void shutIn(Scene scene, PumpWork work, String label, List<Warning> found) {
     if (scene.part(work.pump()).kind() instanceof Pump pump
         && !pump.works().byHand()
@@ -85,7 +85,7 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SHUT_IN,
               Severity.WARNING,
-              Message.words(label + " presses against shut valves"),
+              Message.words(label + " presses against closed valves"),
               Message.of(
                   "It stands at its shut-off pressure, {}, and heats the water in it until a seal gives.",
                   Amount.pressure(pump.shutOffPressure())),

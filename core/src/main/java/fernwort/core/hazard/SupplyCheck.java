@@ -101,10 +101,10 @@ final class SupplyCheck implements Check {
                 "When the mains water pressure drops, tank water is drawn into the public pipe.")
             : Message.of(
                 "When the tank fills and the mains water pressure drops, tank water is drawn into the public"
-                    + " pipe. The water does not stand that high now."),
-        Message.of("No check valve stands between them in this setting."),
+                    + " pipe. The water is not that high now."),
+        Message.of("There is no check valve between them."),
         Message.of(
-            "Shut the way, or fit a check valve or the backflow preventer that your"
+            "Close the valve between them, or fit a check valve or the backflow preventer that your"
                 + " local code asks for."),
         List.of(tank.id(), inlet.id()));
   }
@@ -162,8 +162,9 @@ final class SupplyCheck implements Check {
         moving ? Severity.DANGER : Severity.WARNING,
         Message.words(from + (moving ? " runs to " : " can reach ") + scene.label(end)),
         Message.of("Water that is not fit to drink gets where people drink."),
-        Message.of("The way between them is open and no purifying filter stands in it."),
-        Message.of("Shut the way. If it has happened, do not drink; flush and sanitize first."),
+        Message.of("The way between them is open and has no purifying filter."),
+        Message.of(
+            "Close the valve between them. If it has happened, do not drink; flush and sanitize first."),
         List.of(source.part(), end));
   }
 
@@ -204,8 +205,8 @@ final class SupplyCheck implements Check {
         Message.words("The way to " + at + " is open."),
         Message.words(
             gray
-                ? "Shut it, unless you mean to empty here and local rules permit gray on the ground."
-                : "Shut it, unless you mean to drain."),
+                ? "Close it, unless you mean to empty here and local rules permit gray on the ground."
+                : "Close it, unless you mean to drain."),
         List.of(way.end().part(), way.source().part()));
   }
 
@@ -219,9 +220,9 @@ final class SupplyCheck implements Check {
         Warning.Code.TANK_RUNS_OUT,
         Severity.WARNING,
         Message.words(who + " runs out through the hose at " + at),
-        Message.of("It runs into the outside water until it is stopped or stands no higher."),
+        Message.of("It runs into the outside water until it is stopped or the levels are equal."),
         Message.of("The way there is open, and nothing holds the water back."),
-        Message.of("Shut a valve in the way before the pump stops, or fit a check valve."),
+        Message.of("Close a valve on the way before the pump stops, or fit a check valve."),
         List.of(way.end().part(), way.source().part()));
   }
 

@@ -81,7 +81,7 @@ final class TankCheck implements Check {
                 pressed
                     ? "Pressure builds up in the tank: it bulges, and can burst."
                     : "Filling stops before the tank is full, and can spit back."),
-            Message.of("Every way from its air space to the open is shut or stands under water."),
+            Message.of("Every way for air out of it is closed or under water."),
             Message.of("Open its vent or overflow first, then go on filling."),
             List.of(tank)));
   }
@@ -126,7 +126,7 @@ final class TankCheck implements Check {
             Message.words(scene.label(tank) + " has no way out once it is full"),
             Message.of(
                 "When the water comes up to its vent, pressure builds up: it bulges, and can burst."),
-            Message.of("Its overflow is shut, or lets out air only."),
+            Message.of("Its overflow is closed, or lets out air only."),
             Message.of("Open its overflow or travel valve first, then go on filling."),
             List.of(tank)));
   }
@@ -166,7 +166,7 @@ final class TankCheck implements Check {
                     Message.of(
                         "It never fills: the water runs onto the ground as soon as it stands high enough."),
                     Message.words("The way from the tank to " + scene.label(end) + " is open."),
-                    Message.of("Shut it before the tank fills."),
+                    Message.of("Close it before the tank fills."),
                     List.of(end, tank.id()))));
   }
 
@@ -222,7 +222,7 @@ final class TankCheck implements Check {
                 pumped
                     ? "The pump sucks the tank in: its walls cave, and the flow dies."
                     : "The flow slows to gulps and stops with water still in the tank."),
-            Message.of("Every way from the open to its air space is shut or stands under water."),
+            Message.of("Every way for air into it is closed or under water."),
             Message.of("Open its vent or travel valve before drawing."),
             List.of(tank)));
   }
@@ -269,9 +269,9 @@ final class TankCheck implements Check {
         Severity.NOTE,
         Message.words(label + " fills from mains water until its float shuts"),
         Message.of("It stops by itself; a float that sticks lets it run over."),
-        Message.of("A float valve shuts the line when the water stands at it."),
+        Message.of("A float valve closes the line when the water reaches it."),
         Message.of(
-            "Look at its overflow the first time after a winter, and shut the tap when away."),
+            "Look at its overflow the first time after a winter, and close the tap when away."),
         List.of(tank));
   }
 
@@ -289,7 +289,7 @@ final class TankCheck implements Check {
                   ? "The handles let the taps and the tank run from mains water at the same time."
                   : "Mains water does not stop by itself, and this tank has no gauge."),
           Message.words(
-              "Shut the way into " + label + ", or stay at its overflow until it is full."),
+              "Close the valve into " + label + ", or stay at its overflow until it is full."),
           List.of(tank));
     }
     return new Warning(
@@ -298,7 +298,7 @@ final class TankCheck implements Check {
         Message.words(label + " fills from mains water"),
         Message.of("It runs over at its overflow when it is full."),
         Message.of("Mains water does not stop by itself."),
-        Message.of("Stay with it, and shut the tap at the first water from the overflow."),
+        Message.of("Stay with it, and close the tap at the first water from the overflow."),
         List.of(tank));
   }
 

@@ -60,7 +60,7 @@ public record Warning(
     POWER_LOSS(Is.MEANT_BY_RULES),
     /** A tank that is drawn from is nearly empty. */
     TANK_RUNS_OUT,
-    /** A pump without a switch presses against shut valves. */
+    /** A pump without a switch presses against closed valves. */
     PUMP_SHUT_IN(Is.STANDING),
     /** An open tap gets next to nothing. */
     TAP_STARVES,

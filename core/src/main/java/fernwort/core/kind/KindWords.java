@@ -58,7 +58,7 @@ public enum KindWords {
   SWITCH_FOR("Switch: {}"),
   TRANSFER_HOSE_ON("Connect the loose transfer hose to {}."),
   TRANSFER_HOSE_OFF("Take the transfer hose off {} and close it; put the hose's ends together."),
-  TOWEL_UNDER("What stands in the hose runs out: a towel under it."),
+  TOWEL_UNDER("What is in the hose runs out: a towel under it."),
   FEEL_THE_HOSE("Feel the hose while it runs: it shakes when air comes. Stay with it."),
   LAY_IN("Couple the suction hose to {} and lay its end under water."),
   /** A step: a dump hose; the label of its outlet. */
@@ -97,7 +97,7 @@ public enum KindWords {
   /** When a hose is taken off. */
   DONE_WITH_HOSE("The job is done with the hose."),
   /** When the tap outside is shut. */
-  TAP_SHUT_FIRST("A hose comes off only when its tap is shut."),
+  TAP_SHUT_FIRST("A hose comes off only when its tap is closed."),
   /** When the tap outside is opened. */
   READY_FOR_WATER("The valves behind it are set; water can come in."),
   /** When the cap of an outlet goes on. */
@@ -120,7 +120,7 @@ public enum KindWords {
   WATER_LEAVES_HERE("The water leaves here."),
   /** When a tap is shut. */
   WATER_COMES_OUT("The water comes out here."),
-  TAP_WASTES_NOTHING("A tap that is shut wastes nothing."),
+  TAP_WASTES_NOTHING("A closed tap wastes nothing."),
   /** When a handle goes back. */
   LEFT_SO("This is how it is left."),
   /** When a heater is switched off. */
@@ -142,7 +142,7 @@ public enum KindWords {
   /** When a hose lies in outside water. */
   HOSE_END_UNDER_WATER("The hose end is under water, off the ground."),
   /** When the tap outside is shut. */
-  TAP_OUTSIDE_SHUT("The tap outside is shut; nothing hisses any more."),
+  TAP_OUTSIDE_SHUT("The tap outside is closed; nothing hisses any more."),
   /** When the cap of an inlet comes off. */
   CAP_LOOSENS("Air or water comes as the cap loosens."),
   /** When a hose is taken off. */
@@ -160,7 +160,7 @@ public enum KindWords {
   /** When a drain cap comes off. */
   COMES_AS_IT_LOOSENS("Air or water comes as it loosens."),
   /** When a jug is put away. */
-  EMPTY_AND_SHUT("Empty and shut."),
+  EMPTY_AND_SHUT("Empty and closed."),
   /** When a jug is poured. */
   GLUGS("It glugs."),
   /** When the cap of a neck goes on. */
@@ -176,7 +176,7 @@ public enum KindWords {
   /** When a pump rests for the winter. */
   WOULD_RUN_DRY("It would run dry by itself."),
   /** When an inlet rests for the winter. */
-  HOSE_OFF("Tap outside shut, hose off."),
+  HOSE_OFF("Tap outside closed, hose off."),
   /** When a jug rests for the winter. */
   CARRY_INDOORS("Carry it indoors."),
   /** What is left in a part. */
@@ -196,7 +196,7 @@ public enum KindWords {
   /** What is left in a filter. */
   BOWL_FULL("its bowl is full"),
   /** What is left in a trap. */
-  SEAL_STANDS("its seal stands in it"),
+  SEAL_STANDS("its seal is in it"),
   /** What is left in a check valve. */
   BEFORE_SEAT("water before its seat: it cracks with little"),
   /** What is left in a regulator. */
@@ -244,7 +244,7 @@ public enum KindWords {
   /** When a drain cap is opened to drain. */
   BUCKET_UNDER("Bucket under it."),
   /** When an inlet is opened to drain. */
-  BEHIND_IT_RUNS_OUT("What stands behind it runs out or gets air."),
+  BEHIND_IT_RUNS_OUT("What is behind it runs out or gets air."),
   /** When a neck is opened to drain. */
   AIR_FOR_TANK("Air for the tank and its fill line."),
   /** When a dump outlet is opened to drain. */
@@ -389,7 +389,7 @@ public enum KindWords {
   ARROW_AND_UPRIGHT("its arrow the way the water goes, its cap upward"),
   /** Care of a vacuum breaker; its label. */
   TRY_VACUUM_BREAKER(
-      "Shut the water off ahead of {} and open a tap after it: you must hear air hiss in"),
+      "Close the water ahead of {} and open a tap after it: you must hear air hiss in"),
   /** The name of a mixing valve. */
   MIXING_VALVE("Mixing valve"),
   /** What is part of it. */

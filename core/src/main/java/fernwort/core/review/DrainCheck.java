@@ -56,22 +56,19 @@ final class DrainCheck implements LayoutCheck {
             Finding.Risk.LOSS,
             Message.of("These pipes have no low-point drain"),
             Message.words(
-                "They lie lower than every drain they can reach, or no air gets in behind the"
-                    + " water, so it stays in: "
+                "They lie lower than any drain on their way, or no air gets in behind the water: "
                     + named
                     + "."),
             Message.of("{} stays in the lines and can freeze.", Amount.volume(all)),
             airless
                 .map(piece ->
                     Message.of(
-                        "Put a drain cap at the lowest point of “{}” and one beside {} to let air"
-                            + " in, and look again.",
+                        "Put a drain cap at the lowest point of “{}”, and one beside {} that lets"
+                            + " air in.",
                         worst.label(),
                         outer(drained, worst, piece).label()))
                 .orElseGet(() ->
-                    Message.of(
-                        "Put a drain cap at the lowest point of “{}”, and look again.",
-                        worst.label())),
+                    Message.of("Put a drain cap at the lowest point of “{}”.", worst.label())),
             List.of(end.id()),
             Optional.of(rig -> {
               Rig lower = withDrain(rig, worst, end, lowest);

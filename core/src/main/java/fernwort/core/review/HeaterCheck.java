@@ -34,7 +34,7 @@ final class HeaterCheck implements LayoutCheck {
               Finding.Code.HEATER_RELIEF,
               Finding.Risk.HARM,
               Message.words(part.label() + " has no pressure relief valve"),
-              Message.of("Heated water grows; shut in, it bursts the heater or the weakest joint."),
+              Message.of("Heated water grows; trapped, it bursts the heater or the weakest joint."),
               Message.of("Scalding, and the heater."),
               Message.of(
                   "Have a relief valve fitted that its maker and your local code call for; then say so"

@@ -88,7 +88,7 @@ final class SupplyCheck implements LayoutCheck {
                         inlet.label(),
                         Amount.pressure(kind.mainsPressure())),
                     Message.of(
-                        "Fittings, filters and heaters on board are often made for less, and a tap at night gives more than by day."),
+                        "Fittings, filters and heaters are often made for less, and a tap gives more at night than by day."),
                     Message.of(
                         "{} first, or the joint next to it, while nobody is there.",
                         plan.part(route.getLast()).label()),
@@ -219,9 +219,9 @@ final class SupplyCheck implements LayoutCheck {
                 Finding.Risk.LOSS,
                 Message.of("{} and {} cannot be parted", one.label(), other.label()),
                 Message.of(
-                    "No valve is between them, so they stand at one level and run out together."),
+                    "No valve is between them, so they are at one level and run out together."),
                 Message.of("One split hose loses both."),
-                Message.of("Put a valve between them and keep it shut on the road."),
+                Message.of("Put a valve between them and keep it closed on the road."),
                 List.of(one.id(), other.id()),
                 Optional.of(rig -> partThem(rig, route))));
   }

@@ -67,7 +67,7 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
                   Optional.of(new Habit.Running(4, 5, 0.5)),
                   1,
                   1.4,
-                  "Our own estimate: every other day, 4 minutes, shut half of them to soap"),
+                  "Our own estimate: every other day, 4 minutes, off for half of them to soap"),
               habit("toilet", "Toilet flush", Habit.Per.PERSON, 3, 0.5, 0, 1),
               habit("cleaning", "Cleaning", Habit.Per.RIG, 0.5, 2, 1, 1),
               habit("rinse", "Rinse outside", Habit.Per.RIG, 0, 6, 0, 1.5),

@@ -66,7 +66,7 @@ final class BlowingOut {
                   .formatted(inlet.part().label())));
       return;
     }
-    sheet.shutTaps("Else the air goes out here.");
+    sheet.shutTaps("So that no air goes out here.");
     sheet.add(
         new WinterStep(
                 new Operation.Heed(),
@@ -78,8 +78,8 @@ final class BlowingOut {
                     Amount.pressure(
                         routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
                 Message.of(
-                    "The least of 2 bar, what the weakest line on the way bears, and what its print or a"
-                        + " part's plate says. Eye protection on. Air goes through lines, never into a shut tank or heater, and"
+                    "Never over 2 bar, nor over what the weakest line bears or a part's plate says."
+                        + " Eye protection on. Air goes through lines, never into a closed tank or heater, and"
                         + " the pressure comes off before the hose."),
                 120,
                 false,
@@ -93,8 +93,8 @@ final class BlowingOut {
     sheet.heed(
         inlet.part(),
         WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER).comingOff(),
-        inlet.part().label() + ": air shut off, pressure let off, then " + inlet.done(),
-        "What stands under pressure flies off as it comes loose: open a tap until it hisses no more.",
+        inlet.part().label() + ": air off, pressure let off, then " + inlet.done(),
+        "What is under pressure flies off as it comes loose: open a tap until it hisses no more.",
         TAKING_OFF,
         false);
     unreached(routes);
@@ -102,7 +102,7 @@ final class BlowingOut {
 
   private static void shutDrains(
       WinterSheet sheet, InjectionPoint.Inlet inlet, List<Route> routes) {
-    sheet.shutEnds(inlet.part(), inlet.out(), "Else the air goes out here.");
+    sheet.shutEnds(inlet.part(), inlet.out(), "So that no air goes out here.");
     sheet.closeBeside(inlet.out(), routes);
   }
 
@@ -113,13 +113,18 @@ final class BlowingOut {
     if (trial.steps().size() == sheet.steps().size()) {
       return;
     }
-    sheet.heed(
-        inlet.part(),
-        WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER),
-        "Blow %d short bursts with every drain still open".formatted(FEWEST_BURSTS),
-        "What stands low goes out by the drains; the taps come one by one.",
-        FEWEST_BURSTS * SECONDS_A_BURST,
-        true);
+    sheet.add(
+        new WinterStep(
+                new Operation.Heed(),
+                inlet.part().place(),
+                Message.of(
+                    "Blow {} short bursts with every drain still open",
+                    Integer.toString(FEWEST_BURSTS)),
+                Message.words("Low spots empty by the drains first; the taps come one by one."),
+                FEWEST_BURSTS * SECONDS_A_BURST,
+                true,
+                0)
+            .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER)));
   }
 
   private void blow(Route route, List<Blow> blows) {

@@ -109,7 +109,7 @@ final class FillingUp {
             .toList();
     List<Route> visits = Route.byOutlet(routes);
     Wintering before = sheet.now();
-    sheet.shutTaps("Else it runs out here.");
+    sheet.shutTaps("So that none runs out here.");
     sheet.add(
         new WinterStep(
                 inlet
@@ -125,7 +125,7 @@ final class FillingUp {
                 false,
                 0)
             .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG)));
-    sheet.shutEnds(inlet.part(), inlet.out(), "Else it runs out here.");
+    sheet.shutEnds(inlet.part(), inlet.out(), "So that none runs out here.");
     sheet.closeBeside(inlet.out(), routes);
     refit(inlet, routes);
     // A pump gives nothing while it is off, and runs dry while the jug is.
@@ -261,12 +261,12 @@ final class FillingUp {
                     "{}: let it run until it comes coloured, about {}",
                     low.label(),
                     Amount.volume(litres)),
-                Message.words("Otherwise the pipe to it stays diluted."),
+                Message.words("So that nothing in the pipe to it stays diluted."),
                 Math.max(20, litres / SLOW),
                 true,
                 litres)
             .by(WinterStep.Hand.of(low.id(), WinterStep.Sort.of(low.kind())).running(litres)));
-    sheet.put(low, low.rest().id(), "Shut again.");
+    sheet.put(low, low.rest().id(), "Then close it.");
   }
 
   /** Tells whether a line begins or ends at a part that antifreeze goes through. */

@@ -249,7 +249,7 @@ public final class Spring {
     for (Part part : LowPoints.of(network)) {
       String open = LowPoints.open(part);
       sheet.put(part, open, "Until it runs clear, a cup or two.");
-      sheet.put(part, part.rest().id(), "Shut again.");
+      sheet.put(part, part.rest().id(), "Then close it.");
     }
   }
 
@@ -297,7 +297,7 @@ public final class Spring {
                               route.outlet().label(),
                               Amount.time(Math.max(1, dry / TAP)),
                               Amount.volume(litres)),
-                  Message.words("Then shut it, and the next."),
+                  Message.words("Then close it, and the next."),
                   litres / TAP,
                   true,
                   0)
@@ -349,7 +349,7 @@ public final class Spring {
     sheet.heed(
         "",
         (pressed ? "Pressure on, everything" : "Everything")
-            + " shut: look at every joint with a dry tissue",
+            + " closed: look at every joint with a dry tissue",
         pressed
             ? "A quarter of an hour; the pump must not start by itself meanwhile."
             : "A quarter of an hour; nothing presses here, so what leaks drips slowly."

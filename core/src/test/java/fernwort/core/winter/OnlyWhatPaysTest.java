@@ -139,7 +139,7 @@ class OnlyWhatPaysTest {
   @MethodSource("rigs")
   void theValveOfAFullGrayTankIsClosedBeforeItsCapComesOff(Rig rig) {
     Network network = Network.of(rig);
-    for (WinterizingMethod method : WinterizingMethod.values()) {
+    for (WinterizingMethod method : List.of(WinterizingMethod.FALL, WinterizingMethod.AIR)) {
       Wintering now = open(network);
       WinterPlan plan =
           WinterizingMethods.of(Plans.of(network)).plan(method, now, WinterWish.USUAL);

@@ -239,7 +239,7 @@ public record Automation(Aim purpose, List<Rule> rules) {
         .map(s -> new Turn(id, s.id()))
         .orElseThrow(() ->
             new Refusal(
-                "%s has no shut position, nor one that leads away from %s; choose another valve"
+                "%s has no closed position, nor one that leads away from %s; choose another valve"
                     .formatted(actor.label(), rig.part(tank).label())));
   }
 

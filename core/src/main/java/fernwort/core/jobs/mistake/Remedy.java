@@ -38,7 +38,7 @@ public record Remedy(String id, String words, Rig changed) {
     remedies.add(
         new Remedy(
             LAST_LOOK,
-            "Make it a habit to look round before you leave: pumps off, taps shut, hose off.",
+            "Make it a habit to look round before you leave: pumps off, taps closed, hose off.",
             rig));
     rig.tanks().forEach(tank -> floats(network, tank, remedies));
     raisedVents(rig, remedies);
@@ -97,7 +97,7 @@ public record Remedy(String id, String words, Rig changed) {
               "Raise the overflow over its tank with an air valve at the top, and take "
                   + String.join(
                       " and ", valves.keySet().stream().map(v -> rig.part(v).label()).toList())
-                  + " out: nobody can forget it shut.",
+                  + " out: nobody can forget it closed.",
               changed));
     }
   }

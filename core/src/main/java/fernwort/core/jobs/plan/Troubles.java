@@ -148,7 +148,7 @@ public final class Troubles {
 
   private String missing(Need need) {
     if (need.source().part().equals(need.end().part())) {
-      return "No position of the handles sends the water of %s round and back, as the levels stand."
+      return "No position of the handles sends the water of %s round and back at these levels."
           .formatted(label(need.end().part()));
     }
     Optional<Part> unprimed = Priming.unprimed(network, need);
@@ -156,7 +156,7 @@ public final class Troubles {
       return "%s cannot draw water up from so far below. Bring it nearer to the water, or fit one that draws higher."
           .formatted(unprimed.get().label());
     }
-    return "No position of the handles leads water from %s to %s and nowhere else, as the levels stand."
+    return "No position of the handles leads water from %s to %s and nowhere else at these levels."
         .formatted(
             need.source().kind() == Source.Kind.MAINS ? "mains water" : label(need.source().part()),
             label(need.end().part()));

@@ -60,7 +60,7 @@ final class WaitJudge {
               until.part(),
               Message.of("{} within {}", never, Amount.time(Waits.LONGEST)),
               Message.of(
-                  "Too little comes, or it runs out as fast elsewhere: look for what holds it back."));
+                  "Too little comes, or it runs out as fast elsewhere: find what holds it back."));
         }
       }
     }
@@ -103,7 +103,6 @@ final class WaitJudge {
     if (until.what() == Job.Until.What.MARK && now.volume(until.part()) > Waits.WORTHWHILE) {
       return Message.of("It stops at {} by itself.", Amount.volume(now.volume(until.part())));
     }
-    return Message.of(
-        "Nothing moves as the levels stand: look at what lies higher, and at the pressure.");
+    return Message.of("Nothing moves at these levels: check what lies higher, and the pressure.");
   }
 }

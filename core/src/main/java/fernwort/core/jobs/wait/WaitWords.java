@@ -112,7 +112,7 @@ public final class WaitWords {
         network.rig().part(tank).kind().tankPorts().stream().anyMatch(p -> !p.letsOut());
     boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
     return floats && shut
-        ? "The flow stops by itself: the float has shut."
+        ? "The flow stops by itself: the float has closed."
         : "Watch its gauge: no water shows in time.";
   }
 

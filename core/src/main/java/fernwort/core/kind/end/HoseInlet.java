@@ -52,7 +52,7 @@ public record HoseInlet(
   public static final Position CAPPED = new Position("capped", "cap on");
 
   /** A hose is on, and the tap outside is shut. */
-  public static final Position HOSE = new Position("hose", "hose on, tap shut");
+  public static final Position HOSE = new Position("hose", "hose on, tap closed");
 
   /** The tap outside gives its pressure. */
   public static final Position MAINS = new Position("mains", "hose from a tap");

@@ -215,7 +215,7 @@ public enum Asked {
       ""),
   CONTACT(
       "contact",
-      "A contact tells when water stands in it",
+      "A contact tells when water is in it",
       Type.TICK,
       "Test it with a wet finger twice a year."),
   MIXES_TO(

@@ -165,7 +165,7 @@ public final class WinterSheet {
     for (Part part : byPlace(valves)) {
       ((Valve) part.kind())
           .shut()
-          .ifPresent(stop -> put(part, stop.id(), "Else it goes out here."));
+          .ifPresent(stop -> put(part, stop.id(), "So that none goes out here."));
     }
   }
 

@@ -260,7 +260,7 @@ class AutomationTest {
     assertThat(Automation.keepBetween(rig, "left", "pump", 0.2, 0.9).turns())
         .containsExactly(new Turn("pump", "off"), new Turn("pump", "on"));
     assertThat(Automation.shutOnLeak(rig).turns())
-        .as("the selector has no shut position")
+        .as("the selector has no closed position")
         .containsExactly(new Turn("pump", "off"));
     State low =
         new State(

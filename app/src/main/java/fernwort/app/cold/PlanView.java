@@ -46,12 +46,13 @@ record PlanView(
   static PlanView of(OpenRig rig, WinterPlan plan, WinterWish wish, Units units) {
     int jugs = plan.jugs(wish.jug());
     LeftView left = LeftView.of(rig, plan.left(), units);
+    StepsView steps = StepsView.of(rig, plan.steps(), Map.of(), Map.of(), units);
     return new PlanView(
         plan.school().name().toLowerCase(Locale.ROOT),
         plan.school().title(),
         plan.school().gives(),
         plan.school().whom(),
-        plan.steps().size(),
+        steps.acts(),
         units.show(Amount.time(plan.seconds())),
         plan.places(),
         left,
@@ -74,7 +75,7 @@ record PlanView(
                 100 * plan.weakest().getAsDouble(),
                 units.show(Measure.TEMPERATURE, FreezingPoint.of(plan.weakest().getAsDouble()))),
         plan.notes().stream().map(units::say).toList(),
-        StepsView.of(rig, plan.steps(), Map.of(), Map.of(), units),
+        steps,
         plan.air().stream().map(b -> air(rig, b, units)).toList());
   }
 

@@ -79,6 +79,11 @@ record StepsView(List<Row> rows, int done) {
     return new StepsView(rows, ticks.size());
   }
 
+  /** Returns how many things there are to do, counted as people count. */
+  int acts() {
+    return rows.isEmpty() ? 0 : rows.getLast().number();
+  }
+
   private static int rest(List<Integer> acts, Map<Integer, Instant> ticks, int from) {
     boolean begun =
         from > 0 && acts.get(from - 1).equals(acts.get(from)) && !ticks.containsKey(from - 1);

@@ -164,8 +164,8 @@ public final class DrainingPoints {
 
   private static Message moreRuns(double gained) {
     return gained > WORTH_A_SLOPE
-        ? Message.of("{} more run out so. ", Amount.volume(gained))
-        : Message.of("Less stays so. ");
+        ? Message.of("That drains {} more. ", Amount.volume(gained))
+        : Message.of("Less stays behind. ");
   }
 
   /**

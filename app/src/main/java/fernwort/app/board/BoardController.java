@@ -89,7 +89,11 @@ class BoardController {
                 preview,
                 new Sentences(rig.rig(), standing.state(), preview.before()),
                 new Sentences(
-                    rig.rig(), standing.state().with(part, position.id()), preview.after())));
+                    rig.rig(),
+                    standing
+                        .state()
+                        .with(rig.rig().turned(standing.state().setting(), part, position.id())),
+                    preview.after())));
       }
     }
     model.addAttribute("rig", id);

@@ -57,7 +57,7 @@ public record ValvePicture(
 
   private static String said(Joins joins, String third) {
     return switch (joins) {
-      case NOTHING -> "shut";
+      case NOTHING -> "closed";
       case TANK_AND_PUMP -> "tank to pump";
       case THIRD_AND_PUMP -> third + " to pump";
       case TANK_AND_THIRD -> "tank to " + third;

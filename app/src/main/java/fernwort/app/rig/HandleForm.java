@@ -90,7 +90,7 @@ final class HandleForm {
   /** What a position joins, in words. */
   private String joins(List<List<String>> groups) {
     return groups.isEmpty()
-        ? "shuts all"
+        ? "closes all"
         : groups.stream().map(this::joined).collect(Collectors.joining(", and "));
   }
 
@@ -112,7 +112,7 @@ final class HandleForm {
   private List<Field.Option> joinsOf(Valve valve) {
     List<Field.Option> options = new ArrayList<>();
     options.add(new Field.Option("", "none more"));
-    options.add(new Field.Option("shut", "shuts all"));
+    options.add(new Field.Option("shut", "closes all"));
     List<String> ends = valve.ports();
     for (int i = 0; i < ends.size(); i++) {
       for (int j = i + 1; j < ends.size(); j++) {

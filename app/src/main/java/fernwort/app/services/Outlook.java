@@ -45,7 +45,7 @@ public record Outlook(FlowPaths ways, List<Warning> warnings) {
       Levels levels = Levels.of(rig.network(), state);
       return new Preview(
           Outlook.of(rig, state.setting(), levels),
-          Outlook.of(rig, state.setting().with(part, position), levels));
+          Outlook.of(rig, rig.rig().turned(state.setting(), part, position), levels));
     }
   }
 }

@@ -117,12 +117,22 @@ public class States {
   }
 
   /**
-   * Turns a handle.
+   * Turns a handle, and with it what hangs on one switch with it.
    *
    * @throws Refusal in one sentence, when it has no such position
    */
+  @Transactional
   public void turn(OpenRig rig, String part, String position, String who) {
     rig.rig().position(part, position);
+    Map<String, String> along =
+        rig.rig().gangOf(part).isEmpty()
+            ? Map.of()
+            : rig.rig().movedAlong(of(rig).state().setting(), part, position);
+    put(rig, part, position, who);
+    along.forEach((other, to) -> put(rig, other, to, who));
+  }
+
+  private void put(OpenRig rig, String part, String position, String who) {
     logbook.turn(rig.id(), part, rig.rig().atRest().of(part), position, who);
   }
 
@@ -239,7 +249,7 @@ public class States {
     }
     positions.forEach((part, position) -> {
       if (!before.state().setting().of(part).equals(position)) {
-        turn(rig, part, position, who);
+        put(rig, part, position, who);
       }
     });
     for (Part tank : rig.network().tanks()) {
@@ -257,12 +267,39 @@ public class States {
     }
   }
 
-  /** Takes the last change back. */
+  /** Takes the last change back, with what moved on one switch with it. */
   @Transactional
   public Optional<Logbook.Entry> undo(OpenRig rig, String who) {
-    Optional<Logbook.Entry> undone = logbook.undo(rig.id(), who);
-    undone.ifPresent(e -> stand(rig, e, DiaryStore.Standing.TAKEN_BACK));
-    return undone;
+    return revert(rig, false, who);
+  }
+
+  private Optional<Logbook.Entry> revert(OpenRig rig, boolean forward, String who) {
+    Map<String, String> along = new HashMap<>();
+    logbook
+        .next(rig.id(), forward)
+        .filter(e -> e.kind() == Logbook.Kind.TURN && rig.rig().gangOf(e.subject()).isPresent())
+        .ifPresent(e ->
+            along.putAll(
+                rig.rig()
+                    .movedAlong(
+                        of(rig).state().setting(), e.subject(), forward ? e.after() : e.before())));
+    Optional<Logbook.Entry> reverted = revertOne(rig, forward, who);
+    while (logbook
+        .next(rig.id(), forward)
+        .filter(e -> e.kind() == Logbook.Kind.TURN)
+        .filter(e -> along.remove(e.subject(), forward ? e.after() : e.before()))
+        .isPresent()) {
+      revertOne(rig, forward, who);
+    }
+    return reverted;
+  }
+
+  private Optional<Logbook.Entry> revertOne(OpenRig rig, boolean forward, String who) {
+    Optional<Logbook.Entry> reverted =
+        forward ? logbook.redo(rig.id(), who) : logbook.undo(rig.id(), who);
+    reverted.ifPresent(
+        e -> stand(rig, e, forward ? DiaryStore.Standing.STANDS : DiaryStore.Standing.TAKEN_BACK));
+    return reverted;
   }
 
   /** A reading that is taken back on the Board counts no more in the log, either. */
@@ -274,12 +311,10 @@ public class States {
     }
   }
 
-  /** Puts the change taken back last into force again. */
+  /** Puts the change taken back last into force again, with what moved on one switch with it. */
   @Transactional
   public Optional<Logbook.Entry> redo(OpenRig rig, String who) {
-    Optional<Logbook.Entry> redone = logbook.redo(rig.id(), who);
-    redone.ifPresent(e -> stand(rig, e, DiaryStore.Standing.STANDS));
-    return redone;
+    return revert(rig, true, who);
   }
 
   /** Returns the newest lines of the journal. */

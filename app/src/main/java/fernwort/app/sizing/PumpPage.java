@@ -93,7 +93,7 @@ final class PumpPage {
                     pressure(f.pressure()),
                     figures.together().contains(f.fixture())
                         ? share(f.together(), f.rated())
-                        : "shut",
+                        : "closed",
                     pressure(f.needs())))
             .toList();
     return Question.of(

@@ -188,29 +188,29 @@ public class Logbook {
   @Transactional
   public Optional<Entry> undo(String rig, String who) {
     lock(rig);
-    return revert(rig, who, STANDS, false);
+    return revert(rig, who, false);
   }
 
   /** Puts the change that was taken back last into force again; empty when there is none. */
   @Transactional
   public Optional<Entry> redo(String rig, String who) {
     lock(rig);
-    return revert(rig, who, UNDONE, true);
+    return revert(rig, who, true);
   }
 
-  private Optional<Entry> revert(String rig, String who, String standing, boolean forward) {
-    Condition candidate =
-        JOURNAL
-            .RIG
-            .eq(rig)
-            .and(JOURNAL.STANDING.eq(standing))
-            .and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()));
-    Optional<Entry> found =
-        db.selectFrom(JOURNAL)
-            .where(candidate)
-            .orderBy(forward ? JOURNAL.SEQ.asc() : JOURNAL.SEQ.desc())
-            .limit(1)
-            .fetchOptional(Logbook::entry);
+  /** Returns the change that is taken back next, or put into force again; empty for none. */
+  public Optional<Entry> next(String rig, boolean forward) {
+    return db.selectFrom(JOURNAL)
+        .where(JOURNAL.RIG.eq(rig))
+        .and(JOURNAL.STANDING.eq(forward ? UNDONE : STANDS))
+        .and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()))
+        .orderBy(forward ? JOURNAL.SEQ.asc() : JOURNAL.SEQ.desc())
+        .limit(1)
+        .fetchOptional(Logbook::entry);
+  }
+
+  private Optional<Entry> revert(String rig, String who, boolean forward) {
+    Optional<Entry> found = next(rig, forward);
     found.ifPresent(entry -> {
       apply(rig, entry, forward ? entry.after() : entry.before());
       db.update(JOURNAL)

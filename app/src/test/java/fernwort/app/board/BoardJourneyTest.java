@@ -96,7 +96,7 @@ class BoardJourneyTest {
     assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, mixed. Turn to: open, hot");
     page.keyboard().press("Control+z");
     page.keyboard().press("Control+z");
-    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: shut. Turn to: open, cold");
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: closed. Turn to: open, cold");
     for (Locator handle : page.locator(".cutaway-whole [role=button]").all()) {
       assertThat(handle).hasAttribute("tabindex", "0");
     }

@@ -128,7 +128,7 @@ class BuildJourneyTest {
     page.locator("input[name='support-tank-0-bolts']").fill("4");
     page.locator("input[name='support-tank-0-bolts']").blur();
     assertThat(page.locator("#hang-tank")).containsText("Fasteners hold");
-    page.locator("button:has-text('Keep the supports')").click();
+    page.locator("button:has-text('Save the supports')").click();
     assertThat(page.locator("#was-done")).containsText("undo it under Rig");
     assertThat(page.locator("#hang-tank")).containsText("Fasteners hold");
     page.locator("input[name='hang-mass-tank']").fill("heavy");

@@ -177,7 +177,7 @@ class JobJourneyTest {
   @Test
   void anAutomationIsCheckedKeptAndRunOnTheSimulatedRig() {
     COPY.visit("/rigs/tern/automations");
-    page.locator("#new a:has-text('Shut and stop all')").click();
+    page.locator("#new a:has-text('Close and stop all')").click();
     assertThat(page.locator("#new select")).hasCount(0);
     page.locator("#new a:has-text('Change tank when one runs dry')").click();
     assertThat(page.locator("#new #high")).hasCount(0);

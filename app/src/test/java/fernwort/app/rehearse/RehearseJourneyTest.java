@@ -54,7 +54,7 @@ class RehearseJourneyTest {
     page.locator("#play").click();
     assertThat(page.locator("#clock")).containsText("min");
     page.locator("#play").click();
-    page.locator("button:has-text('Keep these levels')").click();
+    page.locator("button:has-text('Save these levels')").click();
     assertThat(page.locator("h1")).hasText("Tern");
     assertThat(page.locator(".now")).containsText("Sink");
   }

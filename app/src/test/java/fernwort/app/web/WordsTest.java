@@ -159,9 +159,13 @@ class WordsTest {
       Files.writeString(NEW, document);
     }
     assertThat(DOCUMENT).as("read app/target/words.md; if it is right, copy it to docs").exists();
-    assertThat(read(DOCUMENT))
+    List<String> kept = Files.readAllLines(DOCUMENT);
+    List<String> said = document.lines().toList();
+    assertThat(said)
         .as("read app/target/words.md; if it is right, copy it to docs")
-        .isEqualTo(document);
+        .filteredOn(line -> !kept.contains(line))
+        .isEmpty();
+    assertThat(kept).as("said no more; copy app/target/words.md to docs").hasSameSizeAs(said);
   }
 
   private static String shown(String text) {

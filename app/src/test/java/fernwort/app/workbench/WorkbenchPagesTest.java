@@ -53,7 +53,7 @@ class WorkbenchPagesTest {
             LinePage.of(
                 trip("bench-fixture", "sink", "bench-jug", "5", "bench-seconds", "200 210")),
             "timed");
-    assertThat(row(timed, "So").working()).contains("nearly shut");
+    assertThat(row(timed, "So").working()).contains("nearly closed");
     assertThat(row(timed, "The model expects").working()).contains("bar");
     Question asModelled =
         question(

@@ -157,6 +157,15 @@ public record Rig(
     return along;
   }
 
+  /** Returns a setting with a part turned, and with it what hangs on one switch with it. */
+  public Setting turned(Setting at, String part, String to) {
+    Setting turned = at.with(part, to);
+    for (Map.Entry<String, String> other : movedAlong(at, part, to).entrySet()) {
+      turned = turned.with(other.getKey(), other.getValue());
+    }
+    return turned;
+  }
+
   /**
    * Returns where everything belongs that runs, gives water, heats or stands open, once nobody uses
    * it: pumps and heaters off, taps shut, hoses off and caps on. Valves are not among it.

@@ -22,7 +22,7 @@ public interface Tap extends Kind {
 
   Purposes OUTSIDE = Purposes.of(Purpose.END, Purpose.USE, Purpose.OUTSIDE);
 
-  Position SHUT = new Position("shut", "shut");
+  Position SHUT = new Position("shut", "closed");
   Position COLD = new Position("cold", "open, cold");
   Position WARM = new Position("warm", "open, mixed");
   Position HOT = new Position("hot", "open, hot");

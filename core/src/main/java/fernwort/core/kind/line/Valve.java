@@ -215,7 +215,7 @@ public interface Valve extends Kind {
 
   @Override
   default Optional<String> wayRound() {
-    return Optional.of(KindWords.HANDLE_AT_REST.with(rest().map(Position::words).orElse("shut")));
+    return Optional.of(KindWords.HANDLE_AT_REST.with(rest().map(Position::words).orElse("closed")));
   }
 
   @Override

@@ -358,12 +358,20 @@ final class OnlyWhatPays {
     Wintering now = before.get(first);
     boolean opened = false;
     for (WinterStep step : kept.subList(first, kept.size())) {
-      if (step.act() instanceof Operation.Put put && opens(put)) {
-        now = now.with(network.rig(), put.part(), put.position());
-        opened = true;
-      } else if (!(step.act() instanceof Operation.Heed)) {
-        now = step.act().on(network, opened ? Draining.of(network, now) : now);
+      boolean opens = step.act() instanceof Operation.Put put && opens(put);
+      if (step.act() instanceof Operation.Heed) {
+        continue;
+      }
+      if (opened && !opens) {
+        now = Draining.of(network, now);
         opened = false;
+      }
+      if (step.act() instanceof Operation.Put put) {
+        now = now.with(network.rig(), put.part(), put.position());
+        // What closes lets out nothing more; another way of a valve may.
+        opened |= opens || network.rig().part(put.part()).kind().inLine() == InLine.SELECTS;
+      } else {
+        now = step.act().on(network, now);
       }
     }
     return opened ? Draining.of(network, now) : now;

@@ -27,7 +27,7 @@ class NextController {
 
   private final Descriptions rigs;
   private final States states;
-  private final NextLines lines;
+  private final NextLines next;
   private final Clock clock;
 
   /** Until this a time of day is worth saying (days). */
@@ -42,10 +42,10 @@ class NextController {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
-  NextController(Descriptions rigs, States states, NextLines lines, Clock clock) {
+  NextController(Descriptions rigs, States states, NextLines next, Clock clock) {
     this.rigs = rigs;
     this.states = states;
-    this.lines = lines;
+    this.next = next;
     this.clock = clock;
   }
 
@@ -66,8 +66,7 @@ class NextController {
     Lasts lasts = Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig));
     model.addAttribute("rig", id);
     model.addAttribute("bars", bars(rig, lasts, units));
-    model.addAttribute("otherwise", lines.otherwise(rig, units));
-    model.addAttribute("lines", lines.of(rig, units));
+    model.addAttribute("next", next.of(rig, units));
     return "board/next";
   }
 

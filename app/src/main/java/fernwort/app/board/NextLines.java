@@ -67,9 +67,22 @@ public final class NextLines {
    */
   public record Line(String grade, String words, String link, String act) {}
 
-  /** Returns the lines, what is lost first before the others. */
-  public List<Line> of(OpenRig rig, Units units) {
+  /**
+   * What is next.
+   *
+   * @param lines what is lost first before the others
+   * @param otherwise what is said where there are none
+   */
+  public record Next(List<Line> lines, String otherwise) {}
+
+  /** Returns what is next on a rig. */
+  public Next of(OpenRig rig, Units units) {
     State state = states.of(rig).state();
+    Lasts lasts = Lasts.of(rig.network(), state, states.habits(rig));
+    return new Next(lines(rig, state, lasts, units), units.say(Advisor.otherwise(lasts)));
+  }
+
+  private List<Line> lines(OpenRig rig, State state, Lasts lasts, Units units) {
     JobBook book = desk.book(rig);
     Optional<RunStore.Run> begun =
         runs.newest(rig.id(), 1).stream()
@@ -79,7 +92,7 @@ public final class NextLines {
             book.plans(),
             book.offered(),
             state,
-            Lasts.of(rig.network(), state, states.habits(rig)),
+            lasts,
             new Advisor.Noted(
                 begun.map(run -> Message.kept(run.title())),
                 overdue(rig),
@@ -87,12 +100,6 @@ public final class NextLines {
         .stream()
         .map(advice -> line(advice, begun, units))
         .toList();
-  }
-
-  /** Returns what is said where nothing is to be done. */
-  public String otherwise(OpenRig rig, Units units) {
-    return units.say(
-        Advisor.otherwise(Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig))));
   }
 
   /** What freezes first tonight, by the same air as the page Tonight. */

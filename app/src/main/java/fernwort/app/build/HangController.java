@@ -114,7 +114,10 @@ class HangController {
         tank.label(),
         form,
         "A rigid tank on equal springs: F = W/n + W·(x_c − x̄)(x − x̄)/Σ(x − x̄)². Defaults: EN"
-            + " 12195-1 for 0.8 g along and 0.5 g across, twice its weight on a bump is ours; your country's code comes first. What holds up a tank under a vehicle is for people licensed for its structure. Never under a vehicle that stands on"
+            + " 12195-1 for 0.8 g along and 0.5 g across, twice its weight on a bump is ours; your"
+            + " country's code comes first. What holds up a tank under a vehicle is for"
+            + " people licensed for its structure and registration. Never under a vehicle"
+            + " that stands on"
             + " a jack alone.",
         () -> answer(trip, tank, asked));
   }

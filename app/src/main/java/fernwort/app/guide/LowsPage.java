@@ -37,7 +37,8 @@ final class LowsPage implements GuidePage {
         new Card(
             "bores",
             "How wide the lines are",
-            "Inside; the usual size is filled in. They matter for flow, and for what stays in them.",
+            "Inside; the usual size is filled in. They matter for flow, and for what stays in"
+                + " them.",
             List.of(
                 bore("supply", "Lines to pump and taps", units, bores.supply()),
                 bore("fill", "The filler's hose", units, bores.fill()),

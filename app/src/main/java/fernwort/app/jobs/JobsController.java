@@ -144,8 +144,7 @@ class JobsController {
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    model.addAttribute("lines", next.of(rig, units));
-    model.addAttribute("otherwise", next.otherwise(rig, units));
+    model.addAttribute("next", next.of(rig, units));
     model.addAttribute("cards", Card.of(groups));
     model.addAttribute("cannot", cannot);
     model.addAttribute(

@@ -39,7 +39,8 @@ public record Question(
   private static final Duration LIMIT = Duration.ofSeconds(4);
 
   private static final String TOO_LONG =
-      "This takes too long to work out: the rig has very many parts, or its water never comes to rest; ask it of a smaller part of the rig";
+      "This takes too long to work out: the rig has very many parts, or its water never comes to"
+          + " rest; ask it of a smaller part of the rig";
 
   /**
    * A figure.

@@ -71,7 +71,8 @@ final class SpacePage {
         "What fits this space",
         form,
         "Litres to the brim; where the vent leaves and where the outlet sits decide what of it can be"
-            + " used. Keep clear of brakes, exhaust, wiring and wheel travel. Never work under a vehicle on a jack alone.",
+            + " used. Keep clear of brakes, exhaust, wiring and wheel travel. Never work under a"
+            + " vehicle on a jack alone.",
         () -> fits(space, WhatFits.of(space, margins)));
   }
 

@@ -151,8 +151,9 @@ public record Anomaly(
               against,
               Message.of("{} went while nobody was to use any", Amount.volume(against)),
               Message.of(
-                  "Check first for taps or a toilet that run, then under the tank's drain and the"
-                      + " pump. A hose that hangs lower than the tank siphons. A reading on another"
+                  "Check first for taps or a toilet that run, then under the tank's drain, the"
+                      + " pump and its joints. A hose that hangs lower than the tank siphons. A"
+                      + " reading on another"
                       + " slope, or after a drive, shows the same.")));
     }
   }

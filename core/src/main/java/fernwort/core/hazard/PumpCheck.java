@@ -44,7 +44,7 @@ final class PumpCheck implements Check {
               Message.words(label + " sucks air through " + scene.label(by)),
               Message.of("It rattles, spits and does not build up pressure."),
               Message.words(scene.label(by) + " is open to its inlet and is dry."),
-              Message.words("Close the valve towards " + scene.label(by) + "."),
+              Message.words("Close a valve towards " + scene.label(by) + "."),
               List.of(work.pump(), by)));
     }
     List<String> loop = loop(scene, work);

@@ -104,7 +104,7 @@ final class SupplyCheck implements Check {
                     + " pipe. The water is not that high now."),
         Message.of("There is no check valve between them."),
         Message.of(
-            "Close the valve between them, or fit a check valve or the backflow preventer that your"
+            "Close a valve between them, or fit a check valve or the backflow preventer that your"
                 + " local code asks for."),
         List.of(tank.id(), inlet.id()));
   }
@@ -164,7 +164,8 @@ final class SupplyCheck implements Check {
         Message.of("Water that is not fit to drink gets where people drink."),
         Message.of("The way between them is open and has no purifying filter."),
         Message.of(
-            "Close the valve between them. If it has happened, do not drink; flush and sanitize first."),
+            "Close a valve between them. If it has happened, do not drink; flush and sanitize"
+                + " first."),
         List.of(source.part(), end));
   }
 
@@ -205,7 +206,8 @@ final class SupplyCheck implements Check {
         Message.words("The way to " + at + " is open."),
         Message.words(
             gray
-                ? "Close it, unless you mean to empty here and local rules permit gray on the ground."
+                ? "Close it, unless you mean to empty here and local rules permit gray on the"
+                    + " ground."
                 : "Close it, unless you mean to drain."),
         List.of(way.end().part(), way.source().part()));
   }

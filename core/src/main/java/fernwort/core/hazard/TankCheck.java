@@ -289,7 +289,7 @@ final class TankCheck implements Check {
                   ? "The handles let the taps and the tank run from mains water at the same time."
                   : "Mains water does not stop by itself, and this tank has no gauge."),
           Message.words(
-              "Close the valve into " + label + ", or stay at its overflow until it is full."),
+              "Close a valve into " + label + ", or stay at its overflow until it is full."),
           List.of(tank));
     }
     return new Warning(

@@ -88,7 +88,8 @@ final class SupplyCheck implements LayoutCheck {
                         inlet.label(),
                         Amount.pressure(kind.mainsPressure())),
                     Message.of(
-                        "Fittings, filters and heaters are often made for less, and a tap gives more at night than by day."),
+                        "Fittings, filters and heaters are often made for less, and a tap gives"
+                            + " more at night than by day."),
                     Message.of(
                         "{} first, or the joint next to it, while nobody is there.",
                         plan.part(route.getLast()).label()),

@@ -79,7 +79,8 @@ final class BlowingOut {
                         routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
                 Message.of(
                     "Never over 2 bar, nor over what the weakest line bears or a part's plate says."
-                        + " Eye protection on. Air goes through lines, never into a closed tank or heater, and"
+                        + " Eye protection on. Air goes through lines, never into a closed tank or"
+                        + " heater, and"
                         + " the pressure comes off before the hose."),
                 120,
                 false,

@@ -1,12 +1,8 @@
 package fernwort.core.winter;
 
-import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
-import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.Rank;
-import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -23,7 +19,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -45,31 +40,21 @@ final class OnlyWhatPays {
   /** Volumes that differ by less are the same (m³). */
   private static final double SAME = 1e-6;
 
-  private static final Set<Rank> OPENING = Set.of(Rank.CAP_OFF, Rank.WAY_OPEN, Rank.TAP_OPEN);
-
   private final Network network;
   private final double cold;
-  private final List<Wintering> before = new ArrayList<>();
+  private final SheetRun run;
 
   /** What stood in lines and bodies where the first antifreeze came, which thins it (m³). */
   private final double poured;
 
-  private List<WinterStep> steps;
-  private Wintering after;
-
   private OnlyWhatPays(Network network, Wintering start, List<WinterStep> steps, double cold) {
     this.network = network;
     this.cold = cold;
-    this.steps = List.copyOf(steps);
-    after = start;
-    for (WinterStep step : steps) {
-      before.add(after);
-      after = step.act().on(network, after);
-    }
+    run = new SheetRun(network, start, steps);
     poured =
         IntStream.range(0, steps.size())
             .filter(i -> steps.get(i).act() instanceof Operation.Filled)
-            .mapToDouble(i -> wet(before.get(i)))
+            .mapToDouble(i -> wet(run.before(i)))
             .findFirst()
             .orElse(0);
   }
@@ -98,7 +83,7 @@ final class OnlyWhatPays {
   static WinterSheet of(WinterSheet sheet, Wintering start, double cold) {
     OnlyWhatPays trial = new OnlyWhatPays(sheet.network(), start, sheet.steps(), cold);
     List<Part> left = trial.leaveOut(start);
-    WinterSheet lean = sheet.with(trial.steps, trial.after);
+    WinterSheet lean = sheet.with(trial.run.steps(), trial.run.after());
     if (left.isEmpty()) {
       return lean;
     }
@@ -111,31 +96,31 @@ final class OnlyWhatPays {
 
   private List<Part> leaveOut(Wintering start) {
     List<Part> left = new ArrayList<>();
-    Outcome full = outcome(after);
+    Outcome full = outcome(run.after());
     Set<String> fixed = fixed(start);
     for (Part part : candidates()) {
       if (!fixed.contains(part.id()) && isLeftOut(part, 0, full)) {
         left.add(part);
       } else {
         // What is done to it once nothing flows any more can be left out by itself.
-        isLeftOut(part, settled(), full);
+        isLeftOut(part, run.settled(), full);
         leaveOutThereAndBack(part, full);
       }
     }
     leaveOutDryRuns(full);
-    joinVisits();
+    JoinedVisits.of(run, network);
     leaveOutHalves(full);
     return left;
   }
 
-  /** A pump that comes off anyway is not run dry before; antifreeze was reckoned with it dry. */
+  /** A pump that comes off anyway is not run dry before; litres of antifreeze count on it dry. */
   private void leaveOutDryRuns(Outcome full) {
-    if (steps.stream().anyMatch(s -> s.act() instanceof Operation.Filled)) {
+    if (run.steps().stream().anyMatch(s -> s.act() instanceof Operation.Filled)) {
       return;
     }
-    for (WinterStep step : List.copyOf(steps)) {
+    for (WinterStep step : run.steps()) {
       if (step.act() instanceof Operation.RunDry || step.act() instanceof Operation.DrawnDry) {
-        List<WinterStep> kept = new ArrayList<>(steps);
+        List<WinterStep> kept = new ArrayList<>(run.steps());
         int at = kept.indexOf(step);
         kept.remove(at);
         isNoWorse(kept, at, full);
@@ -143,63 +128,26 @@ final class OnlyWhatPays {
     }
   }
 
-  /**
-   * Puts off what is turned at a place until one comes there anyway to turn the same sort, once air
-   * or antifreeze is let in: it is turned then, and drips out, before that. Nothing else may
-   * change.
-   */
-  private void joinVisits() {
-    int from = emptied();
-    int to = passing();
-    int entry = entry();
-    if (from >= entry || to >= steps.size()) {
-      return;
-    }
-    Set<String> visits = new LinkedHashSet<>();
-    for (int i = entry; i < to; i++) {
-      visits.add(visit(steps.get(i)));
-    }
-    visits.remove("");
-    for (String visit : visits) {
-      List<WinterStep> early =
-          steps.subList(from, entry).stream().filter(s -> visit(s).equals(visit)).toList();
-      if (!early.isEmpty()) {
-        List<WinterStep> kept = new ArrayList<>(steps);
-        kept.subList(from, entry).removeIf(early::contains);
-        int there = entry - early.size();
-        while (!visit(kept.get(there)).equals(visit)) {
-          there++;
-        }
-        kept.addAll(there, early);
-        keepIfSame(kept, from, to);
-      }
-    }
-  }
-
   /** Leaves out how a valve is opened where it is turned again before anything runs. */
   private void leaveOutHalves(Outcome full) {
-    for (int i = emptied(); i < steps.size(); i++) {
-      if (steps.get(i).act() instanceof Operation.Put put && isPutAgain(put, i)) {
-        List<WinterStep> kept = new ArrayList<>(steps);
+    for (int i = run.emptied(); i < run.steps().size(); i++) {
+      if (run.steps().get(i).act() instanceof Operation.Put put && isPutAgain(put, i)) {
+        List<WinterStep> kept = new ArrayList<>(run.steps());
         kept.remove(i);
         i -= isNoWorse(kept, i, full) ? 1 : 0;
       }
     }
   }
 
-  /** What closes a valve guards what follows, and stays. */
-  private static boolean lets(Part part, String position) {
-    boolean set = part.kind().positions().stream().anyMatch(p -> p.id().equals(position));
-    return set ? part.kind().rank(position) == Rank.WAY_OPEN : position.equals(Valve.HALF);
-  }
-
   private boolean isPutAgain(Operation.Put put, int at) {
     Part part = network.rig().part(put.part());
-    if (!part.kind().is(Purpose.TURNS) || !lets(part, put.position())) {
+    if (!part.kind().is(Purpose.TURNS)
+        || put.position().equals(Kind.UNDONE)
+        || !SheetRun.lets(part, put.position())) {
       return false;
     }
-    for (WinterStep later : steps.subList(at + 1, steps.size())) {
-      if (puts(later, part)) {
+    for (WinterStep later : run.steps().subList(at + 1, run.steps().size())) {
+      if (SheetRun.puts(later, part)) {
         return true;
       } else if (!(later.act() instanceof Operation.Put || later.act() instanceof Operation.Heed)) {
         return false;
@@ -208,72 +156,33 @@ final class OnlyWhatPays {
     return false;
   }
 
-  /** Where air or antifreeze is let in; the end where none is. */
-  private int entry() {
-    return IntStream.range(0, steps.size())
-        .filter(i -> steps.get(i).hand().filter(OnlyWhatPays::isEntry).isPresent())
-        .findFirst()
-        .orElse(steps.size());
-  }
-
-  private static boolean isEntry(WinterStep.Hand hand) {
-    return hand.sort() == WinterStep.Sort.ADAPTER || hand.sort() == WinterStep.Sort.JUG;
-  }
-
-  /** Where valves are turned by a step; empty where none is. */
-  private static String visit(WinterStep step) {
-    return step.hand().filter(h -> h.sort() == WinterStep.Sort.VALVES).isPresent()
-        ? step.place()
-        : "";
-  }
-
-  /** Keeps other steps up to one where the rig then stands the same. */
-  private void keepIfSame(List<WinterStep> kept, int from, int to) {
-    List<Wintering> states = new ArrayList<>(before.subList(0, from));
-    Wintering now = before.get(from);
-    for (WinterStep step : kept.subList(from, to)) {
-      states.add(now);
-      now = step.act().on(network, now);
-    }
-    boolean same =
-        now.wetness().equals(before.get(to).wetness())
-            && now.state().equals(before.get(to).state())
-            && now.service().equals(before.get(to).service());
-    if (same) {
-      steps = List.copyOf(kept);
-      states.addAll(before.subList(to, before.size()));
-      before.clear();
-      before.addAll(states);
-    }
-  }
-
   /**
    * Leaves out what opens a part once the tanks have run out and closes it again before air or
    * antifreeze goes its ways: it stands the same then. Taps stay, since they let the pressure off.
    */
   private void leaveOutThereAndBack(Part part, Outcome full) {
-    int from = emptied();
-    int to = passing();
+    int from = run.emptied();
+    int to = run.passing();
     // A cartridge comes out whatever its bowl holds: no antifreeze goes through it.
     if (part.kind().is(Purpose.USE) || part.kind().is(Purpose.FILTERS) || from >= to) {
       return;
     }
     List<Integer> puts =
-        IntStream.range(from, to).filter(i -> puts(steps.get(i), part)).boxed().toList();
-    if (puts.size() < 2 || !stands(part, before.get(puts.getFirst())).equals(stands(part, to))) {
+        IntStream.range(from, to)
+            .filter(i -> SheetRun.puts(run.steps().get(i), part))
+            .boxed()
+            .toList();
+    if (puts.size() < 2
+        || !stands(part, run.before(puts.getFirst())).equals(stands(part, run.before(to)))) {
       return;
     }
     List<WinterStep> kept = new ArrayList<>();
-    for (int i = 0; i < steps.size(); i++) {
+    for (int i = 0; i < run.steps().size(); i++) {
       if (!puts.contains(i)) {
-        kept.add(steps.get(i));
+        kept.add(run.steps().get(i));
       }
     }
     isNoWorse(kept, puts.getFirst(), full);
-  }
-
-  private String stands(Part part, int step) {
-    return stands(part, step < before.size() ? before.get(step) : after);
   }
 
   /** How a part stands, with what was taken off it. */
@@ -283,44 +192,15 @@ final class OnlyWhatPays {
         + now.service().getOrDefault(part.id(), "");
   }
 
-  /** Where the last tank has run out. */
-  private int emptied() {
-    return 1
-        + IntStream.range(0, steps.size())
-            .filter(i -> steps.get(i).act() instanceof Operation.Emptied)
-            .max()
-            .orElse(-1);
-  }
-
-  /** Where air or antifreeze begins to go its ways; the end where none does. */
-  private int passing() {
-    return IntStream.range(0, steps.size())
-        .filter(i -> steps.get(i).hand().filter(h -> h.sort() == WinterStep.Sort.RUN).isPresent())
-        .findFirst()
-        .orElse(steps.size());
-  }
-
-  /** Where the tanks have run out, and air or antifreeze has gone its ways. */
-  private int settled() {
-    int settled = 0;
-    for (int i = 0; i < steps.size(); i++) {
-      boolean comesOff = steps.get(i).hand().filter(WinterStep.Hand::off).isPresent();
-      if (comesOff || steps.get(i).act() instanceof Operation.Emptied) {
-        settled = i + 1;
-      }
-    }
-    return settled;
-  }
-
   /** Leaves out what is done to a part from a step on, where that breaks nothing. */
   private boolean isLeftOut(Part part, int from, Outcome full) {
-    List<WinterStep> kept = new ArrayList<>(steps.subList(0, from));
+    List<WinterStep> kept = new ArrayList<>(run.steps().subList(0, from));
     int first = -1;
-    for (int i = from; i < steps.size(); i++) {
-      if (puts(steps.get(i), part)) {
+    for (int i = from; i < run.steps().size(); i++) {
+      if (SheetRun.puts(run.steps().get(i), part)) {
         first = first < 0 ? i : first;
       } else {
-        kept.add(steps.get(i));
+        kept.add(run.steps().get(i));
       }
     }
     return first >= 0 && isNoWorse(kept, first, full);
@@ -328,72 +208,29 @@ final class OnlyWhatPays {
 
   /** Does the sheet again with other steps from one on, and keeps them where no more breaks. */
   private boolean isNoWorse(List<WinterStep> kept, int first, Outcome full) {
-    if (!outcome(glance(kept, first)).isNoWorse(full)) {
+    if (!outcome(run.glance(kept, first)).isNoWorse(full)) {
       return false;
     }
-    List<Wintering> states = new ArrayList<>(before.subList(0, first));
-    Wintering now = before.get(first);
-    for (WinterStep step : kept.subList(first, kept.size())) {
-      if (step.act() instanceof Operation.Filled && wet(now) > poured + A_SPLASH) {
-        return false;
-      }
-      states.add(now);
-      now = step.act().on(network, now);
-    }
-    if (!outcome(now).isNoWorse(full)) {
+    List<Wintering> redone = run.redone(kept, first, kept.size());
+    boolean thins =
+        IntStream.range(first, kept.size())
+            .filter(i -> kept.get(i).act() instanceof Operation.Filled)
+            .anyMatch(i -> wet(redone.get(i - first)) > poured + A_SPLASH);
+    if (thins || !outcome(redone.getLast()).isNoWorse(full)) {
       return false;
     }
-    steps = List.copyOf(kept);
-    before.clear();
-    before.addAll(states);
-    after = now;
+    run.take(kept, first, redone);
     return true;
-  }
-
-  /**
-   * How the rig stands after other steps from one on, what is opened in a row running out together:
-   * much faster, and as good as what each by itself lets out.
-   */
-  private Wintering glance(List<WinterStep> kept, int first) {
-    Wintering now = before.get(first);
-    boolean opened = false;
-    for (WinterStep step : kept.subList(first, kept.size())) {
-      boolean opens = step.act() instanceof Operation.Put put && opens(put);
-      if (step.act() instanceof Operation.Heed) {
-        continue;
-      }
-      if (opened && !opens) {
-        now = Draining.of(network, now);
-        opened = false;
-      }
-      if (step.act() instanceof Operation.Put put) {
-        now = now.with(network.rig(), put.part(), put.position());
-        // What closes lets out nothing more; another way of a valve may.
-        opened |= opens || network.rig().part(put.part()).kind().inLine() == InLine.SELECTS;
-      } else {
-        now = step.act().on(network, now);
-      }
-    }
-    return opened ? Draining.of(network, now) : now;
-  }
-
-  /** Tells whether a part lets more through than before, and nothing less. */
-  private boolean opens(Operation.Put put) {
-    Kind kind = network.rig().part(put.part()).kind();
-    boolean set = kind.positions().stream().anyMatch(p -> p.id().equals(put.position()));
-    return set
-        ? OPENING.contains(kind.rank(put.position())) && kind.inLine() != InLine.SELECTS
-        : kind.service().isEmpty() || !kind.service().getFirst().id().equals(put.position());
   }
 
   /** What is tried: what a spanner takes off first, then what is walked to for itself alone. */
   private List<Part> candidates() {
     Map<String, Integer> company = new HashMap<>();
-    List<Integer> groups = Groups.of(steps);
+    List<Integer> groups = Groups.of(run.steps());
     Map<String, Part> parts = new LinkedHashMap<>();
     Set<String> undone = new HashSet<>();
-    for (int i = 0; i < steps.size(); i++) {
-      if (steps.get(i).act() instanceof Operation.Put put) {
+    for (int i = 0; i < run.steps().size(); i++) {
+      if (run.steps().get(i).act() instanceof Operation.Put put) {
         parts.put(put.part(), network.rig().part(put.part()));
         company.merge(put.part(), Collections.frequency(groups, groups.get(i)), Math::min);
         if (put.position().equals(Kind.UNDONE)) {
@@ -425,11 +262,11 @@ final class OnlyWhatPays {
     }
     int waits = 0;
     boolean passing = false;
-    for (int i = 0; i < steps.size(); i++) {
-      waits = steps.get(i).act() instanceof Operation.Emptied ? i : waits;
+    for (int i = 0; i < run.steps().size(); i++) {
+      waits = run.steps().get(i).act() instanceof Operation.Emptied ? i : waits;
     }
-    for (int i = 0; i < steps.size(); i++) {
-      WinterStep step = steps.get(i);
+    for (int i = 0; i < run.steps().size(); i++) {
+      WinterStep step = run.steps().get(i);
       WinterStep.Sort sort = step.hand().map(WinterStep.Hand::sort).orElse(WinterStep.Sort.OTHER);
       if (sort == WinterStep.Sort.ADAPTER || sort == WinterStep.Sort.JUG) {
         passing = !step.hand().orElseThrow().off();
@@ -450,10 +287,6 @@ final class OnlyWhatPays {
 
   private static Set<String> ends(Line line) {
     return Set.of(line.from().part(), line.to().part());
-  }
-
-  private static boolean puts(WinterStep step, Part part) {
-    return step.act() instanceof Operation.Put put && put.part().equals(part.id());
   }
 
   private Outcome outcome(Wintering now) {

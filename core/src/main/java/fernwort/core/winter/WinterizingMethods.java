@@ -119,8 +119,9 @@ public final class WinterizingMethods {
       }
       case ANTIFREEZE -> {
         FillingUp filling = new FillingUp(sheet, wish);
-        DrainingPoints opening = opened(sheet, false, filling.passed());
-        opening.undo(filling.passed());
+        Set<String> passed = filling.passed();
+        DrainingPoints opening = opened(sheet, false, passed);
+        opening.undo(passed);
         filling.fill();
       }
       case MIX -> {

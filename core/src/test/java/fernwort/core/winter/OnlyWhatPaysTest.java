@@ -139,10 +139,11 @@ class OnlyWhatPaysTest {
   @MethodSource("rigs")
   void theValveOfAFullGrayTankIsClosedBeforeItsCapComesOff(Rig rig) {
     Network network = Network.of(rig);
-    for (WinterizingMethod method : List.of(WinterizingMethod.FALL, WinterizingMethod.AIR)) {
+    WinterizingMethods.Round round =
+        WinterizingMethods.of(Plans.of(network)).round(open(network), WinterWish.USUAL);
+    for (WinterizingMethod method : WinterizingMethod.values()) {
+      WinterPlan plan = round.plan(method);
       Wintering now = open(network);
-      WinterPlan plan =
-          WinterizingMethods.of(Plans.of(network)).plan(method, now, WinterWish.USUAL);
       for (WinterStep step : plan.steps()) {
         boolean off =
             step.act() instanceof Operation.Put put

@@ -143,7 +143,7 @@ public record ModelFit(
       double measured = timed.getOrDefault(flow.getKey(), 0.0);
       if (flow.getValue() < NOTHING || measured < NOTHING) {
         throw new Refusal(
-            "%s: nothing runs there in the model as the handles are set; set them so that the taps run"
+            "%s: nothing runs there in the model; set the handles so that the taps run"
                 .formatted(network.rig().part(flow.getKey()).label()));
       }
       squares += Math.pow(Math.log(measured / flow.getValue()), 2);

@@ -132,7 +132,8 @@ public final class AutomationCheck {
                 Message.of("What the rule turns lets no water into {}.", label),
                 Message.of("It was run for an hour from just under its lower mark."),
                 Message.of(
-                    "See what else has to be turned, such as a selector; or choose a job that turns all of it."),
+                    "See what else has to be turned, such as a selector; or choose a job that"
+                        + " turns all of it."),
                 List.of(low.tank())),
             "when it is run from its lower mark"));
   }
@@ -242,7 +243,7 @@ public final class AutomationCheck {
       case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, "Let it change over sooner.");
       case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, "Let it stop before gray is full.");
       case RUNS_OUT ->
-          harm(Warning.Code.OPEN_TO_GROUND, h, "Let it stop sooner, or close the valve there.");
+          harm(Warning.Code.OPEN_TO_GROUND, h, "Let it stop sooner, or close a valve there.");
       case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
           Optional.empty();
     };

@@ -47,7 +47,8 @@ final class FillFinder extends Filling {
         .filter(low -> leadsThroughAPump(low, tank))
         .findFirst()
         .map(low ->
-            "No pump on the way from %s lifts water to %s. It needs a pump that lifts the water, a hose inlet for mains water, or a filler."
+            ("No pump on the way from %s lifts water to %s. It needs a pump that lifts the water,"
+                    + " a hose inlet for mains water, or a filler.")
                 .formatted(low.label(), tank.label()))
         .orElseGet(() ->
             "It needs a hose inlet or a filler with a line to "

@@ -6,7 +6,8 @@ public enum Caution {
       "Use a hose made for drinking water and a source that is approved for it. Let the tap run"
           + " before you connect."),
   BACKFLOW(
-      "Keep a backflow preventer between the tap and the rig, as your local code asks. Never leave the hose end under water."),
+      "Keep a backflow preventer between the tap and the rig, as your local code asks. Never"
+          + " leave the hose end under water."),
   STAY("Stay with it while it runs: a fill that nobody watches overflows, or bursts a tank."),
   UNSAFE_SOURCE(
       "Only water that is known to be fit to drink. Anything else needs a purifying filter, and the"

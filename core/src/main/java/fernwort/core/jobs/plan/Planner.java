@@ -105,8 +105,10 @@ public final class Planner {
     Targets targets =
         new Targets(scout, HandleDistance.of(network, scout.levels()), from.setting());
     Optional<Setting> near = targets.first(FEW_LOOKS);
-    if (near.isEmpty() && !targets.isThrough()) {
-      return Optional.empty();
+    if (near.isEmpty()) {
+      return targets.isThrough()
+          ? Optional.of(new Blocked(targets.obstacle(), true))
+          : Optional.empty();
     }
     Sequence sequence = new Sequence(scout, from.setting());
     boolean simple = near.map(sequence::turnsTo).flatMap(sequence::order).isPresent();

@@ -231,7 +231,7 @@ public final class StageRun {
                 Message.of(
                     letsAir(part)
                         ? "A tank is too full for it as it is parked: let some out, or park level."
-                        : "Close the valve there, or catch it.")));
+                        : "Close a valve there, or catch it.")));
       }
     }
     return Optional.empty();

@@ -96,8 +96,7 @@ class StageRunTest {
     StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of("lower"));
     stage.turn("out", "open");
     assertThat(harm(stage)).contains("LOST drain");
-    assertThat(stage.harm().orElseThrow().mend())
-        .hasToString("Close the valve there, or catch it.");
+    assertThat(stage.harm().orElseThrow().mend()).hasToString("Close a valve there, or catch it.");
     assertThat(stage.runningOut()).containsExactly("drain");
     StageRun meant = stage(state(0.06, 0.06), Set.of("drain"), Set.of("lower"));
     meant.turn("out", "open");

@@ -55,11 +55,13 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   public String inShort() {
     String breaks =
         dangers == 0 ? "Nothing breaks" : dangers == 1 ? "1 part breaks" : dangers + " parts break";
-    String may =
-        warnings == 0
-            ? ""
-            : warnings == 1 ? " · 1 part at risk" : " · " + warnings + " parts at risk";
+    String may = warnings == 0 ? "" : " · " + atRisk();
     return breaks + may + " · " + total + " stays in";
+  }
+
+  /** Returns how many parts may break. */
+  String atRisk() {
+    return warnings == 1 ? "1 part at risk" : warnings + " parts at risk";
   }
 
   private static Row row(OpenRig rig, FrostRisk one, Units units) {

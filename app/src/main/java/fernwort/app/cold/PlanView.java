@@ -81,19 +81,21 @@ record PlanView(
 
   private static String safe(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
     if (left.dangers() > 0) {
-      return "Something breaks below %s: see what it keeps"
-          .formatted(units.show(Measure.TEMPERATURE, FREEZING));
+      return "no frost: something breaks below " + units.show(Measure.TEMPERATURE, FREEZING);
+    }
+    String but = left.warnings() == 0 ? "" : ", but for " + left.atRisk();
+    if (plan.weakest().isEmpty()) {
+      return "any cold" + but;
     }
     double spare =
         units.in(Measure.TEMPERATURE, wish.cold())
             - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
-    return plan.weakest().isEmpty()
-        ? "any cold"
-        : "%s, %s %s to spare"
-            .formatted(
-                units.show(Measure.TEMPERATURE, wish.cold()),
-                Math.round(spare),
-                units.unit(Measure.TEMPERATURE).sign());
+    return "%s, %s %s to spare%s"
+        .formatted(
+            units.show(Measure.TEMPERATURE, wish.cold()),
+            Math.round(spare),
+            units.unit(Measure.TEMPERATURE).sign(),
+            but);
   }
 
   private static Air air(OpenRig rig, Blow blow, Units units) {

@@ -16,11 +16,11 @@ enum AdviceWords {
   /** Gray is full. */
   DUMP_NOW("Dump {}: it is full."),
   /** Why a winterizing method is recommended: how long it takes. */
-  LEAST_WORK("nothing that breaks stays in, and it is the least work ({})."),
+  LEAST_WORK("Nothing that breaks stays in, and it is the least work ({})."),
   /** The same, where no other does as well. */
-  ONLY_WHOLE("it is the only one that leaves nothing that breaks."),
+  ONLY_WHOLE("It is the only one that leaves nothing that breaks."),
   /** The same, where none does; how many parts break. */
-  LEAVES_LEAST("every method leaves something that breaks, this one the fewest parts ({})."),
+  LEAVES_LEAST("Every method leaves something that breaks, this one the fewest parts ({})."),
   /** Something has to be looked after; what, and how many more. */
   MAINTAIN("Maintenance: {} is due{}."),
   /** Fresh water ends before long; how long. */

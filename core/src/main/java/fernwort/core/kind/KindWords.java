@@ -172,7 +172,7 @@ public enum KindWords {
   /** When a tap is opened. */
   RUNS_WITHOUT_SPITTING("Water runs without spitting."),
   /** When a heater rests for the winter. */
-  GAS_OFF_TOO("Gas and mains off at the heater, too."),
+  GAS_OFF_TOO("Gas and electricity off at the heater, too."),
   /** When a pump rests for the winter. */
   WOULD_RUN_DRY("It would run dry by itself."),
   /** When an inlet rests for the winter. */

@@ -17,9 +17,11 @@ import fernwort.core.winter.sheets.WinterStep;
 import fernwort.core.winter.sheets.WinterWish;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Lines blown out, one open outlet at a time, the farthest first. */
 final class BlowingOut {
@@ -37,6 +39,9 @@ final class BlowingOut {
   private final WinterSheet sheet;
   private final Network network;
   private final WinterWish wish;
+
+  /** What the outlets are called on whose way air is too slow, each once. */
+  private final Set<String> slow = new LinkedHashSet<>();
 
   BlowingOut(WinterSheet sheet, WinterWish wish) {
     this.sheet = sheet;
@@ -98,6 +103,13 @@ final class BlowingOut {
         "What is under pressure flies off as it comes loose: open a tap until it hisses no more.",
         TAKING_OFF,
         false);
+    if (!slow.isEmpty()) {
+      sheet.note(
+          Message.words(
+              "Air is too slow for low spots on the way to %s: they keep water. Use a stronger"
+                      .formatted(String.join(", ", slow))
+                  + " compressor, or antifreeze there."));
+    }
     unreached(routes);
   }
 
@@ -183,11 +195,7 @@ final class BlowingOut {
             .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN)));
     sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
-      sheet.note(
-          Message.of(
-              "Air is too slow in some lines on the way to {}: their low spots keep what they"
-                  + " hold. A stronger compressor, or antifreeze there.",
-              route.outlet().label()));
+      slow.add(route.outlet().label());
     }
   }
 

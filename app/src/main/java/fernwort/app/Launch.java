@@ -99,7 +99,7 @@ record Launch(
   private static Path readable(String[] args, int i, String option) {
     Path file = Path.of(value(args, i, option)).toAbsolutePath();
     if (!Files.isReadable(file) || Files.isDirectory(file)) {
-      throw new Refusal(option + " needs a file that can be read, and " + file + " is none.");
+      throw new Refusal(option + " needs a file that can be read; " + file + " is not one.");
     }
     return file;
   }

@@ -86,7 +86,7 @@ class ApiController {
         throw new Refusal("The field “unit” is missing; give percent, litres, stick or steps");
       }
       if (!Double.isFinite(amount)) {
-        throw new Refusal("The field “amount” is no number that a tank can hold");
+        throw new Refusal("The field “amount” is not a number that a tank can hold");
       }
     }
   }
@@ -111,7 +111,7 @@ class ApiController {
   }
 
   @PostMapping(value = "/rigs", consumes = MediaType.APPLICATION_JSON_VALUE)
-  @Operation(summary = "Take a rig file in; 422 with every fault when it is no sound rig")
+  @Operation(summary = "Import a rig file; 422 with every fault when it is no sound rig")
   ResponseEntity<Address> add(@RequestBody byte[] file) {
     String id = rigs.add(file, "api");
     return ResponseEntity.created(URI.create("/api/v1/rigs/" + id)).body(new Address(id));
@@ -199,7 +199,7 @@ class ApiController {
   }
 
   @PostMapping("/rigs/{id}/undo")
-  @Operation(summary = "Take the last change back")
+  @Operation(summary = "Undo the last change")
   StateAnswer undo(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     states.undo(rig, WHO);
@@ -207,7 +207,7 @@ class ApiController {
   }
 
   @PostMapping("/rigs/{id}/redo")
-  @Operation(summary = "Put the change taken back last into force again")
+  @Operation(summary = "Redo the change that was undone last")
   StateAnswer redo(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     states.redo(rig, WHO);

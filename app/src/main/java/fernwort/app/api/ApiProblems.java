@@ -112,7 +112,7 @@ class ApiProblems {
     if (cause instanceof JacksonException at && at.getLocation() != null) {
       return String.format(
           Locale.ROOT,
-          "The body is no JSON at line %d, column %d.",
+          "The body is not JSON at line %d, column %d.",
           at.getLocation().getLineNr(),
           at.getLocation().getColumnNr());
     }

@@ -141,13 +141,13 @@ class BuildApiController {
   private static Part tank(OpenRig open, String id) {
     Part part = open.rig().part(id);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is no tank; name one of the rig's tanks");
+      throw new Refusal(part.label() + " is not a tank; name one of the rig's tanks");
     }
     return part;
   }
 
   @GetMapping("/hang/{tank}")
-  @Operation(summary = "What each described support of a full tank bears, still and moving (N)")
+  @Operation(summary = "What each described support of a full tank carries, parked and driving (N)")
   Hanging hang(@PathVariable String id, @PathVariable String tank) {
     OpenRig open = rigs.open(id);
     Part part = tank(open, tank);

@@ -80,7 +80,7 @@ class ColdController {
     rig.network().tanks().forEach(t -> volumes.put(t.id(), rig.network().room(t.id()).capacity()));
     for (String tank : asked.emptyTanks().orElse(List.of())) {
       if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
-        throw new Refusal(rig.rig().part(tank).label() + " is no tank; name tanks to be empty");
+        throw new Refusal(rig.rig().part(tank).label() + " is not a tank; name tanks to be empty");
       }
       volumes.put(tank, 0.0);
     }
@@ -172,7 +172,7 @@ class ColdController {
       double seconds) {}
 
   @GetMapping("/shorter/{school}")
-  @Operation(summary = "The one part that would shorten a way through the winter; none for nothing")
+  @Operation(summary = "The one part that would shorten a winterizing method, or none")
   List<Shorter> shorter(@PathVariable String id, @PathVariable String school) {
     WinterizingMethod way =
         WinterizingMethod.named(school)
@@ -186,8 +186,7 @@ class ColdController {
   }
 
   @GetMapping("/plans")
-  @Operation(
-      summary = "Every way through the winter, step by step, with what stays and what breaks")
+  @Operation(summary = "Every winterizing method, step by step, with what stays and what breaks")
   List<Planned> plans(@PathVariable String id) {
     return winters.plans(rigs.open(id), WinterWish.USUAL).stream()
         .map(p ->

@@ -237,7 +237,7 @@ class LogApiController {
   }
 
   @DeleteMapping("/log/{entry}")
-  @Operation(summary = "Take an entry back; it stays readable as such")
+  @Operation(summary = "Undo an entry; it stays readable as such")
   Shown takeBack(@PathVariable String id, @PathVariable String entry) {
     OpenRig rig = rigs.open(id);
     diary.takeBack(rig, entry, WHO);

@@ -71,7 +71,7 @@ record Overlay(
 
   private static double volume(OpenRig rig, String tank, double litres) {
     if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
-      throw new Refusal(rig.rig().part(tank).label() + " is no tank; give litres of tanks only");
+      throw new Refusal(rig.rig().part(tank).label() + " is not a tank; give litres of tanks only");
     }
     double capacity = rig.network().room(tank).capacity();
     if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {

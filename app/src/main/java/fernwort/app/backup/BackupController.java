@@ -48,7 +48,7 @@ class BackupController {
       throws IOException {
     if (!sure) {
       throw new Refusal(
-          "Restoring puts the backup in the place of everything here: tick that it is meant");
+          "Restoring replaces everything here with the backup: tick that you mean it");
     }
     if (file.isEmpty()) {
       throw new Refusal("No file was chosen; choose a backup");

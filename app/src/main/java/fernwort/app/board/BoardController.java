@@ -281,7 +281,7 @@ class BoardController {
     return sleep
         .asleep(rig)
         .map(s ->
-            "Winterized: %s of %s steps ticked. What is open or off stands under Winter."
+            "Winterized: %s of %s steps ticked. Winter lists what is open or off."
                 .formatted(s.ticks().size(), s.steps().size()))
         .stream();
   }

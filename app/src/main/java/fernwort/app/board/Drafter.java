@@ -234,7 +234,7 @@ final class Drafter {
 
   private String age(Part part) {
     Logbook.Level level = standing.readings().get(part.id());
-    return level == null ? "tap to record" : "read " + Ages.ago(level.at(), now);
+    return level == null ? "record it" : "read " + Ages.ago(level.at(), now);
   }
 
   static String lower(Enum<?> value) {

@@ -60,7 +60,7 @@ public record LastsView(
         known ? days(lasts.days()) : "Not known",
         known
             ? (grayEnds ? "until gray is full, " : "until fresh ends, ") + people
-            : "until " + String.join(" and ", unread) + " is read: tap it and say what it holds",
+            : "until " + String.join(" and ", unread) + " is read: pick it and say what it holds",
         !lasts.fresh().isEmpty(),
         known ? other : "",
         known && budget.enough() ? learnt(budget) : "",

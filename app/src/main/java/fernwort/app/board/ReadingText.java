@@ -48,7 +48,7 @@ public final class ReadingText {
       }
       default ->
           throw new Refusal(
-              "\"" + way + "\" is no way to read a tank; use percent, litres, stick or steps");
+              "\"" + way + "\" is not a way to read a tank; use percent, litres, stick or steps");
     };
   }
 

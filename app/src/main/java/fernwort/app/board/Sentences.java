@@ -68,7 +68,7 @@ final class Sentences {
       case FALL ->
           sources.stream().allMatch(s -> s.kind() == Source.Kind.WASTE)
               ? "Waste of " + from + " runs to " + to + "."
-              : "By its own fall, water runs from " + from + " to " + to + ".";
+              : "By gravity, water runs from " + from + " to " + to + ".";
     };
   }
 

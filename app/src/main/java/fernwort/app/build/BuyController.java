@@ -19,7 +19,6 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -76,7 +75,13 @@ class BuyController {
       boolean box) {}
 
   /** A shop with its lines. */
-  record Shelf(String title, List<Row> rows) {}
+  record Shelf(String title, List<Row> rows) {
+
+    /** Returns how many lines of it are in the box. */
+    public long boxed() {
+      return rows.stream().filter(Row::box).count();
+    }
+  }
 
   @GetMapping
   String buy(
@@ -97,7 +102,7 @@ class BuyController {
     model.addAttribute("places", by.equals("place") ? places(items) : List.of());
     desk.show(trip, "kept", cuts(trip), model);
     model.addAttribute("shops", shops);
-    model.addAttribute("sum", sum(shops));
+    model.addAttribute("sum", sum(shops, units));
     model.addAttribute(
         "boxed", shops.stream().flatMap(s -> s.rows().stream()).filter(Row::box).count());
     model.addAttribute("all", items.size());
@@ -160,7 +165,7 @@ class BuyController {
   }
 
   /** What is not in the box yet, where a price is a number. */
-  private static String sum(List<Shelf> shops) {
+  private static String sum(List<Shelf> shops, Units units) {
     BigDecimal sum = BigDecimal.ZERO;
     boolean any = false;
     for (Shelf shop : shops) {
@@ -175,7 +180,7 @@ class BuyController {
         }
       }
     }
-    return any ? sum.setScale(2, RoundingMode.HALF_UP).toPlainString() : "";
+    return any ? units.price(sum) : "";
   }
 
   private static List<Question> cuts(Trip trip) {
@@ -197,7 +202,7 @@ class BuyController {
         "cut-" + key,
         list.sort(),
         form,
-        "Lengths along the run with what goes into each fitting, two in a hundred long: cut, hold"
+        "Lengths along the run with what goes into each fitting, 2 % long: cut, hold"
             + " it in place, shorten. Write the mark on both ends before it is cut off.",
         () -> {
           Cutting cutting = Cutting.of(list.pieces(), stock, kerf);
@@ -226,7 +231,7 @@ class BuyController {
                                   ? "one piece"
                                   : list.pieces().size() + " pieces",
                               trip.show(Measure.LENGTH, cutting.waste()),
-                              cutting.exact() ? ", fewer do not do" : ""))),
+                              cutting.exact() ? ", fewer are not enough" : ""))),
               List.of(
                   new Question.Table("Cut from each", List.of("number", "pieces", "left"), rows)),
               List.of(),

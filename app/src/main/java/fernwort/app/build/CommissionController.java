@@ -129,7 +129,7 @@ class CommissionController {
     List<String> done = form.ticks("commission", looks);
     return Question.of(
         "looks",
-        "Fill in thirds and look",
+        "Fill in thirds and check",
         form,
         "Stand by the tap while it fills. A vehicle fills up by its axles, too: level, on wheels,"
             + " nobody under it.",
@@ -170,8 +170,7 @@ class CommissionController {
         "hold",
         "Does the pressure hold",
         form,
-        "Trapped air follows its temperature at one volume. A hose that gives drops a little at"
-            + " first: look again after ten minutes. Never above what the weakest part bears, and"
+        "Trapped air follows its temperature at one volume. A soft hose loses a little at first: check again after ten minutes. Never above what the weakest part bears, and"
             + " never air instead of water.",
         () -> {
           PressureHold hold = PressureHold.of(before, after, warm, later, shut);
@@ -186,7 +185,7 @@ class CommissionController {
                       trip.show(Measure.PRESSURE, Math.max(0, hold.drop())),
                       hold.tight()
                           ? "within what a gauge shows"
-                          : "about %s went: a joint, a tap that drips, a check valve that lets back"
+                          : "about %s went: a joint, a tap that drips, a leaking check valve"
                               .formatted(trip.show(Measure.VOLUME, hold.leaked())))));
         });
   }
@@ -278,7 +277,7 @@ class CommissionController {
         factor.low() == factor.high()
             ? "three taps or more tell it; until then it stays"
             : String.format(
-                Locale.ROOT, "%.2f to %.2f would do as well", factor.low(), factor.high()));
+                Locale.ROOT, "%.2f to %.2f would fit as well", factor.low(), factor.high()));
   }
 
   private static String suggestion(double measured, double model) {

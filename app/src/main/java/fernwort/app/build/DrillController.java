@@ -259,7 +259,7 @@ class DrillController {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is no tank; holes are drilled in tanks");
+      throw new Refusal(part.label() + " is not a tank; holes are drilled in tanks");
     }
     Form form = trip.form();
     DrillSheet usual =

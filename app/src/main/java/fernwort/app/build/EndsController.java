@@ -261,7 +261,8 @@ class EndsController {
             read(form, "line", before.flatMap(Joint::line)));
     rigs.change(open, version, who, new Alteration.Joined(joint));
     Done.say(
-        to, "The ends at %s are kept; undo it under Rig.".formatted(open.rig().part(part).label()));
+        to,
+        "The ends at %s are saved; undo it under Rig.".formatted(open.rig().part(part).label()));
     return "redirect:/rigs/" + id + "/build#" + part + "." + port;
   }
 
@@ -278,7 +279,7 @@ class EndsController {
             .findFirst()
             .or(() -> before.map(Connection::form).filter(f -> Adapter.words(f).equals(words)))
             .orElseThrow(
-                () -> new Refusal("“" + words + "” is no connection from the list; pick one"));
+                () -> new Refusal("“" + words + "” is not a connection from the list; pick one"));
     return Optional.of(
         new Connection(
             found,

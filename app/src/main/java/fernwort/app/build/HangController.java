@@ -4,6 +4,7 @@ import fernwort.app.questions.Column;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
+import fernwort.app.questions.Sketch;
 import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
@@ -45,6 +46,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @RequestMapping("/rigs/{id}/build/hang")
 class HangController {
 
+  /** How the picture is laid out, in shares of the tank's length. */
+  private static final double ARROW = 0.25;
+
+  private static final double STRAP = 0.02;
+  private static final double HEAD = 0.05;
+  private static final double WORDS = 0.06;
+
   private static final double KILO = 1000;
 
   private final Descriptions rigs;
@@ -85,7 +93,7 @@ class HangController {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is no tank; supports carry tanks");
+      throw new Refusal(part.label() + " is not a tank; supports carry tanks");
     }
     Form form = trip.form();
     List<TankSupport> supports = supports(form, part, trip.rig().built().supports(tank));
@@ -93,7 +101,7 @@ class HangController {
       throw new Refusal(form.problem());
     }
     rigs.change(open, version, who, new Alteration.Supported(tank, supports));
-    Done.say(to, "The supports of %s are kept; undo it under Rig.".formatted(part.label()));
+    Done.say(to, "The supports of %s are saved; undo it under Rig.".formatted(part.label()));
     return "redirect:/rigs/" + id + "/build/hang#hang-" + tank;
   }
 
@@ -150,7 +158,7 @@ class HangController {
                 "hang-across-" + id, "In a bend, times its weight", usual.across(), "g", ""));
     double under =
         form.amount(
-            "hang-under-" + id, "What carries it below its bottom", Measure.LENGTH, 0.01, "");
+            "hang-under-" + id, "What holds it reaches below its bottom", Measure.LENGTH, 0.01, "");
     double sinks =
         form.amount(
             "hang-sinks-" + id,
@@ -174,7 +182,7 @@ class HangController {
                     .map(t -> new Field.Option(t.name(), t.name().toLowerCase(Locale.ROOT)))
                     .toList()),
             Column.amount("along", "from the rear", Measure.LENGTH),
-            Column.amount("width", "it bears over", Measure.LENGTH),
+            Column.amount("width", "width of the support", Measure.LENGTH),
             Column.number("bolts", "fasteners", ""),
             Column.number("pull", "each in pull, kN", ""),
             Column.number("shear", "each in shear, kN", ""));
@@ -257,11 +265,11 @@ class HangController {
     said.addAll(standing(trip, hung));
     pressed(trip, kind, hung).ifPresent(said::add);
     said.addAll(clearance(trip, tank, asked));
-    return Question.Answer.tables(
+    return new Question.Answer(
         said,
         List.of(
             new Question.Table(
-                "What each bears",
+                "What each carries",
                 List.of(
                     "support",
                     "standing",
@@ -270,18 +278,68 @@ class HangController {
                     "with one slack",
                     "pull, each bolt",
                     "shear, each bolt",
-                    "of what it bears",
+                    "of its limit",
                     "on the tank's wall"),
-                rows)));
+                rows)),
+        List.of(),
+        hung.loads().isEmpty() ? List.of() : List.of(sketch(trip, tank, room, asked, hung)));
+  }
+
+  /** The full tank from the side, on a bump: an arrow at each support, as long as its load. */
+  private static Sketch sketch(Trip trip, Part tank, TankRoom room, Asked asked, Hanging hung) {
+    double length = KILO * TankResize.length((Tank) tank.kind());
+    double high = KILO * room.highest(Slope.LEVEL);
+    double most = hung.loads().stream().mapToDouble(l -> Math.abs(l.moving())).max().orElse(1);
+    double longest = ARROW * length;
+    StringBuilder straps = new StringBuilder();
+    StringBuilder arrows = new StringBuilder();
+    List<Sketch.Label> labels = new ArrayList<>();
+    labels.add(new Sketch.Label(length / 2, high / 2, trip.show(Measure.MASS, asked.mass())));
+    for (Hanging.Load load : hung.loads()) {
+      double x = KILO * load.support().along();
+      double half = KILO * load.support().width() / 2;
+      straps.append(
+          String.format(
+              Locale.ROOT, "M%.0f 0V%.0fH%.0fV0", x - half, high + STRAP * length, x + half));
+      double shaft = longest * Math.abs(load.moving()) / Math.max(1e-9, most);
+      double tip = high + 2 * STRAP * length;
+      double head = HEAD * length;
+      arrows.append(
+          String.format(
+              Locale.ROOT,
+              "M%.0f %.0fV%.0fM%.0f %.0fL%.0f %.0fL%.0f %.0f",
+              x,
+              tip + Math.max(shaft, head),
+              tip,
+              x - head / 2,
+              tip + head,
+              x,
+              tip,
+              x + head / 2,
+              tip + head));
+      labels.add(
+          new Sketch.Label(
+              x, tip + Math.max(shaft, head) + WORDS * length, newtons(load.moving())));
+    }
+    return new Sketch(
+        tank.label() + " on its supports, on a bump",
+        "rear at the left",
+        length,
+        high + 2 * STRAP * length + longest + 1.5 * WORDS * length,
+        straps.toString(),
+        String.format(Locale.ROOT, "M0 0H%.0fV%.0fH0Z", length, high),
+        arrows.toString(),
+        labels);
   }
 
   private static Question.Row verdict(Trip trip, Hanging hung, Hanging.Load fullest) {
-    String margin = String.format(Locale.ROOT, "%.1f times", 1 / Math.max(1e-9, fullest.used()));
+    String margin =
+        String.format(Locale.ROOT, "%.1f times the load", 1 / Math.max(1e-9, fullest.used()));
     if (hung.loads().stream().allMatch(Hanging.Load::holds)) {
       return new Question.Row(
           "Fasteners hold",
           margin,
-          "of the fullest, pull and shear together, moving, with the worst slack");
+          "of the most loaded, pull and shear together, moving, with the worst slack");
     }
     return new Question.Row(
         "△ Fasteners do not hold",

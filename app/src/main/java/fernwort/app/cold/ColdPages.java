@@ -312,6 +312,7 @@ class ColdPages {
   @GetMapping("/tonight")
   String tonight(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     Trip trip = desk.trip(id, units);
+    model.addAttribute("drawing", drawings.of(trip.open(), trip.now()));
     desk.show(
         trip,
         "tonight",
@@ -362,6 +363,7 @@ class ColdPages {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("state", state(rig, wish));
+    model.addAttribute("inUse", sleep.asleep(rig).isEmpty() && tries.isEmpty());
     LeftView left = LeftView.of(rig, FrostRisks.withHelp(rig.network(), tried, wish.cold()), units);
     model.addAttribute("left", left);
     model.addAttribute("drawing", drawings.of(rig, tried.state()));

@@ -8,8 +8,10 @@ import fernwort.core.kind.Position;
 import fernwort.core.rig.Line;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -25,6 +27,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   /**
    * One of them.
    *
+   * @param place where it is; a line where it begins
    * @param harm danger, warning or none
    * @param mark the same as a sign
    * @param turn what to try, as an address keeps it; empty for nothing
@@ -33,6 +36,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   record Row(
       String id,
       String label,
+      String place,
       String amount,
       String harm,
       String mark,
@@ -41,6 +45,45 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
       String mend,
       String turn,
       String turnWords) {}
+
+  /**
+   * What one place holds.
+   *
+   * @param place what it is called
+   * @param rows what is there, most dangerous first
+   */
+  record Group(String place, List<Row> rows) {
+
+    /** Returns how many things there hold water, and how many of them break or may. */
+    public String inShort() {
+      return Stream.of(
+              rows.size() + " with water",
+              count("danger", "breaks", "break"),
+              count("warning", "at risk", "at risk"))
+          .filter(words -> !words.isEmpty())
+          .collect(Collectors.joining(" · "));
+    }
+
+    /** Tells whether something there breaks. */
+    public boolean breaks() {
+      return rows.stream().anyMatch(r -> r.harm().equals("danger"));
+    }
+
+    private String count(String harm, String one, String more) {
+      long count = rows.stream().filter(r -> r.harm().equals(harm)).count();
+      return count == 0 ? "" : count + " " + (count == 1 ? one : more);
+    }
+  }
+
+  /** Returns what holds water place by place, the place with the greatest danger first. */
+  public List<Group> groups() {
+    return rows.stream()
+        .collect(Collectors.groupingBy(Row::place, LinkedHashMap::new, Collectors.toList()))
+        .entrySet()
+        .stream()
+        .map(e -> new Group(e.getKey(), e.getValue()))
+        .toList();
+  }
 
   static LeftView of(OpenRig rig, List<FrostRisk> left, Units units) {
     double total = left.stream().mapToDouble(FrostRisk::volume).sum();
@@ -59,6 +102,12 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
     return breaks + may + " · " + total + " stays in";
   }
 
+  /** Returns what breaks, and what may, as a cell of a table says it. */
+  public String breaks() {
+    String breaks = dangers == 0 ? "nothing" : dangers == 1 ? "1 part" : dangers + " parts";
+    return warnings == 0 ? breaks : breaks + "; " + atRisk();
+  }
+
   /** Returns how many parts may break. */
   String atRisk() {
     return warnings == 1 ? "1 part at risk" : warnings + " parts at risk";
@@ -68,6 +117,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
     return new Row(
         one.id(),
         label(rig, one.id()),
+        place(rig, one.id()),
         units.show(Measure.VOLUME, one.volume()),
         one.harm().name().toLowerCase(Locale.ROOT),
         switch (one.harm()) {
@@ -92,6 +142,16 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
             .findFirst()
             .map(Position::words)
             .orElse(position);
+  }
+
+  private static String place(OpenRig rig, String id) {
+    String part =
+        rig.rig().lines().stream()
+            .filter(l -> l.id().equals(id))
+            .findFirst()
+            .map(l -> l.from().part())
+            .orElse(id);
+    return rig.rig().place(rig.rig().part(part).place()).label();
   }
 
   /** What a line or part is called. */

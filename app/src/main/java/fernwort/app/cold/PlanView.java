@@ -8,6 +8,7 @@ import fernwort.core.say.Amount;
 import fernwort.core.winter.sheets.Blow;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +18,7 @@ import java.util.Map;
  *
  * @param id the school, as it stands in an address
  * @param safe to which cold nothing breaks, in words
+ * @param down the same in a word
  * @param cost jugs and money, empty for none
  */
 record PlanView(
@@ -29,6 +31,7 @@ record PlanView(
     long places,
     LeftView left,
     String safe,
+    String down,
     String litres,
     String cost,
     String weakest,
@@ -57,15 +60,16 @@ record PlanView(
         plan.places(),
         left,
         safe(plan, left, wish, units),
+        down(plan, left, wish, units),
         plan.litres() > 0 ? units.show(Measure.VOLUME, plan.litres()) : "",
         jugs == 0
             ? ""
             : String.format(
                 Locale.ROOT,
-                "%d %s, about %.0f",
+                "%d %s, about %s",
                 jugs,
                 jugs == 1 ? "jug" : "jugs",
-                jugs * wish.price()),
+                units.price(BigDecimal.valueOf(jugs * wish.price()))),
         plan.weakest().isEmpty()
             ? ""
             : String.format(
@@ -98,6 +102,14 @@ record PlanView(
             but);
   }
 
+  /** How cold it may get, as a cell of a table says it. */
+  private static String down(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
+    if (left.dangers() > 0) {
+      return units.show(Measure.TEMPERATURE, FREEZING);
+    }
+    return plan.weakest().isEmpty() ? "any cold" : units.show(Measure.TEMPERATURE, wish.cold());
+  }
+
   private static Air air(OpenRig rig, Blow blow, Units units) {
     double slowest = blow.lines().stream().mapToDouble(Blow.Swept::wallis).min().orElse(0);
     double low = blow.lines().stream().mapToDouble(Blow.Swept::low).sum();
@@ -108,8 +120,8 @@ record PlanView(
         units.show(Measure.PRESSURE, blow.pressure()),
         blow.bursts(),
         slowest >= 1
-            ? "carries all"
-            : String.format(Locale.ROOT, "too slow somewhere (%.1f)", slowest),
+            ? "strong enough"
+            : String.format(Locale.ROOT, "too weak somewhere (%.1f)", slowest),
         "%s to %s".formatted(units.show(Measure.VOLUME, low), units.show(Measure.VOLUME, high)));
   }
 }

@@ -2,6 +2,7 @@ package fernwort.app.cold;
 
 import fernwort.app.questions.Chart;
 import fernwort.app.questions.Form;
+import fernwort.app.questions.Marked;
 import fernwort.app.questions.NightAir;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
@@ -17,6 +18,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.say.Refusal;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -33,6 +35,11 @@ final class TonightPage {
   private static final double GRAMS = 1000;
   private static final double FOAM = 0.013;
   private static final int FIRST = 3;
+
+  /** Within so many hours of the first it freezes as good as with it (h). */
+  private static final double SOON = 1;
+
+  private static final double LATE = 4;
 
   /** With less between inside and outside a thermometer's error is the answer (K). */
   private static final double LEAST_DIFFERENCE = 5;
@@ -91,7 +98,7 @@ final class TonightPage {
         () -> {
           if (inside - outside < LEAST_DIFFERENCE) {
             throw new Refusal(
-                "Inside and outside are too near to each other; read them in a colder night");
+                "Inside and outside are too close to each other; read them on a colder night");
           }
           double share = Math.clamp((place - outside) / (inside - outside), 0, 1);
           return new Question.Answer(
@@ -182,7 +189,24 @@ final class TonightPage {
               trip.show(Measure.VOLUME, drip * asked.outside().length())
                   + " over the night; gray has to take it"));
     }
-    return new Question.Answer(rows, List.of(table(tonight)), List.of(chart(asked)), List.of());
+    return new Question.Answer(rows, List.of(table(tonight)), List.of(chart(asked)), List.of())
+        .on(drawn(frozen));
+  }
+
+  /** What freezes on the drawing, each with its hour; the earliest hours stand out. */
+  private static Marked drawn(List<FreezeForecast.Exposure> frozen) {
+    Map<String, Marked.Mark> marks = new HashMap<>();
+    double first = frozen.stream().mapToDouble(e -> e.zero().orElseThrow()).min().orElse(0);
+    for (FreezeForecast.Exposure e : frozen) {
+      double later = (e.zero().orElseThrow() - first) / HOUR;
+      Marked.Weight weight =
+          later < SOON
+              ? Marked.Weight.DANGER
+              : later < LATE ? Marked.Weight.WARNING : Marked.Weight.NONE;
+      String at = clock(e.zero());
+      marks.put(e.id(), new Marked.Mark(weight, at, "at 0 °C about " + at));
+    }
+    return new Marked("what freezes tonight, each with its hour", marks);
   }
 
   /** The gas that keeps the inside warm through the night, against what is in the bottle. */
@@ -230,7 +254,7 @@ final class TonightPage {
             what,
             trip.show(Measure.TEMPERATURE, other.coldest()),
             frozen == 0
-                ? "the coldest it then stands; nothing freezes tonight"
+                ? "the coldest it then gets; nothing freezes tonight"
                 : "safe down to this then; tonight %s parts still reach freezing"
                     .formatted(frozen)));
   }

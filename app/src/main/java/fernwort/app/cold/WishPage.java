@@ -8,6 +8,7 @@ import fernwort.app.web.Field;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.sheets.WinterWish;
 import java.util.List;
+import java.util.Optional;
 
 /** What somebody has and wants for the winter, kept with the rig. */
 final class WishPage {
@@ -41,7 +42,13 @@ final class WishPage {
         form.number(
             "winter-strength", "Antifreeze", 100 * usual.strength(), "% glycol", "On its label.");
     double jug = form.amount("winter-jug", "A jug holds", Measure.VOLUME, usual.jug(), "");
-    double price = form.number("winter-price", "and costs", usual.price(), "", "In your money.");
+    double price =
+        form.number(
+            "winter-price",
+            "and costs",
+            usual.price(),
+            trip.units().currency(),
+            "Currency: under Rigs.");
     boolean blown =
         form.choice(
                 "winter-lines",
@@ -77,6 +84,7 @@ final class WishPage {
             List.of(),
             List.of(),
             List.of(),
+            Optional.empty(),
             ""),
         wish);
   }

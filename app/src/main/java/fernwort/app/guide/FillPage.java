@@ -36,7 +36,7 @@ final class FillPage implements GuidePage {
       fields.add(tick(tank, Fill.NECK, "Through a filler with a cap"));
       fields.add(tick(tank, Fill.JUG, "From a jug, poured into the filler"));
       fields.add(tick(tank, Fill.MAINS, "From the hose inlet, under pressure"));
-      fields.add(tick(tank, Fill.FLOAT, "From the hose inlet, with a float that shuts"));
+      fields.add(tick(tank, Fill.FLOAT, "From the hose inlet, with a float that closes"));
       List<Field.Option> others = others(answers, tank);
       if (others.size() > 1) {
         fields.add(
@@ -83,7 +83,7 @@ final class FillPage implements GuidePage {
                     "A check valve follows it",
                     mains.check(),
                     "A short fitting with an arrow: nothing goes back into the public tap."),
-                Field.tick("shut-off", "A valve shuts it", mains.shutOff(), ""))));
+                Field.tick("shut-off", "A valve closes it", mains.shutOff(), ""))));
     return cards;
   }
 

@@ -116,7 +116,7 @@ class Guides {
     Given given = given(rig);
     if (given.parted() && !sheet.tick("anew")) {
       throw new Refusal(
-          "This rig was changed in the editor since; tick that it is to be made anew from your answers, or go on in the editor");
+          "This rig was changed in the editor since; tick that you want it made anew from your answers, or go on in the editor");
     }
     RigAnswers answers = page.read(given.answers(), sheet);
     if (answers.equals(given.answers()) && !given.parted()) {

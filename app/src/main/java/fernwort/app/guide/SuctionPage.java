@@ -85,7 +85,7 @@ final class SuctionPage implements GuidePage {
                   new Field.Option("THIRD_AND_PUMP", "the third port and the pump are joined"),
                   new Field.Option("TANK_AND_THIRD", "tank and third port are joined"),
                   new Field.Option("ALL", "all three are joined"),
-                  new Field.Option("NOTHING", "it is shut"))));
+                  new Field.Option("NOTHING", "it is closed"))));
     }
     return new Card(
         "valve",

@@ -81,7 +81,7 @@ final class TanksPage implements GuidePage {
       fields.add(
           Field.choice(
               t + "drain",
-              "What it is emptied by",
+              "How it is emptied",
               tank.drain().name(),
               List.of(
                   new Field.Option("NONE", "nothing of its own"),
@@ -114,7 +114,7 @@ final class TanksPage implements GuidePage {
       }
     }
     if (action.startsWith("add-") && tanks.size() >= MOST) {
-      sheet.error("do", "There is room for " + MOST + " tanks; take one away first");
+      sheet.error("do", "There is room for " + MOST + " tanks; remove one first");
     } else if (action.equals("add-fresh")) {
       tanks.add(anew(tanks, Contents.FRESH));
     } else if (action.equals("add-gray")) {

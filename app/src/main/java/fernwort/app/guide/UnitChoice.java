@@ -29,7 +29,7 @@ enum UnitChoice {
 
   private static UnitChoice of(Units units) {
     return Arrays.stream(values())
-        .filter(c -> c != OWN && Units.of(c.signs).signs().equals(units.signs()))
+        .filter(c -> c != OWN && Units.of(c.signs).measureAs(units))
         .findFirst()
         .orElse(OWN);
   }
@@ -72,6 +72,7 @@ enum UnitChoice {
                         .map(m -> sheet.text(name(m)))
                         .collect(Collectors.joining(",")))
                 : Units.of(c.signs))
-        .filter(u -> !u.signs().equals(now.signs()));
+        .map(u -> u.paidIn(now.currency()))
+        .filter(u -> !u.measureAs(now));
   }
 }

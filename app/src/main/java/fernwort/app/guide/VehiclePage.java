@@ -70,7 +70,7 @@ final class VehiclePage implements GuidePage {
       return Integer.parseInt(text);
     }
     if (!text.isEmpty()) {
-      sheet.error("people", "How many travel: “" + text + "” is no number from 0 to 20");
+      sheet.error("people", "How many travel: “" + text + "” is not a number from 0 to 20");
     }
     return before.people();
   }

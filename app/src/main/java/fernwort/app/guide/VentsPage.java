@@ -62,7 +62,7 @@ final class VentsPage implements GuidePage {
     return new Card(
         tank.id(),
         tank.label(),
-        "Its openings stand where they usually do; tap those that stand elsewhere.",
+        "Its openings are where they usually are; pick those that are elsewhere.",
         fields,
         List.of(),
         Optional.of(sketch(tank, made, answers, units)));

@@ -161,16 +161,17 @@ record BudgetView(
     double at = wish.getEpochSecond();
     String words = When.day(wish);
     if (ends.low() >= at) {
-      return "It reaches %s, in nine of ten cases or more.".formatted(words);
+      return "It reaches %s.".formatted(words);
     }
     if (ends.expected() >= at) {
       return "It probably reaches %s; at the earliest it ends %s."
           .formatted(words, When.hour(ends.low()));
     }
     return ends.high() >= at
-        ? "It rather does not reach %s: expected to end %s."
+        ? "It probably does not reach %s: it should end about %s."
             .formatted(words, When.hour(ends.expected()))
-        : "It does not reach %s: nine in ten end by %s.".formatted(words, When.hour(ends.high()));
+        : "It does not reach %s: it ends %s at the latest."
+            .formatted(words, When.hour(ends.high()));
   }
 
   private static List<Would> woulds(Budget budget, Habits habits, Units units) {

@@ -29,7 +29,6 @@ import fernwort.core.sizing.Hauling;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.winter.Spring;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -144,7 +143,7 @@ class CareController {
       return "Say once when these were last done.";
     }
     return later.isEmpty()
-        ? "Nothing on this rig needs looking after."
+        ? "Nothing on this rig needs maintenance."
         : "Nothing is due. Next: %s, %s."
             .formatted(later.getFirst().what(), later.getFirst().when());
   }
@@ -152,7 +151,8 @@ class CareController {
   /**
    * Notes when things were last done; what nobody knows is asked again in a month.
    *
-   * @param form a date by "last-" and the subject; empty for not known
+   * @param form a date by "last-" and the subject, empty for not known; "last-all" for all of which
+   *     the date is empty
    */
   @PostMapping("/upkeep")
   String lastDone(
@@ -165,6 +165,9 @@ class CareController {
       String date = form.get("last-" + u.subject());
       if (date == null) {
         continue;
+      }
+      if (date.isBlank()) {
+        date = form.getOrDefault("last-all", "");
       }
       boolean tank =
           rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.equals(u.subject()));
@@ -192,7 +195,7 @@ class CareController {
       Instant noon = LocalDate.parse(date).atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();
       return noon.isAfter(now) ? now : noon;
     } catch (DateTimeParseException e) {
-      throw new Refusal("%s: “%s” is no date; write it as 2026-05-31".formatted(what, date));
+      throw new Refusal("%s: “%s” is not a date; write it as 2026-05-31".formatted(what, date));
     }
   }
 
@@ -222,12 +225,12 @@ class CareController {
         .map(ran ->
             String.format(
                 Locale.ROOT,
-                "It ran about %.1f h of %.0f h since, for %s, as far as the log tells",
+                "It ran about %.1f h of %.0f h since, for %s, by the log",
                 ran / 3600,
                 use.mayRun().orElseThrow() / 3600,
                 units.show(Measure.VOLUME, use.passed())))
         .orElseGet(() ->
-            "%s of %s passed since, as far as the log tells%s"
+            "%s of %s passed since, by the log%s"
                 .formatted(
                     units.show(Measure.VOLUME, use.passed()),
                     units.show(Measure.VOLUME, use.lasts()),
@@ -291,7 +294,13 @@ class CareController {
   }
 
   /** What water cost at a place. */
-  record Place(String place, String litres, String paid, String each, int times) {}
+  /**
+   * What water cost at one place.
+   *
+   * @param each what the reader's unit of it cost
+   * @param share that price against the dearest, from 0 to 1
+   */
+  record Place(String place, String litres, String paid, String each, double share, int times) {}
 
   @GetMapping("/hauls")
   String hauls(
@@ -321,8 +330,7 @@ class CareController {
   }
 
   private static final Map<String, String> USUAL =
-      Map.of(
-          "days", "3", "can", "20 L", "cans", "2", "carry", "60 kg", "litre", "0.01", "trip", "0");
+      Map.of("days", "3", "can", "20 L", "cans", "2", "carry", "60 kg", "litre", "0", "trip", "0");
 
   private List<String> plan(OpenRig rig, Map<String, String> typed, Units units) {
     Budget budget = diary.budget(rig, clock.instant());
@@ -347,7 +355,8 @@ class CareController {
             new Hauling.Container(
                 can, 0.05 * can * Water.DENSITY, (int) number(typed, "cans", "Cans")),
             units.parse("What you can carry", Measure.MASS, typed.getOrDefault("carry", "")),
-            number(typed, "litre", "The price of a litre") * 1000,
+            number(typed, "litre", "The price per " + units.volumeSign())
+                * units.in(Measure.VOLUME, 1),
             number(typed, "trip", "The price of a trip"));
     rows.add(
         "%s cans in %s, %s at a time: %s on the fullest."
@@ -356,7 +365,7 @@ class CareController {
                 hauling.trips() == 1 ? "one trip" : hauling.trips() + " trips",
                 hauling.perTrip(),
                 units.show(Measure.MASS, hauling.load())));
-    rows.add("It costs %s.".formatted(money(hauling.price())));
+    rows.add("It costs %s.".formatted(units.price(BigDecimal.valueOf(hauling.price()))));
     pouring(rig, need.missing(), units).ifPresent(rows::add);
     rows.add(
         need.missing() > need.room()
@@ -391,20 +400,22 @@ class CareController {
     return Double.parseDouble(text);
   }
 
-  private static String money(double amount) {
-    return BigDecimal.valueOf(amount).setScale(2, RoundingMode.HALF_UP).toPlainString();
-  }
-
   private static List<Place> places(List<Entry> entries, Units units) {
+    double dearest =
+        Paid.of(entries).stream()
+            .flatMap(p -> p.perCubicMetre().stream())
+            .mapToDouble(BigDecimal::doubleValue)
+            .filter(price -> price > 0)
+            .max()
+            .orElse(1);
     return Paid.of(entries).stream()
         .map(p ->
             new Place(
                 p.place().isEmpty() ? "not noted" : p.place(),
                 units.show(Measure.VOLUME, p.volume()),
-                p.price().setScale(2, RoundingMode.HALF_UP).toPlainString(),
-                p.perLitre()
-                    .map(l -> l.setScale(3, RoundingMode.HALF_UP).toPlainString())
-                    .orElse("–"),
+                units.price(p.price()),
+                p.perCubicMetre().map(units::priceOfUnit).orElse("–"),
+                p.perCubicMetre().map(BigDecimal::doubleValue).orElse(0.0) / dearest,
                 p.times()))
         .toList();
   }

@@ -130,7 +130,7 @@ final class DiaryCsv {
         kept.made().toString(),
         Double.toString(kept.slope().pitch()),
         Double.toString(kept.slope().roll()),
-        kept.standing().words(),
+        kept.standing().kept(),
         kept.replaces());
   }
 
@@ -292,7 +292,7 @@ final class DiaryCsv {
         Arrays.stream(Entry.Kind.values())
             .filter(k -> k.name().equalsIgnoreCase(name))
             .findFirst()
-            .orElseThrow(() -> row.refused("kind", "“%s” is no kind of entry".formatted(name)));
+            .orElseThrow(() -> row.refused("kind", "“%s” is not a kind of entry".formatted(name)));
     String part = row.text("part");
     String note = row.text("note");
     Optional<Double> volume = row.volume("volume (L)");

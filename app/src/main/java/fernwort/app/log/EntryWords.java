@@ -27,7 +27,7 @@ final class EntryWords {
                       w.volume()
                           .map(v -> ": " + units.show(Measure.VOLUME, v))
                           .orElse(" until full"),
-                      bought(w.bought()),
+                      bought(w.bought(), units),
                       w.doubtful() ? ", not to be trusted" : "");
           case Entry.Dump w ->
               "%s dumped%s"
@@ -39,7 +39,7 @@ final class EntryWords {
                       units.show(Measure.VOLUME, w.volume()),
                       tank,
                       w.trips() == 1 ? "one trip" : w.trips() + " trips",
-                      bought(w.bought()));
+                      bought(w.bought(), units));
           case Entry.People w ->
               "%s on board%s%s"
                   .formatted(
@@ -57,7 +57,7 @@ final class EntryWords {
           case Entry.Upkeep w ->
               w.putOff()
                   .map(until -> "%s put off until %s".formatted(tank, When.day(until)))
-                  .orElse(tank + " looked after");
+                  .orElse(tank + " maintained");
           case Entry.Note w -> w.note();
         };
     return what.note().isEmpty() || what instanceof Entry.Note ? words : words + ": " + what.note();
@@ -70,12 +70,12 @@ final class EntryWords {
         : "%s (%s)".formatted(reading.shown(), volume);
   }
 
-  private static String bought(Entry.Bought bought) {
+  private static String bought(Entry.Bought bought, Units units) {
     List<String> words = new ArrayList<>();
     if (!bought.place().isEmpty()) {
       words.add("at " + bought.place());
     }
-    bought.price().ifPresent(p -> words.add("for " + p.toPlainString()));
+    bought.price().ifPresent(p -> words.add("for " + units.price(p)));
     bought.treated().ifPresent(t -> words.add(t ? "treated" : "not treated"));
     return words.isEmpty() ? "" : ", " + String.join(", ", words);
   }

@@ -95,8 +95,7 @@ class GaugesController {
         "cal-" + tank.id(),
         tank.label(),
         form,
-        "The curve only rises, and is smooth between what was seen; what was seen out of order is"
-            + " taken at its mean. A step that is further off the tank's shape than half a step"
+        "The curve only rises, and is smooth between what was seen; readings out of order are averaged. A step that is further off the tank's shape than half a step"
             + " lies: trust the jugs.",
         () -> answer(trip, new GaugeScale(kind, trip.network().room(tank.id())), jugs, fills));
   }
@@ -174,7 +173,7 @@ class GaugesController {
     OpenRig rig = rigs.open(id);
     Part part = rig.rig().part(tank);
     if (!(part.kind() instanceof Tank kind)) {
-      throw new Refusal(part.label() + " is no tank; a stick goes into a tank");
+      throw new Refusal(part.label() + " is not a tank; a stick goes into a tank");
     }
     Slope slope = new Slope(pitch, roll);
     if (!slope.canBeParked()) {

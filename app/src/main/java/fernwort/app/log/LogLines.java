@@ -178,7 +178,7 @@ class LogLines {
                 e.who(),
                 JournalWords.of(parts, e, units),
                 "",
-                e.undone() ? "taken back" : ""))
+                e.undone() ? "undone" : ""))
         .filter(l -> isAsked(l, asked))
         .toList();
   }

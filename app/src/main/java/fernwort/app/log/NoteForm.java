@@ -61,7 +61,7 @@ record NoteForm(Map<String, String> typed, Units units) {
               .toInstant());
     } catch (DateTimeParseException e) {
       throw new Refusal(
-          "“%s” is no time; give day and hour, such as 2026-05-04T18:30".formatted(text));
+          "“%s” is not a time; give day and hour, such as 2026-05-04T18:30".formatted(text));
     }
   }
 
@@ -149,7 +149,7 @@ record NoteForm(Map<String, String> typed, Units units) {
   private Entry.Bought bought() {
     String price = text("price").replace(',', '.');
     if (!price.isEmpty() && !price.matches("[0-9]{1,7}(\\.[0-9]{1,2})?")) {
-      throw new Refusal("“%s” is no price; type it as 3.50, without a sign".formatted(price));
+      throw new Refusal("“%s” is not a price; type it as 3.50, without a sign".formatted(price));
     }
     return new Entry.Bought(
         price.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(price)),

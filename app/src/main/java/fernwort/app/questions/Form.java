@@ -244,7 +244,7 @@ public final class Form {
     double value = plain(label, text);
     if (value != Math.rint(value) || Math.abs(value) > 1_000_000) {
       throw new Refusal(
-          "%s: “%s” is no whole number; type one, such as 2".formatted(label, text.strip()));
+          "%s: “%s” is not a whole number; type one, such as 2".formatted(label, text.strip()));
     }
     return (int) value;
   }

@@ -6,6 +6,7 @@ import fernwort.core.effort.EffortExceededException;
 import fernwort.core.say.Refusal;
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -19,6 +20,7 @@ import java.util.stream.Collectors;
  * @param tables answers that are tables
  * @param charts answers to look at
  * @param sketches answers drawn to scale
+ * @param marked the answer on the rig's drawing, where it has places
  * @param note sources, limits and cautions
  */
 public record Question(
@@ -30,6 +32,7 @@ public record Question(
     List<Table> tables,
     List<Chart> charts,
     List<Sketch> sketches,
+    Optional<Marked> marked,
     String note) {
 
   /** So many of the entries are said in a sentence; the others stand in their fields. */
@@ -103,10 +106,24 @@ public record Question(
 
   /** What a question answers, without what it asks. */
   public record Answer(
-      List<Row> rows, List<Table> tables, List<Chart> charts, List<Sketch> sketches) {
+      List<Row> rows,
+      List<Table> tables,
+      List<Chart> charts,
+      List<Sketch> sketches,
+      Optional<Marked> marked) {
+
+    public Answer(List<Row> rows, List<Table> tables, List<Chart> charts, List<Sketch> sketches) {
+      this(rows, tables, charts, sketches, Optional.empty());
+    }
 
     public Answer(List<Row> rows, List<Table> tables, List<Chart> charts) {
       this(rows, tables, charts, List.of());
+    }
+
+    /** Returns this answer with a drawing; one without marks is left out. */
+    public Answer on(Marked drawing) {
+      Optional<Marked> shown = Optional.of(drawing).filter(d -> !d.marks().isEmpty());
+      return new Answer(rows, tables, charts, sketches, shown);
     }
 
     public static Answer rows(List<Row> rows) {
@@ -157,6 +174,7 @@ public record Question(
         answer.tables(),
         answer.charts(),
         answer.sketches(),
+        answer.marked(),
         note);
   }
 }

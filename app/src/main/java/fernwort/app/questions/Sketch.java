@@ -14,9 +14,37 @@ import java.util.stream.Collectors;
  * @param height of the picture (mm of the thing itself)
  * @param around course of what it lies in, as a path
  * @param within its own course, as a path
+ * @param arrows what pushes or pulls at it, as a path
+ * @param labels what stands beside, where
  */
 public record Sketch(
-    String title, String sizes, double width, double height, String around, String within) {
+    String title,
+    String sizes,
+    double width,
+    double height,
+    String around,
+    String within,
+    String arrows,
+    List<Label> labels) {
+
+  /**
+   * Words in the picture.
+   *
+   * @param x of their middle (mm of the thing itself)
+   * @param y of their foot (mm of the thing itself)
+   */
+  public record Label(double x, double y, String words) {}
+
+  /** Makes a sketch without arrows or labels. */
+  public Sketch(
+      String title, String sizes, double width, double height, String around, String within) {
+    this(title, sizes, width, height, around, within, "", List.of());
+  }
+
+  /** Returns how large letters are in it, so that they are read at any scale (mm). */
+  public double letters() {
+    return 0.045 * Math.max(width, height);
+  }
 
   private static final double MILLIMETRES = 1000;
 
@@ -40,6 +68,11 @@ public record Sketch(
             String.format(
                 Locale.ROOT, "%.1f %.1f", MILLIMETRES * c.x(), MILLIMETRES * (height - c.z())))
         .collect(Collectors.joining("L", "M", "Z"));
+  }
+
+  /** Tells whether it is so long and low that it wants the whole width and little height. */
+  public boolean wide() {
+    return width > 4 * height;
   }
 
   /** Returns the part of the thing that the picture shows, with an edge around it. */

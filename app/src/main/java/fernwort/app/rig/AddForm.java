@@ -54,7 +54,7 @@ final class AddForm {
             new DescribeView.AddView(
                 PLACE + p.id(),
                 "Add a part",
-                "It is joined to nothing yet; then tap one of its free ends.",
+                "It is joined to nothing yet; then pick one of its free ends.",
                 USUAL,
                 List.of(new DescribeView.Group("", options(NewParts.all()))),
                 List.of(name(), height(units, p.z()))));
@@ -97,7 +97,7 @@ final class AddForm {
     return new DescribeView.AddView(
         PORT + name(port),
         "At " + names.at(port),
-        "What is hung on it gets a line between.",
+        "What you connect gets a line between.",
         NewParts.usualAt(rig.part(port.part()), port.port()).id(),
         groups,
         List.of(name(), length(units, "Of the line; empty if nobody measured.")));
@@ -160,14 +160,13 @@ final class AddForm {
     if (at.startsWith(PORT)) {
       return new Addition.OnPort(free(rig, at.substring(PORT.length())));
     }
-    throw new Refusal("Nothing was tapped; tap a line, a free end or a place, and add it there");
+    throw new Refusal("Nothing was picked; pick a line, a free end or a place, and add it there");
   }
 
   private static PortRef free(Rig rig, String name) {
     PortRef port = port(name);
     if (!PortNames.of(rig).free().contains(port)) {
-      throw new Refusal(
-          "“%s” is no free end any more; look again, and tap one that is".formatted(name));
+      throw new Refusal("“%s” is no longer a free end; pick another one".formatted(name));
     }
     return port;
   }
@@ -175,7 +174,7 @@ final class AddForm {
   private static PortRef port(String text) {
     int dot = text.lastIndexOf('.');
     if (dot < 0) {
-      throw new Refusal("“" + text + "” is no port; pick one of the list");
+      throw new Refusal("“" + text + "” is not a port; pick one of the list");
     }
     return new PortRef(text.substring(0, dot), text.substring(dot + 1));
   }

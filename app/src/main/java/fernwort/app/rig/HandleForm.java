@@ -49,7 +49,7 @@ final class HandleForm {
       fields.add(turn("angle-" + stop.id(), "The lever points", stop.angle()));
     }
     fields.add(Field.choice("new-joins", "One more position, which", "", joinsOf(valve)));
-    fields.add(Field.text("new-words", "Its handle", "", "An emptied position is taken away."));
+    fields.add(Field.text("new-words", "Its handle", "", "A position left empty is removed."));
     fields.add(turn("new-angle", "Its free end points", 0));
     fields.add(
         Field.choice(

@@ -54,8 +54,8 @@ final class LineForm {
             .toList();
     return Field.table(
         "fittings",
-        "What stands in it",
-        "Count what the water meets; as it is now it takes as much as %s elbows. Leave all empty to keep that."
+        "Fittings in it",
+        "Count the fittings; what is entered now loses as much as %s elbows. Leave all empty to keep that."
             .formatted(Scale.rounded(line.minorLoss() / Obstacle.ELBOW.coefficient(), 1)),
         new Field.Table(
             Arrays.stream(Obstacle.values()).map(o -> new Field.Head(o.words(), id(o))).toList(),

@@ -68,7 +68,7 @@ final class PortRows {
         "ports",
         "Openings (" + units.unit(Measure.LENGTH).sign() + ")",
         "Inside, to the middle of the hole. A bore starts as that of its line; leave it out for a"
-            + " mere point. A float is a fill whose valve shuts when the water comes up to it.",
+            + " mere point. A float is a fill whose valve closes when the water comes up to it.",
         new Field.Table(heads, rows, false));
   }
 
@@ -152,7 +152,7 @@ final class PortRows {
         .findFirst()
         .orElseThrow(() ->
             new Refusal(
-                "%s: “%s” is no use; choose fill, feed, vent, drain, gauge, link or float"
+                "%s: “%s” is not a use; choose fill, feed, vent, drain, gauge, link or float"
                     .formatted(what, text)));
   }
 

@@ -90,7 +90,7 @@ final class VehicleForm {
     return Field.table(
         "axles",
         "Axles, rear first",
-        "Ahead of the rear axle in %s; limit on its plate and load with empty tanks in %s. One whose name is emptied is taken away."
+        "Ahead of the rear axle in %s; limit on its plate and load with empty tanks in %s. One left without a name is removed."
             .formatted(sign(Measure.LENGTH), sign(Measure.MASS)),
         new Field.Table(
             List.of(

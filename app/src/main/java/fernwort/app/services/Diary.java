@@ -180,7 +180,7 @@ public class Diary {
   private static void tank(OpenRig rig, String id, double volume) {
     Part part = rig.rig().part(id);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is no tank; name one of the rig's tanks");
+      throw new Refusal(part.label() + " is not a tank; name one of the rig's tanks");
     }
     double capacity = rig.network().room(id).capacity();
     if (volume > capacity + 1e-4) {

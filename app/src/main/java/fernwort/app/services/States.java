@@ -222,7 +222,7 @@ public class States {
     if (part.kind() instanceof Tank tank) {
       return tank;
     }
-    throw new Refusal(part.label() + " is no tank; pick a tank to read");
+    throw new Refusal(part.label() + " is not a tank; pick a tank to read");
   }
 
   /**

@@ -86,7 +86,7 @@ final class DaysPage {
         form.number("reserve", "Reserve", 15, "%", "On top of fresh, for the day that goes wrong.");
     return Question.of(
         "need",
-        "So many days, how much",
+        "Tanks for the days you want",
         form,
         "Low and high are 0.75 and 1.4 times what is expected: our own estimate of thrift and of a"
             + " bad day.",
@@ -249,7 +249,7 @@ final class DaysPage {
         "sizes",
         "What a larger tank would give",
         trip.form(),
-        "A curve that lies flat has met the other limit: more of this tank alone gives nothing.",
+        "Where the curve is flat the other tank is the limit: more of this one alone gives nothing.",
         () -> {
           Habits habits = trip.habits();
           if (!(habits.freshPerDay() > 0)) {

@@ -1,5 +1,6 @@
 package fernwort.app.sizing;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
@@ -35,13 +36,21 @@ class SizingController {
   private final QuestionDesk desk;
   private final Diary diary;
   private final Clock clock;
+  private final PlanDrawing drawings;
 
-  SizingController(Descriptions rigs, States states, QuestionDesk desk, Diary diary, Clock clock) {
+  SizingController(
+      Descriptions rigs,
+      States states,
+      QuestionDesk desk,
+      Diary diary,
+      Clock clock,
+      PlanDrawing drawings) {
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
     this.diary = diary;
     this.clock = clock;
+    this.drawings = drawings;
   }
 
   @GetMapping
@@ -68,6 +77,7 @@ class SizingController {
   @GetMapping("/pump")
   String pump(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     Trip trip = desk.trip(id, units);
+    model.addAttribute("drawing", drawings.of(trip.open(), trip.now()));
     return page(trip, "pump", PumpPage.of(trip), model);
   }
 

@@ -14,6 +14,7 @@ import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
 import fernwort.core.sizing.Hauling;
 import fernwort.core.sizing.TimedJug;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -52,7 +53,7 @@ final class SupplyPage {
         "jug",
         "Timed jug",
         form,
-        "Between two points the lost share of the pressure is 1 − (far ÷ near)², for flow goes with the"
+        "Between two points the lost share of the pressure is 1 − (far ÷ near)². Flow goes with the"
             + " root of pressure.",
         () -> {
           if (near.isEmpty()) {
@@ -240,7 +241,13 @@ final class SupplyPage {
             Measure.MASS,
             200,
             "Payload of the vehicle less people and cargo.");
-    double price = form.number("haul-price", "Price of one filling", 0, "", "Any currency.");
+    double price =
+        form.number(
+            "haul-price",
+            "Price of one filling",
+            0,
+            trip.units().currency(),
+            "Currency: under Rigs.");
     double trips = form.number("haul-trip", "Price of one trip", 0, "", "Fuel, toll, entry.");
     double straps = form.number("haul-straps", "Straps that hold it forwards", 2, "", "");
     double rating =
@@ -295,7 +302,7 @@ final class SupplyPage {
             rows.add(
                 new Question.Row(
                     "Costs",
-                    String.format(Locale.ROOT, "%.2f", hauling.price()),
+                    trip.units().price(BigDecimal.valueOf(hauling.price())),
                     String.format(
                         Locale.ROOT,
                         "%d fillings and %d trips",

@@ -148,7 +148,7 @@ final class WeightPage {
         form,
         "Every order of filling was tried; this one keeps most to spare. Mark the height on the tank"
             + " or gauge. A second, lower vent or overflow at that height, with a valve, stops the"
-            + " filling there by itself; with its valve shut the tank fills to the top as before.",
+            + " filling there by itself; with its valve closed the tank fills to the top as before.",
         () -> {
           Demand demand = Demand.of(trip.habits(), days, reserve / 100);
           LightFill fill = LightFill.of(trip.network(), demand.fresh().expected());

@@ -44,20 +44,27 @@ public class DiaryStore {
 
   /** Whether an entry counts. */
   public enum Standing {
-    STANDS("stands"),
+    STANDS("stands", "counts"),
     /** Another one stands in its place. */
-    CORRECTED("corrected"),
-    TAKEN_BACK("taken back");
+    CORRECTED("corrected", "corrected"),
+    TAKEN_BACK("taken back", "undone");
 
     private final String kept;
+    private final String words;
 
-    Standing(String kept) {
+    Standing(String kept, String words) {
       this.kept = kept;
+      this.words = words;
+    }
+
+    /** Returns it as files and the database keep it. */
+    public String kept() {
+      return kept;
     }
 
     /** Returns it in words. */
     public String words() {
-      return kept;
+      return words;
     }
   }
 
@@ -123,7 +130,7 @@ public class DiaryStore {
     r.setDoubtful(false);
     r.setPitch(slope.pitch());
     r.setRoll(slope.roll());
-    r.setStanding(Standing.STANDS.words());
+    r.setStanding(Standing.STANDS.kept());
     if (!replaces.isEmpty()) {
       r.setReplaces(replaces);
     }
@@ -172,7 +179,7 @@ public class DiaryStore {
     for (Kept kept : all) {
       DiaryRecord r = record(rig, kept.entry(), kept.slope(), kept.who(), kept.replaces());
       r.setMadeAt(utc(kept.made()));
-      r.setStanding(kept.standing().words());
+      r.setStanding(kept.standing().kept());
       rows.add(r);
     }
     for (int i = 0; i < rows.size(); i += AT_ONCE) {
@@ -218,7 +225,7 @@ public class DiaryStore {
   @Transactional
   public void stand(String rig, String id, Standing standing) {
     db.update(DIARY)
-        .set(DIARY.STANDING, standing.words())
+        .set(DIARY.STANDING, standing.kept())
         .where(DIARY.RIG.eq(rig).and(DIARY.ID.eq(id)))
         .execute();
     changes.add(rig);
@@ -259,7 +266,7 @@ public class DiaryStore {
       condition = condition.and(DIARY.HAPPENED_AT.lt(utc(filter.before().get())));
     }
     if (filter.standing()) {
-      condition = condition.and(DIARY.STANDING.eq(Standing.STANDS.words()));
+      condition = condition.and(DIARY.STANDING.eq(Standing.STANDS.kept()));
     }
     if (!filter.kinds().isEmpty()) {
       condition = condition.and(DIARY.KIND.in(filter.kinds().stream().map(Enum::name).toList()));
@@ -298,7 +305,7 @@ public class DiaryStore {
     return db.selectFrom(DIARY)
         .where(DIARY.RIG.eq(rig))
         .and(condition)
-        .and(DIARY.STANDING.eq(Standing.STANDS.words()))
+        .and(DIARY.STANDING.eq(Standing.STANDS.kept()))
         .orderBy(DIARY.HAPPENED_AT, DIARY.MADE_AT, DIARY.ID)
         .fetch(r -> kept(r).entry());
   }
@@ -317,7 +324,7 @@ public class DiaryStore {
     return db.selectFrom(DIARY)
         .where(DIARY.RIG.eq(rig))
         .and(DIARY.PART.eq(tank))
-        .and(DIARY.STANDING.eq(Standing.STANDS.words()))
+        .and(DIARY.STANDING.eq(Standing.STANDS.kept()))
         .orderBy(DIARY.HAPPENED_AT.desc(), DIARY.MADE_AT.desc(), DIARY.ID)
         .limit(most)
         .fetch(r -> kept(r).entry());
@@ -349,7 +356,7 @@ public class DiaryStore {
    */
   public static Standing standing(String kept) {
     for (Standing standing : Standing.values()) {
-      if (standing.words().equals(kept)) {
+      if (standing.kept().equals(kept)) {
         return standing;
       }
     }

@@ -54,7 +54,7 @@ public class SizingStore {
       throw new Refusal(
           String.format(
               Locale.ROOT,
-              "An entry of more than %d characters cannot be kept; shorten it",
+              "An entry of more than %d characters cannot be saved; shorten it",
               LONGEST));
     }
     db.deleteFrom(SIZING_ENTRY)

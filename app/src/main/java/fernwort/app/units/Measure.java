@@ -22,7 +22,7 @@ public enum Measure {
   LENGTH(
       METRE,
       new Named(Scale.MILLIMETRES, METRE.divide(1000)),
-      new Named(Scale.of("in", 1, 1), METRE.multiply(0.0254))),
+      new Named(Scale.INCHES, METRE.multiply(0.0254))),
   VOLUME(
       CUBIC_METRE,
       new Named(Scale.LITRES, LITRE),

@@ -4,6 +4,9 @@ import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Quantity;
 import fernwort.core.say.Refusal;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -22,10 +25,20 @@ public final class Units {
 
   private static final Pattern HAS_UNIT = Pattern.compile("[a-z\"'″′]");
 
-  private final Map<Measure, Measure.Named> chosen;
+  /** How the sign of a currency begins among those of units. */
+  private static final String MONEY = "money ";
 
-  private Units(Map<Measure, Measure.Named> chosen) {
+  /** Signs that stand before the number, without a blank. */
+  private static final Set<String> BEFORE = Set.of("$", "£", "A$", "C$", "NZ$");
+
+  private static final Pattern CURRENCY = Pattern.compile("[\\p{L}\\p{Sc}]{0,4}");
+
+  private final Map<Measure, Measure.Named> chosen;
+  private final String currency;
+
+  private Units(Map<Measure, Measure.Named> chosen, String currency) {
     this.chosen = chosen;
+    this.currency = currency;
   }
 
   /**
@@ -46,12 +59,52 @@ public final class Units {
     // Flow follows volume, so that nobody reads litres beside gallons a minute.
     int volume = Measure.VOLUME.choices().indexOf(chosen.get(Measure.VOLUME));
     chosen.put(Measure.FLOW, Measure.FLOW.choices().get(volume));
-    return new Units(chosen);
+    String currency =
+        wanted.stream()
+            .filter(sign -> sign.startsWith(MONEY))
+            .map(sign -> sign.substring(MONEY.length()))
+            .filter(sign -> CURRENCY.matcher(sign).matches())
+            .findFirst()
+            .orElse("");
+    return new Units(chosen, currency);
+  }
+
+  /** Returns these units with prices in a currency; a sign that is none leaves them as they are. */
+  public Units paidIn(String sign) {
+    return CURRENCY.matcher(sign.strip()).matches() ? new Units(chosen, sign.strip()) : this;
+  }
+
+  /** Returns the sign that prices have; empty where nobody chose one. */
+  public String currency() {
+    return currency;
+  }
+
+  /** Tells whether the measures are the same, whatever prices are in. */
+  public boolean measureAs(Units other) {
+    return chosen.equals(other.chosen);
+  }
+
+  /** Returns a price as it is written, such as "12.50 €" or "$12.50". */
+  public String price(BigDecimal amount) {
+    return price(amount, 2);
+  }
+
+  private String price(BigDecimal amount, int places) {
+    String number = amount.setScale(places, RoundingMode.HALF_UP).toPlainString();
+    return BEFORE.contains(currency) ? currency + number : (number + " " + currency).strip();
+  }
+
+  /** Returns what the reader's unit of volume costs, given the price of a cubic metre. */
+  public String priceOfUnit(BigDecimal cubicMetre) {
+    return price(
+        cubicMetre.divide(BigDecimal.valueOf(in(Measure.VOLUME, 1)), MathContext.DECIMAL64), 3);
   }
 
   /** Returns the signs of the units, for a cookie. */
   public String signs() {
-    return chosen.values().stream().map(Measure.Named::sign).collect(Collectors.joining(","));
+    String signs =
+        chosen.values().stream().map(Measure.Named::sign).collect(Collectors.joining(","));
+    return currency.isEmpty() ? signs : signs + "," + MONEY + currency;
   }
 
   /** Returns the measures that a person chooses a unit for; flow follows volume. */
@@ -111,6 +164,11 @@ public final class Units {
     return unit(Measure.VOLUME).sign();
   }
 
+  /** Tells whether the reader thinks in US gallons, and so in the words of the United States. */
+  public boolean american() {
+    return volumeSign().equals("US gal");
+  }
+
   /** Returns the sign of the unit for lengths. */
   public String lengthSign() {
     return unit(Measure.LENGTH).sign();
@@ -135,7 +193,7 @@ public final class Units {
             : TypedAmount.unit(measure, typed.unit(), unit(measure))
                 .orElseThrow(() ->
                     new Refusal(
-                        "%s: “%s” is no unit for it; leave it out, or use %s"
+                        "%s: “%s” is not a unit for it; leave it out, or use %s"
                             .formatted(
                                 what,
                                 typed.unit(),
@@ -194,7 +252,7 @@ public final class Units {
     TypedAmount typed = TypedAmount.of(what, text);
     if (!Set.of("", "%", "full").contains(typed.unit()) || typed.number() < 0) {
       throw new Refusal(
-          "%s: “%s” is no share; type percent, such as 62, or a fraction, such as 3/4"
+          "%s: “%s” is not a share; type percent, such as 62, or a fraction, such as 3/4"
               .formatted(what, text.strip()));
     }
     boolean percent = typed.unit().equals("%") || !typed.fraction();

@@ -24,8 +24,11 @@ class PreferencesController {
   }
 
   @PostMapping("/units")
-  ResponseEntity<Void> units(@RequestParam List<String> unit, HttpServletRequest request) {
-    String signs = Units.of(String.join(",", unit)).signs();
+  ResponseEntity<Void> units(
+      @RequestParam List<String> unit,
+      @RequestParam(defaultValue = "") String currency,
+      HttpServletRequest request) {
+    String signs = Units.of(String.join(",", unit)).paidIn(currency).signs();
     return back(Visitor.UNITS_COOKIE, URLEncoder.encode(signs, StandardCharsets.UTF_8), request);
   }
 

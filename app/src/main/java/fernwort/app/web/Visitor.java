@@ -3,13 +3,20 @@ package fernwort.app.web;
 import fernwort.app.services.Descriptions;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.units.Units;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import java.net.URLDecoder;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.ResponseCookie;
@@ -71,6 +78,33 @@ public class Visitor {
         return rig == null ? "" : rigs.open(rig).rig().name();
       }
     };
+  }
+
+  /** The names on board, which stay as they were typed; looked up where a page needs them. */
+  @ModelAttribute("typedNames")
+  public LazyContextVariable<List<String>> typedNames(
+      @PathVariable(name = "id", required = false) @Nullable String rig) {
+    return new LazyContextVariable<>() {
+      @Override
+      protected List<String> loadValue() {
+        return rig == null ? List.of() : names(rigs.open(rig).rig());
+      }
+    };
+  }
+
+  private static List<String> names(Rig rig) {
+    return Stream.of(
+            Stream.of(rig.name()),
+            rig.places().stream().flatMap(p -> Stream.of(p.label(), p.reach())),
+            rig.parts().stream().map(Part::label),
+            rig.parts().stream()
+                .filter(p -> p.kind().is(Purpose.TURNS))
+                .flatMap(p -> p.kind().positions().stream())
+                .map(Position::words),
+            rig.lines().stream().map(Line::label))
+        .flatMap(names -> names)
+        .distinct()
+        .toList();
   }
 
   /** Returns the chosen theme. */

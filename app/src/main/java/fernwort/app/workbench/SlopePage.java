@@ -217,7 +217,7 @@ final class SlopePage {
         "siphon",
         "Does an overflow siphon",
         trip.form(),
-        "Each tank brim-full but for a glass, handles as they are, pumps off and taps shut, left for"
+        "Each tank brim-full but for a glass, handles as they are, pumps off and taps closed, left for"
             + " six hours. A tank whose only opening is its overflow is taken to hold its water back by"
             + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
         () -> {
@@ -231,7 +231,7 @@ final class SlopePage {
     String loses = tank.losesNothing() ? "loses nothing" : "loses " + volume(tank.lost());
     if (tank.siphons()) {
       return new Question.Row(
-          label, loses, "△ it siphons: admit air at the crest, or shut its travel valve");
+          label, loses, "△ it siphons: admit air at the crest, or close its travel valve");
     }
     if (!tank.isToTheEnd()) {
       return new Question.Row(
@@ -264,8 +264,8 @@ final class SlopePage {
         "drive",
         "What a drive loses",
         form,
-        "From full tanks. The range: tips a fifth less and a quarter more than given, and tails that"
-            + " siphon late or as soon as they may. Slosh is not modelled and adds to it.",
+        "From full tanks. The range: it tips a fifth less or a quarter more than given, and tails"
+            + " siphon late or early. Slosh is not modelled and adds to it.",
         () -> {
           Drive drive = chosen.equals(OWN) ? own(own) : Drive.READY.get(Integer.parseInt(chosen));
           Drive.Losses open = drive.losses(trip.network(), trip.full());
@@ -311,7 +311,9 @@ final class SlopePage {
             .toList();
     return Optional.of(
         new Question.Table(
-            title, List.of(first, "as it stands", "travel valves shut", "raised, with air"), rows));
+            title,
+            List.of(first, "as it stands", "travel valves closed", "raised, with air"),
+            rows));
   }
 
   private String lost(Drive.@org.jspecify.annotations.Nullable Lost lost) {

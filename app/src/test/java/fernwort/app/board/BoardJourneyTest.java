@@ -21,10 +21,8 @@ class BoardJourneyTest {
 
   private static final List<String> PAGES =
       List.of(
-          "/rigs/marginalia/board",
           "/rigs/tern/board",
           "/rigs/marginalia/empty?tanks=low&lines=true&go=true",
-          "/rigs/marginalia/log",
           "/rigs",
           "/api",
           "/no-such-page");

@@ -78,7 +78,7 @@ class BoardWordsTest {
   @Test
   void nowSaysThatWaterFallsOnTheGround() {
     assertThat(now(MARGINALIA, "low-drain", "off"))
-        .anyMatch(s -> s.startsWith("By its own fall, water runs from Low fresh to the ground"));
+        .anyMatch(s -> s.startsWith("By gravity, water runs from Low fresh to the ground"));
   }
 
   @Test

@@ -156,14 +156,7 @@ class BuildJourneyTest {
   @Test
   void thePagesOfBuildAreFitForAllAndForAPhone() {
     Page page = COPY.page();
-    List<String> paths =
-        List.of(
-            "build",
-            "build/drill",
-            "build/hang",
-            "build/buy",
-            "build/apart?out=pump",
-            "build/commission");
+    List<String> paths = List.of("build/hang", "build/apart?out=pump");
     for (String path : paths) {
       COPY.visit("/rigs/marginalia/" + path);
       assertThat(Axe.violations(page)).as(path).isEmpty();

@@ -194,7 +194,6 @@ class JobJourneyTest {
   void theScreensOfJobsCanBeReadByAll() {
     for (String path :
         new String[] {
-          "/rigs/marginalia/jobs",
           "/rigs/marginalia/jobs/fill-low-inlet",
           "/rigs/marginalia/jobs/fill-low-inlet/sheet",
           "/rigs/marginalia/labels",

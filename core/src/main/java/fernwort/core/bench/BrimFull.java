@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A tank brim-full but for a glass, pumps off and taps shut, left for six hours.
+ * A tank brim-full but for a glass, pumps off and taps closed, left for six hours.
  *
  * @param tank its id
  * @param lost what ran out (m³)

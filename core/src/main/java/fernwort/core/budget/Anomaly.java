@@ -47,7 +47,7 @@ public record Anomaly(
   /** What is used at night or away by those who use something (share of the rest). */
   private static final double MOSTLY = 0.35;
 
-  /** Gray that gains less than this share of what should come to it is short. */
+  /** Gray that gains less than this share of what was expected is short. */
   private static final double SHORT = 0.6;
 
   /** Fewer looks into gray tell nothing. */
@@ -74,7 +74,7 @@ public record Anomaly(
             seen.getLast().at(),
             share * fresh.rate().expected() - gray.rate().expected(),
             Message.of(
-                "Gray gains {} each a day, where {} should come to it",
+                "Gray gains {} each a day, where {} was expected",
                 Amount.volume(gray.rate().expected()),
                 Amount.volume(share * fresh.rate().expected())),
             Message.of(
@@ -140,8 +140,7 @@ public record Anomaly(
                   ? Message.of("{} of gray went, and no dump is noted", Amount.volume(-against))
                   : Message.of("{} came in, and no fill is noted", Amount.volume(-against)),
               Message.of(
-                  "Note it, so that what it cost and where it came from is known; or it"
-                      + " was a slope, or water that sloshed.")));
+                  "Note it, so that its cost and source are known. Or the rig stood on a slope, or the water sloshed.")));
     } else if (isQuiet(looked, a.at(), b.at()) && against > FAR * doubt && against > LITTLE) {
       found.add(
           new Anomaly(
@@ -149,7 +148,7 @@ public record Anomaly(
               a.at(),
               b.at(),
               against,
-              Message.of("{} went while nobody was to use any", Amount.volume(against)),
+              Message.of("{} went while nobody should have used any", Amount.volume(against)),
               Message.of(
                   "Check first for taps or a toilet that run, then under the tank's drain, the"
                       + " pump and its joints. A hose that hangs lower than the tank siphons. A"

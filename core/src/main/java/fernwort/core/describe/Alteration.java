@@ -155,7 +155,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Took out " + rig.part(part).label();
+      return "Removed " + rig.part(part).label();
     }
   }
 
@@ -217,7 +217,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Hung %s on %s".formatted(part.label(), rig.part(to.part()).label());
+      return "Connected %s to %s".formatted(part.label(), rig.part(to.part()).label());
     }
   }
 
@@ -278,7 +278,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Took off " + RigEdit.of(rig).line(line).label();
+      return "Removed " + RigEdit.of(rig).line(line).label();
     }
   }
 

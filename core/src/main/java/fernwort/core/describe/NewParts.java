@@ -41,7 +41,7 @@ public final class NewParts {
           new NewPart(
               "valve",
               "Valve",
-              "A handle that opens and shuts one way, with the short pipe through it.",
+              "A handle that opens and closes one line, with the short pipe through it.",
               Fittings.twoWay(0),
               0.02),
           new NewPart(
@@ -102,7 +102,7 @@ public final class NewParts {
           new NewPart(
               "loop-pump",
               "Circulation pump",
-              "A small pump that sends hot water round.",
+              "A small pump that circulates hot water.",
               Fittings.circulationPump(6, 0.15),
               0.06),
           new NewPart(
@@ -138,7 +138,7 @@ public final class NewParts {
           new NewPart(
               "regulator",
               "Regulator",
-              "A fitting that holds the pressure behind it down.",
+              "A fitting that limits the pressure after it.",
               Fittings.regulator(2.8),
               0.02),
           new NewPart(

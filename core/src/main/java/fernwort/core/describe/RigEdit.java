@@ -114,7 +114,7 @@ public final class RigEdit {
     List<Line> joined = linesAt(id);
     if (joined.size() > 2 || joined.size() == 2 && part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(
-          "%s is needed by %s; take their lines off first"
+          "%s is needed by %s; remove its lines first"
               .formatted(
                   part.label(),
                   joined.stream()

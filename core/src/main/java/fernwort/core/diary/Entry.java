@@ -100,7 +100,7 @@ public record Entry(String id, Instant at, What what) {
 
     public Bought {
       if (price.isPresent() && (price.get().signum() < 0 || price.get().compareTo(DEAREST) > 0)) {
-        throw new Refusal("The price is no price of water; give what was paid, 0 for nothing");
+        throw new Refusal("The price is not a price of water; give what was paid, 0 for nothing");
       }
     }
   }
@@ -260,7 +260,7 @@ public record Entry(String id, Instant at, What what) {
 
   private static void check(String what, double volume) {
     if (!(volume >= 0 && volume <= MOST_VOLUME)) {
-      throw new Refusal(what + " is no amount that a rig holds; check the number and its unit");
+      throw new Refusal(what + " is not an amount that a rig holds; check the number and its unit");
     }
   }
 }

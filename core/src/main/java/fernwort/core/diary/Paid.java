@@ -19,13 +19,10 @@ import java.util.TreeMap;
  */
 public record Paid(String place, double volume, BigDecimal price, int times) {
 
-  private static final BigDecimal LITRES = BigDecimal.valueOf(1000);
-
-  /** Returns the price of a litre; nothing where no water came. */
-  public Optional<BigDecimal> perLitre() {
+  /** Returns the price of a cubic metre; nothing where no water came. */
+  public Optional<BigDecimal> perCubicMetre() {
     return volume > 0
-        ? Optional.of(
-            price.divide(BigDecimal.valueOf(volume).multiply(LITRES), MathContext.DECIMAL64))
+        ? Optional.of(price.divide(BigDecimal.valueOf(volume), MathContext.DECIMAL64))
         : Optional.empty();
   }
 

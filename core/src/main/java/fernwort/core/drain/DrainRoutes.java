@@ -19,7 +19,7 @@ import java.util.Optional;
 import java.util.PriorityQueue;
 
 /**
- * The handles to move so that a tank runs out by its own fall.
+ * The handles to move so that a tank runs out by gravity.
  *
  * <p>Best first over ports with every handle free: the way whose crest leaves least in the tank,
  * and among those the one that moves fewest handles. A way that would need one handle in two

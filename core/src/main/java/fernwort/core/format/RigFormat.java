@@ -174,7 +174,7 @@ public final class RigFormat {
                   e.getLocation().getColumnNr());
       throw broken(
           "it is not readable as JSON" + at + " (" + firstSentence(e.getOriginalMessage()) + ")",
-          "Put that spot right, or export the rig again");
+          "Correct that spot, or export the rig again");
     }
   }
 

@@ -140,7 +140,7 @@ final class FlowCheck {
         Message.words("No water comes at " + scene.label(tap)),
         Message.of("It is open, and others take all there is."),
         Message.of("What drives its water is too weak for all that is open at once."),
-        Message.of("Shut another tap, or whatever else runs."),
+        Message.of("Close another tap, or whatever else runs."),
         List.of(tap));
   }
 }

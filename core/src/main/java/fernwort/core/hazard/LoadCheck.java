@@ -69,7 +69,7 @@ public final class LoadCheck {
                   hitch
                       ? "The coupling or what pulls it gives way."
                       : "Tyres, springs or axle give way."),
-              Message.of("The water stands too near it."),
+              Message.of("The water is too close to it."),
               network.tanks().size() > 1
                   ? Message.of("Carry less, or draw the tanks nearest to it first.")
                   : Message.of("Carry less water or other load."),

@@ -87,7 +87,7 @@ final class PumpCheck implements Check {
               Severity.WARNING,
               Message.words(label + " presses against closed valves"),
               Message.of(
-                  "It stands at its shut-off pressure, {}, and heats the water in it until a seal gives.",
+                  "It runs at its shut-off pressure, {}, and heats the water in it until a seal gives.",
                   Amount.pressure(pump.shutOffPressure())),
               Message.of("It has no switch that stops it, and no way from its outlet is open."),
               Message.of("Open what it should deliver to, or switch it off."),
@@ -109,13 +109,16 @@ final class PumpCheck implements Check {
             Warning.Code.PUMP_STIRS,
             delivers ? Severity.NOTE : Severity.WARNING,
             Message.words(
-                label + (delivers ? " pushes part of its water round in a loop" : " only stirs")),
+                label
+                    + (delivers
+                        ? " pushes part of its water round in a loop"
+                        : " only circulates its water")),
             Message.of(
                 "The water comes straight back to its inlet: little or no pressure, and it never stops."),
             Message.words(
                 "A way from its outlet back to its inlet is open"
                     + (through.isEmpty() ? "." : " through " + through + ".")),
-            Message.words(through.isEmpty() ? "Close the loop." : "Shut " + through + "."),
+            Message.words(through.isEmpty() ? "Close the loop." : "Close " + through + "."),
             List.of(work.pump())));
   }
 

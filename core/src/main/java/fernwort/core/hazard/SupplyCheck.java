@@ -197,7 +197,7 @@ final class SupplyCheck implements Check {
     if (scene.part(way.end().part()).kind().is(Purpose.INLET) && isInWater(scene, way)) {
       return runsOut(scene, way, who);
     }
-    String driven = way.drive().kind() == DrivenBy.Kind.FALL ? "by its own fall" : "under pressure";
+    String driven = way.drive().kind() == DrivenBy.Kind.FALL ? "by gravity" : "under pressure";
     return new Warning(
         overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,

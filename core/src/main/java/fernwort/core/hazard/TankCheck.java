@@ -123,7 +123,7 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            Message.words(scene.label(tank) + " has no way out once it is full"),
+            Message.words(scene.label(tank) + " has no overflow open once it is full"),
             Message.of(
                 "When the water comes up to its vent, pressure builds up: it bulges, and can burst."),
             Message.of("Its overflow is closed, or lets out air only."),
@@ -267,7 +267,7 @@ final class TankCheck implements Check {
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Message.words(label + " fills from mains water until its float shuts"),
+        Message.words(label + " fills from mains water until its float closes"),
         Message.of("It stops by itself; a float that sticks lets it run over."),
         Message.of("A float valve closes the line when the water reaches it."),
         Message.of(
@@ -336,7 +336,7 @@ final class TankCheck implements Check {
                   "There is room for {} of gray, and about {} will come from the fresh on board.",
                   Amount.roughly(room),
                   Amount.roughly(coming)),
-              Message.of("Plan to empty gray first; filling more fresh does not help."),
+              Message.of("Plan to dump gray first; filling more fresh does not help."),
               grays.stream().map(Part::id).toList()));
     }
   }
@@ -356,7 +356,7 @@ final class TankCheck implements Check {
             Message.of("Gray water comes back up the lowest drain, or leaves by the vent."),
             Message.words(
                 more ? "Water is running into it now." : "There is no room for what is used next."),
-            Message.of("Empty it where that is permitted before using more water."),
+            Message.of("Dump it where that is permitted before using more water."),
             List.of(tank.id())));
   }
 }

@@ -44,7 +44,7 @@ public record Upkeep(
   /**
    * Use since the last time.
    *
-   * @param passed water that passed, as far as the log tells (m³)
+   * @param passed water that passed, by the log (m³)
    * @param lasts what may pass (m³)
    * @param flow at what flow a pump moves it, where hours count (m³/s)
    */

@@ -91,11 +91,11 @@ public enum KindWords {
   ENGINE_RUNS(
       "It fires, and the hose fills and jumps; keep the exhaust away from people and the hatch."),
   /** When a pump is switched on. */
-  WAY_IS_OPEN("Now its way is open."),
+  WAY_IS_OPEN("The valves are set for it."),
   /** When a macerator is switched off. */
   MUST_NOT_RUN_DRY("It must not run dry."),
   /** When a hose is taken off. */
-  DONE_WITH_HOSE("The job is done with the hose."),
+  DONE_WITH_HOSE("The hose is no longer needed."),
   /** When the tap outside is shut. */
   TAP_SHUT_FIRST("A hose comes off only when its tap is closed."),
   /** When the tap outside is opened. */
@@ -105,7 +105,7 @@ public enum KindWords {
   /** When a dump hose goes on. */
   HOSE_FIRST("The hose comes first."),
   /** When the cap of an outlet comes off. */
-  LEAVES_HERE("What comes leaves here."),
+  LEAVES_HERE("The water runs out here."),
   /** When a jug is put away. */
   DONE_WITH("So it does not tip over."),
   /** When a jug is poured. */
@@ -330,15 +330,15 @@ public enum KindWords {
   /** Care of a strainer; its label. */
   RINSE_THE_SCREEN("Rinse the screen of {}"),
   /** Care of a heater with a store; its label. */
-  LOOK_AT_ANODE("Look at the anode of {}, if it has one, and flush it"),
+  LOOK_AT_ANODE("Check the anode of {}, if it has one, and flush it"),
   /** Care of a leak tray; its label. */
-  WET_THE_CONTACT("Wet the contact of {} and wait for its word"),
+  WET_THE_CONTACT("Wet the contact of {} and wait for its alarm"),
   /** Care of an accumulator; its label. */
   CHECK_AIR("Check the air of {}"),
   /** Care of an inlet; its label. */
-  LOOK_AT_HOSE("Look at the drinking-water hose of {}, renew it when stiff"),
+  LOOK_AT_HOSE("Check the drinking-water hose of {}, renew it when stiff"),
   /** Care of a pump; its label. */
-  LISTEN_TO_PUMP("Listen to {}, look at its joints and its strainer"),
+  LISTEN_TO_PUMP("Listen to {}, check its joints and its strainer"),
   /** Where an interval is from. */
   OUR_DEFAULT("Our own default; follow the maker and local rules first"),
   /** Where a filter's interval is from. */

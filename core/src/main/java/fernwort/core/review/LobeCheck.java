@@ -97,7 +97,7 @@ final class LobeCheck implements LayoutCheck {
         Finding.Risk.LOSS,
         Message.of("{}: nothing joins its lobes below the bridge", part.label()),
         Message.of(
-            "The outlet \"{}\" lets out the {} lobe alone, and \"{}\" the {} one; Fernwort takes both at one level.",
+            "The outlet \"{}\" lets out the {} lobe alone, and \"{}\" the {} one; Fernwort treats both as one level.",
             one.id(),
             where(one.at(), middle),
             other.id(),

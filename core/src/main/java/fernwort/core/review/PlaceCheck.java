@@ -78,7 +78,7 @@ final class PlaceCheck implements LayoutCheck {
         Message.of(
             "Spray from the wheel dries on it and is washed into the tank at the next fill."),
         Message.of("Drinking water."),
-        Message.of("Move it to about {}, or give it a cover that shuts.", Amount.length(CLEAN)),
+        Message.of("Move it to about {}, or give it a cover that closes.", Amount.length(CLEAN)),
         List.of(part.id()),
         Optional.of(rig -> RigEdit.of(rig).change(part.id(), p -> p.atHeight(CLEAN))));
   }
@@ -96,8 +96,7 @@ final class PlaceCheck implements LayoutCheck {
             isSwitch
                 ? "A pump or heater that runs dry goes on running."
                 : "Minutes each time, and a handle that is not turned because of it."),
-        Message.of(
-            "Move it, or cut a hatch; when its reach note no longer speaks of tools this goes."),
+        Message.of("Move it, or cut a hatch; this goes once its reach note names no tool."),
         List.of(part.id()),
         Optional.empty());
   }

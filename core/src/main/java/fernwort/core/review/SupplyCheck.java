@@ -186,7 +186,7 @@ final class SupplyCheck implements LayoutCheck {
                         "With some setting of the handles gray water gets where people drink."),
                     Message.of("Somebody's health."),
                     Message.of(
-                        "Part the two for good: no line, no valve, no shared hose between them."),
+                        "Separate the two for good: no line, no valve, no shared hose between them."),
                     List.of(gray.id(), route.getLast()),
                     Optional.empty())));
   }
@@ -218,7 +218,8 @@ final class SupplyCheck implements LayoutCheck {
             new Finding(
                 Finding.Code.ONE_LEAK,
                 Finding.Risk.LOSS,
-                Message.of("{} and {} cannot be parted", one.label(), other.label()),
+                Message.of(
+                    "{} and {} cannot be closed off from each other", one.label(), other.label()),
                 Message.of(
                     "No valve is between them, so they are at one level and run out together."),
                 Message.of("One split hose loses both."),

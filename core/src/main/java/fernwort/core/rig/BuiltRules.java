@@ -67,7 +67,7 @@ final class BuiltRules {
 
   private void size(String where, String size) {
     if (!SIZE.matcher(size).matches()) {
-      add(where, "“" + size + "” is no size of a thread", "Give one such as 1/2 or M22x1.5");
+      add(where, "“" + size + "” is not a size of a thread", "Give one such as 1/2 or M22x1.5");
     }
   }
 

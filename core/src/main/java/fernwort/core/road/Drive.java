@@ -73,8 +73,7 @@ public record Drive(String words, List<Stretch> stretches) {
     public Stretch {
       if (!(seconds > 0 && seconds <= LONGEST && Math.abs(climb) <= STEEPEST)) {
         throw new Refusal(
-            "No road is like that: a stretch takes more than no time and at most a day, and climbs"
-                + " or falls at most 50 %");
+            "No road is like that: give a stretch up to a day, and a climb or descent up to 50 %");
       }
     }
 
@@ -138,7 +137,7 @@ public record Drive(String words, List<Stretch> stretches) {
   public record Losses(Map<String, Lost> ends, Map<String, Lost> tanks) {}
 
   /**
-   * Returns what is lost on this drive, with pumps off and taps shut.
+   * Returns what is lost on this drive, with pumps off and taps closed.
    *
    * @throws IllegalStateException when the flow on a stretch does not settle
    */

@@ -32,7 +32,7 @@ public record Event(double at, Kind kind, String subject, boolean begins) {
     SUCKED_IN,
     /** A portable container has been poured out. */
     POURED_OUT,
-    /** Waste finds its tank full. */
+    /** Waste backs up: its tank is full. */
     BACKS_UP,
     /** The float valve of a tank has shut. */
     FLOAT_SHUTS,

@@ -39,16 +39,16 @@ public final class HappeningWords {
       case FULL -> what + (h.begins() ? " is full to its vent" : " is below its vent again");
       case DRY -> what + (h.begins() ? " is down to its outlet" : " has water over its outlet");
       case RUNS_OUT -> h.begins() ? "Water runs out at " + what : what + " stops running";
-      case SIPHONS -> what + (h.begins() ? " siphons: it drains on by itself" : " siphons no more");
+      case SIPHONS -> what + (h.begins() ? " siphons: it drains on by itself" : " stops siphoning");
       case DRAWS_AIR -> what + (h.begins() ? " draws air" : " has water again");
       case CYCLES -> what + (h.begins() ? " starts and stops on its switch" : " runs evenly");
       case RESTS -> what + (h.begins() ? " stops: nothing is drawn" : " runs");
-      case BULGES -> what + (h.begins() ? " bulges: its air cannot get out" : " is relieved");
-      case SUCKED_IN -> what + (h.begins() ? " is sucked in: no air comes in" : " is relieved");
+      case BULGES -> what + (h.begins() ? " bulges: its air cannot get out" : " bulges no more");
+      case SUCKED_IN -> what + (h.begins() ? " is sucked in: no air comes in" : " gets air again");
       case POURED_OUT -> what + (h.begins() ? " is poured out" : " is full again");
       case BACKS_UP ->
-          h.begins() ? "Waste of " + what + " finds its tank full" : what + " drains again";
-      case FLOAT_SHUTS -> "The float valve of " + what + (h.begins() ? " shuts" : " opens");
+          h.begins() ? "Waste of " + what + " backs up: its tank is full" : what + " drains again";
+      case FLOAT_SHUTS -> "The float valve of " + what + (h.begins() ? " closes" : " opens");
       case HOT -> what + (h.begins() ? " is hot: its thermostat turns it off" : " heats again");
       case AWAITED ->
           h.begins() ? "The lines to " + what + " fill first" : "The first water comes to " + what;

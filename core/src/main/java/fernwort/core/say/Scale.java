@@ -10,17 +10,28 @@ import java.util.Optional;
  * @param sign what stands behind the number
  * @param decimals decimals at most, from 10 on
  * @param small decimals at most, below 10
+ * @param whole from here on nobody reads a decimal (in this unit)
  * @param finer the unit for amounts that are too small for this one
+ * @param coarser the unit for amounts that are too large for this one
  */
-public record Scale(String sign, int decimals, int small, Optional<Finer> finer) {
+public record Scale(
+    String sign,
+    int decimals,
+    int small,
+    double whole,
+    Optional<Finer> finer,
+    Optional<Coarser> coarser) {
 
-  /** Millimetres. */
-  public static final Scale MILLIMETRES = of("mm", 0, 1);
+  /** Millimetres, and metres where a tape reads them. */
+  public static final Scale MILLIMETRES = of("mm", 0, 1).from(10_000, 1e-3, of("m", 1, 1));
+
+  /** Inches, and feet from twenty on. */
+  public static final Scale INCHES = of("in", 1, 1).from(240, 1 / 12.0, of("ft", 0, 1));
 
   public static final Scale CENTIMETRES = of("cm", 0, 0);
 
-  /** Litres, and below one millilitres. */
-  public static final Scale LITRES = of("L", 1, 1).below(1, 1000, of("mL", 0, 0));
+  /** Litres, whole ones from twenty on; below one millilitres. */
+  public static final Scale LITRES = of("L", 1, 1).wholeFrom(20).below(1, 1000, of("mL", 0, 0));
 
   /** Litres a minute. */
   public static final Scale LITRES_A_MINUTE = of("L/min", 1, 1).below(1, 1000, of("mL/min", 0, 0));
@@ -48,13 +59,33 @@ public record Scale(String sign, int decimals, int small, Optional<Finer> finer)
    */
   public record Finer(double below, double times, Scale scale) {}
 
-  /** Returns a scale without a finer one. */
+  /**
+   * A coarser unit.
+   *
+   * @param from the amount in the finer unit from which on it is used (the scale's unit)
+   * @param times how many of it are one of the finer (1)
+   * @param scale how it is written
+   */
+  public record Coarser(double from, double times, Scale scale) {}
+
+  /** Returns a scale with neither a finer nor a coarser one. */
   public static Scale of(String sign, int decimals, int small) {
-    return new Scale(sign, decimals, small, Optional.empty());
+    return new Scale(
+        sign, decimals, small, Double.POSITIVE_INFINITY, Optional.empty(), Optional.empty());
+  }
+
+  private Scale wholeFrom(double least) {
+    return new Scale(sign, decimals, small, least, finer, coarser);
   }
 
   private Scale below(double least, double times, Scale scale) {
-    return new Scale(sign, decimals, small, Optional.of(new Finer(least, times, scale)));
+    Optional<Finer> fine = Optional.of(new Finer(least, times, scale));
+    return new Scale(sign, decimals, small, whole, fine, coarser);
+  }
+
+  private Scale from(double least, double times, Scale scale) {
+    Optional<Coarser> coarse = Optional.of(new Coarser(least, times, scale));
+    return new Scale(sign, decimals, small, whole, finer, coarse);
   }
 
   /**
@@ -67,7 +98,14 @@ public record Scale(String sign, int decimals, int small, Optional<Finer> finer)
       String fine = finer.get().scale().show(value * finer.get().times());
       return fine.startsWith("0 ") ? "0 " + sign : fine;
     }
-    return rounded(value, Math.abs(value) < TEN ? small : decimals) + " " + sign;
+    if (coarser.isPresent() && Math.abs(value) >= coarser.get().from()) {
+      return coarser.get().scale().show(value * coarser.get().times());
+    }
+    return rounded(value, places(Math.abs(value))) + " " + sign;
+  }
+
+  private int places(double value) {
+    return value >= whole ? 0 : value < TEN ? small : decimals;
   }
 
   /**

@@ -28,6 +28,7 @@ import java.util.Map;
  * @param bores the whole house at each bore
  * @param pumps other pumps by their plates
  * @param suction each supply pump's lift
+ * @param weakest the way of the water to the tap of these that gets least of its rated flow
  */
 public record PumpAndLines(
     List<AtFixture> fixtures,
@@ -37,7 +38,8 @@ public record PumpAndLines(
     List<Trial> wider,
     List<Trial> bores,
     List<Trial> pumps,
-    List<Suction> suction) {
+    List<Suction> suction,
+    PressureAlong weakest) {
 
   /** Bores that are sold everywhere (m). */
   public static final List<Double> BORES = List.of(0.008, 0.010, 0.013, 0.016, 0.019, 0.025);
@@ -146,7 +148,14 @@ public record PumpAndLines(
         PipeTrials.wider(chosen, lines),
         PipeTrials.bores(chosen, all),
         PipeTrials.pumps(chosen),
-        suction(network));
+        suction(network),
+        PressureAlong.to(chosen, all, weakest(chosen, all)));
+  }
+
+  private static Part weakest(TapBench chosen, Flows all) {
+    return chosen.fixtures().stream()
+        .min(Comparator.comparingDouble(f -> all.fixture(f.id()) / TapBench.rated(f)))
+        .orElseThrow();
   }
 
   private static AtFixture atFixture(TapBench bench, Part part, Flows alone, Flows all) {

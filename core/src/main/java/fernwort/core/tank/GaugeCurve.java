@@ -98,7 +98,7 @@ public record GaugeCurve(List<Point> points, double doubt) {
   public static GaugeCurve of(List<Point> looks) {
     if (looks.stream().mapToDouble(Point::shows).distinct().count() < FEWEST) {
       throw new Refusal(
-          "A gauge is calibrated by three looks or more, with water poured in between; add a row");
+          "A gauge is calibrated by three readings or more, with water poured in between; add a row");
     }
     List<Point> order =
         looks.stream()

@@ -83,7 +83,7 @@ final class BlowingOut {
                     Amount.pressure(
                         routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
                 Message.of(
-                    "Never over 2 bar, nor over what the weakest line bears or a part's plate says."
+                    "Never over 2 bar, nor over what the weakest line takes or a part's plate says."
                         + " Eye protection on. Air goes through lines, never into a closed tank or"
                         + " heater, and"
                         + " the pressure comes off before the hose."),
@@ -226,7 +226,7 @@ final class BlowingOut {
             Message.words(
                 "Air from there does not reach %s: blow into it with a rag round the nozzle, or"
                         .formatted(part.label())
-                    + " leave it open and count on its fall."));
+                    + " leave it open and let gravity drain it."));
       }
     }
   }

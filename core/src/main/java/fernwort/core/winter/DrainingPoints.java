@@ -382,7 +382,7 @@ public final class DrainingPoints {
 
   private static String more(Turn turn, Part part) {
     if (turn.position().equals(Kind.UNDONE)) {
-      return "Nothing else lets it out; a drain beside it would spare this. Rag under it.";
+      return "It has no other drain; fitting one beside it would save this step. Rag under it.";
     }
     return part.kind().is(Purpose.TURNS) && !turn.position().equals(Valve.HALF)
         ? "So that this side runs out, too; wait until it drips no more."

@@ -141,7 +141,7 @@ final class FillingUp {
         inlet.part(),
         WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG).comingOff(),
         inlet.part().label() + ": " + inlet.done(),
-        "Or it is looked for in spring.",
+        "So it is not forgotten until spring.",
         OUT_OF_JUG,
         false);
     inTheTees(routes);
@@ -154,7 +154,7 @@ final class FillingUp {
     for (Part part : missed) {
       sheet.note(
           Message.words(
-              "Antifreeze from there does not reach %s: it keeps what its fall leaves."
+              "Antifreeze from there does not reach %s: it keeps what gravity leaves."
                   .formatted(part.label())));
     }
     new TrapDosing(sheet, wish).pour();
@@ -320,7 +320,7 @@ final class FillingUp {
       if (!filled && !coloured && sheet.now().wetness().volume(line) > 0) {
         sheet.note(
             Message.words(
-                "No antifreeze comes into line %s: it keeps what its fall leaves."
+                "No antifreeze comes into line %s: it keeps what gravity leaves."
                     .formatted(line.label())));
       }
     }

@@ -113,7 +113,7 @@ final class Shutdown {
                     tank.label(),
                     Amount.volume(drawn)),
                 Message.words(
-                    "No fall empties it. Catch it in cans, or empty the gray tank in between."),
+                    "Gravity does not drain it. Catch it in cans, or dump the gray tank in between."),
                 drawn / TAP,
                 true,
                 0)

@@ -352,7 +352,7 @@ public final class Spring {
             + " closed: look at every joint with a dry tissue",
         pressed
             ? "A quarter of an hour; the pump must not start by itself meanwhile."
-            : "A quarter of an hour; nothing presses here, so what leaks drips slowly."
+            : "A quarter of an hour; there is no pressure here, so leaks drip slowly."
                 + (worked ? " Look behind the pump again while somebody works it." : ""),
         LOOKING,
         true);
@@ -376,7 +376,7 @@ public final class Spring {
             .formatted(has(p -> p.kind().ports().contains("hot")) ? ", cold and hot," : ""),
         (has(p -> p.kind().is(Purpose.FILTERS)) ? "Cartridges stay out. " : "")
             + (has(p -> p.kind().is(Purpose.HEATS)) ? "The heater stays off. " : "")
-            + "Nobody drinks of it meanwhile.",
+            + "Until then, nobody drinks it.",
         CONTACT,
         true);
     for (Part part : network.rig().tanks(Contents.FRESH).toList()) {

@@ -168,7 +168,7 @@ class BudgetSumsTest {
         .satisfies(o -> {
           assertThat(o.kind()).isEqualTo(Anomaly.Kind.LEAK);
           assertThat(o.volume()).isCloseTo(0.03, within(1e-6));
-          assertThat(o.words().toString()).isEqualTo("30 L went while nobody was to use any");
+          assertThat(o.words().toString()).isEqualTo("30 L went while nobody should have used any");
         });
     // Three litres are not worth a word, and on the day they come home they use some.
     assertThat(odd(61 * HOUR, away, seen(10, 0.5), seen(50, 0.4971))).isEmpty();

@@ -87,7 +87,7 @@ class AlterationTest {
     Part higher = rig.part("pump").atHeight(1).called("Main pump");
     assertThat(after(new Alteration.PartChanged(higher), "Changed Pump").part("pump"))
         .isEqualTo(higher);
-    Rig without = after(new Alteration.PartTakenOut("strainer"), "Took out Strainer");
+    Rig without = after(new Alteration.PartTakenOut("strainer"), "Removed Strainer");
     assertThat(without.parts()).extracting(Part::id).doesNotContain("strainer");
     assertThat(without.linesByPort().get(new PortRef("pump", "in")).from())
         .isEqualTo(new PortRef("fresh", "feed"));
@@ -113,7 +113,7 @@ class AlterationTest {
     PortRef drain = new PortRef("fresh", "drain");
     Rig open = RigEdit.of(rig).remove("drain-cap");
     Alteration hanging = new Alteration.PartHungOn(drain, CAP, "in", 0.019, 0.3);
-    assertThat(hanging.words(open)).isEqualTo("Hung Low cap on Fresh");
+    assertThat(hanging.words(open)).isEqualTo("Connected Low cap to Fresh");
     Line line = hanging.on(open).linesByPort().get(drain);
     assertThat(line.to()).isEqualTo(new PortRef("cap", "in"));
     assertThat(line.bore()).isEqualTo(0.019);
@@ -137,7 +137,7 @@ class AlterationTest {
   @Test
   void linesAreJoinedChangedAndTakenOff() {
     Line old = RigEdit.of(rig).line("pump-out-sink");
-    Rig off = after(new Alteration.LineTakenOff(old.id()), "Took off pump to sink");
+    Rig off = after(new Alteration.LineTakenOff(old.id()), "Removed pump to sink");
     assertThat(off.lines()).hasSize(rig.lines().size() - 1).doesNotContain(old);
     assertThat(off.parts()).isEqualTo(rig.parts());
     Alteration.PortsJoined join = Alteration.PortsJoined.of(off, old.from(), old.to(), 0.026, 1.25);

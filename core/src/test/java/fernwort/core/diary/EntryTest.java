@@ -67,7 +67,7 @@ class EntryTest {
   @ValueSource(strings = {"-0.01", "1000000.01"})
   void whatIsNoPriceOfWaterIsRefused(String price) {
     assertThatThrownBy(() -> fill("1", 0, 0.1, price, "Weir"))
-        .hasMessageContaining("no price of water");
+        .hasMessageContaining("not a price of water");
     assertThatCode(() -> fill("1", 0, 0.1, "0", "Weir")).doesNotThrowAnyException();
     assertThatCode(() -> fill("1", 0, 0.1, "1000000", "Weir")).doesNotThrowAnyException();
   }
@@ -111,8 +111,8 @@ class EntryTest {
     assertThat(paid).extracting(Paid::place).containsExactly("Ford", "Weir");
     assertThat(paid.getLast().times()).isEqualTo(2);
     assertThat(paid.getLast().price()).isEqualByComparingTo("6.00");
-    assertThat(paid.getLast().perLitre().orElseThrow()).isEqualByComparingTo("0.03");
-    assertThat(new Paid("Weir", 0, BigDecimal.ONE, 1).perLitre()).isEmpty();
+    assertThat(paid.getLast().perCubicMetre().orElseThrow()).isEqualByComparingTo("30");
+    assertThat(new Paid("Weir", 0, BigDecimal.ONE, 1).perCubicMetre()).isEmpty();
     assertThat(Paid.byTime(entries))
         .extracting(Paid.Step::sum)
         .usingElementComparator(BigDecimal::compareTo)

@@ -486,7 +486,7 @@ class GuidedTest {
     assertThat(thick.wall()).isBetween(0.006, 0.008);
     assertThat(thick.guess()).isEmpty();
     assertThat(sizes(40, size, false).guess().orElseThrow().what().toString())
-        .contains("97.2 L")
+        .contains("97 L")
         .contains("40 L")
         .contains("the sizes are used");
   }

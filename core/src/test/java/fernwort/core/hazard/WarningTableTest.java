@@ -230,7 +230,9 @@ class WarningTableTest {
                 Locale.ROOT,
                 "Pump pushes part of its water round in a loop, %.0f %% of it",
                 100 * stirred));
-    assertThat(warnings(rig, on)).extracting(w -> w.title().toString()).contains("Pump only stirs");
+    assertThat(warnings(rig, on))
+        .extracting(w -> w.title().toString())
+        .contains("Pump only circulates its water");
   }
 
   @Test
@@ -239,7 +241,7 @@ class WarningTableTest {
     assertThat(warnings(MAINS, open.with("to-float", "open")))
         .extracting(w -> w.title() + ". " + w.what())
         .containsExactly(
-            "Floated fills from mains water until its float shuts. "
+            "Floated fills from mains water until its float closes. "
                 + "It stops by itself; a float that sticks lets it run over.");
     assertThat(warnings(MAINS, open.with("to-gap", "open")))
         .extracting(w -> w.title().toString())

@@ -110,11 +110,11 @@ class CareSumsTest {
     "gauge:gray, 182, Check the gauge of Gray against a stick or jugs",
     "carbon, 182, Change the cartridge of Carbon",
     "screen, 91, Rinse the screen of Screen",
-    "boiler, 365, 'Look at the anode of Boiler, if it has one, and flush it'",
+    "boiler, 365, 'Check the anode of Boiler, if it has one, and flush it'",
     "buffer, 365, Check the air of Buffer",
-    "shore, 365, 'Look at the drinking-water hose of Shore, renew it when stiff'",
-    "pump, 182, 'Listen to Pump, look at its joints and its strainer'",
-    "round, 182, 'Listen to Round, look at its joints and its strainer'",
+    "shore, 365, 'Check the drinking-water hose of Shore, renew it when stiff'",
+    "pump, 182, 'Listen to Pump, check its joints and its strainer'",
+    "round, 182, 'Listen to Round, check its joints and its strainer'",
     "leaks, 91, Look for leaks with the pressure on",
   })
   void whatWearsFallsDueInItsTime(String subject, int every, String what) {

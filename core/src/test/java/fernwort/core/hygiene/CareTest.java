@@ -118,7 +118,7 @@ class CareTest {
     Rig rig = RigEdit.of(VAN.rig()).add(tray);
     assertThat(Upkeep.of(rig, List.of(), List.of(), ZoneOffset.UTC, NOW))
         .extracting(Upkeep::what)
-        .contains("Wet the contact of Tray and wait for its word");
+        .contains("Wet the contact of Tray and wait for its alarm");
     assertThat(BuyList.of(rig, List.of()))
         .extracting(BuyList.Item::what)
         .contains("leak tray with contact: Tray");

@@ -21,9 +21,9 @@ class MessageTest {
   @Test
   void whatIsPutIntoASentenceIsSaidInItsPlace() {
     Message holds = Message.of("{} holds {}", "Low fresh", Amount.volume(0.0742));
-    assertThat(holds).hasToString("Low fresh holds 74.2 L");
+    assertThat(holds).hasToString("Low fresh holds 74 L");
     assertThat(Message.of("{}, {} of it", holds, Amount.share(0.4)))
-        .hasToString("Low fresh holds 74.2 L, 40 % of it");
+        .hasToString("Low fresh holds 74 L, 40 % of it");
   }
 
   @Test
@@ -73,7 +73,10 @@ class MessageTest {
   @ParameterizedTest
   @CsvSource({
     "LENGTH, 0.07, 70 mm",
-    "VOLUME, 0.0742, 74.2 L",
+    "VOLUME, 0.0742, 74 L",
+    "VOLUME, 0.0194, 19.4 L",
+    "LENGTH, 9.99, 9990 mm",
+    "LENGTH, 11.33, 11.3 m",
     "VOLUME, 0.074, 74 L",
     "VOLUME, 0.00034, 340 mL",
     "VOLUME, 0, 0 L",

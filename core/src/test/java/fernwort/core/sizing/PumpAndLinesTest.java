@@ -7,8 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.network.Network;
 import fernwort.core.network.WasteRuns;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.State;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What pump and lines of the demo truck give. */
@@ -53,6 +56,37 @@ class PumpAndLinesTest {
     assertThat(lines)
         .isSortedAccordingTo((a, b) -> Double.compare(b.pressure(), a.pressure()))
         .allMatch(l -> l.pressure() > 0);
+  }
+
+  @Test
+  void thePressureFallsFromThePumpToTheWeakestTap() {
+    PumpAndLines usual = PumpAndLines.of(PLUMBING, TRUCK.state(), List.of());
+    PressureAlong way = usual.weakest();
+    assertThat(way.tap()).isEqualTo("shower");
+    assertThat(way.stops().getFirst().part()).isEqualTo("pump");
+    assertThat(way.stops().getLast().part()).isEqualTo("shower");
+    assertThat(way.stops()).isSortedAccordingTo((a, b) -> Double.compare(a.along(), b.along()));
+    assertThat(way.losses())
+        .allMatch(l -> l.pressure() > -1)
+        .isSortedAccordingTo((a, b) -> Double.compare(b.pressure(), a.pressure()));
+    double up = TRUCK.rig().part("shower").height() - TRUCK.rig().part("pump").height();
+    assertThat(way.climb()).isCloseTo(up * 1000 * 9.80665, within(30.0));
+    Set<String> passed =
+        way.stops().stream().map(PressureAlong.Stop::line).collect(Collectors.toSet());
+    double run =
+        TRUCK.rig().lines().stream()
+            .filter(l -> passed.contains(l.id()))
+            .mapToDouble(Line::length)
+            .sum();
+    assertThat(way.stops().getLast().along()).isCloseTo(run, within(1e-9));
+  }
+
+  @Test
+  void aPartThatTakesMuchIsNamedBeforeTheLines() {
+    PressureAlong way = PumpAndLines.of(PLUMBING, TRUCK.state(), List.of()).weakest();
+    assertThat(way.losses().getFirst().id()).isEqualTo("carbon");
+    assertThat(way.losses().getFirst().isLine()).isFalse();
+    assertThat(way.losses().getFirst().pressure()).isGreaterThan(0.3 * way.lost());
   }
 
   @Test

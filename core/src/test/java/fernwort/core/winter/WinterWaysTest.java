@@ -248,8 +248,8 @@ class WinterWaysTest {
 
   @ParameterizedTest
   @CsvSource({
-    "200, 1e-3, 1e5, 0.5, 5e-3, 12, cold",
-    "280, 1e-3, 1e5, 0.5, 5e-3, 12, cold",
+    "200, 1e-3, 1e5, 0.5, 5e-3, 12, lowest temperature",
+    "280, 1e-3, 1e5, 0.5, 5e-3, 12, lowest temperature",
     "258, 0, 1e5, 0.5, 5e-3, 12, compressor",
     "258, 0.06, 1e5, 0.5, 5e-3, 12, compressor",
     "258, 1e-3, 0, 0.5, 5e-3, 12, 2 bar",

@@ -31,7 +31,7 @@ import tools.jackson.core.JsonToken;
 final class Staging implements AutoCloseable {
 
   private static final String NO_BACKUP =
-      "This is no backup of Fernwort (%s). Nothing was changed; choose a file that “Back up” made.";
+      "This is not a backup of Fernwort (%s). Nothing was changed; choose a file that “Back up” made.";
 
   private final String url;
   private final Connection connection;
@@ -72,7 +72,7 @@ final class Staging implements AutoCloseable {
 
   private void fill(InputStream file) throws SQLException, IOException {
     try (JsonParser json = BackupFile.JSON.createParser(BackupFile.unpacked(file))) {
-      expect(json.nextToken() == JsonToken.START_OBJECT, "it is no JSON object");
+      expect(json.nextToken() == JsonToken.START_OBJECT, "it is not a JSON object");
       int step = 0;
       boolean known = false;
       boolean filled = false;
@@ -101,7 +101,7 @@ final class Staging implements AutoCloseable {
   }
 
   private static int step(JsonParser json) {
-    expect(json.currentToken() == JsonToken.VALUE_NUMBER_INT, "its step is no number");
+    expect(json.currentToken() == JsonToken.VALUE_NUMBER_INT, "its step is not a number");
     int step = json.getIntValue();
     if (step > Schema.NEWEST) {
       throw new Refusal(
@@ -120,12 +120,13 @@ final class Staging implements AutoCloseable {
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String table = json.currentName();
       expect(Tables.ALL.contains(table), "it has a table “" + clip(table) + "” that is not known");
-      expect(json.nextToken() == JsonToken.START_ARRAY, "table " + table + " is no list");
+      expect(json.nextToken() == JsonToken.START_ARRAY, "table " + table + " is not a list");
       List<Map<String, @Nullable Object>> rows = new ArrayList<>();
       while (json.nextToken() == JsonToken.START_OBJECT) {
         rows.add(row(json, table));
       }
-      expect(json.currentToken() == JsonToken.END_ARRAY, "table " + table + " is no list of rows");
+      expect(
+          json.currentToken() == JsonToken.END_ARRAY, "table " + table + " is not a list of rows");
       waiting.put(table, rows);
     }
     for (String table : Tables.ALL) {

@@ -101,7 +101,7 @@ public final class FolderOpening {
     try (Connection connection = DatabaseFile.reading(folder)) {
       List<String> tables = tables(connection);
       if (!tables.contains("flyway_schema_history")) {
-        throw damaged("is no database of Fernwort");
+        throw damaged("is not a database of Fernwort");
       }
       for (String table : tables) {
         readAll(connection, table);

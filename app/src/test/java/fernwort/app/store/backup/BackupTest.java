@@ -151,7 +151,7 @@ class BackupTest {
       value = {
         "fernwort-backup-1|another-format-9|its format is another",
         "\"step\":10|\"step\":99|from a newer Fernwort",
-        "\"step\":10|\"step\":\"six\"|its step is no number",
+        "\"step\":10|\"step\":\"six\"|its step is not a number",
         "\"rig\":[|\"rocket\":[|that is not known",
         "\"id\":\"tern\"|\"id\":null|row 2 of rig",
         "\"position_id\":\"open\"|\"position_id\":[1]|is a list",

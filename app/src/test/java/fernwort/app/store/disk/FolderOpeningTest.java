@@ -206,7 +206,7 @@ class FolderOpeningTest {
     }
     assertThatThrownBy(this::prepare)
         .isInstanceOf(Refusal.class)
-        .hasMessageContaining("is no database of Fernwort");
+        .hasMessageContaining("is not a database of Fernwort");
   }
 
   @Test

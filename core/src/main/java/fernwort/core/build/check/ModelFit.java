@@ -17,7 +17,8 @@ import java.util.TreeMap;
  * What nobody measures of a rig, fitted to timed jugs: by how much the losses of all fittings are
  * to be multiplied and, from three taps on, the free flow of its supply pumps, so that the flows of
  * the model come nearest, by the least squares of the logarithms of measured over modelled flow. A
- * grid of both is gone through; what would do as well within what a jug tells is the range of each.
+ * grid of both is gone through; what would fit as well within what a jug tells is the range of
+ * each.
  *
  * @param losses by how much the losses of fittings
  * @param pump by how much the pumps' free flow; 1 where too few taps tell
@@ -30,7 +31,7 @@ public record ModelFit(
     Factor losses, Factor pump, double off, double offBefore, Map<String, Double> flows) {
 
   /**
-   * A factor with what would do as well.
+   * A factor with what would fit as well.
    *
    * @param times by how much (1 leaves all as it is)
    * @param low lower end of what fits (1)

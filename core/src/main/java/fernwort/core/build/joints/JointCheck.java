@@ -234,7 +234,7 @@ public final class JointCheck {
           EndFinding.Code.SEALED_TWICE,
           ends,
           Message.words("Tape where a ring or washer seals already holds the joint off its ring"),
-          Message.words("Leave the tape away; the ring clean, greased with what water allows"));
+          Message.words("Leave the tape off; the ring clean, greased with what water allows"));
     }
   }
 
@@ -257,12 +257,12 @@ public final class JointCheck {
                         part.port("out"),
                         Optional.ofNullable(lines.get(part.port("out"))).map(Line::id).orElse(""),
                         Message.of(
-                            "What {} lets out passes {}, which can be shut: then nothing relieves"
+                            "What {} lets out passes {}, which can be closed: then nothing relieves"
                                 + " the pressure",
                             part.label(),
                             shut.label()),
                         Message.words(
-                            "Lead its tube by itself, falling, to an end that nobody can shut or"
+                            "Lead its tube by itself, falling, to an end that nobody can close or"
                                 + " cap"))));
       }
     }

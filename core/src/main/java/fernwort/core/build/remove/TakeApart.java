@@ -156,7 +156,7 @@ public record TakeApart(
       }
       if (joints.size() > MOST_JOINTS) {
         throw new Refusal(
-            "That are %s joints; take it apart in parts of up to %s, a place at a time"
+            "That is %s joints; remove it in parts of up to %s, one place at a time"
                 .formatted(joints.size(), MOST_JOINTS));
       }
       state = from;

@@ -265,7 +265,7 @@ public record Automation(Aim purpose, List<Rule> rules) {
 
   private static void watches(Rig rig, String tank) {
     if (!rig.partsById().containsKey(tank) || !rig.part(tank).kind().is(Purpose.HOLDS)) {
-      throw new Refusal("“%s” is no tank; choose a tank".formatted(tank));
+      throw new Refusal("“%s” is not a tank; choose a tank".formatted(tank));
     }
   }
 

@@ -185,7 +185,7 @@ public final class AutomationCheck {
         new Warning(
             Warning.Code.RULES_FIGHT,
             Severity.WARNING,
-            Message.words(label + " is turned to and fro"),
+            Message.words(label + " is turned back and forth"),
             Message.of("One rule undoes what another has done, again and again."),
             Message.of("It was turned {} times in an hour when they were run together.", times),
             Message.of("Take one of them away, or set their marks further apart."),

@@ -66,7 +66,8 @@ public final class EmptyingJob {
   public static Job of(Network network, Set<String> tanks, boolean lines) {
     for (String tank : tanks) {
       if (!network.rig().part(tank).kind().is(Purpose.HOLDS)) {
-        throw new Refusal(network.rig().part(tank).label() + " is no tank; choose tanks to empty");
+        throw new Refusal(
+            network.rig().part(tank).label() + " is not a tank; choose tanks to empty");
       }
     }
     if (tanks.isEmpty() && !lines) {

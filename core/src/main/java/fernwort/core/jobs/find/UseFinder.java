@@ -179,7 +179,7 @@ final class UseFinder extends Finder {
     add(
         Job.Kind.RECIRCULATE,
         "round-" + pump.id(),
-        "Send hot water round with " + pump.label(),
+        "Circulate hot water with " + pump.label(),
         "",
         List.of(
             Stage.of(

@@ -77,7 +77,7 @@ public record Remedy(String id, String words, Rig changed) {
       remedies.add(
           new Remedy(
               "float-" + tank.id(),
-              "Put a float valve at the fill of %s: it shuts by itself when the water comes up to it."
+              "Put a float valve at the fill of %s: it closes by itself when the water comes up to it."
                   .formatted(tank.label()),
               RigEdit.of(network.rig()).change(tank.id(), p -> p.with(kind.withPorts(ports)))));
     }

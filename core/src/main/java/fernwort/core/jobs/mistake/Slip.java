@@ -44,7 +44,7 @@ public record Slip(
     BAD,
     /** The job does not get done. */
     NUISANCE,
-    /** Nothing comes of it. */
+    /** Nothing happens. */
     HARMLESS
   }
 }

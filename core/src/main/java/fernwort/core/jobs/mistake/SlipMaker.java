@@ -186,7 +186,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.OVERRUN,
               i,
-              Message.of("Nobody comes back, and this is never ended: “{}”", wait.words()),
+              Message.of("Nobody comes back, and this is never stopped: “{}”", wait.words()),
               left(overrun)));
     }
     powerLost(from, right, i, tries);

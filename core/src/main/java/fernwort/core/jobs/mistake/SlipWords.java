@@ -72,7 +72,7 @@ public final class SlipWords {
   /** Returns the whole of what a slip leads to. */
   public static Message sentence(List<Message> leads) {
     return leads.isEmpty()
-        ? Message.of("Nothing comes of it.")
+        ? Message.of("Nothing happens.")
         : Message.of("{}.", Message.joined("; ", leads).capitalised());
   }
 
@@ -87,10 +87,10 @@ public final class SlipWords {
       case HARMLESS -> "";
       case NUISANCE -> "Yes: set it right and go on.";
       case BAD ->
-          lost > BUCKET ? "No: the water is gone." : "Yes, but for the water that was spilt.";
+          lost > BUCKET ? "No: the water is gone." : "Yes, except for the water that was spilt.";
       case GRAVE ->
           broken
-              ? "Only if it is caught at once: what gave way or ran hot stays so."
+              ? "Only if it is caught at once: what broke or overheated stays damaged."
               : "No: do not drink; flush and sanitize, and tell whoever shares the tap.";
     };
   }

@@ -196,7 +196,7 @@ final class Draft {
     for (int i = step; i < steps.size(); i++) {
       if (steps.get(i) instanceof Step.Move move
           && move.to().equals(from.setting().of(move.part()))) {
-        steps.set(i, move.because(Message.of("Back to where it stood.")));
+        steps.set(i, move.because(Message.of("Back to how it was.")));
       }
     }
     return done;

@@ -30,7 +30,7 @@ public final class Troubles {
   public Plan.Trouble needed(Turn turn) {
     return new Plan.Trouble(
         Message.of(
-            "{} has to be “{}” for it. Leave the job here, and have it repaired first.",
+            "This needs {} to be “{}”. Stop here, and have it repaired first.",
             label(turn.part()),
             network.rig().position(turn.part(), turn.position()).words()),
         Optional.empty());
@@ -47,10 +47,10 @@ public final class Troubles {
         .findFirst()
         .map(p ->
             Message.of(
-                "No valve parts {} from {}: mind what still runs, and fit one.",
+                "No valve separates {} from {}: mind what still runs, and fit one.",
                 label(p.from()),
                 label(p.to())))
-        .orElse(Message.of("No valve shuts the water off here: mind what still runs."));
+        .orElse(Message.of("No valve closes the water off here: mind what still runs."));
   }
 
   /** Every way that was found went wrong when it was run. */
@@ -78,12 +78,12 @@ public final class Troubles {
       case Fault.ShutIn f ->
           words(
               "Once %s is full, nothing lets out what still comes in, and it bulges. Fit an"
-                  + " overflow that no handle shuts.",
+                  + " overflow that no handle closes.",
               f.tank());
       case Fault.StopsShort f ->
           new Plan.Trouble(
               Message.of(
-                  "The float that is open shuts before {} holds {}, and no position of the handles leads on. Open the way to its higher float.",
+                  "The float that is open closes before {} holds {}, and no position of the handles leads on. Open the way to its higher float.",
                   label(f.tank()),
                   Amount.volume(f.volume())),
               Optional.empty());
@@ -102,17 +102,16 @@ public final class Troubles {
                       + " between them.",
                   f.way().source().part(), f.way().end().part());
       case Fault.Joined f ->
-          words("Nothing parts %s from %s. Fit a valve between them.", f.from(), f.to());
-      case Fault.PumpOn f ->
-          words("%s cannot be kept off the water that the hose gives.", f.pump());
+          words("Nothing closes off %s from %s. Fit a valve between them.", f.from(), f.to());
+      case Fault.PumpOn f -> words("%s cannot be closed off from the water of the hose.", f.pump());
       case Fault.Unfed f -> words("%s has nothing to draw. Fill its tank first.", f.pump());
       case Fault.Bypassed f ->
           words("Water comes back without passing %s. Fit a valve in the bypass.", f.filter());
       case Fault.NotRound f when f.heater().isPresent() ->
           words(
-              "%s turns its water round past %s, or not at all. Fit a valve in what leads past it.",
+              "%s circulates its water past %s, or not at all. Fit a valve in the line that leads past it.",
               f.pump(), f.heater().get());
-      case Fault.NotRound f -> words("%s has no loop to turn its water round in.", f.pump());
+      case Fault.NotRound f -> words("%s has no loop to circulate its water in.", f.pump());
       case Fault.Keeping f when f.tank().isEmpty() ->
           new Plan.Trouble(
               Message.of("Water stays in the lines that no handle lets out."), Optional.empty());

@@ -104,7 +104,7 @@ final class ByHand {
     if (volume < Waits.WORTHWHILE) {
       return done(
           until,
-          Message.of("{} is nearly empty already. Look, and leave it.", label(until.part())),
+          Message.of("{} is nearly empty already. Check it, and leave it.", label(until.part())),
           "");
     }
     return new Step.Wait(

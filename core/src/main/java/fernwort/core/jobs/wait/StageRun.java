@@ -254,7 +254,7 @@ public final class StageRun {
                 tank.id(),
                 now.time(),
                 Message.words(tank.label() + (change > 0 ? " fills as well" : " runs out as well")),
-                Message.of("Fit a valve that parts it from the rest.")));
+                Message.of("Fit a valve that closes it off from the rest.")));
       }
     }
     return Optional.empty();

@@ -26,7 +26,7 @@ public final class WaitWords {
   private static final double NO_FLOW = 1e-8;
 
   private static final String DRAWS_AIR =
-      "It rattles and spits: there is no more to be had before the tank is where it should be.";
+      "It rattles and spits: the tank gives no more before it is at its mark.";
 
   /** What people time a tap with (m³). */
   private static final double JUG = 0.01;
@@ -86,7 +86,7 @@ public final class WaitWords {
           sign.map(p -> "The first water shows at " + spot(p) + ".")
               .orElseGet(() -> gauge(until.part(), end));
       case MARK ->
-          "Watch its gauge: it is to show %s.".formatted(Amount.share(share(until.part(), end)));
+          "Watch its gauge: it should show %s.".formatted(Amount.share(share(until.part(), end)));
       case RUNS_OVER ->
           "The gauge of %s stands still, and that of the next begins to rise.".formatted(label);
       case LEVEL -> "Nothing is heard in the line between them.";
@@ -135,7 +135,7 @@ public final class WaitWords {
   /** A tap that is opened no further than a narrow vent bears (m³/s), timed with a jug. */
   Message openLess(double flow) {
     return Message.of(
-        "Open the tap only to {}, so far that a {} jug takes {}: the vent bears no more.",
+        "Open the tap only to {}, until a {} jug takes {}: the vent takes no more.",
         Amount.flow(flow),
         Amount.roughly(JUG),
         Amount.time(JUG / flow));
@@ -234,7 +234,7 @@ public final class WaitWords {
    */
   public Message round(String tank, double seconds) {
     return Message.of(
-        "Let it run for {}: so long the pump takes for what is in {}. Twice that if it was cloudy.",
+        "Let it run for {}: the pump needs that long for what is in {}. Twice that if it was cloudy.",
         Amount.time(seconds),
         label(tank));
   }

@@ -80,7 +80,7 @@ public enum Asked {
       new Span(1e-3, 1e4),
       new Span(0.05, 100),
       "What passes until the flow drops; empty if nobody knows."),
-  DUTY("duty", "There for", "what it is there for", Type.CHOICE),
+  DUTY("duty", "What it is for", "what it is there for", Type.CHOICE),
   PUMP_WORKS("works", "Works as", "how it works", Type.CHOICE),
   PUMP_DRIVE("drive", "Driven by", "what drives it", Type.CHOICE),
   PUMP_SHUT_OFF(
@@ -101,7 +101,7 @@ public enum Asked {
       Words.PLATE),
   FREE_FLOW(
       "flow",
-      "Flow with nothing against it",
+      "Flow with its outlet open",
       "free flow",
       Quantity.FLOW,
       Words.FLOWS,
@@ -125,7 +125,7 @@ public enum Asked {
       Words.PLATE),
   SELF_PRIMING(
       "priming",
-      "Lifts water dry by",
+      "Primes itself up to",
       "self-priming lift",
       Quantity.LENGTH,
       new Span(0, 10),
@@ -152,14 +152,14 @@ public enum Asked {
       ""),
   POWER(
       "power",
-      "Puts into the water",
+      "Heat into the water",
       "power",
       "W",
       new Span(1, 100000),
       "Plate; empty if it says nothing. With it a rehearsal knows when water is hot."),
   THERMOSTAT(
       "thermostat",
-      "Thermostat stands at",
+      "Thermostat set to",
       "thermostat",
       Quantity.TEMPERATURE,
       new Span(293.15, 372.15),
@@ -197,7 +197,7 @@ public enum Asked {
   DRINKABLE("drinkable", "Its water is fit to drink", Type.TICK, ""),
   MACERATOR_FLOW(
       "flow",
-      "Flow with nothing against it",
+      "Flow with its outlet open",
       "free flow",
       Quantity.FLOW,
       Words.FLOWS,

@@ -228,7 +228,7 @@ public final class WinterSheet {
         if (before.has(part, Valve.HALF) && part.kind().inLine() == InLine.SELECTS) {
           put(part, before.state().setting().of(part.id()), "As it was before.");
         }
-        put(part, was, "No antifreeze stands here: what stays can move.");
+        put(part, was, "No antifreeze is left here: water that stays can move.");
       }
     }
   }

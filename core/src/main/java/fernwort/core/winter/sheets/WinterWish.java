@@ -48,7 +48,7 @@ public record WinterWish(
 
   public WinterWish {
     if (!(cold >= 213.15 && cold <= 273.15)) {
-      throw new Refusal("The cold to stand lies between −60 and 0 °C");
+      throw new Refusal("The lowest temperature must be between −60 and 0 °C");
     }
     if (!(air > 0 && air <= 0.05)) {
       throw new Refusal("A compressor gives from a few to some hundred litres a minute");
@@ -57,7 +57,8 @@ public record WinterWish(
       throw new Refusal("Air into water lines stays at 2 bar or less; set its regulator lower");
     }
     if (!(strength > 0 && strength <= 1)) {
-      throw new Refusal("The strength of antifreeze lies between 0 and 100 %; it is on its label");
+      throw new Refusal(
+          "The strength of antifreeze must be between 0 and 100 %; it is on its label");
     }
     if (!(jug > 0 && jug <= 0.2) || !(price >= 0 && price <= 1e6)) {
       throw new Refusal("A jug holds up to 200 L and costs nothing or more");

@@ -287,9 +287,9 @@ class AutomationTest {
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "nothing", 0.9))
         .hasMessageContaining("choose a motor valve");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tap", "motor", 0.9))
-        .hasMessageContaining("no tank");
+        .hasMessageContaining("not a tank");
     assertThatThrownBy(() -> Automation.topUp(rig, "tank", "", "motor", 0.1, 0.9))
-        .hasMessageContaining("no tank");
+        .hasMessageContaining("not a tank");
     assertThatThrownBy(() -> Automation.purpose("7.5")).hasMessageContaining("from the list");
   }
 

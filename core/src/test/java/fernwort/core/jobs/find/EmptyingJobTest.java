@@ -133,6 +133,6 @@ class EmptyingJobTest {
     assertThatThrownBy(() -> EmptyingJob.of(network, Set.of(), false))
         .hasMessageContaining("Nothing is chosen");
     assertThatThrownBy(() -> EmptyingJob.of(network, Set.of("pump"), false))
-        .hasMessageContaining("is no tank");
+        .hasMessageContaining("is not a tank");
   }
 }

@@ -260,14 +260,14 @@ class FillFinderTest {
     Network network = Network.of(linked(0, 25));
     Plan plan = plan(network, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 75.5 L");
+    assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 76 L");
     assertThat(plan.after().volume("left")).isCloseTo(0.0755, within(1e-4));
     assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
     Step.Wait wait =
         (Step.Wait)
             plan.steps().stream().filter(Step.Wait.class::isInstance).findFirst().orElseThrow();
     assertThat(wait.seconds().expected()).isBetween(120.0, 240.0);
-    assertThat(wait.words().toString()).contains("75.5 L");
+    assertThat(wait.words().toString()).contains("76 L");
     assertThat(wait.then()).as("what comes when nobody shuts the tap").isNotNull();
   }
 
@@ -279,7 +279,7 @@ class FillFinderTest {
             "fill-left-inlet~to~20.2",
             Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble().orElseThrow().words().toString())
-        .contains("before anybody can stop at 20.2 L")
+        .contains("before anybody can stop at 20 L")
         .endsWith("Choose a higher mark, or let it in more slowly.");
   }
 

@@ -64,7 +64,7 @@ class SlipJudgeTest {
     assertThat(slip.grade()).isEqualTo(Slip.Grade.HARMLESS);
     assertThat(slip.after()).isZero();
     assertThat(slip.lost()).isZero();
-    assertThat(slip.leads()).hasToString("Nothing comes of it.");
+    assertThat(slip.leads()).hasToString("Nothing happens.");
     assertThat(slip.undone()).isEmpty();
     assertThat(slip.step()).isEqualTo(2);
   }
@@ -145,15 +145,15 @@ class SlipJudgeTest {
     Slip slip = judged(RIGHT, happening(Event.Kind.BACKS_UP, "sink", 60));
     assertThat(slip.grade()).isEqualTo(Slip.Grade.BAD);
     assertThat(slip.after()).isEqualTo(60);
-    assertThat(slip.undone()).startsWith("Yes, but");
+    assertThat(slip.undone()).startsWith("Yes, except");
   }
 
   @ParameterizedTest
   @CsvSource({
     // A splash of a third of a litre is none; more than a bucket of ten is gone.
     "0.0002, HARMLESS, ''",
-    "0.0004, BAD, 'Yes, but for the water that was spilt.'",
-    "0.0099, BAD, 'Yes, but for the water that was spilt.'",
+    "0.0004, BAD, 'Yes, except for the water that was spilt.'",
+    "0.0099, BAD, 'Yes, except for the water that was spilt.'",
     "0.0101, BAD, 'No: the water is gone.'",
   })
   void whatRunsOutIsBadByItsLitres(double lost, Slip.Grade grade, String undone) {

@@ -381,7 +381,7 @@ class PlansTest {
     Plan plan = PLANS.plan(drive, TRUCK.state(), Dry.NOTHING, 0, Set.of("pump"));
     assertThat(plan.trouble())
         .hasValueSatisfying(
-            t -> assertThat(t.words().toString()).startsWith("Pump has to be “off”"));
+            t -> assertThat(t.words().toString()).startsWith("This needs Pump to be “off”"));
   }
 
   @Test

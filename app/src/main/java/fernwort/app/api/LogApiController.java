@@ -199,7 +199,7 @@ class LogApiController {
           what.note(),
           kept.who(),
           kept.made(),
-          kept.standing().words(),
+          kept.standing().kept(),
           kept.replaces());
     }
 

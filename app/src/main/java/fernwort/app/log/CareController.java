@@ -293,7 +293,6 @@ class CareController {
         .body(calendar.toString());
   }
 
-  /** What water cost at a place. */
   /**
    * What water cost at one place.
    *

@@ -43,7 +43,7 @@ class ApiProblemsTest {
         "PUT|tanks/main/reading|{\"amount\":20,\"unit\":\"litres\",\"at\":\"2199-01-01T00:00:00Z\"}|a day ahead",
         "PUT|tanks/main/reading|{\"amount\":20,\"unit\":\"litres\",\"at\":\"yesterday\"}|at",
         "PUT|tanks/heron/reading|{\"amount\":20,\"unit\":\"litres\"}|heron",
-        "PUT|tanks/pump/reading|{\"amount\":20,\"unit\":\"litres\"}|is no tank",
+        "PUT|tanks/pump/reading|{\"amount\":20,\"unit\":\"litres\"}|is not a tank",
         "PUT|handles/bypass|{\"position\":\"ajar\"}|Bypass",
         "PUT|handles/bypass|{}|position",
         "PUT|handles/bypass|{|line 1",
@@ -61,7 +61,7 @@ class ApiProblemsTest {
         "POST|flows|{\"positions\":{\"heron\":\"open\"}}|heron",
         "POST|flows|{\"positions\":{\"bypass\":\"ajar\"}}|ajar",
         "POST|tanks|{\"volumes_l\":{\"main\":4000}}|holds from 0",
-        "POST|tanks|{\"volumes_l\":{\"pump\":1}}|is no tank",
+        "POST|tanks|{\"volumes_l\":{\"pump\":1}}|is not a tank",
         "POST|ways|{\"slope\":{\"pitch\":80,\"roll\":0}}|pitch and roll",
         "POST|plan?job=no-such-job|{}|no such job",
         "POST|run|{}|seconds",
@@ -107,7 +107,7 @@ class ApiProblemsTest {
     JsonNode level = JSON.readTree(kept.body()).at("/levels/main");
     assertThat(level.get("volume").asDouble())
         .isCloseTo(0.0333333333, org.assertj.core.api.Assertions.within(1e-9));
-    assertThat(level.get("shown").asString()).isEqualTo("33.3 L");
+    assertThat(level.get("shown").asString()).isEqualTo("33 L");
   }
 
   @Test

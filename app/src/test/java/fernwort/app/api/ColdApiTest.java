@@ -93,7 +93,7 @@ class ColdApiTest {
         "rigs/RIG/cold/left|{\"steps\":[{\"part\":\"sediment\",\"position\":\"ajar\"}]}|it can be",
         "rigs/RIG/cold/left|{\"steps\":[{\"part\":\"heron\",\"position\":\"open\"}]}|heron",
         "rigs/RIG/cold/left|{\"slope\":{\"pitch\":80,\"roll\":0}}|pitch and roll",
-        "rigs/RIG/cold/left|{\"empty_tanks\":[\"pump\"]}|is no tank",
+        "rigs/RIG/cold/left|{\"empty_tanks\":[\"pump\"]}|is not a tank",
         "cold/chain|{\"strength_percent\":30,\"pushed_litres\":1}|chain_litres",
         "cold/chain|{\"chain_litres\":[{\"is\":\"hose\",\"litres\":1}],\"strength_percent\":30,\"pushed_litres\":1}|hose",
         "cold/pipe|{\"bore_m\":0,\"wall_m\":0.002,\"insulation_m\":0,\"film_w_m2k\":11,\"start_c\":5,\"air_c\":-5}|bore_m",

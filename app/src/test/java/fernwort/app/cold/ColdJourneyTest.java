@@ -119,7 +119,7 @@ class ColdJourneyTest {
     assertThat(page.locator(".cutaway-left .keeps-danger").first()).isVisible();
     String before = page.locator("#left-total").innerText();
     page.locator(".left-list a.tool").first().click();
-    assertThat(page.locator("#tries")).containsText("nothing is kept");
+    assertThat(page.locator("#tries")).containsText("nothing is saved");
     assertThat(page.locator("#left-total").innerText()).isNotEqualTo(before);
     page.locator("#tries a").click();
     assertThat(page.locator("#left-total").innerText()).isEqualTo(before);

@@ -65,7 +65,7 @@ class GuidePagesTest extends Answering {
     assertThat(page.locator(".lasts")).containsText("Not known");
     assertThat(page.locator(".lasts")).containsText("until Fresh is read");
     visit(rig + "/jobs/fill-fresh-hose-inlet/sheet");
-    assertThat(page.locator("main")).containsText("every tank half full: Fresh 47.5 L, Gray 30 L.");
+    assertThat(page.locator("main")).containsText("every tank half full: Fresh 48 L, Gray 30 L.");
     assertThat(page.locator("[data-print]")).isVisible();
   }
 
@@ -88,7 +88,7 @@ class GuidePagesTest extends Answering {
     page.navigate(page.url().replaceFirst("/tanks$", "/vehicle"));
     page.locator("[name='units']").selectOption("OWN");
     page.locator("[name='unit-VOLUME']").selectOption("L");
-    assertThat(page.locator(".guide-holds")).containsText("94.6 L fresh");
+    assertThat(page.locator(".guide-holds")).containsText("95 L fresh");
   }
 
   @Test
@@ -132,7 +132,7 @@ class GuidePagesTest extends Answering {
     page.locator("[name='gray']").fill("20");
     page.locator("#finish").click();
     assertThat(page.locator("h1")).hasText("Check");
-    assertThat(page.locator("#e-fresh")).containsText("“a tub” is no unit");
+    assertThat(page.locator("#e-fresh")).containsText("“a tub” is not a unit");
     assertThat(page.locator("[name='fresh']")).hasValue("half a tub");
     assertThat(page.locator("[name='gray']")).hasValue("20");
     page.locator("[name='fresh']").fill("900");

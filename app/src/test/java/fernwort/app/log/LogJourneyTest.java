@@ -163,9 +163,7 @@ class LogJourneyTest {
     assertThat(page.locator("#reached")).containsText("Run ");
     COPY.visit("/rigs/" + rig + "/log/upkeep");
     assertThat(page.locator("[data-answer]")).hasText("Say once when these were last done.");
-    page.locator("#due-sediment input").fill("2020-01-31");
-    page.locator("#due-main input").fill("2020-01-31");
-    page.locator("#due-leaks input").fill("2020-01-31");
+    page.locator("#last-all").fill("2020-01-31");
     COPY.load(page.locator("#asked button")::click);
     assertThat(page.locator("#asked")).hasCount(0);
     COPY.load(page.locator("#due-sediment button").first()::click);
@@ -194,7 +192,7 @@ class LogJourneyTest {
     assertThat(svg).contains("x1=\"10\" x2=\"110\"");
     Page page = COPY.page();
     COPY.visit("/rigs/marginalia/log/gauges");
-    assertThat(page.locator("main")).containsText("three looks or more");
+    assertThat(page.locator("main")).containsText("three readings or more");
     // Written down as a form sends it: the fourth of eight steps stands for fifty litres here.
     String gauges = COPY.own("/rigs/marginalia/log/gauges");
     for (String row :

@@ -135,13 +135,13 @@ class UnitsTest {
   @Test
   void aUnitOfAnotherMeasureIsRefusedWithThoseThatFit() {
     assertThatThrownBy(() -> Units.METRIC.parse("Bore", Measure.LENGTH, "5 bar"))
-        .hasMessageContaining("“bar” is no unit for it")
+        .hasMessageContaining("“bar” is not a unit for it")
         .hasMessageContaining("mm, in");
   }
 
   @Test
   void showsNumbersAsPeopleWriteThem() {
-    assertThat(Units.METRIC.show(Measure.VOLUME, 0.0745)).isEqualTo("74.5 L");
+    assertThat(Units.METRIC.show(Measure.VOLUME, 0.0745)).isEqualTo("75 L");
     assertThat(Units.METRIC.show(Measure.LENGTH, 0.62)).isEqualTo("620 mm");
     assertThat(AMERICAN.show(Measure.VOLUME, 0.0757082)).isEqualTo("20 US gal");
     assertThat(AMERICAN.show(Measure.FLOW, 1e-4)).isEqualTo("1.59 US gal/min");
@@ -161,7 +161,7 @@ class UnitsTest {
     assertThat(AMERICAN.say(said))
         .isEqualTo("19 US gal more, 2.8 in below, at 35 psi, after 14 min, named The 70 mm tank");
     assertThat(Units.METRIC.say(said))
-        .isEqualTo("71.9 L more, 70 mm below, at 2.4 bar, after 14 min, named The 70 mm tank");
+        .isEqualTo("72 L more, 70 mm below, at 2.4 bar, after 14 min, named The 70 mm tank");
   }
 
   @Test

@@ -46,7 +46,7 @@ class BuildApiTest {
     JsonNode cuts = copy.json(rig + "/build/cuts?stock=5");
     assertThat(cuts.get(0).get("sticks").size()).isPositive();
     assertThat(copy.get(rig + "/build/cuts?stock=0").statusCode()).isEqualTo(422);
-    assertThat(copy.get(rig + "/build/drill/pump").body()).contains("no tank");
+    assertThat(copy.get(rig + "/build/drill/pump").body()).contains("not a tank");
   }
 
   @Test

@@ -59,7 +59,7 @@ class BackupWhileRunningTest {
     }
     Files.writeString(home.resolve("bad.json"), "{\"format\":\"fernwort-backup-1\",");
     assertThat(OwnCopy.say(home.resolve("data"), "--restore", home.resolve("bad.json").toString()))
-        .contains("no backup of Fernwort")
+        .contains("not a backup of Fernwort")
         .doesNotContain("\tat ");
     assertThat(bypass()).isEqualTo("open");
   }
@@ -80,7 +80,7 @@ class BackupWhileRunningTest {
     byte[] half = java.util.Arrays.copyOf(file.body(), file.body().length / 2);
     HttpResponse<String> refused = upload(half, true);
     assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("no backup of Fernwort");
+    assertThat(refused.body()).contains("not a backup of Fernwort");
     assertThat(copy.get("/rigs/marginalia/journal.csv").body())
         .startsWith("number,time,who,kind,subject,label,before,after,standing")
         .contains("TURN,bypass,Bypass,");

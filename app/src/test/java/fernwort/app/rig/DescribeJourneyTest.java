@@ -55,7 +55,7 @@ class DescribeJourneyTest {
     part("Fresh").click();
     page.locator("#f-sizes").fill("90 cm x 450 x 300");
     keep();
-    assertThat(page.locator(".tank-figure")).containsText("113");
+    assertThat(page.locator(".tank-figure")).containsText("114");
     page.locator("a:has-text('To the Board')").click();
     assertThat(page.locator("h1")).hasText("Saltwort");
     page.locator("#h-fresh").click();
@@ -87,7 +87,7 @@ class DescribeJourneyTest {
     assertThat(part("Sink valve")).hasCount(0);
     page.locator("#undo").click();
     assertThat(part("Sink valve")).isVisible();
-    assertThat(page.locator("#said")).containsText("Last: Undid: Took out Sink valve");
+    assertThat(page.locator("#said")).containsText("Last: Undid: Removed Sink valve");
     page.locator("#undo").click();
     page.locator("#undo").click();
     assertThat(part("Sink valve")).hasCount(0);
@@ -291,7 +291,7 @@ class DescribeJourneyTest {
     assertThat(page.locator(".panel h2").first()).hasText("Accumulator");
     assertThat(page.locator(".ends")).containsText("towards Pump");
     page.locator("#undo").click();
-    assertThat(page.locator("[data-say]")).containsText("Undid: Hung Accumulator on Pump");
+    assertThat(page.locator("[data-say]")).containsText("Undid: Connected Accumulator to Pump");
     page.navigate(base + "?port=pump.out");
     page.locator("#add-what")
         .selectOption(

@@ -18,12 +18,12 @@ import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -55,12 +55,12 @@ class WarningsForetellTest {
       if (harm.isPresent()) {
         broke++;
         String tank = harm.get().subject();
-        Set<Warning.Code> foretell =
-            harm.get().kind() == Event.Kind.BULGES
-                ? Set.of(Warning.Code.NO_AIR_OUT, Warning.Code.NO_ROOM)
-                : Set.of(Warning.Code.NO_AIR_IN);
+        Warning.Is is =
+            harm.get().kind() == Event.Kind.BULGES ? Warning.Is.BULGES : Warning.Is.SUCKS_IN;
         List<String> told = told(network, from);
-        if (foretell.stream().noneMatch(code -> told.contains(code + " " + tank))) {
+        if (Arrays.stream(Warning.Code.values())
+            .filter(code -> code.is(is))
+            .noneMatch(code -> told.contains(code + " " + tank))) {
           silent.add("%s, told %s from %s".formatted(harm.get(), told, from));
         }
       }

@@ -24,6 +24,8 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * The run, the steady flow and the warnings of one state never contradict each other: on rigs that
@@ -63,6 +65,19 @@ class AgreementTest {
       Network network = Network.of(rig);
       return new Drawn(network, TankHouses.state(network, random));
     }
+  }
+
+  /**
+   * A pump at its switch, and behind it a tap that hardly opens: the pressure is not told exactly.
+   */
+  @ParameterizedTest
+  @ValueSource(longs = {11781, 14160})
+  void whatOnceDidNotSettleDoes(long seed) {
+    Drawn drawn = Drawn.from(seed);
+    Flows steady = Hydraulics.of(drawn.network()).solve(drawn.state());
+    assertThat(steady.pumps()).isNotEmpty();
+    assertThat(Simulation.start(drawn.network(), drawn.state()).moment().flows().pumps())
+        .containsOnlyKeys(steady.pumps().keySet());
   }
 
   @Test

@@ -78,6 +78,9 @@ public final class WaitWords {
    */
   public String notice(Job.Until until, Optional<Part> sign, boolean dryPump, Moment end) {
     String label = label(until.part());
+    if (dryPump && until.what() == Job.Until.What.DRY) {
+      return "It rattles and spits: the tank is empty.";
+    }
     if (dryPump) {
       return DRAWS_AIR;
     }

@@ -30,6 +30,9 @@ public final class Waits {
   /** A run is looked at so often (s). */
   private static final double SLICE = 120;
 
+  /** As long as it takes from a sign to the switch (s). */
+  private static final double SOON = 15;
+
   /** Water that warms less than this from look to look does not warm (K). */
   private static final double WARMER = 0.02;
 
@@ -279,7 +282,8 @@ public final class Waits {
               && h.kind() == Event.Kind.FLOAT_SHUTS
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
       boolean so = h.kind() == kind && !aim.until().hasMark();
-      if (h.begins() && aim.concerns(h.subject()) && (so || floats)) {
+      boolean pumped = kind == Event.Kind.DRY && (isHeard(found) || drawsAirSoon(run));
+      if (h.begins() && aim.concerns(h.subject()) && (so && !pumped || floats)) {
         return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
       }
     }
@@ -288,6 +292,22 @@ public final class Waits {
         .filter(h -> kind != Event.Kind.HOT)
         .findFirst()
         .map(h -> new Ended(WaitEnd.DRY_PUMP, run.time(), Optional.of(h.subject())));
+  }
+
+  /** A pump that empties a tank is heard to draw air before anybody sees that it is empty. */
+  private static boolean drawsAirSoon(Simulation run) {
+    Simulation ahead = run.copy();
+    double until = run.time() + SOON;
+    for (int events = 0; ahead.isBefore(until) && events < MOST_EVENTS; events++) {
+      if (isHeard(ahead.runToNext(until))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean isHeard(List<Event> found) {
+    return found.stream().anyMatch(h -> h.begins() && h.kind() == Event.Kind.DRAWS_AIR);
   }
 
   private Step.Span span(Aim aim, Event.Kind kind, Simulation start, WaitEnd end, double middle) {

@@ -18,13 +18,16 @@ import org.junit.jupiter.api.Test;
 class SourcesTest {
 
   /** As many decimals as were left without a name; each that gets one lowers it. */
-  private static final int MOST_UNNAMED = 470;
+  private static final int MOST_UNNAMED = 462;
 
   /** Decimals that say by themselves what they are. */
   private static final Set<Double> PLAIN = Set.of(0.0, 0.5, 1.0, 2.0, 10.0, 100.0, 1000.0);
 
-  /** A coach made of sections for tests and benchmarks: where each part is, in tables. */
-  private static final String TABLE = "LongCoach.java";
+  /**
+   * Tables: where each part of a made-up coach is, and what each unit is of the one it is counted
+   * in.
+   */
+  private static final Set<String> TABLES = Set.of("LongCoach.java", "Measure.java");
 
   private static final Pattern QUOTED_OR_SAID =
       Pattern.compile(
@@ -73,7 +76,8 @@ class SourcesTest {
   void fewDecimalsHaveNoName() throws IOException {
     int count = 0;
     for (Path file : sources("src/main/java", "../app/src/main/java")) {
-      count += file.endsWith(TABLE) ? 0 : unnamed(Files.readString(file)).size();
+      boolean table = TABLES.contains(file.getFileName().toString());
+      count += table ? 0 : unnamed(Files.readString(file)).size();
     }
     assertThat(count).as("give it a name, a unit and a reason").isBetween(1, MOST_UNNAMED);
   }

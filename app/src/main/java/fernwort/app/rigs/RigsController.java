@@ -1,6 +1,8 @@
 package fernwort.app.rigs;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.format.RigFormat;
@@ -31,11 +33,13 @@ class RigsController {
   private final Descriptions rigs;
   private final RigFormat format;
   private final Backups backups;
+  private final PlanDrawing drawings;
 
-  RigsController(Descriptions rigs, RigFormat format, Backups backups) {
+  RigsController(Descriptions rigs, RigFormat format, Backups backups, PlanDrawing drawings) {
     this.rigs = rigs;
     this.format = format;
     this.backups = backups;
+    this.drawings = drawings;
   }
 
   /** Names of the backups in the data folder, the newest first. */
@@ -57,6 +61,15 @@ class RigsController {
   String all(Model model) {
     model.addAttribute("rigs", rigs.all());
     return "rigs";
+  }
+
+  /** A small drawing of a rig, for its card; asked for once the card comes into view. */
+  @GetMapping("/rigs/{id}/picture")
+  String picture(@PathVariable String id, Model model) {
+    OpenRig rig = rigs.open(id);
+    model.addAttribute("drawing", drawings.of(rig));
+    model.addAttribute("title", rig.rig().name());
+    return "rig-picture";
   }
 
   @PostMapping("/rigs/import")

@@ -214,7 +214,7 @@ class ApiController {
     return standing(rig);
   }
 
-  @GetMapping("/rigs/{id}/journal")
+  @GetMapping({"/rigs/{id}/changes", "/rigs/{id}/journal"})
   @Operation(summary = "Who changed what and when, newest first")
   List<Logbook.Entry> journal(@PathVariable String id) {
     return states.journal(rigs.open(id), MOST_LINES);
@@ -263,7 +263,7 @@ class ApiController {
    */
   record EmptyAnswer(JobsApiController.Planned plan, List<ResidualWater> leftovers) {}
 
-  @GetMapping("/rigs/{id}/empty")
+  @GetMapping({"/rigs/{id}/drain", "/rigs/{id}/empty"})
   @Operation(summary = "In which order to empty tanks and lines, and what stays")
   EmptyAnswer empty(
       @PathVariable String id,

@@ -146,7 +146,7 @@ class BuildApiController {
     return part;
   }
 
-  @GetMapping("/hang/{tank}")
+  @GetMapping({"/mount/{tank}", "/hang/{tank}"})
   @Operation(summary = "What each described support of a full tank carries, parked and driving (N)")
   Hanging hang(@PathVariable String id, @PathVariable String tank) {
     OpenRig open = rigs.open(id);
@@ -163,7 +163,7 @@ class BuildApiController {
         Hanging.Moving.USUAL);
   }
 
-  @GetMapping("/buy")
+  @GetMapping({"/shopping", "/buy"})
   @Operation(summary = "What to buy for the rig as described, with spares")
   List<BuyList.Item> buy(@PathVariable String id) {
     return BuyList.of(rigs.open(id).rig(), List.of());
@@ -235,7 +235,7 @@ class BuildApiController {
       Map<String, Integer> caps,
       List<Message> heed) {}
 
-  @PostMapping("/apart")
+  @PostMapping({"/remove", "/apart"})
   @Operation(summary = "How to take parts out: what to close and empty, joints in order (m³)")
   ApartAnswer apart(@PathVariable String id, @RequestBody Out body) {
     OpenRig open = rigs.open(id);

@@ -39,7 +39,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** What stays in a rig that is drained. */
 @RestController
-@RequestMapping(value = "/api/v1/rigs/{id}/cold", produces = MediaType.APPLICATION_JSON_VALUE)
+@RequestMapping(value = "/api/v1/rigs/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
 class ColdController {
 
   private static final int MOST_STEPS = 500;
@@ -67,7 +67,7 @@ class ColdController {
   /** What stays, in m³ by id. */
   record Left(Map<String, Double> lines, Map<String, Double> bodies, Map<String, Double> tanks) {}
 
-  @PostMapping("/left")
+  @PostMapping({"/winter/residual", "/cold/left"})
   @Operation(summary = "What stays in lines, bodies and tanks after some steps of draining")
   Left left(@PathVariable String id, @RequestBody Asked asked) {
     OpenRig rig = rigs.open(id);
@@ -88,8 +88,14 @@ class ColdController {
     return of(rig, Procedure.run(rig.network(), Filled.of(rig.network(), state), steps));
   }
 
-  /** What a school makes of a rig as it stands: words in metric units, amounts in SI. */
+  /**
+   * What a method makes of a rig as it stands: words in metric units, amounts in SI.
+   *
+   * @param method gravity, blow-out, antifreeze or combined
+   * @param school the same by its older name: fall, air, antifreeze or mix
+   */
   record Planned(
+      String method,
       String school,
       String title,
       List<Stepped> steps,
@@ -145,7 +151,7 @@ class ColdController {
   /** How the rig is woken. */
   record Woken(List<Stepped> steps, double seconds, List<String> notes) {}
 
-  @GetMapping("/spring")
+  @GetMapping({"/winter/spring", "/cold/spring"})
   @Operation(summary = "How the rig is de-winterized from how the autumn left it, step by step")
   Woken spring(@PathVariable String id) {
     WinterPlan plan = winters.spring(rigs.open(id));
@@ -171,26 +177,29 @@ class ColdController {
       @JsonProperty("antifreeze_m3") double antifreeze,
       double seconds) {}
 
-  @GetMapping("/shorter/{school}")
+  @GetMapping({"/winter/shorter/{school}", "/cold/shorter/{school}"})
   @Operation(summary = "The one part that would shorten a winterizing method, or none")
   List<Shorter> shorter(@PathVariable String id, @PathVariable String school) {
     WinterizingMethod way =
         WinterizingMethod.named(school)
             .orElseThrow(() ->
                 new Refusal(
-                    "There is no method \"" + school + "\"; use fall, air, antifreeze or mix"));
+                    "There is no method \""
+                        + school
+                        + "\"; use gravity, blow-out, antifreeze or combined"));
     return winters.shorter(rigs.open(id), way, WinterWish.USUAL).stream()
         .map(f ->
             new Shorter(f.words().toString(), f.parts(), f.acts(), f.antifreeze(), f.seconds()))
         .toList();
   }
 
-  @GetMapping("/plans")
+  @GetMapping({"/winter/methods", "/cold/plans"})
   @Operation(summary = "Every winterizing method, step by step, with what stays and what breaks")
   List<Planned> plans(@PathVariable String id) {
     return winters.plans(rigs.open(id), WinterWish.USUAL).stream()
         .map(p ->
             new Planned(
+                p.school().word(),
                 p.school().name().toLowerCase(Locale.ROOT),
                 p.school().title(),
                 stepped(p.steps()),

@@ -84,7 +84,7 @@ class JobsApiController {
     return Planned.of(rig.rig(), desk.plan(rig, job, states.of(rig).state()));
   }
 
-  @GetMapping("/{job}/slips")
+  @GetMapping({"/{job}/mistakes", "/{job}/slips"})
   @Operation(summary = "What every single mistake in a job leads to, the worst first")
   List<Slip> slips(@PathVariable String id, @PathVariable String job) {
     OpenRig rig = rigs.open(id);

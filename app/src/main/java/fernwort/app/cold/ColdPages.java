@@ -368,7 +368,8 @@ class ColdPages {
     model.addAttribute("left", left);
     model.addAttribute("drawing", drawings.of(rig, tried.state()));
     model.addAttribute(
-        "marks", left.rows().stream().collect(Collectors.toMap(LeftView.Row::id, r -> r)));
+        "marks",
+        left.rows().stream().collect(Collectors.toMap(LeftView.Row::id, LeftView.Row::onDrawing)));
     model.addAttribute(
         "before", LeftView.of(rig, FrostRisks.of(rig.network(), now, wish.cold()), units));
     model.addAttribute("tries", acts.stream().map(act -> Tries.words(rig, act, units)).toList());

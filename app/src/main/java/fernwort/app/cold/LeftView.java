@@ -1,5 +1,6 @@
 package fernwort.app.cold;
 
+import fernwort.app.questions.Marked;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
@@ -44,7 +45,14 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
       String how,
       String mend,
       String turn,
-      String turnWords) {}
+      String turnWords) {
+
+    /** Returns it as it is marked on the drawing. */
+    Marked.Mark onDrawing() {
+      Marked.Weight weight = Marked.Weight.valueOf(harm.toUpperCase(Locale.ROOT));
+      return new Marked.Mark(weight, mark, amount + ", " + harmWords);
+    }
+  }
 
   /**
    * What one place holds.

@@ -122,7 +122,7 @@ class ColdPages {
                 sheet.ticks().size(),
                 sheet.steps().size());
     return dangers == 0
-        ? how + ". Nothing that stays in breaks anything."
+        ? how + ". No water is left that breaks anything."
         : how + ". %s parts still break.".formatted(dangers);
   }
 

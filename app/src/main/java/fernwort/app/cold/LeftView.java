@@ -107,7 +107,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
     String breaks =
         dangers == 0 ? "Nothing breaks" : dangers == 1 ? "1 part breaks" : dangers + " parts break";
     String may = warnings == 0 ? "" : " · " + atRisk();
-    return breaks + may + " · " + total + " stays in";
+    return breaks + may + " · " + total + " left in it";
   }
 
   /** Returns what breaks, and what may, as a cell of a table says it. */

@@ -57,7 +57,7 @@ class ColdApiTest {
     }
     copy.post(sheet + "/done", "");
     assertThat(copy.get("/rigs/" + rig + "/cold").body())
-        .contains("Nothing that stays in breaks anything");
+        .contains("No water is left that breaks anything");
     // In February somebody puts the cap on and pours fifteen litres in.
     copy.change("PUT", "/api/v1/rigs/" + rig + "/handles/drain-cap", "{\"position\":\"on\"}");
     copy.change(

@@ -59,9 +59,9 @@ class ColdJourneyTest {
     page.reload();
     assertThat(page.locator(".step-done")).hasCount(6);
     tickAll(page);
-    assertThat(page.locator("#left-now")).containsText("Nothing that stays in breaks anything.");
+    assertThat(page.locator("#left-now")).containsText("No water is left that breaks anything.");
     page.locator("#finish").click();
-    assertThat(page.locator("#cold-state")).containsText("Nothing that stays in breaks anything.");
+    assertThat(page.locator("#cold-state")).containsText("No water is left that breaks anything.");
     waitForSchools(page);
     COPY.visit("/rigs/marginalia/board");
     assertThat(page.locator("main")).containsText("Winterized");

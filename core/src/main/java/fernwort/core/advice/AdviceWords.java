@@ -16,9 +16,9 @@ enum AdviceWords {
   /** Gray is full. */
   DUMP_NOW("Dump {}: it is full."),
   /** Why a winterizing method is recommended: how long it takes. */
-  LEAST_WORK("Nothing that breaks stays in, and it is the least work ({})."),
+  LEAST_WORK("No water is left that breaks anything, and it is the least work ({})."),
   /** The same, where no other does as well. */
-  ONLY_WHOLE("It is the only one that leaves nothing that breaks."),
+  ONLY_WHOLE("It is the only one that leaves no water that breaks anything."),
   /** The same, where none does; how many parts break. */
   LEAVES_LEAST("Every method leaves something that breaks, this one the fewest parts ({})."),
   /** Something has to be looked after; what, and how many more. */

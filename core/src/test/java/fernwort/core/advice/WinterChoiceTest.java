@@ -52,7 +52,7 @@ class WinterChoiceTest {
     assertThat(choice.why().toString())
         .containsPattern(
             breaks == 0
-                ? "leaves nothing that breaks|Nothing that breaks stays in"
+                ? "leaves no water that breaks|No water is left that breaks anything"
                 : "fewest parts");
   }
 

@@ -4,7 +4,6 @@ import fernwort.app.questions.Column;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
-import fernwort.app.questions.Sketch;
 import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
@@ -45,13 +44,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/rigs/{id}/build/hang")
 class HangController {
-
-  /** How the picture is laid out, in shares of the tank's length. */
-  private static final double ARROW = 0.25;
-
-  private static final double STRAP = 0.02;
-  private static final double HEAD = 0.05;
-  private static final double WORDS = 0.06;
 
   private static final double KILO = 1000;
 
@@ -282,54 +274,9 @@ class HangController {
                     "on the tank's wall"),
                 rows)),
         List.of(),
-        hung.loads().isEmpty() ? List.of() : List.of(sketch(trip, tank, room, asked, hung)));
-  }
-
-  /** The full tank from the side, on a bump: an arrow at each support, as long as its load. */
-  private static Sketch sketch(Trip trip, Part tank, TankRoom room, Asked asked, Hanging hung) {
-    double length = KILO * TankResize.length((Tank) tank.kind());
-    double high = KILO * room.highest(Slope.LEVEL);
-    double most = hung.loads().stream().mapToDouble(l -> Math.abs(l.moving())).max().orElse(1);
-    double longest = ARROW * length;
-    StringBuilder straps = new StringBuilder();
-    StringBuilder arrows = new StringBuilder();
-    List<Sketch.Label> labels = new ArrayList<>();
-    labels.add(new Sketch.Label(length / 2, high / 2, trip.show(Measure.MASS, asked.mass())));
-    for (Hanging.Load load : hung.loads()) {
-      double x = KILO * load.support().along();
-      double half = KILO * load.support().width() / 2;
-      straps.append(
-          String.format(
-              Locale.ROOT, "M%.0f 0V%.0fH%.0fV0", x - half, high + STRAP * length, x + half));
-      double shaft = longest * Math.abs(load.moving()) / Math.max(1e-9, most);
-      double tip = high + 2 * STRAP * length;
-      double head = HEAD * length;
-      arrows.append(
-          String.format(
-              Locale.ROOT,
-              "M%.0f %.0fV%.0fM%.0f %.0fL%.0f %.0fL%.0f %.0f",
-              x,
-              tip + Math.max(shaft, head),
-              tip,
-              x - head / 2,
-              tip + head,
-              x,
-              tip,
-              x + head / 2,
-              tip + head));
-      labels.add(
-          new Sketch.Label(
-              x, tip + Math.max(shaft, head) + WORDS * length, newtons(load.moving())));
-    }
-    return new Sketch(
-        tank.label() + " on its supports, on a bump",
-        "rear at the left",
-        length,
-        high + 2 * STRAP * length + longest + 1.5 * WORDS * length,
-        straps.toString(),
-        String.format(Locale.ROOT, "M0 0H%.0fV%.0fH0Z", length, high),
-        arrows.toString(),
-        labels);
+        hung.loads().isEmpty()
+            ? List.of()
+            : List.of(LoadPicture.of(trip, tank, asked.mass(), hung)));
   }
 
   private static Question.Row verdict(Trip trip, Hanging hung, Hanging.Load fullest) {
@@ -447,7 +394,7 @@ class HangController {
     return load.pressure() > tank.highestPressure() ? "△ " + shown : shown;
   }
 
-  private static String newtons(double force) {
+  static String newtons(double force) {
     return Double.isFinite(force) ? String.format(Locale.ROOT, "%.0f N", force) : "no bolt";
   }
 }

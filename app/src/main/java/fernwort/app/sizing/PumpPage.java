@@ -2,7 +2,6 @@ package fernwort.app.sizing;
 
 import fernwort.app.questions.Chart;
 import fernwort.app.questions.Form;
-import fernwort.app.questions.Marked;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
@@ -17,15 +16,11 @@ import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
-import fernwort.core.sizing.PressureAlong;
 import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.PumpCycle;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -34,17 +29,6 @@ final class PumpPage {
 
   private static final double USUAL_VESSEL = 0.7e-3;
   private static final int LINES_SHOWN = 5;
-
-  /** A line that takes so much of what is lost on the way stands out. */
-  private static final double MUCH = 0.25;
-
-  private static final double SOME = 0.1;
-
-  /** With less than this nobody tells a difference at the tap. */
-  private static final double GAIN = 0.03;
-
-  /** Two ends of one part are drawn so far from each other at least (m). */
-  private static final double STEP = 0.001;
 
   private final Trip trip;
 
@@ -66,7 +50,7 @@ final class PumpPage {
     }
     List<Question> questions = new ArrayList<>();
     if (figures.isPresent()) {
-      questions.add(page.weakest(figures.get()));
+      questions.add(new WeakestTap(trip, figures.get()).question());
       questions.add(page.duty(figures.get()));
       questions.add(page.fixtures(form, figures.get()));
       questions.add(page.lines(figures.get()));
@@ -96,124 +80,6 @@ final class PumpPage {
         fixtures.stream().map(f -> new Field.Option(f.id(), f.label() + " open")).toList());
   }
 
-  // --- the weakest tap -----------------------------------------------------------------------
-
-  /** Why the weakest tap is weak: where on its way the pressure goes. */
-  private Question weakest(PumpAndLines figures) {
-    PressureAlong way = figures.weakest();
-    String tap = trip.label(way.tap());
-    PumpAndLines.AtFixture at =
-        figures.fixtures().stream()
-            .filter(f -> f.fixture().equals(way.tap()))
-            .findFirst()
-            .orElseThrow();
-    return Question.of(
-        "weakest",
-        "Why is %s the weakest?".formatted(tap),
-        trip.form(),
-        "With %s open. What a part takes shows as a step where it stands."
-            .formatted(names(figures.together())),
-        () -> {
-          List<Question.Row> rows = new ArrayList<>();
-          rows.add(
-              new Question.Row(
-                  "%s gets".formatted(tap),
-                  share(at.together(), at.rated()),
-                  "of what it is made for"));
-          for (PressureAlong.Loss loss :
-              way.losses().subList(0, Math.min(2, way.losses().size()))) {
-            rows.add(
-                new Question.Row(
-                    "%s takes".formatted(named(loss)),
-                    pressure(loss.pressure()),
-                    "of %s that are lost on the way".formatted(pressure(way.lost()))));
-          }
-          if (way.climb() > SOME * way.lost()) {
-            rows.add(
-                new Question.Row(
-                    "Height takes", pressure(way.climb()), "the tap is so much above the pump"));
-          }
-          rows.addAll(helps(figures, at.together() / at.rated()));
-          return new Question.Answer(rows, List.of(), List.of(along(way, tap)), List.of())
-              .on(drawn(way));
-        });
-  }
-
-  private String named(PressureAlong.Loss loss) {
-    return loss.isLine() ? line(loss.id()).label() : trip.label(loss.id());
-  }
-
-  /** The changes that help the weakest tap most, with what each gives it. */
-  private List<Question.Row> helps(PumpAndLines figures, double now) {
-    Stream<Help> wider =
-        figures.wider().stream()
-            .map(t -> new Help("With one size up in " + line(t.subject()).label(), t));
-    Stream<Help> pumps =
-        figures.pumps().stream()
-            .map(t ->
-                new Help(
-                    "With a pump of %s, %s".formatted(flow(t.what()), pressure(t.pressure())), t));
-    Stream<Help> bores =
-        figures.bores().stream().map(t -> new Help("With all lines at " + length(t.what()), t));
-    return Stream.of(wider, pumps, bores)
-        .flatMap(all -> all.max(Comparator.comparingDouble(h -> h.trial().worst())).stream())
-        .filter(h -> h.trial().worst() > now + GAIN)
-        .sorted(Comparator.comparingDouble((Help h) -> h.trial().worst()).reversed())
-        .map(h ->
-            new Question.Row(
-                h.what(), worst(h.trial()), "at the weakest tap, instead of " + percent(now)))
-        .toList();
-  }
-
-  private record Help(String what, PumpAndLines.Trial trial) {}
-
-  private static String percent(double share) {
-    return String.format(Locale.ROOT, "%.0f %%", 100 * share);
-  }
-
-  private Chart along(PressureAlong way, String tap) {
-    List<Double> at = new ArrayList<>();
-    double last = -1;
-    for (PressureAlong.Stop stop : way.stops()) {
-      // Two ends at one place: the second a hair further on, so that the step is seen.
-      last = Math.max(stop.along(), last + STEP);
-      at.add(last);
-    }
-    return new Chart(
-        "Pressure on the way to " + tap,
-        new Chart.Axis("from the pump", trip.units().unit(Measure.LENGTH).sign()),
-        new Chart.Axis("pressure", trip.units().unit(Measure.PRESSURE).sign()),
-        trip.in(Measure.LENGTH, at),
-        List.of(
-            new Chart.Course(
-                "pressure",
-                Chart.Style.EXPECTED,
-                trip.in(
-                    Measure.PRESSURE,
-                    way.stops().stream().map(PressureAlong.Stop::pressure).toList()))));
-  }
-
-  /** The way on the drawing: the pressure at its parts, the lines that take most standing out. */
-  private Marked drawn(PressureAlong way) {
-    Map<String, Marked.Mark> marks = new HashMap<>();
-    for (PressureAlong.Stop stop : way.stops()) {
-      String there = pressure(stop.pressure());
-      marks.put(stop.part(), new Marked.Mark(Marked.Weight.NONE, there, there + " there"));
-    }
-    for (PressureAlong.Loss loss : way.losses()) {
-      Marked.Weight weight =
-          loss.pressure() > MUCH * way.lost()
-              ? Marked.Weight.DANGER
-              : loss.pressure() > SOME * way.lost() ? Marked.Weight.WARNING : Marked.Weight.NONE;
-      String taken = "takes " + pressure(loss.pressure());
-      marks.merge(
-          loss.id(),
-          new Marked.Mark(weight, "", taken),
-          (there, takes) -> new Marked.Mark(weight, there.text(), there.words() + ", " + taken));
-    }
-    return new Marked("the way of the water to the weakest tap, with its pressure", marks);
-  }
-
   // --- at the fixtures -----------------------------------------------------------------------
 
   private Question fixtures(Form form, PumpAndLines figures) {
@@ -224,10 +90,10 @@ final class PumpPage {
                 List.of(
                     trip.label(f.fixture()),
                     flow(f.rated()),
-                    share(f.alone(), f.rated()),
+                    share(trip, f.alone(), f.rated()),
                     pressure(f.pressure()),
                     figures.together().contains(f.fixture())
-                        ? share(f.together(), f.rated())
+                        ? share(trip, f.together(), f.rated())
                         : "closed",
                     pressure(f.needs())))
             .toList();
@@ -254,9 +120,11 @@ final class PumpPage {
                         rows))));
   }
 
-  private String share(double flow, double rated) {
+  /** A flow with its share of what a tap is made for. */
+  static String share(Trip trip, double flow, double rated) {
     String mark = flow < PumpAndLines.ENOUGH * rated ? "△ " : "";
-    return String.format(Locale.ROOT, "%s%s, %.0f\u00a0%%", mark, flow(flow), 100 * flow / rated);
+    return String.format(
+        Locale.ROOT, "%s%s, %.0f\u00a0%%", mark, trip.show(Measure.FLOW, flow), 100 * flow / rated);
   }
 
   private String names(List<String> ids) {
@@ -348,7 +216,7 @@ final class PumpPage {
                         Chart.over(at, q -> q == wanted ? need.pressure() : Double.NaN))))));
   }
 
-  private static String worst(PumpAndLines.Trial trial) {
+  static String worst(PumpAndLines.Trial trial) {
     String mark = trial.worst() < PumpAndLines.ENOUGH ? "△ " : "";
     return String.format(Locale.ROOT, "%s%.0f %% of rated", mark, 100 * trial.worst());
   }

@@ -88,7 +88,8 @@ public record PressureAlong(String tap, List<Stop> stops, List<Loss> losses) {
         behind += line.get().length();
         stops.addFirst(stop(start, line.get(), behind));
         at = network.rig().part(start.part());
-        line = at.kind().is(Purpose.SUPPLIES) ? Optional.empty() : inflow(at);
+        boolean drives = at.kind().is(Purpose.SUPPLIES) || at.kind().is(Purpose.HOLDS);
+        line = drives ? Optional.empty() : inflow(at);
       }
       double whole = behind;
       return stops.stream()

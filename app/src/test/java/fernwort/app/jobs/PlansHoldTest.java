@@ -177,6 +177,21 @@ class PlansHoldTest {
     assertThat(shown).as("of %d asked for", asked).isGreaterThan(asked / 3);
   }
 
+  /** Nobody looks into the tank: the pump is heard, and switched off before it runs dry. */
+  @Test
+  void aPumpThatEmptiesATankIsStoppedWhenItDrawsAir() throws IOException {
+    Rig rig = rigs().stream().filter(r -> r.name().equals("Kittiwake")).findFirst().orElseThrow();
+    Network network = Network.of(rig);
+    State from = new State(rig.atRest(), Map.of("tank", 0.7512), Slope.LEVEL);
+    Job job = Jobs.of(network).byId("deliver-tank-hose-pump").orElseThrow();
+    Plan plan = Plans.of(network).plan(job, from);
+    assertThat(plan.steps())
+        .filteredOn(Step.Wait.class::isInstance)
+        .extracting(s -> ((Step.Wait) s).words().toString())
+        .contains("Let it run until Engine draws air, then switch it off at once.");
+    assertThat(new PlanJudge(network, job, from).judge(plan)).isEmpty();
+  }
+
   @Test
   void theJudgeSeesAForgottenHandle() {
     DemoRig truck = DemoRig.all().getFirst();
